@@ -1,0 +1,33 @@
+package pixeron;
+
+/**
+ * Something a person asked for cannot be done: bad input, a bad step line, a value that does not exist.
+ *
+ * <p>The message is one line for the person: what is wrong, where, and what would be right. It is shown as it
+ * stands in the window and on standard error, so it never speaks of classes or of the code.
+ */
+public final class PixeronException extends RuntimeException {
+
+    private PixeronException(String message, Throwable cause) {
+        super(message, cause);
+    }
+
+    /**
+     * @param message a {@link String#format} pattern of one line
+     * @param values the values put into it
+     * @return the exception, to be thrown
+     */
+    public static PixeronException of(String message, Object... values) {
+        return new PixeronException(values.length == 0 ? message : String.format(message, values), null);
+    }
+
+    /**
+     * @param cause what went wrong below, kept for the log
+     * @param message a {@link String#format} pattern of one line
+     * @param values the values put into it
+     * @return the exception, to be thrown
+     */
+    public static PixeronException because(Throwable cause, String message, Object... values) {
+        return new PixeronException(String.format(message, values), cause);
+    }
+}

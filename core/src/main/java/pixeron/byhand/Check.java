@@ -1,0 +1,92 @@
+package pixeron.byhand;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import pixeron.image.Pixel;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+
+/**
+ * A person's values compared with the result of a step, cell by cell.
+ *
+ * <p>Cost: one value of the step for every filled cell.
+ *
+ * @param cells the filled cells in reading order
+ */
+public record Check(List<CellCheck> cells) {
+
+    /** Nothing filled. */
+    public static final Check EMPTY = new Check(List.of());
+
+    public Check {
+        cells = List.copyOf(cells);
+    }
+
+    /**
+     * @param sheet cells inside the operation's result
+     * @param operation the step, bound to its input
+     * @return what is said of each cell
+     */
+    public static Check of(HandSheet sheet, Operation operation) {
+        List<CellCheck> cells = new ArrayList<>();
+        sheet.cells().forEach((pixel, byHand) -> {
+            Value value = operation.value(pixel);
+            cells.add(new CellCheck(pixel, byHand, value, state(sheet, pixel, byHand, value, operation)));
+        });
+        return new Check(cells);
+    }
+
+    private static CellCheck.State state(HandSheet sheet, Pixel pixel, HandValue byHand, Value value,
+            Operation operation) {
+        if (byHand.value().isEmpty()) {
+            return CellCheck.State.NOT_UNDERSTOOD;
+        } else if (agrees(sheet, byHand, value)) {
+            return CellCheck.State.AGREES;
+        }
+        return byHand.isDetailed() && byHand.agreesWith(operation.exact(pixel))
+                ? CellCheck.State.NOT_ROUNDED : CellCheck.State.DIFFERS;
+    }
+
+    private static boolean agrees(HandSheet sheet, HandValue byHand, Value value) {
+        Optional<Rational> tolerance = sheet.tolerance();
+        return tolerance.isEmpty() ? byHand.agreesWith(value)
+                : byHand.value().orElseThrow().minus(value).absolute().compareValue(tolerance.get()) <= 0;
+    }
+
+    /** @return the number of filled cells */
+    public int filled() {
+        return cells.size();
+    }
+
+    /** @return the number of filled cells in a state */
+    public int count(CellCheck.State state) {
+        return (int) cells.stream().filter(cell -> cell.state() == state).count();
+    }
+
+    public int agree() {
+        return count(CellCheck.State.AGREES);
+    }
+
+    /** @return cells that differ, with those that are only not rounded, in reading order */
+    public List<CellCheck> differing() {
+        return cells.stream().filter(CellCheck::isDiffering).toList();
+    }
+
+    /** @return the first cell in reading order that differs */
+    public Optional<CellCheck> first() {
+        return cells.stream().filter(CellCheck::isDiffering).findFirst();
+    }
+
+    /**
+     * @param from a place; the search goes on behind it and then from the beginning
+     * @return the next cell in reading order that differs or is not understood
+     */
+    public Optional<CellCheck> nextAfter(Pixel from) {
+        List<CellCheck> wanted = cells.stream().filter(cell -> cell.state() != CellCheck.State.AGREES).toList();
+        return wanted.stream().filter(cell -> cell.pixel().row() > from.row()
+                        || cell.pixel().row() == from.row() && cell.pixel().column() > from.column()).findFirst()
+                .or(() -> wanted.stream().findFirst());
+    }
+}

@@ -1,0 +1,145 @@
+package pixeron.byhand;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.Collections;
+import pixeron.PixeronException;
+import pixeron.format.CellTable;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Rational;
+
+/**
+ * A person's values for the result of one step: some cells filled, the others blank.
+ *
+ * <p>Immutable; a change costs a copy of the filled cells.
+ */
+public final class HandSheet {
+
+    /** Nothing filled, no tolerance. */
+    public static final HandSheet EMPTY = new HandSheet(new TreeMap<>(), Optional.empty());
+
+    private static final Comparator<Pixel> READING_ORDER =
+            Comparator.comparingInt(Pixel::row).thenComparingInt(Pixel::column);
+
+    private final SortedMap<Pixel, HandValue> cells;
+    private final Optional<Rational> tolerance;
+
+    private HandSheet(SortedMap<Pixel, HandValue> cells, Optional<Rational> tolerance) {
+        this.cells = Collections.unmodifiableSortedMap(cells);
+        this.tolerance = tolerance;
+    }
+
+    /** @return the filled cells in reading order */
+    public SortedMap<Pixel, HandValue> cells() {
+        return cells;
+    }
+
+    /** @return how far a value may be off and still agree; empty: by the decimals that were written */
+    public Optional<Rational> tolerance() {
+        return tolerance;
+    }
+
+    public boolean isEmpty() {
+        return cells.isEmpty();
+    }
+
+    /** @return this with the text written into a cell; a blank text clears it */
+    public HandSheet with(Pixel pixel, String text) {
+        return with(Map.of(pixel, text));
+    }
+
+    /** @return this with several cells written; blank texts clear theirs */
+    public HandSheet with(Map<Pixel, String> texts) {
+        SortedMap<Pixel, HandValue> changed = new TreeMap<>(READING_ORDER);
+        changed.putAll(cells);
+        texts.forEach((pixel, text) -> {
+            if (text.isBlank()) {
+                changed.remove(pixel);
+            } else {
+                changed.put(pixel, HandValue.parse(text));
+            }
+        });
+        return new HandSheet(changed, tolerance);
+    }
+
+    /**
+     * @param allowed 0 or more, or empty
+     * @return this with another tolerance
+     * @throws PixeronException if the tolerance is negative
+     */
+    public HandSheet withTolerance(Optional<Rational> allowed) {
+        if (allowed.isPresent() && allowed.get().signum() < 0) {
+            throw PixeronException.of("The tolerance %s must be 0 or more.", allowed.get());
+        }
+        return new HandSheet(cells, allowed);
+    }
+
+    /**
+     * Writes a block of cells, such as a spreadsheet puts on the clipboard. Blank cells of the block leave theirs as
+     * they are.
+     *
+     * @param corner where the block's first cell goes
+     * @param block the cells
+     * @param grid the image whose size the sheet has
+     * @return this with the block written
+     * @throws PixeronException if the block reaches beyond the grid
+     */
+    public HandSheet withBlock(Pixel corner, CellTable block, Image grid) {
+        List<List<String>> rows = block.trimmed().rows();
+        int height = rows.size();
+        int width = rows.stream().mapToInt(List::size).max().orElse(0);
+        if (corner.row() + height > grid.rows() || corner.column() + width > grid.columns()) {
+            throw PixeronException.of("A block of %d × %d cells does not fit from %s on into %d × %d.",
+                    height, width, corner, grid.rows(), grid.columns());
+        }
+        Map<Pixel, String> texts = new TreeMap<>(READING_ORDER);
+        for (int i = 0; i < height; i++) {
+            List<String> row = rows.get(i);
+            for (int j = 0; j < row.size(); j++) {
+                if (!row.get(j).isBlank()) {
+                    texts.put(new Pixel(corner.row() + i, corner.column() + j), row.get(j));
+                }
+            }
+        }
+        return with(texts);
+    }
+
+    /**
+     * A table that fills a whole sheet: as many rows and columns as the grid; blank cells are not filled. A row that is
+     * blank altogether may be an empty line.
+     *
+     * @param table the cells
+     * @param grid the image whose size the sheet has
+     * @return the sheet
+     * @throws PixeronException if the shapes differ; names the row
+     */
+    public static HandSheet of(CellTable table, Image grid) {
+        List<List<String>> rows = table.rows();
+        if (rows.size() < grid.rows() || table.trimmed().rows().size() > grid.rows()) {
+            throw PixeronException.of("The table has %d rows, and the result has %d.", rows.size(), grid.rows());
+        }
+        for (int i = 0; i < grid.rows(); i++) {
+            int length = rows.get(i).size();
+            if (length != grid.columns() && !rows.get(i).stream().allMatch(String::isBlank)) {
+                throw PixeronException.of("Row %d (counted from 0) of the table has %d cells, and the result has %d columns.",
+                        i, length, grid.columns());
+            }
+        }
+        return EMPTY.withBlock(new Pixel(0, 0), table, grid);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof HandSheet sheet && cells.equals(sheet.cells) && tolerance.equals(sheet.tolerance);
+    }
+
+    @Override
+    public int hashCode() {
+        return cells.hashCode();
+    }
+}

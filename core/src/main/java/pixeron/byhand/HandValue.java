@@ -1,0 +1,78 @@
+package pixeron.byhand;
+
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import pixeron.PixeronException;
+import pixeron.formula.Evaluator;
+import pixeron.formula.Expression;
+import pixeron.formula.Parser;
+import pixeron.formula.Scope;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/**
+ * What a person wrote into one cell: a number with d decimals, or a fraction or an arithmetic expression, or something
+ * that is neither.
+ *
+ * @param text as it was written, without blanks around it
+ * @param value what it is worth; empty when it is not understood
+ * @param decimals digits behind the point of a plain number; −1 for an expression
+ * @param problem why it is not understood; empty when it is
+ */
+public record HandValue(String text, Optional<Value> value, int decimals, String problem) {
+
+    private static final Pattern PLAIN = Pattern.compile("[+\\-\u2212]?(?:\\d+(?:[.,]\\d*)?|[.,]\\d+)");
+    private static final double NEAR = 1e-9;
+    private static final int EXPRESSION = -1;
+    private static final int MAXIMUM_LENGTH = 200;
+
+    /** @return the text understood as far as it can be; never throws */
+    public static HandValue parse(String text) {
+        String written = text.strip();
+        if (PLAIN.matcher(written).matches() && written.length() <= MAXIMUM_LENGTH) {
+            // A spreadsheet in many countries writes a comma where step lines have a point.
+            String number = written.replace(',', '.');
+            int point = number.indexOf('.');
+            return new HandValue(written, Optional.of(Decimals.parse(number)),
+                    point < 0 ? 0 : number.length() - point - 1, "");
+        }
+        try {
+            Expression expression = Parser.parse(written, Set.of());
+            return new HandValue(written, Optional.of(Evaluator.evaluate(expression, Scope.EMPTY)), EXPRESSION, "");
+        } catch (PixeronException notUnderstood) {
+            return new HandValue(written, Optional.empty(), EXPRESSION, notUnderstood.getMessage());
+        }
+    }
+
+    /** @return true when it was written with decimals or as an expression */
+    public boolean isDetailed() {
+        return decimals != 0;
+    }
+
+    /**
+     * A number with d decimals agrees with a result that rounds to it (nearest, ties away from zero) at d decimals; an
+     * expression agrees when it equals an exact result, or a double to 10⁻⁹ relative.
+     *
+     * @param result a value
+     * @return whether this agrees with it; false when it is not understood
+     */
+    public boolean agreesWith(Value result) {
+        if (value.isEmpty()) {
+            return false;
+        }
+        Value written = value.get();
+        if (decimals >= 0) {
+            return written.compareValue(rounded(result, decimals)) == 0;
+        }
+        return written instanceof Rational && result instanceof Rational ? written.equals(result)
+                : Math.abs(written.toDouble() - result.toDouble())
+                        <= NEAR * Math.max(Math.abs(written.toDouble()), Math.abs(result.toDouble()));
+    }
+
+    private static Rational rounded(Value value, int decimals) {
+        Rational exact = value instanceof Rational r ? r : Rational.of(new java.math.BigDecimal(value.toDouble()));
+        return exact.toDecimals(decimals);
+    }
+}

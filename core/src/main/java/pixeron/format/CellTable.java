@@ -1,0 +1,95 @@
+package pixeron.format;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import pixeron.PixeronException;
+
+/**
+ * A block of cells as text: a CSV, TSV, semicolon- or blank-separated file, or what a spreadsheet puts on the
+ * clipboard. Cells are without the blanks around them. Rows may differ in length; who reads it says what that means.
+ *
+ * @param rows the cells, row by row
+ */
+public record CellTable(List<List<String>> rows) {
+
+    public CellTable {
+        rows = List.copyOf(rows);
+    }
+
+    /**
+     * @param file a text file in UTF-8
+     * @return its cells
+     * @throws PixeronException if it cannot be read or is not text
+     */
+    public static CellTable read(Path file) {
+        return parse(decode(ImageFiles.bytes(file)));
+    }
+
+    /**
+     * The separator is the first of tab, semicolon and comma that occurs in the first line with text, else blanks.
+     *
+     * @param text lines of cells
+     * @return the cells; a blank line is a row of one blank cell
+     * @throws PixeronException if a quoted cell does not end
+     */
+    public static CellTable parse(String text) {
+        String first = text.lines().filter(line -> !line.isEmpty()).findFirst().orElse("");
+        char separator = first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';'
+                : first.indexOf(',') >= 0 ? ',' : ' ';
+        return new CellTable(separator == ' ' ? blankSeparated(text) : separated(text, separator));
+    }
+
+    /** @return this without the blank rows at its end */
+    public CellTable trimmed() {
+        int end = rows.size();
+        while (end > 0 && rows.get(end - 1).stream().allMatch(String::isEmpty)) {
+            end--;
+        }
+        return new CellTable(rows.subList(0, end));
+    }
+
+    private static List<List<String>> blankSeparated(String text) {
+        return text.lines().map(line -> Arrays.asList(line.strip().split("\\s+"))).toList();
+    }
+
+    private static List<List<String>> separated(String text, char separator) {
+        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(false).get();
+        List<List<String>> rows = new ArrayList<>();
+        try (CSVParser parser = CSVParser.builder().setReader(new StringReader(text)).setFormat(format).get()) {
+            for (CSVRecord row : parser) {
+                rows.add(row.stream().map(String::strip).toList());
+            }
+        } catch (IOException | UncheckedIOException | IllegalStateException broken) {
+            throw PixeronException.because(broken, "Line %d of the table has a quote that does not end.",
+                    rows.size() + 1);
+        }
+        return rows;
+    }
+
+    /**
+     * @return bytes as text
+     * @throws PixeronException if they are not text in UTF-8
+     */
+    static String decode(byte[] bytes) {
+        try {
+            String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            if (text.indexOf('\0') < 0) {
+                return text.startsWith("\uFEFF") ? text.substring(1) : text;
+            }
+        } catch (CharacterCodingException notText) {
+            // The same answer as for a zero byte below.
+        }
+        throw PixeronException.of("This is neither a PNG, a PGM nor a table of numbers in UTF-8.");
+    }
+}

@@ -1,0 +1,113 @@
+package pixeron.format;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Map;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+
+/** Images in files: the format is told from the content when reading, from the ending when writing. */
+public final class ImageFiles {
+
+    private static final long MAXIMUM_BYTES = 1L << 30;
+
+    private interface Writer {
+        void write(Image image, OutputStream out) throws IOException;
+    }
+
+    private static final Map<String, Writer> WRITERS = Map.of(
+            "png", PngFiles::write,
+            "pgm", NetpbmFiles::write,
+            "csv", (image, out) -> NumberTables.write(image, ",", false, out),
+            "tsv", (image, out) -> NumberTables.write(image, "\t", false, out),
+            "txt", (image, out) -> NumberTables.write(image, " ", false, out));
+    private static final Map<String, Writer> EXACT_WRITERS = Map.of(
+            "csv", (image, out) -> NumberTables.write(image, ",", true, out),
+            "tsv", (image, out) -> NumberTables.write(image, "\t", true, out),
+            "txt", (image, out) -> NumberTables.write(image, " ", true, out));
+
+    private ImageFiles() {
+    }
+
+    /**
+     * @param file a PNG, PGM or number table
+     * @param options what the file does not say itself
+     * @return the image; the file is never changed
+     * @throws PixeronException if the file cannot be read or is none of these; one line that names it
+     */
+    public static LoadedImage read(Path file, ReadOptions options) {
+        byte[] bytes = bytes(file);
+        try {
+            return read(bytes, options);
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
+        }
+    }
+
+    static LoadedImage read(byte[] bytes, ReadOptions options) {
+        if (bytes.length == 0) {
+            throw PixeronException.of("The file is empty; it should hold a PNG, a PGM or a table of numbers.");
+        } else if (PngFiles.matches(bytes)) {
+            return PngFiles.read(bytes, options);
+        } else if (NetpbmFiles.matches(bytes)) {
+            return NetpbmFiles.read(bytes, options);
+        }
+        return NumberTables.read(CellTable.decode(bytes), options);
+    }
+
+    /**
+     * @return the bytes of a readable file
+     * @throws PixeronException if it is missing, a folder, unreadable or larger than 1 GiB
+     */
+    static byte[] bytes(Path file) {
+        try {
+            if (Files.isDirectory(file)) {
+                throw PixeronException.of("%s is a folder; name a file in it.", file);
+            } else if (!Files.exists(file)) {
+                throw PixeronException.of("There is no file %s.", file);
+            } else if (Files.size(file) > MAXIMUM_BYTES) {
+                throw PixeronException.of("%s is larger than 1 GiB, more than is read.", file);
+            }
+            return Files.readAllBytes(file);
+        } catch (AccessDeniedException denied) {
+            throw PixeronException.because(denied, "%s may not be read; check its permissions.", file);
+        } catch (IOException | OutOfMemoryError trouble) {
+            throw PixeronException.because(trouble, "%s cannot be read: %s.", file, trouble.getMessage());
+        }
+    }
+
+    /**
+     * Writes beside the target and then moves, so that a failure leaves an existing file as it was.
+     *
+     * @param file ends with .png, .pgm, .csv, .tsv or .txt
+     * @param image to be written
+     * @param isExact true to write fractions instead of decimals; tables only
+     * @throws PixeronException if the ending is unknown, the format cannot hold the image, or the target cannot be written
+     */
+    public static void write(Path file, Image image, boolean isExact) {
+        Writer writer = writer(file, isExact);
+        SafeFile.write(file, out -> writer.write(image, out));
+    }
+
+    /** @throws PixeronException if {@link #write} knows no format for the ending of file */
+    public static void requireWritable(Path file, boolean isExact) {
+        writer(file, isExact);
+        SafeFile.requireTarget(file);
+    }
+
+    private static Writer writer(Path file, boolean isExact) {
+        String name = String.valueOf(file.getFileName());
+        String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+        Writer writer = (isExact ? EXACT_WRITERS : WRITERS).get(name.contains(".") ? ending : "");
+        if (writer == null && isExact && WRITERS.containsKey(ending)) {
+            throw PixeronException.of("Exact fractions are written to .csv, .tsv or .txt, not to \"%s\".", name);
+        } else if (writer == null) {
+            throw PixeronException.of("The ending of \"%s\" names no format; use .png, .pgm, .csv, .tsv or .txt.", name);
+        }
+        return writer;
+    }
+}

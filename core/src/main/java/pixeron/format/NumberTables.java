@@ -1,0 +1,92 @@
+package pixeron.format;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/** Images as tables of numbers, one line a row. */
+final class NumberTables {
+
+    private static final int DEFAULT_MAXIMUM = 255;
+
+    private NumberTables() {
+    }
+
+    static LoadedImage read(String text, ReadOptions options) {
+        List<List<String>> rows = CellTable.parse(text).trimmed().rows();
+        if (rows.isEmpty()) {
+            throw PixeronException.of("The table has no numbers.");
+        }
+        int columns = rows.get(0).size();
+        requirePixelLimit(rows.size(), columns, options);
+        List<Value> values = new ArrayList<>(rows.size() * columns);
+        for (int i = 0; i < rows.size(); i++) {
+            requireLength(i, rows.get(i).size(), columns);
+            for (int j = 0; j < columns; j++) {
+                values.add(number(rows.get(i).get(j), i, j));
+            }
+        }
+        int maximum = options.maximum().orElseGet(() -> options.isOpen() ? DEFAULT_MAXIMUM : maximumFor(values));
+        if (!options.isOpen()) {
+            requireLevels(values, maximum, columns);
+        }
+        return LoadedImage.gray(Image.from(rows.size(), columns, maximum, values.toArray(Value[]::new)), "table");
+    }
+
+    static void requirePixelLimit(long rows, long columns, ReadOptions options) {
+        if (rows > options.pixelLimit() / Math.max(1, columns)) {
+            throw PixeronException.of("The image has %d × %d pixels; at most %d pixels are read.",
+                    rows, columns, options.pixelLimit());
+        }
+    }
+
+    private static void requireLength(int row, int length, int columns) {
+        if (length != columns) {
+            throw PixeronException.of("Row %d (counted from 0) has %d %s where row 0 has %d.",
+                    row, length, length == 1 ? "cell" : "cells", columns);
+        }
+    }
+
+    private static Rational number(String cell, int row, int column) {
+        if (!Decimals.isNumber(cell)) {
+            throw PixeronException.of("Row %d, column %d (counted from 0): %s is not a number.",
+                    row, column, cell.isEmpty() ? "an empty cell" : "\"" + Decimals.shortened(cell) + "\"");
+        }
+        return Decimals.parse(cell);
+    }
+
+    private static int maximumFor(List<Value> values) {
+        Rational usual = Rational.of(DEFAULT_MAXIMUM);
+        return values.stream().anyMatch(value -> value.compareValue(usual) > 0) ? Image.LARGEST_MAXIMUM : DEFAULT_MAXIMUM;
+    }
+
+    private static void requireLevels(List<Value> values, int maximum, int columns) {
+        for (int n = 0; n < values.size(); n++) {
+            if (!Image.isLevel(values.get(n), maximum)) {
+                throw PixeronException.of("Row %d, column %d (counted from 0): %s is not a whole number from 0 to %d; "
+                                + "set another maximum level (--max), or read the table as an open image (--open).",
+                        n / columns, n % columns, Decimals.table(values.get(n)), maximum);
+            }
+        }
+    }
+
+    static void write(Image image, String separator, boolean isExact, OutputStream out) throws IOException {
+        Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+        for (int n = 0; n < image.count(); n++) {
+            boolean isLast = n % image.columns() == image.columns() - 1;
+            Value value = image.value(n);
+            writer.write(isExact ? Decimals.exact(value) : Decimals.table(value));
+            writer.write(isLast ? "\n" : separator);
+        }
+        writer.flush();
+    }
+}

@@ -1,0 +1,83 @@
+package pixeron.format;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.UUID;
+import pixeron.PixeronException;
+
+/** Writes a file beside its target and then moves it there: the old file stays until the new one is whole. */
+public final class SafeFile {
+
+    /** What is written. */
+    @FunctionalInterface
+    public interface Content {
+        void writeTo(OutputStream out) throws IOException;
+    }
+
+    private SafeFile() {
+    }
+
+    /**
+     * @param target the file to make or replace
+     * @param content writes the whole file
+     * @throws PixeronException if the folder is missing, the target is a folder or read-only, or the disk is full
+     */
+    public static void write(Path target, Content content) {
+        requireTarget(target);
+        Path beside = null;
+        try {
+            Path real = Files.exists(target) ? target.toRealPath() : target.toAbsolutePath();
+            beside = real.resolveSibling("." + real.getFileName() + "." + UUID.randomUUID() + ".part");
+            try (OutputStream out = new BufferedOutputStream(
+                    Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), 1 << 16)) {
+                content.writeTo(out);
+            }
+            move(beside, real);
+        } catch (AccessDeniedException denied) {
+            throw PixeronException.because(denied, "%s may not be written; check the permissions of its folder.", target);
+        } catch (IOException trouble) {
+            throw PixeronException.because(trouble, "%s cannot be written: %s.", target, trouble.getMessage());
+        } finally {
+            deleteLeftover(beside);
+        }
+    }
+
+    /**
+     * @throws PixeronException if target cannot be written for a reason that is known beforehand
+     */
+    public static void requireTarget(Path target) {
+        Path folder = target.toAbsolutePath().getParent();
+        if (Files.isDirectory(target)) {
+            throw PixeronException.of("%s is a folder; name a file in it.", target);
+        } else if (folder == null || !Files.isDirectory(folder)) {
+            throw PixeronException.of("There is no folder %s to write \"%s\" into.", folder, target.getFileName());
+        } else if (Files.exists(target) && !Files.isWritable(target)) {
+            throw PixeronException.of("%s is read-only; choose another name.", target);
+        }
+    }
+
+    private static void move(Path from, Path to) throws IOException {
+        try {
+            Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (AtomicMoveNotSupportedException notHere) {
+            Files.move(from, to, StandardCopyOption.REPLACE_EXISTING);
+        }
+    }
+
+    private static void deleteLeftover(Path beside) {
+        try {
+            if (beside != null) {
+                Files.deleteIfExists(beside);
+            }
+        } catch (IOException alreadyFailing) {
+            // The error that left the file here is the one the person must see.
+        }
+    }
+}

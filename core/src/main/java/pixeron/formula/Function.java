@@ -1,0 +1,88 @@
+package pixeron.formula;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import pixeron.PixeronException;
+import pixeron.number.Approximate;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+
+/** The functions of an expression; {@code if} is {@link Expression.Choice}, because it computes one branch only. */
+public enum Function {
+    MIN(1, Integer.MAX_VALUE), MAX(1, Integer.MAX_VALUE), ABS(1, 1), FLOOR(1, 1), CEILING(1, 1), ROUND(1, 1),
+    SQRT(1, 1), LN(1, 1), LOG2(1, 1), LOG10(1, 1), EXP(1, 1), SIN(1, 1), COS(1, 1), MOD(2, 2);
+
+    private final int fewest;
+    private final int most;
+
+    Function(int fewest, int most) {
+        this.fewest = fewest;
+        this.most = most;
+    }
+
+    /** @return the name in an expression */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    static Optional<Function> named(String word) {
+        return Arrays.stream(values()).filter(f -> f.word().equals(word)).findFirst();
+    }
+
+    boolean takes(int count) {
+        return count >= fewest && count <= most;
+    }
+
+    /** @return how many arguments there must be, in words */
+    String arity() {
+        return most > fewest ? "one or more values" : fewest == 1 ? "one value" : "two values";
+    }
+
+    /**
+     * @param arguments as many as {@link #takes} allows
+     * @return the value
+     * @throws PixeronException where there is none: ln of 0 or less, root of less than 0, mod by 0
+     */
+    Value apply(List<Value> arguments) {
+        Value a = arguments.get(0);
+        return switch (this) {
+            case MIN -> arguments.stream().min(Comparator.comparing(v -> v, Value::compareValue)).orElseThrow();
+            case MAX -> arguments.stream().max(Comparator.comparing(v -> v, Value::compareValue)).orElseThrow();
+            case ABS -> a.absolute();
+            case FLOOR -> Rounding.FLOOR.apply(a);
+            case CEILING -> Rounding.CEILING.apply(a);
+            case ROUND -> Rounding.NEAREST.apply(a);
+            case SQRT -> Approximate.from(Math.sqrt(required(a, a.signum() >= 0)));
+            case LN -> Approximate.from(Math.log(required(a, a.signum() > 0)));
+            case LOG2 -> Approximate.from(Math.log(required(a, a.signum() > 0)) / Math.log(2));
+            case LOG10 -> Approximate.from(Math.log10(required(a, a.signum() > 0)));
+            case EXP -> Approximate.from(Math.exp(a.toDouble()));
+            case SIN -> Approximate.from(Math.sin(a.toDouble()));
+            case COS -> Approximate.from(Math.cos(a.toDouble()));
+            case MOD -> mod(a, arguments.get(1));
+        };
+    }
+
+    private double required(Value argument, boolean isInDomain) {
+        if (!isInDomain) {
+            throw withoutValue("%s(%s)", word(), Decimals.working(argument));
+        }
+        return argument.toDouble();
+    }
+
+    private static Value mod(Value a, Value b) {
+        if (b.signum() == 0) {
+            throw withoutValue("mod(%s, 0)", Decimals.working(a));
+        }
+        return a.minus(b.times(Rounding.FLOOR.apply(a.dividedBy(b))));
+    }
+
+    static PixeronException withoutValue(String pattern, Object... values) {
+        return PixeronException.of("%s has no value.", String.format(pattern, values));
+    }
+}

@@ -1,0 +1,74 @@
+package pixeron.image;
+
+import java.util.Optional;
+import pixeron.PixeronException;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/**
+ * Measures between two images of the same size.
+ *
+ * @param agree pixels with equal samples
+ * @param differ pixels with different samples
+ * @param maxAbsolute largest |a − b|
+ * @param meanAbsolute mean of |a − b|
+ * @param mse mean of (a − b)²
+ * @param psnr 10·log₁₀(M² ÷ mse) with the first image's M; empty (infinite) when the images are equal
+ */
+public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbsolute, Value mse,
+        Optional<Double> psnr) {
+
+    /**
+     * @param a the first image, whose M counts
+     * @param b the second image
+     * @return the measures; exact when both images are
+     * @throws PixeronException if the sizes differ
+     */
+    public static Comparison of(Image a, Image b) {
+        if (a.rows() != b.rows() || a.columns() != b.columns()) {
+            throw PixeronException.of("The images have different sizes, %d × %d and %d × %d; both must be the same.",
+                    a.rows(), a.columns(), b.rows(), b.columns());
+        }
+        Sums sums = a.isLevelImage() && b.isLevelImage() ? levelSums(a, b) : valueSums(a, b);
+        Rational count = Rational.of(a.count());
+        Value mse = sums.squares.dividedBy(count);
+        Rational peak = Rational.of((long) a.maximumLevel() * a.maximumLevel());
+        return new Comparison(sums.agree, a.count() - sums.agree, sums.largest, sums.absolutes.dividedBy(count), mse,
+                mse.signum() == 0 ? Optional.empty()
+                        : Optional.of(10 * Math.log10(peak.dividedBy(mse).toDouble())));
+    }
+
+    private record Sums(int agree, Value largest, Value absolutes, Value squares) {
+    }
+
+    /** Fits in a long: at most 2³¹ pixels with a square below 2³² each. */
+    private static Sums levelSums(Image a, Image b) {
+        int agree = 0;
+        long largest = 0;
+        long absolutes = 0;
+        long squares = 0;
+        for (int n = 0; n < a.count(); n++) {
+            long difference = Math.abs(a.level(n) - b.level(n));
+            agree += difference == 0 ? 1 : 0;
+            largest = Math.max(largest, difference);
+            absolutes += difference;
+            squares += difference * difference;
+        }
+        return new Sums(agree, Rational.of(largest), Rational.of(absolutes), Rational.of(squares));
+    }
+
+    private static Sums valueSums(Image a, Image b) {
+        int agree = 0;
+        Value largest = Rational.ZERO;
+        Value absolutes = Rational.ZERO;
+        Value squares = Rational.ZERO;
+        for (int n = 0; n < a.count(); n++) {
+            Value difference = a.value(n).minus(b.value(n)).absolute();
+            agree += difference.signum() == 0 ? 1 : 0;
+            largest = difference.compareValue(largest) > 0 ? difference : largest;
+            absolutes = absolutes.plus(difference);
+            squares = squares.plus(difference.times(difference));
+        }
+        return new Sums(agree, largest, absolutes, squares);
+    }
+}

@@ -1,0 +1,66 @@
+package pixeron.image;
+
+import pixeron.PixeronException;
+
+/**
+ * How often every level occurs: n(k) for k = 0 … M.
+ *
+ * <p>Cost: one pass over the pixels.
+ */
+public final class Histogram {
+
+    private final int[] counts;
+
+    private Histogram(int[] counts) {
+        this.counts = counts;
+    }
+
+    /**
+     * @param image a level image
+     * @return its counts
+     * @throws PixeronException if image is open; names its first sample that is not a level
+     */
+    public static Histogram of(Image image) {
+        return of(image, Area.all(image));
+    }
+
+    /**
+     * @param image a level image
+     * @param area inside image
+     * @return the counts of the area
+     * @throws PixeronException if image is open anywhere; names its first sample that is not a level
+     */
+    public static Histogram of(Image image, Area area) {
+        image.firstOpenPixel().ifPresent(pixel -> {
+            throw PixeronException.of("A histogram counts levels, and the sample at %s is not a whole number in 0 to %d.",
+                    pixel, image.maximumLevel());
+        });
+        int[] counts = new int[image.maximumLevel() + 1];
+        for (int i = area.row(); i < area.row() + area.height(); i++) {
+            int start = i * image.columns() + area.column();
+            for (int n = start; n < start + area.width(); n++) {
+                counts[image.level(n)]++;
+            }
+        }
+        return new Histogram(counts);
+    }
+
+    /** @return n(level), for level 0 … M */
+    public int count(int level) {
+        return counts[level];
+    }
+
+    /** @return M */
+    public int maximumLevel() {
+        return counts.length - 1;
+    }
+
+    /** @return the largest n(k) */
+    public int tallest() {
+        int tallest = 0;
+        for (int count : counts) {
+            tallest = Math.max(tallest, count);
+        }
+        return tallest;
+    }
+}

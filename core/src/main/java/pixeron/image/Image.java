@@ -1,0 +1,240 @@
+package pixeron.image;
+
+import java.util.Optional;
+import java.util.function.IntUnaryOperator;
+import pixeron.PixeronException;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/**
+ * Rows × columns of samples, never changed once made.
+ *
+ * <p>Sample r(i, j) stands in row i = 0 … rows − 1 downwards and column j = 0 … columns − 1 to the right; in memory at
+ * offset i·columns + j. An image whose samples are all whole and in 0 … M is a <em>level image</em>, whatever made it;
+ * any other is an <em>open image</em>, with M carried along as the nominal maximum.
+ *
+ * <p>Memory: one byte a sample for M ≤ 255, two for larger M, eight for an open image.
+ */
+public final class Image {
+
+    /** Largest maximum level of any image. */
+    public static final int LARGEST_MAXIMUM = 65535;
+
+    private final int rows;
+    private final int columns;
+    private final int maximumLevel;
+    private final Samples samples;
+
+    Image(int rows, int columns, int maximumLevel, Samples samples) {
+        this.rows = rows;
+        this.columns = columns;
+        this.maximumLevel = maximumLevel;
+        this.samples = samples;
+    }
+
+    /**
+     * Makes a level image.
+     *
+     * @param rows H ≥ 1
+     * @param columns W ≥ 1
+     * @param maximumLevel M, 1 … 65535
+     * @param level the level for an offset 0 … rows·columns − 1; called once for each, in order
+     * @return the image
+     * @throws PixeronException if a size or M is out of range or a level is not in 0 … M; names the first such pixel
+     */
+    public static Image ofLevels(int rows, int columns, int maximumLevel, IntUnaryOperator level) {
+        int count = requireSize(rows, columns);
+        requireMaximum(maximumLevel);
+        Samples samples;
+        if (maximumLevel <= 255) {
+            byte[] bytes = new byte[count];
+            for (int n = 0; n < count; n++) {
+                bytes[n] = (byte) requireLevel(level.applyAsInt(n), maximumLevel, n, columns);
+            }
+            samples = new ByteSamples(bytes);
+        } else {
+            char[] words = new char[count];
+            for (int n = 0; n < count; n++) {
+                words[n] = (char) requireLevel(level.applyAsInt(n), maximumLevel, n, columns);
+            }
+            samples = new WordSamples(words);
+        }
+        return new Image(rows, columns, maximumLevel, samples);
+    }
+
+    /**
+     * Makes a level image from rows written out, for tests and small examples.
+     *
+     * @param maximumLevel M, 1 … 65535
+     * @param levels rows of equal length
+     * @return the image
+     * @throws PixeronException as {@link #ofLevels}
+     */
+    public static Image of(int maximumLevel, int[][] levels) {
+        int columns = levels[0].length;
+        return ofLevels(levels.length, columns, maximumLevel, n -> levels[n / columns][n % columns]);
+    }
+
+    /**
+     * Makes a level image when all values are whole and in 0 … M, else an open image.
+     *
+     * @param rows H ≥ 1
+     * @param columns W ≥ 1
+     * @param maximumLevel M, 1 … 65535
+     * @param values row-major, rows·columns of them; equal values are best the same object
+     * @return the image; exact while the values are rational and fit over one denominator in 64 bits
+     * @throws PixeronException if a size or M is out of range
+     */
+    public static Image from(int rows, int columns, int maximumLevel, Value... values) {
+        int count = requireSize(rows, columns);
+        requireMaximum(maximumLevel);
+        if (values.length != count) {
+            throw PixeronException.of("%d values are given for %d × %d pixels.", values.length, rows, columns);
+        }
+        for (Value value : values) {
+            if (!isLevel(value, maximumLevel)) {
+                return new Image(rows, columns, maximumLevel, OpenSamples.of(values));
+            }
+        }
+        return ofLevels(rows, columns, maximumLevel, n -> ((Rational) values[n]).toInt());
+    }
+
+    /** @return true when value is a whole number in 0 … maximumLevel */
+    public static boolean isLevel(Value value, int maximumLevel) {
+        return value instanceof Rational r && r.isInt() && r.toInt() >= 0 && r.toInt() <= maximumLevel;
+    }
+
+    /**
+     * @return rows·columns
+     * @throws PixeronException if either is less than 1 or there would be more samples than an array holds
+     */
+    private static int requireSize(int rows, int columns) {
+        if (!(rows >= 1 && columns >= 1 && (long) rows * columns <= Integer.MAX_VALUE - 8)) {
+            throw PixeronException.of("An image of %d × %d pixels cannot be made; both numbers must be at least 1.",
+                    rows, columns);
+        }
+        return rows * columns;
+    }
+
+    /**
+     * @return maximumLevel
+     * @throws PixeronException if it is not in 1 … 65535
+     */
+    public static int requireMaximum(int maximumLevel) {
+        if (!(maximumLevel >= 1 && maximumLevel <= LARGEST_MAXIMUM)) {
+            throw PixeronException.of("The maximum level %d must be from 1 to %d.", maximumLevel, LARGEST_MAXIMUM);
+        }
+        return maximumLevel;
+    }
+
+    private static int requireLevel(int level, int maximumLevel, int offset, int columns) {
+        if (level < 0 || level > maximumLevel) {
+            throw PixeronException.of("The sample %d at %s is outside 0 to %d.",
+                    level, new Pixel(offset / columns, offset % columns), maximumLevel);
+        }
+        return level;
+    }
+
+    public int rows() {
+        return rows;
+    }
+
+    public int columns() {
+        return columns;
+    }
+
+    /** @return M */
+    public int maximumLevel() {
+        return maximumLevel;
+    }
+
+    /** @return rows·columns */
+    public int count() {
+        return rows * columns;
+    }
+
+    /** @return true when all samples are whole and in 0 … M */
+    public boolean isLevelImage() {
+        return !(samples instanceof OpenSamples);
+    }
+
+    /** @return false when samples are kept as doubles */
+    public boolean isExact() {
+        return !(samples instanceof OpenSamples open) || open.isExact();
+    }
+
+    public boolean contains(Pixel pixel) {
+        return pixel.row() >= 0 && pixel.row() < rows && pixel.column() >= 0 && pixel.column() < columns;
+    }
+
+    /** @return the place of a row-major offset */
+    public Pixel pixel(int offset) {
+        return new Pixel(offset / columns, offset % columns);
+    }
+
+    /** @return row-major offset of the pixel, 0 … count() − 1 */
+    public int offset(Pixel pixel) {
+        return Math.multiplyExact(pixel.row(), columns) + pixel.column();
+    }
+
+    /** @return the sample at a row-major offset */
+    public Value value(int offset) {
+        return samples.value(offset);
+    }
+
+    public Value value(Pixel pixel) {
+        return value(offset(pixel));
+    }
+
+    /** @return the sample at a row-major offset as the nearest double; for drawing */
+    public double toDouble(int offset) {
+        return samples.toDouble(offset);
+    }
+
+    /**
+     * @param offset row-major, 0 … count() − 1
+     * @return the level there
+     * @throws PixeronException if this is an open image
+     */
+    public int level(int offset) {
+        if (samples instanceof ByteSamples b) {
+            return b.bytes()[offset] & 0xFF;
+        } else if (samples instanceof WordSamples w) {
+            return w.words()[offset];
+        }
+        throw PixeronException.of("An open image has values, not levels.");
+    }
+
+    /** @return the first pixel in reading order whose sample is not a level, if there is one */
+    public Optional<Pixel> firstOpenPixel() {
+        if (isLevelImage()) {
+            return Optional.empty();
+        }
+        int n = 0;
+        while (n < count() && isLevel(value(n), maximumLevel)) {
+            n++;
+        }
+        return n == count() ? Optional.empty() : Optional.of(pixel(n));
+    }
+
+    Samples samples() {
+        return samples;
+    }
+
+    /** Equal size, maximum level and samples. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Image image && rows == image.rows && columns == image.columns
+                && maximumLevel == image.maximumLevel && samples.equals(image.samples);
+    }
+
+    @Override
+    public int hashCode() {
+        return (rows * 31 + columns) * 31 + samples.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return rows + " × " + columns + ", " + (isLevelImage() ? "levels 0–" : "open, M = ") + maximumLevel;
+    }
+}

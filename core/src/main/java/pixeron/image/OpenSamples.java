@@ -1,0 +1,87 @@
+package pixeron.image;
+
+import java.math.BigInteger;
+import java.util.Arrays;
+import java.util.IdentityHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.Collections;
+import pixeron.number.Approximate;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/**
+ * Samples of an open image: whole numerators over one common denominator, which is exact, or doubles where that does
+ * not fit in 64 bits or a sample is a double itself. Exactly one of the two arrays is there.
+ *
+ * <p>The common denominator is the least one, so equal samples are kept alike.
+ */
+record OpenSamples(long[] numerators, long denominator, double[] doubles) implements Samples {
+
+    static OpenSamples of(Value[] values) {
+        // Values of a result are mostly a few shared objects; each is looked at once.
+        Set<Value> distinct = Collections.newSetFromMap(new IdentityHashMap<>());
+        Collections.addAll(distinct, values);
+        BigInteger common = commonDenominator(distinct);
+        return common == null ? ofDoubles(values) : ofRationals(values, common, distinct);
+    }
+
+    private static BigInteger commonDenominator(Set<Value> values) {
+        BigInteger common = BigInteger.ONE;
+        for (Value value : values) {
+            if (!(value instanceof Rational r)) {
+                return null;
+            }
+            common = common.multiply(r.denominator().divide(common.gcd(r.denominator())));
+            if (common.bitLength() >= Long.SIZE) {
+                return null;
+            }
+        }
+        BigInteger denominator = common;
+        boolean fits = values.stream().allMatch(v -> numerator((Rational) v, denominator).bitLength() < Long.SIZE);
+        return fits ? common : null;
+    }
+
+    private static BigInteger numerator(Rational value, BigInteger common) {
+        return value.numerator().multiply(common.divide(value.denominator()));
+    }
+
+    private static OpenSamples ofRationals(Value[] values, BigInteger common, Set<Value> distinct) {
+        Map<Value, Long> numerators = new IdentityHashMap<>();
+        distinct.forEach(value -> numerators.put(value, numerator((Rational) value, common).longValueExact()));
+        long[] samples = new long[values.length];
+        Arrays.setAll(samples, n -> numerators.get(values[n]));
+        return new OpenSamples(samples, common.longValueExact(), null);
+    }
+
+    private static OpenSamples ofDoubles(Value[] values) {
+        double[] samples = new double[values.length];
+        Arrays.setAll(samples, n -> values[n].toDouble());
+        return new OpenSamples(null, 0, samples);
+    }
+
+    boolean isExact() {
+        return doubles == null;
+    }
+
+    @Override
+    public Value value(int offset) {
+        return isExact() ? Rational.of(numerators[offset], denominator) : Approximate.from(doubles[offset]);
+    }
+
+    @Override
+    public double toDouble(int offset) {
+        return isExact() ? value(offset).toDouble() : doubles[offset];
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof OpenSamples o && denominator == o.denominator
+                && Arrays.equals(numerators, o.numerators) && Arrays.equals(doubles, o.doubles);
+    }
+
+    @Override
+    public int hashCode() {
+        return Arrays.hashCode(numerators) * 31 + Arrays.hashCode(doubles);
+    }
+}

@@ -1,0 +1,11 @@
+package pixeron.image;
+
+import pixeron.number.Value;
+
+/** How the samples of an image are kept. Arrays are never shared with the outside. */
+sealed interface Samples permits ByteSamples, WordSamples, OpenSamples {
+
+    Value value(int offset);
+
+    double toDouble(int offset);
+}

@@ -1,0 +1,49 @@
+package pixeron.number;
+
+/** What happens to a value outside 0 … M. Every step has this as its {@code overflow} key. */
+public enum Overflow {
+    CLIP("clip", "values below 0 become 0, above M become M"),
+    WRAP("wrap", "value mod (M + 1), never negative"),
+    KEEP("keep", "values outside 0 … M stay");
+
+    private final String word;
+    private final String sentence;
+
+    Overflow(String word, String sentence) {
+        this.word = word;
+        this.sentence = sentence;
+    }
+
+    /** @return the word of the step line */
+    public String word() {
+        return word;
+    }
+
+    /** @return what it does, in a few words */
+    public String sentence() {
+        return sentence;
+    }
+
+    /**
+     * @param value any, rounded or not
+     * @param maximumLevel M ≥ 1
+     * @return the value inside 0 … M (clip), inside 0 … M + 1 without that end (wrap), or as it is (keep)
+     */
+    public Value apply(Value value, int maximumLevel) {
+        return switch (this) {
+            case KEEP -> value;
+            case CLIP -> value.signum() < 0 ? Rational.ZERO
+                    : value.compareValue(Rational.of(maximumLevel)) > 0 ? Rational.of(maximumLevel) : value;
+            case WRAP -> wrapped(value, maximumLevel + 1);
+        };
+    }
+
+    private static Value wrapped(Value value, int count) {
+        if (value instanceof Rational r) {
+            Rational turns = r.dividedBy(Rational.of(count)).floor();
+            return r.minus(turns.times(Rational.of(count)));
+        }
+        double number = value.toDouble();
+        return Approximate.snapped(number - count * Math.floor(number / count), count);
+    }
+}

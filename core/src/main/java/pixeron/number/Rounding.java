@@ -1,0 +1,47 @@
+package pixeron.number;
+
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.RoundingMode;
+
+/** How an exact value becomes a whole number. Every step has this as its {@code rounding} key. */
+public enum Rounding {
+    NEAREST("nearest", "nearest, ties away from zero", RoundingMode.HALF_UP),
+    NEAREST_EVEN("nearest-even", "nearest, ties to even", RoundingMode.HALF_EVEN),
+    TRUNCATE("truncate", "truncated toward zero", RoundingMode.DOWN),
+    FLOOR("floor", "down to the whole number below", RoundingMode.FLOOR),
+    CEILING("ceiling", "up to the whole number above", RoundingMode.CEILING),
+    NONE("none", "not rounded", RoundingMode.UNNECESSARY);
+
+    private final String word;
+    private final String sentence;
+    private final RoundingMode mode;
+
+    Rounding(String word, String sentence, RoundingMode mode) {
+        this.word = word;
+        this.sentence = sentence;
+        this.mode = mode;
+    }
+
+    /** @return the word of the step line */
+    public String word() {
+        return word;
+    }
+
+    /** @return what it does, in a few words */
+    public String sentence() {
+        return sentence;
+    }
+
+    /** @return value as a whole number, or as it is with {@link #NONE} */
+    public Value apply(Value value) {
+        if (this == NONE) {
+            return value;
+        }
+        if (value instanceof Rational r) {
+            return r.isWhole() ? r : r.whole(mode);
+        }
+        BigInteger whole = new BigDecimal(value.toDouble()).setScale(0, mode).toBigIntegerExact();
+        return Rational.of(whole, BigInteger.ONE);
+    }
+}

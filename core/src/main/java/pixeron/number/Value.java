@@ -1,0 +1,67 @@
+package pixeron.number;
+
+/**
+ * A number of the job: exact ({@link Rational}) or a double ({@link Approximate}).
+ *
+ * <p>Arithmetic between two exact values is exact. As soon as one side is approximate the result is, with one
+ * exception that the callers apply: {@link Approximate#snapped} turns a double very near to a multiple of ½ into it.
+ */
+public sealed interface Value permits Rational, Approximate {
+
+    /** @return the nearest double */
+    double toDouble();
+
+    /** @return −1, 0 or 1 */
+    int signum();
+
+    /** @return −this */
+    Value negated();
+
+    /** @return true for a whole number */
+    boolean isWhole();
+
+    /** @return true when no double was involved */
+    default boolean isExact() {
+        return this instanceof Rational;
+    }
+
+    /** @return |this| */
+    default Value absolute() {
+        return signum() < 0 ? negated() : this;
+    }
+
+    /** @return this + other */
+    default Value plus(Value other) {
+        return this instanceof Rational a && other instanceof Rational b
+                ? a.plus(b) : Approximate.from(toDouble() + other.toDouble());
+    }
+
+    /** @return this − other */
+    default Value minus(Value other) {
+        return plus(other.negated());
+    }
+
+    /** @return this × other */
+    default Value times(Value other) {
+        return this instanceof Rational a && other instanceof Rational b
+                ? a.times(b) : Approximate.from(toDouble() * other.toDouble());
+    }
+
+    /**
+     * @return this ÷ other
+     * @throws pixeron.PixeronException if other = 0
+     */
+    default Value dividedBy(Value other) {
+        if (other.signum() == 0) {
+            throw Rational.divisionByZero();
+        }
+        return this instanceof Rational a && other instanceof Rational b
+                ? a.dividedBy(b) : Approximate.from(toDouble() / other.toDouble());
+    }
+
+    /** @return negative, 0 or positive as this is less than, equal to or greater than other */
+    default int compareValue(Value other) {
+        return this instanceof Rational a && other instanceof Rational b
+                ? a.compareTo(b) : Double.compare(toDouble(), other.toDouble());
+    }
+}

@@ -1,0 +1,172 @@
+package pixeron.project;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.util.DefaultIndenter;
+import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import pixeron.PixeronException;
+import pixeron.byhand.HandSheet;
+import pixeron.chain.Chain;
+import pixeron.chain.Link;
+import pixeron.chain.Stage;
+import pixeron.format.SafeFile;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.step.catalog.StepLine;
+
+/**
+ * The project as one readable JSON file, {@code *.pixeron.json}; docs/project-schema.json describes it.
+ *
+ * <p>The undo history is not kept; everything else is.
+ */
+public final class ProjectFile {
+
+    /** The ending of a project's file name. */
+    public static final String ENDING = ".pixeron.json";
+
+    /** The version that is written, and the newest that is read. */
+    private static final int VERSION = 1;
+    private static final String VERSION_FIELD = "pixeron";
+    private static final ObjectMapper MAPPER = new ObjectMapper();
+
+    private ProjectFile() {
+    }
+
+    /**
+     * @param file is replaced as a whole, or stays as it is
+     * @param saved what is written
+     * @throws PixeronException if the file cannot be written
+     */
+    public static void write(Path file, SavedProject saved) {
+        DefaultPrettyPrinter printer = new DefaultPrettyPrinter();
+        printer.indentArraysWith(new DefaultIndenter("  ", "\n"));
+        printer.indentObjectsWith(new DefaultIndenter("  ", "\n"));
+        SafeFile.write(file, out -> MAPPER.writer(printer).writeValue(out, json(saved)));
+    }
+
+    private static ObjectNode json(SavedProject saved) {
+        Project project = saved.project();
+        ObjectNode root = MAPPER.createObjectNode();
+        root.put(VERSION_FIELD, VERSION).put("name", project.name());
+        Origin origin = project.origin();
+        ObjectNode image = root.putObject("image");
+        image.put("file", origin.file()).put("format", origin.format()).put("channels", origin.channels());
+        ArrayNode notes = image.putArray("notes");
+        origin.notes().forEach(notes::add);
+        SampleText.write(project.chain().source(), image);
+        ArrayNode steps = root.putArray("steps");
+        for (Stage stage : project.chain().stages()) {
+            steps.add(json(stage.link(), project.sheet(stage.position())));
+        }
+        ObjectNode view = root.putObject("view");
+        view.put("step", saved.view().position());
+        view.put("row", saved.view().picked().row()).put("column", saved.view().picked().column());
+        return root;
+    }
+
+    private static ObjectNode json(Link link, HandSheet sheet) {
+        ObjectNode step = MAPPER.createObjectNode();
+        step.put("id", link.id()).put("line", link.step().line()).put("on", link.isOn());
+        if (!sheet.equals(HandSheet.EMPTY)) {
+            ObjectNode byHand = step.putObject("byHand");
+            sheet.tolerance().ifPresent(tolerance -> byHand.put("tolerance", Decimals.print(tolerance)));
+            ObjectNode cells = byHand.putObject("cells");
+            sheet.cells().forEach((pixel, value) -> cells.put(pixel.row() + "," + pixel.column(), value.text()));
+        }
+        return step;
+    }
+
+    /**
+     * @param file a project
+     * @return what it holds
+     * @throws PixeronException if the file cannot be read, is damaged, or was written by a newer version
+     */
+    public static SavedProject read(Path file) {
+        try {
+            if (Files.isDirectory(file)) {
+                throw PixeronException.of("It is a folder; name a file in it.");
+            } else if (!Files.exists(file)) {
+                throw PixeronException.of("There is no such file.");
+            }
+            return saved(MAPPER.readTree(Files.readAllBytes(file)));
+        } catch (JsonProcessingException broken) {
+            throw PixeronException.because(broken, "%s: The file is damaged: line %d, column %d is not JSON.",
+                    file.getFileName(), broken.getLocation() == null ? 1 : broken.getLocation().getLineNr(),
+                    broken.getLocation() == null ? 1 : broken.getLocation().getColumnNr());
+        } catch (IOException trouble) {
+            throw PixeronException.because(trouble, "%s cannot be read: %s.", file, trouble.getMessage());
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
+        }
+    }
+
+    private static SavedProject saved(JsonNode root) {
+        JsonNode version = root == null ? null : root.get(VERSION_FIELD);
+        if (version == null || !version.isIntegralNumber()) {
+            throw PixeronException.of("This is not a Pixeron project; the field \"%s\" with its version is missing.",
+                    VERSION_FIELD);
+        } else if (!version.canConvertToInt() || version.intValue() > VERSION) {
+            throw PixeronException.of("The project was written by a newer Pixeron (file version %s); this one reads version %d.",
+                    version.asText(), VERSION);
+        }
+        Fields fields = new Fields("", root);
+        Fields image = fields.object("image");
+        Image source = SampleText.read(image);
+        Origin origin = new Origin(image.text("file"), image.text("format"), image.number("channels"),
+                image.texts("notes"));
+        return withSteps(fields, new Project(fields.text("name"), origin, Chain.of(source), Map.of()));
+    }
+
+    private static SavedProject withSteps(Fields fields, Project empty) {
+        Chain chain = empty.chain();
+        Map<Integer, HandSheet> sheets = new HashMap<>();
+        Set<Integer> ids = new HashSet<>();
+        for (Fields step : fields.objects("steps")) {
+            int id = step.number("id");
+            if (id < 1 || !ids.add(id)) {
+                throw step.problem("id", "must be a number of its own from 1");
+            }
+            chain = chain.withLink(chain.size(), new Link(id, step.read("line", StepLine::parse), step.flag("on")));
+            step.find("byHand").ifPresent(byHand -> sheets.put(id, sheet(byHand, empty.chain().source())));
+        }
+        Fields view = fields.object("view");
+        Pixel picked = new Pixel(view.number("row"), view.number("column"));
+        int position = view.number("step");
+        boolean isInside = chain.source().contains(picked) && position >= -1 && position < Math.max(1, chain.size());
+        return new SavedProject(new Project(empty.name(), empty.origin(), chain, sheets),
+                isInside ? new View(position, picked) : View.START);
+    }
+
+    private static HandSheet sheet(Fields byHand, Image grid) {
+        Map<Pixel, String> texts = new HashMap<>();
+        new TreeMap<>(byHand.object("cells").textsByName()).forEach((place, text) -> {
+            if (!place.matches("\\d{1,9},\\d{1,9}")) {
+                throw byHand.problem("cells", "has the place \"" + Decimals.shortened(place) + "\"; right is \"row,column\"");
+            }
+            int comma = place.indexOf(',');
+            Pixel pixel = new Pixel(Integer.parseInt(place.substring(0, comma)),
+                    Integer.parseInt(place.substring(comma + 1)));
+            if (!grid.contains(pixel)) {
+                throw byHand.problem("cells", "has a value at " + pixel + ", outside the image");
+            }
+            texts.put(pixel, text);
+        });
+        Optional<String> tolerance = byHand.findText("tolerance");
+        HandSheet sheet = HandSheet.EMPTY.with(texts);
+        return tolerance.isEmpty() ? sheet
+                : sheet.withTolerance(Optional.of(byHand.read("tolerance", Decimals::parse)));
+    }
+}

@@ -1,0 +1,103 @@
+package pixeron.project.demo;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.chain.Chain;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Overflow;
+import pixeron.number.Rounding;
+import pixeron.project.Origin;
+import pixeron.project.Project;
+import pixeron.project.SavedProject;
+import pixeron.project.View;
+import pixeron.step.Progress;
+import pixeron.step.Step;
+import pixeron.step.catalog.StepLine;
+
+/** The demo cases. The values by hand are calculated here, some of them with the slip that the case is about. */
+public final class DemoCases {
+
+    private DemoCases() {
+    }
+
+    /** @return all cases, in the order in which they are offered; made anew at each call */
+    public static List<DemoCase> all() {
+        return List.of(threeBitSort(), faintProof(), faintProofLarge(), speckledProof(), unevenlyLitProof());
+    }
+
+    private static DemoCase threeBitSort() {
+        Project project = project("Three-bit sort", Workshop.sort(),
+                "multiply factor=1.25", "subtract amount=1", "threshold at=4 compare=at-least");
+        Step right = step(project, 0);
+        return demo("three-bit-sort", "An 8 × 8 type sort with levels 0–7. Five rows by hand: the fractions were dropped.",
+                withHand(project, 0, new Area(0, 0, 5, 8), right.with(Rounding.TRUNCATE)), 0);
+    }
+
+    private static DemoCase faintProof() {
+        Project project = project("Faint proof", Workshop.faintProof(16),
+                "linear gain=3.75 bias=-360", "add amount=30", "threshold at=128 compare=at-least");
+        Project first = withHand(project, 0, new Area(4, 0, 6, 16), step(project, 0).with(Rounding.TRUNCATE));
+        return demo("faint-proof", "Too little ink: levels 96–164 are spread to 0–255, then brightened. "
+                        + "In both the values by hand show a slip.",
+                withHand(first, 1, new Area(0, 0, 4, 16), step(project, 1).with(Overflow.KEEP)), 0);
+    }
+
+    private static DemoCase faintProofLarge() {
+        Project project = project("Faint proof, large", Workshop.faintProof(64),
+                "linear gain=3.75 bias=-360", "invert", "clamp low=16 high=235");
+        return demo("faint-proof-large", "The same proof as a picture of 64 × 64. A few values by hand were left unrounded.",
+                withHand(project, 0, new Area(30, 28, 4, 8), step(project, 0).with(Rounding.NONE)), 0);
+    }
+
+    private static DemoCase speckledProof() {
+        Project project = project("Speckled proof", Workshop.speckledProof(), "add amount=45", "threshold at=150");
+        return demo("speckled-proof", "Dust on the plate. By hand, some bright values were not clipped at 255.",
+                withHand(project, 0, new Area(0, 0, 6, 10), step(project, 0).with(Overflow.KEEP)), 0);
+    }
+
+    private static DemoCase unevenlyLitProof() {
+        Project project = project("Unevenly lit proof", Workshop.unevenlyLitProof(), "multiply factor=1.3", "threshold at=140");
+        return demo("unevenly-lit-proof", "Lit from the left: one threshold cannot part ink from paper. "
+                        + "By hand, values above 255 went round to 0.",
+                withHand(project, 0, new Area(0, 0, 6, 12), step(project, 0).with(Overflow.WRAP)), 0);
+    }
+
+    private static Project project(String name, Image image, String... lines) {
+        Chain chain = Chain.of(image);
+        for (String line : lines) {
+            chain = chain.withStep(chain.size(), StepLine.parse(line));
+        }
+        return new Project(name, new Origin("demo data", "demo", 1, List.of()), chain, Map.of());
+    }
+
+    private static Step step(Project project, int position) {
+        return project.chain().stage(position).link().step();
+    }
+
+    /** Fills an area with what the slipped step gives: right values where the slip changes nothing. */
+    private static Project withHand(Project project, int position, Area area, Step slipped) {
+        Image before = project.chain().stage(position).before(Progress.NONE).image();
+        Image answer = slipped.bind(before).result(Progress.NONE);
+        Map<Pixel, String> texts = new HashMap<>();
+        for (int i = area.row(); i < area.row() + area.height(); i++) {
+            for (int j = area.column(); j < area.column() + area.width(); j++) {
+                Pixel pixel = new Pixel(i, j);
+                texts.put(pixel, Decimals.table(answer.value(pixel)));
+            }
+        }
+        return project.withSheet(position, sheet -> HandSheet.EMPTY.with(texts));
+    }
+
+    private static DemoCase demo(String id, String sentence, Project project, int position) {
+        Image before = project.chain().stage(position).before(Progress.NONE).image();
+        Pixel picked = Check.of(project.sheet(position), step(project, position).bind(before)).first()
+                .orElseThrow().pixel();
+        return new DemoCase(id, project.name(), sentence, new SavedProject(project, new View(position, picked)));
+    }
+}

@@ -1,0 +1,82 @@
+package pixeron.project.demo;
+
+import java.util.Random;
+import java.util.function.IntUnaryOperator;
+import pixeron.image.Image;
+
+/**
+ * Draws what the workshop prints. Every picture is a formula of row and column, with dust from {@link Random}, whose
+ * sequence for a seed the JDK specifies; {@link StrictMath} gives the same doubles on every machine.
+ */
+final class Workshop {
+
+    private Workshop() {
+    }
+
+    /** @return a type sort of three bits: a small ornament cut into metal, dark in the middle */
+    static Image sort() {
+        int size = 8;
+        Random random = new Random(3);
+        return Image.ofLevels(size, size, 7, n -> {
+            double ink = ink(n / size, n % size, size);
+            return limited((int) StrictMath.floor(6.5 * (1 - ink) + 1.4 * random.nextDouble()), 7);
+        });
+    }
+
+    /** @return a proof with too little ink: levels from 96 to 164 only */
+    static Image faintProof(int size) {
+        Random random = new Random(16);
+        Image proof = Image.ofLevels(size, size, 255, n -> {
+            double paper = 158 - 56 * ink(n / size, n % size, size);
+            return limited((int) StrictMath.rint(paper + 8 * (random.nextDouble() - 0.5)), 255);
+        });
+        // The two ends are set, so that the exercise has round numbers: 164 − 96 = 68.
+        int darkest = size / 2 * size + size / 2;
+        return Image.ofLevels(size, size, 255, n -> n == darkest ? 96 : n == size - 1 ? 164
+                : Math.max(97, Math.min(163, proof.level(n))));
+    }
+
+    /** @return a proof with specks of dust: single white and black pixels */
+    static Image speckledProof() {
+        int size = 48;
+        Random random = new Random(48);
+        return Image.ofLevels(size, size, 255, n -> {
+            double paper = 214 - 150 * ink(n / size, n % size, size) + 10 * (random.nextDouble() - 0.5);
+            double dust = random.nextDouble();
+            return dust < 0.03 ? 255 : dust < 0.06 ? 0 : limited((int) StrictMath.rint(paper), 255);
+        });
+    }
+
+    /** @return a proof lit from one side: bright on the left, dark on the right */
+    static Image unevenlyLitProof() {
+        int size = 64;
+        Random random = new Random(64);
+        IntUnaryOperator level = n -> {
+            int column = n % size;
+            double light = 1.05 - 0.75 * column / (size - 1);
+            double paper = light * (226 - 150 * repeatedInk(n / size, column));
+            return limited((int) StrictMath.rint(paper + 6 * (random.nextDouble() - 0.5)), 255);
+        };
+        return Image.ofLevels(size, size, 255, level);
+    }
+
+    /** Ornaments of 16 × 16 set side by side. */
+    private static double repeatedInk(int row, int column) {
+        return ink(row % 16, column % 16, 16);
+    }
+
+    /** @return how much ink an ornament of eight petals around a dot leaves at a place, 0 … 1 */
+    private static double ink(int row, int column, int size) {
+        double y = (row - (size - 1) / 2.0) / (size / 2.0);
+        double x = (column - (size - 1) / 2.0) / (size / 2.0);
+        double radius = StrictMath.sqrt(x * x + y * y);
+        double angle = StrictMath.atan2(y, x);
+        double petal = 0.28 + 0.62 * StrictMath.pow(StrictMath.abs(StrictMath.cos(2 * angle)), 1.5);
+        double edge = 2.2 / size;
+        return Math.max(0, Math.min(1, (petal - radius) / (2 * edge) + 0.5));
+    }
+
+    private static int limited(int level, int maximum) {
+        return Math.max(0, Math.min(maximum, level));
+    }
+}

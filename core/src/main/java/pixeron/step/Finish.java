@@ -1,0 +1,74 @@
+package pixeron.step;
+
+import java.util.ArrayList;
+import java.util.List;
+import pixeron.number.Approximate;
+import pixeron.number.Decimals;
+import pixeron.number.Overflow;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/**
+ * The end of every step: exact value → rounding → overflow.
+ *
+ * @param rounding first
+ * @param overflow then
+ * @param maximumLevel M of the result
+ */
+public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
+
+    public static Finish of(Step step, int maximumLevel) {
+        return new Finish(step.rounding(), step.overflow(), maximumLevel);
+    }
+
+    /** @return the value that is written for an exact value */
+    public Value apply(Value exact) {
+        return overflow.apply(rounding.apply(Approximate.snapped(exact, maximumLevel)), maximumLevel);
+    }
+
+    /** @return the lines for rounding and overflow of an exact value */
+    public List<Line> explain(Value exact) {
+        Value snapped = Approximate.snapped(exact, maximumLevel);
+        Value rounded = rounding.apply(snapped);
+        Value result = overflow.apply(rounded, maximumLevel);
+        List<Line> lines = new ArrayList<>();
+        lines.add(roundingLine(snapped, rounded, rounded.equals(result)));
+        lines.add(overflowLine(rounded, result));
+        return lines;
+    }
+
+    private Line roundingLine(Value exact, Value rounded, boolean isResult) {
+        if (rounding == Rounding.NONE) {
+            return Line.of("round", last(rounded, isResult), Run.note("   not rounded"));
+        } else if (exact.isWhole()) {
+            return Line.of("round", last(rounded, isResult), Run.note("   already whole"));
+        }
+        return Line.of("round", Run.plain(Decimals.working(exact) + " → "), last(rounded, isResult),
+                Run.note("   " + rounding.sentence()));
+    }
+
+    private Line overflowLine(Value rounded, Value result) {
+        boolean isInside = rounded.signum() >= 0 && rounded.compareValue(Rational.of(maximumLevel)) <= 0;
+        if (rounded.equals(result)) {
+            return Line.of("overflow", Run.note(isInside ? "within 0 … " + maximumLevel + ", nothing " + participle()
+                    : "outside 0 … " + maximumLevel + ", kept as it is"));
+        }
+        String why = overflow == Overflow.CLIP
+                ? (rounded.signum() < 0 ? "below 0, clipped to 0" : "above " + maximumLevel + ", clipped to it")
+                : "value mod " + (maximumLevel + 1) + ", wrapped";
+        return Line.of("overflow", Run.plain(Decimals.working(rounded) + " → "),
+                Run.after(Decimals.working(result)), Run.note("   " + why));
+    }
+
+    private String participle() {
+        return overflow == Overflow.WRAP ? "wrapped" : "clipped";
+    }
+
+    private static Run last(Value value, boolean isResult) {
+        String text = Decimals.working(value);
+        return isResult ? Run.after(text) : Run.plain(text);
+    }
+}

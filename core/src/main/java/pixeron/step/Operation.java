@@ -1,0 +1,33 @@
+package pixeron.step;
+
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Value;
+import pixeron.working.Working;
+
+/**
+ * A step bound to the image before it. Bulk result, single values and working come from one definition; {@code
+ * result(p).value(pixel)} equals {@code value(pixel)} equals {@code explain(pixel).result()} for every pixel.
+ */
+public interface Operation {
+
+    /** @return the image that the step is applied to */
+    Image before();
+
+    /**
+     * @param progress told how far it is
+     * @return the step's result
+     * @throws pixeron.PixeronException if some pixel has no value; names the first one
+     * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
+     */
+    Image result(Progress progress);
+
+    /** @return the value before rounding and overflow; outside the area the sample itself */
+    Value exact(Pixel pixel);
+
+    /** @return the value that the step writes */
+    Value value(Pixel pixel);
+
+    /** @return the arithmetic that leads to {@link #value}, line by line */
+    Working explain(Pixel pixel);
+}

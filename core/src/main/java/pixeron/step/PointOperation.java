@@ -1,0 +1,189 @@
+package pixeron.step;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntPredicate;
+import pixeron.PixeronException;
+import pixeron.formula.Evaluator;
+import pixeron.formula.Expression;
+import pixeron.formula.Trace;
+import pixeron.formula.Typeset;
+import pixeron.image.Area;
+import pixeron.image.Histogram;
+import pixeron.image.Image;
+import pixeron.image.LevelTable;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.working.Line;
+import pixeron.working.Role;
+import pixeron.working.Run;
+import pixeron.working.Working;
+
+/**
+ * A point step bound to an image.
+ *
+ * <p>The formula is evaluated once for every different sample and then looked up for all pixels: for a level image in
+ * a {@link LevelTable}, for an open image in a map.
+ */
+final class PointOperation implements Operation {
+
+    private static final int REPORT_EVERY = 1 << 14;
+
+    private final Step step;
+    private final Image before;
+    private final Expression expression;
+    private final Map<String, Value> constants;
+    private final Finish finish;
+    private final Optional<Area> area;
+
+    PointOperation(Step step, Image before, Expression expression) {
+        this.step = step;
+        this.before = before;
+        this.expression = expression;
+        this.constants = constants(step, before.maximumLevel());
+        this.finish = Finish.of(step, before.maximumLevel());
+        this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+    }
+
+    private static Map<String, Value> constants(Step step, int maximumLevel) {
+        Map<String, Value> constants = new HashMap<>();
+        constants.put("M", Rational.of(maximumLevel));
+        for (Parameter<?> parameter : step.type().ownParameters()) {
+            if (parameter instanceof NumberParameter number) {
+                step.arguments().find(number).ifPresent(
+                        amount -> constants.put(number.key(), amount.resolve(maximumLevel)));
+            }
+        }
+        return constants;
+    }
+
+    @Override
+    public Image before() {
+        return before;
+    }
+
+    @Override
+    public Image result(Progress progress) {
+        return before.isLevelImage() ? fromLevels(progress) : fromValues(progress);
+    }
+
+    private Image fromLevels(Progress progress) {
+        // Counting which levels occur costs more than working out the few levels of a byte that do not.
+        Optional<char[]> levels = before.maximumLevel() <= 255 ? levels(level -> true) : Optional.empty();
+        if (levels.isEmpty()) {
+            Histogram present = Histogram.of(before, area());
+            levels = levels(level -> present.count(level) > 0);
+        }
+        return levels.map(found -> LevelTable.of(found, before.maximumLevel()))
+                .map(table -> area.isPresent() ? table.applyTo(before, area.get()) : table.applyTo(before))
+                .orElseGet(() -> fromValues(progress));
+    }
+
+    /** @return the new level for every level that occurs, or nothing when one of them has none */
+    private Optional<char[]> levels(IntPredicate occurs) {
+        char[] levels = new char[before.maximumLevel() + 1];
+        for (int level = 0; level < levels.length; level++) {
+            if (occurs.test(level)) {
+                Optional<Value> value = valueOrNothing(Rational.of(level));
+                if (value.isEmpty() || !Image.isLevel(value.get(), before.maximumLevel())) {
+                    return Optional.empty();
+                }
+                levels[level] = (char) ((Rational) value.get()).toInt();
+            }
+        }
+        return Optional.of(levels);
+    }
+
+    private Optional<Value> valueOrNothing(Value sample) {
+        try {
+            return Optional.of(finish.apply(exact(sample)));
+        } catch (PixeronException withoutValue) {
+            return Optional.empty();
+        }
+    }
+
+    private Image fromValues(Progress progress) {
+        Map<Value, Value> known = new HashMap<>();
+        Value[] values = new Value[before.count()];
+        for (int n = 0; n < values.length; n++) {
+            Value sample = before.value(n);
+            Pixel pixel = before.pixel(n);
+            values[n] = isInArea(pixel) ? known.computeIfAbsent(sample, s -> valueAt(pixel, s)) : sample;
+            if (n % REPORT_EVERY == 0) {
+                progress.report((double) n / values.length);
+            }
+        }
+        return Image.from(before.rows(), before.columns(), before.maximumLevel(), values);
+    }
+
+    private Value valueAt(Pixel pixel, Value sample) {
+        try {
+            return finish.apply(exact(sample));
+        } catch (PixeronException withoutValue) {
+            throw PixeronException.because(withoutValue, "%s at %s (value %s): %s", step.type().title(), pixel,
+                    Decimals.table(sample), withoutValue.getMessage());
+        }
+    }
+
+    private Value exact(Value sample) {
+        return Evaluator.evaluate(expression, name -> name.equals("r") ? sample : constants.get(name));
+    }
+
+    private Area area() {
+        return area.orElseGet(() -> Area.all(before));
+    }
+
+    private boolean isInArea(Pixel pixel) {
+        return area.isEmpty() || area.get().contains(pixel.row(), pixel.column());
+    }
+
+    @Override
+    public Value exact(Pixel pixel) {
+        return isInArea(pixel) ? exact(before.value(pixel)) : before.value(pixel);
+    }
+
+    @Override
+    public Value value(Pixel pixel) {
+        return isInArea(pixel) ? valueAt(pixel, before.value(pixel)) : before.value(pixel);
+    }
+
+    @Override
+    public Working explain(Pixel pixel) {
+        Value sample = before.value(pixel);
+        String title = step.line() + ", " + pixel;
+        if (!isInArea(pixel)) {
+            return new Working(title, List.of(Line.of("area", Run.after(Decimals.working(sample)),
+                    Run.note("   outside the area, the pixel keeps its value"))), sample, sample);
+        }
+        List<Line> lines = new ArrayList<>();
+        lines.add(line("formula", "s = ", expression, ""));
+        Expression filled = Trace.substitute(expression, name -> name.equals("r")
+                ? new Expression.Literal(sample, Role.BEFORE) : Expression.Literal.of(constants.get(name)));
+        List<Trace.Step> trace = Trace.lines(filled);
+        for (int n = 0; n < trace.size(); n++) {
+            lines.add(line(n == 0 ? "this pixel" : "", n == 0 ? "s = " : "  = ", trace.get(n).expression(),
+                    trace.get(n).note()));
+        }
+        Value exact = exact(sample);
+        lines.addAll(finish.explain(exact));
+        return new Working(title, lines, exact, finish.apply(exact));
+    }
+
+    private static Line line(String label, String start, Expression expression, String note) {
+        List<Run> runs = new ArrayList<>();
+        runs.add(Run.plain(start));
+        runs.addAll(Typeset.runs(expression));
+        if (expression instanceof Expression.Literal literal && Decimals.isShownAsFraction(literal.value())) {
+            runs.add(Run.plain(" ≈ " + Decimals.approximate(literal.value())));
+        }
+        if (!note.isEmpty()) {
+            runs.add(Run.note("   " + note));
+        }
+        return new Line(label, runs);
+    }
+}

@@ -1,0 +1,91 @@
+package pixeron.step;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import pixeron.formula.Expression;
+import pixeron.formula.Parser;
+import pixeron.formula.Typeset;
+import pixeron.image.Image;
+
+/**
+ * A step whose result at a pixel depends on that pixel's level alone.
+ *
+ * <p>A subclass gives its formula once, as text over r, M and its number keys; bulk result, working and typeset
+ * formula all come from that.
+ */
+public abstract class PointStep implements StepType {
+
+    private final String name;
+    private final String title;
+    private final String sentence;
+    private final List<Parameter<?>> ownParameters;
+    private final Expression expression;
+
+    /**
+     * @param name the first word of its line
+     * @param title its name for people
+     * @param sentence what it does
+     * @param formula over r, M and the number keys
+     * @param ownParameters its own keys
+     */
+    protected PointStep(String name, String title, String sentence, String formula, Parameter<?>... ownParameters) {
+        this.name = name;
+        this.title = title;
+        this.sentence = sentence;
+        this.ownParameters = List.of(ownParameters);
+        this.expression = parsed(formula);
+    }
+
+    /** @return the text as a formula over r, M and the number keys */
+    protected final Expression parsed(String formula) {
+        Set<String> names = Stream.concat(Stream.of("r", "M"), ownParameters.stream().map(Parameter::key))
+                .collect(Collectors.toSet());
+        return Parser.parse(formula, names);
+    }
+
+    /** @return the formula for these arguments, where it depends on a choice; else always the same */
+    protected Expression expression(Arguments arguments) {
+        return expression;
+    }
+
+    @Override
+    public final String name() {
+        return name;
+    }
+
+    @Override
+    public final String title() {
+        return title;
+    }
+
+    @Override
+    public final String sentence() {
+        return sentence;
+    }
+
+    @Override
+    public final String formula() {
+        return "s = " + Typeset.text(expression);
+    }
+
+    @Override
+    public final List<Parameter<?>> ownParameters() {
+        return ownParameters;
+    }
+
+    /**
+     * Checks what depends on M.
+     *
+     * @throws pixeron.PixeronException if the keys contradict each other for this maximum level
+     */
+    protected void validate(Arguments arguments, int maximumLevel) {
+    }
+
+    @Override
+    public final Operation bind(Step step, Image before) {
+        validate(step.arguments(), before.maximumLevel());
+        return new PointOperation(step, before, expression(step.arguments()));
+    }
+}

@@ -1,0 +1,27 @@
+package pixeron.step;
+
+import java.util.concurrent.CancellationException;
+
+/** How far a long calculation is, and whether it is still wanted. */
+@FunctionalInterface
+public interface Progress {
+
+    /** Nobody watches and nobody cancels. */
+    Progress NONE = done -> true;
+
+    /**
+     * @param done the part that is done, 0 … 1
+     * @return false when the result is no longer wanted
+     */
+    boolean isWanted(double done);
+
+    /**
+     * @param done the part that is done, 0 … 1
+     * @throws CancellationException when the result is no longer wanted
+     */
+    default void report(double done) {
+        if (!isWanted(done)) {
+            throw new CancellationException();
+        }
+    }
+}

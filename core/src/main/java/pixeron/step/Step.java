@@ -1,0 +1,81 @@
+package pixeron.step;
+
+import java.util.Arrays;
+import java.util.stream.Collectors;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Overflow;
+import pixeron.number.Rounding;
+
+/**
+ * One operation with its parameters.
+ *
+ * @param type the kind
+ * @param arguments the values of its keys
+ */
+public record Step(StepType type, Arguments arguments) {
+
+    /** @throws PixeronException if a required key has no value or the keys contradict each other */
+    public Step {
+        for (Parameter<?> parameter : type.ownParameters()) {
+            if (parameter.isRequired() && arguments.find(parameter).isEmpty()) {
+                throw PixeronException.of("%s needs %s=…: %s.", type.name(), parameter.key(), parameter.range());
+            }
+        }
+        type.validate(arguments);
+    }
+
+    /** @return this with another value for one key */
+    public <T> Step with(Parameter<T> parameter, T value) {
+        return new Step(type, arguments.with(parameter, value));
+    }
+
+    /** @return this with one key left out */
+    public Step without(Parameter<?> parameter) {
+        return new Step(type, arguments.without(parameter));
+    }
+
+    /** @return this with another rounding */
+    public Step with(Rounding rounding) {
+        return with(StepType.ROUNDING, StepType.ROUNDING.parse(rounding.word()));
+    }
+
+    /** @return this with another overflow rule */
+    public Step with(Overflow overflow) {
+        return with(StepType.OVERFLOW, StepType.OVERFLOW.parse(overflow.word()));
+    }
+
+    public Rounding rounding() {
+        String word = arguments.get(StepType.ROUNDING).word();
+        return Arrays.stream(Rounding.values()).filter(r -> r.word().equals(word)).findFirst().orElseThrow();
+    }
+
+    public Overflow overflow() {
+        String word = arguments.get(StepType.OVERFLOW).word();
+        return Arrays.stream(Overflow.values()).filter(o -> o.word().equals(word)).findFirst().orElseThrow();
+    }
+
+    /**
+     * @param before the image that the step is applied to
+     * @return the step bound to it
+     * @throws PixeronException if the step cannot be applied to this image
+     */
+    public Operation bind(Image before) {
+        return type.bind(this, before);
+    }
+
+    /** @return the step as one line of text, which the catalog reads back; keys at their default are left out */
+    public String line() {
+        return type.parameters().stream().filter(arguments::isGiven)
+                .map(parameter -> " " + parameter.key() + "=" + quoted(printed(parameter)))
+                .collect(Collectors.joining("", type.name(), ""));
+    }
+
+    private <T> String printed(Parameter<T> parameter) {
+        return parameter.print(arguments.get(parameter));
+    }
+
+    private static String quoted(String value) {
+        return value.isEmpty() || value.chars().anyMatch(Character::isWhitespace) ? "\"" + value + "\"" : value;
+    }
+}

@@ -1,0 +1,65 @@
+package pixeron.step.catalog;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.apache.commons.text.similarity.LevenshteinDistance;
+import pixeron.step.StepType;
+import pixeron.step.point.Add;
+import pixeron.step.point.Clamp;
+import pixeron.step.point.Divide;
+import pixeron.step.point.Invert;
+import pixeron.step.point.Linear;
+import pixeron.step.point.Multiply;
+import pixeron.step.point.Subtract;
+import pixeron.step.threshold.Threshold;
+
+/** All kinds of steps, in the order in which they are listed. A new step is one line here. */
+public final class Catalog {
+
+    private static final List<StepType> ALL = List.of(
+            new Add(), new Subtract(), new Multiply(), new Divide(), new Linear(), new Invert(), new Clamp(),
+            new Threshold());
+
+    private Catalog() {
+    }
+
+    public static List<StepType> all() {
+        return ALL;
+    }
+
+    /** @return the kind with this name, if there is one */
+    public static Optional<StepType> find(String name) {
+        return ALL.stream().filter(type -> type.name().equals(name)).findFirst();
+    }
+
+    /**
+     * @param typed a few letters
+     * @return kinds whose name begins with them, then those with them in the name, then those with them in the sentence
+     */
+    public static List<StepType> search(String typed) {
+        String wanted = typed.strip().toLowerCase(Locale.ROOT);
+        return ALL.stream().filter(type -> rank(type, wanted) < 3)
+                .sorted(Comparator.comparingInt(type -> rank(type, wanted))).toList();
+    }
+
+    private static int rank(StepType type, String wanted) {
+        if (type.name().startsWith(wanted)) {
+            return 0;
+        } else if (type.name().contains(wanted)) {
+            return 1;
+        }
+        return type.sentence().toLowerCase(Locale.ROOT).contains(wanted) ? 2 : 3;
+    }
+
+    /** @return what would be right instead of an unknown name, in words */
+    static String suggestion(String unknown) {
+        LevenshteinDistance distance = LevenshteinDistance.getDefaultInstance();
+        String nearest = ALL.stream().map(StepType::name)
+                .min(Comparator.comparingInt(name -> distance.apply(name, unknown))).orElseThrow();
+        return distance.apply(nearest, unknown) <= 2 ? "did you mean \"" + nearest + "\"?"
+                : "there are " + ALL.stream().map(StepType::name).collect(Collectors.joining(", ", "", "."));
+    }
+}

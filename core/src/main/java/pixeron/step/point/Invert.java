@@ -1,0 +1,11 @@
+package pixeron.step.point;
+
+import pixeron.step.PointStep;
+
+/** {@code invert}: M − r. */
+public final class Invert extends PointStep {
+
+    public Invert() {
+        super("invert", "Invert", "Makes the negative: every level is taken from the maximum level M.", "M - r");
+    }
+}

@@ -1,0 +1,37 @@
+package pixeron.step.threshold;
+
+import pixeron.formula.Expression;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.ChoiceParameter;
+import pixeron.step.NumberParameter;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+
+/** {@code threshold at=t compare=above low=0 high=M}: high where r &gt; t (above) or r ≥ t (at-least), else low. */
+public final class Threshold extends PointStep {
+
+    private static final NumberParameter AT = NumberParameter.level("at", "At", Amount.MAXIMUM).givenAlways();
+    private static final ChoiceParameter.Choice ABOVE = new ChoiceParameter.Choice("above", "high where r > at");
+    private static final ChoiceParameter.Choice AT_LEAST = new ChoiceParameter.Choice("at-least", "high where r ≥ at");
+    private static final ChoiceParameter COMPARE = ChoiceParameter.of("compare", "Compare", ABOVE, AT_LEAST);
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
+
+    private final Expression atLeast = parsed("if(r >= at, high, low)");
+
+    public Threshold() {
+        super("threshold", "Threshold", "Makes two levels of all: high above a limit, low elsewhere.",
+                "if(r > at, high, low)", AT, COMPARE, LOW, HIGH);
+    }
+
+    @Override
+    protected Expression expression(Arguments arguments) {
+        return arguments.get(COMPARE).equals(AT_LEAST) ? atLeast : super.expression(arguments);
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(AT, Amount.of(maximumLevel / 2)));
+    }
+}

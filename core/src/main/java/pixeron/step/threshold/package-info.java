@@ -1,0 +1,2 @@
+/** Thresholds: steps that part the levels in two. */
+package pixeron.step.threshold;
