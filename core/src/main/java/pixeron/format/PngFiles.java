@@ -10,9 +10,11 @@ import java.awt.image.WritableRaster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.ByteBuffer;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.ImageTypeSpecifier;
@@ -28,7 +30,9 @@ final class PngFiles {
 
     private static final byte[] SIGNATURE = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n'};
     private static final Set<Integer> MAXIMA = Set.of(1, 3, 15, 255, 65535);
-    private static final String BROKEN = "The PNG is damaged or ends too early.";
+    private static final String BROKEN = "The PNG is damaged.";
+    /** The letters IEND as one number. */
+    private static final int END_MARK = 0x49454E44;
 
     private PngFiles() {
     }
@@ -39,11 +43,12 @@ final class PngFiles {
     }
 
     static LoadedImage read(byte[] bytes, ReadOptions options) {
+        requireWholeChunks(bytes);
         BufferedImage picture = decode(bytes, options);
         ColorModel model = picture.getColorModel();
         boolean isGray = isGray(model);
         if (isGray && !model.hasAlpha()) {
-            return LoadedImage.gray(grayImage(picture.getRaster(), model.getComponentSize(0)), "png");
+            return LoadedImage.gray(grayImage(picture.getRaster(), bits(model)), "png");
         }
         if (!options.isMeanGray()) {
             throw PixeronException.of("The picture has %s, which is not read as numbers yet; "
@@ -53,6 +58,29 @@ final class PngFiles {
         return new LoadedImage(meanImage(picture), "png", model.getNumComponents(), List.of(
                 "Gray is the mean (R + G + B) ÷ 3 of each pixel, rounded to nearest"
                 + (model.hasAlpha() ? "; transparency is ignored." : ".")));
+    }
+
+    /**
+     * The decoder is content with half a picture; this is not. Every chunk up to the end mark must be there, with the
+     * checksum that it says.
+     */
+    private static void requireWholeChunks(byte[] bytes) {
+        ByteBuffer file = ByteBuffer.wrap(bytes);
+        int at = SIGNATURE.length;
+        boolean isEnd = false;
+        while (!isEnd) {
+            long length = at + 12L <= bytes.length ? file.getInt(at) & 0xFFFFFFFFL : Long.MAX_VALUE / 2;
+            if (at + 12 + length > bytes.length) {
+                throw PixeronException.of("The PNG ends too early; its end mark is missing.");
+            }
+            CRC32 sum = new CRC32();
+            sum.update(bytes, at + 4, (int) length + 4);
+            if ((int) sum.getValue() != file.getInt(at + 8 + (int) length)) {
+                throw PixeronException.of("The PNG is damaged: the checksum of a part at byte %d is wrong.", at);
+            }
+            isEnd = file.getInt(at + 4) == END_MARK;
+            at += 12 + (int) length;
+        }
     }
 
     private static BufferedImage decode(byte[] bytes, ReadOptions options) {
@@ -77,6 +105,10 @@ final class PngFiles {
             return isEvenGrayRamp(palette);
         }
         return model.getColorSpace().getType() == ColorSpace.TYPE_GRAY;
+    }
+
+    private static int bits(ColorModel model) {
+        return model instanceof IndexColorModel ? model.getPixelSize() : model.getComponentSize(0);
     }
 
     /** Gray of 1, 2 and 4 bits arrives as a palette that rises evenly from black to white. */

@@ -58,8 +58,8 @@ public final class Typeset {
     private void write(Binary binary) {
         Operator operator = binary.operator();
         boolean isPower = operator == Operator.POWER;
-        // A power binds to the right first; everything else to the left first.
-        bracketed(binary.left(), isPower ? ATOM : operator.precedence());
+        // A power binds to the right first, everything else to the left first; comparisons are not chained.
+        bracketed(binary.left(), isPower ? ATOM : operator.precedence() + (operator.isComparison() ? 1 : 0));
         sign(isPower ? operator.sign() : " " + operator.sign() + " ");
         bracketed(binary.right(), isPower ? operator.precedence() : operator.precedence() + 1);
     }

@@ -27,7 +27,7 @@ public final class SlipFinder {
 
     /** In the order of preference among slips that explain as many cells. */
     private static final List<Slip> ALL = List.of(
-            new NotRounded(), new RoundedDown(), new RoundedUp(), new NotClipped(), new Wrapped());
+            new NotRounded(), new RoundedDown(), new RoundedUp(), new NotClipped(), new Wrapped(), new LeftUnfinished());
 
     private record Found(Slip slip, Way way, List<CellCheck> explained) {
     }
@@ -69,7 +69,7 @@ public final class SlipFinder {
         Found best = null;
         for (Slip slip : ALL) {
             for (Way way : slip.ways(step, before)) {
-                List<CellCheck> cells = left.stream().filter(cell -> gives(way, cell)).toList();
+                List<CellCheck> cells = left.stream().filter(cell -> explains(way, cell)).toList();
                 boolean isBetter = cells.size() > (best == null ? 0 : best.explained().size());
                 if (isBetter && cells.size() >= FEWEST && 2 * cells.size() >= left.size() && !contradicts(way)) {
                     best = new Found(slip, way, cells);
@@ -77,6 +77,11 @@ public final class SlipFinder {
             }
         }
         return best;
+    }
+
+    private static boolean explains(Way way, CellCheck cell) {
+        return gives(way, cell)
+                && (!way.isUnrounded() || cell.byHand().isDetailed() || way.value().apply(cell.pixel()).isWhole());
     }
 
     private static boolean gives(Way way, CellCheck cell) {

@@ -1,0 +1,79 @@
+package pixeron.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import pixeron.PixeronException;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.SlipFinder;
+import pixeron.chain.Stage;
+import pixeron.format.CellTable;
+import pixeron.number.Decimals;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+
+/** {@code pixeron check IMAGE --step LINE… --by-hand TABLE}: marks and slips for the last step. */
+@Command(name = "check", mixinStandardHelpOptions = true,
+        description = "Compares values by hand with the last step. Exit code 1 when something differs.")
+final class CheckCommand implements Callable<Integer> {
+
+    private enum Format { text, json }
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "IMAGE", description = "PNG, PGM or a table of numbers.")
+    private Path file;
+
+    @Mixin
+    private ImageInput input;
+
+    @Mixin
+    private StepLines steps;
+
+    @Option(names = "--by-hand", paramLabel = "TABLE", required = true,
+            description = "CSV with as many rows and columns as the result; a blank cell is not filled.")
+    private Path byHand;
+
+    @Option(names = "--tolerance", paramLabel = "T", description = "Values within ± T agree, whatever their decimals.")
+    private String tolerance;
+
+    @Option(names = "--format", defaultValue = "text", description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
+    private Format format;
+
+    @Override
+    public Integer call() {
+        Stage stage = steps.last(input.read(file).image());
+        Operation operation = stage.operation(Progress.NONE).orElseThrow();
+        Check check = Check.of(sheet(stage), operation);
+        check.cells().stream().filter(cell -> cell.state() == CellCheck.State.NOT_UNDERSTOOD).findFirst().ifPresent(cell -> {
+            throw PixeronException.of("%s: %s (counted from 0): \"%s\" is neither a number nor an expression. %s",
+                    byHand.getFileName(), cell.pixel(), Decimals.shortened(cell.byHand().text()), cell.byHand().problem());
+        });
+        List<Explanation> slips = SlipFinder.find(check, stage.link().step(), operation.before());
+        PrintWriter out = spec.commandLine().getOut();
+        out.print(format == Format.json ? Json.text(Json.check(check, slips)) + System.lineSeparator()
+                : CheckText.of(check, slips));
+        return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
+    }
+
+    private HandSheet sheet(Stage stage) {
+        try {
+            HandSheet sheet = HandSheet.of(CellTable.read(byHand), stage.after(Progress.NONE).image());
+            return tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance)));
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
+        }
+    }
+}

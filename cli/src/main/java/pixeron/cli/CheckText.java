@@ -1,0 +1,30 @@
+package pixeron.cli;
+
+import java.util.List;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.slip.Explanation;
+import pixeron.number.Decimals;
+
+/** A check as lines for people. */
+final class CheckText {
+
+    private CheckText() {
+    }
+
+    static String of(Check check, List<Explanation> slips) {
+        StringBuilder text = new StringBuilder();
+        text.append(String.format("%d filled · %d agree · %d differ%n",
+                check.filled(), check.agree(), check.differing().size()));
+        for (CellCheck cell : check.differing()) {
+            text.append(String.format("  %s: you wrote %s, right is %s (%s%s)%n", cell.pixel(), cell.byHand().text(),
+                    Decimals.working(cell.value()), Decimals.signed(cell.difference().orElseThrow()),
+                    cell.state() == CellCheck.State.NOT_ROUNDED ? ", right before rounding and overflow" : ""));
+        }
+        slips.forEach(slip -> text.append(String.format("%s: %s%n", slip.id(), slip.text())));
+        if (slips.isEmpty() && !check.differing().isEmpty()) {
+            text.append(String.format("No single slip that is known explains the difference.%n"));
+        }
+        return text.toString();
+    }
+}

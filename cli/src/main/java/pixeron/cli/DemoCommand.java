@@ -1,0 +1,100 @@
+package pixeron.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import pixeron.PixeronException;
+import pixeron.byhand.Check;
+import pixeron.byhand.slip.SlipFinder;
+import pixeron.chain.Stage;
+import pixeron.format.ImageFiles;
+import pixeron.format.SafeFile;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.project.Project;
+import pixeron.project.ProjectFile;
+import pixeron.project.demo.DemoCase;
+import pixeron.project.demo.DemoCases;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+import pixeron.working.WorkingText;
+
+/** {@code pixeron demo}: a full example on the demo data: images, workings, checks, projects, a report. */
+@Command(name = "demo", mixinStandardHelpOptions = true, description = "Runs every demo case and writes what came out.")
+final class DemoCommand implements Runnable {
+
+    @Spec
+    private CommandSpec spec;
+
+    @Option(names = "--out", paramLabel = "FOLDER", defaultValue = "pixeron-demo",
+            description = "Where to write; default ${DEFAULT-VALUE}. It is made when it is missing.")
+    private Path folder;
+
+    private final StringBuilder report = new StringBuilder("# The demo cases\n");
+
+    @Override
+    public void run() {
+        PrintWriter out = spec.commandLine().getOut();
+        makeFolder();
+        int files = 0;
+        for (DemoCase demo : DemoCases.all()) {
+            files += write(demo);
+            out.printf("%-20s %s%n", demo.id(), demo.sentence());
+        }
+        writeText("report.md", report.toString());
+        out.printf("Wrote %d files to %s; begin with report.md.%n", files + 1, folder);
+    }
+
+    private void makeFolder() {
+        try {
+            Files.createDirectories(folder);
+        } catch (IOException trouble) {
+            throw PixeronException.because(trouble, "The folder %s cannot be made; is there a file of that name, or no permission?",
+                    folder);
+        }
+    }
+
+    /** @return the number of files written */
+    private int write(DemoCase demo) {
+        Project project = demo.saved().project();
+        Image source = project.chain().source();
+        ImageFiles.write(folder.resolve(demo.id() + ".pgm"), source, false);
+        ProjectFile.write(folder.resolve(demo.id() + ProjectFile.ENDING), demo.saved());
+        report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source));
+        int files = 2;
+        for (Stage stage : project.chain().stages()) {
+            files += write(demo, stage);
+        }
+        return files;
+    }
+
+    private int write(DemoCase demo, Stage stage) {
+        Project project = demo.saved().project();
+        Operation operation = stage.operation(Progress.NONE).orElseThrow();
+        Pixel picked = demo.saved().view().picked();
+        String name = demo.id() + "-step-" + (stage.position() + 1);
+        String working = WorkingText.plain(operation.explain(picked));
+        ImageFiles.write(folder.resolve(name + ".csv"), stage.after(Progress.NONE).image(), false);
+        writeText(name + "-working.txt", working);
+        report.append(String.format("%n### Step %d: `%s`%n%nResult: `%s.csv`. One pixel worked out:%n%n```%n%s```%n",
+                stage.position() + 1, stage.link().step().line(), name, working));
+        Check check = Check.of(project.sheet(stage.position()), operation);
+        if (check.filled() == 0) {
+            return 2;
+        }
+        var slips = SlipFinder.find(check, stage.link().step(), operation.before());
+        writeText(name + "-check.json", Json.text(Json.check(check, slips)) + "\n");
+        report.append(String.format("%nBy hand:%n%n```%n%s```%n", CheckText.of(check, slips)));
+        return 3;
+    }
+
+    private void writeText(String name, String text) {
+        SafeFile.write(folder.resolve(name), out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
+    }
+}

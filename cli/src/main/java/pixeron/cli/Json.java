@@ -1,0 +1,80 @@
+package pixeron.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.math.BigInteger;
+import java.util.List;
+import java.util.stream.StreamSupport;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.slip.Explanation;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.working.Line;
+import pixeron.working.Working;
+import pixeron.image.Pixel;
+
+/** Results as JSON objects; field names are a contract with scripts. */
+final class Json {
+
+    private static final ObjectMapper MAPPER = new ObjectMapper();
+
+    private Json() {
+    }
+
+    static ObjectNode object() {
+        return MAPPER.createObjectNode();
+    }
+
+    static String text(ObjectNode node) {
+        try {
+            return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(node);
+        } catch (JsonProcessingException impossible) {
+            throw new IllegalStateException("a tree of numbers and texts is always writable", impossible);
+        }
+    }
+
+    /** Puts a value as a number: whole ones without a point, others as a double. */
+    static void put(ObjectNode node, String field, Value value) {
+        if (value instanceof Rational r && r.isWhole()) {
+            BigInteger whole = r.numerator();
+            node.put(field, whole);
+        } else {
+            node.put(field, value.toDouble());
+        }
+    }
+
+    static ObjectNode check(Check check, List<Explanation> slips) {
+        ObjectNode node = object();
+        node.put("filled", check.filled()).put("agree", check.agree()).put("differ", check.differing().size());
+        check.first().ifPresentOrElse(first -> node.set("first", object()
+                .put("row", first.pixel().row()).put("column", first.pixel().column())), () -> node.putNull("first"));
+        for (CellCheck cell : check.cells()) {
+            ObjectNode entry = node.withArray("cells").addObject();
+            entry.put("row", cell.pixel().row()).put("column", cell.pixel().column()).put("byHand", cell.byHand().text());
+            put(entry, "value", cell.value());
+            entry.put("state", cell.state().word());
+        }
+        node.withArray("cells");
+        node.withArray("slips").addAll(slips.stream().map(slip -> object().put("id", slip.id())
+                .put("explains", slip.explains()).put("of", slip.of()).put("text", slip.text())).toList());
+        return node;
+    }
+
+    static ObjectNode working(Working working, String step, Pixel pixel, Value before) {
+        ObjectNode node = object();
+        node.put("step", step).put("row", pixel.row()).put("column", pixel.column());
+        put(node, "before", before);
+        put(node, "exact", working.exact());
+        node.put("exactFraction", working.exact().isExact() ? working.exact().toString() : null);
+        put(node, "after", working.result());
+        node.withArray("lines").addAll(StreamSupport.stream(working.lines().spliterator(), false)
+                .map(Json::line).toList());
+        return node;
+    }
+
+    private static ObjectNode line(Line line) {
+        return object().put("label", line.label()).put("text", line.text());
+    }
+}

@@ -1,0 +1,37 @@
+package pixeron.cli;
+
+import java.nio.file.Path;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import pixeron.format.ImageFiles;
+import pixeron.image.Image;
+import pixeron.step.Progress;
+
+/** {@code pixeron run IMAGE --step LINE… --out FILE}: the last result, format by the ending. */
+@Command(name = "run", mixinStandardHelpOptions = true, description = "Writes the result of the last step.")
+final class RunCommand implements Runnable {
+
+    @Parameters(paramLabel = "IMAGE", description = "PNG, PGM or a table of numbers.")
+    private Path file;
+
+    @Mixin
+    private ImageInput input;
+
+    @Mixin
+    private StepLines steps;
+
+    @Option(names = "--out", paramLabel = "FILE", required = true, description = "Ends with .png, .pgm, .csv, .tsv or .txt.")
+    private Path out;
+
+    @Option(names = "--exact", description = "Write fractions into a table instead of decimals.")
+    private boolean isExact;
+
+    @Override
+    public void run() {
+        ImageFiles.requireWritable(out, isExact);
+        Image result = steps.chain(input.read(file).image()).last(Progress.NONE).image();
+        ImageFiles.write(out, result, isExact);
+    }
+}

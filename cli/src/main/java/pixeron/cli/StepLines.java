@@ -1,0 +1,40 @@
+package pixeron.cli;
+
+import java.util.ArrayList;
+import java.util.List;
+import picocli.CommandLine.Option;
+import pixeron.PixeronException;
+import pixeron.chain.Chain;
+import pixeron.chain.Stage;
+import pixeron.image.Image;
+import pixeron.step.Progress;
+import pixeron.step.catalog.StepLine;
+
+/** The steps of a command, applied in the order in which they are given. */
+final class StepLines {
+
+    @Option(names = "--step", paramLabel = "LINE", description = "A step, such as \"add amount=30\"; repeat for several.")
+    private List<String> lines = new ArrayList<>();
+
+    Chain chain(Image source) {
+        Chain chain = Chain.of(source);
+        for (String line : lines) {
+            try {
+                chain = chain.withStep(chain.size(), StepLine.parse(line));
+            } catch (PixeronException problem) {
+                throw PixeronException.because(problem, "Step %d, \"%s\": %s", chain.size() + 1, line, problem.getMessage());
+            }
+        }
+        return chain;
+    }
+
+    /** @return the stage of the last step, with its result made */
+    Stage last(Image source) {
+        Chain chain = chain(source);
+        if (chain.size() == 0) {
+            throw PixeronException.of("No step is given; add --step LINE, such as --step \"add amount=30\".");
+        }
+        chain.last(Progress.NONE).image();
+        return chain.stage(chain.size() - 1);
+    }
+}

@@ -1,0 +1,40 @@
+package pixeron.cli;
+
+import java.io.PrintWriter;
+import java.util.Optional;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+import pixeron.step.Parameter;
+import pixeron.step.StepType;
+import pixeron.step.catalog.Catalog;
+import pixeron.step.catalog.StepLine;
+
+/** {@code pixeron steps}: every step line with its keys, defaults and ranges. */
+@Command(name = "steps", mixinStandardHelpOptions = true, description = "Lists every step with its keys, defaults and ranges.")
+final class StepsCommand implements Runnable {
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public void run() {
+        PrintWriter out = spec.commandLine().getOut();
+        for (StepType type : Catalog.all()) {
+            out.println(StepLine.usage(type));
+            out.println("    " + type.sentence() + "  " + type.formula());
+            type.ownParameters().forEach(parameter -> print(out, parameter));
+            out.println();
+        }
+        out.println("every step takes");
+        print(out, StepType.ROUNDING);
+        print(out, StepType.OVERFLOW);
+        print(out, StepType.AREA);
+    }
+
+    private static <T> void print(PrintWriter out, Parameter<T> parameter) {
+        Optional<String> byDefault = parameter.defaultValue().map(parameter::print);
+        out.printf("    %-9s %s%s%n", parameter.key(), parameter.range(), parameter.isRequired() ? "; must be given"
+                : byDefault.map(value -> "; default " + value).orElse("; may be left out"));
+    }
+}

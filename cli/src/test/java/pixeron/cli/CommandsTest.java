@@ -1,0 +1,219 @@
+package pixeron.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class CommandsTest {
+
+    private static final String STRETCHED = "linear gain=3.75 bias=-360";
+
+    @TempDir
+    private Path folder;
+    private Path image;
+    private String output;
+    private String error;
+
+    @BeforeEach
+    void makeImage() throws IOException {
+        image = write("proof.txt", "137 97 96\n164 98 101\n");
+    }
+
+    private Path write(String name, String text) throws IOException {
+        return Files.writeString(folder.resolve(name), text);
+    }
+
+    private int pixeron(Object... words) {
+        StringWriter out = new StringWriter();
+        StringWriter err = new StringWriter();
+        int code = Pixeron.run(new PrintWriter(out), new PrintWriter(err),
+                java.util.Arrays.stream(words).map(Object::toString).toArray(String[]::new));
+        output = out.toString();
+        error = err.toString();
+        return code;
+    }
+
+    private JsonNode json() throws IOException {
+        return new ObjectMapper().readTree(output);
+    }
+
+    private void assertBad(String message, Object... words) {
+        assertThat(pixeron(words)).isEqualTo(2);
+        assertThat(error).contains(message).hasLineCount(1);
+        assertThat(output).isEmpty();
+    }
+
+    @Test
+    void runWritesTheLastResult() throws IOException {
+        Path out = folder.resolve("after.csv");
+        // 3.75·137 − 360 = 153.75; 3.75; 0; 255; 7.5; 18.75
+        assertThat(pixeron("run", image, "--step", STRETCHED, "--out", out)).isZero();
+        assertThat(Files.readString(out)).isEqualTo("154,4,0\n255,8,19\n");
+        assertThat(pixeron("run", image, "--step", STRETCHED, "--step", "invert", "--out", out)).isZero();
+        assertThat(Files.readString(out)).isEqualTo("101,251,255\n0,247,236\n");
+        assertThat(pixeron("run", image, "--step", "divide divisor=9 rounding=none", "--exact", "--out", out)).isZero();
+        assertThat(Files.readString(out)).isEqualTo("137/9,97/9,32/3\n164/9,98/9,101/9\n");
+        assertThat(pixeron("run", image, "--step", "divide divisor=9 rounding=none", "--out", out)).isZero();
+        assertThat(Files.readString(out)).startsWith("15.222222222222221,10.777777777777779,10.666666666666666\n");
+        assertThat(pixeron("run", out, "--open", "--out", folder.resolve("copy.csv"))).isZero();
+        assertThat(folder.resolve("copy.csv")).hasSameTextualContentAs(out);
+        assertThat(pixeron("run", image, "--max", "255", "--out", folder.resolve("copy.pgm"))).isZero();
+        assertThat(pixeron("compare", image, folder.resolve("copy.pgm"))).isZero();
+    }
+
+    @Test
+    void factsSayWhatIsThere() throws IOException {
+        assertThat(pixeron("facts", image, "--format", "json")).isZero();
+        JsonNode facts = json();
+        assertThat(facts.get("rows").intValue()).isEqualTo(2);
+        assertThat(facts.get("columns").intValue()).isEqualTo(3);
+        assertThat(facts.get("maximumLevel").intValue()).isEqualTo(255);
+        assertThat(facts.get("open").booleanValue()).isFalse();
+        assertThat(facts.get("smallest").intValue()).isEqualTo(96);
+        assertThat(facts.get("largest").intValue()).isEqualTo(164);
+        assertThat(facts.get("mean").doubleValue()).isEqualTo(693 / 6.0);
+        assertThat(facts.get("distinct").intValue()).isEqualTo(6);
+        assertThat(facts.get("format").textValue()).isEqualTo("table");
+        assertThat(facts.get("channels").intValue()).isEqualTo(1);
+        assertThat(pixeron("facts", image, "--max", "200")).isZero();
+        assertThat(output).contains("levels     0–200").contains("mean       115.5");
+    }
+
+    @Test
+    void explainShowsTheWorkingInFourForms() throws IOException {
+        assertThat(pixeron("explain", image, "--step", STRETCHED, "--at", "0,0")).isZero();
+        assertThat(output).contains("s = 3.75 × 137 + (−360)").contains("153.75 → 154");
+        assertThat(pixeron("explain", image, "--step", STRETCHED, "--at", "0,0", "--format", "latex")).isZero();
+        assertThat(output).contains("\\times").contains("\\rightarrow").startsWith("\\[").doesNotContain("×");
+        assertThat(pixeron("explain", image, "--step", STRETCHED, "--at", "0,0", "--format", "html")).isZero();
+        assertThat(output).contains("<span class=\"before\">137</span>").contains("<span class=\"after\">154</span>");
+        assertThat(pixeron("explain", image, "--step", STRETCHED, "--at", " 1 , 1", "--format", "json")).isZero();
+        assertThat(json().get("before").intValue()).isEqualTo(98);
+        assertThat(json().get("exact").doubleValue()).isEqualTo(7.5);
+        assertThat(json().get("after").intValue()).isEqualTo(8);
+        assertThat(json().get("lines")).hasSize(6);
+    }
+
+    @Test
+    void checkMarksEveryCellAndNamesTheSlip() throws IOException {
+        Path hand = write("hand.csv", "153,3,0\n255,7,18.75\n");
+        assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", hand, "--format", "json")).isEqualTo(1);
+        JsonNode check = json();
+        assertThat(check.get("filled").intValue()).isEqualTo(6);
+        assertThat(check.get("agree").intValue()).isEqualTo(2);
+        assertThat(check.get("differ").intValue()).isEqualTo(4);
+        assertThat(check.get("first").get("row").intValue()).isZero();
+        assertThat(check.get("cells").get(5).get("state").textValue()).isEqualTo("not-rounded");
+        assertThat(check.get("cells").get(0).get("byHand").textValue()).isEqualTo("153");
+        assertThat(check.get("cells").get(0).get("value").intValue()).isEqualTo(154);
+        JsonNode slip = check.get("slips").get(0);
+        assertThat(slip.get("id").textValue()).isEqualTo("rounded-down");
+        assertThat(slip.get("explains").intValue()).isEqualTo(3);
+        assertThat(slip.get("of").intValue()).isEqualTo(4);
+        assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", hand)).isEqualTo(1);
+        assertThat(output).contains("6 filled · 2 agree · 4 differ").contains("you wrote 153, right is 154 (−1)");
+        assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", hand, "--tolerance", "1")).isZero();
+    }
+
+    @Test
+    void aRightOrEmptySheetHasNothingToSay() throws IOException {
+        Path hand = write("hand.csv", "154,,0\n255,8,\n");
+        assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", hand, "--format", "json")).isZero();
+        assertThat(json().get("filled").intValue()).isEqualTo(4);
+        assertThat(json().get("first").isNull()).isTrue();
+        assertThat(json().get("slips")).isEmpty();
+        Path blank = write("blank.csv", ",,\n,,\n");
+        assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", blank, "--format", "json")).isZero();
+        assertThat(json().get("cells")).isEmpty();
+    }
+
+    @Test
+    void compareMeasures() throws IOException {
+        Path other = write("other.txt", "137 97 96\n164 98 105\n");
+        assertThat(pixeron("compare", image, other, "--format", "json")).isEqualTo(1);
+        assertThat(json().get("differ").intValue()).isEqualTo(1);
+        assertThat(json().get("maxAbsolute").intValue()).isEqualTo(4);
+        assertThat(json().get("mse").doubleValue()).isEqualTo(16 / 6.0);
+        assertThat(pixeron("compare", image, image, "--format", "json")).isZero();
+        assertThat(json().get("psnr").isNull()).isTrue();
+    }
+
+    @Test
+    void badUseIsOneLineAndWritesNothing() throws IOException {
+        Path out = folder.resolve("out.csv");
+        Files.writeString(out, "old");
+        assertBad("no step \"ad\"; did you mean \"add\"?", "run", image, "--step", "ad amount=1", "--out", out);
+        assertBad("Step 2, \"divide divisor=0\"", "run", image, "--step", "invert", "--step", "divide divisor=0", "--out", out);
+        assertBad("names no format", "run", image, "--out", folder.resolve("out.gif"));
+        assertBad("no folder", "run", image, "--out", folder.resolve("missing/out.csv"));
+        assertBad("Step 1: The area", "run", image, "--step", "invert area=\"0 0 3 3\"", "--out", out);
+        assertBad("There is no file", "facts", folder.resolve("nothing.pgm"));
+        assertBad("No step is given", "explain", image, "--at", "0,0");
+        assertBad("outside the image of 2 rows", "explain", image, "--step", "invert", "--at", "2,0");
+        assertBad("write ROW,COLUMN", "explain", image, "--step", "invert", "--at", "2");
+        assertBad("column 0 (counted from 0): 137 is not a whole number from 0 to 100", "facts", image, "--max", "100");
+        assertBad("from 1 to 65535", "facts", image, "--max", "0");
+        assertBad("--max", "facts", image, "--max", "many");
+        assertBad("Unknown option: '--loud'", "facts", image, "--loud");
+        assertBad("Missing required", "check", image, "--step", "invert");
+        assertBad("hand.csv: The table has 1 rows, and the result has 2", "check", image, "--step", "invert",
+                "--by-hand", write("hand.csv", "1,2,3\n"));
+        assertBad("\"abc\" is neither a number nor an expression", "check", image, "--step", "invert",
+                "--by-hand", write("hand.csv", "1,2,3\n1,2,abc\n"));
+        assertThat(out).hasContent("old");
+        assertBad("A command is missing");
+    }
+
+    @Test
+    void stepsAndHelpAreListed() {
+        assertThat(pixeron("steps")).isZero();
+        assertThat(output).contains("threshold at=… [compare=above] [low=0] [high=M]").contains("every step takes")
+                .contains("nearest, nearest-even, truncate, floor, ceiling, none");
+        assertThat(pixeron("--help")).isZero();
+        assertThat(output).contains("run", "facts", "explain", "check", "compare", "steps", "demo");
+    }
+
+    @Test
+    void demoWritesEverythingItSays() throws IOException {
+        Path out = folder.resolve("new/demo");
+        assertThat(pixeron("demo", "--out", out)).isZero();
+        try (var files = Files.list(out)) {
+            assertThat(output).contains("Wrote " + files.count() + " files");
+        }
+        assertThat(out.resolve("report.md")).content().contains("rounded-down", "not-clipped", "wrapped", "not-rounded");
+        assertThat(out.resolve("faint-proof.pixeron.json")).exists();
+        assertBad("cannot be made", "demo", "--out", write("file", "x").resolve("below"));
+    }
+
+    /** A second Java with only the command line's classes: no window toolkit can be loaded, because none is there. */
+    @Test
+    void noWindowToolkitIsNeeded() throws Exception {
+        List<String> classPath = java.util.Arrays.stream(System.getProperty("java.class.path").split(java.io.File.pathSeparator))
+                .filter(entry -> !entry.contains("javafx")).toList();
+        assertThat(Pixeron.isCommand("facts")).isTrue();
+        assertThat(Pixeron.isCommand("proof.pgm")).isFalse();
+        Process process = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-verbose:class",
+                "-Djava.awt.headless=true", "-cp", String.join(java.io.File.pathSeparator, classPath), "pixeron.cli.CommandsTest")
+                .redirectErrorStream(true).start();
+        String loaded = new String(process.getInputStream().readAllBytes());
+        assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        assertThat(loaded).contains("amount").doesNotContain("javafx.").doesNotContain("java.awt.Toolkit");
+    }
+
+    /** For {@link #noWindowToolkitIsNeeded}: lists the steps. */
+    public static void main(String... words) {
+        PrintWriter out = new PrintWriter(System.out);
+        System.exit(Pixeron.run(out, new PrintWriter(System.err), "steps"));
+    }
+}

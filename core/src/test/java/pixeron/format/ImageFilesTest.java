@@ -1,0 +1,182 @@
+package pixeron.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Rational;
+
+class ImageFilesTest {
+
+    private interface Writing {
+        void write(Image image, ByteArrayOutputStream out) throws IOException;
+    }
+
+    private static Image random(int rows, int columns, int maximum, long seed) {
+        Random random = new Random(seed);
+        return Image.ofLevels(rows, columns, maximum, n -> random.nextInt(maximum + 1));
+    }
+
+    private static Image throughBytes(Image image, Writing writing, ReadOptions options) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        writing.write(image, out);
+        return ImageFiles.read(out.toByteArray(), options).image();
+    }
+
+    private static LoadedImage read(String text) {
+        return ImageFiles.read(text.getBytes(StandardCharsets.UTF_8), ReadOptions.DEFAULT);
+    }
+
+    @Property(tries = 100)
+    void pgmReadsBackTheSame(@ForAll @IntRange(min = 1, max = 20) int rows, @ForAll @IntRange(min = 1, max = 20) int columns,
+            @ForAll @IntRange(min = 1, max = 65535) int maximum, @ForAll long seed) throws IOException {
+        Image image = random(rows, columns, maximum, seed);
+        assertThat(throughBytes(image, NetpbmFiles::write, ReadOptions.DEFAULT)).isEqualTo(image);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 3, 15, 255, 65535})
+    void pngReadsBackTheSameAtEveryBitDepth(int maximum) throws IOException {
+        for (int columns = 1; columns < 18; columns++) {
+            Image image = random(5, columns, maximum, columns);
+            assertThat(throughBytes(image, PngFiles::write, ReadOptions.DEFAULT)).isEqualTo(image);
+        }
+    }
+
+    @Property(tries = 60)
+    void tablesReadBackTheSameWithTheirMaximum(@ForAll @IntRange(min = 1, max = 9) int rows,
+            @ForAll @IntRange(min = 1, max = 9) int columns, @ForAll @IntRange(min = 1, max = 65535) int maximum,
+            @ForAll long seed) throws IOException {
+        Image image = random(rows, columns, maximum, seed);
+        for (String separator : new String[] {",", "\t", " "}) {
+            assertThat(throughBytes(image, (i, out) -> NumberTables.write(i, separator, false, out),
+                    ReadOptions.DEFAULT.withMaximum(maximum))).isEqualTo(image);
+        }
+    }
+
+    @Test
+    void exactTablesReadBackTheSameFractions() throws IOException {
+        Image open = Image.from(2, 2, 255, Rational.of(1, 3), Rational.of(-487, 9), Rational.of(300), Rational.of(1, 4));
+        assertThat(throughBytes(open, (i, out) -> NumberTables.write(i, ",", true, out), ReadOptions.DEFAULT.asOpen()))
+                .isEqualTo(open);
+    }
+
+    @Test
+    void readsPlainPgmWithCommentsAndTables() {
+        Image expected = Image.of(10, new int[][] {{0, 5, 10}, {1, 2, 3}});
+        assertThat(read("P2 # a proof\n3 2\n#levels\n10\n0 5 10 1\n2 # ink\n3\n").image()).isEqualTo(expected);
+        assertThat(read("\uFEFF0;5;10\r\n1;2;3\r\n\r\n").image().maximumLevel()).isEqualTo(255);
+        assertThat(read("0\t5\t256").image().maximumLevel()).isEqualTo(65535);
+        assertThat(read("  0 5   10\n 1 2 3 \n").image().level(2)).isEqualTo(10);
+        assertThat(read("\"1\", 2\n3 ,4").image().level(3)).isEqualTo(4);
+    }
+
+    private static final String[][] BAD_TEXTS = {
+        {"", "empty"},
+        {"P5 3 3 255\nab", "ends too early"},
+        {"P5 1000000000 1000000000 255\n", "at most 67108864 pixels"},
+        {"P5 99999999999 1 255\n", "width is missing or is not"},
+        {"P2 2 1 7\n3 8", "sample 8 is above"},
+        {"P2 2 1 7\n3", "ends too early"},
+        {"P2 2 1 7\n3    ", "ends before row 0, column 1"},
+        {"P2 2 1 0\n0 0", "from 1 to 65535"},
+        {"P2 2 1 70000\n0 0", "from 1 to 65535"},
+        {"P5 0 3 255\n", "at least 1"},
+        {"P2 x 3 255\n1", "width is missing"},
+        {"P2 2 1 9\n1 -1", "row 0, column 1"},
+        {"P3 1 1 255\n1 2 3", "P3 files are not read"},
+        {"1,2\n3", "Row 1 (counted from 0) has 1 cell where row 0 has 2"},
+        {"1,2\n3,x", "Row 1, column 1 (counted from 0): \"x\""},
+        {"1,2\n3,", "an empty cell"},
+        {"1,2.5", "2.5 is not a whole number from 0 to 255"},
+        {"1,-2", "row 0, column 1"},
+        {"1,70000", "70000 is not a whole number"},
+        {"\n\n", "no numbers"},
+        {"\"1,2", "quote that does not end"},
+        {"hello world", "is not a number"}};
+
+    @Test
+    void badTextIsOneLineThatSaysWhere() {
+        for (String[] bad : BAD_TEXTS) {
+            assertThatThrownBy(() -> read(bad[0])).as(bad[0]).isInstanceOf(PixeronException.class)
+                    .satisfies(problem -> assertThat(problem.getMessage()).containsIgnoringCase(bad[1]).doesNotContain("\n"));
+        }
+    }
+
+    @Test
+    void aTruncatedOrHostilePngIsRefusedInOneLine() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        PngFiles.write(random(40, 40, 255, 1), out);
+        byte[] whole = out.toByteArray();
+        for (int length = 8; length < whole.length - 12; length += 7) {
+            byte[] cut = java.util.Arrays.copyOf(whole, length);
+            assertThatThrownBy(() -> ImageFiles.read(cut, ReadOptions.DEFAULT)).as("%d bytes", length)
+                    .isInstanceOf(PixeronException.class);
+        }
+        byte[] absurd = whole.clone();
+        java.util.Arrays.fill(absurd, 16, 24, (byte) 0x3F);
+        assertThatThrownBy(() -> ImageFiles.read(absurd, ReadOptions.DEFAULT)).isInstanceOf(PixeronException.class);
+    }
+
+    @Test
+    void aColourPngIsRefusedOrReadAsMeanGray() throws IOException {
+        var picture = new java.awt.image.BufferedImage(2, 1, java.awt.image.BufferedImage.TYPE_INT_ARGB);
+        picture.setRGB(0, 0, 0xFF0A141F);
+        picture.setRGB(1, 0, 0x80FFFFFE);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        javax.imageio.ImageIO.write(picture, "png", out);
+        assertThatThrownBy(() -> ImageFiles.read(out.toByteArray(), ReadOptions.DEFAULT))
+                .hasMessageContaining("colour and transparency").hasMessageContaining("mean");
+        LoadedImage gray = ImageFiles.read(out.toByteArray(), ReadOptions.DEFAULT.asMeanGray());
+        // (10 + 20 + 31) ÷ 3 = 20.33; (255 + 255 + 254) ÷ 3 = 254.67
+        assertThat(gray.image()).isEqualTo(Image.of(255, new int[][] {{20, 255}}));
+        assertThat(gray.channels()).isEqualTo(4);
+        assertThat(gray.notes()).singleElement().asString().contains("transparency is ignored");
+    }
+
+    @Test
+    void aFormatThatCannotHoldTheImageSaysWhichCan() {
+        Image tens = Image.of(10, new int[][] {{1}});
+        Image open = Image.from(1, 1, 255, Rational.HALF);
+        assertThatThrownBy(() -> PngFiles.write(tens, new ByteArrayOutputStream())).hasMessageContaining("use .pgm");
+        assertThatThrownBy(() -> PngFiles.write(open, new ByteArrayOutputStream())).hasMessageContaining("use .csv");
+        assertThatThrownBy(() -> NetpbmFiles.write(open, new ByteArrayOutputStream())).hasMessageContaining("use .csv");
+    }
+
+    @Test
+    void aFailedWriteLeavesTheOldFileAndNothingBesideIt(@TempDir Path folder) throws IOException {
+        Path file = folder.resolve("proof.pgm");
+        Image image = random(3, 3, 255, 1);
+        ImageFiles.write(file, image, false);
+        assertThatThrownBy(() -> SafeFile.write(file, out -> {
+            out.write(1);
+            throw new IOException("No space left on device");
+        })).isInstanceOf(PixeronException.class).hasMessageContaining("No space left");
+        assertThat(ImageFiles.read(file, ReadOptions.DEFAULT).image()).isEqualTo(image);
+        try (var files = Files.list(folder)) {
+            assertThat(files).containsExactly(file);
+        }
+        assertThatThrownBy(() -> ImageFiles.write(folder, image, false)).hasMessageContaining("ending");
+        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("a/b.pgm"), image, false)).hasMessageContaining("no folder");
+        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("b.gif"), image, false)).hasMessageContaining(".png");
+        assertThatThrownBy(() -> ImageFiles.read(folder, ReadOptions.DEFAULT)).hasMessageContaining("is a folder");
+        assertThatThrownBy(() -> ImageFiles.read(folder.resolve("x"), ReadOptions.DEFAULT)).hasMessageContaining("no file");
+        Files.write(folder.resolve("noise.bin"), new byte[] {1, 2, 0, (byte) 0xFF});
+        assertThatThrownBy(() -> ImageFiles.read(folder.resolve("noise.bin"), ReadOptions.DEFAULT))
+                .hasMessageContaining("noise.bin").hasMessageContaining("neither");
+    }
+}

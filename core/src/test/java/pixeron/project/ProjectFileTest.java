@@ -1,0 +1,153 @@
+package pixeron.project;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.lifecycle.AfterProperty;
+import net.jqwik.api.lifecycle.BeforeProperty;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import pixeron.PixeronException;
+import pixeron.byhand.HandSheet;
+import pixeron.chain.Chain;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Approximate;
+import pixeron.number.Rational;
+import pixeron.project.demo.DemoCase;
+import pixeron.project.demo.DemoCases;
+import pixeron.step.StepArbitraries;
+
+class ProjectFileTest {
+
+    private static final Path SCHEMA = Path.of("../docs/project-schema.json");
+
+    private Path file;
+
+    @BeforeProperty
+    void makeFile() throws IOException {
+        file = Files.createTempFile("project", ProjectFile.ENDING);
+    }
+
+    @AfterProperty
+    void deleteFile() throws IOException {
+        Files.deleteIfExists(file);
+    }
+
+    private static SavedProject random(long seed) {
+        Random random = new Random(seed);
+        Image image = StepArbitraries.image(random);
+        Chain chain = Chain.of(image);
+        Map<Integer, HandSheet> sheets = new HashMap<>();
+        for (int n = random.nextInt(4); n > 0; n--) {
+            chain = chain.withStep(random.nextInt(chain.size() + 1), StepArbitraries.step(random, image));
+            HandSheet sheet = HandSheet.EMPTY.with(image.pixel(random.nextInt(image.count())), random.nextInt(300) + "/7")
+                    .withTolerance(random.nextBoolean() ? Optional.of(Rational.of(1, 3)) : Optional.empty());
+            sheets.put(chain.size(), sheet);
+        }
+        if (chain.size() > 0 && random.nextBoolean()) {
+            chain = chain.switched(0, false);
+        }
+        Origin origin = new Origin("proof \"A\".pgm", "pgm", 1, List.of("a note"));
+        return new SavedProject(new Project("Proof " + seed, origin, chain, sheets),
+                new View(chain.size() - 1, image.pixel(image.count() - 1)));
+    }
+
+    @Property(tries = 100)
+    void savedAndOpenedIsTheSameProjectAndFitsTheSchema(@ForAll long seed) throws IOException {
+        SavedProject saved = random(seed);
+        ProjectFile.write(file, saved);
+        assertThat(ProjectFile.read(file)).isEqualTo(saved);
+        assertThat(problems(Files.readString(file))).isEmpty();
+    }
+
+    private static java.util.Set<?> problems(String json) throws IOException {
+        return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(Files.readString(SCHEMA)).validate(json, InputFormat.JSON);
+    }
+
+    @Test
+    void theSchemaRefusesWhatIsNoProject() throws IOException {
+        assertThat(problems("{\"pixeron\": 1}")).isNotEmpty();
+    }
+
+    @Test
+    void doublesComeBackAsTheSameDoubles(@TempDir Path folder) {
+        Image image = Image.from(1, 2, 255, Approximate.from(Math.PI), Approximate.from(1e-7));
+        SavedProject saved = new SavedProject(Project.of("roots", new Origin("x", "table", 1, List.of()), image),
+                new View(-1, new Pixel(0, 1)));
+        ProjectFile.write(folder.resolve("a.pixeron.json"), saved);
+        assertThat(ProjectFile.read(folder.resolve("a.pixeron.json"))).isEqualTo(saved);
+    }
+
+    @Test
+    void damagedFilesAreNamedWithThePlace(@TempDir Path folder) throws IOException {
+        Path path = folder.resolve("work.pixeron.json");
+        ProjectFile.write(path, DemoCases.all().get(0).saved());
+        String whole = Files.readString(path);
+        String[][] damages = {
+            {whole.substring(0, whole.length() / 2), "damaged: line"},
+            {"", "not a Pixeron project"},
+            {"[1, 2]", "not a Pixeron project"},
+            {"{\"a\": 1}", "\"pixeron\" with its version is missing"},
+            {whole.replace("\"pixeron\" : 1", "\"pixeron\" : 2"), "newer Pixeron (file version 2)"},
+            {whole.replace("multiply factor", "multiply speed"), "steps[0].line is not understood"},
+            {whole.replace("\"rows\" : 8", "\"rows\" : 9"), "image.samples has 8 lines for 9 rows"},
+            {whole.replace("\"rows\" : 8", "\"rows\" : 2000000000").replace("\"columns\" : 8", "\"columns\" : 2000000000"), "not a size"},
+            {whole.replace("\"on\" : true", "\"on\" : 1"), "steps[0].on is not true or false"},
+            {whole.replace("\"maximumLevel\" : 7", "\"maximumLevel\" : 70000"), "from 1 to 65535"},
+            {whole.replace("\"0,1\"", "\"0,9\""), "outside the image"},
+            {whole.replace("\"name\"", "\"nam\""), "name is missing"},
+            {whole.replace("\"id\" : 2", "\"id\" : 1"), "steps[1].id"}};
+        for (String[] damage : damages) {
+            assertThat(damage[0]).isNotEqualTo(whole);
+            Files.writeString(path, damage[0]);
+            assertThatThrownBy(() -> ProjectFile.read(path)).as(damage[1]).isInstanceOf(PixeronException.class)
+                    .hasMessageContaining(damage[1]).hasMessageContaining("work.pixeron.json");
+        }
+    }
+
+    @Test
+    void removingAStepRemovesItsValuesByHandAndMovingKeepsThem() {
+        Project project = DemoCases.all().get(1).saved().project();
+        assertThat(project.sheet(0).isEmpty()).isFalse();
+        assertThat(project.withChain(chain -> chain.moved(0, 2)).sheet(2)).isEqualTo(project.sheet(0));
+        assertThat(project.withChain(chain -> chain.removed(0)).sheets()).doesNotContainKey(1);
+        assertThat(project.withSheet(0, sheet -> HandSheet.EMPTY).sheets()).doesNotContainKey(1);
+    }
+
+    @Test
+    void demoCasesAreTheSameAtEveryCallAndShowTheirSlip() {
+        List<DemoCase> cases = DemoCases.all();
+        assertThat(cases).isEqualTo(DemoCases.all());
+        assertThat(cases).extracting(DemoCase::id).doesNotHaveDuplicates().contains("three-bit-sort", "speckled-proof");
+        Map<String, String> expected = Map.of("three-bit-sort", "rounded-down", "faint-proof", "rounded-down",
+                "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");
+        for (DemoCase demo : cases) {
+            Project project = demo.saved().project();
+            var stage = project.chain().stage(0);
+            var operation = stage.operation(pixeron.step.Progress.NONE).orElseThrow();
+            var check = pixeron.byhand.Check.of(project.sheet(0), operation);
+            assertThat(check.differing()).as(demo.id()).isNotEmpty();
+            assertThat(check.agree()).as(demo.id()).isPositive();
+            assertThat(pixeron.byhand.slip.SlipFinder.find(check, stage.link().step(), operation.before()))
+                    .as(demo.id()).first().extracting("id").isEqualTo(expected.get(demo.id()));
+        }
+        Image faint = cases.get(1).saved().project().chain().source();
+        assertThat(pixeron.image.ImageFacts.of(faint).smallest()).isEqualTo(Rational.of(96));
+        assertThat(pixeron.image.ImageFacts.of(faint).largest()).isEqualTo(Rational.of(164));
+    }
+}

@@ -1,0 +1,76 @@
+package pixeron.step;
+
+import java.util.Random;
+import pixeron.PixeronException;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.catalog.Catalog;
+
+/** Random steps of every kind in the catalog, and random images; a new step is covered without a word here. */
+public final class StepArbitraries {
+
+    private static final int[] MAXIMA = {1, 3, 7, 10, 255, 1000, 65535};
+
+    private StepArbitraries() {
+    }
+
+    /** @return a small image with one of many maxima; every third is an open one */
+    public static Image image(Random random) {
+        int maximum = MAXIMA[random.nextInt(MAXIMA.length)];
+        int rows = 1 + random.nextInt(6);
+        int columns = 1 + random.nextInt(6);
+        if (random.nextInt(3) > 0) {
+            return Image.ofLevels(rows, columns, maximum, n -> random.nextInt(maximum + 1));
+        }
+        Value[] values = new Value[rows * columns];
+        java.util.Arrays.setAll(values, n -> Rational.of(random.nextInt(4 * maximum) - maximum, 1 + random.nextInt(7)));
+        return Image.from(rows, columns, maximum, values);
+    }
+
+    /** @return a step of a random kind with random arguments that are allowed for the image */
+    public static Step step(Random random, Image image) {
+        while (true) {
+            StepType type = Catalog.all().get(random.nextInt(Catalog.all().size()));
+            try {
+                Arguments arguments = Arguments.NONE;
+                for (Parameter<?> parameter : type.parameters()) {
+                    if (parameter.isRequired() || random.nextBoolean()) {
+                        arguments = with(arguments, parameter, random, image);
+                    }
+                }
+                Step step = new Step(type, arguments);
+                step.bind(image);
+                return step;
+            } catch (PixeronException notAllowed) {
+                // Arguments that exclude each other: try others.
+            }
+        }
+    }
+
+    private static <T> Arguments with(Arguments arguments, Parameter<T> parameter, Random random, Image image) {
+        return arguments.with(parameter, parameter.parse(text(parameter, random, image)));
+    }
+
+    private static String text(Parameter<?> parameter, Random random, Image image) {
+        if (parameter instanceof NumberParameter number) {
+            return number.takesMaximum() && random.nextInt(4) == 0 ? "M" : number(random, image.maximumLevel());
+        } else if (parameter instanceof ChoiceParameter choice) {
+            return choice.choices().get(random.nextInt(choice.choices().size())).word();
+        }
+        int row = random.nextInt(image.rows());
+        int column = random.nextInt(image.columns());
+        return new Area(row, column, 1 + random.nextInt(image.rows() - row),
+                1 + random.nextInt(image.columns() - column)).toString();
+    }
+
+    private static String number(Random random, int maximum) {
+        return switch (random.nextInt(4)) {
+            case 0 -> String.valueOf(random.nextInt(2 * maximum + 1) - maximum);
+            case 1 -> (random.nextInt(400) - 200) / 100.0 + "";
+            case 2 -> (1 + random.nextInt(9)) + "/" + (1 + random.nextInt(9));
+            default -> "-." + random.nextInt(1000);
+        };
+    }
+}

@@ -1,0 +1,68 @@
+package pixeron.step;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.step.catalog.StepLine;
+import pixeron.working.Working;
+
+/** What holds for every step of the catalog, whatever its arguments and its image. */
+class StepLawsTest {
+
+    @Property(tries = 600)
+    void bulkSingleValueAndWorkingAreTheSame(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image before = StepArbitraries.image(random);
+        Step step = StepArbitraries.step(random, before);
+        Operation operation = step.bind(before);
+        Image after = operation.result(Progress.NONE);
+        assertThat(after.rows()).isEqualTo(before.rows());
+        for (int n = 0; n < before.count(); n++) {
+            Pixel pixel = before.pixel(n);
+            Value value = operation.value(pixel);
+            Working working = operation.explain(pixel);
+            assertThat(after.value(n)).as("%s at %s", step.line(), pixel).isEqualTo(value);
+            assertThat(working.result()).isEqualTo(value);
+            assertThat(working.exact()).isEqualTo(operation.exact(pixel));
+        }
+    }
+
+    @Property(tries = 600)
+    void aPrintedStepReadsBackTheSame(@ForAll long seed) {
+        Random random = new Random(seed);
+        Step step = StepArbitraries.step(random, StepArbitraries.image(random));
+        assertThat(StepLine.parse(step.line())).isEqualTo(step).hasSameHashCodeAs(step);
+    }
+
+    @Property(tries = 300)
+    void outsideTheAreaPixelsStay(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image before = StepArbitraries.image(random);
+        Step step = StepArbitraries.step(random, before);
+        Image after = step.bind(before).result(Progress.NONE);
+        step.arguments().find(StepType.AREA).ifPresent(area -> {
+            for (int n = 0; n < before.count(); n++) {
+                if (!area.contains(n / before.columns(), n % before.columns())) {
+                    assertThat(after.value(n)).isEqualTo(before.value(n));
+                }
+            }
+        });
+    }
+
+    /** Clipped and rounded, every result is a level image again. */
+    @Property(tries = 300)
+    void roundedAndClippedResultsAreLevels(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image before = StepArbitraries.image(random);
+        Step step = StepArbitraries.step(random, before).without(StepType.OVERFLOW).without(StepType.AREA);
+        if (step.rounding() != Rounding.NONE) {
+            assertThat(step.bind(before).result(Progress.NONE).isLevelImage()).isTrue();
+        }
+    }
+}
