@@ -45,5 +45,5 @@ if "%WINDOW%"=="no" (
 )
 set "MODULES="
 for %%f in ("%TARGET%\lib\javafx-*.jar") do set "MODULES=!MODULES!%%f;"
-"%JAVA%" --module-path "%MODULES%" --add-modules javafx.controls,javafx.swing -cp "%JAR%;%TARGET%\lib\*" pixeron.app.Main %*
+"%JAVA%" --module-path "%MODULES%" --add-modules javafx.controls -cp "%JAR%;%TARGET%\lib\*" pixeron.app.Main %*
 exit /b %errorlevel%

@@ -1,2 +1,31 @@
 package pixeron.app;
-public final class Main { private Main() {} public static void main(String[] a) { var o = new java.io.PrintWriter(new java.io.OutputStreamWriter(System.out, java.nio.charset.StandardCharsets.UTF_8)); var e = new java.io.PrintWriter(System.err); System.exit(pixeron.cli.Pixeron.run(o, e, a)); } }
+
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import javafx.application.Application;
+import pixeron.cli.Pixeron;
+
+/** The way in: a command goes to the command line, anything else opens the window. */
+public final class Main {
+
+    private Main() {
+    }
+
+    /**
+     * @param words a command with its words, or the file to open, or nothing
+     */
+    public static void main(String... words) {
+        if (Pixeron.isCommand(words)) {
+            System.exit(Pixeron.run(writer(System.out), writer(System.err), words));
+        }
+        // Only from here on a class of the window toolkit is loaded.
+        Application.launch(PixeronApp.class, words);
+    }
+
+    /** Workings have signs such as × and −, which the platform's own encoding may lack. */
+    private static PrintWriter writer(OutputStream out) {
+        return new PrintWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
+    }
+}

@@ -87,6 +87,11 @@ public final class Chain {
         return changed(Math.min(from, to), links -> links.add(to, links.remove(from)));
     }
 
+    /** @return this with the same steps on another image */
+    public Chain onSource(Image image) {
+        return new Chain(image, List.of()).changed(0, links -> links.addAll(links()));
+    }
+
     private int nextId() {
         return 1 + stages.stream().mapToInt(stage -> stage.link().id()).max().orElse(0);
     }

@@ -48,6 +48,16 @@ public final class ImageFiles {
         }
     }
 
+    /**
+     * @param text a table of numbers, such as a spreadsheet puts on the clipboard
+     * @param options what the text does not say itself
+     * @return the image
+     * @throws PixeronException if the text is no table of numbers; one line
+     */
+    public static LoadedImage parse(String text, ReadOptions options) {
+        return NumberTables.read(text, options);
+    }
+
     static LoadedImage read(byte[] bytes, ReadOptions options) {
         if (bytes.length == 0) {
             throw PixeronException.of("The file is empty; it should hold a PNG, a PGM or a table of numbers.");

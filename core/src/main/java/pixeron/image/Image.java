@@ -1,5 +1,6 @@
 package pixeron.image;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import pixeron.PixeronException;
@@ -135,6 +136,21 @@ public final class Image {
         return level;
     }
 
+    /**
+     * @param newMaximum 1 … 65535
+     * @return the same samples with another maximum level
+     * @throws PixeronException if this is a level image with a sample above the new maximum; names the first one
+     */
+    public Image withMaximum(int newMaximum) {
+        requireMaximum(newMaximum);
+        if (isLevelImage()) {
+            return ofLevels(rows, columns, newMaximum, this::level);
+        }
+        Value[] values = new Value[count()];
+        Arrays.setAll(values, this::value);
+        return from(rows, columns, newMaximum, values);
+    }
+
     public int rows() {
         return rows;
     }
@@ -224,7 +240,7 @@ public final class Image {
     /** Equal size, maximum level and samples. */
     @Override
     public boolean equals(Object other) {
-        return other instanceof Image image && rows == image.rows && columns == image.columns
+        return this == other || other instanceof Image image && rows == image.rows && columns == image.columns
                 && maximumLevel == image.maximumLevel && samples.equals(image.samples);
     }
 

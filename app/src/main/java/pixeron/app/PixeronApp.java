@@ -1,0 +1,45 @@
+package pixeron.app;
+
+import atlantafx.base.theme.PrimerLight;
+import java.time.Duration;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+import org.slf4j.LoggerFactory;
+import pixeron.PixeronException;
+import pixeron.app.model.UserFolder;
+import pixeron.app.window.MainWindow;
+import pixeron.app.window.PlatformDialogs;
+
+/** The window's life: begins, asks before it ends. */
+public final class PixeronApp extends Application {
+
+    private static final Duration AUTOSAVE = Duration.ofSeconds(2);
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    @Override
+    public void start(Stage stage) {
+        Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+        UserFolder folder = UserFolder.of(System.getenv());
+        System.setProperty("pixeron.log", folder.path("pixeron.log").toString());
+        MainWindow window = new MainWindow(folder, new PlatformDialogs(stage), AUTOSAVE);
+        Thread.currentThread().setUncaughtExceptionHandler((thread, problem) -> unexpected(window, problem));
+        stage.setScene(new Scene(window, WIDTH, HEIGHT));
+        stage.setTitle("Pixeron");
+        stage.setMinWidth(900);
+        stage.setMinHeight(600);
+        stage.setOnCloseRequest(event -> {
+            event.consume();
+            window.askToClose(Platform::exit);
+        });
+        stage.show();
+        Platform.runLater(() -> window.started(getParameters().getRaw()));
+    }
+
+    private static void unexpected(MainWindow window, Throwable problem) {
+        LoggerFactory.getLogger(PixeronApp.class).error("unexpected", problem);
+        window.trouble(PixeronException.of("Something went wrong inside Pixeron; your work is kept. The log has the details."));
+    }
+}

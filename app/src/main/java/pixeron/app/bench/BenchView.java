@@ -1,0 +1,102 @@
+package pixeron.app.bench;
+
+import javafx.geometry.Orientation;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SplitPane;
+import javafx.scene.control.Tab;
+import javafx.scene.control.TabPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.theme.Theme;
+
+/** The main view: puts its parts in their places. */
+public final class BenchView extends BorderPane {
+
+    private final SheetsPane sheets;
+    private final WorkingPane working;
+    private final StepSearch search;
+    private final StatusLine status;
+
+    /**
+     * @param bench the state
+     * @param background where it is calculated
+     */
+    public BenchView(Bench bench, Background background, Theme theme) {
+        sheets = new SheetsPane(bench, theme);
+        working = new WorkingPane(bench, theme);
+        search = new StepSearch(bench, theme);
+        status = new StatusLine(bench, background);
+        getStyleClass().add("bench");
+        setLeft(side(bench));
+        SplitPane split = new SplitPane(sheets, below(bench, theme));
+        split.setOrientation(Orientation.VERTICAL);
+        split.setDividerPositions(0.645);
+        setCenter(split);
+        setBottom(status);
+    }
+
+    private ScrollPane side(Bench bench) {
+        Label title = new Label("STEPS");
+        title.getStyleClass().add("section-title");
+        ParameterPane parameters = new ParameterPane(bench);
+        addEventHandler(StepAdded.ADDED, event -> parameters.focusFirst());
+        VBox box = new VBox(title, new StepList(bench), search, parameters);
+        box.getStyleClass().add("side");
+        ScrollPane side = new ScrollPane(box);
+        side.getStyleClass().add("side-scroll");
+        side.setFitToWidth(true);
+        side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        return side;
+    }
+
+    private HBox below(Bench bench, Theme theme) {
+        Tab slips = new Tab("Slips", new SlipsPane(bench));
+        TabPane tabs = new TabPane(new Tab("Working", working), slips, new Tab("Facts", new FactsPane(bench)));
+        tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
+        tabs.getStyleClass().add("work-tabs");
+        Label count = new Label();
+        count.getStyleClass().add("slip-count");
+        bench.shownProperty().subscribe(shown -> {
+            int found = shown == null ? 0 : shown.slips().size();
+            count.setText("● " + found);
+            slips.setGraphic(found == 0 ? null : count);
+        });
+        StackPane area = new StackPane(tabs, working.copyButton());
+        area.getStyleClass().add("work-area");
+        // The button stands at the right of the tabs and lets clicks beside it through to them.
+        StackPane.setAlignment(working.copyButton(), javafx.geometry.Pos.TOP_RIGHT);
+        working.copyButton().visibleProperty().bind(tabs.getSelectionModel().selectedIndexProperty().isEqualTo(0));
+        LevelsPane levels = new LevelsPane(bench, theme);
+        HBox.setHgrow(area, Priority.ALWAYS);
+        area.setMinWidth(0);
+        HBox below = new HBox(area, levels);
+        below.getStyleClass().add("below");
+        return below;
+    }
+
+    public SheetsPane sheets() {
+        return sheets;
+    }
+
+    /** Opens the search for a step. */
+    public void openSearch() {
+        search.open();
+    }
+
+    /** Puts the working of the picked pixel on the clipboard. */
+    public void copyWorking() {
+        working.copyWorking();
+        say("Copied the working");
+    }
+
+    /** @param text shown for a moment in the status line */
+    public void say(String text) {
+        status.say(text);
+    }
+}

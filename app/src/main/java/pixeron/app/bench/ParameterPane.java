@@ -1,0 +1,124 @@
+package pixeron.app.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import pixeron.PixeronException;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.chain.Outcome;
+import pixeron.project.Project;
+import pixeron.step.Parameter;
+import pixeron.step.Step;
+import pixeron.step.StepType;
+
+/** The keys of the selected step, edited in place. */
+final class ParameterPane extends VBox {
+
+    private final Bench bench;
+    private final Label title = new Label();
+    private final Label sentence = new Label();
+    private final Label failure = new Label();
+    private final List<ParameterField<?>> fields = new ArrayList<>();
+    private final Button copy = new Button("Copy step line");
+    private final ImageSettings image;
+    private StepType type;
+    private int id;
+
+    ParameterPane(Bench bench) {
+        this.bench = bench;
+        this.image = new ImageSettings(bench);
+        getStyleClass().add("parameters");
+        title.getStyleClass().add("section-title");
+        sentence.getStyleClass().add("found-sentence");
+        sentence.setWrapText(true);
+        failure.getStyleClass().add("parameter-problem");
+        failure.setWrapText(true);
+        copy.getStyleClass().add("quiet");
+        copy.setTooltip(new Tooltip("Copies the step as one line of text, as the command line and the project file have it"));
+        copy.setOnAction(event -> copyLine());
+        bench.projectProperty().subscribe(project -> show());
+        bench.positionProperty().subscribe(position -> show());
+        bench.shownProperty().subscribe(this::showFailure);
+    }
+
+    private void show() {
+        Project project = bench.project();
+        if (project == null || bench.position() >= project.chain().size()) {
+            return;
+        }
+        if (bench.position() < 0) {
+            type = null;
+            title.setText("IMAGE");
+            image.show(project);
+            getChildren().setAll(title, image);
+            return;
+        }
+        var link = project.chain().stage(bench.position()).link();
+        if (link.step().type() != type || link.id() != id) {
+            type = link.step().type();
+            id = link.id();
+            build(link.step());
+        }
+        fields.forEach(field -> field.show(link.step()));
+    }
+
+    private void build(Step step) {
+        title.setText(step.type().title().toUpperCase(java.util.Locale.ROOT));
+        sentence.setText(step.type().sentence());
+        fields.clear();
+        for (Parameter<?> parameter : step.type().parameters()) {
+            fields.add(field(parameter));
+        }
+        failure.setText("");
+        getChildren().setAll(title, sentence);
+        getChildren().addAll(fields);
+        getChildren().add(new HBox(copy));
+    }
+
+    private <T> ParameterField<T> field(Parameter<T> parameter) {
+        return new ParameterField<>(parameter, this::changed);
+    }
+
+    private <T> void changed(ParameterField<T> field, Optional<T> value) {
+        int position = bench.position();
+        Step step = bench.project().chain().stage(position).link().step();
+        Step changed = value.map(v -> step.with(field.parameter(), v)).orElseGet(() -> step.without(field.parameter()));
+        bench.edit("parameter " + field.parameter().key() + " of " + id,
+                project -> project.withChain(chain -> chain.replaced(position, changed)));
+    }
+
+    /** A step that is right in itself but cannot be applied to its input says so here, where it can be mended. */
+    private void showFailure(Shown shown) {
+        getChildren().remove(failure);
+        Optional<Outcome.Failed> failed = shown == null ? Optional.empty() : shown.failure();
+        if (failed.isPresent() && failed.get().position() == bench.position()) {
+            failure.setText("▲ " + failed.get().message());
+            getChildren().add(Math.min(2, getChildren().size()), failure);
+        }
+    }
+
+    /** Puts the cursor into the first field. */
+    void focusFirst() {
+        if (!fields.isEmpty()) {
+            fields.get(0).control().requestFocus();
+        }
+    }
+
+    private void copyLine() {
+        try {
+            ClipboardContent content = new ClipboardContent();
+            content.putString(bench.project().chain().stage(bench.position()).link().step().line());
+            Clipboard.getSystemClipboard().setContent(content);
+        } catch (PixeronException noStep) {
+            failure.setText(noStep.getMessage());
+        }
+    }
+}

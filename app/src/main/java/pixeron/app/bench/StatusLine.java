@@ -1,0 +1,136 @@
+package pixeron.app.bench;
+
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextFlow;
+import javafx.util.Duration;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.byhand.HandValue;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+
+/** Where the picked pixel is and its values; how the values by hand stand; what is being calculated. */
+final class StatusLine extends HBox {
+
+    /** Work that is done sooner than this is not worth a word. */
+    private static final Duration PATIENCE = Duration.millis(300);
+
+    private final Bench bench;
+    private final TextFlow place = new TextFlow();
+    private final Label counts = new Label();
+    private final Button next = new Button("Next difference");
+    private final Label message = new Label();
+    private final ProgressBar bar = new ProgressBar();
+    private final Button cancel = new Button("Cancel");
+    private final HBox work = new HBox(new Label("Calculating…"), bar, cancel);
+    private final PauseTransition patience = new PauseTransition(PATIENCE);
+
+    StatusLine(Bench bench, Background background) {
+        this.bench = bench;
+        getStyleClass().add("status");
+        next.getStyleClass().add("quiet");
+        next.setTooltip(new Tooltip("Go to the next value by hand that differs (F8)"));
+        next.setOnAction(event -> bench.pickNextDifference());
+        cancel.setTooltip(new Tooltip("Give up this calculation and undo what caused it"));
+        cancel.setOnAction(event -> bench.cancelCalculation());
+        work.getStyleClass().add("work");
+        work.setVisible(false);
+        work.managedProperty().bind(work.visibleProperty());
+        bar.setPrefWidth(120);
+        bar.setAccessibleText("Progress of the calculation");
+        message.getStyleClass().add("status-message");
+        counts.setMinWidth(Region.USE_PREF_SIZE);
+        next.setMinWidth(Region.USE_PREF_SIZE);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        place.setMinWidth(Region.USE_PREF_SIZE);
+        setFillHeight(false);
+        getChildren().addAll(place, message, gap, work, counts, next);
+        bench.shownProperty().subscribe(shown -> render());
+        bench.pickedProperty().subscribe(pixel -> render());
+        patience.setOnFinished(event -> work.setVisible(background.progressProperty().get() != Background.IDLE));
+        background.progressProperty().subscribe(value -> showProgress(value.doubleValue()));
+    }
+
+    private void showProgress(double value) {
+        if (value == Background.IDLE) {
+            patience.stop();
+            work.setVisible(false);
+        } else {
+            bar.setProgress(value > 0 ? value : ProgressBar.INDETERMINATE_PROGRESS);
+            if (!work.isVisible()) {
+                patience.play();
+            }
+        }
+    }
+
+    /** @param text what was just done, such as "Copied 8 × 8 values" */
+    void say(String text) {
+        message.setText(text);
+        PauseTransition pause = new PauseTransition(Duration.seconds(6));
+        pause.setOnFinished(event -> {
+            if (message.getText().equals(text)) {
+                message.setText("");
+            }
+        });
+        pause.play();
+    }
+
+    private void render() {
+        place.getChildren().clear();
+        Shown shown = bench.shown();
+        if (shown == null) {
+            return;
+        }
+        Pixel picked = bench.pickedProperty().get();
+        add("row ", picked.row() + "", "   column ", picked.column() + "", "ink");
+        add("        x ", picked.column() + "", ", y ", picked.row() + "", "ink");
+        value(shown.position() < 0 ? "        value " : "        before ", shown.before(), picked, "role-before");
+        value("        after ", shown.after(), picked, "role-after");
+        HandValue byHand = shown.sheet().cells().get(picked);
+        if (byHand != null) {
+            text("        by hand ", "role-by-hand", false);
+            text(byHand.text(), "role-by-hand", true);
+        }
+        boolean isStep = shown.operation().isPresent();
+        counts.setText(!isStep ? "" : Words.counts(shown.check(), shown.before().orElseThrow().image().count()));
+        boolean isNext = shown.check().agree() < shown.check().filled();
+        next.setVisible(isNext);
+        next.setManaged(isNext);
+    }
+
+    private void add(String first, String number, String second, String other, String style) {
+        text(first, "soft", false);
+        text(number, style, true);
+        text(second, "soft", false);
+        text(other, style, true);
+    }
+
+    private void value(String name, Optional<Shown.Described> described, Pixel picked, String role) {
+        Optional<Image> image = Words.image(described).filter(i -> i.contains(picked));
+        image.ifPresent(i -> {
+            text(name, role, false);
+            text(Decimals.working(i.value(picked)), role, true);
+        });
+    }
+
+    private void text(String words, String style, boolean isNumber) {
+        Text text = new Text(words);
+        text.getStyleClass().addAll("status-text", style);
+        if (isNumber) {
+            text.getStyleClass().add("status-number");
+        }
+        place.getChildren().add(text);
+    }
+}

@@ -1,0 +1,49 @@
+package pixeron.app.bench;
+
+import javafx.scene.image.ImageView;
+import javafx.scene.image.WritableImage;
+import pixeron.image.Image;
+
+/** A small square picture of an image. */
+public final class Thumbnail extends ImageView {
+
+    private Image shown;
+
+    /**
+     * @param image the image
+     * @param size side in points
+     */
+    public Thumbnail(Image image, int size) {
+        setFitWidth(size);
+        setFitHeight(size);
+        setSmooth(false);
+        show(image);
+    }
+
+    /** Draws another image, unless it is the one that is shown. */
+    void show(Image image) {
+        if (image != shown) {
+            shown = image;
+            setImage(picture(image, (int) getFitWidth()));
+        }
+    }
+
+    /** A small image gets a whole number of points for each pixel; of a large one the nearest samples are drawn. */
+    private static WritableImage picture(Image image, int size) {
+        int side = 2 * size;
+        WritableImage picture = new WritableImage(side, side);
+        double span = Math.max(image.rows(), image.columns());
+        for (int y = 0; y < side; y++) {
+            for (int x = 0; x < side; x++) {
+                int row = (int) ((y + 0.5) * span / side - (span - image.rows()) / 2);
+                int column = (int) ((x + 0.5) * span / side - (span - image.columns()) / 2);
+                if (row >= 0 && row < image.rows() && column >= 0 && column < image.columns()) {
+                    double level = image.toDouble(row * image.columns() + column) / image.maximumLevel();
+                    int gray = (int) Math.rint(255 * Math.max(0, Math.min(1, level)));
+                    picture.getPixelWriter().setArgb(x, y, 0xFF000000 | gray << 16 | gray << 8 | gray);
+                }
+            }
+        }
+        return picture;
+    }
+}

@@ -1,0 +1,48 @@
+package pixeron.app.bench;
+
+import java.util.Optional;
+import pixeron.app.model.Shown;
+import pixeron.byhand.Check;
+import pixeron.image.Image;
+import pixeron.image.ImageFacts;
+import pixeron.number.Decimals;
+import pixeron.number.Value;
+import pixeron.step.Step;
+
+/** The small texts that several parts of the bench need, worded once. */
+final class Words {
+
+    private Words() {
+    }
+
+    static String size(Image image) {
+        return image.rows() + " × " + image.columns() + " · "
+                + (image.isLevelImage() ? "levels 0–" + image.maximumLevel() : "open, M = " + image.maximumLevel());
+    }
+
+    static String range(ImageFacts facts) {
+        return "min " + Decimals.approximate(facts.smallest()) + " · max " + Decimals.approximate(facts.largest())
+                + " · mean " + oneDecimal(facts.mean());
+    }
+
+    private static String oneDecimal(Value mean) {
+        return String.format(java.util.Locale.ROOT, "%.1f", mean.toDouble()).replace('-', Decimals.MINUS);
+    }
+
+    /** @return the step's line without its name, or words for a step without keys */
+    static String arguments(Step step) {
+        String line = step.line();
+        String rest = line.substring(step.type().name().length()).strip();
+        return rest.isEmpty() ? step.type().formula() : rest.replace('-', Decimals.MINUS);
+    }
+
+    static String counts(Check check, int cells) {
+        int notUnderstood = check.count(pixeron.byhand.CellCheck.State.NOT_UNDERSTOOD);
+        return check.filled() + " of " + cells + " filled · " + check.agree() + " agree · "
+                + check.differing().size() + " differ" + (notUnderstood == 0 ? "" : " · " + notUnderstood + " not understood");
+    }
+
+    static Optional<Image> image(Optional<Shown.Described> described) {
+        return described.map(Shown.Described::image);
+    }
+}

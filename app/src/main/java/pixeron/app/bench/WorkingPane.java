@@ -1,0 +1,187 @@
+package pixeron.app.bench;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextFlow;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.app.sheet.HandPainter;
+import pixeron.app.theme.Theme;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.slip.Explanation;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.working.Line;
+import pixeron.working.Run;
+import pixeron.working.Working;
+import pixeron.working.WorkingText;
+
+/** The working of the picked pixel, line by line, and what is said of the person's value there. */
+final class WorkingPane extends BorderPane {
+
+    /** Characters on one line of a working before it goes on below. */
+    private static final int LINE_LENGTH = 64;
+
+    private final Bench bench;
+    private final Theme theme;
+    private final GridPane lines = new GridPane();
+    private final Label hint = new Label();
+    private final Button copy = new Button("Copy working");
+    private final HBox callout = new HBox();
+    private final ScrollPane scroll = new ScrollPane(lines);
+    private Working working;
+
+    WorkingPane(Bench bench, Theme theme) {
+        this.bench = bench;
+        this.theme = theme;
+        getStyleClass().add("working-pane");
+        scroll.setFitToWidth(true);
+        scroll.setFocusTraversable(false);
+        // What is said of the person's own value is always seen, however long the working is.
+        StackPane bottom = new StackPane(callout);
+        bottom.getStyleClass().add("callout-place");
+        setCenter(scroll);
+        setBottom(bottom);
+        lines.getStyleClass().add("working-lines");
+        hint.getStyleClass().add("sheet-hint");
+        hint.setWrapText(true);
+        callout.getStyleClass().add("callout");
+        copy.getStyleClass().add("quiet");
+        copy.setTooltip(new Tooltip("Copy the working as text (Ctrl+Shift+C)"));
+        copy.setOnAction(event -> copyWorking());
+        bench.shownProperty().subscribe(shown -> render());
+        bench.pickedProperty().subscribe(pixel -> render());
+        theme.paletteProperty().subscribe(palette -> render());
+    }
+
+    /** @return the button that copies the working, to be put where there is room */
+    Button copyButton() {
+        return copy;
+    }
+
+    /** Puts the working on the clipboard as text, if there is one. */
+    void copyWorking() {
+        if (working != null) {
+            ClipboardContent text = new ClipboardContent();
+            text.putString(WorkingText.plain(working));
+            Clipboard.getSystemClipboard().setContent(text);
+        }
+    }
+
+    private void render() {
+        Shown shown = bench.shown();
+        lines.getChildren().clear();
+        callout.getChildren().clear();
+        working = null;
+        if (shown != null) {
+            Pixel picked = bench.pickedProperty().get();
+            shown.operation().filter(operation -> operation.before().contains(picked)).ifPresentOrElse(operation -> {
+                working = operation.explain(picked);
+                showLines(working);
+                showCallout(shown, picked);
+            }, () -> showHint(shown));
+        }
+        copy.setDisable(working == null);
+        callout.setVisible(!callout.getChildren().isEmpty());
+        callout.setManaged(callout.isVisible());
+    }
+
+    private void showHint(Shown shown) {
+        hint.setText(shown.position() < 0 ? "The image as it was opened. Select a step, and the working of the picked pixel stands here."
+                : shown.failure().isPresent() ? "The step has no result, so there is nothing to work out. The reason stands at the left."
+                : "The step is off and passes its input on.");
+        lines.add(hint, 0, 0);
+    }
+
+    /** Lines that only go on stand behind one another while they fit, as on paper. */
+    private void showLines(Working shown) {
+        TextFlow flow = null;
+        int length = 0;
+        int row = 0;
+        for (Line line : shown.lines()) {
+            String text = line.text().strip();
+            boolean goesOn = flow != null && line.label().isEmpty() && length + text.length() <= LINE_LENGTH;
+            if (!goesOn) {
+                flow = new TextFlow();
+                GridPane.setHgrow(flow, Priority.ALWAYS);
+                Label label = new Label(line.label());
+                label.getStyleClass().add("working-label");
+                label.setMinWidth(Region.USE_PREF_SIZE);
+                lines.addRow(row++, label, flow);
+                length = 0;
+            }
+            length += text.length() + 1;
+            flow.setAccessibleText((goesOn ? flow.getAccessibleText() + " " : line.label() + ": ") + text);
+            for (Run run : line.runs()) {
+                flow.getChildren().add(text(goesOn && run == line.runs().get(0)
+                        ? new Run(" " + run.text().stripLeading(), run.role()) : run));
+            }
+        }
+    }
+
+    private Text text(Run run) {
+        Text text = new Text(run.text());
+        text.getStyleClass().addAll("working-run", "role-" + run.role().name().toLowerCase(java.util.Locale.ROOT));
+        text.setFill(theme.palette().of(run.role()));
+        return text;
+    }
+
+    private void showCallout(Shown shown, Pixel picked) {
+        Optional<CellCheck> cell = shown.check().cells().stream().filter(c -> c.pixel().equals(picked)).findFirst();
+        cell.ifPresent(check -> {
+            boolean isRight = check.state() == CellCheck.State.AGREES;
+            callout.getStyleClass().removeAll("right", "wrong");
+            callout.getStyleClass().add(isRight ? "right" : "wrong");
+            Label mark = new Label(mark(check));
+            mark.getStyleClass().add("callout-mark");
+            mark.setMinWidth(Region.USE_PREF_SIZE);
+            Label words = new Label(words(check, shown.slips()));
+            words.setWrapText(true);
+            words.getStyleClass().add("callout-words");
+            HBox.setHgrow(words, Priority.ALWAYS);
+            callout.getChildren().setAll(mark, words);
+        });
+    }
+
+    private static String mark(CellCheck check) {
+        return switch (check.state()) {
+            case AGREES -> "✓";
+            case DIFFERS -> (check.difference().orElseThrow().signum() > 0 ? "▲ " : "▼ ")
+                    + Decimals.approximate(check.difference().orElseThrow().absolute());
+            case NOT_ROUNDED -> "≈";
+            case NOT_UNDERSTOOD -> "?";
+        };
+    }
+
+    private static String words(CellCheck check, List<Explanation> slips) {
+        String wrote = "You wrote " + check.byHand().text() + worth(check) + ". ";
+        if (check.state() == CellCheck.State.AGREES) {
+            return wrote + "That agrees.";
+        } else if (check.state() == CellCheck.State.NOT_UNDERSTOOD) {
+            return wrote + "That is neither a number nor an expression. " + check.byHand().problem();
+        }
+        Optional<Explanation> slip = slips.stream().filter(s -> s.pixels().contains(check.pixel())).findFirst();
+        return wrote + slip.map(Explanation::text).orElseGet(() -> check.state() == CellCheck.State.NOT_ROUNDED
+                ? "That is right before rounding and overflow."
+                : "It " + HandPainter.words(check) + "; no slip that is known explains it.");
+    }
+
+    /** What an expression is worth, where it does not say so itself. */
+    private static String worth(CellCheck check) {
+        boolean isExpression = check.byHand().decimals() < 0 && check.byHand().value().isPresent();
+        return isExpression ? " = " + Decimals.approximate(check.byHand().value().orElseThrow()) : "";
+    }
+}

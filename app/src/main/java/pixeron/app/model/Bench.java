@@ -1,0 +1,226 @@
+package pixeron.app.model;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.HandSheet;
+import pixeron.chain.Chain;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.project.Project;
+import pixeron.project.SavedProject;
+import pixeron.project.View;
+import pixeron.step.Step;
+
+/**
+ * The one state that the window shows: a project with its history, the selected step, the picked pixel, and what was
+ * calculated of them. Every change of the project goes through {@link #edit} and can be undone.
+ */
+public final class Bench {
+
+    private final Background background;
+    private final Consumer<RuntimeException> trouble;
+    private final ReadOnlyObjectWrapper<Project> project = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Integer> position = new ReadOnlyObjectWrapper<>(-1);
+    private final ObjectProperty<Pixel> picked = new SimpleObjectProperty<>(new Pixel(0, 0));
+    private final ObjectProperty<Path> file = new SimpleObjectProperty<>();
+    private final ReadOnlyBooleanWrapper saved = new ReadOnlyBooleanWrapper(true);
+    private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper();
+    private History<Project> history;
+
+    /**
+     * @param background where results are calculated
+     * @param trouble told about what must not happen while calculating
+     */
+    public Bench(Background background, Consumer<RuntimeException> trouble) {
+        this.background = background;
+        this.trouble = trouble;
+    }
+
+    /**
+     * Shows another project.
+     *
+     * @param opened the project, and where to look first
+     * @param from its file; empty when it has none yet
+     * @param isSaved false for work that must not be lost although nobody changed it here
+     */
+    public void open(SavedProject opened, Optional<Path> from, boolean isSaved) {
+        history = new History<>(opened.project());
+        if (!isSaved) {
+            history.markUnsaved();
+        }
+        file.set(from.orElse(null));
+        picked.set(opened.view().picked());
+        position.set(Math.min(opened.view().position(), opened.project().chain().size() - 1));
+        shown.set(null);
+        show();
+    }
+
+    public boolean isOpen() {
+        return history != null;
+    }
+
+    public ReadOnlyObjectProperty<Project> projectProperty() {
+        return project.getReadOnlyProperty();
+    }
+
+    public Project project() {
+        return project.get();
+    }
+
+    /** What was calculated last; it may be one change behind the project while a calculation runs. */
+    public ReadOnlyObjectProperty<Shown> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    public Shown shown() {
+        return shown.get();
+    }
+
+    /** The selected step from 0, or −1 for the image itself. */
+    public ReadOnlyObjectProperty<Integer> positionProperty() {
+        return position.getReadOnlyProperty();
+    }
+
+    public int position() {
+        return position.get();
+    }
+
+    public ObjectProperty<Pixel> pickedProperty() {
+        return picked;
+    }
+
+    public ObjectProperty<Path> fileProperty() {
+        return file;
+    }
+
+    public ReadOnlyBooleanProperty savedProperty() {
+        return saved.getReadOnlyProperty();
+    }
+
+    public ReadOnlyBooleanProperty undoableProperty() {
+        return undoable.getReadOnlyProperty();
+    }
+
+    public ReadOnlyBooleanProperty redoableProperty() {
+        return redoable.getReadOnlyProperty();
+    }
+
+    /** @return what a file of this work holds */
+    public SavedProject savedProject() {
+        return new SavedProject(project(), new View(position(), picked.get()));
+    }
+
+    /** Changes the project; the change can be undone on its own. */
+    public void edit(UnaryOperator<Project> change) {
+        edit(null, change);
+    }
+
+    /**
+     * @param mergeKey what is changed; changes in a row with the same key are undone as one
+     * @param change makes the new project
+     */
+    public void edit(String mergeKey, UnaryOperator<Project> change) {
+        if (history.add(change.apply(history.present()), mergeKey)) {
+            show();
+        }
+    }
+
+    /** The next change is undone on its own. */
+    public void endMerge() {
+        if (history != null) {
+            history.endMerge();
+        }
+    }
+
+    public void undo() {
+        history.undo();
+        show();
+    }
+
+    public void redo() {
+        history.redo();
+        show();
+    }
+
+    /** The project as it is now is in its file. */
+    public void markSaved(Path in) {
+        file.set(in);
+        history.markSaved();
+        saved.set(true);
+    }
+
+    /** Selects a step from 0, or the image with −1. */
+    public void select(int newPosition) {
+        history.endMerge();
+        if (newPosition != position()) {
+            position.set(newPosition);
+            show();
+        }
+    }
+
+    /** Puts a new step behind the selected one and selects it. */
+    public void addStep(Step step) {
+        int at = position() + 1;
+        position.set(at);
+        edit(project -> project.withChain(chain -> chain.withStep(at, step)));
+    }
+
+    /** Changes the chain and selects a step of the new one. */
+    public void editChain(int newPosition, UnaryOperator<Chain> change) {
+        position.set(newPosition);
+        edit(project -> project.withChain(change));
+    }
+
+    /** Changes the values by hand of the selected step, if one is selected. */
+    public void editSheet(UnaryOperator<HandSheet> change) {
+        if (position() >= 0) {
+            edit(project -> project.withSheet(position(), change));
+        }
+    }
+
+    /** Picks a pixel; places outside the image are drawn to its edge. */
+    public void pick(Pixel pixel) {
+        Image image = project().chain().source();
+        picked.set(new Pixel(Math.max(0, Math.min(image.rows() - 1, pixel.row())),
+                Math.max(0, Math.min(image.columns() - 1, pixel.column()))));
+    }
+
+    /** Picks the next cell in reading order that differs, if there is one. */
+    public Optional<CellCheck> pickNextDifference() {
+        Optional<CellCheck> next = shown() == null ? Optional.empty() : shown().check().nextAfter(picked.get());
+        next.ifPresent(cell -> pick(cell.pixel()));
+        return next;
+    }
+
+    /** Gives up a calculation: the change that caused it is undone. */
+    public void cancelCalculation() {
+        background.cancel();
+        if (history.canUndo()) {
+            undo();
+        }
+    }
+
+    private void show() {
+        Project now = history.present();
+        position.set(Math.max(-1, Math.min(position(), now.chain().size() - 1)));
+        project.set(now);
+        pick(picked.get());
+        saved.set(history.isSaved());
+        undoable.set(history.canUndo());
+        redoable.set(history.canRedo());
+        int at = position();
+        Shown known = shown();
+        background.start(progress -> Shown.of(now, at, known, progress), shown::set, trouble);
+    }
+}

@@ -1,0 +1,84 @@
+package pixeron.app.sheet;
+
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import pixeron.image.Pixel;
+
+/**
+ * Typing on the by hand sheet: a digit, sign or bracket opens the cell and replaces what is there, Enter, F2 or a
+ * double click open it with what is there, Delete clears it.
+ */
+public final class HandEditing {
+
+    private static final String STARTS = "0123456789.,-+(\u2212";
+
+    private final CellEditor editor;
+    private final Sheet sheet;
+    private final Supplier<Pixel> picked;
+    private final Function<Pixel, String> textAt;
+    private final BiConsumer<Pixel, String> onWrite;
+
+    /**
+     * @param frame the by hand sheet
+     * @param picked says which cell is picked
+     * @param textAt says what stands in a cell
+     * @param onWrite gets what was written; an empty text clears the cell
+     * @param onMove told where to go on; the place may lie beyond the end of a row
+     */
+    public HandEditing(SheetFrame frame, Supplier<Pixel> picked, Function<Pixel, String> textAt,
+            BiConsumer<Pixel, String> onWrite, Consumer<Pixel> onMove) {
+        this.sheet = frame.sheet();
+        this.picked = picked;
+        this.textAt = textAt;
+        this.onWrite = onWrite;
+        editor = new CellEditor(sheet, onWrite, direction -> onMove.accept(next(direction)));
+        frame.body().getChildren().add(editor);
+        sheet.addEventHandler(KeyEvent.KEY_TYPED, this::typed);
+        sheet.addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
+        sheet.addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
+            if (event.getClickCount() == 2) {
+                open(textAt.apply(picked.get()));
+            }
+        });
+    }
+
+    private Pixel next(CellEditor.Direction direction) {
+        Pixel at = picked.get();
+        return switch (direction) {
+            case ON -> new Pixel(at.row(), at.column() + 1);
+            case BACK -> new Pixel(at.row(), at.column() - 1);
+            case UP -> new Pixel(at.row() - 1, at.column());
+            case DOWN -> new Pixel(at.row() + 1, at.column());
+            case STAY -> at;
+        };
+    }
+
+    private void typed(KeyEvent event) {
+        boolean isPlain = !event.isShortcutDown() && !event.isAltDown();
+        if (isPlain && !event.getCharacter().isEmpty() && STARTS.contains(event.getCharacter())) {
+            open(event.getCharacter());
+            event.consume();
+        }
+    }
+
+    private void pressed(KeyEvent event) {
+        if (event.getCode() == KeyCode.ENTER || event.getCode() == KeyCode.F2) {
+            open(textAt.apply(picked.get()));
+            event.consume();
+        } else if (event.getCode() == KeyCode.DELETE || event.getCode() == KeyCode.BACK_SPACE) {
+            onWrite.accept(picked.get(), "");
+            event.consume();
+        }
+    }
+
+    private void open(String text) {
+        if (sheet.isEditable()) {
+            editor.open(picked.get(), text);
+        }
+    }
+}

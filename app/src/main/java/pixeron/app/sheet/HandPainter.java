@@ -1,0 +1,192 @@
+package pixeron.app.sheet;
+
+import java.util.HashMap;
+import java.util.Map;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import pixeron.app.theme.Palette;
+import pixeron.app.theme.Theme;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.HandValue;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+
+/**
+ * Draws what the person wrote, with a mark on every cell: a tick for one that agrees, a triangle up or down with the
+ * difference for one that differs, ≈ for one that is right before rounding, ? for one that is not understood. The marks differ in shape as
+ * well as in colour.
+ */
+public final class HandPainter implements Painter {
+
+    private static final double GRID_FROM = 8;
+    private static final double MARKS_FROM = 14;
+    private static final double WORDS_FROM = 30;
+
+    private final HandSheet sheet;
+    private final Map<Pixel, CellCheck> checks = new HashMap<>();
+    private final Theme theme;
+    private final int characters;
+    private final boolean areMarksShown;
+
+    /**
+     * @param sheet what was written
+     * @param check how it compares
+     * @param characters length of the longest number on the sheets beside this one
+     * @param areMarksShown false while the person wants to find the mistakes alone
+     */
+    public HandPainter(HandSheet sheet, Check check, Theme theme, int characters, boolean areMarksShown) {
+        this.sheet = sheet;
+        this.theme = theme;
+        this.characters = characters;
+        this.areMarksShown = areMarksShown;
+        check.cells().forEach(cell -> checks.put(cell.pixel(), cell));
+    }
+
+    @Override
+    public void paint(GraphicsContext graphics, Viewport viewport) {
+        Palette palette = theme.palette();
+        double right = viewport.x(viewport.columns());
+        double bottom = viewport.y(viewport.rows());
+        graphics.setFill(palette.panel());
+        graphics.fillRect(Math.max(0, viewport.x(0)), Math.max(0, viewport.y(0)), right, bottom);
+        if (viewport.cell() >= GRID_FROM) {
+            paintGrid(graphics, viewport, palette);
+        } else {
+            graphics.setStroke(palette.line());
+            graphics.strokeRect(viewport.x(0) + 0.5, viewport.y(0) + 0.5, right - viewport.x(0) - 1,
+                    bottom - viewport.y(0) - 1);
+        }
+        Font font = NumberFont.fitting(viewport.cell(), characters, theme.scale());
+        sheet.cells().forEach((pixel, value) -> {
+            if (pixel.row() >= viewport.firstRow() && pixel.row() <= viewport.lastRow()
+                    && pixel.column() >= viewport.firstColumn() && pixel.column() <= viewport.lastColumn()) {
+                paintCell(graphics, viewport, pixel, value, font);
+            }
+        });
+    }
+
+    private void paintGrid(GraphicsContext graphics, Viewport viewport, Palette palette) {
+        graphics.setStroke(palette.line());
+        graphics.setLineDashes(3, 2);
+        double right = viewport.x(viewport.columns());
+        double bottom = viewport.y(viewport.rows());
+        for (int i = viewport.firstRow(); i <= viewport.lastRow() + 1; i++) {
+            double y = edge(viewport.y(i), bottom);
+            graphics.strokeLine(Math.max(0, viewport.x(0)), y, right, y);
+        }
+        for (int j = viewport.firstColumn(); j <= viewport.lastColumn() + 1; j++) {
+            double x = edge(viewport.x(j), right);
+            graphics.strokeLine(x, Math.max(0, viewport.y(0)), x, bottom);
+        }
+        graphics.setLineDashes();
+    }
+
+    /** The last line stays inside the sheet. */
+    private static double edge(double place, double end) {
+        return Math.floor(place) + (place >= end ? -0.5 : 0.5);
+    }
+
+    private void paintCell(GraphicsContext graphics, Viewport viewport, Pixel pixel, HandValue value, Font font) {
+        Palette palette = theme.palette();
+        CellCheck check = areMarksShown ? checks.get(pixel) : null;
+        boolean isWrong = check != null && check.state() != CellCheck.State.AGREES;
+        double x = Math.floor(viewport.x(pixel.column()));
+        double y = Math.floor(viewport.y(pixel.row()));
+        double side = viewport.cell();
+        if (isWrong || side < GRID_FROM) {
+            graphics.setFill(side >= GRID_FROM ? palette.differGround()
+                    : isWrong ? palette.differ() : check == null ? palette.byHand() : palette.agree());
+            graphics.fillRect(x + 1, y + 1, Math.max(1, side - 1), Math.max(1, side - 1));
+        }
+        if (font != null) {
+            graphics.setFill(isWrong ? palette.differ() : palette.byHand());
+            paintNumber(graphics, value.text(), font, x, y, side);
+        } else if (side >= GRID_FROM && check == null) {
+            graphics.setFill(palette.byHand());
+            graphics.fillOval(x + side / 2 - 1.5, y + side / 2 - 1.5, 3, 3);
+        }
+        if (check != null && side >= MARKS_FROM) {
+            paintMark(graphics, check, x, y, side, font != null);
+        }
+    }
+
+    private static void paintNumber(GraphicsContext graphics, String text, Font font, double x, double y, double side) {
+        int room = (int) Math.floor((side - 2) / (font.getSize() * 0.6));
+        graphics.setFont(font);
+        graphics.setTextAlign(TextAlignment.CENTER);
+        graphics.setTextBaseline(VPos.CENTER);
+        // Below the marks in the corner; a long expression is cut, the line below the sheets has all of it.
+        graphics.fillText(text.length() <= room ? text : text.substring(0, Math.max(0, room - 1)) + "…",
+                x + side / 2, y + side * 0.56);
+    }
+
+    private void paintMark(GraphicsContext graphics, CellCheck check, double x, double y, double side, boolean isCorner) {
+        Palette palette = theme.palette();
+        boolean isAgreeing = check.state() == CellCheck.State.AGREES;
+        graphics.setFill(isAgreeing ? palette.agree() : palette.differ());
+        graphics.setStroke(isAgreeing ? palette.agree() : palette.differ());
+        double size = isCorner ? Math.min(7, side / 5) : side / 2.5;
+        double right = isCorner ? x + side - 4 : x + side / 2 + size / 2;
+        double top = isCorner ? y + 4 : y + side / 2 - size / 2;
+        switch (check.state()) {
+            case AGREES -> {
+                graphics.strokeLine(right - size, top + size * 0.55, right - size * 0.6, top + size * 0.95);
+                graphics.strokeLine(right - size * 0.6, top + size * 0.95, right, top + size * 0.1);
+            }
+            case DIFFERS -> paintTriangle(graphics, check, right, top, size, side >= WORDS_FROM && isCorner);
+            case NOT_ROUNDED -> paintSign(graphics, "≈", right, top, size);
+            case NOT_UNDERSTOOD -> paintSign(graphics, "?", right, top, size);
+        }
+    }
+
+    private static void paintSign(GraphicsContext graphics, String sign, double right, double top, double size) {
+        graphics.setFont(NumberFont.of(Math.floor(size * 1.7)));
+        graphics.setTextAlign(TextAlignment.RIGHT);
+        graphics.setTextBaseline(VPos.CENTER);
+        graphics.fillText(sign, right + 1, top + size / 2);
+    }
+
+    /** Up when the person's value is too large, down when it is too small, with how much. */
+    private static void paintTriangle(GraphicsContext graphics, CellCheck check, double right, double top, double size,
+            boolean isNumbered) {
+        String amount = isNumbered ? Decimals.approximate(check.difference().orElseThrow().absolute()) : "";
+        amount = amount.length() > 4 ? "" : amount;
+        double digits = amount.length() * 5.4;
+        double end = right - digits;
+        boolean isUp = check.difference().orElseThrow().signum() > 0;
+        double base = isUp ? top + size : top;
+        double tip = isUp ? top : top + size;
+        graphics.fillPolygon(new double[] {end - size, end, end - size / 2}, new double[] {base, base, tip}, 3);
+        if (!amount.isEmpty()) {
+            graphics.setFont(NumberFont.of(9));
+            graphics.setTextAlign(TextAlignment.RIGHT);
+            graphics.setTextBaseline(VPos.CENTER);
+            graphics.fillText(amount, right, top + size / 2);
+        }
+    }
+
+    @Override
+    public String describe(Pixel pixel) {
+        HandValue value = sheet.cells().get(pixel);
+        if (value == null) {
+            return "not filled";
+        }
+        CellCheck check = areMarksShown ? checks.get(pixel) : null;
+        return value.text() + (check == null ? "" : ", " + words(check));
+    }
+
+    /** @return how a cell compares, in words */
+    public static String words(CellCheck check) {
+        return switch (check.state()) {
+            case AGREES -> "agrees";
+            case DIFFERS -> "differs by " + Decimals.signed(check.difference().orElseThrow());
+            case NOT_ROUNDED -> "right before rounding";
+            case NOT_UNDERSTOOD -> "not understood";
+        };
+    }
+}

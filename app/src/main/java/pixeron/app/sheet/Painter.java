@@ -1,0 +1,14 @@
+package pixeron.app.sheet;
+
+import javafx.scene.canvas.GraphicsContext;
+import pixeron.image.Pixel;
+
+/** Draws the cells of a sheet. The graphics context is moved so that the first cell's corner is the origin. */
+public interface Painter {
+
+    /** Draws the part of the sheet that the viewport shows. */
+    void paint(GraphicsContext graphics, Viewport viewport);
+
+    /** @return what a screen reader says of a cell, behind its place */
+    String describe(Pixel pixel);
+}

@@ -1,0 +1,80 @@
+package pixeron.app.sheet;
+
+import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** A sheet with its head: what it is, what is said of it, where it comes from; and words where it is empty. */
+public final class SheetFrame extends VBox {
+
+    private final Label subtitle = new Label();
+    private final Label caption = new Label();
+    private final Label hint = new Label();
+    private final HBox tools = new HBox();
+    private final Pane body;
+    private final Sheet sheet;
+
+    /**
+     * @param title what it is
+     * @param role style class of its colour: before, after or by-hand
+     */
+    public SheetFrame(String title, String role, Sheet sheet) {
+        this.sheet = sheet;
+        getStyleClass().addAll("sheet", role);
+        Label name = new Label(title);
+        name.getStyleClass().add("sheet-title");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        subtitle.getStyleClass().add("sheet-subtitle");
+        subtitle.setTextOverrun(OverrunStyle.ELLIPSIS);
+        caption.getStyleClass().add("sheet-caption");
+        tools.getStyleClass().add("sheet-tools");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox head = new HBox(name, gap, caption, tools);
+        head.getStyleClass().add("sheet-head");
+        hint.getStyleClass().add("sheet-hint");
+        hint.setWrapText(true);
+        hint.setMouseTransparent(true);
+        body = new Pane(sheet, hint) {
+            @Override
+            protected void layoutChildren() {
+                sheet.resizeRelocate(0, 0, getWidth(), getHeight());
+                double width = Math.max(40, getWidth() - 48);
+                hint.resizeRelocate(24, 32, width, hint.prefHeight(width));
+            }
+        };
+        VBox.setVgrow(body, Priority.ALWAYS);
+        getChildren().addAll(head, subtitle, body);
+    }
+
+    public Sheet sheet() {
+        return sheet;
+    }
+
+    /** @return where controls of this sheet are put, at the right of its head */
+    public HBox tools() {
+        return tools;
+    }
+
+    Pane body() {
+        return body;
+    }
+
+    public void setSubtitle(String text) {
+        subtitle.setText(text);
+    }
+
+    public void setCaption(String text) {
+        caption.setText(text);
+    }
+
+    /** @param text said on the sheet while nothing is on it; empty for none */
+    public void setHint(String text) {
+        hint.setText(text);
+        hint.setVisible(!text.isEmpty());
+    }
+}

@@ -1,0 +1,88 @@
+package pixeron.app.theme;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.Parent;
+import javafx.scene.text.Font;
+import pixeron.PixeronException;
+
+/**
+ * The look that is chosen now. Style classes of the root switch between light and dark and between type sizes; what is
+ * drawn listens to {@link #paletteProperty} and {@link #scaleProperty}.
+ */
+public final class Theme {
+
+    /** The family of every number. */
+    public static final String NUMBERS = "JetBrains Mono";
+
+    private static final double LARGE = 1.35;
+    private static final String DARK_CLASS = "dark";
+    private static final String LARGE_CLASS = "large";
+    private static final List<String> FONTS = List.of("Inter-Regular.ttf", "Inter-Bold.ttf",
+            "JetBrainsMono-Regular.ttf", "JetBrainsMono-Bold.ttf");
+
+    private final Parent root;
+    private final ReadOnlyObjectWrapper<Palette> palette = new ReadOnlyObjectWrapper<>(Palette.LIGHT);
+    private final ReadOnlyObjectWrapper<Double> scale = new ReadOnlyObjectWrapper<>(1.0);
+
+    /** @param root gets the style sheet and the style classes */
+    public Theme(Parent root) {
+        this.root = root;
+        FONTS.forEach(Theme::load);
+        root.getStyleClass().add("pixeron");
+        root.getStylesheets().add(Theme.class.getResource("/pixeron/app/pixeron.css").toExternalForm());
+    }
+
+    private static void load(String font) {
+        try (InputStream in = Theme.class.getResourceAsStream("/pixeron/app/fonts/" + font)) {
+            Font.loadFont(in, 13);
+        } catch (IOException broken) {
+            throw PixeronException.because(broken, "The font %s cannot be read from the program's own files.", font);
+        }
+    }
+
+    public ReadOnlyObjectProperty<Palette> paletteProperty() {
+        return palette.getReadOnlyProperty();
+    }
+
+    public Palette palette() {
+        return palette.get();
+    }
+
+    /** How much larger than normal type is: 1 or 1.35. */
+    public ReadOnlyObjectProperty<Double> scaleProperty() {
+        return scale.getReadOnlyProperty();
+    }
+
+    public double scale() {
+        return scale.get();
+    }
+
+    public boolean isDark() {
+        return palette.get() == Palette.DARK;
+    }
+
+    public boolean isLarge() {
+        return scale.get() > 1;
+    }
+
+    public void setDark(boolean dark) {
+        put(DARK_CLASS, dark);
+        palette.set(dark ? Palette.DARK : Palette.LIGHT);
+    }
+
+    public void setLarge(boolean large) {
+        put(LARGE_CLASS, large);
+        scale.set(large ? LARGE : 1.0);
+    }
+
+    private void put(String styleClass, boolean isOn) {
+        root.getStyleClass().remove(styleClass);
+        if (isOn) {
+            root.getStyleClass().add(styleClass);
+        }
+    }
+}

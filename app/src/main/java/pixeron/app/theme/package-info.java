@@ -1,0 +1,2 @@
+/** How it looks: the colours of the three roles, light and dark, type sizes, fonts, icons with words. */
+package pixeron.app.theme;

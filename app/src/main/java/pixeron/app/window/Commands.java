@@ -1,0 +1,131 @@
+package pixeron.app.window;
+
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import pixeron.PixeronException;
+import pixeron.app.bench.BenchView;
+import pixeron.app.bench.SheetsPane.Kind;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.HandValue;
+import pixeron.format.CellTable;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+
+/** What menus, buttons and keys do with the bench, beside files. */
+final class Commands {
+
+    /** More values than a spreadsheet takes in one block with pleasure. */
+    private static final int MOST_COPIED = 1 << 20;
+
+    private final Bench bench;
+    private final BenchView view;
+    private final Banner banner;
+
+    Commands(Bench bench, BenchView view, Banner banner) {
+        this.bench = bench;
+        this.view = view;
+        this.banner = banner;
+    }
+
+    boolean isOpen() {
+        return bench.isOpen() && bench.shown() != null;
+    }
+
+    void undo() {
+        if (bench.undoableProperty().get()) {
+            bench.undo();
+        }
+    }
+
+    void redo() {
+        if (bench.redoableProperty().get()) {
+            bench.redo();
+        }
+    }
+
+    void zoom(boolean isIn) {
+        view.sheets().zoom(isIn);
+    }
+
+    void fit() {
+        view.sheets().viewport().fit();
+    }
+
+    void addStep() {
+        view.openSearch();
+    }
+
+    void copyWorking() {
+        view.copyWorking();
+    }
+
+    void nextDifference() {
+        if (isOpen() && bench.pickNextDifference().isEmpty()) {
+            view.say("Nothing that is filled differs");
+        }
+    }
+
+    void toggle(Kind kind) {
+        view.sheets().toggle(kind);
+    }
+
+    /** Copies the values of the sheet that has the keyboard, After when none has it. */
+    void copyValues() {
+        if (!isOpen()) {
+            return;
+        }
+        Shown shown = bench.shown();
+        if (view.sheets().sheet(Kind.BY_HAND).isFocused()) {
+            Image grid = bench.project().chain().source();
+            copy("values by hand", grid, n -> byHand(shown.sheet(), grid.pixel(n)));
+            return;
+        }
+        boolean isBefore = view.sheets().sheet(Kind.BEFORE).isFocused() || shown.after().isEmpty();
+        (isBefore ? shown.before() : shown.after()).ifPresent(described ->
+                copy(isBefore ? "values of Before" : "values of After", described.image(),
+                        n -> Decimals.table(described.image().value(n))));
+    }
+
+    private static String byHand(HandSheet sheet, Pixel pixel) {
+        HandValue value = sheet.cells().get(pixel);
+        return value == null ? "" : value.text();
+    }
+
+    private void copy(String what, Image image, java.util.function.IntFunction<String> text) {
+        if (image.count() > MOST_COPIED) {
+            banner.show(String.format("%d × %d values are too many for the clipboard; save the result as a table instead.",
+                    image.rows(), image.columns()));
+            return;
+        }
+        ClipboardContent content = new ClipboardContent();
+        content.putString(IntStream.range(0, image.rows()).mapToObj(i -> IntStream.range(0, image.columns())
+                .mapToObj(j -> text.apply(i * image.columns() + j)).collect(Collectors.joining("\t")))
+                .collect(Collectors.joining("\n")) + "\n");
+        Clipboard.getSystemClipboard().setContent(content);
+        view.say("Copied " + image.rows() + " × " + image.columns() + " " + what);
+    }
+
+    /** Writes the block on the clipboard by hand, from the picked cell on. */
+    void pasteValues() {
+        String text = Clipboard.getSystemClipboard().getString();
+        if (!isOpen() || text == null || text.isBlank()) {
+            banner.show("The clipboard holds no cells; copy a block from a spreadsheet first.");
+        } else if (bench.shown().operation().isEmpty()) {
+            banner.show("Values by hand belong to a step; select one with a result first.");
+        } else {
+            try {
+                HandSheet pasted = bench.shown().sheet().withBlock(bench.pickedProperty().get(), CellTable.parse(text),
+                        bench.project().chain().source());
+                bench.editSheet(old -> pasted);
+                view.say("Pasted from " + bench.pickedProperty().get() + " on");
+            } catch (PixeronException doesNotFit) {
+                banner.show(doesNotFit.getMessage());
+            }
+        }
+    }
+}

@@ -1,0 +1,30 @@
+package pixeron.app.window;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/** The few questions that need a dialog of the platform. Tests answer them without one. */
+public interface Dialogs {
+
+    /** What to do with unsaved work. */
+    enum Answer { SAVE, DISCARD, CANCEL }
+
+    /**
+     * A kind of file.
+     *
+     * @param name for people
+     * @param endings such as {@code *.pgm}
+     */
+    record Kind(String name, List<String> endings) {
+    }
+
+    /** @return the file to be opened, or empty when the person changed their mind */
+    Optional<Path> chooseToOpen(String title, List<Kind> kinds);
+
+    /** @return the file to be written; the platform has asked before an existing one is replaced */
+    Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds);
+
+    /** @return what to do with the unsaved work of that name */
+    Answer askAboutUnsaved(String name);
+}

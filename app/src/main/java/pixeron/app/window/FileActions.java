@@ -1,0 +1,262 @@
+package pixeron.app.window;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.input.Clipboard;
+import org.slf4j.LoggerFactory;
+import pixeron.PixeronException;
+import pixeron.app.model.Autosave;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Settings;
+import pixeron.app.model.UserFolder;
+import pixeron.byhand.HandSheet;
+import pixeron.format.CellTable;
+import pixeron.format.ImageFiles;
+import pixeron.format.ReadOptions;
+import pixeron.image.Image;
+import pixeron.project.Project;
+import pixeron.project.ProjectFile;
+import pixeron.project.SavedProject;
+import pixeron.project.demo.DemoCase;
+
+/** Opening, saving and what surrounds them: unsaved work, autosave, recent files. Files are read and written in the background. */
+final class FileActions {
+
+    private static final List<Dialogs.Kind> TO_OPEN = List.of(
+            new Dialogs.Kind("Images, tables and projects", List.of("*.png", "*.pgm", "*.csv", "*.tsv", "*.txt", "*.pixeron.json")),
+            new Dialogs.Kind("All files", List.of("*")));
+    private static final List<Dialogs.Kind> PROJECTS = List.of(new Dialogs.Kind("Pixeron project", List.of("*.pixeron.json")));
+    private static final List<Dialogs.Kind> RESULTS = List.of(
+            new Dialogs.Kind("PNG picture", List.of("*.png")), new Dialogs.Kind("PGM picture", List.of("*.pgm")),
+            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")));
+    private static final List<Dialogs.Kind> TABLES = List.of(
+            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")), new Dialogs.Kind("All files", List.of("*")));
+
+    private final Bench bench;
+    private final Background files;
+    private final Autosave autosave;
+    private final UserFolder folder;
+    private final Dialogs dialogs;
+    private final Banner banner;
+    private final Consumer<String> say;
+    private final ReadOnlyObjectWrapper<Settings> settings;
+
+    FileActions(Bench bench, Background files, Autosave autosave, UserFolder folder, Dialogs dialogs, Banner banner,
+            Consumer<String> say) {
+        this.bench = bench;
+        this.files = files;
+        this.autosave = autosave;
+        this.folder = folder;
+        this.dialogs = dialogs;
+        this.banner = banner;
+        this.say = say;
+        this.settings = new ReadOnlyObjectWrapper<>(Settings.read(folder));
+        bench.projectProperty().subscribe(project -> keepUnsaved());
+    }
+
+    ReadOnlyObjectProperty<Settings> settingsProperty() {
+        return settings.getReadOnlyProperty();
+    }
+
+    void setSettings(Settings changed) {
+        settings.set(changed);
+        changed.write(folder);
+    }
+
+    private void keepUnsaved() {
+        if (bench.isOpen() && !bench.savedProperty().get()) {
+            autosave.keep(bench.savedProject());
+        } else if (bench.isOpen()) {
+            autosave.clear();
+        }
+    }
+
+    /** Lets the person choose a file and opens it. */
+    void open() {
+        afterUnsaved(() -> dialogs.chooseToOpen("Open an image, a table or a project", TO_OPEN).ifPresent(this::read));
+    }
+
+    /** Opens a file, after a question about unsaved work. */
+    void open(Path file) {
+        afterUnsaved(() -> read(file));
+    }
+
+    private void read(Path file) {
+        banner.hide();
+        files.start(progress -> Opened.of(file), opened -> {
+            opened.work().ifPresentOrElse(work -> {
+                bench.open(work, opened.project(), true);
+                setSettings(settings.get().withRecent(file));
+            }, () -> {
+                banner.show(opened.problem());
+                opened.otherWays().forEach((name, work) -> banner.offer(name, () -> bench.open(work, Optional.empty(), true)));
+            });
+        }, this::trouble);
+    }
+
+    void open(DemoCase demo) {
+        afterUnsaved(() -> {
+            banner.hide();
+            bench.open(demo.saved(), Optional.empty(), true);
+        });
+    }
+
+    /** Opens work that an earlier run left behind; it stays unsaved until the person saves it. */
+    void recover(Path leftBehind) {
+        afterUnsaved(() -> files.start(progress -> ProjectFile.read(leftBehind), work -> {
+            bench.open(work, Optional.empty(), false);
+            autosave.discard(leftBehind);
+        }, this::trouble));
+    }
+
+    void discard(Path leftBehind) {
+        autosave.discard(leftBehind);
+    }
+
+    List<Path> leftBehind() {
+        return autosave.leftBehind();
+    }
+
+    /** Makes a new image of the table on the clipboard. */
+    void pasteImage() {
+        String text = Clipboard.getSystemClipboard().getString();
+        if (text == null || text.isBlank()) {
+            banner.show("The clipboard holds no numbers; copy a block of cells from a spreadsheet first.");
+            return;
+        }
+        afterUnsaved(() -> {
+            try {
+                SavedProject work = Opened.image("pasted", "Pasted numbers", ImageFiles.parse(text, ReadOptions.DEFAULT));
+                banner.hide();
+                bench.open(work, Optional.empty(), false);
+            } catch (PixeronException notNumbers) {
+                banner.show("The clipboard cannot be read as an image: " + notNumbers.getMessage());
+            }
+        });
+    }
+
+    /** Saves to the project's file; one that has none yet is asked for. */
+    void save() {
+        save(() -> { });
+    }
+
+    private void save(Runnable then) {
+        if (bench.fileProperty().get() != null) {
+            write(bench.fileProperty().get(), then);
+        } else {
+            saveAs(then);
+        }
+    }
+
+    void saveAs() {
+        saveAs(() -> { });
+    }
+
+    private void saveAs(Runnable then) {
+        String name = fileName(bench.project()) + ProjectFile.ENDING;
+        dialogs.chooseToSave("Save the project", name, PROJECTS).ifPresent(chosen -> write(withEnding(chosen), then));
+    }
+
+    private static Path withEnding(Path chosen) {
+        String name = chosen.getFileName().toString();
+        return name.endsWith(".json") ? chosen : chosen.resolveSibling(name + ProjectFile.ENDING);
+    }
+
+    private void write(Path file, Runnable then) {
+        SavedProject work = bench.savedProject();
+        files.start(progress -> {
+            ProjectFile.write(file, work);
+            return file;
+        }, written -> {
+            if (bench.project() == work.project()) {
+                bench.markSaved(file);
+                autosave.clear();
+            }
+            banner.hide();
+            setSettings(settings.get().withRecent(file));
+            say.accept("Saved " + file.getFileName());
+            then.run();
+        }, this::trouble);
+    }
+
+    /** Saves what the selected step gives. */
+    void saveResult() {
+        if (bench.shown() == null) {
+            return;
+        }
+        var described = bench.position() < 0 ? bench.shown().before() : bench.shown().after();
+        if (described.isEmpty()) {
+            banner.show("The selected step has no result to save.");
+            return;
+        }
+        Image image = described.get().image();
+        String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1)) + ".png";
+        dialogs.chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> files.start(progress -> {
+            ImageFiles.write(file, image, false);
+            return file;
+        }, written -> {
+            banner.hide();
+            say.accept("Saved " + file.getFileName());
+        }, this::trouble));
+    }
+
+    private static String fileName(Project project) {
+        String name = project.name().strip().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "").toLowerCase();
+        return name.isEmpty() ? "project" : name;
+    }
+
+    /** Lets the person choose a table of values by hand for the selected step. */
+    void openByHand() {
+        dialogs.chooseToOpen("Open values by hand", TABLES).ifPresent(this::openByHand);
+    }
+
+    void openByHand(Path file) {
+        if (bench.shown() == null || bench.shown().after().isEmpty()) {
+            banner.show("Values by hand belong to a step; select one with a result first.");
+            return;
+        }
+        Image grid = bench.shown().after().get().image();
+        files.start(progress -> HandSheet.of(CellTable.read(file), grid), sheet -> {
+            banner.hide();
+            bench.editSheet(old -> sheet.withTolerance(old.tolerance()));
+            say.accept("Read " + sheet.cells().size() + " values from " + file.getFileName());
+        }, problem -> trouble(problem instanceof PixeronException
+                ? PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage()) : problem));
+    }
+
+    /** Runs an action when no unsaved work is in its way: saved, given up, or never there. */
+    void afterUnsaved(Runnable action) {
+        if (!bench.isOpen() || bench.savedProperty().get()) {
+            action.run();
+            return;
+        }
+        switch (dialogs.askAboutUnsaved(bench.project().name())) {
+            case SAVE -> save(action);
+            case DISCARD -> {
+                autosave.clear();
+                action.run();
+            }
+            case CANCEL -> { }
+        }
+    }
+
+    /** The program ends: nothing is left to be recovered. */
+    void end() {
+        autosave.clearNow();
+    }
+
+    /** Shows what went wrong; what must not happen goes into the log as well. */
+    void trouble(RuntimeException problem) {
+        if (problem instanceof PixeronException) {
+            banner.show(problem.getMessage());
+        } else {
+            LoggerFactory.getLogger(FileActions.class).error("unexpected", problem);
+            banner.show("Something went wrong inside Pixeron; your work is kept. The log has the details.");
+        }
+    }
+}

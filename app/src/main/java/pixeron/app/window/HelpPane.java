@@ -1,0 +1,74 @@
+package pixeron.app.window;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** What the keys do, over the window; Esc closes it. */
+final class HelpPane extends StackPane {
+
+    private static final String[][] KEYS = {
+        {"Steps", ""},
+        {"Ctrl+Shift+A", "add a step: type a few letters of its name or of what it does, then Enter"},
+        {"↑ ↓", "on the steps: select; with Alt: move the step"},
+        {"Space · Ctrl+D · Delete", "on a step: switch off or on · duplicate · delete"},
+        {"Sheets", ""},
+        {"arrows", "pick the next pixel; Page up and down: ten rows; Home and End: ends of the row"},
+        {"wheel · drag", "move the image under the sheets; Ctrl with the wheel zooms at the pointer"},
+        {"Ctrl + · Ctrl − · Ctrl 0", "larger · smaller · the whole image"},
+        {"Ctrl 1 · 2 · 3", "show or hide Before · After · By hand"},
+        {"By hand", ""},
+        {"a digit", "begins to write into the picked cell; 153.75, 487/9 and (52+55+61)/3 are all understood"},
+        {"Enter · ↑ ↓ · Esc", "write and go on to the right · write and go up or down · leave the cell as it was"},
+        {"Delete", "clear the cell"},
+        {"Ctrl+V · Ctrl+Shift+O", "paste a block from a spreadsheet · open a table"},
+        {"F8", "go to the next difference"},
+        {"Everything", ""},
+        {"Ctrl+Z · Ctrl+Shift+Z", "undo · redo, without limit"},
+        {"Ctrl+Shift+C", "copy the working of the picked pixel as text"},
+        {"Tab", "goes on to the next part of the window"}};
+
+    private final Button close = new Button("Close");
+
+    HelpPane() {
+        getStyleClass().add("help");
+        GridPane table = new GridPane();
+        table.getStyleClass().add("help-table");
+        for (int n = 0; n < KEYS.length; n++) {
+            boolean isHead = KEYS[n][1].isEmpty();
+            Label key = new Label(KEYS[n][0]);
+            key.getStyleClass().add(isHead ? "help-head" : "help-key");
+            key.setMinWidth(Region.USE_PREF_SIZE);
+            Label words = new Label(KEYS[n][1]);
+            words.setWrapText(true);
+            table.add(key, 0, n);
+            table.add(words, 1, n);
+        }
+        Label title = new Label("Keys");
+        title.getStyleClass().add("card-title");
+        close.setOnAction(event -> setVisible(false));
+        close.setCancelButton(false);
+        VBox box = new VBox(title, table, close);
+        box.getStyleClass().add("help-box");
+        box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        getChildren().add(box);
+        addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE || event.getCode() == KeyCode.F1) {
+                setVisible(false);
+                event.consume();
+            }
+        });
+        setOnMouseClicked(event -> setVisible(false));
+        setVisible(false);
+    }
+
+    void open() {
+        setVisible(true);
+        close.requestFocus();
+    }
+}

@@ -1,0 +1,95 @@
+package pixeron.app.window;
+
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCombination;
+import pixeron.app.bench.BenchView;
+import pixeron.app.bench.SheetsPane.Kind;
+import pixeron.app.theme.Theme;
+
+/** Every action, in groups, with its key. The keys work whether the menu is open or not. */
+final class MainMenu {
+
+    private final MenuButton button = new MenuButton("Menu");
+
+    MainMenu(FileActions files, Commands commands, BenchView view, Theme theme, Runnable showOpening, Runnable showHelp) {
+        button.setTooltip(new Tooltip("All actions with their keys (F10)"));
+        button.setAccessibleText("Menu: all actions with their keys");
+        button.getItems().addAll(fileMenu(files, showOpening), editMenu(files, commands),
+                viewMenu(files, commands, view, theme), item("Keys and help", "F1", showHelp));
+    }
+
+    MenuButton button() {
+        return button;
+    }
+
+    private static Menu fileMenu(FileActions files, Runnable showOpening) {
+        return new Menu("File", null,
+                item("Open…", "Shortcut+O", files::open),
+                item("New image from pasted numbers", "Shortcut+Shift+V", files::pasteImage),
+                new SeparatorMenuItem(),
+                item("Save", "Shortcut+S", files::save),
+                item("Save as…", "Shortcut+Shift+S", files::saveAs),
+                item("Save result…", "Shortcut+E", files::saveResult),
+                new SeparatorMenuItem(),
+                item("Opening view", "Shortcut+W", showOpening));
+    }
+
+    private static Menu editMenu(FileActions files, Commands commands) {
+        return new Menu("Edit", null,
+                item("Undo", "Shortcut+Z", commands::undo),
+                item("Redo", "Shortcut+Shift+Z", commands::redo),
+                new SeparatorMenuItem(),
+                item("Add a step…", "Shortcut+Shift+A", commands::addStep),
+                new SeparatorMenuItem(),
+                item("Copy values of the sheet", "Shortcut+C", commands::copyValues),
+                item("Paste values by hand", "Shortcut+V", commands::pasteValues),
+                item("Open values by hand…", "Shortcut+Shift+O", files::openByHand),
+                item("Next difference", "F8", commands::nextDifference),
+                item("Copy working", "Shortcut+Shift+C", commands::copyWorking));
+    }
+
+    private static Menu viewMenu(FileActions files, Commands commands, BenchView view, Theme theme) {
+        Menu menu = new Menu("View", null,
+                item("Larger", "Shortcut+Plus", () -> commands.zoom(true)),
+                item("Larger", "Shortcut+Equals", () -> commands.zoom(true)),
+                item("Smaller", "Shortcut+Minus", () -> commands.zoom(false)),
+                item("Whole image", "Shortcut+0", commands::fit),
+                new SeparatorMenuItem());
+        // The second key for Larger is for keyboards where + needs Shift; it need not be listed twice.
+        menu.getItems().get(1).setVisible(false);
+        for (Kind kind : Kind.values()) {
+            CheckMenuItem check = new CheckMenuItem(kind.title());
+            check.setAccelerator(KeyCombination.valueOf("Shortcut+" + (kind.ordinal() + 1)));
+            check.setSelected(true);
+            check.setOnAction(event -> {
+                commands.toggle(kind);
+                check.setSelected(view.sheets().visibleProperty(kind).get());
+            });
+            menu.getItems().add(check);
+        }
+        CheckMenuItem dark = new CheckMenuItem("Dark");
+        dark.setAccelerator(KeyCombination.valueOf("Shortcut+Shift+D"));
+        dark.setOnAction(event -> files.setSettings(files.settingsProperty().get().withDark(!theme.isDark())));
+        CheckMenuItem large = new CheckMenuItem("Large type");
+        large.setAccelerator(KeyCombination.valueOf("Shortcut+Shift+L"));
+        large.setOnAction(event -> files.setSettings(files.settingsProperty().get().withLarge(!theme.isLarge())));
+        files.settingsProperty().subscribe(settings -> {
+            dark.setSelected(settings.isDark());
+            large.setSelected(settings.isLarge());
+        });
+        menu.getItems().addAll(new SeparatorMenuItem(), dark, large);
+        return menu;
+    }
+
+    private static MenuItem item(String text, String key, Runnable action) {
+        MenuItem item = new MenuItem(text);
+        item.setAccelerator(KeyCombination.valueOf(key));
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+}

@@ -1,0 +1,123 @@
+package pixeron.app.window;
+
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import javafx.application.Platform;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import pixeron.app.bench.BenchView;
+import pixeron.app.bench.SheetsPane.Kind;
+import pixeron.app.model.Autosave;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.model.UserFolder;
+import pixeron.app.theme.Theme;
+
+/** Everything inside the window: top bar, messages, and below them the opening view or the bench. */
+public final class MainWindow extends StackPane {
+
+    private final Banner banner = new Banner();
+    private final Background calculation = new Background();
+    private final Theme theme = new Theme(this);
+    private final BorderPane layout = new BorderPane();
+    private final HelpPane help = new HelpPane();
+    private final Bench bench;
+    private final BenchView view;
+    private final FileActions files;
+    private final OpeningView opening;
+    private final TopBar topBar;
+
+    /**
+     * @param folder the person's settings and autosaved work
+     * @param dialogs how files are chosen
+     * @param autosaveDelay time without a change before unsaved work is kept
+     */
+    public MainWindow(UserFolder folder, Dialogs dialogs, Duration autosaveDelay) {
+        bench = new Bench(calculation, problem -> trouble(problem));
+        view = new BenchView(bench, calculation, theme);
+        files = new FileActions(bench, new Background(), new Autosave(folder, autosaveDelay), folder, dialogs, banner, view::say);
+        opening = new OpeningView(files);
+        Commands commands = new Commands(bench, view, banner);
+        MainMenu menu = new MainMenu(files, commands, view, theme, this::showOpening, help::open);
+        topBar = new TopBar(bench, files, commands, menu.button());
+        view.sheets().openTableButton().setOnAction(event -> files.openByHand());
+        layout.setTop(new VBox(topBar, banner));
+        layout.setCenter(opening);
+        topBar.setOpen(false);
+        getChildren().addAll(layout, help);
+        files.settingsProperty().subscribe(settings -> {
+            theme.setDark(settings.isDark());
+            theme.setLarge(settings.isLarge());
+        });
+        bench.shownProperty().subscribe(shown -> {
+            if (shown != null && layout.getCenter() != view) {
+                showBench();
+            }
+        });
+        setOnDragOver(this::dragOver);
+        setOnDragDropped(this::dropped);
+    }
+
+    private void showBench() {
+        layout.setCenter(view);
+        topBar.setOpen(true);
+        // Later, because the button that opened this loses the keyboard only when it is gone.
+        Platform.runLater(() -> view.sheets().sheet(bench.position() < 0 ? Kind.BEFORE : Kind.BY_HAND).requestFocus());
+    }
+
+    /** Goes back to where one begins, after a question about unsaved work. */
+    private void showOpening() {
+        if (layout.getCenter() == view) {
+            files.afterUnsaved(() -> {
+                topBar.setOpen(false);
+                opening.showRecovered();
+                layout.setCenter(opening);
+            });
+        }
+    }
+
+    /** The window stands: now there is time to look for recovered work and to open what was asked for. */
+    public void started(List<String> words) {
+        opening.showRecovered();
+        if (!words.isEmpty()) {
+            files.open(Path.of(words.get(0)));
+        }
+    }
+
+    /** @param close runs when nothing unsaved is in the way */
+    public void askToClose(Runnable close) {
+        files.afterUnsaved(() -> {
+            files.end();
+            close.run();
+        });
+    }
+
+    /** Shows what went wrong. */
+    public void trouble(RuntimeException problem) {
+        files.trouble(problem);
+    }
+
+    /** The state, for tests and pictures. */
+    public Bench bench() {
+        return bench;
+    }
+
+    private void dragOver(DragEvent event) {
+        if (event.getDragboard().hasFiles()) {
+            event.acceptTransferModes(TransferMode.COPY);
+            event.consume();
+        }
+    }
+
+    private void dropped(DragEvent event) {
+        if (event.getDragboard().hasFiles()) {
+            files.open(event.getDragboard().getFiles().get(0).toPath());
+            event.setDropCompleted(true);
+            event.consume();
+        }
+    }
+}

@@ -1,0 +1,162 @@
+package pixeron.app.window;
+
+import java.nio.file.Path;
+import java.text.DateFormat;
+import java.util.Date;
+import java.util.List;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Button;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pixeron.app.bench.Thumbnail;
+import pixeron.app.model.Autosave;
+import pixeron.project.demo.DemoCase;
+import pixeron.project.demo.DemoCases;
+
+/** Where one begins: open a file, take up recent or recovered work, or try a demo case. */
+final class OpeningView extends ScrollPane {
+
+    private static final int PICTURE = 112;
+    private static final int COLUMNS = 2;
+
+    private final FileActions actions;
+    private final VBox recent = new VBox();
+    private final VBox recovered = new VBox();
+
+    OpeningView(FileActions actions) {
+        this.actions = actions;
+        getStyleClass().add("opening");
+        setFitToWidth(true);
+        setFitToHeight(true);
+        VBox begin = begin();
+        VBox cases = cases();
+        HBox.setHgrow(cases, Priority.ALWAYS);
+        HBox columns = new HBox(begin, cases);
+        columns.getStyleClass().add("opening-columns");
+        setContent(columns);
+        actions.settingsProperty().subscribe(settings -> showRecent(settings.recent()));
+    }
+
+    private VBox begin() {
+        Label title = new Label("Pixeron");
+        title.getStyleClass().add("opening-title");
+        Label line = new Label("Image arithmetic by hand: every number with its working, your own value beside it.");
+        line.setWrapText(true);
+        line.getStyleClass().add("opening-line");
+        Button open = new Button("Open…");
+        open.getStyleClass().add("accent");
+        open.setTooltip(new Tooltip("Open a PNG, a PGM, a table of numbers or a project (Ctrl+O)"));
+        open.setOnAction(event -> actions.open());
+        Button paste = new Button("Paste numbers");
+        paste.setTooltip(new Tooltip("Make an image of the cells on the clipboard (Ctrl+Shift+V)"));
+        paste.setOnAction(event -> actions.pasteImage());
+        Label drop = new Label("or drop a gray PNG, a PGM, a table of numbers or a project anywhere on this window");
+        drop.setWrapText(true);
+        drop.getStyleClass().add("sheet-hint");
+        HBox buttons = new HBox(open, paste);
+        buttons.getStyleClass().add("buttons");
+        VBox begin = new VBox(title, line, buttons, drop, recovered, recent);
+        begin.getStyleClass().add("opening-begin");
+        return begin;
+    }
+
+    private void showRecent(List<Path> files) {
+        recent.getChildren().setAll(section("RECENT"));
+        if (files.isEmpty()) {
+            Label none = new Label("Files that you open or save are listed here.");
+            none.setWrapText(true);
+            none.getStyleClass().add("sheet-hint");
+            recent.getChildren().add(none);
+        }
+        for (Path file : files) {
+            Hyperlink link = new Hyperlink(file.getFileName().toString());
+            link.setTooltip(new Tooltip(file.toString()));
+            link.setOnAction(event -> actions.open(file));
+            recent.getChildren().add(link);
+        }
+    }
+
+    /** Lists work that an earlier run left behind. Looks into a folder, so it is called when the window stands. */
+    void showRecovered() {
+        List<Path> files = actions.leftBehind();
+        recovered.getChildren().clear();
+        if (!files.isEmpty()) {
+            recovered.getChildren().addAll(section("RECOVERED"), words("Pixeron ended without saving this work."));
+        }
+        for (Path file : files) {
+            String time = DateFormat.getDateTimeInstance(DateFormat.MEDIUM, DateFormat.SHORT).format(new Date(Autosave.time(file)));
+            Button take = new Button("Take up");
+            take.setOnAction(event -> actions.recover(file));
+            Button discard = new Button("Discard");
+            discard.setOnAction(event -> {
+                actions.discard(file);
+                showRecovered();
+            });
+            Label when = new Label("from " + time);
+            when.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(when, Priority.ALWAYS);
+            HBox row = new HBox(when, take, discard);
+            row.getStyleClass().add("buttons");
+            recovered.getChildren().add(row);
+        }
+    }
+
+    private static Label words(String text) {
+        Label label = new Label(text);
+        label.setWrapText(true);
+        return label;
+    }
+
+    private static Label section(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("section-title");
+        return label;
+    }
+
+    private VBox cases() {
+        GridPane cards = new GridPane();
+        cards.getStyleClass().add("cards");
+        for (int column = 0; column < COLUMNS; column++) {
+            ColumnConstraints half = new ColumnConstraints();
+            half.setPercentWidth(100.0 / COLUMNS);
+            cards.getColumnConstraints().add(half);
+        }
+        int place = 0;
+        for (DemoCase demo : DemoCases.all()) {
+            cards.add(card(demo), place % COLUMNS, place++ / COLUMNS);
+        }
+        VBox box = new VBox(section("DEMO CASES FROM A SMALL PRINT WORKSHOP"), cards);
+        box.getStyleClass().add("opening-cases");
+        return box;
+    }
+
+    private Button card(DemoCase demo) {
+        Label title = new Label(demo.title());
+        title.getStyleClass().add("card-title");
+        Label sentence = new Label(demo.sentence());
+        sentence.setWrapText(true);
+        sentence.getStyleClass().add("card-sentence");
+        VBox words = new VBox(title, sentence);
+        words.getStyleClass().add("card-words");
+        words.setPrefWidth(100);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox content = new HBox(new Thumbnail(demo.saved().project().chain().source(), PICTURE), words);
+        content.getStyleClass().add("card-content");
+        Button card = new Button();
+        card.setGraphic(content);
+        card.getStyleClass().add("card");
+        card.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
+        card.setPrefHeight(PICTURE + 28);
+        card.setAccessibleRole(AccessibleRole.BUTTON);
+        card.setAccessibleText(demo.title() + ". " + demo.sentence());
+        card.setOnAction(event -> actions.open(demo));
+        return card;
+    }
+}

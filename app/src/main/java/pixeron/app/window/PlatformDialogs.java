@@ -1,0 +1,69 @@
+package pixeron.app.window;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Alert;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonType;
+import javafx.stage.FileChooser;
+import javafx.stage.Window;
+
+/** The dialogs of the platform. */
+public final class PlatformDialogs implements Dialogs {
+
+    private static final ButtonType SAVE = new ButtonType("Save", ButtonBar.ButtonData.YES);
+    private static final ButtonType DISCARD = new ButtonType("Don't save", ButtonBar.ButtonData.NO);
+
+    private final Window owner;
+    private File folder;
+
+    /** @param owner the window that waits for an answer */
+    public PlatformDialogs(Window owner) {
+        this.owner = owner;
+    }
+
+    @Override
+    public Optional<Path> chooseToOpen(String title, List<Kind> kinds) {
+        return remembered(chooser(title, kinds).showOpenDialog(owner));
+    }
+
+    @Override
+    public Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds) {
+        FileChooser chooser = chooser(title, kinds);
+        chooser.setInitialFileName(suggestedName);
+        return remembered(chooser.showSaveDialog(owner));
+    }
+
+    private FileChooser chooser(String title, List<Kind> kinds) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(title);
+        kinds.forEach(kind -> chooser.getExtensionFilters().add(
+                new FileChooser.ExtensionFilter(kind.name(), kind.endings())));
+        if (folder != null && folder.isDirectory()) {
+            chooser.setInitialDirectory(folder);
+        }
+        return chooser;
+    }
+
+    private Optional<Path> remembered(File file) {
+        if (file != null) {
+            folder = file.getParentFile();
+        }
+        return Optional.ofNullable(file).map(File::toPath);
+    }
+
+    @Override
+    public Answer askAboutUnsaved(String name) {
+        Alert alert = new Alert(Alert.AlertType.NONE, "\"" + name + "\" has changes that are not saved.", SAVE, DISCARD, ButtonType.CANCEL);
+        alert.initOwner(owner);
+        alert.setTitle("Unsaved work");
+        alert.setHeaderText("Save before closing?");
+        alert.getDialogPane().getStyleClass().setAll(owner.getScene().getRoot().getStyleClass());
+        alert.getDialogPane().getStyleClass().add("dialog-pane");
+        alert.getDialogPane().getStylesheets().setAll(owner.getScene().getRoot().getStylesheets());
+        ButtonType answer = alert.showAndWait().orElse(ButtonType.CANCEL);
+        return answer == SAVE ? Answer.SAVE : answer == DISCARD ? Answer.DISCARD : Answer.CANCEL;
+    }
+}

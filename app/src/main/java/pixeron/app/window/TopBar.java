@@ -1,0 +1,107 @@
+package pixeron.app.window;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+import pixeron.app.model.Bench;
+import pixeron.image.Image;
+
+/** The head of the window: what is open, and the actions that are needed most. */
+final class TopBar extends HBox {
+
+    private final Bench bench;
+    private final Label name = new Label();
+    private final Label facts = new Label();
+    private final HBox working = new HBox();
+
+    TopBar(Bench bench, FileActions actions, Commands commands, MenuButton menu) {
+        this.bench = bench;
+        getStyleClass().add("top-bar");
+        name.getStyleClass().add("project-name");
+        facts.getStyleClass().add("project-facts");
+        name.setMinWidth(0);
+        Button open = button("Open…", "Open an image, a table or a project (Ctrl+O)", actions::open);
+        Button save = button("Save", "Save the project (Ctrl+S)", actions::save);
+        Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)", actions::saveResult);
+        Button undo = icon(Feather.CORNER_UP_LEFT, "Undo (Ctrl+Z)", bench::undo);
+        Button redo = icon(Feather.CORNER_UP_RIGHT, "Redo (Ctrl+Shift+Z)", bench::redo);
+        undo.disableProperty().bind(bench.undoableProperty().not());
+        redo.disableProperty().bind(bench.redoableProperty().not());
+        Button smaller = icon(Feather.MINUS, "Smaller (Ctrl+−)", () -> commands.zoom(false));
+        Button fit = button("Fit", "Show the whole image (Ctrl+0)", commands::fit);
+        Button larger = icon(Feather.PLUS, "Larger (Ctrl++)", () -> commands.zoom(true));
+        working.getStyleClass().add("top-actions");
+        working.getChildren().addAll(save, result, gap(), undo, redo, gap(), smaller, fit, larger);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox always = new HBox(open, working, gap(), menu);
+        always.getStyleClass().add("top-actions");
+        always.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(logo(), name, facts, space, always);
+        bench.projectProperty().subscribe(project -> render());
+        bench.savedProperty().subscribe(saved -> render());
+        bench.fileProperty().subscribe(file -> render());
+    }
+
+    /** @param isOpen false on the opening view, where there is nothing to save or to zoom */
+    void setOpen(boolean isOpen) {
+        working.setVisible(isOpen);
+        working.setManaged(isOpen);
+        name.setVisible(isOpen);
+        facts.setVisible(isOpen);
+    }
+
+    private void render() {
+        if (bench.project() == null) {
+            return;
+        }
+        Image image = bench.project().chain().source();
+        name.setText(bench.project().name());
+        String state = bench.savedProperty().get() ? bench.fileProperty().get() == null ? "not changed" : "saved" : "● unsaved changes";
+        facts.setText(image.rows() + " × " + image.columns() + " · "
+                + (image.isLevelImage() ? "levels 0–" : "open, M = ") + image.maximumLevel() + " · " + state);
+    }
+
+    private static Region gap() {
+        Region gap = new Region();
+        gap.getStyleClass().add("gap");
+        return gap;
+    }
+
+    private static Button button(String text, String words, Runnable action) {
+        Button button = new Button(text);
+        button.setTooltip(new Tooltip(words));
+        button.setAccessibleText(words);
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    private static Button icon(Feather icon, String words, Runnable action) {
+        Button button = button("", words, action);
+        button.setGraphic(new FontIcon(icon));
+        button.getStyleClass().add("icon-button");
+        return button;
+    }
+
+    /** Four squares of paper: ink, slate, paper and the picked one. */
+    private static Node logo() {
+        GridPane logo = new GridPane();
+        logo.getStyleClass().add("logo");
+        String[] squares = {"logo-ink", "logo-slate", "logo-paper", "logo-picked"};
+        for (int n = 0; n < squares.length; n++) {
+            Rectangle square = new Rectangle(11, 11);
+            square.getStyleClass().add(squares[n]);
+            logo.add(square, n % 2, n / 2);
+        }
+        return logo;
+    }
+}

@@ -1,0 +1,91 @@
+package pixeron.app;
+
+import java.io.File;
+import java.io.IOException;
+import java.util.List;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.control.Labeled;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import pixeron.image.Pixel;
+
+/** Takes the pictures of docs/screenshots; runs only when asked: {@code mvn test -pl app -am -Dtest=Pictures -Dpixeron.pictures=docs/screenshots}. */
+@EnabledIfSystemProperty(named = "pixeron.pictures", matches = ".+")
+class Pictures extends WindowTest {
+
+    private void take(String name) throws IOException {
+        settleIfOpen();
+        sleep(250);
+        WritableImage[] picture = new WritableImage[1];
+        interact(() -> picture[0] = window.getScene().snapshot(null));
+        File file = new File(System.getProperty("pixeron.pictures"), name + ".png");
+        ImageIO.write(SwingFXUtils.fromFXImage(picture[0], null), "png", file);
+    }
+
+    private void settleIfOpen() {
+        if (bench().isOpen()) {
+            settle();
+        }
+    }
+
+    private void demo(String title) {
+        clickOn((Labeled) lookup((Labeled label) -> label.getText() != null && label.getText().equals(title)).query());
+        until(() -> bench().shown() != null);
+    }
+
+    @Test
+    void opening() throws IOException {
+        take("opening");
+    }
+
+    @Test
+    void bench1() throws IOException {
+        demo("Faint proof");
+        take("bench");
+        interact(() -> bench().pick(new Pixel(4, 3)));
+        interact(() -> bench().pickNextDifference());
+        List.of(1, 2, 3, 4).forEach(n -> push(KeyCode.SHORTCUT, KeyCode.PLUS));
+        take("wrong-value");
+        clickOn("Menu");
+        clickOn("View");
+        take("menu");
+        push(KeyCode.ESCAPE);
+        push(KeyCode.ESCAPE);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        take("dark");
+    }
+
+    @Test
+    void sort() throws IOException {
+        demo("Three-bit sort");
+        take("sort");
+        clickOn("Slips");
+        clickOn("+  Add a step");
+        take("add-step");
+        write("bright");
+        take("add-step-typed");
+        push(KeyCode.ESCAPE);
+        clickOn("Facts");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        take("large-type");
+        push(KeyCode.F1);
+        take("help");
+    }
+
+    @Test
+    void speckled() throws IOException {
+        demo("Unevenly lit proof");
+        take("lit");
+        interact(() -> bench().select(1));
+        settle();
+        take("lit-threshold");
+        interact(() -> bench().select(-1));
+        settle();
+        take("image");
+        List.of(1, 2, 3, 4, 5, 6).forEach(n -> push(KeyCode.SHORTCUT, KeyCode.PLUS));
+        take("lit-zoomed");
+    }
+}

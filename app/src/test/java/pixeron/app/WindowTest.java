@@ -1,0 +1,88 @@
+package pixeron.app;
+
+import atlantafx.base.theme.PrimerLight;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import javafx.application.Application;
+import javafx.scene.Scene;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.io.TempDir;
+import org.mockito.Mockito;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+import pixeron.app.model.Bench;
+import pixeron.app.model.UserFolder;
+import pixeron.app.window.Dialogs;
+import pixeron.app.window.MainWindow;
+
+/** The real window, drawn offscreen at 1280 × 800, with the platform's dialogs replaced. */
+abstract class WindowTest extends ApplicationTest {
+
+    @TempDir
+    protected Path folder;
+    protected final Dialogs dialogs = Mockito.mock(Dialogs.class);
+    protected MainWindow window;
+    protected Stage stage;
+
+    @Override
+    public void start(Stage primary) {
+        Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+        stage = primary;
+        window = new MainWindow(new UserFolder(folder.resolve("data")), dialogs, Duration.ofMillis(100));
+        stage.setScene(new Scene(window, 1280, 800));
+        stage.show();
+        window.started(List.of());
+    }
+
+    protected Bench bench() {
+        return window.bench();
+    }
+
+    protected Path write(String name, String text) {
+        try {
+            return Files.writeString(folder.resolve(name), text);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+    }
+
+    /** Opens a file and waits until it is shown. */
+    protected void open(Path file) {
+        interact(() -> window.started(List.of(file.toString())));
+        until(() -> bench().shown() != null);
+        settle();
+    }
+
+    protected void until(BooleanSupplier condition) {
+        try {
+            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, condition::getAsBoolean);
+        } catch (TimeoutException never) {
+            throw new AssertionError("it did not come true in ten seconds", never);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Waits until what is shown is what the project is. */
+    protected void settle() {
+        WaitForAsyncUtils.waitForFxEvents();
+        until(() -> bench().shown() != null && bench().shown().project() == bench().project()
+                && bench().shown().position() == bench().position());
+    }
+
+    protected void clipboard(String text) {
+        interact(() -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putString(text);
+            Clipboard.getSystemClipboard().setContent(content);
+        });
+    }
+}
