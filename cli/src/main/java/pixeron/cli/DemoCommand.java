@@ -19,6 +19,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
+import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 import pixeron.step.Operation;
@@ -62,23 +63,24 @@ final class DemoCommand implements Runnable {
 
     /** @return the number of files written */
     private int write(DemoCase demo) {
-        Project project = demo.saved().project();
+        SavedProject saved = demo.saved();
+        Project project = saved.project();
         Image source = project.chain().source();
         ImageFiles.write(folder.resolve(demo.id() + ".pgm"), source, false);
-        ProjectFile.write(folder.resolve(demo.id() + ProjectFile.ENDING), demo.saved());
+        ProjectFile.write(folder.resolve(demo.id() + ProjectFile.ENDING), saved);
         report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source));
         int files = 2;
         for (Stage stage : project.chain().stages()) {
-            files += write(demo, stage);
+            files += write(demo.id(), saved, stage);
         }
         return files;
     }
 
-    private int write(DemoCase demo, Stage stage) {
-        Project project = demo.saved().project();
+    private int write(String id, SavedProject saved, Stage stage) {
+        Project project = saved.project();
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
-        Pixel picked = demo.saved().view().picked();
-        String name = demo.id() + "-step-" + (stage.position() + 1);
+        Pixel picked = saved.view().picked();
+        String name = id + "-step-" + (stage.position() + 1);
         String working = WorkingText.plain(operation.explain(picked));
         ImageFiles.write(folder.resolve(name + ".csv"), stage.after(Progress.NONE).image(), false);
         writeText(name + "-working.txt", working);

@@ -85,8 +85,7 @@ public record Check(List<CellCheck> cells) {
      */
     public Optional<CellCheck> nextAfter(Pixel from) {
         List<CellCheck> wanted = cells.stream().filter(cell -> cell.state() != CellCheck.State.AGREES).toList();
-        return wanted.stream().filter(cell -> cell.pixel().row() > from.row()
-                        || cell.pixel().row() == from.row() && cell.pixel().column() > from.column()).findFirst()
+        return wanted.stream().filter(cell -> cell.pixel().compareTo(from) > 0).findFirst()
                 .or(() -> wanted.stream().findFirst());
     }
 }

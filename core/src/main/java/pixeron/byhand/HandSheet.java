@@ -1,6 +1,5 @@
 package pixeron.byhand;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,9 +21,6 @@ public final class HandSheet {
 
     /** Nothing filled, no tolerance. */
     public static final HandSheet EMPTY = new HandSheet(new TreeMap<>(), Optional.empty());
-
-    private static final Comparator<Pixel> READING_ORDER =
-            Comparator.comparingInt(Pixel::row).thenComparingInt(Pixel::column);
 
     private final SortedMap<Pixel, HandValue> cells;
     private final Optional<Rational> tolerance;
@@ -55,8 +51,7 @@ public final class HandSheet {
 
     /** @return this with several cells written; blank texts clear theirs */
     public HandSheet with(Map<Pixel, String> texts) {
-        SortedMap<Pixel, HandValue> changed = new TreeMap<>(READING_ORDER);
-        changed.putAll(cells);
+        SortedMap<Pixel, HandValue> changed = new TreeMap<>(cells);
         texts.forEach((pixel, text) -> {
             if (text.isBlank()) {
                 changed.remove(pixel);
@@ -97,7 +92,7 @@ public final class HandSheet {
             throw PixeronException.of("A block of %d × %d cells does not fit from %s on into %d × %d.",
                     height, width, corner, grid.rows(), grid.columns());
         }
-        Map<Pixel, String> texts = new TreeMap<>(READING_ORDER);
+        Map<Pixel, String> texts = new TreeMap<>();
         for (int i = 0; i < height; i++) {
             List<String> row = rows.get(i);
             for (int j = 0; j < row.size(); j++) {

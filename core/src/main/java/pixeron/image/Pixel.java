@@ -6,7 +6,13 @@ package pixeron.image;
  * @param row i, from 0 downwards; y is the row
  * @param column j, from 0 to the right; x is the column
  */
-public record Pixel(int row, int column) {
+public record Pixel(int row, int column) implements Comparable<Pixel> {
+
+    /** Reading order: row by row, in each from left to right. */
+    @Override
+    public int compareTo(Pixel other) {
+        return row != other.row ? Integer.compare(row, other.row) : Integer.compare(column, other.column);
+    }
 
     @Override
     public String toString() {

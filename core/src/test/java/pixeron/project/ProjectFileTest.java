@@ -132,7 +132,8 @@ class ProjectFileTest {
     @Test
     void demoCasesAreTheSameAtEveryCallAndShowTheirSlip() {
         List<DemoCase> cases = DemoCases.all();
-        assertThat(cases).isEqualTo(DemoCases.all());
+        assertThat(cases).extracting(DemoCase::saved)
+                .isEqualTo(DemoCases.all().stream().map(DemoCase::saved).toList());
         assertThat(cases).extracting(DemoCase::id).doesNotHaveDuplicates().contains("three-bit-sort", "speckled-proof");
         Map<String, String> expected = Map.of("three-bit-sort", "rounded-down", "faint-proof", "rounded-down",
                 "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");

@@ -129,6 +129,7 @@ public final class SheetsPane extends HBox {
     private void render() {
         Shown shown = bench.shown();
         if (shown == null) {
+            frames.values().forEach(frame -> frame.sheet().setPainter(null));
             return;
         }
         shown.before().ifPresent(before -> viewport.setImageSize(before.image().rows(), before.image().columns()));

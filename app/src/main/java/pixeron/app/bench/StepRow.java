@@ -65,6 +65,7 @@ final class StepRow extends HBox {
         detail.setText(project.origin().file());
         show(project.chain().source());
         setResult("", false);
+        setAccessibleText("Image: " + project.origin().file());
     }
 
     /** Shows the step itself; what came of it follows when it is calculated. */

@@ -36,7 +36,26 @@ public final class Bench {
     private final ReadOnlyBooleanWrapper saved = new ReadOnlyBooleanWrapper(true);
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper();
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper();
-    private History<Project> history;
+    private History<State> history;
+
+    /**
+     * A state of the work.
+     *
+     * @param project the work
+     * @param position the step that was selected when it was made; it does not count for what is equal, because selecting
+     *     a step changes nothing that could be saved or undone
+     */
+    private record State(Project project, int position) {
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof State state && project.equals(state.project);
+        }
+
+        @Override
+        public int hashCode() {
+            return project.hashCode();
+        }
+    }
 
     /**
      * @param background where results are calculated
@@ -55,14 +74,15 @@ public final class Bench {
      * @param isSaved false for work that must not be lost although nobody changed it here
      */
     public void open(SavedProject opened, Optional<Path> from, boolean isSaved) {
-        history = new History<>(opened.project());
+        // First nothing is shown, so that no view looks for the new place in the old image.
+        shown.set(null);
+        history = new History<>(new State(opened.project(), opened.view().position()));
         if (!isSaved) {
             history.markUnsaved();
         }
         file.set(from.orElse(null));
         picked.set(opened.view().picked());
         position.set(Math.min(opened.view().position(), opened.project().chain().size() - 1));
-        shown.set(null);
         show();
     }
 
@@ -131,7 +151,7 @@ public final class Bench {
      * @param change makes the new project
      */
     public void edit(String mergeKey, UnaryOperator<Project> change) {
-        if (history.add(change.apply(history.present()), mergeKey)) {
+        if (history.add(new State(change.apply(history.present().project()), position()), mergeKey)) {
             show();
         }
     }
@@ -143,13 +163,17 @@ public final class Bench {
         }
     }
 
+    /** Takes back the last change and selects the step where it was made. */
     public void undo() {
+        position.set(history.present().position());
         history.undo();
         show();
     }
 
+    /** Makes the change again that was taken back, and selects the step where it was made. */
     public void redo() {
         history.redo();
+        position.set(history.present().position());
         show();
     }
 
@@ -212,13 +236,14 @@ public final class Bench {
     }
 
     private void show() {
-        Project now = history.present();
+        Project now = history.present().project();
         position.set(Math.max(-1, Math.min(position(), now.chain().size() - 1)));
-        project.set(now);
-        pick(picked.get());
+        // Before the project, because who listens to that asks whether it is saved.
         saved.set(history.isSaved());
         undoable.set(history.canUndo());
         redoable.set(history.canRedo());
+        project.set(now);
+        pick(picked.get());
         int at = position();
         Shown known = shown();
         background.start(progress -> Shown.of(now, at, known, progress), shown::set, trouble);

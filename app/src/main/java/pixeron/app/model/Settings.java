@@ -1,13 +1,16 @@
 package pixeron.app.model;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.Properties;
+import java.util.stream.IntStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import pixeron.PixeronException;
@@ -22,9 +25,12 @@ import pixeron.format.SafeFile;
  */
 public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
 
-    private static final String FILE = "settings.json";
+    // A properties file, because the JDK reads it in no time; a JSON library would cost a tenth of the program's start.
+    private static final String FILE = "settings.properties";
+    private static final String DARK = "dark";
+    private static final String LARGE = "large";
+    private static final String RECENT = "recent.";
     private static final int MOST_RECENT = 10;
-    private static final ObjectMapper MAPPER = new ObjectMapper();
 
     public static final Settings DEFAULT = new Settings(false, false, List.of());
 
@@ -55,11 +61,14 @@ public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
             if (!Files.exists(file)) {
                 return DEFAULT;
             }
-            JsonNode node = MAPPER.readTree(Files.readAllBytes(file));
-            List<Path> recent = new ArrayList<>();
-            node.path("recent").forEach(entry -> recent.add(Path.of(entry.asText())));
-            return new Settings(node.path("dark").asBoolean(), node.path("large").asBoolean(),
-                    recent.stream().filter(Files::isRegularFile).limit(MOST_RECENT).toList());
+            Properties properties = new Properties();
+            try (Reader reader = Files.newBufferedReader(file)) {
+                properties.load(reader);
+            }
+            List<Path> recent = IntStream.range(0, MOST_RECENT).mapToObj(n -> properties.getProperty(RECENT + n))
+                    .filter(Objects::nonNull).map(Path::of).filter(Files::isRegularFile).toList();
+            return new Settings(Boolean.parseBoolean(properties.getProperty(DARK)),
+                    Boolean.parseBoolean(properties.getProperty(LARGE)), recent);
         } catch (IOException | RuntimeException unreadable) {
             log().warn("settings are not read, the default ones are used", unreadable);
             return DEFAULT;
@@ -68,10 +77,14 @@ public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
 
     /** Keeps the settings for next time; where that fails, work goes on without. */
     public void write(UserFolder folder) {
-        ObjectNode node = MAPPER.createObjectNode().put("dark", isDark).put("large", isLarge);
-        recent.forEach(file -> node.withArray("recent").add(file.toString()));
+        Properties properties = new Properties();
+        properties.setProperty(DARK, Boolean.toString(isDark));
+        properties.setProperty(LARGE, Boolean.toString(isLarge));
+        for (int n = 0; n < recent.size(); n++) {
+            properties.setProperty(RECENT + n, recent.get(n).toString());
+        }
         try {
-            SafeFile.write(folder.path(FILE), out -> MAPPER.writerWithDefaultPrettyPrinter().writeValue(out, node));
+            SafeFile.write(folder.path(FILE), out -> properties.store(new OutputStreamWriter(out, StandardCharsets.UTF_8), "Pixeron"));
         } catch (PixeronException notKept) {
             log().warn("settings are not kept", notKept);
         }

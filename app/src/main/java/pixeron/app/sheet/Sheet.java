@@ -152,8 +152,9 @@ public final class Sheet extends Region {
     private void paintPicked(GraphicsContext graphics, Palette palette) {
         double side = Math.max(viewport.cell(), 7);
         double middle = (viewport.cell() - side) / 2;
-        double x = Math.floor(viewport.x(picked.column()) + middle);
-        double y = Math.floor(viewport.y(picked.row()) + middle);
+        // At the first row or column a frame that is larger than its cell stays on the sheet.
+        double x = outside(viewport.x(picked.column()) + middle, middle);
+        double y = outside(viewport.y(picked.row()) + middle, middle);
         double width = side >= 20 ? 3 : 2;
         graphics.setStroke(palette.picked());
         graphics.setLineWidth(width);
@@ -165,6 +166,10 @@ public final class Sheet extends Region {
             graphics.strokeRect(x - 0.5, y - 0.5, side + 1, side + 1);
         }
         graphics.setLineWidth(1);
+    }
+
+    private static double outside(double place, double margin) {
+        return Math.floor(place < 0 && place >= margin - 0.5 ? 0 : place);
     }
 
     private void paintNumbers(GraphicsContext graphics, Palette palette) {

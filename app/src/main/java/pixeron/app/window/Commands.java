@@ -1,5 +1,7 @@
 package pixeron.app.window;
 
+import java.util.function.IntFunction;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.scene.input.Clipboard;
@@ -23,10 +25,10 @@ final class Commands {
     private static final int MOST_COPIED = 1 << 20;
 
     private final Bench bench;
-    private final BenchView view;
+    private final Supplier<BenchView> view;
     private final Banner banner;
 
-    Commands(Bench bench, BenchView view, Banner banner) {
+    Commands(Bench bench, Supplier<BenchView> view, Banner banner) {
         this.bench = bench;
         this.view = view;
         this.banner = banner;
@@ -49,29 +51,41 @@ final class Commands {
     }
 
     void zoom(boolean isIn) {
-        view.sheets().zoom(isIn);
+        if (isOpen()) {
+            view.get().sheets().zoom(isIn);
+        }
     }
 
     void fit() {
-        view.sheets().viewport().fit();
+        if (isOpen()) {
+            view.get().sheets().viewport().fit();
+        }
     }
 
     void addStep() {
-        view.openSearch();
+        if (isOpen()) {
+            view.get().openSearch();
+        }
     }
 
     void copyWorking() {
-        view.copyWorking();
+        if (isOpen()) {
+            view.get().copyWorking();
+        }
     }
 
     void nextDifference() {
         if (isOpen() && bench.pickNextDifference().isEmpty()) {
-            view.say("Nothing that is filled differs");
+            view.get().say("Nothing that is filled differs");
         }
     }
 
-    void toggle(Kind kind) {
-        view.sheets().toggle(kind);
+    /** @return whether the sheet is shown now */
+    boolean toggle(Kind kind) {
+        if (isOpen()) {
+            view.get().sheets().toggle(kind);
+        }
+        return !isOpen() || view.get().sheets().visibleProperty(kind).get();
     }
 
     /** Copies the values of the sheet that has the keyboard, After when none has it. */
@@ -80,12 +94,12 @@ final class Commands {
             return;
         }
         Shown shown = bench.shown();
-        if (view.sheets().sheet(Kind.BY_HAND).isFocused()) {
+        if (view.get().sheets().sheet(Kind.BY_HAND).isFocused()) {
             Image grid = bench.project().chain().source();
             copy("values by hand", grid, n -> byHand(shown.sheet(), grid.pixel(n)));
             return;
         }
-        boolean isBefore = view.sheets().sheet(Kind.BEFORE).isFocused() || shown.after().isEmpty();
+        boolean isBefore = view.get().sheets().sheet(Kind.BEFORE).isFocused() || shown.after().isEmpty();
         (isBefore ? shown.before() : shown.after()).ifPresent(described ->
                 copy(isBefore ? "values of Before" : "values of After", described.image(),
                         n -> Decimals.table(described.image().value(n))));
@@ -96,7 +110,7 @@ final class Commands {
         return value == null ? "" : value.text();
     }
 
-    private void copy(String what, Image image, java.util.function.IntFunction<String> text) {
+    private void copy(String what, Image image, IntFunction<String> text) {
         if (image.count() > MOST_COPIED) {
             banner.show(String.format("%d × %d values are too many for the clipboard; save the result as a table instead.",
                     image.rows(), image.columns()));
@@ -107,7 +121,7 @@ final class Commands {
                 .mapToObj(j -> text.apply(i * image.columns() + j)).collect(Collectors.joining("\t")))
                 .collect(Collectors.joining("\n")) + "\n");
         Clipboard.getSystemClipboard().setContent(content);
-        view.say("Copied " + image.rows() + " × " + image.columns() + " " + what);
+        view.get().say("Copied " + image.rows() + " × " + image.columns() + " " + what);
     }
 
     /** Writes the block on the clipboard by hand, from the picked cell on. */
@@ -122,7 +136,7 @@ final class Commands {
                 HandSheet pasted = bench.shown().sheet().withBlock(bench.pickedProperty().get(), CellTable.parse(text),
                         bench.project().chain().source());
                 bench.editSheet(old -> pasted);
-                view.say("Pasted from " + bench.pickedProperty().get() + " on");
+                view.get().say("Pasted from " + bench.pickedProperty().get() + " on");
             } catch (PixeronException doesNotFit) {
                 banner.show(doesNotFit.getMessage());
             }

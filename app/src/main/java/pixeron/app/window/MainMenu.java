@@ -7,7 +7,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
-import pixeron.app.bench.BenchView;
 import pixeron.app.bench.SheetsPane.Kind;
 import pixeron.app.theme.Theme;
 
@@ -16,11 +15,11 @@ final class MainMenu {
 
     private final MenuButton button = new MenuButton("Menu");
 
-    MainMenu(FileActions files, Commands commands, BenchView view, Theme theme, Runnable showOpening, Runnable showHelp) {
+    MainMenu(FileActions files, Commands commands, Theme theme, Runnable showOpening, Runnable showHelp) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
         button.getItems().addAll(fileMenu(files, showOpening), editMenu(files, commands),
-                viewMenu(files, commands, view, theme), item("Keys and help", "F1", showHelp));
+                viewMenu(files, commands, theme), item("Keys and help", "F1", showHelp));
     }
 
     MenuButton button() {
@@ -53,7 +52,7 @@ final class MainMenu {
                 item("Copy working", "Shortcut+Shift+C", commands::copyWorking));
     }
 
-    private static Menu viewMenu(FileActions files, Commands commands, BenchView view, Theme theme) {
+    private static Menu viewMenu(FileActions files, Commands commands, Theme theme) {
         Menu menu = new Menu("View", null,
                 item("Larger", "Shortcut+Plus", () -> commands.zoom(true)),
                 item("Larger", "Shortcut+Equals", () -> commands.zoom(true)),
@@ -66,10 +65,7 @@ final class MainMenu {
             CheckMenuItem check = new CheckMenuItem(kind.title());
             check.setAccelerator(KeyCombination.valueOf("Shortcut+" + (kind.ordinal() + 1)));
             check.setSelected(true);
-            check.setOnAction(event -> {
-                commands.toggle(kind);
-                check.setSelected(view.sheets().visibleProperty(kind).get());
-            });
+            check.setOnAction(event -> check.setSelected(commands.toggle(kind)));
             menu.getItems().add(check);
         }
         CheckMenuItem dark = new CheckMenuItem("Dark");

@@ -26,10 +26,10 @@ public final class MainWindow extends StackPane {
     private final BorderPane layout = new BorderPane();
     private final HelpPane help = new HelpPane();
     private final Bench bench;
-    private final BenchView view;
     private final FileActions files;
     private final OpeningView opening;
     private final TopBar topBar;
+    private BenchView view;
 
     /**
      * @param folder the person's settings and autosaved work
@@ -38,13 +38,12 @@ public final class MainWindow extends StackPane {
      */
     public MainWindow(UserFolder folder, Dialogs dialogs, Duration autosaveDelay) {
         bench = new Bench(calculation, problem -> trouble(problem));
-        view = new BenchView(bench, calculation, theme);
-        files = new FileActions(bench, new Background(), new Autosave(folder, autosaveDelay), folder, dialogs, banner, view::say);
+        files = new FileActions(bench, new Background(), new Autosave(folder, autosaveDelay), folder, dialogs, banner,
+                text -> view().say(text));
         opening = new OpeningView(files);
-        Commands commands = new Commands(bench, view, banner);
-        MainMenu menu = new MainMenu(files, commands, view, theme, this::showOpening, help::open);
+        Commands commands = new Commands(bench, this::view, banner);
+        MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, help::open);
         topBar = new TopBar(bench, files, commands, menu.button());
-        view.sheets().openTableButton().setOnAction(event -> files.openByHand());
         layout.setTop(new VBox(topBar, banner));
         layout.setCenter(opening);
         topBar.setOpen(false);
@@ -54,7 +53,7 @@ public final class MainWindow extends StackPane {
             theme.setLarge(settings.isLarge());
         });
         bench.shownProperty().subscribe(shown -> {
-            if (shown != null && layout.getCenter() != view) {
+            if (shown != null && layout.getCenter() == opening) {
                 showBench();
             }
         });
@@ -62,20 +61,40 @@ public final class MainWindow extends StackPane {
         setOnDragDropped(this::dropped);
     }
 
+    /** The bench takes longer to make than the opening view, so the window does not wait for it. */
+    private BenchView view() {
+        if (view == null) {
+            view = new BenchView(bench, calculation, theme);
+            view.sheets().openTableButton().setOnAction(event -> files.openByHand());
+        }
+        return view;
+    }
+
     private void showBench() {
-        layout.setCenter(view);
+        layout.setCenter(view());
         topBar.setOpen(true);
-        // Later, because the button that opened this loses the keyboard only when it is gone.
-        Platform.runLater(() -> view.sheets().sheet(bench.position() < 0 ? Kind.BEFORE : Kind.BY_HAND).requestFocus());
+        afterLayout(() -> view().sheets().sheet(bench.position() < 0 ? Kind.BEFORE : Kind.BY_HAND).requestFocus());
+    }
+
+    /** When what had the keyboard is gone, the scene gives it to the first control at the next pulse; this comes after that. */
+    private void afterLayout(Runnable action) {
+        Runnable[] once = new Runnable[1];
+        once[0] = () -> {
+            getScene().removePostLayoutPulseListener(once[0]);
+            action.run();
+        };
+        getScene().addPostLayoutPulseListener(once[0]);
+        Platform.requestNextPulse();
     }
 
     /** Goes back to where one begins, after a question about unsaved work. */
     private void showOpening() {
-        if (layout.getCenter() == view) {
+        if (layout.getCenter() != opening) {
             files.afterUnsaved(() -> {
                 topBar.setOpen(false);
                 opening.showRecovered();
                 layout.setCenter(opening);
+                afterLayout(opening::focusFirst);
             });
         }
     }
@@ -83,9 +102,11 @@ public final class MainWindow extends StackPane {
     /** The window stands: now there is time to look for recovered work and to open what was asked for. */
     public void started(List<String> words) {
         opening.showRecovered();
+        opening.focusFirst();
         if (!words.isEmpty()) {
             files.open(Path.of(words.get(0)));
         }
+        Platform.runLater(this::view);
     }
 
     /** @param close runs when nothing unsaved is in the way */

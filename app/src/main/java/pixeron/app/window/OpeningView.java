@@ -27,6 +27,7 @@ final class OpeningView extends ScrollPane {
     private static final int COLUMNS = 2;
 
     private final FileActions actions;
+    private final Button open = new Button("Open…");
     private final VBox recent = new VBox();
     private final VBox recovered = new VBox();
 
@@ -47,10 +48,9 @@ final class OpeningView extends ScrollPane {
     private VBox begin() {
         Label title = new Label("Pixeron");
         title.getStyleClass().add("opening-title");
-        Label line = new Label("Image arithmetic by hand: every number with its working, your own value beside it.");
+        Label line = new Label("Image arithmetic by hand: every number\nwith its working, your own beside it.");
         line.setWrapText(true);
         line.getStyleClass().add("opening-line");
-        Button open = new Button("Open…");
         open.getStyleClass().add("accent");
         open.setTooltip(new Tooltip("Open a PNG, a PGM, a table of numbers or a project (Ctrl+O)"));
         open.setOnAction(event -> actions.open());
@@ -81,6 +81,11 @@ final class OpeningView extends ScrollPane {
             link.setOnAction(event -> actions.open(file));
             recent.getChildren().add(link);
         }
+    }
+
+    /** Puts the keyboard where one begins. */
+    void focusFirst() {
+        open.requestFocus();
     }
 
     /** Lists work that an earlier run left behind. Looks into a folder, so it is called when the window stands. */
@@ -147,7 +152,7 @@ final class OpeningView extends ScrollPane {
         words.getStyleClass().add("card-words");
         words.setPrefWidth(100);
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox content = new HBox(new Thumbnail(demo.saved().project().chain().source(), PICTURE), words);
+        HBox content = new HBox(new Thumbnail(demo.image(), PICTURE), words);
         content.getStyleClass().add("card-content");
         Button card = new Button();
         card.setGraphic(content);

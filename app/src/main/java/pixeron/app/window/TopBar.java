@@ -40,10 +40,10 @@ final class TopBar extends HBox {
         Button fit = button("Fit", "Show the whole image (Ctrl+0)", commands::fit);
         Button larger = icon(Feather.PLUS, "Larger (Ctrl++)", () -> commands.zoom(true));
         working.getStyleClass().add("top-actions");
-        working.getChildren().addAll(save, result, gap(), undo, redo, gap(), smaller, fit, larger);
+        working.getChildren().addAll(open, save, result, gap(), undo, redo, gap(), smaller, fit, larger);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox always = new HBox(open, working, gap(), menu);
+        HBox always = new HBox(working, gap(), menu);
         always.getStyleClass().add("top-actions");
         always.setMinWidth(Region.USE_PREF_SIZE);
         getChildren().addAll(logo(), name, facts, space, always);

@@ -1,5 +1,7 @@
 package pixeron.project.demo;
 
+import java.util.function.Supplier;
+import pixeron.image.Image;
 import pixeron.project.SavedProject;
 
 /**
@@ -8,7 +10,13 @@ import pixeron.project.SavedProject;
  * @param id for file names: lower case, hyphens
  * @param title its name
  * @param sentence what is to be seen in it
- * @param saved the project, and where to look first
+ * @param image its image
+ * @param work calculates the project, and where to look first
  */
-public record DemoCase(String id, String title, String sentence, SavedProject saved) {
+public record DemoCase(String id, String title, String sentence, Image image, Supplier<SavedProject> work) {
+
+    /** @return the project, and where to look first; calculated at each call */
+    public SavedProject saved() {
+        return work.get();
+    }
 }

@@ -2,7 +2,9 @@ package pixeron.project.demo;
 
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.chain.Chain;
@@ -32,43 +34,53 @@ public final class DemoCases {
     }
 
     private static DemoCase threeBitSort() {
-        Project project = project("Three-bit sort", Workshop.sort(),
-                "multiply factor=1.25", "subtract amount=1", "threshold at=4 compare=at-least");
-        Step right = step(project, 0);
-        return demo("three-bit-sort", "An 8 × 8 type sort with levels 0–7. Five rows by hand: the fractions were dropped.",
-                withHand(project, 0, new Area(0, 0, 5, 8), right.with(Rounding.TRUNCATE)), 0);
+        return demo("Three-bit sort", Workshop.sort(),
+                "An 8 × 8 type sort with levels 0–7. Five rows by hand: the fractions were dropped.",
+                List.of("multiply factor=1.25", "subtract amount=1", "threshold at=4 compare=at-least"),
+                project -> withHand(project, 0, new Area(0, 0, 5, 8), step(project, 0).with(Rounding.TRUNCATE)));
     }
 
     private static DemoCase faintProof() {
-        Project project = project("Faint proof", Workshop.faintProof(16),
-                "linear gain=3.75 bias=-360", "add amount=30", "threshold at=128 compare=at-least");
-        Project first = withHand(project, 0, new Area(4, 0, 6, 16), step(project, 0).with(Rounding.TRUNCATE));
-        return demo("faint-proof", "Too little ink: levels 96–164 are spread to 0–255, then brightened. "
-                        + "In both the values by hand show a slip.",
-                withHand(first, 1, new Area(0, 0, 4, 16), step(project, 1).with(Overflow.KEEP)), 0);
+        return demo("Faint proof", Workshop.faintProof(16),
+                "Too little ink: levels 96–164 are spread to 0–255, then brightened. In both the values by hand show a slip.",
+                List.of("linear gain=3.75 bias=-360", "add amount=30", "threshold at=128 compare=at-least"),
+                project -> withHand(
+                        withHand(project, 0, new Area(4, 0, 6, 16), step(project, 0).with(Rounding.TRUNCATE)),
+                        1, new Area(0, 0, 4, 16), step(project, 1).with(Overflow.KEEP)));
     }
 
     private static DemoCase faintProofLarge() {
-        Project project = project("Faint proof, large", Workshop.faintProof(64),
-                "linear gain=3.75 bias=-360", "invert", "clamp low=16 high=235");
-        return demo("faint-proof-large", "The same proof as a picture of 64 × 64. A few values by hand were left unrounded.",
-                withHand(project, 0, new Area(30, 28, 4, 8), step(project, 0).with(Rounding.NONE)), 0);
+        return demo("Faint proof, large", Workshop.faintProof(64),
+                "The same proof as a picture of 64 × 64. A few values by hand were left unrounded.",
+                List.of("linear gain=3.75 bias=-360", "invert", "clamp low=16 high=235"),
+                project -> withHand(project, 0, new Area(30, 28, 4, 8), step(project, 0).with(Rounding.NONE)));
     }
 
     private static DemoCase speckledProof() {
-        Project project = project("Speckled proof", Workshop.speckledProof(), "add amount=45", "threshold at=150");
-        return demo("speckled-proof", "Dust on the plate. By hand, some bright values were not clipped at 255.",
-                withHand(project, 0, new Area(0, 0, 6, 10), step(project, 0).with(Overflow.KEEP)), 0);
+        return demo("Speckled proof", Workshop.speckledProof(),
+                "Dust on the plate. By hand, some bright values were not clipped at 255.",
+                List.of("add amount=45", "threshold at=150"),
+                project -> withHand(project, 0, new Area(0, 0, 6, 10), step(project, 0).with(Overflow.KEEP)));
     }
 
     private static DemoCase unevenlyLitProof() {
-        Project project = project("Unevenly lit proof", Workshop.unevenlyLitProof(), "multiply factor=1.3", "threshold at=140");
-        return demo("unevenly-lit-proof", "Lit from the left: one threshold cannot part ink from paper. "
-                        + "By hand, values above 255 went round to 0.",
-                withHand(project, 0, new Area(0, 0, 6, 12), step(project, 0).with(Overflow.WRAP)), 0);
+        return demo("Unevenly lit proof", Workshop.unevenlyLitProof(),
+                "Lit from the left: one threshold cannot part ink from paper. By hand, values above 255 went round to 0.",
+                List.of("multiply factor=1.3", "threshold at=140"),
+                project -> withHand(project, 0, new Area(0, 0, 6, 12), step(project, 0).with(Overflow.WRAP)));
     }
 
-    private static Project project(String name, Image image, String... lines) {
+    /** The image is drawn now, because it is shown at once; the chain and the values by hand when they are wanted. */
+    private static DemoCase demo(String title, Image image, String sentence, List<String> lines,
+            UnaryOperator<Project> byHand) {
+        String id = title.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-");
+        return new DemoCase(id, title, sentence, image, () -> {
+            Project project = byHand.apply(project(title, image, lines));
+            return new SavedProject(project, new View(0, firstDifference(project)));
+        });
+    }
+
+    private static Project project(String name, Image image, List<String> lines) {
         Chain chain = Chain.of(image);
         for (String line : lines) {
             chain = chain.withStep(chain.size(), StepLine.parse(line));
@@ -94,10 +106,8 @@ public final class DemoCases {
         return project.withSheet(position, sheet -> HandSheet.EMPTY.with(texts));
     }
 
-    private static DemoCase demo(String id, String sentence, Project project, int position) {
-        Image before = project.chain().stage(position).before(Progress.NONE).image();
-        Pixel picked = Check.of(project.sheet(position), step(project, position).bind(before)).first()
-                .orElseThrow().pixel();
-        return new DemoCase(id, project.name(), sentence, new SavedProject(project, new View(position, picked)));
+    private static Pixel firstDifference(Project project) {
+        Image before = project.chain().source();
+        return Check.of(project.sheet(0), step(project, 0).bind(before)).first().orElseThrow().pixel();
     }
 }

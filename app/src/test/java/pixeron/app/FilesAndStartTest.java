@@ -1,0 +1,218 @@
+package pixeron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.awt.image.BufferedImage;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import pixeron.app.sheet.Sheet;
+import pixeron.app.window.Dialogs;
+import pixeron.project.ProjectFile;
+import pixeron.project.demo.DemoCases;
+
+class FilesAndStartTest extends WindowTest {
+
+    private boolean isShown(String text) {
+        return lookup((Labeled label) -> label.getText() != null && label.getText().contains(text) && isSeen(label)).tryQuery().isPresent();
+    }
+
+    private static boolean isSeen(Node node) {
+        return node == null || node.isVisible() && isSeen(node.getParent());
+    }
+
+    private void openBad(Path file, String message) {
+        interact(() -> window.started(List.of(file.toString())));
+        until(() -> isShown(message));
+    }
+
+    private void change() {
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
+        write("invert");
+        push(KeyCode.ENTER);
+        settle();
+    }
+
+    @Test
+    void everyDemoCaseOpensWithItsSlip() {
+        for (var demo : DemoCases.all()) {
+            Node card = lookup((Labeled label) -> demo.title().equals(label.getText())).query();
+            clickOn(card);
+            until(() -> bench().shown() != null && bench().project().name().equals(demo.title()));
+            settle();
+            assertThat(bench().shown().slips()).as(demo.id()).isNotEmpty();
+            until(() -> window.getScene().getFocusOwner() instanceof Sheet);
+            push(KeyCode.SHORTCUT, KeyCode.W);
+            until(() -> isShown("DEMO CASES"));
+        }
+    }
+
+    @Test
+    void badFilesSaySoInOnePlaceAndLoseNothing() throws IOException {
+        open(write("proof.pgm", "P2 2 1 7 1 2"));
+        change();
+        when(dialogs.askAboutUnsaved(any())).thenReturn(Dialogs.Answer.DISCARD);
+        var project = bench().project();
+        openBad(folder.resolve("missing.pgm"), "There is no file");
+        openBad(folder, "is a folder");
+        openBad(write("empty.csv", ""), "The file is empty");
+        openBad(write("high.pgm", "P2 2 1 7 1 9"), "above the header's maximum 7");
+        openBad(write("newer.pixeron.json", "{\"pixeron\": 9}"), "newer Pixeron");
+        openBad(write("noise.png", "not a picture"), "is not a number");
+        assertThat(bench().project()).isEqualTo(project);
+        clickOn("Close");
+        assertThat(isShown("not a number")).isFalse();
+    }
+
+    @Test
+    void aColourPictureIsOfferedAsMeanGray() throws IOException {
+        BufferedImage picture = new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB);
+        picture.setRGB(0, 0, 0x0A141E);
+        File file = folder.resolve("colour.png").toFile();
+        ImageIO.write(picture, "png", file);
+        openBad(file.toPath(), "has colour, which is not read as numbers yet");
+        assertThat(bench().isOpen()).isFalse();
+        clickOn("Read as gray: mean of R, G, B");
+        until(() -> bench().shown() != null);
+        assertThat(bench().project().chain().source().level(0)).isEqualTo(20);
+        assertThat(isShown("Gray is the mean (R + G + B) ÷ 3")).isTrue();
+    }
+
+    @Test
+    void aTableOfAnyNumbersIsOfferedAsAnOpenImage() {
+        openBad(write("open.csv", "1.5,-2\n300,1/3\n"), "is not a whole number from 0 to");
+        clickOn("Open as an open image");
+        until(() -> bench().shown() != null);
+        assertThat(bench().project().chain().source().isLevelImage()).isFalse();
+    }
+
+    @Test
+    void numbersArePastedAsANewImage() {
+        clipboard("1\t2\n3\t4\n");
+        clickOn("Paste numbers");
+        until(() -> bench().shown() != null);
+        assertThat(bench().project().chain().source().level(3)).isEqualTo(4);
+        assertThat(bench().savedProperty().get()).as("it is in no file yet").isFalse();
+        clipboard("no numbers");
+        when(dialogs.askAboutUnsaved(any())).thenReturn(Dialogs.Answer.DISCARD);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.V);
+        until(() -> isShown("cannot be read as an image"));
+    }
+
+    @Test
+    void unsavedWorkIsAskedAbout() throws IOException {
+        open(write("proof.pgm", "P2 2 1 7 1 2"));
+        AtomicBoolean isClosed = new AtomicBoolean();
+        change();
+        when(dialogs.askAboutUnsaved(any())).thenReturn(Dialogs.Answer.CANCEL);
+        interact(() -> window.askToClose(() -> isClosed.set(true)));
+        assertThat(isClosed).isFalse();
+        when(dialogs.askAboutUnsaved(any())).thenReturn(Dialogs.Answer.SAVE);
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("work.pixeron.json")));
+        interact(() -> window.askToClose(() -> isClosed.set(true)));
+        until(isClosed::get);
+        assertThat(ProjectFile.read(folder.resolve("work.pixeron.json")).project().chain().size()).isEqualTo(1);
+    }
+
+    @Test
+    void savedWorkClosesWithoutAQuestion() {
+        open(write("proof.pgm", "P2 2 1 7 1 2"));
+        AtomicBoolean isClosed = new AtomicBoolean();
+        interact(() -> window.askToClose(() -> isClosed.set(true)));
+        until(isClosed::get);
+        verify(dialogs, never()).askAboutUnsaved(any());
+    }
+
+    @Test
+    void savingWhereItCannotBeKeepsTheWork() {
+        open(write("proof.pgm", "P2 2 1 7 1 2"));
+        change();
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("no/such/folder.pixeron.json")));
+        push(KeyCode.SHORTCUT, KeyCode.S);
+        until(() -> isShown("There is no folder"));
+        assertThat(bench().savedProperty().get()).isFalse();
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("seven.png")));
+        push(KeyCode.SHORTCUT, KeyCode.E);
+        until(() -> isShown("PNG holds maximum level 1, 3, 15, 255 or 65535"));
+        assertThat(folder.resolve("seven.png")).doesNotExist();
+    }
+
+    @Test
+    void workLeftBehindIsTakenUpAgain() throws IOException {
+        Path left = folder.resolve("data/autosave/999999999-1.pixeron.json");
+        Files.createDirectories(left.getParent());
+        ProjectFile.write(left, DemoCases.all().get(2).saved());
+        interact(() -> window.started(List.of()));
+        until(() -> isShown("Pixeron ended without saving this work."));
+        clickOn("Take up");
+        until(() -> bench().shown() != null);
+        assertThat(bench().project().name()).isEqualTo("Faint proof, large");
+        assertThat(bench().savedProperty().get()).isFalse();
+        assertThat(left).doesNotExist();
+        // It is kept again at once: a second crash loses nothing either.
+        until(() -> {
+            try (var files = Files.list(left.getParent())) {
+                return files.count() == 1;
+            } catch (IOException unreadable) {
+                return false;
+            }
+        });
+    }
+
+    @Test
+    void themesAndHelpAreReachedByKeys() {
+        open(write("proof.pgm", "P2 2 1 7 1 2"));
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        assertThat(window.getStyleClass()).contains("dark");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        assertThat(window.getStyleClass()).contains("dark", "large");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        assertThat(window.getStyleClass()).contains("large").doesNotContain("dark");
+        push(KeyCode.F1);
+        assertThat(isShown("undo · redo, without limit")).isTrue();
+        push(KeyCode.ESCAPE);
+        assertThat(isShown("undo · redo, without limit")).isFalse();
+    }
+
+    /** Tab goes through everything that can be used, and each says what it is. */
+    @Test
+    void everyControlIsReachedByTabAndHasAName() {
+        open(write("proof.pgm", "P2 2 1 7 1 2"));
+        change();
+        java.util.Set<Node> reached = new java.util.LinkedHashSet<>();
+        Node focused = window.getScene().getFocusOwner();
+        while (focused != null && reached.add(focused)) {
+            push(KeyCode.TAB);
+            focused = window.getScene().getFocusOwner();
+        }
+        assertThat(reached).filteredOn(Sheet.class::isInstance).hasSize(3);
+        assertThat(reached).filteredOn(TextField.class::isInstance).isNotEmpty();
+        assertThat(reached).filteredOn(ComboBox.class::isInstance).hasSize(2);
+        assertThat(reached).filteredOn(node -> node.getStyleClass().contains("step-row")).hasSize(2);
+        assertThat(reached).filteredOn(ToggleButton.class::isInstance).hasSize(1);
+        assertThat(reached).filteredOn(Button.class::isInstance).extracting(node -> ((Button) node).getText())
+                .contains("Open…", "Save", "Save result…", "Fit", "+  Add a step", "Copy step line", "Copy working");
+        assertThat(reached).allSatisfy(node -> {
+            boolean hasText = node instanceof Labeled labeled && labeled.getText() != null && !labeled.getText().isEmpty();
+            assertThat(hasText || node.getAccessibleText() != null || node.getStyleClass().contains("tab-pane"))
+                    .as("%s has a name", node).isTrue();
+        });
+    }
+}
