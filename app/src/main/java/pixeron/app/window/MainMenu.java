@@ -15,10 +15,10 @@ final class MainMenu {
 
     private final MenuButton button = new MenuButton("Menu");
 
-    MainMenu(FileActions files, Commands commands, Theme theme, Runnable showOpening, Runnable showHelp) {
+    MainMenu(FileActions files, Commands commands, Theme theme, Runnable showOpening, Runnable showHelp, Runnable quit) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
-        button.getItems().addAll(fileMenu(files, showOpening), editMenu(files, commands),
+        button.getItems().addAll(fileMenu(files, showOpening, quit), editMenu(files, commands),
                 viewMenu(files, commands, theme), item("Keys and help", "F1", showHelp));
     }
 
@@ -26,7 +26,7 @@ final class MainMenu {
         return button;
     }
 
-    private static Menu fileMenu(FileActions files, Runnable showOpening) {
+    private static Menu fileMenu(FileActions files, Runnable showOpening, Runnable quit) {
         return new Menu("File", null,
                 item("Open…", "Shortcut+O", files::open),
                 item("New image from pasted numbers", "Shortcut+Shift+V", files::pasteImage),
@@ -35,7 +35,8 @@ final class MainMenu {
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),
                 item("Save result…", "Shortcut+E", files::saveResult),
                 new SeparatorMenuItem(),
-                item("Opening view", "Shortcut+W", showOpening));
+                item("Opening view", "Shortcut+W", showOpening),
+                item("Quit", "Shortcut+Q", quit));
     }
 
     private static Menu editMenu(FileActions files, Commands commands) {

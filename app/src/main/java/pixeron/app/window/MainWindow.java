@@ -42,7 +42,8 @@ public final class MainWindow extends StackPane {
                 text -> view().say(text));
         opening = new OpeningView(files);
         Commands commands = new Commands(bench, this::view, banner);
-        MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, help::open);
+        MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, help::open,
+                () -> askToClose(Platform::exit));
         topBar = new TopBar(bench, files, commands, menu.button());
         layout.setTop(new VBox(topBar, banner));
         layout.setCenter(opening);
