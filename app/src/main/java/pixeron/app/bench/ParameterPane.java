@@ -1,7 +1,9 @@
 package pixeron.app.bench;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -27,6 +29,7 @@ final class ParameterPane extends VBox {
     private final Label sentence = new Label();
     private final Label failure = new Label();
     private final List<ParameterField<?>> fields = new ArrayList<>();
+    private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
     private final Button copy = new Button("Copy step line");
     private final ImageSettings image;
     private StepType type;
@@ -73,9 +76,11 @@ final class ParameterPane extends VBox {
     private void build(Step step) {
         title.setText(step.type().title().toUpperCase(java.util.Locale.ROOT));
         sentence.setText(step.type().sentence());
+        fields.forEach(field -> field.setProblem(""));
         fields.clear();
         for (Parameter<?> parameter : step.type().parameters()) {
-            fields.add(field(parameter));
+            // A field is made once: making one costs more time than anything else when a step is selected.
+            fields.add(made.computeIfAbsent(parameter, this::field));
         }
         failure.setText("");
         getChildren().setAll(title, sentence);

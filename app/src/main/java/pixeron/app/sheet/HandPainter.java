@@ -24,6 +24,8 @@ import pixeron.number.Decimals;
 public final class HandPainter implements Painter {
 
     private static final double GRID_FROM = 8;
+    /** Dashed lines take a renderer without a graphics card long, and there are many of them while cells are small. */
+    private static final double DASHES_FROM = 16;
     private static final double MARKS_FROM = 14;
     private static final double WORDS_FROM = 30;
 
@@ -72,7 +74,9 @@ public final class HandPainter implements Painter {
 
     private void paintGrid(GraphicsContext graphics, Viewport viewport, Palette palette) {
         graphics.setStroke(palette.line());
-        graphics.setLineDashes(3, 2);
+        if (viewport.cell() >= DASHES_FROM) {
+            graphics.setLineDashes(3, 2);
+        }
         double right = viewport.x(viewport.columns());
         double bottom = viewport.y(viewport.rows());
         for (int i = viewport.firstRow(); i <= viewport.lastRow() + 1; i++) {

@@ -1,6 +1,7 @@
 package pixeron.app.sheet;
 
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.PixelFormat;
@@ -16,16 +17,14 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 
 /**
- * Draws samples: as a picture while cells are small, then as gray cells, and with numbers as soon as they fit.
+ * Draws samples: as a picture while cells are small, as gray cells with numbers as soon as they fit.
  *
  * <p>Cost: only what is visible is read; a picture reads at most nine samples for every point on the screen.
  */
 public final class ImagePainter implements Painter {
 
-    /** From this size on cells are drawn one by one. */
-    private static final double SQUARES = 6;
-    /** Samples read across and down for one point of a picture that is made smaller. */
-    private static final int READ = 3;
+    /** Most samples read across and down for one point of a picture that is made smaller. */
+    private static final int MOST_READ = 3;
     private static final Color[] GRAYS = new Color[256];
 
     static {
@@ -60,10 +59,11 @@ public final class ImagePainter implements Painter {
 
     @Override
     public void paint(GraphicsContext graphics, Viewport viewport) {
-        if (viewport.cell() < SQUARES) {
+        Font font = NumberFont.fitting(viewport.cell(), characters, theme.scale());
+        if (font == null) {
             paintPicture(graphics, viewport);
         } else {
-            paintCells(graphics, viewport, NumberFont.fitting(viewport.cell(), characters, theme.scale()));
+            paintCells(graphics, viewport, font);
         }
     }
 
@@ -81,10 +81,8 @@ public final class ImagePainter implements Painter {
                 double x = Math.floor(viewport.x(j));
                 graphics.setFill(GRAYS[level]);
                 graphics.fillRect(x, y, Math.floor(viewport.x(j + 1)) - x, height);
-                if (font != null) {
-                    graphics.setFill(inkOn(level));
-                    graphics.fillText(text(n), x + side / 2, y + side / 2);
-                }
+                graphics.setFill(inkOn(level));
+                graphics.fillText(text(n), x + side / 2, y + side / 2);
             }
         }
     }
@@ -114,10 +112,10 @@ public final class ImagePainter implements Painter {
     private int[] points(Viewport viewport, int width, int height) {
         int[] points = new int[width * height];
         double step = 1 / viewport.cell();
-        int reads = step <= 1 ? 1 : READ;
+        int reads = step <= 1 ? 1 : step <= 4 ? 2 : MOST_READ;
         int[][] columns = places(viewport.left(), step, width, reads, image.columns());
         int[][] rows = places(viewport.top(), step, height, reads, image.rows());
-        for (int y = 0; y < height; y++) {
+        IntStream.range(0, height).parallel().forEach(y -> {
             for (int x = 0; x < width; x++) {
                 double sum = 0;
                 for (int row : rows[y]) {
@@ -125,10 +123,10 @@ public final class ImagePainter implements Painter {
                         sum += gray.applyAsDouble(row * image.columns() + column);
                     }
                 }
-                int level = (int) Math.rint(sum / (reads * reads));
+                int level = (int) (sum / (reads * reads) + 0.5);
                 points[y * width + x] = 0xFF000000 | level << 16 | level << 8 | level;
             }
-        }
+        });
         return points;
     }
 

@@ -21,8 +21,8 @@ public final class Theme {
     private static final double LARGE = 1.35;
     private static final String DARK_CLASS = "dark";
     private static final String LARGE_CLASS = "large";
-    private static final List<String> FONTS = List.of("Inter-Regular.ttf", "Inter-Bold.ttf",
-            "JetBrainsMono-Regular.ttf", "JetBrainsMono-Bold.ttf");
+    private static final List<String> WORD_FONTS = List.of("Inter-Regular.ttf", "Inter-Bold.ttf");
+    private static final List<String> NUMBER_FONTS = List.of("JetBrainsMono-Regular.ttf", "JetBrainsMono-Bold.ttf");
 
     private final Parent root;
     private final ReadOnlyObjectWrapper<Palette> palette = new ReadOnlyObjectWrapper<>(Palette.LIGHT);
@@ -31,9 +31,14 @@ public final class Theme {
     /** @param root gets the style sheet and the style classes */
     public Theme(Parent root) {
         this.root = root;
-        FONTS.forEach(Theme::load);
+        WORD_FONTS.forEach(Theme::load);
         root.getStyleClass().add("pixeron");
         root.getStylesheets().add(Theme.class.getResource("/pixeron/app/pixeron.css").toExternalForm());
+    }
+
+    /** Loads the fonts of numbers, before the first number is shown; the opening view has none. */
+    public void loadNumbers() {
+        NUMBER_FONTS.forEach(Theme::load);
     }
 
     private static void load(String font) {

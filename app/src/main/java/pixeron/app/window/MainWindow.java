@@ -24,12 +24,12 @@ public final class MainWindow extends StackPane {
     private final Background calculation = new Background();
     private final Theme theme = new Theme(this);
     private final BorderPane layout = new BorderPane();
-    private final HelpPane help = new HelpPane();
     private final Bench bench;
     private final FileActions files;
     private final OpeningView opening;
     private final TopBar topBar;
     private BenchView view;
+    private HelpPane help;
 
     /**
      * @param folder the person's settings and autosaved work
@@ -42,13 +42,13 @@ public final class MainWindow extends StackPane {
                 text -> view().say(text));
         opening = new OpeningView(files);
         Commands commands = new Commands(bench, this::view, banner);
-        MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, help::open,
+        MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, this::showHelp,
                 () -> askToClose(Platform::exit));
         topBar = new TopBar(bench, files, commands, menu.button());
         layout.setTop(new VBox(topBar, banner));
         layout.setCenter(opening);
         topBar.setOpen(false);
-        getChildren().addAll(layout, help);
+        getChildren().add(layout);
         files.settingsProperty().subscribe(settings -> {
             theme.setDark(settings.isDark());
             theme.setLarge(settings.isLarge());
@@ -65,10 +65,20 @@ public final class MainWindow extends StackPane {
     /** The bench takes longer to make than the opening view, so the window does not wait for it. */
     private BenchView view() {
         if (view == null) {
+            theme.loadNumbers();
+            topBar.build();
             view = new BenchView(bench, calculation, theme);
             view.sheets().openTableButton().setOnAction(event -> files.openByHand());
         }
         return view;
+    }
+
+    private void showHelp() {
+        if (help == null) {
+            help = new HelpPane();
+            getChildren().add(help);
+        }
+        help.open();
     }
 
     private void showBench() {

@@ -21,26 +21,19 @@ final class TopBar extends HBox {
     private final Bench bench;
     private final Label name = new Label();
     private final Label facts = new Label();
+    private final FileActions actions;
+    private final Commands commands;
     private final HBox working = new HBox();
 
     TopBar(Bench bench, FileActions actions, Commands commands, MenuButton menu) {
         this.bench = bench;
+        this.actions = actions;
+        this.commands = commands;
         getStyleClass().add("top-bar");
+        working.getStyleClass().add("top-actions");
         name.getStyleClass().add("project-name");
         facts.getStyleClass().add("project-facts");
         name.setMinWidth(0);
-        Button open = button("Open…", "Open an image, a table or a project (Ctrl+O)", actions::open);
-        Button save = button("Save", "Save the project (Ctrl+S)", actions::save);
-        Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)", actions::saveResult);
-        Button undo = icon(Feather.CORNER_UP_LEFT, "Undo (Ctrl+Z)", bench::undo);
-        Button redo = icon(Feather.CORNER_UP_RIGHT, "Redo (Ctrl+Shift+Z)", bench::redo);
-        undo.disableProperty().bind(bench.undoableProperty().not());
-        redo.disableProperty().bind(bench.redoableProperty().not());
-        Button smaller = icon(Feather.MINUS, "Smaller (Ctrl+−)", () -> commands.zoom(false));
-        Button fit = button("Fit", "Show the whole image (Ctrl+0)", commands::fit);
-        Button larger = icon(Feather.PLUS, "Larger (Ctrl++)", () -> commands.zoom(true));
-        working.getStyleClass().add("top-actions");
-        working.getChildren().addAll(open, save, result, gap(), undo, redo, gap(), smaller, fit, larger);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox always = new HBox(working, gap(), menu);
@@ -52,8 +45,28 @@ final class TopBar extends HBox {
         bench.fileProperty().subscribe(file -> render());
     }
 
+    /** Makes the actions that are not needed on the opening view: it stands sooner without them. */
+    void build() {
+        if (working.getChildren().isEmpty()) {
+            Button open = button("Open…", "Open an image, a table or a project (Ctrl+O)", actions::open);
+            Button save = button("Save", "Save the project (Ctrl+S)", actions::save);
+            Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)", actions::saveResult);
+            Button undo = icon(Feather.CORNER_UP_LEFT, "Undo (Ctrl+Z)", bench::undo);
+            Button redo = icon(Feather.CORNER_UP_RIGHT, "Redo (Ctrl+Shift+Z)", bench::redo);
+            undo.disableProperty().bind(bench.undoableProperty().not());
+            redo.disableProperty().bind(bench.redoableProperty().not());
+            Button smaller = icon(Feather.MINUS, "Smaller (Ctrl+−)", () -> commands.zoom(false));
+            Button fit = button("Fit", "Show the whole image (Ctrl+0)", commands::fit);
+            Button larger = icon(Feather.PLUS, "Larger (Ctrl++)", () -> commands.zoom(true));
+            working.getChildren().addAll(open, save, result, gap(), undo, redo, gap(), smaller, fit, larger);
+        }
+    }
+
     /** @param isOpen false on the opening view, where there is nothing to save or to zoom */
     void setOpen(boolean isOpen) {
+        if (isOpen) {
+            build();
+        }
         working.setVisible(isOpen);
         working.setManaged(isOpen);
         name.setVisible(isOpen);

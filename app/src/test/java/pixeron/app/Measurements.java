@@ -1,0 +1,105 @@
+package pixeron.app;
+
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.animation.AnimationTimer;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import pixeron.app.sheet.Viewport;
+import pixeron.format.ImageFiles;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.step.catalog.StepLine;
+
+/**
+ * How a large image feels; prints figures, judges nothing. Runs only when asked: {@code mvn test -pl app -am
+ * -Dtest=Measurements -Dpixeron.measure=yes}.
+ */
+@EnabledIfSystemProperty(named = "pixeron.measure", matches = ".+")
+class Measurements extends WindowTest {
+
+    private static final int SIZE = Integer.getInteger("pixeron.size", 4096);
+    private static final int ROUNDS = 60;
+
+    /** The longest time for which the window's thread did not come round while something was done. */
+    private long longestPause(Runnable action) {
+        AtomicLong longest = new AtomicLong();
+        AtomicLong last = new AtomicLong(System.nanoTime());
+        AnimationTimer timer = new AnimationTimer() {
+            @Override
+            public void handle(long now) {
+                long time = System.nanoTime();
+                longest.accumulateAndGet(time - last.getAndSet(time), Math::max);
+            }
+        };
+        interact(timer::start);
+        action.run();
+        interact(timer::stop);
+        return longest.get() / 1_000_000;
+    }
+
+    private void print(String what, long[] nanos) {
+        Arrays.sort(nanos);
+        System.out.printf("%-34s median %6.1f ms   95th percentile %6.1f ms%n", what, nanos[nanos.length / 2] / 1e6,
+                nanos[nanos.length * 95 / 100] / 1e6);
+    }
+
+    /** Time from frame to frame while something changes in every frame; 16.7 ms is as fast as frames come. */
+    private void frames(String what, Runnable change) {
+        long[] times = new long[ROUNDS];
+        AtomicLong last = new AtomicLong();
+        java.util.concurrent.atomic.AtomicInteger count = new java.util.concurrent.atomic.AtomicInteger(-10);
+        AnimationTimer timer = new AnimationTimer() {
+            @Override
+            public void handle(long now) {
+                long time = System.nanoTime();
+                int n = count.getAndIncrement();
+                if (n >= 0 && n < ROUNDS) {
+                    times[n] = time - last.get();
+                }
+                last.set(time);
+                change.run();
+            }
+        };
+        interact(timer::start);
+        until(() -> count.get() >= ROUNDS);
+        interact(timer::stop);
+        print(what, times);
+    }
+
+    @Test
+    void aLargeImage() {
+        Random random = new Random(1);
+        Path file = folder.resolve("large.pgm");
+        ImageFiles.write(file, Image.ofLevels(SIZE, SIZE, 255, n -> random.nextInt(256)), false);
+        long start = System.nanoTime();
+        long pause = longestPause(() -> open(file));
+        System.out.printf("%d × %d: open %.0f ms, longest pause of the window %d ms%n", SIZE, SIZE, (System.nanoTime() - start) / 1e6, pause);
+        for (String line : List.of("linear gain=3.75 bias=-360", "threshold at=128", "divide divisor=3 rounding=none")) {
+            long before = System.nanoTime();
+            long stepPause = longestPause(() -> {
+                interact(() -> bench().addStep(StepLine.parse(line)));
+                settle();
+            });
+            System.out.printf("%-34s %6.0f ms until shown, longest pause %d ms%n", line, (System.nanoTime() - before) / 1e6, stepPause);
+        }
+        interact(() -> bench().select(1));
+        settle();
+        Viewport viewport = ((pixeron.app.bench.BenchView) lookup(".bench").query()).sheets().viewport();
+        for (double cell : new double[] {0.07, 0.5, 3, 8, 24, 48}) {
+            interact(() -> {
+                viewport.fit();
+                viewport.zoom(cell / viewport.cell());
+            });
+            frames("pan, three sheets, cells of " + cell, () -> viewport.pan(-7, -5));
+        }
+        frames("zoom by a step and back", () -> viewport.zoom(random.nextBoolean() ? 1.15 : 1 / 1.15));
+        interact(() -> bench().pick(new Pixel(2000, 2000)));
+        frames("pick the next pixel", () -> bench().pick(new Pixel(SIZE / 2, bench().pickedProperty().get().column() + 1)));
+        push(KeyCode.ESCAPE);
+    }
+}
