@@ -13,15 +13,23 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.Clipboard;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.Dragboard;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextFlow;
 import org.junit.jupiter.api.Test;
+import org.mockito.Mockito;
+import pixeron.app.bench.BenchView;
 import pixeron.app.sheet.Sheet;
+import pixeron.app.sheet.Viewport;
 import pixeron.byhand.CellCheck;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
+import pixeron.step.catalog.StepLine;
 
 /** A person's way through the program, with real clicks and keys. */
 class BenchStoryTest extends WindowTest {
@@ -286,5 +294,74 @@ class BenchStoryTest extends WindowTest {
         settle();
         assertThat(bench().project().chain().source().maximumLevel()).isEqualTo(7);
         assertThat(bench().shown().before().orElseThrow().facts().largest()).isEqualTo(Rational.of(7));
+    }
+
+    private static DragEvent drop(Dragboard board) {
+        return new DragEvent(DragEvent.DRAG_DROPPED, board, 0, 0, 0, 0, TransferMode.COPY, null, null, null);
+    }
+
+    @Test
+    void filesAndStepsAreDropped() {
+        Dragboard files = Mockito.mock(Dragboard.class);
+        when(files.hasFiles()).thenReturn(true);
+        when(files.getFiles()).thenReturn(java.util.List.of(write("proof.pgm", PROOF).toFile()));
+        interact(() -> window.fireEvent(drop(files)));
+        until(() -> bench().shown() != null);
+        assertThat(bench().project().name()).isEqualTo("proof");
+        for (String line : new String[] {"invert", "add amount=1", "multiply factor=2"}) {
+            interact(() -> bench().addStep(StepLine.parse(line)));
+        }
+        settle();
+        Dragboard step = Mockito.mock(Dragboard.class);
+        when(step.getString()).thenReturn("pixeron-step:2");
+        Node first = lookup((Node node) -> "Step 1: invert".equals(node.getAccessibleText())).query();
+        interact(() -> first.fireEvent(drop(step)));
+        settle();
+        assertThat(bench().project().chain().links()).extracting(link -> link.step().line())
+                .containsExactly("multiply factor=2", "invert", "add amount=1");
+        assertThat(bench().position()).isZero();
+    }
+
+    @Test
+    void theWheelZoomsAtThePointerAndMoves() {
+        open(write("wide.txt", ("0 ".repeat(200) + "\n").repeat(200)));
+        Sheet sheet = sheet("Before");
+        double before = viewport().cell();
+        interact(() -> sheet.fireEvent(wheel(150, 150, 40, true)));
+        assertThat(viewport().cell()).isGreaterThan(before);
+        for (int n = 0; n < 20; n++) {
+            interact(() -> sheet.fireEvent(wheel(150, 150, 40, true)));
+        }
+        double top = viewport().top();
+        interact(() -> sheet.fireEvent(wheel(150, 150, -80, false)));
+        assertThat(viewport().top()).isEqualTo(top + 80 / viewport().cell());
+        push(KeyCode.SHORTCUT, KeyCode.DIGIT0);
+        assertThat(viewport().cell()).isEqualTo(before);
+    }
+
+    private Viewport viewport() {
+        return ((BenchView) lookup(".bench").query()).sheets().viewport();
+    }
+
+    private static ScrollEvent wheel(double x, double y, double delta, boolean isControl) {
+        return new ScrollEvent(ScrollEvent.SCROLL, x, y, x, y, false, isControl, false, false, false, false, 0, delta, 0, delta, 40, 40,
+                ScrollEvent.HorizontalTextScrollUnits.NONE, 0, ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null);
+    }
+
+    @Test
+    void aToleranceLetsNearValuesAgree() {
+        openProof();
+        addLinear();
+        clickOn(sheet("By hand"));
+        interact(() -> bench().pick(new Pixel(0, 0)));
+        write("153");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(state(0, 0)).isEqualTo(CellCheck.State.DIFFERS);
+        clickOn(lookup((TextInputControl field) -> "± 0".equals(field.getPromptText())).<Node>query());
+        write("1");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(state(0, 0)).isEqualTo(CellCheck.State.AGREES);
     }
 }

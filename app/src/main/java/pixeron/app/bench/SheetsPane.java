@@ -57,6 +57,7 @@ public final class SheetsPane extends HBox {
     private final Map<Kind, BooleanProperty> visible = new EnumMap<>(Kind.class);
     private final ToggleButton marks = new ToggleButton("Marks");
     private final Button openTable = new Button("Open…");
+    private final ToleranceField tolerance;
 
     SheetsPane(Bench bench, Theme theme) {
         this.bench = bench;
@@ -66,13 +67,14 @@ public final class SheetsPane extends HBox {
             addFrame(kind);
         }
         new HandEditing(frames.get(Kind.BY_HAND), () -> bench.pickedProperty().get(), this::textAt, this::write, this::goOn);
+        tolerance = new ToleranceField(bench);
         marks.setSelected(true);
         marks.getStyleClass().add("quiet");
         marks.setTooltip(new Tooltip("Show which values agree; switch off to look for mistakes alone"));
         marks.selectedProperty().subscribe(isShown -> render());
         openTable.getStyleClass().add("quiet");
         openTable.setTooltip(new Tooltip("Open a table of values by hand (CSV, as large as the result)"));
-        frames.get(Kind.BY_HAND).tools().getChildren().addAll(openTable, marks);
+        frames.get(Kind.BY_HAND).tools().getChildren().addAll(tolerance, openTable, marks);
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> showPicked());
         theme.paletteProperty().subscribe(palette -> render());
@@ -138,6 +140,7 @@ public final class SheetsPane extends HBox {
         frames.get(Kind.BY_HAND).sheet().setPainter(isStep
                 ? new HandPainter(shown.sheet(), shown.check(), theme, characters, marks.isSelected()) : null);
         openTable.setDisable(!isStep);
+        tolerance.setDisable(!isStep);
         describe(shown);
         showPicked();
     }

@@ -4,7 +4,6 @@ import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -23,18 +22,11 @@ import pixeron.number.Decimals;
 /** Where the picked pixel is and its values; how the values by hand stand; what is being calculated. */
 final class StatusLine extends HBox {
 
-    /** Work that is done sooner than this is not worth a word. */
-    private static final Duration PATIENCE = Duration.millis(300);
-
     private final Bench bench;
     private final TextFlow place = new TextFlow();
     private final Label counts = new Label();
     private final Button next = new Button("Next difference");
     private final Label message = new Label();
-    private final ProgressBar bar = new ProgressBar();
-    private final Button cancel = new Button("Cancel");
-    private final HBox work = new HBox(new Label("Calculating…"), bar, cancel);
-    private final PauseTransition patience = new PauseTransition(PATIENCE);
 
     StatusLine(Bench bench, Background background) {
         this.bench = bench;
@@ -42,13 +34,8 @@ final class StatusLine extends HBox {
         next.getStyleClass().add("quiet");
         next.setTooltip(new Tooltip("Go to the next value by hand that differs (F8)"));
         next.setOnAction(event -> bench.pickNextDifference());
-        cancel.setTooltip(new Tooltip("Give up this calculation and undo what caused it"));
-        cancel.setOnAction(event -> bench.cancelCalculation());
-        work.getStyleClass().add("work");
-        work.setVisible(false);
-        work.managedProperty().bind(work.visibleProperty());
-        bar.setPrefWidth(120);
-        bar.setAccessibleText("Progress of the calculation");
+        ProgressNote work = new ProgressNote("Calculating…", "Give up this calculation and undo what caused it", background,
+                bench::cancelCalculation);
         message.getStyleClass().add("status-message");
         counts.setMinWidth(Region.USE_PREF_SIZE);
         next.setMinWidth(Region.USE_PREF_SIZE);
@@ -59,20 +46,6 @@ final class StatusLine extends HBox {
         getChildren().addAll(place, message, gap, work, counts, next);
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
-        patience.setOnFinished(event -> work.setVisible(background.progressProperty().get() != Background.IDLE));
-        background.progressProperty().subscribe(value -> showProgress(value.doubleValue()));
-    }
-
-    private void showProgress(double value) {
-        if (value == Background.IDLE) {
-            patience.stop();
-            work.setVisible(false);
-        } else {
-            bar.setProgress(value > 0 ? value : ProgressBar.INDETERMINATE_PROGRESS);
-            if (!work.isVisible()) {
-                patience.play();
-            }
-        }
     }
 
     /** @param text what was just done, such as "Copied 8 × 8 values" */

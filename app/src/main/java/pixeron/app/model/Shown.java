@@ -1,5 +1,6 @@
 package pixeron.app.model;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import pixeron.byhand.Check;
@@ -31,6 +32,10 @@ import pixeron.step.Progress;
 public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
         Optional<Described> after, Optional<Operation> operation, HandSheet sheet, List<Explanation> slips) {
 
+    public Shown {
+        steps = List.copyOf(steps);
+    }
+
     /**
      * An image with what is said about it.
      *
@@ -54,8 +59,12 @@ public record Shown(Project project, int position, List<StepState> steps, Option
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     static Shown of(Project project, int position, Shown known, Progress progress) {
-        List<StepState> steps = project.chain().stages().stream()
-                .map(stage -> state(project, stage, progress)).toList();
+        List<StepState> steps = new ArrayList<>();
+        for (Stage stage : project.chain().stages()) {
+            // Between two steps is a good moment to notice that something newer is wanted.
+            progress.report((double) stage.position() / project.chain().size());
+            steps.add(state(project, stage, progress));
+        }
         if (position < 0) {
             return new Shown(project, -1, steps, Optional.of(described(project.chain().source(), known)),
                     Optional.empty(), Optional.empty(), HandSheet.EMPTY, List.of());

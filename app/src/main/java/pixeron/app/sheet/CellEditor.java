@@ -13,6 +13,8 @@ import pixeron.image.Pixel;
  */
 final class CellEditor extends TextField {
 
+    private static final double CHARACTER = 8;
+
     private final Sheet sheet;
     private final BiConsumer<Pixel, String> onWrite;
     private final Consumer<Direction> onLeave;
@@ -33,6 +35,11 @@ final class CellEditor extends TextField {
         setManaged(false);
         setVisible(false);
         addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        textProperty().subscribe(text -> {
+            if (pixel != null) {
+                place();
+            }
+        });
         focusedProperty().subscribe(isFocused -> {
             if (!isFocused) {
                 write();
@@ -45,14 +52,20 @@ final class CellEditor extends TextField {
         pixel = at;
         setAccessibleText("By hand, " + at);
         setText(text);
-        double width = Math.max(56, sheet.cellX(new Pixel(0, 1)) - sheet.cellX(new Pixel(0, 0)));
-        double height = Math.max(26, sheet.cellY(new Pixel(1, 0)) - sheet.cellY(new Pixel(0, 0)));
-        double x = Math.min(sheet.cellX(at), sheet.getWidth() - width);
-        double y = Math.min(sheet.cellY(at), sheet.getHeight() - height);
-        resizeRelocate(sheet.getLayoutX() + x, sheet.getLayoutY() + y, width, height);
+        place();
         setVisible(true);
         requestFocus();
         end();
+    }
+
+    /** Over its cell, wider where the text is longer, and never beyond the sheet. */
+    private void place() {
+        double side = sheet.cellX(new Pixel(0, 1)) - sheet.cellX(new Pixel(0, 0));
+        double width = Math.min(sheet.getWidth(), Math.max(Math.max(56, side), getText().length() * CHARACTER + 24));
+        double height = Math.max(26, side);
+        double x = Math.max(0, Math.min(sheet.cellX(pixel), sheet.getWidth() - width));
+        double y = Math.max(0, Math.min(sheet.cellY(pixel), sheet.getHeight() - height));
+        resizeRelocate(sheet.getLayoutX() + x, sheet.getLayoutY() + y, width, height);
     }
 
     private void keyPressed(KeyEvent event) {

@@ -38,7 +38,9 @@ final class FileActions {
             new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")), new Dialogs.Kind("All files", List.of("*")));
 
     private final Bench bench;
-    private final Background files;
+    private final Background opening;
+    /** Apart from opening, so that no other work takes the place of a file that is being written. */
+    private final Background saving = new Background();
     private final Autosave autosave;
     private final UserFolder folder;
     private final Dialogs dialogs;
@@ -46,10 +48,10 @@ final class FileActions {
     private final Consumer<String> say;
     private final ReadOnlyObjectWrapper<Settings> settings;
 
-    FileActions(Bench bench, Background files, Autosave autosave, UserFolder folder, Dialogs dialogs, Banner banner,
+    FileActions(Bench bench, Background opening, Autosave autosave, UserFolder folder, Dialogs dialogs, Banner banner,
             Consumer<String> say) {
         this.bench = bench;
-        this.files = files;
+        this.opening = opening;
         this.autosave = autosave;
         this.folder = folder;
         this.dialogs = dialogs;
@@ -88,7 +90,7 @@ final class FileActions {
 
     private void read(Path file) {
         banner.hide();
-        files.start(progress -> Opened.of(file), opened -> {
+        opening.start(progress -> Opened.of(file), opened -> {
             opened.work().ifPresentOrElse(work -> {
                 bench.open(work, opened.project(), true);
                 setSettings(settings.get().withRecent(file));
@@ -108,7 +110,7 @@ final class FileActions {
 
     /** Opens work that an earlier run left behind; it stays unsaved until the person saves it. */
     void recover(Path leftBehind) {
-        afterUnsaved(() -> files.start(progress -> ProjectFile.read(leftBehind), work -> {
+        afterUnsaved(() -> opening.start(progress -> ProjectFile.read(leftBehind), work -> {
             bench.open(work, Optional.empty(), false);
             autosave.discard(leftBehind);
         }, this::trouble));
@@ -169,7 +171,7 @@ final class FileActions {
 
     private void write(Path file, Runnable then) {
         SavedProject work = bench.savedProject();
-        files.start(progress -> {
+        saving.start(progress -> {
             ProjectFile.write(file, work);
             return file;
         }, written -> {
@@ -196,7 +198,7 @@ final class FileActions {
         }
         Image image = described.get().image();
         String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1)) + ".png";
-        dialogs.chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> files.start(progress -> {
+        dialogs.chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
             ImageFiles.write(file, image, false);
             return file;
         }, written -> {
@@ -221,7 +223,7 @@ final class FileActions {
             return;
         }
         Image grid = bench.shown().after().get().image();
-        files.start(progress -> HandSheet.of(CellTable.read(file), grid), sheet -> {
+        opening.start(progress -> HandSheet.of(CellTable.read(file), grid), sheet -> {
             banner.hide();
             bench.editSheet(old -> sheet.withTolerance(old.tolerance()));
             say.accept("Read " + sheet.cells().size() + " values from " + file.getFileName());

@@ -10,6 +10,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.BenchView;
+import pixeron.app.bench.ProgressNote;
 import pixeron.app.bench.SheetsPane.Kind;
 import pixeron.app.model.Autosave;
 import pixeron.app.model.Background;
@@ -38,14 +39,17 @@ public final class MainWindow extends StackPane {
      */
     public MainWindow(UserFolder folder, Dialogs dialogs, Duration autosaveDelay) {
         bench = new Bench(calculation, problem -> trouble(problem));
-        files = new FileActions(bench, new Background(), new Autosave(folder, autosaveDelay), folder, dialogs, banner,
+        Background reading = new Background();
+        files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, dialogs, banner,
                 text -> view().say(text));
         opening = new OpeningView(files);
         Commands commands = new Commands(bench, this::view, banner);
         MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, this::showHelp,
                 () -> askToClose(Platform::exit));
         topBar = new TopBar(bench, files, commands, menu.button());
-        layout.setTop(new VBox(topBar, banner));
+        ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading, reading::cancel);
+        note.getStyleClass().add("opening-note");
+        layout.setTop(new VBox(topBar, banner, note));
         layout.setCenter(opening);
         topBar.setOpen(false);
         getChildren().add(layout);
