@@ -24,6 +24,7 @@ class ArchitectureTest {
             .should().dependOnClassesThat().resideInAnyPackage("java.awt..", "javax.imageio..");
 
     @ArchTest
-    static final ArchRule ALGORITHMS_STAY_OUT_OF_THE_DATA = noClasses().that().resideInAnyPackage("pixeron.number..", "pixeron.image..")
+    static final ArchRule ALGORITHMS_STAY_OUT_OF_THE_DATA = noClasses().that().resideInAnyPackage("pixeron.number..",
+            "pixeron.image..")
             .should().dependOnClassesThat().resideInAnyPackage("pixeron.step..", "pixeron.format..", "pixeron.chain..");
 }

@@ -24,6 +24,7 @@ class AppArchitectureTest {
             .should().dependOnClassesThat().resideInAnyPackage("javafx..", "pixeron.app..");
 
     @ArchTest
-    static final ArchRule CORE_KNOWS_NO_COMMAND_LINE = noClasses().that().resideOutsideOfPackages("pixeron.app..", "pixeron.cli..")
+    static final ArchRule CORE_KNOWS_NO_COMMAND_LINE = noClasses().that().resideOutsideOfPackages("pixeron.app..",
+            "pixeron.cli..")
             .should().dependOnClassesThat().resideInAnyPackage("pixeron.cli..", "picocli..");
 }

@@ -83,7 +83,8 @@ class BenchStoryTest extends WindowTest {
         assertThat(shownText()).contains("3 × 4 · levels 0–255").contains("value 137");
         addLinear();
         // 3.75·137 − 360 = 153.75, 3.75, 0, 255 | 7.5, 18.75, 202.5, 277.5 | −360, 596.25, 90, 11.25
-        assertThat(after()).isEqualTo(Image.of(255, new int[][] {{154, 4, 0, 255}, {8, 19, 203, 255}, {0, 255, 90, 11}}));
+        assertThat(after()).isEqualTo(Image.of(255, new int[][] {{154, 4, 0, 255}, {8, 19, 203, 255},
+                {0, 255, 90, 11}}));
         assertThat(shownText()).contains("s = 3.75 × 137 + (−360) = 513.75 + (−360) = 153.75").contains("153.75 → 154");
 
         clickOn(sheet("By hand"));
@@ -101,7 +102,8 @@ class BenchStoryTest extends WindowTest {
         write("(15+15)/4");
         push(KeyCode.ENTER);
         settle();
-        assertThat(bench().pickedProperty().get()).as("the row was full, so it went on below").isEqualTo(new Pixel(2, 1));
+        assertThat(bench().pickedProperty().get()).as("the row was full, so it went on below").isEqualTo(new Pixel(2,
+                1));
         assertThat(state(0, 0)).isEqualTo(CellCheck.State.DIFFERS);
         assertThat(state(0, 1)).isEqualTo(CellCheck.State.NOT_ROUNDED);
         assertThat(state(0, 2)).isEqualTo(CellCheck.State.AGREES);
@@ -248,8 +250,10 @@ class BenchStoryTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.V);
         assertThat(shownText()).contains("does not fit");
 
-        when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("hand.csv", "154,4,0,255\n8,19,203,255\n0,255,90,11\n")));
-        clickOn((Button) lookup((Button button) -> button.getText().equals("Open…") && button.getStyleClass().contains("quiet")).query());
+        when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("hand.csv",
+                "154,4,0,255\n8,19,203,255\n0,255,90,11\n")));
+        clickOn((Button) lookup((Button button) -> button.getText().equals("Open…")
+                && button.getStyleClass().contains("quiet")).query());
         until(() -> bench().shown().check().filled() == 12);
         assertThat(shownText()).contains("12 of 12 filled · 12 agree · 0 differ");
         when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("short.csv", "1,2\n")));
@@ -344,7 +348,8 @@ class BenchStoryTest extends WindowTest {
     }
 
     private static ScrollEvent wheel(double x, double y, double delta, boolean isControl) {
-        return new ScrollEvent(ScrollEvent.SCROLL, x, y, x, y, false, isControl, false, false, false, false, 0, delta, 0, delta, 40, 40,
+        return new ScrollEvent(ScrollEvent.SCROLL, x, y, x, y, false, isControl, false, false, false, false, 0, delta,
+                0, delta, 40, 40,
                 ScrollEvent.HorizontalTextScrollUnits.NONE, 0, ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null);
     }
 

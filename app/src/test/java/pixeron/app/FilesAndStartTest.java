@@ -31,7 +31,8 @@ import pixeron.project.demo.DemoCases;
 class FilesAndStartTest extends WindowTest {
 
     private boolean isShown(String text) {
-        return lookup((Labeled label) -> label.getText() != null && label.getText().contains(text) && isSeen(label)).tryQuery().isPresent();
+        return lookup((Labeled label) -> label.getText() != null && label.getText().contains(text)
+                && isSeen(label)).tryQuery().isPresent();
     }
 
     private static boolean isSeen(Node node) {
@@ -144,7 +145,8 @@ class FilesAndStartTest extends WindowTest {
     void savingWhereItCannotBeKeepsTheWork() {
         open(write("proof.pgm", "P2 2 1 7 1 2"));
         change();
-        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("no/such/folder.pixeron.json")));
+        when(dialogs.chooseToSave(any(), any(),
+                any())).thenReturn(Optional.of(folder.resolve("no/such/folder.pixeron.json")));
         push(KeyCode.SHORTCUT, KeyCode.S);
         until(() -> isShown("There is no folder"));
         assertThat(bench().savedProperty().get()).isFalse();
@@ -210,7 +212,8 @@ class FilesAndStartTest extends WindowTest {
         assertThat(reached).filteredOn(Button.class::isInstance).extracting(node -> ((Button) node).getText())
                 .contains("Open…", "Save", "Save result…", "Fit", "+  Add a step", "Copy step line", "Copy working");
         assertThat(reached).allSatisfy(node -> {
-            boolean hasText = node instanceof Labeled labeled && labeled.getText() != null && !labeled.getText().isEmpty();
+            boolean hasText = node instanceof Labeled labeled && labeled.getText() != null
+                    && !labeled.getText().isEmpty();
             assertThat(hasText || node.getAccessibleText() != null || node.getStyleClass().contains("tab-pane"))
                     .as("%s has a name", node).isTrue();
         });

@@ -78,14 +78,17 @@ class Measurements extends WindowTest {
         ImageFiles.write(file, Image.ofLevels(SIZE, SIZE, 255, n -> random.nextInt(256)), false);
         long start = System.nanoTime();
         long pause = longestPause(() -> open(file));
-        System.out.printf("%d × %d: open %.0f ms, longest pause of the window %d ms%n", SIZE, SIZE, (System.nanoTime() - start) / 1e6, pause);
-        for (String line : List.of("linear gain=3.75 bias=-360", "threshold at=128", "divide divisor=3 rounding=none")) {
+        System.out.printf("%d × %d: open %.0f ms, longest pause of the window %d ms%n", SIZE, SIZE,
+                (System.nanoTime() - start) / 1e6, pause);
+        for (String line : List.of("linear gain=3.75 bias=-360", "threshold at=128",
+                "divide divisor=3 rounding=none")) {
             long before = System.nanoTime();
             long stepPause = longestPause(() -> {
                 interact(() -> bench().addStep(StepLine.parse(line)));
                 settle();
             });
-            System.out.printf("%-34s %6.0f ms until shown, longest pause %d ms%n", line, (System.nanoTime() - before) / 1e6, stepPause);
+            System.out.printf("%-34s %6.0f ms until shown, longest pause %d ms%n", line,
+                    (System.nanoTime() - before) / 1e6, stepPause);
         }
         interact(() -> bench().select(1));
         settle();
@@ -99,7 +102,8 @@ class Measurements extends WindowTest {
         }
         frames("zoom by a step and back", () -> viewport.zoom(random.nextBoolean() ? 1.15 : 1 / 1.15));
         interact(() -> bench().pick(new Pixel(2000, 2000)));
-        frames("pick the next pixel", () -> bench().pick(new Pixel(SIZE / 2, bench().pickedProperty().get().column() + 1)));
+        frames("pick the next pixel", () -> bench().pick(new Pixel(SIZE / 2, bench().pickedProperty().get().column()
+                + 1)));
         push(KeyCode.ESCAPE);
     }
 }

@@ -12,7 +12,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import pixeron.image.Pixel;
 
-/** Takes the pictures of docs/screenshots; runs only when asked: {@code mvn test -pl app -am -Dtest=Pictures -Dpixeron.pictures=docs/screenshots}. */
+/**
+ * Takes the pictures of docs/screenshots; runs only when asked: {@code mvn test -pl app -am -Dtest=Pictures
+ * -Dpixeron.pictures=docs/screenshots}.
+ */
 @EnabledIfSystemProperty(named = "pixeron.pictures", matches = ".+")
 class Pictures extends WindowTest {
 

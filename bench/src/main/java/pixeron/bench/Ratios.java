@@ -35,6 +35,7 @@ public final class Ratios {
     private static void print(PrintStream out, String group, Map<String, Double> times) {
         double ours = times.getOrDefault("pixeron", times.getOrDefault("rational", Double.NaN));
         out.printf("%n%s%n", group);
-        times.forEach((name, time) -> out.printf("    %-14s %10.0f µs   ours takes %5.2f times as long%n", name, time, ours / time));
+        times.forEach((name, time) -> out.printf("    %-14s %10.0f µs   ours takes %5.2f times as long%n", name, time,
+                ours / time));
     }
 }

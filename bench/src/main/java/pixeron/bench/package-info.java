@@ -1,2 +1,5 @@
-/** JMH measurements of the core. {@link pixeron.bench.Ratios} runs them and prints every figure as a ratio within one run. */
+/**
+ * JMH measurements of the core. {@link pixeron.bench.Ratios} runs them and prints every figure as a ratio within one
+ * run.
+ */
 package pixeron.bench;

@@ -9,7 +9,6 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.CellCheck;
@@ -33,11 +32,8 @@ final class CheckCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "IMAGE", description = "PNG, PGM or a table of numbers.")
-    private Path file;
-
     @Mixin
-    private ImageInput input;
+    private OneImage image;
 
     @Mixin
     private StepLines steps;
@@ -49,17 +45,19 @@ final class CheckCommand implements Callable<Integer> {
     @Option(names = "--tolerance", paramLabel = "T", description = "Values within ± T agree, whatever their decimals.")
     private String tolerance;
 
-    @Option(names = "--format", defaultValue = "text", description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
+    @Option(names = "--format", defaultValue = "text",
+            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
     private Format format;
 
     @Override
     public Integer call() {
-        Stage stage = steps.last(input.read(file).image());
+        Stage stage = steps.last(image.read().image());
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
         Check check = Check.of(sheet(stage), operation);
         check.cells().stream().filter(cell -> cell.state() == CellCheck.State.NOT_UNDERSTOOD).findFirst().ifPresent(cell -> {
             throw PixeronException.of("%s: %s (counted from 0): \"%s\" is neither a number nor an expression. %s",
-                    byHand.getFileName(), cell.pixel(), Decimals.shortened(cell.byHand().text()), cell.byHand().problem());
+                    byHand.getFileName(), cell.pixel(), Decimals.shortened(cell.byHand().text()),
+                            cell.byHand().problem());
         });
         List<Explanation> slips = SlipFinder.find(check, stage.link().step(), operation.before());
         PrintWriter out = spec.commandLine().getOut();

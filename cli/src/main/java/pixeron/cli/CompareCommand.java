@@ -33,7 +33,8 @@ final class CompareCommand implements Callable<Integer> {
     @Mixin
     private ImageInput input;
 
-    @Option(names = "--format", defaultValue = "text", description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
+    @Option(names = "--format", defaultValue = "text",
+            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
     private Format format;
 
     @Override
@@ -64,7 +65,8 @@ final class CompareCommand implements Callable<Integer> {
         out.printf("max |a − b|      %s%n", Decimals.working(comparison.maxAbsolute()));
         out.printf("mean |a − b|     %s%n", shown(comparison.meanAbsolute()));
         out.printf("mean (a − b)²    %s%n", shown(comparison.mse()));
-        out.printf("PSNR             %s%n", comparison.psnr().map(psnr -> Decimals.shortest(psnr) + " dB").orElse("∞, the images are equal"));
+        out.printf("PSNR             %s%n", comparison.psnr().map(psnr -> Decimals.shortest(psnr)
+                + " dB").orElse("∞, the images are equal"));
     }
 
     private static String shown(Value value) {

@@ -56,7 +56,8 @@ final class DemoCommand implements Runnable {
         try {
             Files.createDirectories(folder);
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder %s cannot be made; is there a file of that name, or no permission?",
+            throw PixeronException.because(trouble,
+                    "The folder %s cannot be made; is there a file of that name, or no permission?",
                     folder);
         }
     }

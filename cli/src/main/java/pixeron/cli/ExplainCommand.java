@@ -1,14 +1,12 @@
 package pixeron.cli;
 
 import java.io.PrintWriter;
-import java.nio.file.Path;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.chain.Stage;
@@ -19,7 +17,8 @@ import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
 /** {@code pixeron explain IMAGE --step LINE… --at ROW,COLUMN}: the working of one pixel of the last step. */
-@Command(name = "explain", mixinStandardHelpOptions = true, description = "Shows the working of one pixel of the last step.")
+@Command(name = "explain", mixinStandardHelpOptions = true,
+        description = "Shows the working of one pixel of the last step.")
 final class ExplainCommand implements Runnable {
 
     private enum Format { text, latex, html, json }
@@ -29,11 +28,8 @@ final class ExplainCommand implements Runnable {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "IMAGE", description = "PNG, PGM or a table of numbers.")
-    private Path file;
-
     @Mixin
-    private ImageInput input;
+    private OneImage image;
 
     @Mixin
     private StepLines steps;
@@ -41,12 +37,13 @@ final class ExplainCommand implements Runnable {
     @Option(names = "--at", paramLabel = "ROW,COLUMN", required = true, description = "The pixel, counted from 0.")
     private String place;
 
-    @Option(names = "--format", defaultValue = "text", description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
+    @Option(names = "--format", defaultValue = "text",
+            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
     private Format format;
 
     @Override
     public void run() {
-        Stage stage = steps.last(input.read(file).image());
+        Stage stage = steps.last(image.read().image());
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
         Pixel pixel = pixel(operation);
         Working working = operation.explain(pixel);

@@ -2,12 +2,10 @@ package pixeron.cli;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
-import java.nio.file.Path;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import pixeron.format.LoadedImage;
 import pixeron.image.Image;
@@ -23,18 +21,16 @@ final class FactsCommand implements Runnable {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "IMAGE", description = "PNG, PGM or a table of numbers.")
-    private Path file;
-
     @Mixin
-    private ImageInput input;
+    private OneImage image;
 
-    @Option(names = "--format", defaultValue = "text", description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
+    @Option(names = "--format", defaultValue = "text",
+            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
     private Format format;
 
     @Override
     public void run() {
-        LoadedImage loaded = input.read(file);
+        LoadedImage loaded = image.read();
         ImageFacts facts = ImageFacts.of(loaded.image());
         PrintWriter out = spec.commandLine().getOut();
         if (format == Format.json) {

@@ -11,13 +11,16 @@ import pixeron.format.ReadOptions;
 /** What every command that reads an image takes. */
 final class ImageInput {
 
-    @Option(names = "--max", paramLabel = "M", description = "Maximum level, 1 to 65535, when the file does not say it.")
+    @Option(names = "--max", paramLabel = "M",
+            description = "Maximum level, 1 to 65535, when the file does not say it.")
     private Integer maximum;
 
-    @Option(names = "--open", description = "Read a table of any numbers as an open image (M = 255 unless --max says otherwise).")
+    @Option(names = "--open",
+            description = "Read a table of any numbers as an open image (M = 255 unless --max says otherwise).")
     private boolean isOpen;
 
-    @Option(names = "--gray", paramLabel = "mean", description = "Read a colour picture as gray: mean is (R + G + B) ÷ 3.")
+    @Option(names = "--gray", paramLabel = "mean",
+            description = "Read a colour picture as gray: mean is (R + G + B) ÷ 3.")
     private String grayRule;
 
     LoadedImage read(Path file) {

@@ -41,7 +41,7 @@ final class Json {
             BigInteger whole = r.numerator();
             node.put(field, whole);
         } else {
-            node.put(field, value.toDouble());
+            node.put(field, value.asDouble());
         }
     }
 
@@ -52,7 +52,8 @@ final class Json {
                 .put("row", first.pixel().row()).put("column", first.pixel().column())), () -> node.putNull("first"));
         for (CellCheck cell : check.cells()) {
             ObjectNode entry = node.withArray("cells").addObject();
-            entry.put("row", cell.pixel().row()).put("column", cell.pixel().column()).put("byHand", cell.byHand().text());
+            entry.put("row", cell.pixel().row()).put("column", cell.pixel().column()).put("byHand",
+                    cell.byHand().text());
             put(entry, "value", cell.value());
             entry.put("state", cell.state().word());
         }

@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
 import pixeron.step.Progress;
@@ -13,16 +12,14 @@ import pixeron.step.Progress;
 @Command(name = "run", mixinStandardHelpOptions = true, description = "Writes the result of the last step.")
 final class RunCommand implements Runnable {
 
-    @Parameters(paramLabel = "IMAGE", description = "PNG, PGM or a table of numbers.")
-    private Path file;
-
     @Mixin
-    private ImageInput input;
+    private OneImage image;
 
     @Mixin
     private StepLines steps;
 
-    @Option(names = "--out", paramLabel = "FILE", required = true, description = "Ends with .png, .pgm, .csv, .tsv or .txt.")
+    @Option(names = "--out", paramLabel = "FILE", required = true,
+            description = "Ends with .png, .pgm, .csv, .tsv or .txt.")
     private Path out;
 
     @Option(names = "--exact", description = "Write fractions into a table instead of decimals.")
@@ -31,7 +28,7 @@ final class RunCommand implements Runnable {
     @Override
     public void run() {
         ImageFiles.requireWritable(out, isExact);
-        Image result = steps.chain(input.read(file).image()).last(Progress.NONE).image();
+        Image result = steps.chain(image.read().image()).last(Progress.NONE).image();
         ImageFiles.write(out, result, isExact);
     }
 }

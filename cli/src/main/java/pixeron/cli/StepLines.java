@@ -13,7 +13,8 @@ import pixeron.step.catalog.StepLine;
 /** The steps of a command, applied in the order in which they are given. */
 final class StepLines {
 
-    @Option(names = "--step", paramLabel = "LINE", description = "A step, such as \"add amount=30\"; repeat for several.")
+    @Option(names = "--step", paramLabel = "LINE",
+            description = "A step, such as \"add amount=30\"; repeat for several.")
     private List<String> lines = new ArrayList<>();
 
     Chain chain(Image source) {
@@ -22,7 +23,8 @@ final class StepLines {
             try {
                 chain = chain.withStep(chain.size(), StepLine.parse(line));
             } catch (PixeronException problem) {
-                throw PixeronException.because(problem, "Step %d, \"%s\": %s", chain.size() + 1, line, problem.getMessage());
+                throw PixeronException.because(problem, "Step %d, \"%s\": %s", chain.size() + 1, line,
+                        problem.getMessage());
             }
         }
         return chain;

@@ -11,7 +11,8 @@ import pixeron.step.catalog.Catalog;
 import pixeron.step.catalog.StepLine;
 
 /** {@code pixeron steps}: every step line with its keys, defaults and ranges. */
-@Command(name = "steps", mixinStandardHelpOptions = true, description = "Lists every step with its keys, defaults and ranges.")
+@Command(name = "steps", mixinStandardHelpOptions = true,
+        description = "Lists every step with its keys, defaults and ranges.")
 final class StepsCommand implements Runnable {
 
     @Spec

@@ -154,7 +154,8 @@ class CommandsTest {
         Path out = folder.resolve("out.csv");
         Files.writeString(out, "old");
         assertBad("no step \"ad\"; did you mean \"add\"?", "run", image, "--step", "ad amount=1", "--out", out);
-        assertBad("Step 2, \"divide divisor=0\"", "run", image, "--step", "invert", "--step", "divide divisor=0", "--out", out);
+        assertBad("Step 2, \"divide divisor=0\"", "run", image, "--step", "invert", "--step", "divide divisor=0",
+                "--out", out);
         assertBad("names no format", "run", image, "--out", folder.resolve("out.gif"));
         assertBad("no folder", "run", image, "--out", folder.resolve("missing/out.csv"));
         assertBad("Step 1: The area", "run", image, "--step", "invert area=\"0 0 3 3\"", "--out", out);
@@ -191,7 +192,8 @@ class CommandsTest {
         try (var files = Files.list(out)) {
             assertThat(output).contains("Wrote " + files.count() + " files");
         }
-        assertThat(out.resolve("report.md")).content().contains("rounded-down", "not-clipped", "wrapped", "not-rounded");
+        assertThat(out.resolve("report.md")).content().contains("rounded-down", "not-clipped", "wrapped",
+                "not-rounded");
         assertThat(out.resolve("faint-proof.pixeron.json")).exists();
         assertBad("cannot be made", "demo", "--out", write("file", "x").resolve("below"));
     }
@@ -203,8 +205,10 @@ class CommandsTest {
                 .filter(entry -> !entry.contains("javafx")).toList();
         assertThat(Pixeron.isCommand("facts")).isTrue();
         assertThat(Pixeron.isCommand("proof.pgm")).isFalse();
-        Process process = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-verbose:class",
-                "-Djava.awt.headless=true", "-cp", String.join(java.io.File.pathSeparator, classPath), "pixeron.cli.CommandsTest")
+        Process process = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-verbose:class",
+                "-Djava.awt.headless=true", "-cp", String.join(java.io.File.pathSeparator, classPath),
+                        "pixeron.cli.CommandsTest")
                 .redirectErrorStream(true).start();
         String loaded = new String(process.getInputStream().readAllBytes());
         assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();

@@ -67,12 +67,12 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
             return written.compareValue(rounded(result, decimals)) == 0;
         }
         return written instanceof Rational && result instanceof Rational ? written.equals(result)
-                : Math.abs(written.toDouble() - result.toDouble())
-                        <= NEAR * Math.max(Math.abs(written.toDouble()), Math.abs(result.toDouble()));
+                : Math.abs(written.asDouble() - result.asDouble())
+                        <= NEAR * Math.max(Math.abs(written.asDouble()), Math.abs(result.asDouble()));
     }
 
     private static Rational rounded(Value value, int decimals) {
-        Rational exact = value instanceof Rational r ? r : Rational.of(new java.math.BigDecimal(value.toDouble()));
+        Rational exact = value instanceof Rational r ? r : Rational.of(new java.math.BigDecimal(value.asDouble()));
         return exact.toDecimals(decimals);
     }
 }

@@ -96,7 +96,8 @@ public final class ImageFiles {
      * @param file ends with .png, .pgm, .csv, .tsv or .txt
      * @param image to be written
      * @param isExact true to write fractions instead of decimals; tables only
-     * @throws PixeronException if the ending is unknown, the format cannot hold the image, or the target cannot be written
+     * @throws PixeronException if the ending is unknown, the format cannot hold the image, or the target cannot be
+     *     written
      */
     public static void write(Path file, Image image, boolean isExact) {
         Writer writer = writer(file, isExact);
@@ -116,7 +117,8 @@ public final class ImageFiles {
         if (writer == null && isExact && WRITERS.containsKey(ending)) {
             throw PixeronException.of("Exact fractions are written to .csv, .tsv or .txt, not to \"%s\".", name);
         } else if (writer == null) {
-            throw PixeronException.of("The ending of \"%s\" names no format; use .png, .pgm, .csv, .tsv or .txt.", name);
+            throw PixeronException.of("The ending of \"%s\" names no format; use .png, .pgm, .csv, .tsv or .txt.",
+                    name);
         }
         return writer;
     }

@@ -37,7 +37,8 @@ final class NetpbmFiles {
         int rows = header("height");
         int maximum = header("maximum value");
         if (rows < 1 || columns < 1) {
-            throw PixeronException.of("The header says %d × %d pixels; both numbers must be at least 1.", rows, columns);
+            throw PixeronException.of("The header says %d × %d pixels; both numbers must be at least 1.", rows,
+                    columns);
         } else if (maximum < 1 || maximum > Image.LARGEST_MAXIMUM) {
             throw PixeronException.of("The header's maximum value is %d; it must be from 1 to 65535.", maximum);
         }
@@ -68,7 +69,8 @@ final class NetpbmFiles {
     private int plain(int n, int columns) {
         skipBlanks();
         if (at == bytes.length) {
-            throw PixeronException.of("The file ends before row %d, column %d (counted from 0).", n / columns, n % columns);
+            throw PixeronException.of("The file ends before row %d, column %d (counted from 0).", n / columns,
+                    n % columns);
         }
         int value = number();
         if (value < 0) {

@@ -66,7 +66,8 @@ final class NumberTables {
 
     private static int maximumFor(List<Value> values) {
         Rational usual = Rational.of(DEFAULT_MAXIMUM);
-        return values.stream().anyMatch(value -> value.compareValue(usual) > 0) ? Image.LARGEST_MAXIMUM : DEFAULT_MAXIMUM;
+        return values.stream().anyMatch(value -> value.compareValue(usual) > 0) ? Image.LARGEST_MAXIMUM
+                : DEFAULT_MAXIMUM;
     }
 
     private static void requireLevels(List<Value> values, int maximum, int columns) {

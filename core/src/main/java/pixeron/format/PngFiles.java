@@ -188,7 +188,8 @@ final class PngFiles {
         }
         BufferedImage picture = ImageTypeSpecifier.createGrayscale(
                 Integer.SIZE - Integer.numberOfLeadingZeros(maximum),
-                maximum > 255 ? DataBuffer.TYPE_USHORT : DataBuffer.TYPE_BYTE, false).createBufferedImage(image.columns(), image.rows());
+                maximum > 255 ? DataBuffer.TYPE_USHORT : DataBuffer.TYPE_BYTE,
+                        false).createBufferedImage(image.columns(), image.rows());
         WritableRaster raster = picture.getRaster();
         int[] row = new int[image.columns()];
         for (int i = 0; i < image.rows(); i++) {

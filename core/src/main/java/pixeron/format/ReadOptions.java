@@ -8,7 +8,8 @@ import pixeron.image.Image;
  *
  * @param maximum M for a format that does not carry it; empty: the format's default
  * @param isOpen true to read a number table of any numbers as an open image
- * @param isMeanGray true to read a colour picture as the mean (R + G + B) ÷ 3, rounded to nearest, without its transparency
+ * @param isMeanGray true to read a colour picture as the mean (R + G + B) ÷ 3, rounded to nearest, without its
+ *     transparency
  * @param pixelLimit most pixels that are read
  */
 public record ReadOptions(OptionalInt maximum, boolean isOpen, boolean isMeanGray, long pixelLimit) {

@@ -41,7 +41,8 @@ public final class SafeFile {
             }
             move(beside, real);
         } catch (AccessDeniedException denied) {
-            throw PixeronException.because(denied, "%s may not be written; check the permissions of its folder.", target);
+            throw PixeronException.because(denied, "%s may not be written; check the permissions of its folder.",
+                    target);
         } catch (IOException trouble) {
             throw PixeronException.because(trouble, "%s cannot be written: %s.", target, trouble.getMessage());
         } finally {

@@ -8,7 +8,6 @@ import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
-import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
 
@@ -61,9 +60,9 @@ public enum Function {
             case LN -> Approximate.from(Math.log(required(a, a.signum() > 0)));
             case LOG2 -> Approximate.from(Math.log(required(a, a.signum() > 0)) / Math.log(2));
             case LOG10 -> Approximate.from(Math.log10(required(a, a.signum() > 0)));
-            case EXP -> Approximate.from(Math.exp(a.toDouble()));
-            case SIN -> Approximate.from(Math.sin(a.toDouble()));
-            case COS -> Approximate.from(Math.cos(a.toDouble()));
+            case EXP -> Approximate.from(Math.exp(a.asDouble()));
+            case SIN -> Approximate.from(Math.sin(a.asDouble()));
+            case COS -> Approximate.from(Math.cos(a.asDouble()));
             case MOD -> mod(a, arguments.get(1));
         };
     }
@@ -72,7 +71,7 @@ public enum Function {
         if (!isInDomain) {
             throw withoutValue("%s(%s)", word(), Decimals.working(argument));
         }
-        return argument.toDouble();
+        return argument.asDouble();
     }
 
     private static Value mod(Value a, Value b) {

@@ -36,7 +36,8 @@ public enum Operator {
 
     /**
      * @return left operator right; a comparison gives 1 or 0
-     * @throws PixeronException where there is no value: division by 0, a power of 0 below 0, a root of a negative number
+     * @throws PixeronException where there is no value: division by 0, a power of 0 below 0, a root of a negative
+     *     number
      */
     Value apply(Value left, Value right) {
         return switch (this) {
@@ -68,6 +69,6 @@ public enum Operator {
         if (base.signum() < 0 && !exponent.isWhole()) {
             throw Function.withoutValue("(%s)^%s", Decimals.working(base), Decimals.working(exponent));
         }
-        return Approximate.from(Math.pow(base.toDouble(), exponent.toDouble()));
+        return Approximate.from(Math.pow(base.asDouble(), exponent.asDouble()));
     }
 }

@@ -16,7 +16,8 @@ import pixeron.number.Decimals;
 /**
  * Reads an expression.
  *
- * <p>{@code + - * /} (also {@code − × · ÷}), {@code ^} (binds tighter than a sign on its left, to the right first), brackets,
+ * <p>{@code + - * /} (also {@code − × · ÷}), {@code ^} (binds tighter than a sign on its left, to the right first),
+ * brackets,
  * comparisons that are not chained, {@code if(c, a, b)}, the functions of {@link Function}, {@code pi}. There is no
  * implied product and no exponent in a number. An expression has at most 1000 characters and 100 nested brackets.
  */

@@ -13,7 +13,7 @@ record ByteSamples(byte[] bytes) implements Samples {
     }
 
     @Override
-    public double toDouble(int offset) {
+    public double asDouble(int offset) {
         return bytes[offset] & 0xFF;
     }
 

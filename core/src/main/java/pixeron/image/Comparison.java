@@ -35,7 +35,7 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
         Rational peak = Rational.of((long) a.maximumLevel() * a.maximumLevel());
         return new Comparison(sums.agree, a.count() - sums.agree, sums.largest, sums.absolutes.dividedBy(count), mse,
                 mse.signum() == 0 ? Optional.empty()
-                        : Optional.of(10 * Math.log10(peak.dividedBy(mse).toDouble())));
+                        : Optional.of(10 * Math.log10(peak.dividedBy(mse).asDouble())));
     }
 
     private record Sums(int agree, Value largest, Value absolutes, Value squares) {

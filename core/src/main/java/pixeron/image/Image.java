@@ -203,8 +203,8 @@ public final class Image {
     }
 
     /** @return the sample at a row-major offset as the nearest double; for drawing */
-    public double toDouble(int offset) {
-        return samples.toDouble(offset);
+    public double asDouble(int offset) {
+        return samples.asDouble(offset);
     }
 
     /**

@@ -56,7 +56,7 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
 
     private static OpenSamples ofDoubles(Value[] values) {
         double[] samples = new double[values.length];
-        Arrays.setAll(samples, n -> values[n].toDouble());
+        Arrays.setAll(samples, n -> values[n].asDouble());
         return new OpenSamples(null, 0, samples);
     }
 
@@ -70,8 +70,8 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
     }
 
     @Override
-    public double toDouble(int offset) {
-        return isExact() ? value(offset).toDouble() : doubles[offset];
+    public double asDouble(int offset) {
+        return isExact() ? value(offset).asDouble() : doubles[offset];
     }
 
     @Override

@@ -7,5 +7,5 @@ sealed interface Samples permits ByteSamples, WordSamples, OpenSamples {
 
     Value value(int offset);
 
-    double toDouble(int offset);
+    double asDouble(int offset);
 }

@@ -13,7 +13,7 @@ record WordSamples(char[] words) implements Samples {
     }
 
     @Override
-    public double toDouble(int offset) {
+    public double asDouble(int offset) {
         return words[offset];
     }
 

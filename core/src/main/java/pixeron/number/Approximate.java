@@ -5,15 +5,15 @@ import pixeron.PixeronException;
 /**
  * A finite double that stands for a value which hand calculation does not get exactly: a root, a logarithm, a sine.
  *
- * @param toDouble the number, never infinite and never not-a-number
+ * @param asDouble the number, never infinite and never not-a-number
  */
-public record Approximate(double toDouble) implements Value {
+public record Approximate(double asDouble) implements Value {
 
     /** Relative distance to a multiple of ½ below which a double is taken as that multiple. */
     private static final double NEAR = 1e-12;
 
     public Approximate {
-        if (!Double.isFinite(toDouble)) {
+        if (!Double.isFinite(asDouble)) {
             throw PixeronException.of("The value is not finite.");
         }
     }
@@ -45,21 +45,21 @@ public record Approximate(double toDouble) implements Value {
 
     /** @return value, with a double near to a multiple of ½ taken as it; see {@link #snapped(double, double)} */
     public static Value snapped(Value value, double scale) {
-        return value instanceof Approximate a ? snapped(a.toDouble, scale) : value;
+        return value instanceof Approximate a ? snapped(a.asDouble, scale) : value;
     }
 
     @Override
     public int signum() {
-        return (int) Math.signum(toDouble);
+        return (int) Math.signum(asDouble);
     }
 
     @Override
     public Value negated() {
-        return from(-toDouble);
+        return from(-asDouble);
     }
 
     @Override
     public boolean isWhole() {
-        return toDouble == Math.rint(toDouble);
+        return asDouble == Math.rint(asDouble);
     }
 }

@@ -62,12 +62,12 @@ public final class Decimals {
 
     /** @return the value for a result table: whole values without a point, others as {@link #shortest} */
     public static String table(Value value) {
-        return value.isWhole() && value instanceof Rational r ? r.toString() : shortest(value.toDouble());
+        return value.isWhole() && value instanceof Rational r ? r.toString() : shortest(value.asDouble());
     }
 
     /** @return the value for an exact result table: a fraction where it is rational, else a decimal */
     public static String exact(Value value) {
-        return value instanceof Rational r ? r.toString() : shortest(value.toDouble());
+        return value instanceof Rational r ? r.toString() : shortest(value.asDouble());
     }
 
     /**
@@ -91,7 +91,8 @@ public final class Decimals {
     }
 
     /**
-     * The value as it stands in a working, with the typographic minus: up to six decimals exactly ({@code 153.75}), longer or
+     * The value as it stands in a working, with the typographic minus: up to six decimals exactly ({@code 153.75}),
+     * longer or
      * endless ones as a fraction ({@code 487/9}), doubles as a decimal.
      */
     public static String working(Value value) {
@@ -100,7 +101,7 @@ public final class Decimals {
             String text = decimal != null && decimal.scale() <= SHOWN_DECIMALS ? decimal.toPlainString() : r.toString();
             return text.replace('-', MINUS);
         }
-        return shortest(value.toDouble()).replace('-', MINUS);
+        return shortest(value.asDouble()).replace('-', MINUS);
     }
 
     /** @return true when {@link #working} writes the value as a fraction */
@@ -113,7 +114,7 @@ public final class Decimals {
         BigDecimal decimal = value instanceof Rational r
                 ? new BigDecimal(r.numerator()).divide(new BigDecimal(r.denominator()), APPROXIMATE_DECIMALS,
                         java.math.RoundingMode.HALF_UP)
-                : new BigDecimal(value.toDouble()).setScale(APPROXIMATE_DECIMALS, java.math.RoundingMode.HALF_UP);
+                : new BigDecimal(value.asDouble()).setScale(APPROXIMATE_DECIMALS, java.math.RoundingMode.HALF_UP);
         BigDecimal plain = decimal.signum() == 0 ? BigDecimal.ZERO : decimal.stripTrailingZeros();
         return plain.toPlainString().replace('-', MINUS);
     }
@@ -123,7 +124,7 @@ public final class Decimals {
         if (value.isWhole() && value instanceof Rational r) {
             return r.toString().replace('-', MINUS);
         }
-        BigDecimal decimal = new BigDecimal(value.toDouble()).setScale(2, java.math.RoundingMode.HALF_UP);
+        BigDecimal decimal = new BigDecimal(value.asDouble()).setScale(2, java.math.RoundingMode.HALF_UP);
         return decimal.toPlainString().replace('-', MINUS);
     }
 

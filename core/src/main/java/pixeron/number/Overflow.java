@@ -43,7 +43,7 @@ public enum Overflow {
             Rational turns = r.dividedBy(Rational.of(count)).floor();
             return r.minus(turns.times(Rational.of(count)));
         }
-        double number = value.toDouble();
+        double number = value.asDouble();
         return Approximate.snapped(number - count * Math.floor(number / count), count);
     }
 }

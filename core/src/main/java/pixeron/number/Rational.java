@@ -11,7 +11,8 @@ import pixeron.PixeronException;
  * An exact fraction, always in lowest terms with a positive denominator.
  *
  * <p>Numerator and denominator are two longs while they fit, else a {@link BigFraction}: nearly every number of a
- * hand calculation fits, and the long form is several times faster (docs/performance.md has the figure). Equal numbers are equal
+ * hand calculation fits, and the long form is several times faster (docs/performance.md has the figure). Equal
+ * numbers are equal
  * objects, because a fraction that fits is never kept wide.
  *
  * <p>Cost: one or two gcd of longs an operation while the numbers fit.
@@ -263,7 +264,7 @@ public final class Rational implements Value, Comparable<Rational> {
     }
 
     @Override
-    public double toDouble() {
+    public double asDouble() {
         // Two longs below 2^53 are exact doubles, and one division of exact doubles is correctly rounded.
         if (wide == null && Math.abs(numerator) < 1L << 53 && denominator < 1L << 53) {
             return (double) numerator / denominator;

@@ -41,7 +41,7 @@ public enum Rounding {
         if (value instanceof Rational r) {
             return r.isWhole() ? r : r.whole(mode);
         }
-        BigInteger whole = new BigDecimal(value.toDouble()).setScale(0, mode).toBigIntegerExact();
+        BigInteger whole = new BigDecimal(value.asDouble()).setScale(0, mode).toBigIntegerExact();
         return Rational.of(whole, BigInteger.ONE);
     }
 }

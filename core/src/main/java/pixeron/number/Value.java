@@ -9,7 +9,7 @@ package pixeron.number;
 public sealed interface Value permits Rational, Approximate {
 
     /** @return the nearest double */
-    double toDouble();
+    double asDouble();
 
     /** @return −1, 0 or 1 */
     int signum();
@@ -33,7 +33,7 @@ public sealed interface Value permits Rational, Approximate {
     /** @return this + other */
     default Value plus(Value other) {
         return this instanceof Rational a && other instanceof Rational b
-                ? a.plus(b) : Approximate.from(toDouble() + other.toDouble());
+                ? a.plus(b) : Approximate.from(asDouble() + other.asDouble());
     }
 
     /** @return this − other */
@@ -44,7 +44,7 @@ public sealed interface Value permits Rational, Approximate {
     /** @return this × other */
     default Value times(Value other) {
         return this instanceof Rational a && other instanceof Rational b
-                ? a.times(b) : Approximate.from(toDouble() * other.toDouble());
+                ? a.times(b) : Approximate.from(asDouble() * other.asDouble());
     }
 
     /**
@@ -56,12 +56,12 @@ public sealed interface Value permits Rational, Approximate {
             throw Rational.divisionByZero();
         }
         return this instanceof Rational a && other instanceof Rational b
-                ? a.dividedBy(b) : Approximate.from(toDouble() / other.toDouble());
+                ? a.dividedBy(b) : Approximate.from(asDouble() / other.asDouble());
     }
 
     /** @return negative, 0 or positive as this is less than, equal to or greater than other */
     default int compareValue(Value other) {
         return this instanceof Rational a && other instanceof Rational b
-                ? a.compareTo(b) : Double.compare(toDouble(), other.toDouble());
+                ? a.compareTo(b) : Double.compare(asDouble(), other.asDouble());
     }
 }

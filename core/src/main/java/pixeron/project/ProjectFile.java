@@ -154,7 +154,8 @@ public final class ProjectFile {
         Map<Pixel, String> texts = new HashMap<>();
         new TreeMap<>(byHand.object("cells").textsByName()).forEach((place, text) -> {
             if (!place.matches("\\d{1,9},\\d{1,9}")) {
-                throw byHand.problem("cells", "has the place \"" + Decimals.shortened(place) + "\"; right is \"row,column\"");
+                throw byHand.problem("cells", "has the place \"" + Decimals.shortened(place)
+                        + "\"; right is \"row,column\"");
             }
             int comma = place.indexOf(',');
             Pixel pixel = new Pixel(Integer.parseInt(place.substring(0, comma)),

@@ -40,7 +40,8 @@ final class SampleText {
         boolean isExact = fields.flag("exact");
         List<String> lines = fields.texts("samples");
         if (rows < 1 || columns < 1 || (long) rows * columns > ReadOptions.DEFAULT_PIXEL_LIMIT) {
-            throw fields.problem("rows", "× columns is " + rows + " × " + columns + ", which is not a size of an image");
+            throw fields.problem("rows", "× columns is " + rows + " × " + columns
+                    + ", which is not a size of an image");
         } else if (lines.size() != rows) {
             throw fields.problem("samples", "has " + lines.size() + " lines for " + rows + " rows");
         }
@@ -58,14 +59,16 @@ final class SampleText {
     private static void readLine(Fields fields, String line, int row, int columns, boolean isExact, Value[] values) {
         String[] cells = line.strip().split(" +");
         if (cells.length != columns) {
-            throw fields.problem("samples[" + row + "]", "has " + cells.length + " numbers for " + columns + " columns");
+            throw fields.problem("samples[" + row + "]", "has " + cells.length + " numbers for " + columns
+                    + " columns");
         }
         for (int j = 0; j < columns; j++) {
             try {
                 Value value = Decimals.parse(cells[j]);
-                values[row * columns + j] = isExact ? value : Approximate.from(value.toDouble());
+                values[row * columns + j] = isExact ? value : Approximate.from(value.asDouble());
             } catch (PixeronException notANumber) {
-                throw fields.problem("samples[" + row + "]", "has \"" + Decimals.shortened(cells[j]) + "\" for a number");
+                throw fields.problem("samples[" + row + "]", "has \"" + Decimals.shortened(cells[j])
+                        + "\" for a number");
             }
         }
     }

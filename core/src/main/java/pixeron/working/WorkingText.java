@@ -9,7 +9,8 @@ public final class WorkingText {
     private static final Map<Character, String> LATEX_SIGNS = Map.ofEntries(
             Map.entry('\u2212', "-"), Map.entry('×', " \\times "), Map.entry('÷', " \\div "),
             Map.entry('→', " \\rightarrow "), Map.entry('≈', " \\approx "), Map.entry('≤', " \\le "),
-            Map.entry('≥', " \\ge "), Map.entry('≠', " \\ne "), Map.entry('…', " \\dots "), Map.entry('⌊', " \\lfloor "),
+            Map.entry('≥', " \\ge "), Map.entry('≠', " \\ne "), Map.entry('…', " \\dots "),
+                    Map.entry('⌊', " \\lfloor "),
             Map.entry('⌋', " \\rfloor "), Map.entry('\\', " \\backslash "), Map.entry('_', "\\_"),
             Map.entry('%', "\\%"), Map.entry('{', "\\{"), Map.entry('}', "\\}"), Map.entry('√', " \\surd "),
             Map.entry('π', " \\pi "), Map.entry('#', "\\#"), Map.entry('&', "\\&"), Map.entry('$', "\\$"));

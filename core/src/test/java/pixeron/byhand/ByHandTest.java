@@ -28,9 +28,12 @@ class ByHandTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"61;61;true", "153.75;615/4;true", "153.8;615/4;true", "153.7;615/4;false",
-        "154;615/4;true", "153;615/4;false", "154.0;154;true", "487/9;487/9;true", "54.11;487/9;true", "54.111;487/9;true", "54.12;487/9;false",
-        "(52+55+61)/3;56;true", "7×54÷64;189/32;true", "5.91;189/32;true", "5.9;189/32;true", "2^3;8;true", "sqrt(2)^2;2;true",
-        "-0.5;-1/2;true", "\u22121;-1/2;true", "0;-1/2;false", "153,75;615/4;true", "  7 ;7;true", "abc;7;false", "1/0;7;false", "7.;7;true"})
+        "154;615/4;true", "153;615/4;false", "154.0;154;true", "487/9;487/9;true", "54.11;487/9;true",
+                "54.111;487/9;true", "54.12;487/9;false",
+        "(52+55+61)/3;56;true", "7×54÷64;189/32;true", "5.91;189/32;true", "5.9;189/32;true", "2^3;8;true",
+                "sqrt(2)^2;2;true",
+        "-0.5;-1/2;true", "\u22121;-1/2;true", "0;-1/2;false", "153,75;615/4;true", "  7 ;7;true", "abc;7;false",
+                "1/0;7;false", "7.;7;true"})
     void agreementFollowsWhatWasWritten(String written, String result, boolean agrees) {
         assertThat(HandValue.parse(written).agreesWith(Decimals.parse(result))).isEqualTo(agrees);
     }
@@ -46,7 +49,8 @@ class ByHandTest {
     void everyRoundedResultAgreesAtEveryNumberOfDecimals(@ForAll int a, @ForAll @IntRange(min = 1, max = 500) int b,
             @ForAll @IntRange(min = 0, max = 8) int decimals) {
         Rational exact = Rational.of(a, b);
-        String written = new java.math.BigDecimal(a).divide(new java.math.BigDecimal(b), decimals, java.math.RoundingMode.HALF_UP)
+        String written = new java.math.BigDecimal(a).divide(new java.math.BigDecimal(b), decimals,
+                java.math.RoundingMode.HALF_UP)
                 .toPlainString();
         assertThat(HandValue.parse(written).agreesWith(exact)).isTrue();
     }
@@ -97,8 +101,10 @@ class ByHandTest {
         Image grid = Image.of(255, new int[2][3]);
         assertThat(HandSheet.of(CellTable.parse("1,2,3\n,,\n"), grid).cells()).hasSize(3);
         assertThat(HandSheet.of(CellTable.parse("\n1,,3\n\n\n"), grid).cells()).hasSize(2);
-        assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3"), grid)).hasMessageContaining("1 rows, and the result has 2");
+        assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3"),
+                grid)).hasMessageContaining("1 rows, and the result has 2");
         assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3\n1,2\n"), grid)).hasMessageContaining("Row 1");
-        assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3\n1,2,3\n1,2,3"), grid)).hasMessageContaining("3 rows");
+        assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3\n1,2,3\n1,2,3"),
+                grid)).hasMessageContaining("3 rows");
     }
 }

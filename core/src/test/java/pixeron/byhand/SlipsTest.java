@@ -48,9 +48,12 @@ class SlipsTest {
         assertThat(slips(v -> clipped(v.setScale(0, RoundingMode.HALF_UP)))).isEmpty();
         assertThat(slips(v -> clipped(v))).first().extracting(Explanation::id).isEqualTo("not-rounded");
         assertThat(slips(v -> v)).first().extracting(Explanation::id).isEqualTo("not-rounded");
-        assertThat(slips(v -> clipped(v.setScale(0, RoundingMode.DOWN)))).first().extracting(Explanation::id).isEqualTo("rounded-down");
-        assertThat(slips(v -> clipped(v.setScale(0, RoundingMode.UP)))).first().extracting(Explanation::id).isEqualTo("rounded-up");
-        assertThat(slips(v -> v.setScale(0, RoundingMode.HALF_UP))).first().extracting(Explanation::id).isEqualTo("not-clipped");
+        assertThat(slips(v -> clipped(v.setScale(0,
+                RoundingMode.DOWN)))).first().extracting(Explanation::id).isEqualTo("rounded-down");
+        assertThat(slips(v -> clipped(v.setScale(0,
+                RoundingMode.UP)))).first().extracting(Explanation::id).isEqualTo("rounded-up");
+        assertThat(slips(v -> v.setScale(0,
+                RoundingMode.HALF_UP))).first().extracting(Explanation::id).isEqualTo("not-clipped");
         assertThat(slips(v -> new BigDecimal(Math.floorMod(v.setScale(0, RoundingMode.HALF_UP).intValueExact(), 256))))
                 .first().extracting(Explanation::id).isEqualTo("wrapped");
     }
@@ -58,7 +61,8 @@ class SlipsTest {
     @Test
     void anExplanationSaysHowManyAndInWords() {
         Explanation slip = slips(v -> clipped(v.setScale(0, RoundingMode.DOWN))).get(0);
-        // Exact values with a fraction of a half or more: 3.75, 153.75, 168.75, 202.5; 7.5 is a fifth. 251.25 rounds down anyway.
+        // Exact values with a fraction of a half or more: 3.75, 153.75, 168.75, 202.5; 7.5 is a fifth. 251.25 rounds
+        // down anyway.
         assertThat(slip.explains()).isEqualTo(5);
         assertThat(slip.of()).isEqualTo(5);
         assertThat(slip.text()).isEqualTo("All 5 differing cells are what you get when the fraction is dropped instead of rounded.");
@@ -74,7 +78,8 @@ class SlipsTest {
         for (int n = 0; n < before.count(); n++) {
             sheet = sheet.with(before.pixel(n), written[n / 5][n % 5]);
         }
-        assertThat(find(sheet, LINE, before)).extracting(Explanation::id).containsExactly("rounded-down", "not-clipped");
+        assertThat(find(sheet, LINE, before)).extracting(Explanation::id).containsExactly("rounded-down",
+                "not-clipped");
     }
 
     @Test
@@ -84,7 +89,8 @@ class SlipsTest {
         // Two dropped fractions, but two others were rounded: the person knows how to round.
         HandSheet mixed = one.with(BEFORE.pixel(1), "3").with(BEFORE.pixel(5), "169").with(BEFORE.pixel(6), "203");
         assertThat(find(mixed, LINE, BEFORE)).isEmpty();
-        HandSheet wild = HandSheet.EMPTY.with(BEFORE.pixel(0), "17").with(BEFORE.pixel(1), "200").with(BEFORE.pixel(5), "3");
+        HandSheet wild = HandSheet.EMPTY.with(BEFORE.pixel(0), "17").with(BEFORE.pixel(1),
+                "200").with(BEFORE.pixel(5), "3");
         assertThat(find(wild, LINE, BEFORE)).isEmpty();
     }
 

@@ -42,7 +42,8 @@ class ImageFilesTest {
     }
 
     @Property(tries = 100)
-    void pgmReadsBackTheSame(@ForAll @IntRange(min = 1, max = 20) int rows, @ForAll @IntRange(min = 1, max = 20) int columns,
+    void pgmReadsBackTheSame(@ForAll @IntRange(min = 1, max = 20) int rows,
+            @ForAll @IntRange(min = 1, max = 20) int columns,
             @ForAll @IntRange(min = 1, max = 65535) int maximum, @ForAll long seed) throws IOException {
         Image image = random(rows, columns, maximum, seed);
         assertThat(throughBytes(image, NetpbmFiles::write, ReadOptions.DEFAULT)).isEqualTo(image);
@@ -70,7 +71,8 @@ class ImageFilesTest {
 
     @Test
     void exactTablesReadBackTheSameFractions() throws IOException {
-        Image open = Image.from(2, 2, 255, Rational.of(1, 3), Rational.of(-487, 9), Rational.of(300), Rational.of(1, 4));
+        Image open = Image.from(2, 2, 255, Rational.of(1, 3), Rational.of(-487, 9), Rational.of(300),
+                Rational.of(1, 4));
         assertThat(throughBytes(open, (i, out) -> NumberTables.write(i, ",", true, out), ReadOptions.DEFAULT.asOpen()))
                 .isEqualTo(open);
     }
@@ -171,10 +173,12 @@ class ImageFilesTest {
             assertThat(files).containsExactly(file);
         }
         assertThatThrownBy(() -> ImageFiles.write(folder, image, false)).hasMessageContaining("ending");
-        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("a/b.pgm"), image, false)).hasMessageContaining("no folder");
+        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("a/b.pgm"), image,
+                false)).hasMessageContaining("no folder");
         assertThatThrownBy(() -> ImageFiles.write(folder.resolve("b.gif"), image, false)).hasMessageContaining(".png");
         assertThatThrownBy(() -> ImageFiles.read(folder, ReadOptions.DEFAULT)).hasMessageContaining("is a folder");
-        assertThatThrownBy(() -> ImageFiles.read(folder.resolve("x"), ReadOptions.DEFAULT)).hasMessageContaining("no file");
+        assertThatThrownBy(() -> ImageFiles.read(folder.resolve("x"),
+                ReadOptions.DEFAULT)).hasMessageContaining("no file");
         Files.write(folder.resolve("noise.bin"), new byte[] {1, 2, 0, (byte) 0xFF});
         assertThatThrownBy(() -> ImageFiles.read(folder.resolve("noise.bin"), ReadOptions.DEFAULT))
                 .hasMessageContaining("noise.bin").hasMessageContaining("neither");

@@ -35,25 +35,30 @@ class FormulaTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"-2^2;-4", "2^3^2;512", "2^-1;1/2", "1+2*3;7", "(1+2)*3;9", "10-4-3;3", "48/4/2;6",
+    @CsvSource(delimiter = ';', value = {"-2^2;-4", "2^3^2;512", "2^-1;1/2", "1+2*3;7", "(1+2)*3;9", "10-4-3;3",
+            "48/4/2;6",
         "(52+55+61)/3;56", "7×54÷64;189/32", "M − r;118", "2·r;274", "if(r > 100, 1, 1/0);1", "if(r ≤ 100, 1/0, 2);2",
         "min(3, 1, 2);1", "max(r, 7);137", "mod(-1, 4);3", "mod(7.5, 2);3/2", "round(-2.5);-3", "floor(-0.1);-1",
-        "ceiling(0.1);1", "abs(-3);3", "sqrt(144);12", "log2(8);3", "log10(1000);3", "ln(exp(2));2", "sin(pi);0", "cos(pi);-1",
+        "ceiling(0.1);1", "abs(-3);3", "sqrt(144);12", "log2(8);3", "log10(1000);3", "ln(exp(2));2", "sin(pi);0",
+                "cos(pi);-1",
         "3 = 3;1", "3 != 3;0", "2 ≥ 2;1", "--5;5", "+5;5", "4^0.5;2", "0^0;1", "1 + 1 < 3;1"})
     void worksOutByTheRules(String text, String expected) {
         assertThat(value(text)).hasToString(expected);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"2r;character 2", "1 < 2 < 3;character 7", "(1+2;character 5", "1+;character 3", "q+1;character 1",
-        "foo(1);character 1", "1e3;character 2", "mod(1);character 1", "if(1, 2);character 1", "1..2;character 1", "min();character 5",
+    @CsvSource(delimiter = ';', value = {"2r;character 2", "1 < 2 < 3;character 7", "(1+2;character 5",
+            "1+;character 3", "q+1;character 1",
+        "foo(1);character 1", "1e3;character 2", "mod(1);character 1", "if(1, 2);character 1", "1..2;character 1",
+                "min();character 5",
         "3 $ 4;character 3"})
     void namesThePlaceOfAnError(String text, String place) {
         assertThatThrownBy(() -> value(text)).isInstanceOf(PixeronException.class).hasMessageContaining(place);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"1/0", "ln(0)", "ln(-1)", "sqrt(-1)", "0^-1", "mod(3, 0)", "(-8)^(1/3)", "exp(10000)", "10^9999999"})
+    @ValueSource(strings = {"1/0", "ln(0)", "ln(-1)", "sqrt(-1)", "0^-1", "mod(3, 0)", "(-8)^(1/3)", "exp(10000)",
+            "10^9999999"})
     void hasNoValueWhereThereIsNone(String text) {
         assertThatThrownBy(() -> value(text)).isInstanceOf(PixeronException.class);
     }

@@ -99,7 +99,8 @@ class ImageTest {
         assertThat(Comparison.of(a, a).psnr()).isEmpty();
         Image open = Image.from(1, 4, 255, Rational.of(21, 2), Rational.of(20), Rational.of(30), Rational.of(40));
         assertThat(Comparison.of(a, open).mse()).isEqualTo(Rational.of(1, 16));
-        assertThatThrownBy(() -> Comparison.of(a, Image.of(255, new int[][] {{1}}))).hasMessageContaining("1 × 4 and 1 × 1");
+        assertThatThrownBy(() -> Comparison.of(a, Image.of(255,
+                new int[][] {{1}}))).hasMessageContaining("1 × 4 and 1 × 1");
     }
 
     @Test

@@ -16,7 +16,8 @@ import pixeron.PixeronException;
 class DecimalsTest {
 
     @ParameterizedTest
-    @CsvSource({"0.29,29/100", ".5,1/2", "5.,5", "-3.5,-7/2", "+4,4", "487/9,487/9", "1.5/0.5,3", "\u22127,-7", "2/6,1/3"})
+    @CsvSource({"0.29,29/100", ".5,1/2", "5.,5", "-3.5,-7/2", "+4,4", "487/9,487/9", "1.5/0.5,3", "\u22127,-7",
+            "2/6,1/3"})
     void readsTheNumberGrammarExactly(String text, String fraction) {
         assertThat(Decimals.parse(text)).hasToString(fraction);
     }

@@ -41,8 +41,8 @@ class RoundingAndOverflowTest {
         assertThat(Overflow.CLIP.apply(exact, 255)).isEqualTo(Decimals.parse(clip));
         assertThat(Overflow.WRAP.apply(exact, 255)).isEqualTo(Decimals.parse(wrap));
         assertThat(Overflow.KEEP.apply(exact, 255)).isEqualTo(Decimals.parse(keep));
-        assertThat(Overflow.WRAP.apply(Approximate.from(exact.toDouble()), 255).toDouble())
-                .isEqualTo(Decimals.parse(wrap).toDouble());
+        assertThat(Overflow.WRAP.apply(Approximate.from(exact.asDouble()), 255).asDouble())
+                .isEqualTo(Decimals.parse(wrap).asDouble());
     }
 
     @Test

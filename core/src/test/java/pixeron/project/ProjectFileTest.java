@@ -54,7 +54,8 @@ class ProjectFileTest {
         Map<Integer, HandSheet> sheets = new HashMap<>();
         for (int n = random.nextInt(4); n > 0; n--) {
             chain = chain.withStep(random.nextInt(chain.size() + 1), StepArbitraries.step(random, image));
-            HandSheet sheet = HandSheet.EMPTY.with(image.pixel(random.nextInt(image.count())), random.nextInt(300) + "/7")
+            HandSheet sheet = HandSheet.EMPTY.with(image.pixel(random.nextInt(image.count())), random.nextInt(300)
+                    + "/7")
                     .withTolerance(random.nextBoolean() ? Optional.of(Rational.of(1, 3)) : Optional.empty());
             sheets.put(chain.size(), sheet);
         }
@@ -106,7 +107,8 @@ class ProjectFileTest {
             {whole.replace("\"pixeron\" : 1", "\"pixeron\" : 2"), "newer Pixeron (file version 2)"},
             {whole.replace("multiply factor", "multiply speed"), "steps[0].line is not understood"},
             {whole.replace("\"rows\" : 8", "\"rows\" : 9"), "image.samples has 8 lines for 9 rows"},
-            {whole.replace("\"rows\" : 8", "\"rows\" : 2000000000").replace("\"columns\" : 8", "\"columns\" : 2000000000"), "not a size"},
+            {whole.replace("\"rows\" : 8", "\"rows\" : 2000000000").replace("\"columns\" : 8",
+                    "\"columns\" : 2000000000"), "not a size"},
             {whole.replace("\"on\" : true", "\"on\" : 1"), "steps[0].on is not true or false"},
             {whole.replace("\"maximumLevel\" : 7", "\"maximumLevel\" : 70000"), "from 1 to 65535"},
             {whole.replace("\"0,1\"", "\"0,9\""), "outside the image"},

@@ -57,7 +57,8 @@ class StepExamplesTest {
     /** Every level of several ranges, against decimal arithmetic that is written here. */
     @Test
     void isExactAgainstDecimals() {
-        assertSame("linear gain=0.07 bias=-1.13", r -> r.multiply(new BigDecimal("0.07")).subtract(new BigDecimal("1.13")));
+        assertSame("linear gain=0.07 bias=-1.13",
+                r -> r.multiply(new BigDecimal("0.07")).subtract(new BigDecimal("1.13")));
         assertSame("multiply factor=1.005", r -> r.multiply(new BigDecimal("1.005")));
         assertSame("divide divisor=0.4", r -> r.divide(new BigDecimal("0.4")));
         assertSame("subtract amount=12.5", r -> r.subtract(new BigDecimal("12.5")));
@@ -89,7 +90,8 @@ class StepExamplesTest {
 
     @Test
     void theWorkingReadsLikeACalculation() {
-        Operation operation = StepLine.parse("linear gain=3.75 bias=-360").bind(Image.of(255, new int[][] {{137, 174}}));
+        Operation operation = StepLine.parse("linear gain=3.75 bias=-360").bind(Image.of(255,
+                new int[][] {{137, 174}}));
         assertThat(operation.explain(new Pixel(0, 0)).lines()).extracting(Line::text).containsExactly(
                 "s = gain × r + bias", "s = 3.75 × 137 + (−360)", "  = 513.75 + (−360)", "  = 153.75",
                 "153.75 → 154   nearest, ties away from zero", "within 0 … 255, nothing clipped");
@@ -101,13 +103,19 @@ class StepExamplesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"ad amount=3; character 1; did you mean \"add\"", "sharpness by=3; character 1; there are add, subtract",
-        "add; add needs amount=; a number", "add amount=; character 5; empty", "add amount=x; character 5; not a number",
+    @CsvSource(delimiter = ';', value = {"ad amount=3; character 1; did you mean \"add\"",
+            "sharpness by=3; character 1; there are add, subtract",
+        "add; add needs amount=; a number", "add amount=; character 5; empty",
+                "add amount=x; character 5; not a number",
         "add amount=1 amount=2; character 14; twice", "add amount=1 speed=2; character 14; no key \"speed\"; ",
-        "add 3; character 5; has no value", "divide divisor=0; character 8; other than 0", "clamp; clamp needs low=; or both",
-        "clamp low=5 high=2; low=5; at most high", "add amount=\"1; character 12; not closed", "add amount=\"1\"2; character 15; blank",
-        "threshold at=M rounding=up; character 16; nearest-even", "invert area=\"1 2 3\"; character 8; four whole numbers",
-        "invert area=\"1 2 0 3\"; character 8; from 1", "=3; character 1; name of a step", "add amount=1e3; character 5; not a number",
+        "add 3; character 5; has no value", "divide divisor=0; character 8; other than 0",
+                "clamp; clamp needs low=; or both",
+        "clamp low=5 high=2; low=5; at most high", "add amount=\"1; character 12; not closed",
+                "add amount=\"1\"2; character 15; blank",
+        "threshold at=M rounding=up; character 16; nearest-even",
+                "invert area=\"1 2 3\"; character 8; four whole numbers",
+        "invert area=\"1 2 0 3\"; character 8; from 1", "=3; character 1; name of a step",
+                "add amount=1e3; character 5; not a number",
         "add amount=1/0; character 5; zero", "add amount=M; character 5; not a number"})
     void aBadLineNamesTheWordAndItsPlace(String line, String place, String right) {
         assertThatThrownBy(() -> StepLine.parse(line)).isInstanceOf(PixeronException.class)
@@ -144,7 +152,8 @@ class StepExamplesTest {
         for (StepType type : Catalog.all()) {
             for (int maximum : new int[] {1, 7, 255, 65535}) {
                 Step starter = type.starter(maximum);
-                assertThat(starter.bind(Image.of(maximum, new int[][] {{0, maximum}})).result(Progress.NONE).isLevelImage()).isTrue();
+                assertThat(starter.bind(Image.of(maximum, new int[][] {{0,
+                        maximum}})).result(Progress.NONE).isLevelImage()).isTrue();
             }
             assertThat(type.sentence()).endsWith(".");
             assertThat(StepLine.usage(type)).startsWith(type.name());

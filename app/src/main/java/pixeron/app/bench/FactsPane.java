@@ -42,7 +42,8 @@ final class FactsPane extends ScrollPane {
         Image image = described.get().image();
         add(title, role, column, 0);
         add(image.rows() + " rows × " + image.columns() + " columns", "fact", column, 1);
-        add(image.isLevelImage() ? "0–" + image.maximumLevel() : "open, nominal maximum " + image.maximumLevel(), "fact", column, 2);
+        add(image.isLevelImage() ? "0–" + image.maximumLevel() : "open, nominal maximum " + image.maximumLevel(),
+                "fact", column, 2);
         add(image.isLevelImage() ? "whole levels" : image.isExact() ? "exact fractions" : "doubles", "fact", column, 3);
         add(shown(described.get().facts().smallest()), "fact", column, 4);
         add(shown(described.get().facts().largest()), "fact", column, 5);

@@ -70,7 +70,8 @@ final class LevelsPane extends VBox {
         boolean isOpen = shown.before().isPresent() && before.isEmpty() || shown.after().isPresent() && after.isEmpty();
         note.setText(isOpen ? "An open image has values, not levels; they are not counted." : "");
         note.setManaged(isOpen);
-        int maximum = Math.max(before.map(Histogram::maximumLevel).orElse(0), after.map(Histogram::maximumLevel).orElse(0));
+        int maximum = Math.max(before.map(Histogram::maximumLevel).orElse(0),
+                after.map(Histogram::maximumLevel).orElse(0));
         double tallest = Math.max(before.map(Histogram::tallest).orElse(0), after.map(Histogram::tallest).orElse(0));
         if (maximum > 0 && canvas.getHeight() > 2 * AXIS) {
             before.ifPresent(h -> paintBars(graphics, h, maximum, tallest, 0, theme.palette().before()));
@@ -80,7 +81,8 @@ final class LevelsPane extends VBox {
     }
 
     /** Few levels: two bars side by side for each; many: thin bars over one another. */
-    private void paintBars(GraphicsContext graphics, Histogram histogram, int maximum, double tallest, int place, Color color) {
+    private void paintBars(GraphicsContext graphics, Histogram histogram, int maximum, double tallest, int place,
+            Color color) {
         double slot = canvas.getWidth() / (maximum + 1);
         boolean isFew = maximum < FEW_LEVELS;
         double width = isFew ? slot * 0.4 : Math.max(1, slot * 0.8);

@@ -66,7 +66,8 @@ public final class SheetsPane extends HBox {
         for (Kind kind : Kind.values()) {
             addFrame(kind);
         }
-        new HandEditing(frames.get(Kind.BY_HAND), () -> bench.pickedProperty().get(), this::textAt, this::write, this::goOn);
+        new HandEditing(frames.get(Kind.BY_HAND), () -> bench.pickedProperty().get(), this::textAt, this::write,
+                this::goOn);
         tolerance = new ToleranceField(bench);
         marks.setSelected(true);
         marks.getStyleClass().add("quiet");
@@ -161,7 +162,8 @@ public final class SheetsPane extends HBox {
         after.setCaption(position < 0 ? "" : caption(shown, position));
         before.setHint(shown.before().isPresent() ? "" : "Nothing comes in: a step before this one cannot be applied.");
         after.setHint(shown.after().isPresent() ? "" : position < 0
-                ? "Add or select a step: its result stands here, number beside number." : "No result. The reason stands at the left, with the step.");
+                ? "Add or select a step: its result stands here, number beside number."
+                        : "No result. The reason stands at the left, with the step.");
         boolean isStep = shown.operation().isPresent();
         hand.setHint(isStep ? "" : position < 0 ? "Select a step: your own values for its result go here."
                 : shown.after().isPresent() ? "The step is off; switch it on to write its values by hand." : " ");

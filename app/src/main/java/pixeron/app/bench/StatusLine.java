@@ -34,7 +34,8 @@ final class StatusLine extends HBox {
         next.getStyleClass().add("quiet");
         next.setTooltip(new Tooltip("Go to the next value by hand that differs (F8)"));
         next.setOnAction(event -> bench.pickNextDifference());
-        ProgressNote work = new ProgressNote("Calculating…", "Give up this calculation and undo what caused it", background,
+        ProgressNote work = new ProgressNote("Calculating…", "Give up this calculation and undo what caused it",
+                background,
                 bench::cancelCalculation);
         message.getStyleClass().add("status-message");
         counts.setMinWidth(Region.USE_PREF_SIZE);

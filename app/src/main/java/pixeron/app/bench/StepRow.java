@@ -16,7 +16,9 @@ import pixeron.image.Image;
 import pixeron.project.Project;
 import pixeron.step.Step;
 
-/** One line of the calculation: its number, a small picture of its result, what it does, how the values by hand stand. */
+/**
+ * One line of the calculation: its number, a small picture of its result, what it does, how the values by hand stand.
+ */
 final class StepRow extends HBox {
 
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
@@ -84,9 +86,11 @@ final class StepRow extends HBox {
         } else {
             picture.getChildren().clear();
             int failed = ((Outcome.Failed) state.after()).position();
-            setResult(failed == position ? "▲ cannot be applied" : "waits for step " + (failed + 1), failed == position);
+            setResult(failed == position ? "▲ cannot be applied" : "waits for step " + (failed + 1),
+                    failed == position);
         }
-        setAccessibleText("Step " + (position + 1) + ": " + state.link().step().line() + (state.link().isOn() ? "" : ", off")
+        setAccessibleText("Step " + (position + 1) + ": " + state.link().step().line()
+                + (state.link().isOn() ? "" : ", off")
                 + (result.getText().isEmpty() ? "" : ", " + result.getText()));
     }
 

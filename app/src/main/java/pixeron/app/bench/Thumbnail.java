@@ -38,7 +38,7 @@ public final class Thumbnail extends ImageView {
                 int row = (int) ((y + 0.5) * span / side - (span - image.rows()) / 2);
                 int column = (int) ((x + 0.5) * span / side - (span - image.columns()) / 2);
                 if (row >= 0 && row < image.rows() && column >= 0 && column < image.columns()) {
-                    double level = image.toDouble(row * image.columns() + column) / image.maximumLevel();
+                    double level = image.asDouble(row * image.columns() + column) / image.maximumLevel();
                     int gray = (int) Math.rint(255 * Math.max(0, Math.min(1, level)));
                     picture.getPixelWriter().setArgb(x, y, 0xFF000000 | gray << 16 | gray << 8 | gray);
                 }

@@ -26,7 +26,7 @@ final class Words {
     }
 
     private static String oneDecimal(Value mean) {
-        return String.format(java.util.Locale.ROOT, "%.1f", mean.toDouble()).replace('-', Decimals.MINUS);
+        return String.format(java.util.Locale.ROOT, "%.1f", mean.asDouble()).replace('-', Decimals.MINUS);
     }
 
     /** @return the step's line without its name, or words for a step without keys */
@@ -39,7 +39,8 @@ final class Words {
     static String counts(Check check, int cells) {
         int notUnderstood = check.count(pixeron.byhand.CellCheck.State.NOT_UNDERSTOOD);
         return check.filled() + " of " + cells + " filled · " + check.agree() + " agree · "
-                + check.differing().size() + " differ" + (notUnderstood == 0 ? "" : " · " + notUnderstood + " not understood");
+                + check.differing().size() + " differ" + (notUnderstood == 0 ? "" : " · " + notUnderstood
+                        + " not understood");
     }
 
     static Optional<Image> image(Optional<Shown.Described> described) {

@@ -100,8 +100,10 @@ final class WorkingPane extends BorderPane {
     }
 
     private void showHint(Shown shown) {
-        hint.setText(shown.position() < 0 ? "The image as it was opened. Select a step, and the working of the picked pixel stands here."
-                : shown.failure().isPresent() ? "The step has no result, so there is nothing to work out. The reason stands at the left."
+        hint.setText(shown.position() < 0
+                ? "The image as it was opened. Select a step, and the working of the picked pixel stands here."
+                : shown.failure().isPresent()
+                        ? "The step has no result, so there is nothing to work out. The reason stands at the left."
                 : "The step is off and passes its input on.");
         lines.add(hint, 0, 0);
     }

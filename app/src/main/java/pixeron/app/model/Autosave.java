@@ -19,7 +19,8 @@ import pixeron.project.SavedProject;
 /**
  * Keeps unsaved work in a file of its own while it is changed, and finds what an earlier run left there after a crash.
  *
- * <p>A file is named after the process that writes it and the second in which that started, because numbers of processes
+ * <p>A file is named after the process that writes it and the second in which that started, because numbers of
+ * processes
  * come again. One whose process is gone was left behind.
  */
 public final class Autosave {
@@ -28,7 +29,8 @@ public final class Autosave {
 
     private final UserFolder folder;
     private final Duration delay;
-    private final String mine = ProcessHandle.current().pid() + "-" + started(ProcessHandle.current()) + ProjectFile.ENDING;
+    private final String mine = ProcessHandle.current().pid() + "-" + started(ProcessHandle.current())
+            + ProjectFile.ENDING;
     private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "pixeron-autosave");
         thread.setDaemon(true);

@@ -42,7 +42,8 @@ public final class Bench {
      * A state of the work.
      *
      * @param project the work
-     * @param position the step that was selected when it was made; it does not count for what is equal, because selecting
+     * @param position the step that was selected when it was made; it does not count for what is equal, because
+     *     selecting
      *     a step changes nothing that could be saved or undone
      */
     private record State(Project project, int position) {

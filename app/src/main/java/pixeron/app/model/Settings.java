@@ -84,7 +84,8 @@ public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
             properties.setProperty(RECENT + n, recent.get(n).toString());
         }
         try {
-            SafeFile.write(folder.path(FILE), out -> properties.store(new OutputStreamWriter(out, StandardCharsets.UTF_8), "Pixeron"));
+            SafeFile.write(folder.path(FILE), out -> properties.store(new OutputStreamWriter(out,
+                    StandardCharsets.UTF_8), "Pixeron"));
         } catch (PixeronException notKept) {
             log().warn("settings are not kept", notKept);
         }

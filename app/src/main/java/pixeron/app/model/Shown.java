@@ -73,7 +73,8 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         Optional<Operation> operation = stage.operation(progress);
         return new Shown(project, position, steps, described(stage.before(progress), known),
                 described(stage.after(progress), known), operation, project.sheet(position),
-                operation.map(bound -> SlipFinder.find(steps.get(position).check(), stage.link().step(), bound.before()))
+                operation.map(bound -> SlipFinder.find(steps.get(position).check(), stage.link().step(),
+                        bound.before()))
                         .orElse(List.of()));
     }
 

@@ -7,7 +7,9 @@ import java.util.Locale;
 import java.util.Map;
 import pixeron.PixeronException;
 
-/** Where Pixeron keeps what belongs to the person and to no project: autosaved work, recent files, settings, the log. */
+/**
+ * Where Pixeron keeps what belongs to the person and to no project: autosaved work, recent files, settings, the log.
+ */
 public final class UserFolder {
 
     private final Path folder;
@@ -18,7 +20,8 @@ public final class UserFolder {
     }
 
     /**
-     * @param environment the process's environment; PIXERON_DATA names the folder, else it is where the platform keeps such data
+     * @param environment the process's environment; PIXERON_DATA names the folder, else it is where the platform
+     *     keeps such data
      * @return the folder of this person
      */
     public static UserFolder of(Map<String, String> environment) {
@@ -47,7 +50,8 @@ public final class UserFolder {
         try {
             Files.createDirectories(path.getParent());
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder %s for your settings and autosaved work cannot be made.", folder);
+            throw PixeronException.because(trouble,
+                    "The folder %s for your settings and autosaved work cannot be made.", folder);
         }
         return path;
     }

@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import pixeron.app.theme.Palette;
@@ -18,7 +17,8 @@ import pixeron.number.Decimals;
 
 /**
  * Draws what the person wrote, with a mark on every cell: a tick for one that agrees, a triangle up or down with the
- * difference for one that differs, ≈ for one that is right before rounding, ? for one that is not understood. The marks differ in shape as
+ * difference for one that differs, ≈ for one that is right before rounding, ? for one that is not understood. The
+ * marks differ in shape as
  * well as in colour.
  */
 public final class HandPainter implements Painter {
@@ -129,7 +129,8 @@ public final class HandPainter implements Painter {
                 x + side / 2, y + side * 0.56);
     }
 
-    private void paintMark(GraphicsContext graphics, CellCheck check, double x, double y, double side, boolean isCorner) {
+    private void paintMark(GraphicsContext graphics, CellCheck check, double x, double y, double side,
+            boolean isCorner) {
         Palette palette = theme.palette();
         boolean isAgreeing = check.state() == CellCheck.State.AGREES;
         graphics.setFill(isAgreeing ? palette.agree() : palette.differ());

@@ -1,6 +1,5 @@
 package pixeron.app.sheet;
 
-import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -34,7 +33,6 @@ public final class ImagePainter implements Painter {
     private final Image image;
     private final Theme theme;
     private final int characters;
-    private final IntToDoubleFunction gray;
 
     /**
      * @param image what is drawn
@@ -43,9 +41,13 @@ public final class ImagePainter implements Painter {
     public ImagePainter(Image image, ImageFacts facts, Theme theme) {
         this.image = image;
         this.theme = theme;
-        this.characters = Math.max(Math.max(length(facts.smallest()), length(facts.largest())), image.isLevelImage() ? 1 : 4);
-        double maximum = image.maximumLevel();
-        this.gray = n -> Math.max(0, Math.min(1, image.toDouble(n) / maximum)) * 255;
+        this.characters = Math.max(Math.max(length(facts.smallest()), length(facts.largest())), image.isLevelImage()
+                ? 1 : 4);
+    }
+
+    /** @return the gray of a sample on the screen, 0 … 255; 0 is black, M and above white */
+    private double gray(int n) {
+        return Math.max(0, Math.min(1, image.asDouble(n) / image.maximumLevel())) * 255;
     }
 
     private static int length(Value value) {
@@ -77,7 +79,7 @@ public final class ImagePainter implements Painter {
             double height = Math.floor(viewport.y(i + 1)) - y;
             for (int j = viewport.firstColumn(); j <= viewport.lastColumn(); j++) {
                 int n = i * image.columns() + j;
-                int level = (int) Math.rint(gray.applyAsDouble(n));
+                int level = (int) Math.rint(gray(n));
                 double x = Math.floor(viewport.x(j));
                 graphics.setFill(GRAYS[level]);
                 graphics.fillRect(x, y, Math.floor(viewport.x(j + 1)) - x, height);
@@ -120,7 +122,7 @@ public final class ImagePainter implements Painter {
                 double sum = 0;
                 for (int row : rows[y]) {
                     for (int column : columns[x]) {
-                        sum += gray.applyAsDouble(row * image.columns() + column);
+                        sum += gray(row * image.columns() + column);
                     }
                 }
                 int level = (int) (sum / (reads * reads) + 0.5);

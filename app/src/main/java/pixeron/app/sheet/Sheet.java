@@ -183,7 +183,8 @@ public final class Sheet extends Region {
             double x = gutter() + viewport.x(j) + Math.min(cell, gutter()) / 2;
             if (viewport.x(j) >= -cell / 2) {
                 graphics.setFill(j == picked.column() ? palette.ink() : palette.soft());
-                graphics.fillText(Integer.toString(j), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2 : x, header() / 2);
+                graphics.fillText(Integer.toString(j), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2 : x,
+                        header() / 2);
             }
         }
         graphics.setTextAlign(TextAlignment.RIGHT);

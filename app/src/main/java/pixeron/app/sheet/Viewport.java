@@ -10,7 +10,8 @@ import pixeron.image.Pixel;
  * The part of the image that all sheets show, and how large.
  *
  * <p>Units: places in the image are in pixels of the image (column and row, fractions allowed), places on the screen
- * are in points from the top left corner of the sheet's cells. Zoom runs without a break from the whole picture to cells
+ * are in points from the top left corner of the sheet's cells. Zoom runs without a break from the whole picture to
+ * cells
  * of 96 points.
  */
 public final class Viewport {

@@ -24,11 +24,13 @@ public record Palette(Color paper, Color panel, Color line, Color ink, Color sof
         Color byHand, Color agree, Color differ, Color differGround, Color picked) {
 
     public static final Palette LIGHT = new Palette(Color.web("#F5F2EA"), Color.web("#FFFDF8"), Color.web("#DDD6C8"),
-            Color.web("#23262C"), Color.web("#6E6A61"), Color.web("#59626E"), Color.web("#23508F"), Color.web("#9A5B00"),
+            Color.web("#23262C"), Color.web("#6E6A61"), Color.web("#59626E"), Color.web("#23508F"),
+                    Color.web("#9A5B00"),
             Color.web("#0E6F66"), Color.web("#BF3B0F"), Color.web("#FBE7DF"), Color.web("#E0A100"));
 
     public static final Palette DARK = new Palette(Color.web("#1B1D21"), Color.web("#24272C"), Color.web("#3D4148"),
-            Color.web("#ECE7DC"), Color.web("#A9A498"), Color.web("#AEB8C4"), Color.web("#8DB4F0"), Color.web("#E5A94A"),
+            Color.web("#ECE7DC"), Color.web("#A9A498"), Color.web("#AEB8C4"), Color.web("#8DB4F0"),
+                    Color.web("#E5A94A"),
             Color.web("#5CC9BC"), Color.web("#FF9268"), Color.web("#45281D"), Color.web("#F0B400"));
 
     /** @return the colour of a piece of a working */

@@ -24,18 +24,24 @@ import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
 
-/** Opening, saving and what surrounds them: unsaved work, autosave, recent files. Files are read and written in the background. */
+/**
+ * Opening, saving and what surrounds them: unsaved work, autosave, recent files. Files are read and written in the
+ * background.
+ */
 final class FileActions {
 
     private static final List<Dialogs.Kind> TO_OPEN = List.of(
-            new Dialogs.Kind("Images, tables and projects", List.of("*.png", "*.pgm", "*.csv", "*.tsv", "*.txt", "*.pixeron.json")),
+            new Dialogs.Kind("Images, tables and projects", List.of("*.png", "*.pgm", "*.csv", "*.tsv", "*.txt",
+                    "*.pixeron.json")),
             new Dialogs.Kind("All files", List.of("*")));
-    private static final List<Dialogs.Kind> PROJECTS = List.of(new Dialogs.Kind("Pixeron project", List.of("*.pixeron.json")));
+    private static final List<Dialogs.Kind> PROJECTS = List.of(new Dialogs.Kind("Pixeron project",
+            List.of("*.pixeron.json")));
     private static final List<Dialogs.Kind> RESULTS = List.of(
             new Dialogs.Kind("PNG picture", List.of("*.png")), new Dialogs.Kind("PGM picture", List.of("*.pgm")),
             new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")));
     private static final List<Dialogs.Kind> TABLES = List.of(
-            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")), new Dialogs.Kind("All files", List.of("*")));
+            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")),
+                    new Dialogs.Kind("All files", List.of("*")));
 
     private final Bench bench;
     private final Background opening;
@@ -96,7 +102,8 @@ final class FileActions {
                 setSettings(settings.get().withRecent(file));
             }, () -> {
                 banner.show(opened.problem());
-                opened.otherWays().forEach((name, work) -> banner.offer(name, () -> bench.open(work, Optional.empty(), true)));
+                opened.otherWays().forEach((name, work) -> banner.offer(name,
+                        () -> bench.open(work, Optional.empty(), true)));
             });
         }, this::trouble);
     }
@@ -133,7 +140,8 @@ final class FileActions {
         }
         afterUnsaved(() -> {
             try {
-                SavedProject work = Opened.image("pasted", "Pasted numbers", ImageFiles.parse(text, ReadOptions.DEFAULT));
+                SavedProject work = Opened.image("pasted", "Pasted numbers",
+                        ImageFiles.parse(text, ReadOptions.DEFAULT));
                 banner.hide();
                 bench.open(work, Optional.empty(), false);
             } catch (PixeronException notNumbers) {
@@ -197,7 +205,8 @@ final class FileActions {
             return;
         }
         Image image = described.get().image();
-        String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1)) + ".png";
+        String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1))
+                + ".png";
         dialogs.chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
             ImageFiles.write(file, image, false);
             return file;

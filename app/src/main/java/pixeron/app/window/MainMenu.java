@@ -15,7 +15,8 @@ final class MainMenu {
 
     private final MenuButton button = new MenuButton("Menu");
 
-    MainMenu(FileActions files, Commands commands, Theme theme, Runnable showOpening, Runnable showHelp, Runnable quit) {
+    MainMenu(FileActions files, Commands commands, Theme theme, Runnable showOpening, Runnable showHelp,
+            Runnable quit) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
         button.getItems().addAll(fileMenu(files, showOpening, quit), editMenu(files, commands),

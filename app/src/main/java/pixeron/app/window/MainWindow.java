@@ -47,7 +47,8 @@ public final class MainWindow extends StackPane {
         MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, this::showHelp,
                 () -> askToClose(Platform::exit));
         topBar = new TopBar(bench, files, commands, menu.button());
-        ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading, reading::cancel);
+        ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
+                reading::cancel);
         note.getStyleClass().add("opening-note");
         layout.setTop(new VBox(topBar, banner, note));
         layout.setCenter(opening);
@@ -91,7 +92,10 @@ public final class MainWindow extends StackPane {
         afterLayout(() -> view().sheets().sheet(bench.position() < 0 ? Kind.BEFORE : Kind.BY_HAND).requestFocus());
     }
 
-    /** When what had the keyboard is gone, the scene gives it to the first control at the next pulse; this comes after that. */
+    /**
+     * When what had the keyboard is gone, the scene gives it to the first control at the next pulse; this comes after
+     * that.
+     */
     private void afterLayout(Runnable action) {
         Runnable[] once = new Runnable[1];
         once[0] = () -> {

@@ -23,7 +23,8 @@ import pixeron.project.View;
  * @param problem why there is no work; empty when there is
  * @param otherWays what the file can be read as instead, by the words for it
  */
-record Opened(Optional<SavedProject> work, Optional<Path> project, String problem, Map<String, SavedProject> otherWays) {
+record Opened(Optional<SavedProject> work, Optional<Path> project, String problem, Map<String,
+        SavedProject> otherWays) {
 
     /** @return what came of opening a project or an image */
     static Opened of(Path file) {
@@ -68,7 +69,8 @@ record Opened(Optional<SavedProject> work, Optional<Path> project, String proble
     /** @return a project without steps */
     static SavedProject image(String fileName, String name, LoadedImage loaded) {
         int point = name.lastIndexOf('.');
-        Project project = Project.of(point > 0 ? name.substring(0, point) : name, Origin.of(fileName, loaded), loaded.image());
+        Project project = Project.of(point > 0 ? name.substring(0, point) : name, Origin.of(fileName, loaded),
+                loaded.image());
         return new SavedProject(project, new View(-1, new Pixel(0, 0)));
     }
 }

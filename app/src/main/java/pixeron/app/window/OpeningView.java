@@ -96,7 +96,8 @@ final class OpeningView extends ScrollPane {
             recovered.getChildren().addAll(section("RECOVERED"), words("Pixeron ended without saving this work."));
         }
         for (Path file : files) {
-            String time = DateFormat.getDateTimeInstance(DateFormat.MEDIUM, DateFormat.SHORT).format(new Date(Autosave.time(file)));
+            String time = DateFormat.getDateTimeInstance(DateFormat.MEDIUM,
+                    DateFormat.SHORT).format(new Date(Autosave.time(file)));
             Button take = new Button("Take up");
             take.setOnAction(event -> actions.recover(file));
             Button discard = new Button("Discard");

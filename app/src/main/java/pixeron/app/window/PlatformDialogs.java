@@ -56,7 +56,8 @@ public final class PlatformDialogs implements Dialogs {
 
     @Override
     public Answer askAboutUnsaved(String name) {
-        Alert alert = new Alert(Alert.AlertType.NONE, "\"" + name + "\" has changes that are not saved.", SAVE, DISCARD, ButtonType.CANCEL);
+        Alert alert = new Alert(Alert.AlertType.NONE, "\"" + name + "\" has changes that are not saved.", SAVE,
+                DISCARD, ButtonType.CANCEL);
         alert.initOwner(owner);
         alert.setTitle("Unsaved work");
         alert.setHeaderText("Save before closing?");

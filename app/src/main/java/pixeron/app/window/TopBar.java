@@ -50,7 +50,8 @@ final class TopBar extends HBox {
         if (working.getChildren().isEmpty()) {
             Button open = button("Open…", "Open an image, a table or a project (Ctrl+O)", actions::open);
             Button save = button("Save", "Save the project (Ctrl+S)", actions::save);
-            Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)", actions::saveResult);
+            Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)",
+                    actions::saveResult);
             Button undo = icon(Feather.CORNER_UP_LEFT, "Undo (Ctrl+Z)", bench::undo);
             Button redo = icon(Feather.CORNER_UP_RIGHT, "Redo (Ctrl+Shift+Z)", bench::redo);
             undo.disableProperty().bind(bench.undoableProperty().not());
@@ -79,7 +80,8 @@ final class TopBar extends HBox {
         }
         Image image = bench.project().chain().source();
         name.setText(bench.project().name());
-        String state = bench.savedProperty().get() ? bench.fileProperty().get() == null ? "not changed" : "saved" : "● unsaved changes";
+        String state = bench.savedProperty().get() ? bench.fileProperty().get() == null ? "not changed" : "saved"
+                : "● unsaved changes";
         facts.setText(image.rows() + " × " + image.columns() + " · "
                 + (image.isLevelImage() ? "levels 0–" : "open, M = ") + image.maximumLevel() + " · " + state);
     }

@@ -29,7 +29,8 @@ class PaletteTest {
     @Test
     void everyTextHasEnoughContrastOnEveryGround() {
         for (Palette p : new Palette[] {Palette.LIGHT, Palette.DARK}) {
-            for (Color text : new Color[] {p.ink(), p.soft(), p.before(), p.after(), p.byHand(), p.agree(), p.differ()}) {
+            for (Color text : new Color[] {p.ink(), p.soft(), p.before(), p.after(), p.byHand(), p.agree(),
+                    p.differ()}) {
                 for (Color ground : new Color[] {p.paper(), p.panel()}) {
                     assertThat(contrast(text, ground)).as("%s on %s", text, ground).isGreaterThanOrEqualTo(4.5);
                 }

@@ -27,7 +27,8 @@ public final class SlipFinder {
 
     /** In the order of preference among slips that explain as many cells. */
     private static final List<Slip> ALL = List.of(
-            new NotRounded(), new RoundedDown(), new RoundedUp(), new NotClipped(), new Wrapped(), new LeftUnfinished());
+            new NotRounded(), new RoundedDown(), new RoundedUp(), new NotClipped(), new Wrapped(),
+                    new LeftUnfinished());
 
     private record Found(Slip slip, Way way, List<CellCheck> explained) {
     }
@@ -93,7 +94,8 @@ public final class SlipFinder {
     }
 
     /**
-     * An agreeing cell is contradicted when the person would have written something else there; a cell that is explained
+     * An agreeing cell is contradicted when the person would have written something else there; a cell that is
+     * explained
      * already, when this slip would have changed the right value as well.
      */
     private boolean contradicts(Way way) {

@@ -17,6 +17,7 @@ final class Wrapped implements Slip {
     public List<Way> ways(Step step, Image before) {
         return step.overflow() != Overflow.CLIP ? List.of()
                 : List.of(Way.of("values outside 0 … " + before.maximumLevel() + " wrap round (mod "
-                        + (before.maximumLevel() + 1) + ") instead of being clipped", step.with(Overflow.WRAP), before));
+                        + (before.maximumLevel() + 1) + ") instead of being clipped", step.with(Overflow.WRAP),
+                                before));
     }
 }

@@ -15,7 +15,8 @@ import pixeron.step.StepType;
 /**
  * A step as one line of text: {@code name key=value key="several values"}.
  *
- * <p>{@link Step#line} writes it. An error names the word, its place in the line (counted from 1) and what would be right.
+ * <p>{@link Step#line} writes it. An error names the word, its place in the line (counted from 1) and what would be
+ * right.
  */
 public final class StepLine {
 
@@ -29,7 +30,8 @@ public final class StepLine {
     /**
      * @param line the line
      * @return its step
-     * @throws PixeronException if the name or a key is unknown, a key stands twice, or a value is missing or not allowed
+     * @throws PixeronException if the name or a key is unknown, a key stands twice, or a value is missing or not
+     *     allowed
      */
     public static Step parse(String line) {
         List<Word> words = words(line);
