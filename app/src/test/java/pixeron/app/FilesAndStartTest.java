@@ -133,6 +133,19 @@ class FilesAndStartTest extends WindowTest {
     }
 
     @Test
+    void workThatWasGivenUpIsNotAskedAboutAgain() {
+        open(write("proof.pgm", "P2 2 1 7 1 2"));
+        change();
+        when(dialogs.askAboutUnsaved(any())).thenReturn(Dialogs.Answer.DISCARD);
+        push(KeyCode.SHORTCUT, KeyCode.W);
+        until(() -> isShown("DEMO CASES"));
+        AtomicBoolean isClosed = new AtomicBoolean();
+        interact(() -> window.askToClose(() -> isClosed.set(true)));
+        until(isClosed::get);
+        verify(dialogs).askAboutUnsaved(any());
+    }
+
+    @Test
     void savedWorkClosesWithoutAQuestion() {
         open(write("proof.pgm", "P2 2 1 7 1 2"));
         AtomicBoolean isClosed = new AtomicBoolean();

@@ -185,6 +185,12 @@ public final class Bench {
         saved.set(true);
     }
 
+    /** The person has given up what is not saved: nobody is asked about it again. */
+    public void giveUpUnsaved() {
+        history.markSaved();
+        saved.set(true);
+    }
+
     /** Selects a step from 0, or the image with −1. */
     public void select(int newPosition) {
         history.endMerge();

@@ -110,6 +110,7 @@ public final class MainWindow extends StackPane {
     private void showOpening() {
         if (layout.getCenter() != opening) {
             files.afterUnsaved(() -> {
+                bench.giveUpUnsaved();
                 topBar.setOpen(false);
                 opening.showRecovered();
                 layout.setCenter(opening);

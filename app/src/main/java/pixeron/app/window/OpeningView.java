@@ -105,12 +105,9 @@ final class OpeningView extends ScrollPane {
                 actions.discard(file);
                 showRecovered();
             });
-            Label when = new Label("from " + time);
-            when.setMaxWidth(Double.MAX_VALUE);
-            HBox.setHgrow(when, Priority.ALWAYS);
-            HBox row = new HBox(when, take, discard);
+            HBox row = new HBox(take, discard);
             row.getStyleClass().add("buttons");
-            recovered.getChildren().add(row);
+            recovered.getChildren().addAll(words("From " + time + ":"), row);
         }
     }
 
