@@ -83,17 +83,17 @@ class FilesAndStartTest extends WindowTest {
     }
 
     @Test
-    void aColourPictureIsOfferedAsMeanGray() throws IOException {
+    void aColourPictureArrivesOpenly() throws IOException {
         BufferedImage picture = new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB);
         picture.setRGB(0, 0, 0x0A141E);
         File file = folder.resolve("colour.png").toFile();
         ImageIO.write(picture, "png", file);
-        openBad(file.toPath(), "has colour, which is not read as numbers yet");
+        openBad(file.toPath(), "has colour. How is gray made of it?");
         assertThat(bench().isOpen()).isFalse();
-        clickOn("Read as gray: mean of R, G, B");
+        clickOn("mean");
         until(() -> bench().shown() != null);
         assertThat(bench().project().chain().source().level(0)).isEqualTo(20);
-        assertThat(isShown("Gray is the mean (R + G + B) ÷ 3")).isTrue();
+        assertThat(isShown("Gray is made by mean: gray = (R + G + B) ÷ 3")).isTrue();
     }
 
     @Test

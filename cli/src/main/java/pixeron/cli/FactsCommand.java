@@ -49,6 +49,7 @@ final class FactsCommand implements Runnable {
         Json.put(node, "largest", facts.largest());
         Json.put(node, "mean", facts.mean());
         node.put("distinct", facts.distinct()).put("format", loaded.format()).put("channels", loaded.channels());
+        loaded.colour().ifPresent(picture -> node.put("transparentPixels", picture.transparentPixels()));
         loaded.notes().forEach(note -> node.withArray("notes").add(note));
         return node;
     }
@@ -64,7 +65,8 @@ final class FactsCommand implements Runnable {
                 ? " ≈ " + Decimals.approximate(facts.mean()) : "");
         out.printf("distinct   %d%n", facts.distinct());
         out.printf("format     %s%n", loaded.format());
-        out.printf("channels   %d%n", loaded.channels());
+        out.printf("channels   %d%s%n", loaded.channels(), loaded.colour()
+                .map(picture -> ", " + picture.transparentPixels() + " transparent pixels").orElse(""));
         loaded.notes().forEach(note -> out.printf("note       %s%n", note));
     }
 }

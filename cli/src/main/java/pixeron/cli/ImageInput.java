@@ -2,11 +2,16 @@ package pixeron.cli;
 
 import java.nio.file.Path;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
+import pixeron.image.ColourImage;
+import pixeron.step.gray.GrayNotes;
+import pixeron.step.gray.GrayRule;
+import pixeron.step.gray.Transparency;
 
 /** What every command that reads an image takes. */
 final class ImageInput {
@@ -19,16 +24,39 @@ final class ImageInput {
             description = "Read a table of any numbers as an open image (M = 255 unless --max says otherwise).")
     private boolean isOpen;
 
-    @Option(names = "--gray", paramLabel = "mean",
-            description = "Read a colour picture as gray: mean is (R + G + B) ÷ 3.")
-    private String grayRule;
+    @Option(names = "--gray", paramLabel = "RULE",
+            description = "Make gray of a colour picture: mean, luma-601, luma-709, lightness, maximum, red, green, blue, "
+                    + "or \"weights a b c\".")
+    private String rule;
 
+    @Option(names = "--transparent", paramLabel = "WAY", defaultValue = "over-white",
+            description = "What becomes of transparent pixels: over-white, over-black or ignored; default ${DEFAULT-VALUE}.")
+    private String transparent;
+
+    /** @return the image, made gray when it has colour and a rule is given */
     LoadedImage read(Path file) {
-        if (grayRule != null && !grayRule.equals("mean")) {
-            throw PixeronException.of("--gray %s is unknown; the only rule so far is mean.", grayRule);
+        LoadedImage loaded = readAsItIs(file);
+        if (loaded.colour().isEmpty()) {
+            return loaded;
+        } else if (rule == null) {
+            throw PixeronException.of("%s: The picture has %s; say how gray is made of it: --gray with %s or \"weights a b c\".",
+                    file.getFileName(), loaded.channels() == 2 ? "transparency" : "colour",
+                    GrayRule.ready().stream().map(GrayRule::word).collect(Collectors.joining(", ")));
         }
+        return madeGray(loaded, rule);
+    }
+
+    /** @return the file as it is, colour or gray */
+    LoadedImage readAsItIs(Path file) {
         return ImageFiles.read(file, new ReadOptions(
-                maximum == null ? OptionalInt.empty() : OptionalInt.of(maximum), isOpen, grayRule != null,
-                ReadOptions.DEFAULT_PIXEL_LIMIT));
+                maximum == null ? OptionalInt.empty() : OptionalInt.of(maximum), isOpen, ReadOptions.DEFAULT_PIXEL_LIMIT));
+    }
+
+    /** @return a colour picture made gray by the rule, with a note of how */
+    LoadedImage madeGray(LoadedImage loaded, String ruleText) {
+        GrayRule chosen = GrayRule.parse(ruleText);
+        Transparency way = Transparency.of(transparent);
+        ColourImage picture = loaded.colour().orElseThrow();
+        return loaded.madeGray(chosen.apply(picture, way), GrayNotes.of(chosen, picture, way));
     }
 }

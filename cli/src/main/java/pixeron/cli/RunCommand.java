@@ -3,14 +3,20 @@ package pixeron.cli;
 import java.nio.file.Path;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
 import pixeron.format.ImageFiles;
+import pixeron.format.LossyNote;
 import pixeron.image.Image;
 import pixeron.step.Progress;
 
 /** {@code pixeron run IMAGE --step LINE… --out FILE}: the last result, format by the ending. */
 @Command(name = "run", mixinStandardHelpOptions = true, description = "Writes the result of the last step.")
 final class RunCommand implements Runnable {
+
+    @Spec
+    private CommandSpec spec;
 
     @Mixin
     private OneImage image;
@@ -19,7 +25,7 @@ final class RunCommand implements Runnable {
     private StepLines steps;
 
     @Option(names = "--out", paramLabel = "FILE", required = true,
-            description = "Ends with .png, .pgm, .csv, .tsv or .txt.")
+            description = "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, lossy .jpg.")
     private Path out;
 
     @Option(names = "--exact", description = "Write fractions into a table instead of decimals.")
@@ -30,5 +36,8 @@ final class RunCommand implements Runnable {
         ImageFiles.requireWritable(out, isExact);
         Image result = steps.chain(image.read().image()).last(Progress.NONE).image();
         ImageFiles.write(out, result, isExact);
+        if (ImageFiles.isLossy(out)) {
+            spec.commandLine().getErr().println("pixeron: " + LossyNote.of(out, result));
+        }
     }
 }

@@ -156,7 +156,7 @@ class CommandsTest {
         assertBad("no step \"ad\"; did you mean \"add\"?", "run", image, "--step", "ad amount=1", "--out", out);
         assertBad("Step 2, \"divide divisor=0\"", "run", image, "--step", "invert", "--step", "divide divisor=0",
                 "--out", out);
-        assertBad("names no format", "run", image, "--out", folder.resolve("out.gif"));
+        assertBad("names no format", "run", image, "--out", folder.resolve("out.doc"));
         assertBad("no folder", "run", image, "--out", folder.resolve("missing/out.csv"));
         assertBad("Step 1: The area", "run", image, "--step", "invert area=\"0 0 3 3\"", "--out", out);
         assertBad("There is no file", "facts", folder.resolve("nothing.pgm"));
@@ -174,6 +174,25 @@ class CommandsTest {
                 "--by-hand", write("hand.csv", "1,2,3\n1,2,abc\n"));
         assertThat(out).hasContent("old");
         assertBad("A command is missing");
+    }
+
+    @Test
+    void colourIsMadeGrayByANamedRule() throws IOException {
+        Path colour = write("colour.ppm", "P3 2 1 255\n10 20 31  255 255 254\n");
+        Path out = folder.resolve("gray.csv");
+        assertThat(pixeron("gray", colour, "--rule", "mean", "--out", out)).isZero();
+        assertThat(out).hasContent("20,255");
+        assertThat(pixeron("run", colour, "--gray", "weights 0 0 1", "--step", "invert", "--out", out)).isZero();
+        assertThat(out).hasContent("224,1");
+        assertThat(pixeron("facts", colour, "--gray", "luma-709", "--format", "json")).isZero();
+        assertThat(json().get("channels").intValue()).isEqualTo(3);
+        assertThat(json().get("transparentPixels").intValue()).isZero();
+        assertThat(json().get("notes").get(0).textValue()).contains("luma-709: gray = 0.2126 × R");
+        assertBad("say how gray is made of it: --gray with mean, luma-601", "facts", colour);
+        assertBad("no gray rule \"sepia\"", "gray", colour, "--rule", "sepia", "--out", out);
+        assertBad("is gray already", "gray", image, "--rule", "mean", "--out", out);
+        assertThat(pixeron("run", colour, "--gray", "mean", "--out", folder.resolve("gray.jpg"))).isZero();
+        assertThat(error).contains("lossy format").hasLineCount(1);
     }
 
     @Test

@@ -90,6 +90,7 @@ public record CellTable(List<List<String>> rows) {
         } catch (CharacterCodingException notText) {
             // The same answer as for a zero byte below.
         }
-        throw PixeronException.of("This is neither a PNG, a PGM nor a table of numbers in UTF-8.");
+        throw PixeronException.of("This is neither a picture that is read (PNG, JPEG, BMP, GIF, TIFF, Netpbm) nor a "
+                + "table of numbers in UTF-8.");
     }
 }

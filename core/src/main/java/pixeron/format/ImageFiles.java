@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 
@@ -19,12 +20,20 @@ public final class ImageFiles {
         void write(Image image, OutputStream out) throws IOException;
     }
 
-    private static final Map<String, Writer> WRITERS = Map.of(
-            "png", PngFiles::write,
-            "pgm", NetpbmFiles::write,
-            "csv", (image, out) -> NumberTables.write(image, ",", false, out),
-            "tsv", (image, out) -> NumberTables.write(image, "\t", false, out),
-            "txt", (image, out) -> NumberTables.write(image, " ", false, out));
+    private static final Map<String, Writer> WRITERS = Map.ofEntries(
+            Map.entry("png", PictureFiles::writePng),
+            Map.entry("tif", PictureFiles::writeTiff),
+            Map.entry("tiff", PictureFiles::writeTiff),
+            Map.entry("bmp", PictureFiles::writeBmp),
+            Map.entry("gif", PictureFiles::writeGif),
+            Map.entry("jpg", PictureFiles::writeJpeg),
+            Map.entry("jpeg", PictureFiles::writeJpeg),
+            Map.entry("pgm", NetpbmFiles::writeGray),
+            Map.entry("ppm", NetpbmFiles::writeColour),
+            Map.entry("pam", NetpbmFiles::writeMap),
+            Map.entry("csv", (image, out) -> NumberTables.write(image, ",", false, out)),
+            Map.entry("tsv", (image, out) -> NumberTables.write(image, "\t", false, out)),
+            Map.entry("txt", (image, out) -> NumberTables.write(image, " ", false, out)));
     private static final Map<String, Writer> EXACT_WRITERS = Map.of(
             "csv", (image, out) -> NumberTables.write(image, ",", true, out),
             "tsv", (image, out) -> NumberTables.write(image, "\t", true, out),
@@ -34,7 +43,7 @@ public final class ImageFiles {
     }
 
     /**
-     * @param file a PNG, PGM or number table
+     * @param file a picture (PNG, JPEG, BMP, GIF, TIFF, Netpbm) or a table of numbers
      * @param options what the file does not say itself
      * @return the image; the file is never changed
      * @throws PixeronException if the file cannot be read or is none of these; one line that names it
@@ -60,9 +69,11 @@ public final class ImageFiles {
 
     static LoadedImage read(byte[] bytes, ReadOptions options) {
         if (bytes.length == 0) {
-            throw PixeronException.of("The file is empty; it should hold a PNG, a PGM or a table of numbers.");
-        } else if (PngFiles.matches(bytes)) {
-            return PngFiles.read(bytes, options);
+            throw PixeronException.of("The file is empty; it should hold a picture or a table of numbers.");
+        }
+        Optional<String> picture = PictureFiles.format(bytes);
+        if (picture.isPresent()) {
+            return PictureFiles.read(bytes, picture.get(), options);
         } else if (NetpbmFiles.matches(bytes)) {
             return NetpbmFiles.read(bytes, options);
         }
@@ -93,7 +104,7 @@ public final class ImageFiles {
     /**
      * Writes beside the target and then moves, so that a failure leaves an existing file as it was.
      *
-     * @param file ends with .png, .pgm, .csv, .tsv or .txt
+     * @param file ends with .png, .tif, .bmp, .gif, .jpg, .pgm, .ppm, .pam, .csv, .tsv or .txt
      * @param image to be written
      * @param isExact true to write fractions instead of decimals; tables only
      * @throws PixeronException if the ending is unknown, the format cannot hold the image, or the target cannot be
@@ -110,6 +121,11 @@ public final class ImageFiles {
         SafeFile.requireTarget(file);
     }
 
+    /** @return true when writing to this ending changes values */
+    public static boolean isLossy(Path file) {
+        return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.jpe?g");
+    }
+
     private static Writer writer(Path file, boolean isExact) {
         String name = String.valueOf(file.getFileName());
         String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
@@ -117,7 +133,8 @@ public final class ImageFiles {
         if (writer == null && isExact && WRITERS.containsKey(ending)) {
             throw PixeronException.of("Exact fractions are written to .csv, .tsv or .txt, not to \"%s\".", name);
         } else if (writer == null) {
-            throw PixeronException.of("The ending of \"%s\" names no format; use .png, .pgm, .csv, .tsv or .txt.",
+            throw PixeronException.of("The ending of \"%s\" names no format; use .png, .tif, .bmp, .gif, .pgm,"
+                    + " .ppm, .pam, .csv, .tsv, .txt, or the lossy .jpg.",
                     name);
         }
         return writer;

@@ -1,23 +1,50 @@
 package pixeron.format;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 
 /**
- * An image and what its file said.
+ * What a file held: a gray image, or a colour picture that a gray rule must still be chosen for.
  *
- * @param image the samples
- * @param format short lower-case name: png, pgm, table
+ * @param gray the samples; empty for a colour picture
+ * @param colour the channels; empty for a gray image
+ * @param format short lower-case name: png, jpeg, bmp, gif, tiff, pbm, pgm, ppm, pam, table
  * @param channels channels in the file: 1 gray, 2 gray with transparency, 3 colour, 4 colour with transparency
  * @param notes one sentence for each thing a person should know about how the numbers came about
  */
-public record LoadedImage(Image image, String format, int channels, List<String> notes) {
+public record LoadedImage(Optional<Image> gray, Optional<ColourImage> colour, String format, int channels,
+        List<String> notes) {
 
     public LoadedImage {
         notes = List.copyOf(notes);
     }
 
     public static LoadedImage gray(Image image, String format) {
-        return new LoadedImage(image, format, 1, List.of());
+        return new LoadedImage(Optional.of(image), Optional.empty(), format, 1, List.of());
+    }
+
+    public static LoadedImage colour(ColourImage picture, String format, int channels) {
+        return new LoadedImage(Optional.empty(), Optional.of(picture), format, channels, List.of());
+    }
+
+    /** @return this with one more note */
+    public LoadedImage withNote(String note) {
+        List<String> all = new ArrayList<>(notes);
+        all.add(note);
+        return new LoadedImage(gray, colour, format, channels, all);
+    }
+
+    /** @return this with the gray image that was made of the colour picture, and how */
+    public LoadedImage madeGray(Image image, String how) {
+        LoadedImage noted = withNote(how);
+        return new LoadedImage(Optional.of(image), colour, format, channels, noted.notes);
+    }
+
+    /** @return the gray image of a file that has one */
+    public Image image() {
+        return gray.orElseThrow();
     }
 }

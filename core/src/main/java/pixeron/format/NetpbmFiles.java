@@ -3,20 +3,34 @@ package pixeron.format;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import pixeron.PixeronException;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 
 /**
- * The gray files of the Netpbm family: plain (P2) and raw (P5), any maximum value from 1 to 65535, comments in the
- * header. Only the first image of a file is read.
+ * The Netpbm family: bitmaps (P1, P4), gray (P2, P5), colour (P3, P6), each plain and raw, and the arbitrary map (P7)
+ * with one to four channels; any maximum value from 1 to 65535; comments in the header. Only the first image of a file
+ * is read.
+ *
+ * <p>In a bitmap 1 is black, so its levels are 1 − bit: 0 is black here as everywhere.
  */
 final class NetpbmFiles {
 
+    private static final String[] FORMATS = {"pbm", "pgm", "ppm", "pbm", "pgm", "ppm", "pam"};
+
     private final byte[] bytes;
+    private final int kind;
     private int at = 2;
+    private int rows;
+    private int columns;
+    private int channels = 1;
+    private int maximum = 1;
 
     private NetpbmFiles(byte[] bytes) {
         this.bytes = bytes;
+        this.kind = bytes[1] - '0';
     }
 
     static boolean matches(byte[] bytes) {
@@ -25,65 +39,154 @@ final class NetpbmFiles {
     }
 
     static LoadedImage read(byte[] bytes, ReadOptions options) {
-        char kind = (char) bytes[1];
-        if (kind != '2' && kind != '5') {
-            throw PixeronException.of("P%s files are not read yet; save the image as gray PGM (P2 or P5).", kind);
-        }
-        return new NetpbmFiles(bytes).read(kind == '5', options);
+        return new NetpbmFiles(bytes).read(options);
     }
 
-    private LoadedImage read(boolean isRaw, ReadOptions options) {
-        int columns = header("width");
-        int rows = header("height");
-        int maximum = header("maximum value");
+    private LoadedImage read(ReadOptions options) {
+        if (kind == 7) {
+            readMapHeader();
+        } else {
+            columns = header("width");
+            rows = header("height");
+            channels = isColour() ? 3 : 1;
+            maximum = isBitmap() ? 1 : header("maximum value");
+            // One blank stands between the header and raw samples.
+            at += isPlain() ? 0 : 1;
+        }
         if (rows < 1 || columns < 1) {
-            throw PixeronException.of("The header says %d × %d pixels; both numbers must be at least 1.", rows,
-                    columns);
+            throw PixeronException.of("The header says %d × %d pixels; both numbers must be at least 1.", rows, columns);
         } else if (maximum < 1 || maximum > Image.LARGEST_MAXIMUM) {
             throw PixeronException.of("The header's maximum value is %d; it must be from 1 to 65535.", maximum);
+        } else if (channels < 1 || channels > 4) {
+            throw PixeronException.of("The header says %d channels; 1 to 4 are read.", channels);
         }
         NumberTables.requirePixelLimit(rows, columns, options);
-        requireBytes(isRaw, rows, columns, maximum);
-        Image image = Image.ofLevels(rows, columns, maximum,
-                n -> checked(isRaw ? raw(n, maximum > 255) : plain(n, columns), maximum, n, columns));
-        return LoadedImage.gray(image, "pgm");
+        requireBytes();
+        return loaded(samples());
     }
 
-    /** Before any memory is taken: a raw sample needs one byte or two, a plain one at least a digit and a blank. */
-    private void requireBytes(boolean isRaw, int rows, int columns, int maximum) {
-        if (isRaw) {
-            at++;
+    private boolean isPlain() {
+        return kind <= 3;
+    }
+
+    private boolean isBitmap() {
+        return kind == 1 || kind == 4;
+    }
+
+    private boolean isColour() {
+        return kind == 3 || kind == 6;
+    }
+
+    private LoadedImage loaded(char[] samples) {
+        String format = FORMATS[kind - 1];
+        Image first = image(n -> samples[n * channels]);
+        if (channels == 1) {
+            return LoadedImage.gray(first, format);
         }
-        long count = (long) rows * columns;
-        long needed = !isRaw ? 2 * count - 1 : maximum > 255 ? 2 * count : count;
+        boolean isGray = channels == 2;
+        Optional<Image> alpha = channels % 2 == 0
+                ? Optional.of(image(n -> samples[n * channels + channels - 1])) : Optional.empty();
+        return LoadedImage.colour(new ColourImage(first, isGray ? first : image(n -> samples[n * channels + 1]),
+                isGray ? first : image(n -> samples[n * channels + 2]), alpha), format, channels);
+    }
+
+    private Image image(IntUnaryOperator level) {
+        return Image.ofLevels(rows, columns, maximum, level);
+    }
+
+    /** All samples in the order of the file. */
+    private char[] samples() {
+        char[] samples = new char[Math.multiplyExact(rows * columns, channels)];
+        int rowBytes = (columns + 7) / 8;
+        for (int n = 0; n < samples.length; n++) {
+            samples[n] = (char) switch (kind) {
+                case 1 -> 1 - bit(n);
+                case 2, 3 -> checked(plain(n), n);
+                case 4 -> 1 - (bytes[at + n / columns * rowBytes + n % columns / 8] >> (7 - n % columns % 8) & 1);
+                default -> checked(raw(n), n);
+            };
+        }
+        return samples;
+    }
+
+    /** Before any memory is taken: what the header promises must be there. A plain sample needs a digit and a blank. */
+    private void requireBytes() {
+        long count = (long) rows * columns * channels;
+        long needed = switch (kind) {
+            case 1 -> count;
+            case 2, 3 -> 2 * count - 1;
+            case 4 -> (long) rows * ((columns + 7) / 8);
+            default -> maximum > 255 ? 2 * count : count;
+        };
         if (bytes.length - at < needed) {
             throw PixeronException.of("The file ends too early: %d × %d pixels need at least %d bytes after the header, "
                     + "and %d are there.", rows, columns, needed, Math.max(0, bytes.length - at));
         }
     }
 
-    private int raw(int n, boolean isWide) {
-        return isWide ? (bytes[at + 2 * n] & 0xFF) << 8 | bytes[at + 2 * n + 1] & 0xFF : bytes[at + n] & 0xFF;
+    private void readMapHeader() {
+        while (true) {
+            skipBlanks();
+            int start = at;
+            while (at < bytes.length && !isBlank(bytes[at])) {
+                at++;
+            }
+            String word = new String(bytes, start, at - start, StandardCharsets.US_ASCII);
+            switch (word) {
+                case "WIDTH" -> columns = header("width");
+                case "HEIGHT" -> rows = header("height");
+                case "DEPTH" -> channels = header("depth");
+                case "MAXVAL" -> maximum = header("maximum value");
+                case "TUPLTYPE" -> skipLine();
+                case "ENDHDR" -> {
+                    at++;
+                    return;
+                }
+                default -> throw PixeronException.of("The header of the P7 file has \"%s\" where WIDTH, HEIGHT, DEPTH, "
+                        + "MAXVAL, TUPLTYPE or ENDHDR should be.", pixeron.number.Decimals.shortened(word));
+            }
+        }
     }
 
-    private int plain(int n, int columns) {
+    private int raw(int n) {
+        return maximum > 255 ? (bytes[at + 2 * n] & 0xFF) << 8 | bytes[at + 2 * n + 1] & 0xFF : bytes[at + n] & 0xFF;
+    }
+
+    private int plain(int n) {
         skipBlanks();
-        if (at == bytes.length) {
-            throw PixeronException.of("The file ends before row %d, column %d (counted from 0).", n / columns,
-                    n % columns);
-        }
+        requireMore(n);
         int value = number();
         if (value < 0) {
-            throw PixeronException.of("Row %d, column %d (counted from 0) is not a whole number below 2^31.",
-                    n / columns, n % columns);
+            throw PixeronException.of("%s is not a whole number below 2^31.", place(n));
         }
         return value;
     }
 
-    private static int checked(int level, int maximum, int n, int columns) {
+    /** A bit of a plain bitmap; the digits may stand without blanks between them. */
+    private int bit(int n) {
+        skipBlanks();
+        requireMore(n);
+        int bit = bytes[at++] - '0';
+        if (bit != 0 && bit != 1) {
+            throw PixeronException.of("%s is neither 0 nor 1.", place(n));
+        }
+        return bit;
+    }
+
+    private void requireMore(int n) {
+        if (at == bytes.length) {
+            throw PixeronException.of("The file ends before row %d, column %d (counted from 0).",
+                    n / channels / columns, n / channels % columns);
+        }
+    }
+
+    private String place(int n) {
+        return String.format("Row %d, column %d (counted from 0)", n / channels / columns, n / channels % columns);
+    }
+
+    private int checked(int level, int n) {
         if (level > maximum) {
-            throw PixeronException.of("Row %d, column %d (counted from 0): the sample %d is above the header's maximum %d.",
-                    n / columns, n % columns, level, maximum);
+            throw PixeronException.of("%s: the sample %d is above the header's maximum %d.", place(n), level, maximum);
         }
         return level;
     }
@@ -111,12 +214,16 @@ final class NetpbmFiles {
     private void skipBlanks() {
         while (at < bytes.length && (isBlank(bytes[at]) || bytes[at] == '#')) {
             if (bytes[at] == '#') {
-                while (at < bytes.length && bytes[at] != '\n' && bytes[at] != '\r') {
-                    at++;
-                }
+                skipLine();
             } else {
                 at++;
             }
+        }
+    }
+
+    private void skipLine() {
+        while (at < bytes.length && bytes[at] != '\n' && bytes[at] != '\r') {
+            at++;
         }
     }
 
@@ -124,20 +231,36 @@ final class NetpbmFiles {
         return b == ' ' || b >= '\t' && b <= '\r';
     }
 
-    /** Writes a raw file (P5). */
-    static void write(Image image, OutputStream out) throws IOException {
+    /** Writes raw gray (P5). */
+    static void writeGray(Image image, OutputStream out) throws IOException {
+        write(image, "P5\n" + image.columns() + " " + image.rows() + "\n" + image.maximumLevel() + "\n", 1, out);
+    }
+
+    /** Writes raw colour (P6), with the three channels alike. */
+    static void writeColour(Image image, OutputStream out) throws IOException {
+        write(image, "P6\n" + image.columns() + " " + image.rows() + "\n" + image.maximumLevel() + "\n", 3, out);
+    }
+
+    /** Writes an arbitrary map (P7) of one channel. */
+    static void writeMap(Image image, OutputStream out) throws IOException {
+        write(image, "P7\nWIDTH " + image.columns() + "\nHEIGHT " + image.rows() + "\nDEPTH 1\nMAXVAL "
+                + image.maximumLevel() + "\nTUPLTYPE GRAYSCALE\nENDHDR\n", 1, out);
+    }
+
+    private static void write(Image image, String header, int channels, OutputStream out) throws IOException {
         image.firstOpenPixel().ifPresent(pixel -> {
-            throw PixeronException.of("PGM holds whole levels only, and the value at %s is none; use .csv, or round first.",
+            throw PixeronException.of("Netpbm holds whole levels only, and the value at %s is none; use .csv, or round first.",
                     pixel);
         });
-        out.write(("P5\n" + image.columns() + " " + image.rows() + "\n" + image.maximumLevel() + "\n")
-                .getBytes(StandardCharsets.US_ASCII));
+        out.write(header.getBytes(StandardCharsets.US_ASCII));
         for (int n = 0; n < image.count(); n++) {
             int level = image.level(n);
-            if (image.maximumLevel() > 255) {
-                out.write(level >> 8);
+            for (int channel = 0; channel < channels; channel++) {
+                if (image.maximumLevel() > 255) {
+                    out.write(level >> 8);
+                }
+                out.write(level);
             }
-            out.write(level);
         }
     }
 }

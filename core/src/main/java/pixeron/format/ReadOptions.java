@@ -8,30 +8,24 @@ import pixeron.image.Image;
  *
  * @param maximum M for a format that does not carry it; empty: the format's default
  * @param isOpen true to read a number table of any numbers as an open image
- * @param isMeanGray true to read a colour picture as the mean (R + G + B) ÷ 3, rounded to nearest, without its
- *     transparency
  * @param pixelLimit most pixels that are read
  */
-public record ReadOptions(OptionalInt maximum, boolean isOpen, boolean isMeanGray, long pixelLimit) {
+public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) {
 
     /** 8192 × 8192: far beyond what is looked at as numbers, and still a quarter of a gigabyte at most. */
     public static final long DEFAULT_PIXEL_LIMIT = 1L << 26;
 
-    public static final ReadOptions DEFAULT = new ReadOptions(OptionalInt.empty(), false, false, DEFAULT_PIXEL_LIMIT);
+    public static final ReadOptions DEFAULT = new ReadOptions(OptionalInt.empty(), false, DEFAULT_PIXEL_LIMIT);
 
     public ReadOptions {
         maximum.ifPresent(Image::requireMaximum);
     }
 
     public ReadOptions withMaximum(int maximumLevel) {
-        return new ReadOptions(OptionalInt.of(maximumLevel), isOpen, isMeanGray, pixelLimit);
+        return new ReadOptions(OptionalInt.of(maximumLevel), isOpen, pixelLimit);
     }
 
     public ReadOptions asOpen() {
-        return new ReadOptions(maximum, true, isMeanGray, pixelLimit);
-    }
-
-    public ReadOptions asMeanGray() {
-        return new ReadOptions(maximum, isOpen, true, pixelLimit);
+        return new ReadOptions(maximum, true, pixelLimit);
     }
 }

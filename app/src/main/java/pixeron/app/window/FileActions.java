@@ -17,6 +17,7 @@ import pixeron.app.model.UserFolder;
 import pixeron.byhand.HandSheet;
 import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
+import pixeron.format.LossyNote;
 import pixeron.format.ReadOptions;
 import pixeron.image.Image;
 import pixeron.project.Project;
@@ -31,13 +32,16 @@ import pixeron.project.demo.DemoCase;
 final class FileActions {
 
     private static final List<Dialogs.Kind> TO_OPEN = List.of(
-            new Dialogs.Kind("Images, tables and projects", List.of("*.png", "*.pgm", "*.csv", "*.tsv", "*.txt",
+            new Dialogs.Kind("Images, tables and projects", List.of("*.png", "*.jpg", "*.jpeg", "*.bmp", "*.gif",
+                    "*.tif", "*.tiff", "*.pbm", "*.pgm", "*.ppm", "*.pam", "*.pnm", "*.csv", "*.tsv", "*.txt",
                     "*.pixeron.json")),
             new Dialogs.Kind("All files", List.of("*")));
     private static final List<Dialogs.Kind> PROJECTS = List.of(new Dialogs.Kind("Pixeron project",
             List.of("*.pixeron.json")));
     private static final List<Dialogs.Kind> RESULTS = List.of(
             new Dialogs.Kind("PNG picture", List.of("*.png")), new Dialogs.Kind("PGM picture", List.of("*.pgm")),
+            new Dialogs.Kind("Other lossless pictures", List.of("*.tif", "*.bmp", "*.gif", "*.ppm", "*.pam")),
+            new Dialogs.Kind("JPEG picture (changes values)", List.of("*.jpg")),
             new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")));
     private static final List<Dialogs.Kind> TABLES = List.of(
             new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")),
@@ -102,8 +106,8 @@ final class FileActions {
                 setSettings(settings.get().withRecent(file));
             }, () -> {
                 banner.show(opened.problem());
-                opened.otherWays().forEach((name, work) -> banner.offer(name,
-                        () -> bench.open(work, Optional.empty(), true)));
+                opened.otherWays().forEach((name, work) -> banner.offer(name, () -> opening.start(
+                        progress -> work.get(), made -> bench.open(made, Optional.empty(), true), this::trouble)));
             });
         }, this::trouble);
     }
@@ -209,10 +213,13 @@ final class FileActions {
                 + ".png";
         dialogs.chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
             ImageFiles.write(file, image, false);
-            return file;
-        }, written -> {
+            return ImageFiles.isLossy(file) ? LossyNote.of(file, image) : "";
+        }, note -> {
             banner.hide();
             say.accept("Saved " + file.getFileName());
+            if (!note.isEmpty()) {
+                banner.show(note);
+            }
         }, this::trouble));
     }
 

@@ -2,18 +2,24 @@ package pixeron.app.window;
 
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import pixeron.PixeronException;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
+import pixeron.image.ColourImage;
 import pixeron.image.Pixel;
 import pixeron.project.Origin;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.View;
+import pixeron.step.gray.GrayNotes;
+import pixeron.step.gray.GrayRule;
+import pixeron.step.gray.Transparency;
 
 /**
  * What came of a file that was opened: work, or a reason with ways to read the file all the same.
@@ -23,8 +29,13 @@ import pixeron.project.View;
  * @param problem why there is no work; empty when there is
  * @param otherWays what the file can be read as instead, by the words for it
  */
-record Opened(Optional<SavedProject> work, Optional<Path> project, String problem, Map<String,
-        SavedProject> otherWays) {
+record Opened(Optional<SavedProject> work, Optional<Path> project, String problem,
+        Map<String, Supplier<SavedProject>> otherWays) {
+
+    /** The rules that a person is offered at once; the command line has all of them. */
+    private static final List<String> OFFERED_RULES = List.of("mean", "luma-601", "luma-709", "lightness", "maximum",
+            "red", "green", "blue");
+
 
     /** @return what came of opening a project or an image */
     static Opened of(Path file) {
@@ -32,7 +43,9 @@ record Opened(Optional<SavedProject> work, Optional<Path> project, String proble
             if (isProject(file)) {
                 return new Opened(Optional.of(ProjectFile.read(file)), Optional.of(file), "", Map.of());
             }
-            return new Opened(Optional.of(image(file, ReadOptions.DEFAULT)), Optional.empty(), "", Map.of());
+            LoadedImage loaded = ImageFiles.read(file, ReadOptions.DEFAULT);
+            return loaded.colour().isPresent() ? ofColour(file, loaded)
+                    : new Opened(Optional.of(image(file, loaded)), Optional.empty(), "", Map.of());
         } catch (PixeronException problem) {
             return new Opened(Optional.empty(), Optional.empty(), problem.getMessage(), otherWays(file));
         }
@@ -42,28 +55,37 @@ record Opened(Optional<SavedProject> work, Optional<Path> project, String proble
         return file.getFileName() != null && file.getFileName().toString().endsWith(".json");
     }
 
-    private static Map<String, SavedProject> otherWays(Path file) {
-        Map<String, SavedProject> ways = new LinkedHashMap<>();
-        if (!isProject(file)) {
-            add(ways, "Read as gray: mean of R, G, B", file, ReadOptions.DEFAULT.asMeanGray());
-            if (ways.isEmpty()) {
-                add(ways, "Open as an open image", file, ReadOptions.DEFAULT.asOpen());
-            }
+    /** Colour arrives openly: the person chooses how gray is made of it. */
+    private static Opened ofColour(Path file, LoadedImage loaded) {
+        ColourImage picture = loaded.colour().orElseThrow();
+        int transparent = picture.transparentPixels();
+        Map<String, Supplier<SavedProject>> ways = new LinkedHashMap<>();
+        for (String word : OFFERED_RULES) {
+            GrayRule rule = GrayRule.parse(word);
+            ways.put(word, () -> image(file, loaded.madeGray(rule.apply(picture, Transparency.OVER_WHITE),
+                    GrayNotes.of(rule, picture, Transparency.OVER_WHITE))));
         }
-        return ways;
+        return new Opened(Optional.empty(), Optional.empty(), file.getFileName() + " has "
+                + (loaded.channels() == 2 ? "transparency" : "colour") + (transparent == 0 ? ""
+                : " and " + transparent + " transparent pixels, which are laid over white")
+                + ". How is gray made of it?", ways);
     }
 
-    private static void add(Map<String, SavedProject> ways, String name, Path file, ReadOptions options) {
+    private static Map<String, Supplier<SavedProject>> otherWays(Path file) {
         try {
-            ways.put(name, image(file, options));
+            if (!isProject(file)) {
+                SavedProject open = image(file, ImageFiles.read(file, ReadOptions.DEFAULT.asOpen()));
+                return Map.of("Open as an open image", () -> open);
+            }
         } catch (PixeronException notThisWayEither) {
             // Then it is not offered; the first reason is what the person must see.
         }
+        return Map.of();
     }
 
-    private static SavedProject image(Path file, ReadOptions options) {
+    private static SavedProject image(Path file, LoadedImage loaded) {
         String name = file.getFileName().toString();
-        return image(name, name, ImageFiles.read(file, options));
+        return image(name, name, loaded);
     }
 
     /** @return a project without steps */

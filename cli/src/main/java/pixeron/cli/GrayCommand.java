@@ -1,0 +1,38 @@
+package pixeron.cli;
+
+import java.nio.file.Path;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import pixeron.PixeronException;
+import pixeron.format.ImageFiles;
+import pixeron.format.LoadedImage;
+
+/** {@code pixeron gray IMAGE --rule … --out FILE}: a colour picture as a gray image. */
+@Command(name = "gray", mixinStandardHelpOptions = true, description = "Makes gray of a colour picture.")
+final class GrayCommand implements Runnable {
+
+    @Parameters(paramLabel = "IMAGE", description = "A colour picture: PNG, JPEG, BMP, GIF, TIFF, PPM or PAM.")
+    private Path file;
+
+    @Mixin
+    private ImageInput input;
+
+    @Option(names = "--rule", paramLabel = "RULE", required = true,
+            description = "mean, luma-601, luma-709, lightness, maximum, red, green, blue, or \"weights a b c\".")
+    private String rule;
+
+    @Option(names = "--out", paramLabel = "FILE", required = true, description = "Where to write; format by the ending.")
+    private Path out;
+
+    @Override
+    public void run() {
+        ImageFiles.requireWritable(out, false);
+        LoadedImage loaded = input.readAsItIs(file);
+        if (loaded.colour().isEmpty()) {
+            throw PixeronException.of("%s: The picture is gray already; \"run\" copies it.", file.getFileName());
+        }
+        ImageFiles.write(out, input.madeGray(loaded, rule).image(), false);
+    }
+}

@@ -1,0 +1,27 @@
+package pixeron.format;
+
+import java.nio.file.Path;
+import pixeron.PixeronException;
+import pixeron.image.Comparison;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+
+/** Says what a lossy format did: the file is read back and compared with what was written. */
+public final class LossyNote {
+
+    private LossyNote() {
+    }
+
+    /**
+     * @param file just written
+     * @param written what was to be in it
+     * @return how many values changed, and by how much at most
+     * @throws PixeronException if the file cannot be read back
+     */
+    public static String of(Path file, Image written) {
+        Comparison comparison = Comparison.of(written, ImageFiles.read(file, ReadOptions.DEFAULT).image());
+        return String.format("%s is a lossy format: %d of %d values are not what they were, by at most %s. "
+                + "PNG, PGM and CSV keep all values.", file.getFileName(), comparison.differ(), written.count(),
+                Decimals.table(comparison.maxAbsolute()));
+    }
+}

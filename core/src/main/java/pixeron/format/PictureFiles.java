@@ -1,0 +1,224 @@
+package pixeron.format;
+
+import java.awt.color.ColorSpace;
+import java.awt.image.BufferedImage;
+import java.awt.image.ColorModel;
+import java.awt.image.ComponentColorModel;
+import java.awt.image.DataBuffer;
+import java.awt.image.IndexColorModel;
+import java.awt.image.Raster;
+import java.awt.image.WritableRaster;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageInputStream;
+import javax.imageio.stream.ImageOutputStream;
+import javax.imageio.stream.MemoryCacheImageInputStream;
+import javax.imageio.stream.MemoryCacheImageOutputStream;
+import pixeron.PixeronException;
+import pixeron.image.ColourImage;
+import pixeron.image.Image;
+
+/**
+ * Pictures that the JDK decodes: PNG with 1 to 16 bits, JPEG, BMP, GIF (the first frame) and TIFF, gray or colour, with
+ * or without transparency. Samples are taken as they are in the file, without going through a colour space.
+ */
+final class PictureFiles {
+
+    /** The first bytes of a file, one character a byte, for each format of the JDK. */
+    private static final Map<String, String> SIGNATURES = Map.of("\u0089PNG\r\n\u001A\n", "png", "\u00FF\u00D8\u00FF", "jpeg",
+            "BM", "bmp", "GIF87a", "gif", "GIF89a", "gif", "II*\0", "tiff", "MM\0*", "tiff");
+    private static final Set<Integer> PNG_MAXIMA = Set.of(1, 3, 15, 255, 65535);
+    private static final Set<Integer> TIFF_MAXIMA = Set.of(255, 65535);
+    private static final Set<Integer> BYTE_MAXIMA = Set.of(255);
+
+    private final BufferedImage picture;
+    private final String format;
+
+    private PictureFiles(BufferedImage picture, String format) {
+        this.picture = picture;
+        this.format = format;
+    }
+
+    /** @return the format of the file, if it is one of these */
+    static Optional<String> format(byte[] bytes) {
+        String start = new String(bytes, 0, Math.min(8, bytes.length), StandardCharsets.ISO_8859_1);
+        return SIGNATURES.entrySet().stream().filter(entry -> start.startsWith(entry.getKey()))
+                .map(Map.Entry::getValue).findFirst();
+    }
+
+    static LoadedImage read(byte[] bytes, String format, ReadOptions options) {
+        if (format.equals("png")) {
+            PngChunks.requireWhole(bytes);
+        }
+        ImageReader reader = ImageIO.getImageReadersByFormatName(format).next();
+        // In memory: the bytes are there already, and a cache file would be one more thing that can fail.
+        try (ImageInputStream in = new MemoryCacheImageInputStream(new ByteArrayInputStream(bytes))) {
+            reader.setInput(in, false, true);
+            NumberTables.requirePixelLimit(reader.getHeight(0), reader.getWidth(0), options);
+            LoadedImage loaded = new PictureFiles(reader.read(0), format).loaded();
+            return format.equals("gif") && reader.getNumImages(true) > 1
+                    ? loaded.withNote("The GIF has several frames; this is the first.") : loaded;
+        } catch (PixeronException known) {
+            throw known;
+        } catch (IOException | RuntimeException broken) {
+            // The decoders answer hostile bytes with many kinds of runtime exception.
+            throw PixeronException.because(broken, "The %s picture is damaged, ends too early, or is of a kind that is "
+                    + "not read.", format.toUpperCase(java.util.Locale.ROOT));
+        } finally {
+            reader.dispose();
+        }
+    }
+
+    private LoadedImage loaded() {
+        ColorModel model = picture.getColorModel();
+        if (model instanceof IndexColorModel palette) {
+            return isEvenGrayRamp(palette) ? LoadedImage.gray(channel(0, palette.getPixelSize()), format)
+                    : fromColours("The colours come from a palette of " + palette.getMapSize() + " entries.");
+        }
+        boolean isPlain = model instanceof ComponentColorModel && model.getTransferType() <= DataBuffer.TYPE_USHORT
+                && Arrays.stream(model.getComponentSize()).distinct().count() == 1 && !model.isAlphaPremultiplied();
+        if (!isPlain) {
+            return fromColours("The channels are read with 8 bits each.");
+        }
+        int bits = model.getComponentSize(0);
+        boolean isGray = model.getColorSpace().getType() == ColorSpace.TYPE_GRAY;
+        if (isGray && !model.hasAlpha()) {
+            return LoadedImage.gray(channel(0, bits), format);
+        }
+        Image first = channel(0, bits);
+        Optional<Image> alpha = model.hasAlpha() ? Optional.of(channel(isGray ? 1 : 3, bits)) : Optional.empty();
+        return LoadedImage.colour(new ColourImage(first, isGray ? first : channel(1, bits), isGray ? first : channel(2, bits),
+                alpha), format, model.getNumComponents());
+    }
+
+    /** Gray of 1, 2 and 4 bits arrives as a palette that rises evenly from black to white. */
+    private static boolean isEvenGrayRamp(IndexColorModel palette) {
+        int last = palette.getMapSize() - 1;
+        if (palette.hasAlpha() || last != (1 << palette.getPixelSize()) - 1) {
+            return false;
+        }
+        for (int n = 0; n <= last; n++) {
+            int gray = n * 255 / last;
+            if (palette.getRGB(n) != (0xFF000000 | gray << 16 | gray << 8 | gray)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private Image channel(int band, int bits) {
+        Raster raster = picture.getRaster();
+        int columns = raster.getWidth();
+        int[] row = new int[columns];
+        return Image.ofLevels(raster.getHeight(), columns, (1 << bits) - 1, n -> {
+            if (n % columns == 0) {
+                raster.getSamples(0, n / columns, columns, 1, band, row);
+            }
+            return row[n % columns];
+        });
+    }
+
+    /** A picture whose pixels name colours, such as entries of a palette: gray where all of them are. */
+    private LoadedImage fromColours(String note) {
+        Image red = colour(16);
+        Image green = colour(8);
+        Image blue = colour(0);
+        boolean hasAlpha = picture.getColorModel().hasAlpha();
+        if (!hasAlpha && red.equals(green) && red.equals(blue)) {
+            return LoadedImage.gray(red, format).withNote(note);
+        }
+        return LoadedImage.colour(new ColourImage(red, green, blue, hasAlpha ? Optional.of(colour(24)) : Optional.empty()),
+                format, hasAlpha ? 4 : 3).withNote(note);
+    }
+
+    private Image colour(int shift) {
+        int columns = picture.getWidth();
+        int[] row = new int[columns];
+        return Image.ofLevels(picture.getHeight(), columns, 255, n -> {
+            if (n % columns == 0) {
+                picture.getRGB(0, n / columns, columns, 1, row, 0, columns);
+            }
+            return row[n % columns] >>> shift & 0xFF;
+        });
+    }
+
+    static void writePng(Image image, OutputStream out) throws IOException {
+        write(image, "png", PNG_MAXIMA, out);
+    }
+
+    static void writeTiff(Image image, OutputStream out) throws IOException {
+        write(image, "tiff", TIFF_MAXIMA, out);
+    }
+
+    static void writeBmp(Image image, OutputStream out) throws IOException {
+        write(image, "bmp", BYTE_MAXIMA, out);
+    }
+
+    static void writeGif(Image image, OutputStream out) throws IOException {
+        write(image, "gif", BYTE_MAXIMA, out);
+    }
+
+    /** The only format that changes values; who saves it is told. */
+    static void writeJpeg(Image image, OutputStream out) throws IOException {
+        write(image, "jpeg", BYTE_MAXIMA, out);
+    }
+
+    private static void write(Image image, String format, Set<Integer> maxima, OutputStream out) throws IOException {
+        String name = format.toUpperCase(java.util.Locale.ROOT);
+        int maximum = image.maximumLevel();
+        image.firstOpenPixel().ifPresent(pixel -> {
+            throw PixeronException.of("%s holds whole levels only, and the value at %s is none; use .csv, or round first.",
+                    name, pixel);
+        });
+        if (!maxima.contains(maximum)) {
+            throw PixeronException.of("%s holds maximum level %s, and this image has %d; use .pgm, .pam or .csv.", name,
+                    maxima.stream().sorted().map(String::valueOf).reduce((a, b) -> a + ", " + b).orElseThrow()
+                            .replaceFirst(", (\\d+)$", " or $1"), maximum);
+        }
+        BufferedImage picture = format.equals("gif") ? withGrayPalette(image) : ImageTypeSpecifier.createGrayscale(
+                Integer.SIZE - Integer.numberOfLeadingZeros(maximum),
+                maximum > 255 ? DataBuffer.TYPE_USHORT : DataBuffer.TYPE_BYTE, false)
+                .createBufferedImage(image.columns(), image.rows());
+        WritableRaster raster = picture.getRaster();
+        int[] row = new int[image.columns()];
+        for (int i = 0; i < image.rows(); i++) {
+            int start = i * image.columns();
+            Arrays.setAll(row, j -> image.level(start + j));
+            raster.setSamples(0, i, row.length, 1, 0, row);
+        }
+        ImageWriter writer = ImageIO.getImageWritersByFormatName(format).next();
+        try (ImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
+            writer.setOutput(stream);
+            ImageWriteParam settings = writer.getDefaultWriteParam();
+            if (settings.canWriteProgressive()) {
+                // Interlaced, as the JDK would write a GIF by itself, its own reader loses rows of small images.
+                settings.setProgressiveMode(ImageWriteParam.MODE_DISABLED);
+            }
+            writer.write(null, new IIOImage(picture, null, null), settings);
+        } finally {
+            writer.dispose();
+        }
+    }
+
+    /** A GIF holds a palette; made from plain gray, the JDK's writer would take the levels through a colour space. */
+    private static BufferedImage withGrayPalette(Image image) {
+        byte[] ramp = new byte[256];
+        for (int level = 0; level < ramp.length; level++) {
+            ramp[level] = (byte) level;
+        }
+        return new BufferedImage(image.columns(), image.rows(), BufferedImage.TYPE_BYTE_INDEXED,
+                new IndexColorModel(8, ramp.length, ramp, ramp, ramp));
+    }
+}

@@ -1,0 +1,212 @@
+package pixeron.step.gray;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import pixeron.PixeronException;
+import pixeron.formula.Evaluator;
+import pixeron.formula.Expression;
+import pixeron.formula.Parser;
+import pixeron.formula.Trace;
+import pixeron.formula.Typeset;
+import pixeron.image.ColourImage;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Overflow;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.step.Finish;
+import pixeron.working.Line;
+import pixeron.working.Role;
+import pixeron.working.Run;
+import pixeron.working.Working;
+
+/**
+ * A rule that makes one gray level of the three channels R, G, B of a pixel, rounded to nearest and clipped to 0 … M.
+ *
+ * <p>One formula serves the working; the bulk result uses the same rule as an exact sum of whole numbers over one
+ * denominator, because a photo has millions of pixels. A law in the tests holds the two against each other.
+ */
+public final class GrayRule {
+
+    /** The sum of a rule before it is divided: exact in a long for M ≤ 65535 and weights below 2²⁰. */
+    private interface Sum {
+        long of(long red, long green, long blue);
+    }
+
+    private static final Set<String> CHANNELS = Set.of("R", "G", "B");
+    private static final BigInteger LARGEST_WEIGHT = BigInteger.ONE.shiftLeft(20);
+    private static final String WEIGHTS = "weights";
+
+    private static final List<GrayRule> READY = List.of(
+            weighted("mean", "the mean of the channels", "(R + G + B) / 3", 1, 1, 1, 3),
+            weighted("luma-601", "weights 0.299, 0.587, 0.114", "0.299 * R + 0.587 * G + 0.114 * B", 299, 587, 114, 1000),
+            weighted("luma-709", "weights 0.2126, 0.7152, 0.0722", "0.2126 * R + 0.7152 * G + 0.0722 * B",
+                    2126, 7152, 722, 10000),
+            new GrayRule("lightness", "half way between the largest and the smallest channel",
+                    "(max(R, G, B) + min(R, G, B)) / 2",
+                    (r, g, b) -> Math.max(r, Math.max(g, b)) + Math.min(r, Math.min(g, b)), 2),
+            new GrayRule("maximum", "the largest channel", "max(R, G, B)", (r, g, b) -> Math.max(r, Math.max(g, b)), 1),
+            weighted("red", "the red channel alone", "R", 1, 0, 0, 1),
+            weighted("green", "the green channel alone", "G", 0, 1, 0, 1),
+            weighted("blue", "the blue channel alone", "B", 0, 0, 1, 1));
+
+    private final String word;
+    private final String sentence;
+    private final Expression formula;
+    private final Sum sum;
+    private final long divisor;
+
+    private GrayRule(String word, String sentence, String formula, Sum sum, long divisor) {
+        this.word = word;
+        this.sentence = sentence;
+        this.formula = Parser.parse(formula, CHANNELS);
+        this.sum = sum;
+        this.divisor = divisor;
+    }
+
+    private static GrayRule weighted(String word, String sentence, String formula, long r, long g, long b, long divisor) {
+        return new GrayRule(word, sentence, formula, (red, green, blue) -> r * red + g * green + b * blue, divisor);
+    }
+
+    /** @return the rules with a name, the usual one first */
+    public static List<GrayRule> ready() {
+        return READY;
+    }
+
+    /**
+     * @param text the word of a ready rule, or {@code weights a b c} with three numbers of one's own
+     * @return the rule
+     * @throws PixeronException if it is neither, or a weight is beyond 2²⁰ over the common denominator
+     */
+    public static GrayRule parse(String text) {
+        String[] words = text.strip().split("[ ,]+");
+        if (words[0].equals(WEIGHTS)) {
+            return ownWeights(Arrays.copyOfRange(words, 1, words.length));
+        }
+        return READY.stream().filter(rule -> rule.word.equals(text.strip())).findFirst().orElseThrow(() ->
+                PixeronException.of("There is no gray rule \"%s\"; there are %s and \"weights a b c\".",
+                        Decimals.shortened(text), READY.stream().map(GrayRule::word).collect(Collectors.joining(", "))));
+    }
+
+    private static GrayRule ownWeights(String... texts) {
+        if (texts.length != 3) {
+            throw PixeronException.of("weights needs three numbers, for red, green and blue; %d are given.", texts.length);
+        }
+        List<Rational> weights = Arrays.stream(texts).map(Decimals::parse).toList();
+        BigInteger common = weights.stream().map(Rational::denominator)
+                .reduce(BigInteger.ONE, (a, b) -> a.multiply(b).divide(a.gcd(b)));
+        long[] whole = weights.stream().map(w -> w.numerator().multiply(common.divide(w.denominator())))
+                .mapToLong(w -> requireSmall(w).longValue()).toArray();
+        String formula = "(" + weights.get(0) + ") * R + (" + weights.get(1) + ") * G + (" + weights.get(2) + ") * B";
+        return weighted(WEIGHTS + " " + weights.stream().map(Decimals::print).collect(Collectors.joining(" ")),
+                "weights of one's own", formula, whole[0], whole[1], whole[2], requireSmall(common).longValue());
+    }
+
+    private static BigInteger requireSmall(BigInteger number) {
+        if (number.abs().compareTo(LARGEST_WEIGHT) > 0) {
+            throw PixeronException.of("The weights need numbers beyond 1048576 over one denominator; use fewer digits.");
+        }
+        return number;
+    }
+
+    /** @return its word, as {@link #parse} reads it */
+    public String word() {
+        return word;
+    }
+
+    /** @return what it does, in a few words */
+    public String sentence() {
+        return sentence;
+    }
+
+    /** @return its formula for people */
+    public String formula() {
+        return "gray = " + Typeset.text(formula);
+    }
+
+    /**
+     * @return the gray image, with the picture's maximum level
+     */
+    public Image apply(ColourImage picture, Transparency transparency) {
+        int maximum = picture.maximumLevel();
+        boolean isLaid = isLaid(picture, transparency);
+        long ground = transparency.ground(maximum);
+        return Image.ofLevels(picture.rows(), picture.columns(), maximum, n -> {
+            long red = picture.red().level(n);
+            long green = picture.green().level(n);
+            long blue = picture.blue().level(n);
+            if (!isLaid) {
+                return rounded(sum.of(red, green, blue), divisor, maximum);
+            }
+            long alpha = picture.alpha().orElseThrow().level(n);
+            long behind = ground * (maximum - alpha);
+            return rounded(sum.of(red * alpha + behind, green * alpha + behind, blue * alpha + behind),
+                    divisor * maximum, maximum);
+        });
+    }
+
+    private static boolean isLaid(ColourImage picture, Transparency transparency) {
+        return picture.alpha().isPresent() && transparency != Transparency.IGNORED;
+    }
+
+    /** Nearest, ties away from zero; below 0 is clipped anyway, so only the upper half needs care. */
+    private static int rounded(long numerator, long denominator, int maximum) {
+        return (int) Math.max(0, Math.min(maximum, Math.floorDiv(2 * numerator + denominator, 2 * denominator)));
+    }
+
+    /** @return the arithmetic that leads to the gray level of one pixel */
+    public Working explain(ColourImage picture, Transparency transparency, Pixel pixel) {
+        int maximum = picture.maximumLevel();
+        Map<String, Value> channels = Map.of("R", picture.red().value(pixel), "G", picture.green().value(pixel),
+                "B", picture.blue().value(pixel));
+        List<Line> lines = new ArrayList<>();
+        lines.add(Line.of("formula", Run.plain(formula())));
+        Map<String, Value> laid = channels;
+        if (isLaid(picture, transparency)) {
+            Value alpha = picture.alpha().orElseThrow().value(pixel);
+            laid = channels.keySet().stream().collect(Collectors.toMap(name -> name, name ->
+                    laid(channels.get(name), alpha, transparency, maximum)));
+            for (String name : List.of("R", "G", "B")) {
+                lines.add(Line.of(transparency.word(), Run.plain(name + " = ("), before(channels.get(name)),
+                        Run.plain(" × " + Decimals.working(alpha) + " + " + transparency.ground(maximum) + " × ("
+                                + maximum + " \u2212 " + Decimals.working(alpha) + ")) ÷ " + maximum + " = "
+                                + Decimals.working(laid.get(name)))));
+            }
+        }
+        Map<String, Value> filledIn = laid;
+        Expression filled = Trace.substitute(formula, name -> new Expression.Literal(filledIn.get(name), Role.BEFORE));
+        List<Trace.Step> trace = Trace.lines(filled);
+        for (int n = 0; n < trace.size(); n++) {
+            List<Run> runs = new ArrayList<>();
+            runs.add(Run.plain(n == 0 ? "gray = " : "  = "));
+            runs.addAll(Typeset.runs(trace.get(n).expression()));
+            lines.add(new Line(n == 0 ? "this pixel" : "", runs));
+        }
+        Value exact = Evaluator.evaluate(formula, laid::get);
+        Finish finish = new Finish(Rounding.NEAREST, Overflow.CLIP, maximum);
+        lines.addAll(finish.explain(exact));
+        return new Working(word + ", " + pixel, lines, exact, finish.apply(exact));
+    }
+
+    private static Run before(Value value) {
+        return Run.before(Decimals.working(value));
+    }
+
+    private static Value laid(Value channel, Value alpha, Transparency transparency, int maximum) {
+        Value whole = Rational.of(maximum);
+        Value behind = Rational.of(transparency.ground(maximum)).times(whole.minus(alpha));
+        return channel.times(alpha).plus(behind).dividedBy(whole);
+    }
+
+    @Override
+    public String toString() {
+        return word;
+    }
+}

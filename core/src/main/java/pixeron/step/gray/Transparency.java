@@ -1,0 +1,44 @@
+package pixeron.step.gray;
+
+import java.util.Arrays;
+import java.util.stream.Collectors;
+import pixeron.PixeronException;
+
+/** What becomes of transparent pixels before gray is made of them. */
+public enum Transparency {
+    OVER_WHITE("over-white", "as if the picture lay on white"),
+    OVER_BLACK("over-black", "as if the picture lay on black"),
+    IGNORED("ignored", "as if every pixel were opaque");
+
+    private final String word;
+    private final String sentence;
+
+    Transparency(String word, String sentence) {
+        this.word = word;
+        this.sentence = sentence;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    /** @return what it does, in a few words */
+    public String sentence() {
+        return sentence;
+    }
+
+    /** @return the channel value behind the picture */
+    long ground(int maximumLevel) {
+        return this == OVER_WHITE ? maximumLevel : 0;
+    }
+
+    /**
+     * @param word as in {@link #word}
+     * @throws PixeronException if there is no such word
+     */
+    public static Transparency of(String word) {
+        return Arrays.stream(values()).filter(t -> t.word.equals(word)).findFirst().orElseThrow(() ->
+                PixeronException.of("There is no way \"%s\" to deal with transparency; there are %s.", word,
+                        Arrays.stream(values()).map(Transparency::word).collect(Collectors.joining(", "))));
+    }
+}
