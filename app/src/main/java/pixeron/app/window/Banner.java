@@ -1,5 +1,6 @@
 package pixeron.app.window;
 
+import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -9,6 +10,8 @@ import javafx.scene.layout.Region;
 
 /** A message at the top of the window: what went wrong, and buttons for what can be done about it. */
 final class Banner extends HBox {
+
+    private static final PseudoClass QUESTION = PseudoClass.getPseudoClass("question");
 
     private final Label text = new Label();
     private final HBox actions = new HBox();
@@ -26,10 +29,20 @@ final class Banner extends HBox {
         hide();
     }
 
-    /** @param message one line for the person */
+    /** @param message one line for the person: what went wrong */
     void show(String message) {
-        text.setText("▲  " + message);
-        setAccessibleText(message);
+        open("▲  " + message, message, false);
+    }
+
+    /** @param question something to choose; the choices are given with {@link #offer} */
+    void ask(String question) {
+        open(question, question, true);
+    }
+
+    private void open(String shown, String spoken, boolean isQuestion) {
+        pseudoClassStateChanged(QUESTION, isQuestion);
+        text.setText(shown);
+        setAccessibleText(spoken);
         Button close = new Button("Close");
         close.setOnAction(event -> hide());
         actions.getChildren().setAll(close);
@@ -37,15 +50,18 @@ final class Banner extends HBox {
         setManaged(true);
     }
 
-    /** Puts one more way on into the message that is shown. */
+    /** Puts one more way on into the message that is shown, behind those that are there; the first is the usual one. */
     void offer(String name, Runnable action) {
         Button button = new Button(name);
-        button.getStyleClass().add("accent");
+        int place = actions.getChildren().size() - 1;
+        if (place == 0) {
+            button.getStyleClass().add("accent");
+        }
         button.setOnAction(event -> {
             hide();
             action.run();
         });
-        actions.getChildren().add(0, button);
+        actions.getChildren().add(place, button);
     }
 
     void hide() {

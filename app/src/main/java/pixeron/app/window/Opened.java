@@ -27,9 +27,10 @@ import pixeron.step.gray.Transparency;
  * @param work what is shown; empty when the file could not be read as it is
  * @param project the project file that it came from; empty for an image
  * @param problem why there is no work; empty when there is
+ * @param isQuestion true when nothing is wrong and the person only has to choose one of the other ways
  * @param otherWays what the file can be read as instead, by the words for it
  */
-record Opened(Optional<SavedProject> work, Optional<Path> project, String problem,
+record Opened(Optional<SavedProject> work, Optional<Path> project, String problem, boolean isQuestion,
         Map<String, Supplier<SavedProject>> otherWays) {
 
     /** The rules that a person is offered at once; the command line has all of them. */
@@ -41,13 +42,14 @@ record Opened(Optional<SavedProject> work, Optional<Path> project, String proble
     static Opened of(Path file) {
         try {
             if (isProject(file)) {
-                return new Opened(Optional.of(ProjectFile.read(file)), Optional.of(file), "", Map.of());
+                return new Opened(Optional.of(ProjectFile.read(file)), Optional.of(file), "", false, Map.of());
             }
             LoadedImage loaded = ImageFiles.read(file, ReadOptions.DEFAULT);
             return loaded.colour().isPresent() ? ofColour(file, loaded)
-                    : new Opened(Optional.of(image(file, loaded)), Optional.empty(), "", Map.of());
+                    : new Opened(Optional.of(image(file, loaded)), Optional.empty(), "", false, Map.of());
         } catch (PixeronException problem) {
-            return new Opened(Optional.empty(), Optional.empty(), problem.getMessage(), otherWays(file));
+            return new Opened(Optional.empty(), Optional.empty(), problem.getMessage(), false,
+                    otherWays(file));
         }
     }
 
@@ -68,7 +70,7 @@ record Opened(Optional<SavedProject> work, Optional<Path> project, String proble
         return new Opened(Optional.empty(), Optional.empty(), file.getFileName() + " has "
                 + (loaded.channels() == 2 ? "transparency" : "colour") + (transparent == 0 ? ""
                 : " and " + transparent + " transparent pixels, which are laid over white")
-                + ". How is gray made of it?", ways);
+                + ". How is gray made of it?", true, ways);
     }
 
     private static Map<String, Supplier<SavedProject>> otherWays(Path file) {

@@ -52,12 +52,12 @@ final class OpeningView extends ScrollPane {
         line.setWrapText(true);
         line.getStyleClass().add("opening-line");
         open.getStyleClass().add("accent");
-        open.setTooltip(new Tooltip("Open a PNG, a PGM, a table of numbers or a project (Ctrl+O)"));
+        open.setTooltip(new Tooltip("Open a picture, a table of numbers or a project (Ctrl+O)"));
         open.setOnAction(event -> actions.open());
         Button paste = new Button("Paste numbers");
         paste.setTooltip(new Tooltip("Make an image of the cells on the clipboard (Ctrl+Shift+V)"));
         paste.setOnAction(event -> actions.pasteImage());
-        Label drop = new Label("or drop a gray PNG, a PGM, a table of numbers or a project anywhere on this window");
+        Label drop = new Label("or drop a picture, a table of numbers or a project anywhere on this window");
         drop.setWrapText(true);
         drop.getStyleClass().add("sheet-hint");
         HBox buttons = new HBox(open, paste);
