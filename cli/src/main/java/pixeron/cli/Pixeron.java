@@ -12,7 +12,7 @@ import pixeron.PixeronException;
         description = "Image arithmetic by hand: every number with its working.%n"
                 + "Without a command, pixeron [PROJECT or IMAGE] opens the window.",
         subcommands = {RunCommand.class, FactsCommand.class, ExplainCommand.class, CheckCommand.class,
-            CompareCommand.class, GrayCommand.class, StepsCommand.class, DemoCommand.class})
+            CompareCommand.class, GrayCommand.class, NewCommand.class, StepsCommand.class, DemoCommand.class})
 public final class Pixeron implements Runnable {
 
     /** Exit code when something differs. */
@@ -21,7 +21,7 @@ public final class Pixeron implements Runnable {
     static final int BAD = 2;
 
     private static final List<String> COMMANDS =
-            List.of("run", "facts", "explain", "check", "compare", "gray", "steps", "demo", "-h", "--help", "-V", "--version");
+            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "-h", "--help", "-V", "--version");
 
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;

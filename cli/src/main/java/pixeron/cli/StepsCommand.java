@@ -5,6 +5,9 @@ import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
+import pixeron.make.Maker;
+import pixeron.make.Makers;
+import pixeron.step.KeyedLine;
 import pixeron.step.Parameter;
 import pixeron.step.StepType;
 import pixeron.step.catalog.Catalog;
@@ -31,6 +34,12 @@ final class StepsCommand implements Runnable {
         print(out, StepType.ROUNDING);
         print(out, StepType.OVERFLOW);
         print(out, StepType.AREA);
+        out.println();
+        out.println("new images, for the command \"new\"");
+        for (Maker maker : Makers.all()) {
+            out.println("    " + KeyedLine.usage(maker));
+            out.println("        " + maker.sentence());
+        }
     }
 
     private static <T> void print(PrintWriter out, Parameter<T> parameter) {

@@ -196,6 +196,16 @@ class CommandsTest {
     }
 
     @Test
+    void newImagesAreMadeByALine() {
+        Path out = folder.resolve("new.csv");
+        assertThat(pixeron("new", "gradient rows=2 columns=3 maximum=10", "--out", out)).isZero();
+        assertThat(out).hasContent("0,5,10\n0,5,10");
+        assertBad("there is no new image \"gradent\"", "new", "gradent rows=2", "--out", out);
+        assertBad("value at row 1, column 1 is none", "new", "formula expression=\"300*i*j\"", "--out", folder.resolve("new.pgm"));
+        assertThat(out).hasContent("0,5,10\n0,5,10");
+    }
+
+    @Test
     void stepsAndHelpAreListed() {
         assertThat(pixeron("steps")).isZero();
         assertThat(output).contains("threshold at=… [compare=above] [low=0] [high=M]").contains("every step takes")

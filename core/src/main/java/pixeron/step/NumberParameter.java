@@ -30,6 +30,12 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
         return new NumberParameter(key, title, false, Optional.of(defaultValue), true, number -> true, "a number or M");
     }
 
+    /** @return a key with a default, for a number that no level stands for */
+    public static NumberParameter optional(String key, String title, long defaultValue) {
+        return new NumberParameter(key, title, false, Optional.of(Amount.of(defaultValue)), false, number -> true,
+                "a number");
+    }
+
     /** @return this as a key that must be given */
     public NumberParameter givenAlways() {
         return new NumberParameter(key, title, true, Optional.empty(), takesMaximum, rule, range);

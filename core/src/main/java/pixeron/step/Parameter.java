@@ -8,7 +8,7 @@ import pixeron.PixeronException;
  *
  * @param <T> the type of its value
  */
-public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter {
+public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter, TextParameter {
 
     /** @return the key in a step line */
     String key();

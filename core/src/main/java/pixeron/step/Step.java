@@ -17,11 +17,7 @@ public record Step(StepType type, Arguments arguments) {
 
     /** @throws PixeronException if a required key has no value or the keys contradict each other */
     public Step {
-        for (Parameter<?> parameter : type.ownParameters()) {
-            if (parameter.isRequired() && arguments.find(parameter).isEmpty()) {
-                throw PixeronException.of("%s needs %s=…: %s.", type.name(), parameter.key(), parameter.range());
-            }
-        }
+        KeyedLine.requireAll(type, arguments);
         type.validate(arguments);
     }
 

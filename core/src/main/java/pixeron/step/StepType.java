@@ -8,7 +8,7 @@ import pixeron.number.Overflow;
 import pixeron.number.Rounding;
 
 /** A kind of step. It describes itself; everything that shows, reads or writes steps is made from this. */
-public interface StepType {
+public interface StepType extends Keyed {
 
     /** The key {@code rounding}, which every step has. */
     ChoiceParameter ROUNDING = ChoiceParameter.of("rounding", "Rounding", Arrays.stream(Rounding.values())
@@ -20,9 +20,6 @@ public interface StepType {
 
     /** The key {@code area}, which every step has. */
     AreaParameter AREA = new AreaParameter();
-
-    /** @return the first word of its line */
-    String name();
 
     /** @return its name for people */
     String title();
@@ -37,6 +34,7 @@ public interface StepType {
     List<Parameter<?>> ownParameters();
 
     /** @return all keys, those that every step has last */
+    @Override
     default List<Parameter<?>> parameters() {
         return Stream.concat(ownParameters().stream(), Stream.of(ROUNDING, OVERFLOW, AREA)).toList();
     }

@@ -1,0 +1,77 @@
+package pixeron.make;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import pixeron.image.Image;
+import pixeron.number.Overflow;
+import pixeron.step.Arguments;
+import pixeron.step.ChoiceParameter;
+import pixeron.step.Keyed;
+import pixeron.step.NumberParameter;
+import pixeron.step.Parameter;
+import pixeron.step.StepType;
+
+/** A way to make a new image. It describes itself with keys like a step; every one takes size and maximum level. */
+public abstract class Maker implements Keyed {
+
+    private static final int LARGEST_SIDE = 8192;
+
+    static final NumberParameter ROWS = size("rows", "Rows");
+    static final NumberParameter COLUMNS = size("columns", "Columns");
+    static final NumberParameter MAXIMUM = NumberParameter.optional("maximum", "Maximum level", 255).only(
+            n -> n.isInt() && n.toInt() >= 1 && n.toInt() <= Image.LARGEST_MAXIMUM, "a whole number from 1 to 65535");
+
+    /** Values beyond the levels stay unless the person says otherwise: nothing is clipped silently. */
+    static final ChoiceParameter OVERFLOW = new ChoiceParameter(StepType.OVERFLOW.key(), StepType.OVERFLOW.title(),
+            Optional.of(StepType.OVERFLOW.parse(Overflow.KEEP.word())), StepType.OVERFLOW.choices());
+
+    private final String name;
+    private final String title;
+    private final String sentence;
+    private final List<Parameter<?>> parameters;
+
+    Maker(String name, String title, String sentence, Parameter<?>... ownParameters) {
+        this.name = name;
+        this.title = title;
+        this.sentence = sentence;
+        this.parameters = Stream.of(List.of(ROWS, COLUMNS, MAXIMUM), List.of(ownParameters),
+                List.of(StepType.ROUNDING, OVERFLOW)).<Parameter<?>>flatMap(List::stream).toList();
+    }
+
+    private static NumberParameter size(String key, String title) {
+        return NumberParameter.optional(key, title, 8).only(
+                n -> n.isInt() && n.toInt() >= 1 && n.toInt() <= LARGEST_SIDE, "a whole number from 1 to " + LARGEST_SIDE);
+    }
+
+    @Override
+    public final String name() {
+        return name;
+    }
+
+    /** @return its name for people */
+    public final String title() {
+        return title;
+    }
+
+    /** @return what it makes, in one sentence */
+    public final String sentence() {
+        return sentence;
+    }
+
+    @Override
+    public final List<Parameter<?>> parameters() {
+        return parameters;
+    }
+
+    /**
+     * @param arguments every required key has a value
+     * @return the new image; the same for the same arguments on every machine
+     * @throws pixeron.PixeronException if a value cannot be worked out; names the pixel
+     */
+    public abstract Image make(Arguments arguments);
+
+    static int whole(Arguments arguments, NumberParameter parameter) {
+        return arguments.get(parameter).resolve(Image.LARGEST_MAXIMUM).toInt();
+    }
+}

@@ -1,0 +1,69 @@
+package pixeron.make;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.step.Amount;
+import pixeron.step.KeyedLine;
+import pixeron.step.NumberParameter;
+
+/** All ways to make a new image, by name. A new one is one entry here. */
+public final class Makers {
+
+    private static final NumberParameter VALUE = NumberParameter.level("value", "Value", Amount.of(0));
+    private static final NumberParameter FROM = NumberParameter.level("from", "From", Amount.of(0));
+    private static final NumberParameter TO = NumberParameter.level("to", "To", Amount.MAXIMUM);
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
+    private static final NumberParameter SIZE = positive("size", "Size", 1);
+    private static final NumberParameter WIDTH = positive("width", "Width", 1);
+    private static final NumberParameter RADIUS = positive("radius", "Radius", 3);
+    private static final NumberParameter PERIOD = positive("period", "Period", 8);
+
+    private static final List<Maker> ALL = List.of(
+            new FormulaMaker("fill", "Filled", "Every pixel has the same value.", "value", VALUE),
+            new FormulaMaker("formula", "Formula", "Every value is worked out from its row i and column j.", null,
+                    FormulaMaker.EXPRESSION),
+            new FormulaMaker("gradient", "Gradient", "Rises evenly from one value to another.",
+                    "if(length = 1, from, from + (to - from) * along / (length - 1))", FROM, TO, FormulaMaker.ACROSS),
+            new FormulaMaker("checker", "Checker", "Squares of two values in turn, like a chessboard.",
+                    "if(mod(floor(i / size) + floor(j / size), 2) = 0, low, high)", SIZE, LOW, HIGH),
+            new FormulaMaker("stripes", "Stripes", "Stripes of two values in turn.",
+                    "if(mod(floor(along / width), 2) = 0, low, high)", WIDTH, LOW, HIGH, FormulaMaker.ACROSS),
+            new FormulaMaker("disc", "Disc", "A round disc in the middle.",
+                    "if((i - (H - 1) / 2)^2 + (j - (W - 1) / 2)^2 <= radius^2, high, low)", RADIUS, LOW, HIGH),
+            new FormulaMaker("sine", "Sine wave", "A wave between low and high, beginning half way up.",
+                    "(low + high) / 2 + (high - low) / 2 * sin(2 * pi * along / period)", PERIOD, LOW, HIGH,
+                    FormulaMaker.ACROSS),
+            NoiseMaker.uniform());
+
+    private Makers() {
+    }
+
+    private static NumberParameter positive(String key, String title, int value) {
+        return NumberParameter.optional(key, title, value).only(n -> n.signum() > 0, "a number above 0");
+    }
+
+    public static List<Maker> all() {
+        return ALL;
+    }
+
+    /**
+     * @param line {@code name key=value …}, such as {@code gradient rows=8 columns=8 maximum=7}
+     * @return the new image
+     * @throws PixeronException if the line is not understood or a value cannot be worked out
+     */
+    public static Image make(String line) {
+        KeyedLine<Maker> parsed = KeyedLine.parse("new image", line, Makers::find);
+        KeyedLine.requireAll(parsed.type(), parsed.arguments());
+        return parsed.type().make(parsed.arguments());
+    }
+
+    private static Maker find(String name) {
+        return ALL.stream().filter(maker -> maker.name().equals(name)).findFirst().orElseThrow(() ->
+                PixeronException.of("there is no new image \"%s\"; there are %s.", Decimals.shortened(name),
+                        ALL.stream().map(Maker::name).collect(Collectors.joining(", "))));
+    }
+}

@@ -1,0 +1,83 @@
+package pixeron.make;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.step.KeyedLine;
+
+class MakersTest {
+
+    private static String values(Image image) {
+        return IntStream.range(0, image.count()).mapToObj(n -> (n > 0 && n % image.columns() == 0 ? "| " : "")
+                + Decimals.table(image.value(n))).collect(Collectors.joining(" "));
+    }
+
+    /** Worked out with paper and pencil. */
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {
+        "fill rows=1 columns=3 value=7; 7 7 7",
+        "formula rows=2 columns=3 expression=\"i * j + 1\"; 1 1 1 | 1 2 3",
+        "formula rows=2 columns=2 maximum=1 expression=\"mod(x + y, 2)\"; 0 1 | 1 0",
+        "formula rows=1 columns=2 expression=\"H + W + N + M + L + y\"; 516 516",
+        "gradient rows=1 columns=4 maximum=6; 0 2 4 6",
+        "gradient rows=3 columns=1 from=10 to=0 across=rows; 10 | 5 | 0",
+        "gradient rows=1 columns=1; 0",
+        "gradient rows=1 columns=3 maximum=7 rounding=floor; 0 3 7",
+        "checker rows=2 columns=4 size=2 maximum=1; 0 0 1 1 | 0 0 1 1",
+        "checker rows=2 columns=2 low=3 high=5; 3 5 | 5 3",
+        "stripes rows=1 columns=5 width=2 maximum=9; 0 0 9 9 0",
+        "stripes rows=2 columns=2 across=rows maximum=9; 0 0 | 9 9",
+        "disc rows=3 columns=3 radius=1 maximum=1; 0 1 0 | 1 1 1 | 0 1 0",
+        "sine rows=1 columns=4 period=4 maximum=10; 5 10 5 0",
+        "formula rows=1 columns=2 maximum=1 overflow=clip expression=\"x * 5\"; 0 1"})
+    void makesWhatPaperAndPencilGive(String line, String expected) {
+        assertThat(values(Makers.make(line))).isEqualTo(expected);
+    }
+
+    @Test
+    void valuesBeyondTheLevelsAreKeptAndNeverClippedSilently() {
+        Image table = Makers.make("formula rows=20 columns=20 expression=\"(i + 1) * (j + 1)\"");
+        assertThat(table.isLevelImage()).isFalse();
+        assertThat(table.value(399)).isEqualTo(Rational.of(400));
+        assertThat(Makers.make("formula rows=1 columns=3 rounding=none expression=\"j / 3\"").value(1)).isEqualTo(Rational.of(1, 3));
+    }
+
+    @Test
+    void noiseIsTheSameForASeedAndStaysInItsRange() {
+        Image noise = Makers.make("uniform-noise rows=3 columns=4 maximum=15 low=4 high=9 seed=7");
+        assertThat(noise).isEqualTo(Makers.make("uniform-noise rows=3 columns=4 maximum=15 low=4 high=9 seed=7"))
+                .isNotEqualTo(Makers.make("uniform-noise rows=3 columns=4 maximum=15 low=4 high=9 seed=8"));
+        // The first numbers of the specified generator for this seed, written out so that they can never drift.
+        assertThat(values(noise)).isEqualTo(NOISE_OF_SEED_7);
+        assertThat(IntStream.range(0, noise.count()).map(noise::level)).allMatch(level -> level >= 4 && level <= 9);
+    }
+
+    private static final String NOISE_OF_SEED_7 = "8 6 7 8 | 8 8 8 9 | 4 4 4 4";
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"gradiant rows=3; there are fill, formula, gradient", "formula rows=2; needs expression=",
+        "fill rows=0; whole number from 1 to 8192", "fill rows=M; whole number from 1 to 8192", "fill maximum=70000; from 1 to 65535",
+        "formula expression=\"1/j\"; At row 0, column 0: Division by zero", "formula expression=\"r + 1\"; one of the names",
+        "uniform-noise low=9 high=3; must be in order", "checker size=0; above 0", "fill rows=2 rows=3; twice", "fill speed=2; no key"})
+    void aBadLineSaysWhatWouldBeRight(String line, String message) {
+        assertThatThrownBy(() -> Makers.make(line)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
+    }
+
+    @Test
+    void everyMakerDescribesItself() {
+        for (Maker maker : Makers.all()) {
+            assertThat(maker.sentence()).endsWith(".");
+            assertThat(maker.title()).isNotEmpty();
+            assertThat(KeyedLine.usage(maker)).startsWith(maker.name() + " [rows=8] [columns=8] [maximum=255]");
+        }
+    }
+}
