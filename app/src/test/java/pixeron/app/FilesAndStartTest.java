@@ -25,6 +25,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.window.Dialogs;
+import pixeron.make.Maker;
 import pixeron.project.ProjectFile;
 import pixeron.project.demo.DemoCases;
 
@@ -115,6 +116,30 @@ class FilesAndStartTest extends WindowTest {
         when(dialogs.askAboutUnsaved(any())).thenReturn(Dialogs.Answer.DISCARD);
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.V);
         until(() -> isShown("cannot be read as an image"));
+    }
+
+    @Test
+    void aNewImageIsMadeWithItsPictureAtOnce() {
+        push(KeyCode.SHORTCUT, KeyCode.N);
+        until(() -> isShown("8 × 8, levels 0–255"));
+        ComboBox<Maker> kind = lookup((ComboBox<Maker> box) -> "How the new image is made".equals(box.getAccessibleText())).query();
+        interact(() -> kind.setValue(kind.getItems().stream().filter(m -> m.name().equals("formula")).findFirst().orElseThrow()));
+        until(() -> isShown("formula needs expression="));
+        clickOn(lookup((TextField field) -> field.getAccessibleText() != null
+                && field.getAccessibleText().startsWith("Formula")).<Node>query());
+        write("40*i*j");
+        until(() -> isShown("so this is an open image"));
+        push(KeyCode.BACK_SPACE);
+        write("i");
+        until(() -> isShown("8 × 8. Some values"));
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("i*j");
+        until(() -> isShown("8 × 8, levels 0–255"));
+        push(KeyCode.ENTER);
+        until(() -> bench().shown() != null);
+        assertThat(bench().project().name()).isEqualTo("Formula");
+        assertThat(bench().project().chain().source().level(63)).isEqualTo(49);
+        assertThat(bench().savedProperty().get()).isFalse();
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.io.File;
 import java.io.IOException;
 import java.util.List;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -11,6 +12,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import pixeron.image.Pixel;
+import pixeron.make.Maker;
 
 /**
  * Takes the pictures of docs/screenshots; runs only when asked: {@code mvn test -pl app -am -Dtest=Pictures
@@ -42,6 +44,15 @@ class Pictures extends WindowTest {
     @Test
     void opening() throws IOException {
         take("opening");
+    }
+
+    @Test
+    void newImage() throws IOException {
+        push(KeyCode.SHORTCUT, KeyCode.N);
+        ComboBox<Maker> kind = lookup((ComboBox<Maker> box) -> box.getItems().get(0) instanceof Maker).query();
+        interact(() -> kind.setValue(kind.getItems().stream().filter(m -> m.name().equals("sine")).findFirst().orElseThrow()));
+        sleep(300);
+        take("new-image");
     }
 
     @Test

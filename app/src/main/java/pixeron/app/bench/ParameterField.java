@@ -14,9 +14,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
+import pixeron.step.Arguments;
 import pixeron.step.ChoiceParameter;
 import pixeron.step.Parameter;
-import pixeron.step.Step;
 
 /**
  * The field of one key, made from what the key says about itself. What is typed takes effect at once; what cannot be
@@ -24,7 +24,7 @@ import pixeron.step.Step;
  *
  * @param <T> the type of the key's value
  */
-final class ParameterField<T> extends VBox {
+public final class ParameterField<T> extends VBox {
 
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
@@ -38,7 +38,7 @@ final class ParameterField<T> extends VBox {
     /**
      * @param onChange gets the value that the person gave, or empty for the key's default
      */
-    ParameterField(Parameter<T> parameter, BiConsumer<ParameterField<T>, Optional<T>> onChange) {
+    public ParameterField(Parameter<T> parameter, BiConsumer<ParameterField<T>, Optional<T>> onChange) {
         this.parameter = parameter;
         this.onChange = onChange;
         getStyleClass().add("parameter");
@@ -56,11 +56,13 @@ final class ParameterField<T> extends VBox {
         isShowing = false;
     }
 
-    Parameter<T> parameter() {
+    /** @return the key */
+    public Parameter<T> parameter() {
         return parameter;
     }
 
-    Node control() {
+    /** @return the field or box itself */
+    public Node control() {
         return control;
     }
 
@@ -116,12 +118,12 @@ final class ParameterField<T> extends VBox {
         }
     }
 
-    /** Shows the value that the step has, unless the person is typing it. */
-    void show(Step step) {
+    /** Shows the value that is given, unless the person is typing it. */
+    public void show(Arguments arguments) {
         isShowing = true;
-        Optional<T> value = step.arguments().find(parameter);
+        Optional<T> value = arguments.find(parameter);
         if (control instanceof TextField field) {
-            String text = step.arguments().isGiven(parameter) ? value.map(parameter::print).orElse("") : "";
+            String text = arguments.isGiven(parameter) ? value.map(parameter::print).orElse("") : "";
             if (!isSame(field.getText(), text)) {
                 field.setText(text);
                 setProblem("");
@@ -156,7 +158,7 @@ final class ParameterField<T> extends VBox {
     }
 
     /** @param text what is wrong, shown below the field; empty when nothing is */
-    void setProblem(String text) {
+    public void setProblem(String text) {
         problem.setText(text.isEmpty() ? "" : "▲ " + text);
         control.pseudoClassStateChanged(WRONG, !text.isEmpty());
         if (text.isEmpty()) {

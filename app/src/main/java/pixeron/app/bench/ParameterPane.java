@@ -70,7 +70,7 @@ final class ParameterPane extends VBox {
             id = link.id();
             build(link.step());
         }
-        fields.forEach(field -> field.show(link.step()));
+        fields.forEach(field -> field.show(link.step().arguments()));
     }
 
     private void build(Step step) {

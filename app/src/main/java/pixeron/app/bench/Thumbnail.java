@@ -21,7 +21,7 @@ public final class Thumbnail extends ImageView {
     }
 
     /** Draws another image, unless it is the one that is shown. */
-    void show(Image image) {
+    public void show(Image image) {
         if (image != shown) {
             shown = image;
             setImage(picture(image, (int) getFitWidth()));

@@ -17,6 +17,7 @@ import pixeron.app.model.UserFolder;
 import pixeron.byhand.HandSheet;
 import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
+import pixeron.format.LoadedImage;
 import pixeron.format.LossyNote;
 import pixeron.format.ReadOptions;
 import pixeron.image.Image;
@@ -111,7 +112,10 @@ final class FileActions {
                     banner.show(opened.problem());
                 }
                 opened.otherWays().forEach((name, work) -> banner.offer(name, () -> opening.start(
-                        progress -> work.get(), made -> bench.open(made, Optional.empty(), true), this::trouble)));
+                        progress -> work.get(), made -> {
+                            bench.open(made, Optional.empty(), true);
+                            setSettings(settings.get().withRecent(file));
+                        }, this::trouble)));
             });
         }, this::trouble);
     }
@@ -137,6 +141,14 @@ final class FileActions {
 
     List<Path> leftBehind() {
         return autosave.leftBehind();
+    }
+
+    /** Opens an image that was made here. */
+    void openNew(String name, Image image) {
+        afterUnsaved(() -> {
+            banner.hide();
+            bench.open(Opened.image("new", name, LoadedImage.gray(image, "new")), Optional.empty(), false);
+        });
     }
 
     /** Makes a new image of the table on the clipboard. */

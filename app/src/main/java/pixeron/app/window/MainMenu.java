@@ -15,11 +15,11 @@ final class MainMenu {
 
     private final MenuButton button = new MenuButton("Menu");
 
-    MainMenu(FileActions files, Commands commands, Theme theme, Runnable showOpening, Runnable showHelp,
-            Runnable quit) {
+    MainMenu(FileActions files, Commands commands, Theme theme, Runnable showOpening, Runnable newImage,
+            Runnable showHelp, Runnable quit) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
-        button.getItems().addAll(fileMenu(files, showOpening, quit), editMenu(files, commands),
+        button.getItems().addAll(fileMenu(files, showOpening, newImage, quit), editMenu(files, commands),
                 viewMenu(files, commands, theme), item("Keys and help", "F1", showHelp));
     }
 
@@ -27,9 +27,10 @@ final class MainMenu {
         return button;
     }
 
-    private static Menu fileMenu(FileActions files, Runnable showOpening, Runnable quit) {
+    private static Menu fileMenu(FileActions files, Runnable showOpening, Runnable newImage, Runnable quit) {
         return new Menu("File", null,
                 item("Open…", "Shortcut+O", files::open),
+                item("New image…", "Shortcut+N", newImage),
                 item("New image from pasted numbers", "Shortcut+Shift+V", files::pasteImage),
                 new SeparatorMenuItem(),
                 item("Save", "Shortcut+S", files::save),

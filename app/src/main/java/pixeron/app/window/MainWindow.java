@@ -31,6 +31,7 @@ public final class MainWindow extends StackPane {
     private final TopBar topBar;
     private BenchView view;
     private HelpPane help;
+    private NewImagePane newImage;
 
     /**
      * @param folder the person's settings and autosaved work
@@ -42,11 +43,11 @@ public final class MainWindow extends StackPane {
         Background reading = new Background();
         files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, dialogs, banner,
                 text -> view().say(text));
-        opening = new OpeningView(files);
+        opening = new OpeningView(files, this::showNewImage);
         Commands commands = new Commands(bench, this::view, banner);
-        MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, this::showHelp,
+        MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, this::showNewImage, this::showHelp,
                 () -> askToClose(Platform::exit));
-        topBar = new TopBar(bench, files, commands, menu.button());
+        topBar = new TopBar(bench, files, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
                 reading::cancel);
         note.getStyleClass().add("opening-note");
@@ -76,6 +77,15 @@ public final class MainWindow extends StackPane {
             view.sheets().openTableButton().setOnAction(event -> files.openByHand());
         }
         return view;
+    }
+
+    private void showNewImage() {
+        if (newImage == null) {
+            theme.loadNumbers();
+            newImage = new NewImagePane(files::openNew);
+            getChildren().add(newImage);
+        }
+        newImage.open();
     }
 
     private void showHelp() {

@@ -31,12 +31,13 @@ final class OpeningView extends ScrollPane {
     private final VBox recent = new VBox();
     private final VBox recovered = new VBox();
 
-    OpeningView(FileActions actions) {
+    /** @param newImage opens the place where a new image is made */
+    OpeningView(FileActions actions, Runnable newImage) {
         this.actions = actions;
         getStyleClass().add("opening");
         setFitToWidth(true);
         setFitToHeight(true);
-        VBox begin = begin();
+        VBox begin = begin(newImage);
         VBox cases = cases();
         HBox.setHgrow(cases, Priority.ALWAYS);
         HBox columns = new HBox(begin, cases);
@@ -45,7 +46,7 @@ final class OpeningView extends ScrollPane {
         actions.settingsProperty().subscribe(settings -> showRecent(settings.recent()));
     }
 
-    private VBox begin() {
+    private VBox begin(Runnable newImage) {
         Label title = new Label("Pixeron");
         title.getStyleClass().add("opening-title");
         Label line = new Label("Image arithmetic by hand: every number\nwith its working, your own beside it.");
@@ -60,7 +61,10 @@ final class OpeningView extends ScrollPane {
         Label drop = new Label("or drop a picture, a table of numbers or a project anywhere on this window");
         drop.setWrapText(true);
         drop.getStyleClass().add("sheet-hint");
-        HBox buttons = new HBox(open, paste);
+        Button make = new Button("New image…");
+        make.setTooltip(new Tooltip("Make an image: filled, gradient, checker, by a formula… (Ctrl+N)"));
+        make.setOnAction(event -> newImage.run());
+        HBox buttons = new HBox(open, make, paste);
         buttons.getStyleClass().add("buttons");
         VBox begin = new VBox(title, line, buttons, drop, recovered, recent);
         begin.getStyleClass().add("opening-begin");

@@ -23,12 +23,14 @@ final class TopBar extends HBox {
     private final Label facts = new Label();
     private final FileActions actions;
     private final Commands commands;
+    private final Runnable newImage;
     private final HBox working = new HBox();
 
-    TopBar(Bench bench, FileActions actions, Commands commands, MenuButton menu) {
+    TopBar(Bench bench, FileActions actions, Commands commands, Runnable newImage, MenuButton menu) {
         this.bench = bench;
         this.actions = actions;
         this.commands = commands;
+        this.newImage = newImage;
         getStyleClass().add("top-bar");
         working.getStyleClass().add("top-actions");
         name.getStyleClass().add("project-name");
@@ -49,6 +51,7 @@ final class TopBar extends HBox {
     void build() {
         if (working.getChildren().isEmpty()) {
             Button open = button("Open…", "Open an image, a table or a project (Ctrl+O)", actions::open);
+            Button make = button("New image…", "Make an image: filled, gradient, checker, by a formula… (Ctrl+N)", newImage);
             Button save = button("Save", "Save the project (Ctrl+S)", actions::save);
             Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)",
                     actions::saveResult);
@@ -59,7 +62,7 @@ final class TopBar extends HBox {
             Button smaller = icon(Feather.MINUS, "Smaller (Ctrl+−)", () -> commands.zoom(false));
             Button fit = button("Fit", "Show the whole image (Ctrl+0)", commands::fit);
             Button larger = icon(Feather.PLUS, "Larger (Ctrl++)", () -> commands.zoom(true));
-            working.getChildren().addAll(open, save, result, gap(), undo, redo, gap(), smaller, fit, larger);
+            working.getChildren().addAll(open, make, save, result, gap(), undo, redo, gap(), smaller, fit, larger);
         }
     }
 

@@ -1,0 +1,179 @@
+package pixeron.app.window;
+
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import pixeron.PixeronException;
+import pixeron.app.bench.ParameterField;
+import pixeron.app.bench.Thumbnail;
+import pixeron.app.model.Background;
+import pixeron.image.Image;
+import pixeron.make.Maker;
+import pixeron.make.Makers;
+import pixeron.step.Arguments;
+import pixeron.step.KeyedLine;
+import pixeron.step.Parameter;
+
+/** Where a new image is made, over the window: how, how large, with which values, and at once a picture of it. */
+final class NewImagePane extends StackPane {
+
+    private static final int PICTURE = 220;
+
+    private final Background making = new Background();
+    private final ComboBox<Maker> kind = new ComboBox<>();
+    private final Label sentence = new Label();
+    private final VBox keys = new VBox();
+    private final StackPane picture = new StackPane();
+    private final Label facts = new Label();
+    private final Button create = new Button("Create");
+    private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
+    private Arguments arguments = Arguments.NONE;
+    private Image image;
+
+    /** @param onCreate gets the name of the way and the new image */
+    NewImagePane(BiConsumer<String, Image> onCreate) {
+        getStyleClass().add("help");
+        Label title = new Label("New image");
+        title.getStyleClass().add("card-title");
+        kind.getItems().setAll(Makers.all());
+        kind.setConverter(new Titles());
+        kind.setAccessibleText("How the new image is made");
+        kind.setMaxWidth(Double.MAX_VALUE);
+        sentence.setWrapText(true);
+        sentence.getStyleClass().add("found-sentence");
+        keys.getStyleClass().add("new-keys");
+        facts.setWrapText(true);
+        facts.getStyleClass().add("found-sentence");
+        create.getStyleClass().add("accent");
+        create.setTooltip(new Tooltip("Opens the image on the bench (Enter)"));
+        create.setOnAction(event -> {
+            setVisible(false);
+            onCreate.accept(kind.getValue().title(), image);
+        });
+        Button cancel = new Button("Cancel");
+        cancel.setOnAction(event -> setVisible(false));
+        HBox buttons = new HBox(create, cancel);
+        buttons.getStyleClass().add("buttons");
+        VBox left = new VBox(title, kind, sentence, keys, buttons);
+        left.getStyleClass().add("new-left");
+        picture.setMinSize(PICTURE + 2, PICTURE + 2);
+        picture.setMaxSize(PICTURE + 2, PICTURE + 2);
+        picture.getStyleClass().add("step-picture");
+        VBox right = new VBox(picture, facts);
+        right.getStyleClass().add("new-right");
+        HBox box = new HBox(left, right);
+        box.getStyleClass().addAll("help-box", "new-box");
+        box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        getChildren().add(box);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        kind.valueProperty().subscribe(maker -> {
+            if (maker != null) {
+                choose(maker);
+            }
+        });
+        kind.setValue(Makers.all().get(0));
+        setVisible(false);
+    }
+
+    void open() {
+        setVisible(true);
+        kind.requestFocus();
+        remake();
+    }
+
+    private void keyPressed(KeyEvent event) {
+        if (event.getCode() == KeyCode.ESCAPE && !kind.isShowing()) {
+            setVisible(false);
+            event.consume();
+        } else if (event.getCode() == KeyCode.ENTER && !create.isDisabled() && event.getTarget() instanceof Region region
+                && region.getStyleClass().contains("text-field")) {
+            create.fire();
+            event.consume();
+        }
+    }
+
+    private void choose(Maker maker) {
+        sentence.setText(maker.sentence());
+        List<ParameterField<?>> fields = new ArrayList<>();
+        Arguments kept = Arguments.NONE;
+        for (Parameter<?> parameter : maker.parameters()) {
+            fields.add(made.computeIfAbsent(parameter, this::field));
+            kept = kept(kept, parameter);
+        }
+        // Size and levels stay when another way is chosen; every key that both ways share keeps its value.
+        arguments = kept;
+        fields.forEach(field -> field.setProblem(""));
+        keys.getChildren().setAll(fields);
+        fields.forEach(field -> field.show(arguments));
+        remake();
+    }
+
+    private <T> Arguments kept(Arguments kept, Parameter<T> parameter) {
+        return arguments.isGiven(parameter) ? kept.with(parameter, arguments.get(parameter)) : kept;
+    }
+
+    private <T> ParameterField<T> field(Parameter<T> parameter) {
+        return new ParameterField<>(parameter, this::changed);
+    }
+
+    private <T> void changed(ParameterField<T> field, Optional<T> value) {
+        arguments = value.map(v -> arguments.with(field.parameter(), v))
+                .orElseGet(() -> arguments.without(field.parameter()));
+        remake();
+    }
+
+    private void remake() {
+        Maker maker = kind.getValue();
+        Arguments wanted = arguments;
+        making.start(progress -> {
+            KeyedLine.requireAll(maker, wanted);
+            return maker.make(wanted);
+        }, this::show, problem -> {
+            if (!(problem instanceof PixeronException)) {
+                throw problem;
+            }
+            image = null;
+            create.setDisable(true);
+            picture.getChildren().clear();
+            facts.setText(problem.getMessage());
+        });
+    }
+
+    private void show(Image newImage) {
+        image = newImage;
+        create.setDisable(false);
+        picture.getChildren().setAll(new Thumbnail(newImage, PICTURE));
+        facts.setText(newImage.rows() + " × " + newImage.columns() + (newImage.isLevelImage()
+                ? ", levels 0–" + newImage.maximumLevel()
+                : ". Some values are no levels from 0 to " + newImage.maximumLevel() + ", so this is an open image. "
+                        + "Raise the maximum level, or choose clip or wrap as overflow."));
+    }
+
+    /** Shows a way by its title. */
+    private static final class Titles extends StringConverter<Maker> {
+
+        @Override
+        public String toString(Maker maker) {
+            return maker == null ? "" : maker.title();
+        }
+
+        @Override
+        public Maker fromString(String title) {
+            return Makers.all().stream().filter(maker -> maker.title().equals(title)).findFirst().orElse(null);
+        }
+    }
+}
