@@ -1,6 +1,5 @@
 package pixeron.make;
 
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -11,16 +10,14 @@ import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
-import pixeron.number.Overflow;
 import pixeron.number.Rational;
-import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Arguments;
 import pixeron.step.ChoiceParameter;
 import pixeron.step.Finish;
 import pixeron.step.NumberParameter;
 import pixeron.step.Parameter;
-import pixeron.step.StepType;
+import pixeron.step.Progress;
 import pixeron.step.TextParameter;
 
 /**
@@ -47,7 +44,7 @@ final class FormulaMaker extends Maker {
     }
 
     @Override
-    public Image make(Arguments arguments) {
+    public Image make(Arguments arguments, Progress progress) {
         int rows = whole(arguments, ROWS);
         int columns = whole(arguments, COLUMNS);
         int maximum = whole(arguments, MAXIMUM);
@@ -61,6 +58,9 @@ final class FormulaMaker extends Maker {
         Finish finish = finish(arguments, maximum);
         Value[] samples = new Value[Math.multiplyExact(rows, columns)];
         for (int n = 0; n < samples.length; n++) {
+            if (n % columns == 0) {
+                progress.report((double) n / samples.length);
+            }
             values.put("i", Rational.of(n / columns));
             values.put("y", values.get("i"));
             values.put("j", Rational.of(n % columns));
@@ -69,13 +69,6 @@ final class FormulaMaker extends Maker {
             samples[n] = value(expression, values, finish, new Pixel(n / columns, n % columns));
         }
         return Image.from(rows, columns, maximum, samples);
-    }
-
-    private static Finish finish(Arguments arguments, int maximum) {
-        String rounding = arguments.get(StepType.ROUNDING).word();
-        String overflow = arguments.get(OVERFLOW).word();
-        return new Finish(Arrays.stream(Rounding.values()).filter(r -> r.word().equals(rounding)).findFirst().orElseThrow(),
-                Arrays.stream(Overflow.values()).filter(o -> o.word().equals(overflow)).findFirst().orElseThrow(), maximum);
     }
 
     private Map<String, Value> constants(Arguments arguments, int rows, int columns, int maximum) {

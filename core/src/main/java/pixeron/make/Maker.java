@@ -1,15 +1,19 @@
 package pixeron.make;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
+import pixeron.number.Rounding;
 import pixeron.step.Arguments;
 import pixeron.step.ChoiceParameter;
+import pixeron.step.Finish;
 import pixeron.step.Keyed;
 import pixeron.step.NumberParameter;
 import pixeron.step.Parameter;
+import pixeron.step.Progress;
 import pixeron.step.StepType;
 
 /** A way to make a new image. It describes itself with keys like a step; every one takes size and maximum level. */
@@ -66,10 +70,22 @@ public abstract class Maker implements Keyed {
 
     /**
      * @param arguments every required key has a value
+     * @param progress told how far it is
      * @return the new image; the same for the same arguments on every machine
      * @throws pixeron.PixeronException if a value cannot be worked out; names the pixel
+     * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
-    public abstract Image make(Arguments arguments);
+    public abstract Image make(Arguments arguments, Progress progress);
+
+    /** @return the end of every value: rounding and overflow as the person chose */
+    static Finish finish(Arguments arguments, int maximum) {
+        String rounding = arguments.get(StepType.ROUNDING).word();
+        String overflow = arguments.get(OVERFLOW).word();
+        return new Finish(
+                Arrays.stream(Rounding.values()).filter(r -> r.word().equals(rounding)).findFirst().orElseThrow(),
+                Arrays.stream(Overflow.values()).filter(o -> o.word().equals(overflow)).findFirst().orElseThrow(),
+                maximum);
+    }
 
     static int whole(Arguments arguments, NumberParameter parameter) {
         return arguments.get(parameter).resolve(Image.LARGEST_MAXIMUM).toInt();

@@ -8,6 +8,7 @@ import pixeron.number.Decimals;
 import pixeron.step.Amount;
 import pixeron.step.KeyedLine;
 import pixeron.step.NumberParameter;
+import pixeron.step.Progress;
 
 /** All ways to make a new image, by name. A new one is one entry here. */
 public final class Makers {
@@ -37,7 +38,7 @@ public final class Makers {
             new FormulaMaker("sine", "Sine wave", "A wave between low and high, beginning half way up.",
                     "(low + high) / 2 + (high - low) / 2 * sin(2 * pi * along / period)", PERIOD, LOW, HIGH,
                     FormulaMaker.ACROSS),
-            NoiseMaker.uniform());
+            new UniformNoise(), new GaussianNoise(), new SaltAndPepper());
 
     private Makers() {
     }
@@ -58,7 +59,7 @@ public final class Makers {
     public static Image make(String line) {
         KeyedLine<Maker> parsed = KeyedLine.parse("new image", line, Makers::find);
         KeyedLine.requireAll(parsed.type(), parsed.arguments());
-        return parsed.type().make(parsed.arguments());
+        return parsed.type().make(parsed.arguments(), Progress.NONE);
     }
 
     private static Maker find(String name) {

@@ -1,45 +1,53 @@
 package pixeron.make;
 
 import java.util.Random;
-import pixeron.PixeronException;
+import java.util.stream.Stream;
 import pixeron.image.Image;
-import pixeron.number.Rational;
-import pixeron.step.Amount;
+import pixeron.number.Value;
 import pixeron.step.Arguments;
+import pixeron.step.Finish;
 import pixeron.step.NumberParameter;
+import pixeron.step.Parameter;
+import pixeron.step.Progress;
 
 /**
  * Seeded noise. The generator is {@link Random}, the JDK's 48-bit linear congruential generator, whose sequence for a
  * seed is specified: the same numbers on every machine and in every version.
  */
-final class NoiseMaker extends Maker {
+abstract class NoiseMaker extends Maker {
 
     private static final NumberParameter SEED = NumberParameter.optional("seed", "Seed", 1)
             .only(n -> n.isInt() && n.signum() >= 0, "a whole number from 0");
-    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0))
-            .only(Rational::isInt, "a whole number or M");
-    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM)
-            .only(Rational::isInt, "a whole number or M");
 
-    private NoiseMaker() {
-        super("uniform-noise", "Uniform noise", "Every level from low to high comes up equally often, by chance.",
-                LOW, HIGH, SEED);
+    NoiseMaker(String name, String title, String sentence, Parameter<?>... ownParameters) {
+        super(name, title, sentence, Stream.concat(Stream.of(ownParameters), Stream.of(SEED)).toArray(Parameter[]::new));
     }
 
-    static Maker uniform() {
-        return new NoiseMaker();
+    /** The values of an image before rounding and overflow, asked for in reading order. */
+    interface Source {
+        Value next(int offset);
     }
+
+    /**
+     * @param count number of pixels
+     * @return where the values come from
+     */
+    abstract Source source(Arguments arguments, int count, int maximum, Random random);
 
     @Override
-    public Image make(Arguments arguments) {
+    public final Image make(Arguments arguments, Progress progress) {
+        int rows = whole(arguments, ROWS);
+        int columns = whole(arguments, COLUMNS);
         int maximum = whole(arguments, MAXIMUM);
-        int low = arguments.get(LOW).resolve(maximum).toInt();
-        int high = arguments.get(HIGH).resolve(maximum).toInt();
-        if (low < 0 || high > maximum || low > high) {
-            throw PixeronException.of("low=%d and high=%d must be in order and within 0 to %d.", low, high, maximum);
+        Value[] samples = new Value[Math.multiplyExact(rows, columns)];
+        Source source = source(arguments, samples.length, maximum, new Random(whole(arguments, SEED)));
+        Finish finish = finish(arguments, maximum);
+        for (int n = 0; n < samples.length; n++) {
+            if (n % columns == 0) {
+                progress.report((double) n / samples.length);
+            }
+            samples[n] = finish.apply(source.next(n));
         }
-        Random random = new Random(whole(arguments, SEED));
-        return Image.ofLevels(whole(arguments, ROWS), whole(arguments, COLUMNS), maximum,
-                n -> low + random.nextInt(high - low + 1));
+        return Image.from(rows, columns, maximum, samples);
     }
 }

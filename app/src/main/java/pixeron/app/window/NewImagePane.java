@@ -65,7 +65,7 @@ final class NewImagePane extends StackPane {
             onCreate.accept(kind.getValue().title(), image);
         });
         Button cancel = new Button("Cancel");
-        cancel.setOnAction(event -> setVisible(false));
+        cancel.setOnAction(event -> leave());
         HBox buttons = new HBox(create, cancel);
         buttons.getStyleClass().add("buttons");
         VBox left = new VBox(title, kind, sentence, keys, buttons);
@@ -97,13 +97,18 @@ final class NewImagePane extends StackPane {
 
     private void keyPressed(KeyEvent event) {
         if (event.getCode() == KeyCode.ESCAPE && !kind.isShowing()) {
-            setVisible(false);
+            leave();
             event.consume();
         } else if (event.getCode() == KeyCode.ENTER && !create.isDisabled() && event.getTarget() instanceof Region region
                 && region.getStyleClass().contains("text-field")) {
             create.fire();
             event.consume();
         }
+    }
+
+    private void leave() {
+        making.cancel();
+        setVisible(false);
     }
 
     private void choose(Maker maker) {
@@ -139,15 +144,16 @@ final class NewImagePane extends StackPane {
     private void remake() {
         Maker maker = kind.getValue();
         Arguments wanted = arguments;
+        image = null;
+        create.setDisable(true);
+        facts.setText("Working it out…");
         making.start(progress -> {
             KeyedLine.requireAll(maker, wanted);
-            return maker.make(wanted);
+            return maker.make(wanted, progress);
         }, this::show, problem -> {
             if (!(problem instanceof PixeronException)) {
                 throw problem;
             }
-            image = null;
-            create.setDisable(true);
             picture.getChildren().clear();
             facts.setText(problem.getMessage());
         });

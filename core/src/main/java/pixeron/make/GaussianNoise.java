@@ -1,0 +1,28 @@
+package pixeron.make;
+
+import java.util.Random;
+import pixeron.number.Approximate;
+import pixeron.number.Value;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+
+/** Values around a mean with a standard deviation, normally distributed. */
+final class GaussianNoise extends NoiseMaker {
+
+    private static final NumberParameter MEAN = NumberParameter.level("mean", "Mean", Amount.of(128));
+    private static final NumberParameter DEVIATION = NumberParameter.level("deviation", "Deviation", Amount.of(20))
+            .only(n -> n.signum() >= 0, "a number of 0 or more, or M");
+
+    GaussianNoise() {
+        super("gaussian-noise", "Gaussian noise", "Values lie around a mean, near ones more often than far ones.",
+                MEAN, DEVIATION);
+    }
+
+    @Override
+    Source source(Arguments arguments, int count, int maximum, Random random) {
+        Value mean = arguments.get(MEAN).resolve(maximum);
+        Value deviation = arguments.get(DEVIATION).resolve(maximum);
+        return offset -> mean.plus(deviation.times(Approximate.from(random.nextGaussian())));
+    }
+}

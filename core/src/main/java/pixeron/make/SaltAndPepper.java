@@ -1,0 +1,38 @@
+package pixeron.make;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Random;
+import pixeron.PixeronException;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+
+/** A flat ground with a number of pixels, all different, that are black or white by chance. */
+final class SaltAndPepper extends NoiseMaker {
+
+    private static final NumberParameter GROUND = NumberParameter.level("ground", "Ground", Amount.of(128));
+    private static final NumberParameter COUNT = NumberParameter.optional("count", "Count", 6)
+            .only(n -> n.isInt() && n.signum() >= 0, "a whole number from 0");
+
+    SaltAndPepper() {
+        super("salt-pepper", "Salt and pepper", "A flat ground with single black and white pixels.", GROUND, COUNT);
+    }
+
+    @Override
+    Source source(Arguments arguments, int count, int maximum, Random random) {
+        int specks = whole(arguments, COUNT);
+        if (specks > count) {
+            throw PixeronException.of("count=%d is more than the %d pixels of the image.", specks, count);
+        }
+        Map<Integer, Value> values = new HashMap<>();
+        while (values.size() < specks) {
+            // A place that comes up again draws no second colour, so the sequence stays simple to follow by hand.
+            values.computeIfAbsent(random.nextInt(count), place -> Rational.of(random.nextBoolean() ? maximum : 0));
+        }
+        Value ground = arguments.get(GROUND).resolve(maximum);
+        return offset -> values.getOrDefault(offset, ground);
+    }
+}

@@ -1,0 +1,32 @@
+package pixeron.make;
+
+import java.util.Random;
+import pixeron.PixeronException;
+import pixeron.number.Rational;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+
+/** Every whole number from low to high comes up equally often. */
+final class UniformNoise extends NoiseMaker {
+
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0))
+            .only(Rational::isInt, "a whole number or M");
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM)
+            .only(Rational::isInt, "a whole number or M");
+
+    UniformNoise() {
+        super("uniform-noise", "Uniform noise", "Every level from low to high comes up equally often, by chance.",
+                LOW, HIGH);
+    }
+
+    @Override
+    Source source(Arguments arguments, int count, int maximum, Random random) {
+        int low = arguments.get(LOW).resolve(maximum).toInt();
+        long span = 1L + arguments.get(HIGH).resolve(maximum).toInt() - low;
+        if (span < 1 || span > Integer.MAX_VALUE) {
+            throw PixeronException.of("low=%s must be at most high=%s.", arguments.get(LOW), arguments.get(HIGH));
+        }
+        return offset -> Rational.of(low + (long) random.nextInt((int) span));
+    }
+}
