@@ -20,7 +20,8 @@ class ArchitectureTest {
             .resideInAnyPackage("javafx..", "javax.swing..", "java.awt", "java.awt.event..");
 
     @ArchTest
-    static final ArchRule PICTURES_ARE_DECODED_IN_ONE_ROOM = noClasses().that().resideOutsideOfPackage("pixeron.format..")
+    static final ArchRule PICTURES_ARE_DECODED_IN_ONE_ROOM = noClasses().that()
+            .resideOutsideOfPackage("pixeron.format..")
             .should().dependOnClassesThat().resideInAnyPackage("java.awt..", "javax.imageio..");
 
     @ArchTest

@@ -20,7 +20,8 @@ class AppArchitectureTest {
             .should().dependOnClassesThat().resideInAnyPackage("javafx.scene..", "javafx.stage..");
 
     @ArchTest
-    static final ArchRule CORE_AND_COMMAND_LINE_KNOW_NO_WINDOW = noClasses().that().resideOutsideOfPackage("pixeron.app..")
+    static final ArchRule CORE_AND_COMMAND_LINE_KNOW_NO_WINDOW = noClasses().that()
+            .resideOutsideOfPackage("pixeron.app..")
             .should().dependOnClassesThat().resideInAnyPackage("javafx..", "pixeron.app..");
 
     @ArchTest

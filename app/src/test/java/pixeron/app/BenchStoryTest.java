@@ -68,7 +68,8 @@ class BenchStoryTest extends WindowTest {
             ((TextFlow) node).getChildren().forEach(part -> text.append(((Text) part).getText()));
             text.append('\n');
         }
-        lookup((Labeled label) -> label.isVisible()).queryAll().forEach(label -> text.append(((Labeled) label).getText()).append('\n'));
+        lookup((Labeled label) -> label.isVisible()).queryAll()
+                .forEach(label -> text.append(((Labeled) label).getText()).append('\n'));
         return text.toString();
     }
 
@@ -116,7 +117,8 @@ class BenchStoryTest extends WindowTest {
         assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(0, 0));
         assertThat(shownText()).contains("You wrote 153. ");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.C);
-        interact(() -> assertThat(Clipboard.getSystemClipboard().getString()).contains("formula     s = gain × r + bias"));
+        interact(() -> assertThat(Clipboard.getSystemClipboard().getString())
+                .contains("formula     s = gain × r + bias"));
 
         Path file = folder.resolve("mine.pixeron.json");
         when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("mine")));
@@ -245,7 +247,8 @@ class BenchStoryTest extends WindowTest {
         settle();
         assertThat(bench().shown().check().filled()).isEqualTo(2);
         push(KeyCode.SHORTCUT, KeyCode.C);
-        interact(() -> assertThat(Clipboard.getSystemClipboard().getString()).isEqualTo("\t\t\t\n\t\t203\t\n\t\t90\t\n"));
+        interact(() -> assertThat(Clipboard.getSystemClipboard().getString())
+                .isEqualTo("\t\t\t\n\t\t203\t\n\t\t90\t\n"));
         interact(() -> bench().pick(new Pixel(2, 3)));
         push(KeyCode.SHORTCUT, KeyCode.V);
         assertThat(shownText()).contains("does not fit");

@@ -122,8 +122,10 @@ class FilesAndStartTest extends WindowTest {
     void aNewImageIsMadeWithItsPictureAtOnce() {
         push(KeyCode.SHORTCUT, KeyCode.N);
         until(() -> isShown("8 × 8, levels 0–255"));
-        ComboBox<Maker> kind = lookup((ComboBox<Maker> box) -> "How the new image is made".equals(box.getAccessibleText())).query();
-        interact(() -> kind.setValue(kind.getItems().stream().filter(m -> m.name().equals("formula")).findFirst().orElseThrow()));
+        ComboBox<Maker> kind =
+                lookup((ComboBox<Maker> box) -> "How the new image is made".equals(box.getAccessibleText())).query();
+        interact(() -> kind.setValue(kind.getItems().stream().filter(m -> m.name().equals("formula")).findFirst()
+                .orElseThrow()));
         until(() -> isShown("formula needs expression="));
         clickOn(lookup((TextField field) -> field.getAccessibleText() != null
                 && field.getAccessibleText().startsWith("Formula")).<Node>query());

@@ -50,7 +50,8 @@ class Pictures extends WindowTest {
     void newImage() throws IOException {
         push(KeyCode.SHORTCUT, KeyCode.N);
         ComboBox<Maker> kind = lookup((ComboBox<Maker> box) -> box.getItems().get(0) instanceof Maker).query();
-        interact(() -> kind.setValue(kind.getItems().stream().filter(m -> m.name().equals("sine")).findFirst().orElseThrow()));
+        interact(() -> kind.setValue(kind.getItems().stream().filter(m -> m.name().equals("sine")).findFirst()
+                .orElseThrow()));
         sleep(300);
         take("new-image");
     }

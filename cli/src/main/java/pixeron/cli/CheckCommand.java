@@ -54,7 +54,8 @@ final class CheckCommand implements Callable<Integer> {
         Stage stage = steps.last(image.read().image());
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
         Check check = Check.of(sheet(stage), operation);
-        check.cells().stream().filter(cell -> cell.state() == CellCheck.State.NOT_UNDERSTOOD).findFirst().ifPresent(cell -> {
+        check.cells().stream().filter(cell -> cell.state() == CellCheck.State.NOT_UNDERSTOOD).findFirst()
+                .ifPresent(cell -> {
             throw PixeronException.of("%s: %s (counted from 0): \"%s\" is neither a number nor an expression. %s",
                     byHand.getFileName(), cell.pixel(), Decimals.shortened(cell.byHand().text()),
                             cell.byHand().problem());

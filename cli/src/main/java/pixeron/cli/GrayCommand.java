@@ -23,7 +23,8 @@ final class GrayCommand implements Runnable {
             description = "mean, luma-601, luma-709, lightness, maximum, red, green, blue, or \"weights a b c\".")
     private String rule;
 
-    @Option(names = "--out", paramLabel = "FILE", required = true, description = "Where to write; format by the ending.")
+    @Option(names = "--out", paramLabel = "FILE", required = true, description =
+            "Where to write; format by the ending.")
     private Path out;
 
     @Override

@@ -49,7 +49,8 @@ final class ImageInput {
     /** @return the file as it is, colour or gray */
     LoadedImage readAsItIs(Path file) {
         return ImageFiles.read(file, new ReadOptions(
-                maximum == null ? OptionalInt.empty() : OptionalInt.of(maximum), isOpen, ReadOptions.DEFAULT_PIXEL_LIMIT));
+                maximum == null ? OptionalInt.empty() : OptionalInt.of(maximum), isOpen,
+                        ReadOptions.DEFAULT_PIXEL_LIMIT));
     }
 
     /** @return a colour picture made gray by the rule, with a note of how */

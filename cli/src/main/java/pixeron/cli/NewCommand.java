@@ -11,10 +11,12 @@ import pixeron.make.Makers;
 @Command(name = "new", mixinStandardHelpOptions = true, description = "Makes a new image.")
 final class NewCommand implements Runnable {
 
-    @Parameters(paramLabel = "LINE", description = "Such as \"gradient rows=8 columns=8 maximum=7\"; \"steps\" lists all.")
+    @Parameters(paramLabel = "LINE", description =
+            "Such as \"gradient rows=8 columns=8 maximum=7\"; \"steps\" lists all.")
     private String line;
 
-    @Option(names = "--out", paramLabel = "FILE", required = true, description = "Where to write; format by the ending.")
+    @Option(names = "--out", paramLabel = "FILE", required = true, description =
+            "Where to write; format by the ending.")
     private Path out;
 
     @Override

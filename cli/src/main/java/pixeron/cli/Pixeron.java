@@ -21,7 +21,8 @@ public final class Pixeron implements Runnable {
     static final int BAD = 2;
 
     private static final List<String> COMMANDS =
-            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "-h", "--help", "-V", "--version");
+            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "-h", "--help",
+                    "-V", "--version");
 
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;

@@ -201,7 +201,8 @@ class CommandsTest {
         assertThat(pixeron("new", "gradient rows=2 columns=3 maximum=10", "--out", out)).isZero();
         assertThat(out).hasContent("0,5,10\n0,5,10");
         assertBad("there is no new image \"gradent\"", "new", "gradent rows=2", "--out", out);
-        assertBad("value at row 1, column 1 is none", "new", "formula expression=\"300*i*j\"", "--out", folder.resolve("new.pgm"));
+        assertBad("value at row 1, column 1 is none", "new", "formula expression=\"300*i*j\"", "--out",
+                folder.resolve("new.pgm"));
         assertThat(out).hasContent("0,5,10\n0,5,10");
     }
 
@@ -230,7 +231,8 @@ class CommandsTest {
     /** A second Java with only the command line's classes: no window toolkit can be loaded, because none is there. */
     @Test
     void noWindowToolkitIsNeeded() throws Exception {
-        List<String> classPath = java.util.Arrays.stream(System.getProperty("java.class.path").split(java.io.File.pathSeparator))
+        List<String> classPath = java.util.Arrays.stream(System.getProperty("java.class.path")
+                .split(java.io.File.pathSeparator))
                 .filter(entry -> !entry.contains("javafx")).toList();
         assertThat(Pixeron.isCommand("facts")).isTrue();
         assertThat(Pixeron.isCommand("proof.pgm")).isFalse();

@@ -121,6 +121,12 @@ public final class ImageFiles {
         SafeFile.requireTarget(file);
     }
 
+    /** @return the ending of the most common lossless format that can hold the image, with its point */
+    public static String suggestedEnding(Image image) {
+        return !image.isLevelImage() ? ".csv" : PictureFiles.PNG_MAXIMA.contains(image.maximumLevel()) ? ".png"
+                : ".pgm";
+    }
+
     /** @return true when writing to this ending changes values */
     public static boolean isLossy(Path file) {
         return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.jpe?g");

@@ -54,7 +54,8 @@ final class NetpbmFiles {
             at += isPlain() ? 0 : 1;
         }
         if (rows < 1 || columns < 1) {
-            throw PixeronException.of("The header says %d × %d pixels; both numbers must be at least 1.", rows, columns);
+            throw PixeronException.of("The header says %d × %d pixels; both numbers must be at least 1.", rows,
+                    columns);
         } else if (maximum < 1 || maximum > Image.LARGEST_MAXIMUM) {
             throw PixeronException.of("The header's maximum value is %d; it must be from 1 to 65535.", maximum);
         } else if (channels < 1 || channels > 4) {

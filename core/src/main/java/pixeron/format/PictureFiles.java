@@ -37,9 +37,11 @@ import pixeron.image.Image;
 final class PictureFiles {
 
     /** The first bytes of a file, one character a byte, for each format of the JDK. */
-    private static final Map<String, String> SIGNATURES = Map.of("\u0089PNG\r\n\u001A\n", "png", "\u00FF\u00D8\u00FF", "jpeg",
-            "BM", "bmp", "GIF87a", "gif", "GIF89a", "gif", "II*\0", "tiff", "MM\0*", "tiff");
-    private static final Set<Integer> PNG_MAXIMA = Set.of(1, 3, 15, 255, 65535);
+    private static final Map<String, String> SIGNATURES = Map.of(
+            "\u0089PNG\r\n\u001A\n", "png", "\u00FF\u00D8\u00FF", "jpeg", "BM", "bmp",
+            "GIF87a", "gif", "GIF89a", "gif", "II*\0", "tiff", "MM\0*", "tiff");
+    /** Maximum levels that a PNG can hold. */
+    static final Set<Integer> PNG_MAXIMA = Set.of(1, 3, 15, 255, 65535);
     private static final Set<Integer> TIFF_MAXIMA = Set.of(255, 65535);
     private static final Set<Integer> BYTE_MAXIMA = Set.of(255);
 
@@ -99,8 +101,10 @@ final class PictureFiles {
         }
         Image first = channel(0, bits);
         Optional<Image> alpha = model.hasAlpha() ? Optional.of(channel(isGray ? 1 : 3, bits)) : Optional.empty();
-        return LoadedImage.colour(new ColourImage(first, isGray ? first : channel(1, bits), isGray ? first : channel(2, bits),
-                alpha), format, model.getNumComponents());
+        // Gray with transparency is colour whose channels are one and the same image.
+        Image green = isGray ? first : channel(1, bits);
+        Image blue = isGray ? first : channel(2, bits);
+        return LoadedImage.colour(new ColourImage(first, green, blue, alpha), format, model.getNumComponents());
     }
 
     /** Gray of 1, 2 and 4 bits arrives as a palette that rises evenly from black to white. */
@@ -139,8 +143,8 @@ final class PictureFiles {
         if (!hasAlpha && red.equals(green) && red.equals(blue)) {
             return LoadedImage.gray(red, format).withNote(note);
         }
-        return LoadedImage.colour(new ColourImage(red, green, blue, hasAlpha ? Optional.of(colour(24)) : Optional.empty()),
-                format, hasAlpha ? 4 : 3).withNote(note);
+        Optional<Image> alpha = hasAlpha ? Optional.of(colour(24)) : Optional.empty();
+        return LoadedImage.colour(new ColourImage(red, green, blue, alpha), format, hasAlpha ? 4 : 3).withNote(note);
     }
 
     private Image colour(int shift) {

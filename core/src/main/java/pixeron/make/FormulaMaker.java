@@ -37,7 +37,9 @@ final class FormulaMaker extends Maker {
 
     private final String formula;
 
-    /** @param formula over the places above, the number keys, {@code along} and {@code length}; null: the person's own */
+    /**
+     * @param formula over the places above, the number keys, {@code along} and {@code length}; null: the person's own
+     */
     FormulaMaker(String name, String title, String sentence, String formula, Parameter<?>... ownParameters) {
         super(name, title, sentence, ownParameters);
         this.formula = formula;
@@ -75,7 +77,8 @@ final class FormulaMaker extends Maker {
         Map<String, Value> values = new HashMap<>(Map.of("H", Rational.of(rows), "W", Rational.of(columns),
                 "N", Rational.of((long) rows * columns), "M", Rational.of(maximum), "L", Rational.of(maximum + 1)));
         for (Parameter<?> parameter : parameters()) {
-            if (parameter instanceof NumberParameter number && number != ROWS && number != COLUMNS && number != MAXIMUM) {
+            if (parameter instanceof NumberParameter number && number != ROWS && number != COLUMNS
+                    && number != MAXIMUM) {
                 values.put(number.key(), arguments.get(number).resolve(maximum));
             }
         }

@@ -1,6 +1,5 @@
 package pixeron.make;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -45,7 +44,8 @@ public abstract class Maker implements Keyed {
 
     private static NumberParameter size(String key, String title) {
         return NumberParameter.optional(key, title, 8).only(
-                n -> n.isInt() && n.toInt() >= 1 && n.toInt() <= LARGEST_SIDE, "a whole number from 1 to " + LARGEST_SIDE);
+                n -> n.isInt() && n.toInt() >= 1 && n.toInt() <= LARGEST_SIDE, "a whole number from 1 to "
+                        + LARGEST_SIDE);
     }
 
     @Override
@@ -79,12 +79,8 @@ public abstract class Maker implements Keyed {
 
     /** @return the end of every value: rounding and overflow as the person chose */
     static Finish finish(Arguments arguments, int maximum) {
-        String rounding = arguments.get(StepType.ROUNDING).word();
-        String overflow = arguments.get(OVERFLOW).word();
-        return new Finish(
-                Arrays.stream(Rounding.values()).filter(r -> r.word().equals(rounding)).findFirst().orElseThrow(),
-                Arrays.stream(Overflow.values()).filter(o -> o.word().equals(overflow)).findFirst().orElseThrow(),
-                maximum);
+        return new Finish(Rounding.named(arguments.get(StepType.ROUNDING).word()),
+                Overflow.named(arguments.get(OVERFLOW).word()), maximum);
     }
 
     static int whole(Arguments arguments, NumberParameter parameter) {

@@ -20,7 +20,8 @@ abstract class NoiseMaker extends Maker {
             .only(n -> n.isInt() && n.signum() >= 0, "a whole number from 0");
 
     NoiseMaker(String name, String title, String sentence, Parameter<?>... ownParameters) {
-        super(name, title, sentence, Stream.concat(Stream.of(ownParameters), Stream.of(SEED)).toArray(Parameter[]::new));
+        super(name, title, sentence, Stream.concat(Stream.of(ownParameters), Stream.of(SEED))
+                .toArray(Parameter[]::new));
     }
 
     /** The values of an image before rounding and overflow, asked for in reading order. */

@@ -81,7 +81,8 @@ public final class Decimals {
         BigDecimal best = new BigDecimal(Double.toString(number)).stripTrailingZeros();
         // Before version 19 the JDK's own text is now and then one digit too long.
         while (best.precision() > 1) {
-            BigDecimal shorter = new BigDecimal(number).round(new MathContext(best.precision() - 1)).stripTrailingZeros();
+            BigDecimal shorter = new BigDecimal(number).round(new MathContext(best.precision() - 1))
+                    .stripTrailingZeros();
             if (shorter.doubleValue() != number) {
                 break;
             }

@@ -1,5 +1,7 @@
 package pixeron.number;
 
+import java.util.Arrays;
+
 /** What happens to a value outside 0 … M. Every step has this as its {@code overflow} key. */
 public enum Overflow {
     CLIP("clip", "values below 0 become 0, above M become M"),
@@ -17,6 +19,15 @@ public enum Overflow {
     /** @return the word of the step line */
     public String word() {
         return word;
+    }
+
+    /**
+     * @param word as in {@link #word}
+     * @throws IllegalArgumentException if there is no such word
+     */
+    public static Overflow named(String word) {
+        return Arrays.stream(values()).filter(value -> value.word.equals(word)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(word));
     }
 
     /** @return what it does, in a few words */

@@ -3,6 +3,7 @@ package pixeron.number;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.RoundingMode;
+import java.util.Arrays;
 
 /** How an exact value becomes a whole number. Every step has this as its {@code rounding} key. */
 public enum Rounding {
@@ -26,6 +27,15 @@ public enum Rounding {
     /** @return the word of the step line */
     public String word() {
         return word;
+    }
+
+    /**
+     * @param word as in {@link #word}
+     * @throws IllegalArgumentException if there is no such word
+     */
+    public static Rounding named(String word) {
+        return Arrays.stream(values()).filter(value -> value.word.equals(word)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(word));
     }
 
     /** @return what it does, in a few words */

@@ -29,7 +29,8 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
      * @param line the line
      * @param find gives what a name names; throws what would be right for a name that names nothing
      * @return the type and its arguments
-     * @throws PixeronException if the name or a key is unknown, a key stands twice, or a value is missing or not allowed
+     * @throws PixeronException if the name or a key is unknown, a key stands twice, or a value is missing or not
+     * allowed
      */
     public static <K extends Keyed> KeyedLine<K> parse(String what, String line, Function<String, K> find) {
         List<Word> words = words(line);

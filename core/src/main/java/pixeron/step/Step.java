@@ -1,6 +1,5 @@
 package pixeron.step;
 
-import java.util.Arrays;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.Image;
@@ -42,13 +41,11 @@ public record Step(StepType type, Arguments arguments) {
     }
 
     public Rounding rounding() {
-        String word = arguments.get(StepType.ROUNDING).word();
-        return Arrays.stream(Rounding.values()).filter(r -> r.word().equals(word)).findFirst().orElseThrow();
+        return Rounding.named(arguments.get(StepType.ROUNDING).word());
     }
 
     public Overflow overflow() {
-        String word = arguments.get(StepType.OVERFLOW).word();
-        return Arrays.stream(Overflow.values()).filter(o -> o.word().equals(word)).findFirst().orElseThrow();
+        return Overflow.named(arguments.get(StepType.OVERFLOW).word());
     }
 
     /**

@@ -82,7 +82,8 @@ class ByHandTest {
         HandSheet sheet = HandSheet.EMPTY.with(new Pixel(0, 0), "157").with(new Pixel(0, 1), "157.1")
                 .withTolerance(Optional.of(Rational.of(2)));
         assertThat(Check.of(sheet, operation).agree()).isEqualTo(1);
-        assertThatThrownBy(() -> sheet.withTolerance(Optional.of(Rational.of(-1)))).isInstanceOf(PixeronException.class);
+        assertThatThrownBy(() -> sheet.withTolerance(Optional.of(Rational.of(-1))))
+                .isInstanceOf(PixeronException.class);
     }
 
     @Test

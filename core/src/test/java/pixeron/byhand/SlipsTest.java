@@ -28,7 +28,8 @@ class SlipsTest {
     private static List<Explanation> slips(UnaryOperator<BigDecimal> ending) {
         HandSheet sheet = HandSheet.EMPTY;
         for (int n = 0; n < BEFORE.count(); n++) {
-            BigDecimal exact = new BigDecimal("3.75").multiply(new BigDecimal(BEFORE.level(n))).subtract(new BigDecimal(360));
+            BigDecimal exact = new BigDecimal("3.75").multiply(new BigDecimal(BEFORE.level(n)))
+                    .subtract(new BigDecimal(360));
             sheet = sheet.with(BEFORE.pixel(n), ending.apply(exact).stripTrailingZeros().toPlainString());
         }
         return find(sheet, LINE, BEFORE);
@@ -65,7 +66,8 @@ class SlipsTest {
         // down anyway.
         assertThat(slip.explains()).isEqualTo(5);
         assertThat(slip.of()).isEqualTo(5);
-        assertThat(slip.text()).isEqualTo("All 5 differing cells are what you get when the fraction is dropped instead of rounded.");
+        assertThat(slip.text())
+                .isEqualTo("All 5 differing cells are what you get when the fraction is dropped instead of rounded.");
         assertThat(slip.pixels()).hasSize(5);
     }
 

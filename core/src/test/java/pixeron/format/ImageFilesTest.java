@@ -118,7 +118,8 @@ class ImageFilesTest {
     void badTextIsOneLineThatSaysWhere() {
         for (String[] bad : BAD_TEXTS) {
             assertThatThrownBy(() -> read(bad[0])).as(bad[0]).isInstanceOf(PixeronException.class)
-                    .satisfies(problem -> assertThat(problem.getMessage()).containsIgnoringCase(bad[1]).doesNotContain("\n"));
+                    .satisfies(problem -> assertThat(problem.getMessage()).containsIgnoringCase(bad[1])
+                            .doesNotContain("\n"));
         }
     }
 
@@ -157,7 +158,8 @@ class ImageFilesTest {
 
     @Test
     void theWholeNetpbmFamilyIsRead() {
-        assertThat(read("P1 # ink is 1\n3 2\n101\n0 1 0\n").image()).isEqualTo(Image.of(1, new int[][] {{0, 1, 0}, {1, 0, 1}}));
+        assertThat(read("P1 # ink is 1\n3 2\n101\n0 1 0\n").image())
+                .isEqualTo(Image.of(1, new int[][] {{0, 1, 0}, {1, 0, 1}}));
         byte[] bitmap = "P4\n10 1\nXX".getBytes(StandardCharsets.ISO_8859_1);
         bitmap[bitmap.length - 2] = (byte) 0b10100000;
         bitmap[bitmap.length - 1] = (byte) 0b01000000;
@@ -174,7 +176,8 @@ class ImageFilesTest {
 
     /** Every lossless format gives the same numbers back, at the maxima that it can hold. */
     @ParameterizedTest
-    @ValueSource(strings = {"png 255", "png 65535", "tif 255", "tiff 65535", "bmp 255", "gif 255", "pgm 10", "pam 1000", "csv 255"})
+    @ValueSource(strings = {"png 255", "png 65535", "tif 255", "tiff 65535", "bmp 255", "gif 255", "pgm 10",
+            "pam 1000", "csv 255"})
     void losslessFilesReadBackTheSame(String format, @TempDir Path folder) {
         String[] words = format.split(" ");
         int maximum = Integer.parseInt(words[1]);
@@ -186,7 +189,8 @@ class ImageFilesTest {
         }
         Image rgb = random(3, 4, 77, 5);
         ImageFiles.write(folder.resolve("proof.ppm"), rgb, false);
-        assertThat(ImageFiles.read(folder.resolve("proof.ppm"), ReadOptions.DEFAULT).colour().orElseThrow().blue()).isEqualTo(rgb);
+        assertThat(ImageFiles.read(folder.resolve("proof.ppm"), ReadOptions.DEFAULT).colour().orElseThrow().blue())
+                .isEqualTo(rgb);
     }
 
     @Test
@@ -195,7 +199,8 @@ class ImageFilesTest {
         Image noise = random(40, 40, 255, 3);
         ImageFiles.write(file, noise, false);
         assertThat(ImageFiles.isLossy(file)).isTrue();
-        assertThat(LossyNote.of(file, noise)).matches("proof.jpg is a lossy format: [1-9]\\d* of 1600 values.*by at most [1-9].*");
+        assertThat(LossyNote.of(file, noise))
+                .matches("proof.jpg is a lossy format: [1-9]\\d* of 1600 values.*by at most [1-9].*");
         assertThat(ImageFiles.read(file, ReadOptions.DEFAULT).format()).isEqualTo("jpeg");
     }
 
@@ -211,7 +216,8 @@ class ImageFilesTest {
             for (int n = 0; n < 250; n++) {
                 byte[] bytes = java.util.Arrays.copyOf(whole, n % 5 == 0 ? random.nextInt(whole.length) : whole.length);
                 for (int change = random.nextInt(5); change >= 0 && bytes.length > 0; change--) {
-                    bytes[random.nextInt(n % 2 == 0 ? bytes.length : Math.min(bytes.length, 40))] = (byte) random.nextInt(256);
+                    bytes[random.nextInt(n % 2 == 0 ? bytes.length : Math.min(bytes.length, 40))] =
+                            (byte) random.nextInt(256);
                 }
                 try {
                     assertThat(ImageFiles.read(bytes, ReadOptions.DEFAULT)).isNotNull();
@@ -226,9 +232,23 @@ class ImageFilesTest {
     void aFormatThatCannotHoldTheImageSaysWhichCan() {
         Image tens = Image.of(10, new int[][] {{1}});
         Image open = Image.from(1, 1, 255, Rational.HALF);
-        assertThatThrownBy(() -> PictureFiles.writePng(tens, new ByteArrayOutputStream())).hasMessageContaining("use .pgm");
-        assertThatThrownBy(() -> PictureFiles.writePng(open, new ByteArrayOutputStream())).hasMessageContaining("use .csv");
-        assertThatThrownBy(() -> NetpbmFiles.writeGray(open, new ByteArrayOutputStream())).hasMessageContaining("use .csv");
+        assertThatThrownBy(() -> PictureFiles.writePng(tens, new ByteArrayOutputStream()))
+                .hasMessageContaining("use .pgm");
+        assertThatThrownBy(() -> PictureFiles.writePng(open, new ByteArrayOutputStream()))
+                .hasMessageContaining("use .csv");
+        assertThatThrownBy(() -> NetpbmFiles.writeGray(open, new ByteArrayOutputStream()))
+                .hasMessageContaining("use .csv");
+    }
+
+    @Test
+    void theSuggestedFormatCanHoldTheImage(@TempDir Path folder) {
+        for (Image image : new Image[] {random(2, 2, 255, 1), random(2, 2, 7, 1), random(2, 2, 65535, 1),
+                random(2, 2, 10, 1),
+            Image.from(1, 1, 255, Rational.HALF)}) {
+            Path file = folder.resolve("result" + ImageFiles.suggestedEnding(image));
+            ImageFiles.write(file, image, false);
+            assertThat(ImageFiles.read(file, ReadOptions.DEFAULT.asOpen()).image()).isEqualTo(image);
+        }
     }
 
     @Test

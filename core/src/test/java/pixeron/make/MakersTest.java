@@ -48,7 +48,8 @@ class MakersTest {
         Image table = Makers.make("formula rows=20 columns=20 expression=\"(i + 1) * (j + 1)\"");
         assertThat(table.isLevelImage()).isFalse();
         assertThat(table.value(399)).isEqualTo(Rational.of(400));
-        assertThat(Makers.make("formula rows=1 columns=3 rounding=none expression=\"j / 3\"").value(1)).isEqualTo(Rational.of(1, 3));
+        assertThat(Makers.make("formula rows=1 columns=3 rounding=none expression=\"j / 3\"").value(1))
+                .isEqualTo(Rational.of(1, 3));
     }
 
     @Test
@@ -65,22 +66,28 @@ class MakersTest {
     void gaussianNoiseHasItsMeanAndDeviationAndSaltAndPepperItsCount() {
         Image gaussian = Makers.make("gaussian-noise rows=100 columns=100 mean=100 deviation=10 seed=3");
         double mean = IntStream.range(0, 10_000).map(gaussian::level).average().orElseThrow();
-        double variance = IntStream.range(0, 10_000).mapToDouble(n -> Math.pow(gaussian.level(n) - mean, 2)).average().orElseThrow();
+        double variance = IntStream.range(0, 10_000).mapToDouble(n -> Math.pow(gaussian.level(n) - mean, 2)).average()
+                .orElseThrow();
         // Three standard errors: 10 ÷ √10000 · 3, and about 2 % of the deviation.
         assertThat(mean).isBetween(99.7, 100.3);
         assertThat(Math.sqrt(variance)).isBetween(9.75, 10.25);
         Image specks = Makers.make("salt-pepper rows=6 columns=5 maximum=7 ground=3 count=9 seed=2");
-        assertThat(IntStream.range(0, 30).map(specks::level).filter(level -> level == 0 || level == 7).count()).isEqualTo(9);
+        assertThat(IntStream.range(0, 30).map(specks::level).filter(level -> level == 0 || level == 7).count())
+                .isEqualTo(9);
         assertThat(IntStream.range(0, 30).map(specks::level).filter(level -> level == 3).count()).isEqualTo(21);
     }
 
     private static final String NOISE_OF_SEED_7 = "8 6 7 8 | 8 8 8 9 | 4 4 4 4";
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"gradiant rows=3; there are fill, formula, gradient", "formula rows=2; needs expression=",
-        "fill rows=0; whole number from 1 to 8192", "fill rows=M; whole number from 1 to 8192", "fill maximum=70000; from 1 to 65535",
-        "formula expression=\"1/j\"; At row 0, column 0: Division by zero", "formula expression=\"r + 1\"; one of the names",
-        "uniform-noise low=9 high=3; must be at most high=3", "checker size=0; above 0", "salt-pepper count=65; more than the 64 pixels", "fill rows=2 rows=3; twice", "fill speed=2; no key"})
+    @CsvSource(delimiter = ';', value = {"gradiant rows=3; there are fill, formula, gradient",
+            "formula rows=2; needs expression=",
+        "fill rows=0; whole number from 1 to 8192", "fill rows=M; whole number from 1 to 8192",
+                "fill maximum=70000; from 1 to 65535",
+        "formula expression=\"1/j\"; At row 0, column 0: Division by zero",
+                "formula expression=\"r + 1\"; one of the names",
+        "uniform-noise low=9 high=3; must be at most high=3", "checker size=0; above 0",
+                "salt-pepper count=65; more than the 64 pixels", "fill rows=2 rows=3; twice", "fill speed=2; no key"})
     void aBadLineSaysWhatWouldBeRight(String line, String message) {
         assertThatThrownBy(() -> Makers.make(line)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }

@@ -26,7 +26,8 @@ class DecimalsTest {
     @ValueSource(strings = {"", "x", "1e3", "1 2", "--1", "1/2/3", ".", "1,5", "NaN", "0x1F", "١"})
     void refusesWhatIsNoNumber(String text) {
         assertThat(Decimals.isNumber(text)).isFalse();
-        assertThatThrownBy(() -> Decimals.parse(text)).isInstanceOf(PixeronException.class).hasMessageContaining("number");
+        assertThatThrownBy(() -> Decimals.parse(text)).isInstanceOf(PixeronException.class)
+                .hasMessageContaining("number");
     }
 
     @Property

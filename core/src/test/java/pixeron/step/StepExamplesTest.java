@@ -124,7 +124,8 @@ class StepExamplesTest {
 
     @Test
     void aLineReadsWithSignsBlanksAndQuotes() {
-        assertThat(StepLine.parse("  add\tamount=\"\u22123.50\"  rounding=nearest ").line()).isEqualTo("add amount=-3.5");
+        assertThat(StepLine.parse("  add\tamount=\"\u22123.50\"  rounding=nearest ").line())
+                .isEqualTo("add amount=-3.5");
         assertThat(StepLine.parse("divide divisor=6/4").line()).isEqualTo("divide divisor=1.5");
         assertThat(StepLine.parse("divide divisor=2/6").line()).isEqualTo("divide divisor=1/3");
         assertThatThrownBy(() -> StepLine.parse(" ")).hasMessageContaining("empty");

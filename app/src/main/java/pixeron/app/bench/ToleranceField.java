@@ -14,7 +14,8 @@ import pixeron.number.Rational;
 final class ToleranceField extends TextField {
 
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
-    private static final String RULE = "Values within ± this distance agree. Empty: a value agrees by the decimals it was written with.";
+    private static final String RULE =
+            "Values within ± this distance agree. Empty: a value agrees by the decimals it was written with.";
 
     private final Bench bench;
     private final Tooltip tooltip = new Tooltip(RULE);

@@ -225,8 +225,8 @@ final class FileActions {
             return;
         }
         Image image = described.get().image();
-        String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1))
-                + ".png";
+        String suggested = fileName(bench.project())
+                + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1)) + ImageFiles.suggestedEnding(image);
         dialogs.chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
             ImageFiles.write(file, image, false);
             return ImageFiles.isLossy(file) ? LossyNote.of(file, image) : "";

@@ -99,7 +99,8 @@ final class NewImagePane extends StackPane {
         if (event.getCode() == KeyCode.ESCAPE && !kind.isShowing()) {
             leave();
             event.consume();
-        } else if (event.getCode() == KeyCode.ENTER && !create.isDisabled() && event.getTarget() instanceof Region region
+        } else if (event.getCode() == KeyCode.ENTER && !create.isDisabled()
+                && event.getTarget() instanceof Region region
                 && region.getStyleClass().contains("text-field")) {
             create.fire();
             event.consume();

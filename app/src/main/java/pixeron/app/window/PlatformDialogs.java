@@ -33,7 +33,14 @@ public final class PlatformDialogs implements Dialogs {
     public Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds) {
         FileChooser chooser = chooser(title, kinds);
         chooser.setInitialFileName(suggestedName);
-        return remembered(chooser.showSaveDialog(owner));
+        File file = chooser.showSaveDialog(owner);
+        return remembered(file == null ? null : withEnding(file, chooser.getSelectedExtensionFilter()));
+    }
+
+    /** Not every platform's dialog adds the ending of the kind that was chosen. */
+    private static File withEnding(File file, FileChooser.ExtensionFilter kind) {
+        boolean isComplete = file.getName().contains(".") || kind == null || kind.getExtensions().isEmpty();
+        return isComplete ? file : new File(file.getPath() + kind.getExtensions().get(0).replace("*", ""));
     }
 
     private FileChooser chooser(String title, List<Kind> kinds) {

@@ -51,7 +51,8 @@ final class TopBar extends HBox {
     void build() {
         if (working.getChildren().isEmpty()) {
             Button open = button("Open…", "Open an image, a table or a project (Ctrl+O)", actions::open);
-            Button make = button("New image…", "Make an image: filled, gradient, checker, by a formula… (Ctrl+N)", newImage);
+            Button make = button("New image…", "Make an image: filled, gradient, checker, by a formula… (Ctrl+N)",
+                    newImage);
             Button save = button("Save", "Save the project (Ctrl+S)", actions::save);
             Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)",
                     actions::saveResult);

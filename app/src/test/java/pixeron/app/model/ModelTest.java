@@ -113,7 +113,8 @@ class ModelTest {
         UserFolder user = new UserFolder(folder);
         assertThat(Settings.read(user)).isEqualTo(Settings.DEFAULT);
         Path file = Files.writeString(folder.resolve("prüf=ung.pgm"), "P2 1 1 1 0");
-        Settings settings = Settings.DEFAULT.withDark(true).withRecent(folder.resolve("gone.pgm")).withRecent(file).withRecent(file);
+        Settings settings = Settings.DEFAULT.withDark(true).withRecent(folder.resolve("gone.pgm")).withRecent(file)
+                .withRecent(file);
         settings.write(user);
         assertThat(Settings.read(user)).isEqualTo(new Settings(true, false, java.util.List.of(file)));
         for (int n = 0; n < 20; n++) {

@@ -15,7 +15,8 @@ public final class StepLine {
     /**
      * @param line {@code name key=value …}
      * @return its step
-     * @throws PixeronException if the name or a key is unknown, a key stands twice, or a value is missing or not allowed;
+     * @throws PixeronException if the name or a key is unknown, a key stands twice, or a value is missing or not
+     * allowed;
      *     names the word, its place and what would be right
      */
     public static Step parse(String line) {

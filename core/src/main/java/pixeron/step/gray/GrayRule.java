@@ -46,7 +46,8 @@ public final class GrayRule {
 
     private static final List<GrayRule> READY = List.of(
             weighted("mean", "the mean of the channels", "(R + G + B) / 3", 1, 1, 1, 3),
-            weighted("luma-601", "weights 0.299, 0.587, 0.114", "0.299 * R + 0.587 * G + 0.114 * B", 299, 587, 114, 1000),
+            weighted("luma-601", "weights 0.299, 0.587, 0.114", "0.299 * R + 0.587 * G + 0.114 * B", 299, 587, 114,
+                    1000),
             weighted("luma-709", "weights 0.2126, 0.7152, 0.0722", "0.2126 * R + 0.7152 * G + 0.0722 * B",
                     2126, 7152, 722, 10000),
             new GrayRule("lightness", "half way between the largest and the smallest channel",
@@ -71,7 +72,8 @@ public final class GrayRule {
         this.divisor = divisor;
     }
 
-    private static GrayRule weighted(String word, String sentence, String formula, long r, long g, long b, long divisor) {
+    private static GrayRule weighted(String word, String sentence, String formula, long r, long g, long b,
+            long divisor) {
         return new GrayRule(word, sentence, formula, (red, green, blue) -> r * red + g * green + b * blue, divisor);
     }
 
@@ -92,12 +94,14 @@ public final class GrayRule {
         }
         return READY.stream().filter(rule -> rule.word.equals(text.strip())).findFirst().orElseThrow(() ->
                 PixeronException.of("There is no gray rule \"%s\"; there are %s and \"weights a b c\".",
-                        Decimals.shortened(text), READY.stream().map(GrayRule::word).collect(Collectors.joining(", "))));
+                        Decimals.shortened(text), READY.stream().map(GrayRule::word)
+                                .collect(Collectors.joining(", "))));
     }
 
     private static GrayRule ownWeights(String... texts) {
         if (texts.length != 3) {
-            throw PixeronException.of("weights needs three numbers, for red, green and blue; %d are given.", texts.length);
+            throw PixeronException.of("weights needs three numbers, for red, green and blue; %d are given.",
+                    texts.length);
         }
         List<Rational> weights = Arrays.stream(texts).map(Decimals::parse).toList();
         BigInteger common = weights.stream().map(Rational::denominator)

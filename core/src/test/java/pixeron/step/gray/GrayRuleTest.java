@@ -25,7 +25,8 @@ class GrayRuleTest {
 
     private static ColourImage pixel(int red, int green, int blue, Integer alpha) {
         return new ColourImage(Image.of(255, new int[][] {{red}}), Image.of(255, new int[][] {{green}}),
-                Image.of(255, new int[][] {{blue}}), Optional.ofNullable(alpha).map(a -> Image.of(255, new int[][] {{a}})));
+                Image.of(255, new int[][] {{blue}}), Optional.ofNullable(alpha)
+                        .map(a -> Image.of(255, new int[][] {{a}})));
     }
 
     /** Worked out with paper and pencil for R = 10, G = 20, B = 31. */
@@ -34,7 +35,8 @@ class GrayRuleTest {
         "weights 0.5 0.5 0,15", "weights 1 1 1,61", "weights -1 0 0,0", "weights 1/3 1/3 1/3,20", "weights 9 9 9,255"})
     void makesGray(String rule, int gray) {
         // 61 ÷ 3 = 20.33; 2.99 + 11.74 + 3.534 = 18.264; 2.126 + 14.304 + 2.2382 = 18.6682; (31 + 10) ÷ 2 = 20.5
-        assertThat(GrayRule.parse(rule).apply(pixel(10, 20, 31, null), Transparency.OVER_WHITE).level(0)).isEqualTo(gray);
+        assertThat(GrayRule.parse(rule).apply(pixel(10, 20, 31, null), Transparency.OVER_WHITE).level(0))
+                .isEqualTo(gray);
     }
 
     @Test
@@ -46,7 +48,8 @@ class GrayRuleTest {
         assertThat(mean.apply(half, Transparency.OVER_BLACK).level(0)).isEqualTo(20);
         assertThat(mean.apply(half, Transparency.IGNORED).level(0)).isEqualTo(100);
         assertThat(mean.explain(half, Transparency.OVER_WHITE, new Pixel(0, 0)).lines()).extracting(Line::text)
-                .contains("R = (100 × 51 + 255 × (255 − 51)) ÷ 255 = 224", "gray = (224 + 224 + 224) ÷ 3", "  = 672 ÷ 3");
+                .contains("R = (100 × 51 + 255 × (255 − 51)) ÷ 255 = 224", "gray = (224 + 224 + 224) ÷ 3",
+                        "  = 672 ÷ 3");
         assertThat(GrayNotes.of(mean, half, Transparency.OVER_WHITE)).contains("1 pixels are transparent");
         assertThat(half.transparentPixels()).isEqualTo(1);
     }
@@ -63,7 +66,8 @@ class GrayRuleTest {
         ColourImage picture = new ColourImage(channels[0], channels[1], channels[2],
                 random.nextBoolean() ? Optional.of(channels[3]) : Optional.empty());
         List<GrayRule> rules = new ArrayList<>(GrayRule.ready());
-        rules.add(GrayRule.parse("weights 0." + random.nextInt(1000) + " -0." + random.nextInt(100) + " 1/" + (1 + random.nextInt(9))));
+        rules.add(GrayRule.parse("weights 0." + random.nextInt(1000) + " -0." + random.nextInt(100) + " 1/"
+                + (1 + random.nextInt(9))));
         for (GrayRule rule : rules) {
             for (Transparency transparency : Transparency.values()) {
                 Image gray = rule.apply(picture, transparency);
@@ -83,14 +87,16 @@ class GrayRuleTest {
             int expected = new BigDecimal("0.299").multiply(new BigDecimal(rgb[0])).add(new BigDecimal("0.587")
                     .multiply(new BigDecimal(rgb[1]))).add(new BigDecimal("0.114").multiply(new BigDecimal(rgb[2])))
                     .setScale(0, RoundingMode.HALF_UP).intValueExact();
-            assertThat(GrayRule.parse("luma-601").apply(pixel(rgb[0], rgb[1], rgb[2], null), Transparency.IGNORED).level(0))
+            assertThat(GrayRule.parse("luma-601").apply(pixel(rgb[0], rgb[1], rgb[2], null), Transparency.IGNORED)
+                    .level(0))
                     .isEqualTo(expected);
         }
     }
 
     @Test
     void badRulesSayWhatWouldBeRight() {
-        assertThatThrownBy(() -> GrayRule.parse("sepia")).isInstanceOf(PixeronException.class).hasMessageContaining("luma-601");
+        assertThatThrownBy(() -> GrayRule.parse("sepia")).isInstanceOf(PixeronException.class)
+                .hasMessageContaining("luma-601");
         assertThatThrownBy(() -> GrayRule.parse("weights 1 2")).hasMessageContaining("three numbers");
         assertThatThrownBy(() -> GrayRule.parse("weights 1 2 x")).hasMessageContaining("not a number");
         assertThatThrownBy(() -> GrayRule.parse("weights 0.00000001 0 0")).hasMessageContaining("fewer digits");
