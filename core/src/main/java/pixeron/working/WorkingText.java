@@ -1,6 +1,7 @@
 package pixeron.working;
 
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Writes a working as plain text, LaTeX or HTML. */
@@ -14,6 +15,9 @@ public final class WorkingText {
             Map.entry('⌋', " \\rfloor "), Map.entry('\\', " \\backslash "), Map.entry('_', "\\_"),
             Map.entry('%', "\\%"), Map.entry('{', "\\{"), Map.entry('}', "\\}"), Map.entry('√', " \\surd "),
             Map.entry('π', " \\pi "), Map.entry('#', "\\#"), Map.entry('&', "\\&"), Map.entry('$', "\\$"));
+
+    /** Words between numbers in a formula. */
+    private static final Set<String> WORDS = Set.of("if", "else");
 
     private WorkingText() {
     }
@@ -30,7 +34,8 @@ public final class WorkingText {
     public static String latex(Working working) {
         return "\\[\n\\begin{array}{ll}\n" + working.lines().stream()
                 .map(line -> "\\text{" + escaped(line.label()) + "} & "
-                        + line.runs().stream().map(WorkingText::latex).collect(Collectors.joining()) + " \\\\\n")
+                        + line.runs().stream().map(WorkingText::latex).collect(Collectors.joining())
+                        .replaceAll(" {2,}", " ") + " \\\\\n")
                 .collect(Collectors.joining()) + "\\end{array}\n\\]\n";
     }
 
@@ -45,15 +50,20 @@ public final class WorkingText {
             while (end < text.length() && Character.isLetter(text.charAt(end))) {
                 end++;
             }
-            if (end - at > 1) {
-                out.append("\\mathrm{").append(text, at, end).append('}');
+            String word = text.substring(at, end);
+            if (WORDS.contains(word)) {
+                // Blanks do not count in a formula, so words of a sentence bring their own.
+                out.append("\\text{ ").append(word).append(" }");
+                at = end;
+            } else if (end - at > 1) {
+                out.append("\\mathrm{").append(word).append('}');
                 at = end;
             } else {
                 char c = text.charAt(at++);
                 out.append(LATEX_SIGNS.getOrDefault(c, String.valueOf(c)));
             }
         }
-        return out.toString().replaceAll("(?<=[^\\\\]) {2,}", " ");
+        return out.toString();
     }
 
     /** Words inside \text: only signs that LaTeX reserves are escaped; the rest is text in UTF-8. */

@@ -114,7 +114,7 @@ public final class ImagePainter implements Painter {
     private int[] points(Viewport viewport, int width, int height) {
         int[] points = new int[width * height];
         double step = 1 / viewport.cell();
-        int reads = step <= 1 ? 1 : step <= 4 ? 2 : MOST_READ;
+        int reads = step <= 1 ? 1 : step <= 2 ? 2 : MOST_READ;
         int[][] columns = places(viewport.left(), step, width, reads, image.columns());
         int[][] rows = places(viewport.top(), step, height, reads, image.rows());
         IntStream.range(0, height).parallel().forEach(y -> {
