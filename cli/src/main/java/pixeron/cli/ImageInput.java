@@ -9,6 +9,7 @@ import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
 import pixeron.image.ColourImage;
+import pixeron.number.Decimals;
 import pixeron.step.gray.GrayNotes;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.Transparency;
@@ -18,7 +19,7 @@ final class ImageInput {
 
     @Option(names = "--max", paramLabel = "M",
             description = "Maximum level, 1 to 65535, when the file does not say it.")
-    private Integer maximum;
+    private String maximum;
 
     @Option(names = "--open",
             description = "Read a table of any numbers as an open image (M = 255 unless --max says otherwise).")
@@ -48,9 +49,15 @@ final class ImageInput {
 
     /** @return the file as it is, colour or gray */
     LoadedImage readAsItIs(Path file) {
-        return ImageFiles.read(file, new ReadOptions(
-                maximum == null ? OptionalInt.empty() : OptionalInt.of(maximum), isOpen,
-                        ReadOptions.DEFAULT_PIXEL_LIMIT));
+        return ImageFiles.read(file, new ReadOptions(maximum == null ? OptionalInt.empty() : OptionalInt.of(maximum()),
+                isOpen, ReadOptions.DEFAULT_PIXEL_LIMIT));
+    }
+
+    private int maximum() {
+        if (!maximum.matches("\\d{1,9}")) {
+            throw PixeronException.of("--max %s is not a whole number from 1 to 65535.", Decimals.shortened(maximum));
+        }
+        return Integer.parseInt(maximum);
     }
 
     /** @return a colour picture made gray by the rule, with a note of how */

@@ -20,8 +20,9 @@ public final class Pixeron implements Runnable {
     /** Exit code for bad use or bad input. */
     static final int BAD = 2;
 
+    /** Words for the command line. Tables come with the first step that has one; until then the word is refused here. */
     private static final List<String> COMMANDS =
-            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "-h", "--help",
+            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "table", "-h", "--help",
                     "-V", "--version");
 
     @CommandLine.Spec

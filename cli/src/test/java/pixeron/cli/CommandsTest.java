@@ -165,7 +165,9 @@ class CommandsTest {
         assertBad("write ROW,COLUMN", "explain", image, "--step", "invert", "--at", "2");
         assertBad("column 0 (counted from 0): 137 is not a whole number from 0 to 100", "facts", image, "--max", "100");
         assertBad("from 1 to 65535", "facts", image, "--max", "0");
-        assertBad("--max", "facts", image, "--max", "many");
+        assertBad("--max many is not a whole number from 1 to 65535", "facts", image, "--max", "many");
+        assertBad("'table'", "table", image);
+        assertThat(Pixeron.isCommand("table", "proof.pgm")).isTrue();
         assertBad("Unknown option: '--loud'", "facts", image, "--loud");
         assertBad("Missing required", "check", image, "--step", "invert");
         assertBad("hand.csv: The table has 1 rows, and the result has 2", "check", image, "--step", "invert",

@@ -90,6 +90,8 @@ public final class ImageFiles {
                 throw PixeronException.of("%s is a folder; name a file in it.", file);
             } else if (!Files.exists(file)) {
                 throw PixeronException.of("There is no file %s.", file);
+            } else if (!Files.isRegularFile(file)) {
+                throw PixeronException.of("%s is not a file that can be read to its end.", file);
             } else if (Files.size(file) > MAXIMUM_BYTES) {
                 throw PixeronException.of("%s is larger than 1 GiB, more than is read.", file);
             }
