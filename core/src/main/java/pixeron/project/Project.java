@@ -32,10 +32,6 @@ public record Project(String name, Origin origin, Chain chain, Map<Integer, Hand
         return sheets.getOrDefault(chain.stage(position).link().id(), HandSheet.EMPTY);
     }
 
-    public Project withName(String newName) {
-        return new Project(newName, origin, chain, sheets);
-    }
-
     /** @return this with a changed chain; values by hand of steps that are gone go with them */
     public Project withChain(UnaryOperator<Chain> change) {
         Chain changed = change.apply(chain);

@@ -2,6 +2,7 @@ package pixeron.app.bench;
 
 import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
+import pixeron.app.sheet.Grays;
 import pixeron.image.Image;
 
 /** A small square picture of an image. */
@@ -35,12 +36,11 @@ public final class Thumbnail extends ImageView {
         double span = Math.max(image.rows(), image.columns());
         for (int y = 0; y < side; y++) {
             for (int x = 0; x < side; x++) {
-                int row = (int) ((y + 0.5) * span / side - (span - image.rows()) / 2);
-                int column = (int) ((x + 0.5) * span / side - (span - image.columns()) / 2);
+                int row = (int) Math.floor((y + 0.5) * span / side - (span - image.rows()) / 2);
+                int column = (int) Math.floor((x + 0.5) * span / side - (span - image.columns()) / 2);
                 if (row >= 0 && row < image.rows() && column >= 0 && column < image.columns()) {
-                    double level = image.asDouble(row * image.columns() + column) / image.maximumLevel();
-                    int gray = (int) Math.rint(255 * Math.max(0, Math.min(1, level)));
-                    picture.getPixelWriter().setArgb(x, y, 0xFF000000 | gray << 16 | gray << 8 | gray);
+                    int offset = row * image.columns() + column;
+                    picture.getPixelWriter().setArgb(x, y, Grays.point(Grays.of(image, offset)));
                 }
             }
         }

@@ -9,13 +9,14 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Step;
 
-/** The small texts that several parts of the bench need, worded once. */
-final class Words {
+/** The small texts that several parts of the window need, worded once. */
+public final class Words {
 
     private Words() {
     }
 
-    static String size(Image image) {
+    /** @return size and levels of an image: {@code 8 × 8 · levels 0–7} */
+    public static String size(Image image) {
         return image.rows() + " × " + image.columns() + " · "
                 + (image.isLevelImage() ? "levels 0–" + image.maximumLevel() : "open, M = " + image.maximumLevel());
     }

@@ -45,11 +45,6 @@ public final class ImagePainter implements Painter {
                 ? 1 : 4);
     }
 
-    /** @return the gray of a sample on the screen, 0 … 255; 0 is black, M and above white */
-    private double gray(int n) {
-        return Math.max(0, Math.min(1, image.asDouble(n) / image.maximumLevel())) * 255;
-    }
-
     private static int length(Value value) {
         return Decimals.cell(value).length();
     }
@@ -79,7 +74,7 @@ public final class ImagePainter implements Painter {
             double height = Math.floor(viewport.y(i + 1)) - y;
             for (int j = viewport.firstColumn(); j <= viewport.lastColumn(); j++) {
                 int n = i * image.columns() + j;
-                int level = (int) Math.rint(gray(n));
+                int level = (int) Math.rint(Grays.of(image, n));
                 double x = Math.floor(viewport.x(j));
                 graphics.setFill(GRAYS[level]);
                 graphics.fillRect(x, y, Math.floor(viewport.x(j + 1)) - x, height);
@@ -122,11 +117,10 @@ public final class ImagePainter implements Painter {
                 double sum = 0;
                 for (int row : rows[y]) {
                     for (int column : columns[x]) {
-                        sum += gray(row * image.columns() + column);
+                        sum += Grays.of(image, row * image.columns() + column);
                     }
                 }
-                int level = (int) (sum / (reads * reads) + 0.5);
-                points[y * width + x] = 0xFF000000 | level << 16 | level << 8 | level;
+                points[y * width + x] = Grays.point(sum / (reads * reads));
             }
         });
         return points;

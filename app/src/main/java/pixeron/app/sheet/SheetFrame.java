@@ -31,7 +31,9 @@ public final class SheetFrame extends VBox {
         subtitle.getStyleClass().add("sheet-subtitle");
         subtitle.setTextOverrun(OverrunStyle.ELLIPSIS);
         caption.getStyleClass().add("sheet-caption");
+        caption.setManaged(false);
         tools.getStyleClass().add("sheet-tools");
+        tools.setMinWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox head = new HBox(name, gap, caption, tools);
@@ -70,6 +72,7 @@ public final class SheetFrame extends VBox {
 
     public void setCaption(String text) {
         caption.setText(text);
+        caption.setManaged(!text.isEmpty());
     }
 
     /** @param text said on the sheet while nothing is on it; empty for none */

@@ -25,6 +25,7 @@ public final class Theme {
     private static final List<String> NUMBER_FONTS = List.of("JetBrainsMono-Regular.ttf", "JetBrainsMono-Bold.ttf");
 
     private final Parent root;
+    private boolean hasNumbers;
     private final ReadOnlyObjectWrapper<Palette> palette = new ReadOnlyObjectWrapper<>(Palette.LIGHT);
     private final ReadOnlyObjectWrapper<Double> scale = new ReadOnlyObjectWrapper<>(1.0);
 
@@ -38,7 +39,10 @@ public final class Theme {
 
     /** Loads the fonts of numbers, before the first number is shown; the opening view has none. */
     public void loadNumbers() {
-        NUMBER_FONTS.forEach(Theme::load);
+        if (!hasNumbers) {
+            hasNumbers = true;
+            NUMBER_FONTS.forEach(Theme::load);
+        }
     }
 
     private static void load(String font) {

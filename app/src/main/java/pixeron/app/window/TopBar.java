@@ -12,8 +12,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
+import pixeron.app.bench.Words;
 import pixeron.app.model.Bench;
-import pixeron.image.Image;
 
 /** The head of the window: what is open, and the actions that are needed most. */
 final class TopBar extends HBox {
@@ -82,12 +82,10 @@ final class TopBar extends HBox {
         if (bench.project() == null) {
             return;
         }
-        Image image = bench.project().chain().source();
         name.setText(bench.project().name());
         String state = bench.savedProperty().get() ? bench.fileProperty().get() == null ? "not changed" : "saved"
                 : "● unsaved changes";
-        facts.setText(image.rows() + " × " + image.columns() + " · "
-                + (image.isLevelImage() ? "levels 0–" : "open, M = ") + image.maximumLevel() + " · " + state);
+        facts.setText(Words.size(bench.project().chain().source()) + " · " + state);
     }
 
     private static Region gap() {
