@@ -45,5 +45,7 @@ if "%WINDOW%"=="no" (
 )
 set "MODULES="
 for %%f in ("%TARGET%\lib\javafx-*.jar") do set "MODULES=!MODULES!%%f;"
-"%JAVA%" --module-path "%MODULES%" --add-modules javafx.controls -cp "%JAR%;%TARGET%\lib\*" pixeron.app.Main %*
+rem Time in the first second goes into the window rather than into compiling what runs a few thousand times.
+set "COMPILING=-XX:Tier4InvocationThreshold=50000 -XX:Tier4MinInvocationThreshold=6000 -XX:Tier4CompileThreshold=150000 -XX:Tier4BackEdgeThreshold=400000"
+"%JAVA%" -XX:+UseSerialGC %COMPILING% --module-path "%MODULES%" --add-modules javafx.controls -cp "%JAR%;%TARGET%\lib\*" pixeron.app.Main %*
 exit /b %errorlevel%

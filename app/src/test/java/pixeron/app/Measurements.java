@@ -76,6 +76,7 @@ class Measurements extends WindowTest {
         Random random = new Random(1);
         Path file = folder.resolve("large.pgm");
         ImageFiles.write(file, Image.ofLevels(SIZE, SIZE, 255, n -> random.nextInt(256)), false);
+        sleep(4000);
         long start = System.nanoTime();
         long pause = longestPause(() -> open(file));
         System.out.printf("%d × %d: open %.0f ms, longest pause of the window %d ms%n", SIZE, SIZE,

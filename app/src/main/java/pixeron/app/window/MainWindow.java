@@ -59,11 +59,9 @@ public final class MainWindow extends StackPane {
             theme.setDark(settings.isDark());
             theme.setLarge(settings.isLarge());
         });
-        bench.shownProperty().subscribe(shown -> {
-            if (shown != null && layout.getCenter() == opening) {
-                showBench();
-            }
-        });
+        // When the project is there, before its result is: what is calculated then finds the bench standing.
+        bench.projectProperty().subscribe(project -> showWhatIsOpen());
+        bench.shownProperty().subscribe(shown -> showWhatIsOpen());
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
     }
@@ -94,6 +92,12 @@ public final class MainWindow extends StackPane {
             getChildren().add(help);
         }
         help.open();
+    }
+
+    private void showWhatIsOpen() {
+        if (bench.project() != null && layout.getCenter() == opening) {
+            showBench();
+        }
     }
 
     private void showBench() {
@@ -136,7 +140,9 @@ public final class MainWindow extends StackPane {
         if (!words.isEmpty()) {
             files.open(Path.of(words.get(0)));
         }
-        Platform.runLater(this::view);
+        if (view == null) {
+            Platform.runLater(() -> Rehearsal.start(theme, view(), () -> !bench.isOpen()));
+        }
     }
 
     /** @param close runs when nothing unsaved is in the way */
