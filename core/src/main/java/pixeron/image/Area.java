@@ -24,6 +24,38 @@ public record Area(int row, int column, int height, int width) {
         return new Area(0, 0, image.rows(), image.columns());
     }
 
+    /**
+     * @param a a corner inside image
+     * @param b the opposite corner, inside image
+     * @return the rectangle between them, both included
+     */
+    public static Area between(Pixel a, Pixel b) {
+        return new Area(Math.min(a.row(), b.row()), Math.min(a.column(), b.column()),
+                Math.abs(a.row() - b.row()) + 1, Math.abs(a.column() - b.column()) + 1);
+    }
+
+    /**
+     * @param middle inside image
+     * @param size odd number of rows and columns
+     * @return the square around a pixel, as far as it lies inside image
+     */
+    public static Area around(Pixel middle, int size, Image image) {
+        int reach = size / 2;
+        return between(new Pixel(Math.max(0, middle.row() - reach), Math.max(0, middle.column() - reach)),
+                new Pixel(Math.min(image.rows() - 1, middle.row() + reach),
+                        Math.min(image.columns() - 1, middle.column() + reach)));
+    }
+
+    /** @return height·width */
+    public int count() {
+        return Math.multiplyExact(height, width);
+    }
+
+    /** @return the pixel in the corner opposite to the first one */
+    public Pixel lastPixel() {
+        return new Pixel(row + height - 1, column + width - 1);
+    }
+
     public boolean contains(int i, int j) {
         return i >= row && i - row < height && j >= column && j - column < width;
     }

@@ -18,6 +18,15 @@ record ByteSamples(byte[] bytes) implements Samples {
     }
 
     @Override
+    public Samples with(int[] offsets, int level) {
+        byte[] copy = bytes.clone();
+        for (int offset : offsets) {
+            copy[offset] = (byte) level;
+        }
+        return new ByteSamples(copy);
+    }
+
+    @Override
     public boolean equals(Object other) {
         return other instanceof ByteSamples b && Arrays.equals(bytes, b.bytes);
     }

@@ -55,6 +55,32 @@ public final class Histogram {
         return counts.length - 1;
     }
 
+    /**
+     * @param place 1 … N, in the order of rising levels
+     * @return the level of the pixel at that place
+     */
+    public int levelAt(long place) {
+        int level = 0;
+        long running = counts[0];
+        while (running < place) {
+            level++;
+            running += counts[level];
+        }
+        return level;
+    }
+
+    /**
+     * @param width levels in a bin, ≥ 1
+     * @return the sums of n(k) over width levels each, from level 0 on; the last bin may hold fewer levels
+     */
+    public int[] bins(int width) {
+        int[] bins = new int[(counts.length + width - 1) / width];
+        for (int level = 0; level < counts.length; level++) {
+            bins[level / width] += counts[level];
+        }
+        return bins;
+    }
+
     /** @return the largest n(k) */
     public int tallest() {
         int tallest = 0;

@@ -151,6 +151,38 @@ public final class Image {
         return from(rows, columns, newMaximum, values);
     }
 
+    /**
+     * @param offsets row-major, each 0 … count() − 1
+     * @param value the new sample there
+     * @return this with one value at all these places; a value that is no level makes an open image
+     */
+    public Image with(int[] offsets, Value value) {
+        if (isLevelImage() && isLevel(value, maximumLevel)) {
+            return new Image(rows, columns, maximumLevel, samples.with(offsets, ((Rational) value).toInt()));
+        }
+        Value[] values = new Value[count()];
+        Arrays.setAll(values, this::value);
+        for (int offset : offsets) {
+            values[offset] = value;
+        }
+        return from(rows, columns, maximumLevel, values);
+    }
+
+    /**
+     * @param area inside this image
+     * @return the part as an image of its own, with the same maximum level
+     */
+    public Image part(Area area) {
+        area.requireInside(this);
+        IntUnaryOperator offset = n -> (area.row() + n / area.width()) * columns + area.column() + n % area.width();
+        if (isLevelImage()) {
+            return ofLevels(area.height(), area.width(), maximumLevel, n -> level(offset.applyAsInt(n)));
+        }
+        Value[] values = new Value[area.count()];
+        Arrays.setAll(values, n -> value(offset.applyAsInt(n)));
+        return from(area.height(), area.width(), maximumLevel, values);
+    }
+
     public int rows() {
         return rows;
     }

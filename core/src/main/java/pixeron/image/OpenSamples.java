@@ -75,6 +75,11 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
     }
 
     @Override
+    public Samples with(int[] offsets, int level) {
+        throw new IllegalStateException("an open image is changed value by value, its denominator may change");
+    }
+
+    @Override
     public boolean equals(Object other) {
         return other instanceof OpenSamples o && denominator == o.denominator
                 && Arrays.equals(numerators, o.numerators) && Arrays.equals(doubles, o.doubles);

@@ -8,4 +8,7 @@ sealed interface Samples permits ByteSamples, WordSamples, OpenSamples {
     Value value(int offset);
 
     double asDouble(int offset);
+
+    /** @return a copy with a level at some places; only for samples that are levels */
+    Samples with(int[] offsets, int level);
 }

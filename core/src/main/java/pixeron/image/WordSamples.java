@@ -18,6 +18,15 @@ record WordSamples(char[] words) implements Samples {
     }
 
     @Override
+    public Samples with(int[] offsets, int level) {
+        char[] copy = words.clone();
+        for (int offset : offsets) {
+            copy[offset] = (char) level;
+        }
+        return new WordSamples(copy);
+    }
+
+    @Override
     public boolean equals(Object other) {
         return other instanceof WordSamples w && Arrays.equals(words, w.words);
     }

@@ -1,0 +1,77 @@
+package pixeron.look;
+
+import java.util.ArrayList;
+import java.util.List;
+import pixeron.PixeronException;
+import pixeron.image.ColourImage;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/**
+ * A colour pixel as one number of 32 bits, 0xAARRGGBB: alpha in the highest eight bits, then red, green and blue. A
+ * picture without transparency has alpha 255.
+ *
+ * @param packed the number; its sign bit is the highest bit of alpha
+ */
+public record PackedPixel(int packed) {
+
+    private static final int BYTE_MAXIMUM = 255;
+
+    private record Channel(String name, int shift) {
+    }
+
+    private static final List<Channel> CHANNELS = List.of(new Channel("A", 24), new Channel("R", 16),
+            new Channel("G", 8), new Channel("B", 0));
+
+    /**
+     * @return the packed number of a pixel
+     * @throws PixeronException if the channels do not have eight bits, M = 255
+     */
+    public static PackedPixel of(ColourImage picture, Pixel pixel) {
+        if (picture.maximumLevel() != BYTE_MAXIMUM) {
+            throw PixeronException.of("A packed value has eight bits for each channel, and these have the maximum level"
+                    + " %d.", picture.maximumLevel());
+        }
+        int alpha = picture.alpha().map(image -> level(image, pixel)).orElse(BYTE_MAXIMUM);
+        return new PackedPixel(alpha << 24 | level(picture.red(), pixel) << 16 | level(picture.green(), pixel) << 8
+                | level(picture.blue(), pixel));
+    }
+
+    private static int level(Image image, Pixel pixel) {
+        return image.level(image.offset(pixel));
+    }
+
+    /** @return {@code 0xFF3A7BC4} */
+    public String hexadecimal() {
+        return hexadecimal(packed);
+    }
+
+    private static String hexadecimal(int number) {
+        return String.format("0x%08X", number);
+    }
+
+    /** @return 32 binary digits in four groups */
+    public String binary() {
+        String digits = Integer.toBinaryString(packed);
+        String all = "0".repeat(Integer.SIZE - digits.length()) + digits;
+        return String.join(" ", all.substring(0, 8), all.substring(8, 16), all.substring(16, 24), all.substring(24));
+    }
+
+    /** @return how each channel is taken out of the number: masked, then shifted */
+    public List<Line> lines() {
+        List<Line> lines = new ArrayList<>();
+        lines.add(Line.of("packed", Run.before(hexadecimal())));
+        lines.add(Line.of("binary", Run.plain(binary())));
+        for (Channel channel : CHANNELS) {
+            int mask = BYTE_MAXIMUM << channel.shift();
+            int masked = packed & mask;
+            int level = masked >>> channel.shift();
+            lines.add(Line.of(channel.name(), Run.before(hexadecimal()), Run.plain(" and " + hexadecimal(mask) + " = "
+                    + hexadecimal(masked) + ", shifted right by " + channel.shift() + " = "),
+                    Run.after(String.format("0x%02X", level)), Run.plain(" = "), Run.after(Integer.toString(level))));
+        }
+        return lines;
+    }
+}

@@ -1,0 +1,110 @@
+package pixeron.make;
+
+import java.util.ArrayDeque;
+import java.util.BitSet;
+import java.util.Deque;
+import java.util.List;
+import pixeron.PixeronException;
+import pixeron.format.CellTable;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.look.Segment;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/** Drawing values into an image: each is a new image, the old one stays as it is. */
+public final class Drawing {
+
+    private Drawing() {
+    }
+
+    /** @return the image with one pixel set */
+    public static Image dot(Image image, Pixel pixel, Value value) {
+        return image.with(new int[] {image.offset(pixel)}, value);
+    }
+
+    /**
+     * @param segment both ends inside image
+     * @return the image with the pixels of a line set
+     */
+    public static Image line(Image image, Segment segment, Value value) {
+        return image.with(segment.pixels().stream().mapToInt(image::offset).toArray(), value);
+    }
+
+    /**
+     * @param area inside image
+     * @return the image with all pixels of a rectangle set
+     */
+    public static Image rectangle(Image image, Area area, Value value) {
+        area.requireInside(image);
+        int[] offsets = new int[area.count()];
+        for (int n = 0; n < offsets.length; n++) {
+            offsets[n] = (area.row() + n / area.width()) * image.columns() + area.column() + n % area.width();
+        }
+        return image.with(offsets, value);
+    }
+
+    /**
+     * Fills what hangs together: from the pixel on over neighbors above, below, left and right with the same value.
+     *
+     * <p>Cost: each pixel of the filled part is looked at once from every side.
+     */
+    public static Image fill(Image image, Pixel pixel, Value value) {
+        Value old = image.value(pixel);
+        BitSet reached = new BitSet(image.count());
+        Deque<Integer> open = new ArrayDeque<>();
+        int start = image.offset(pixel);
+        reached.set(start);
+        open.add(start);
+        while (!open.isEmpty()) {
+            int at = open.remove();
+            int column = at % image.columns();
+            int[] neighbors = {at - image.columns(), at + image.columns(), column > 0 ? at - 1 : -1,
+                column < image.columns() - 1 ? at + 1 : -1};
+            for (int next : neighbors) {
+                if (next >= 0 && next < image.count() && !reached.get(next)
+                        && image.value(next).compareValue(old) == 0) {
+                    reached.set(next);
+                    open.add(next);
+                }
+            }
+        }
+        return image.with(reached.stream().toArray(), value);
+    }
+
+    /**
+     * @param corner where the first cell goes, inside image
+     * @param block numbers; blank cells leave their pixel as it is
+     * @return the image with the block written into it
+     * @throws PixeronException if a cell is no number or the block reaches beyond the image; names it
+     */
+    public static Image paste(Image image, Pixel corner, CellTable block) {
+        List<List<String>> rows = block.trimmed().rows();
+        int width = rows.stream().mapToInt(List::size).max().orElse(0);
+        if (corner.row() + rows.size() > image.rows() || corner.column() + width > image.columns()) {
+            throw PixeronException.of("A block of %d × %d cells does not fit from %s on into %d × %d.",
+                    rows.size(), width, corner, image.rows(), image.columns());
+        }
+        Value[] values = new Value[image.count()];
+        java.util.Arrays.setAll(values, image::value);
+        for (int i = 0; i < rows.size(); i++) {
+            for (int j = 0; j < rows.get(i).size(); j++) {
+                String cell = rows.get(i).get(j);
+                if (!cell.isBlank()) {
+                    values[(corner.row() + i) * image.columns() + corner.column() + j] = number(cell, i, j);
+                }
+            }
+        }
+        return Image.from(image.rows(), image.columns(), image.maximumLevel(), values);
+    }
+
+    private static Rational number(String cell, int row, int column) {
+        if (!Decimals.isNumber(cell)) {
+            throw PixeronException.of("Row %d, column %d (counted from 0) of the block: \"%s\" is not a number.",
+                    row, column, Decimals.shortened(cell));
+        }
+        return Decimals.parse(cell);
+    }
+}

@@ -1,0 +1,35 @@
+package pixeron.walk;
+
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+
+/** The order in which a walk visits the pixels of an image; each exactly once. */
+public enum ScanOrder {
+    /** Row by row, in each from left to right: the places are the row-major offsets. */
+    ROWS("row by row"),
+    /** Column by column, in each downwards: the places are the column-major offsets. */
+    COLUMNS("column by column");
+
+    private final String title;
+
+    ScanOrder(String title) {
+        this.title = title;
+    }
+
+    public String title() {
+        return title;
+    }
+
+    /**
+     * @param place 0 … image.count() − 1
+     * @return the pixel that is visited there
+     */
+    public Pixel pixel(Image image, int place) {
+        return this == ROWS ? image.pixel(place) : new Pixel(place % image.rows(), place / image.rows());
+    }
+
+    /** @return when the pixel is visited, 0 … image.count() − 1 */
+    public int place(Image image, Pixel pixel) {
+        return this == ROWS ? image.offset(pixel) : pixel.column() * image.rows() + pixel.row();
+    }
+}
