@@ -54,25 +54,6 @@ class BenchStoryTest extends WindowTest {
         settle();
     }
 
-    private Sheet sheet(String name) {
-        return lookup((Sheet sheet) -> sheet.getAccessibleText().startsWith(name)).query();
-    }
-
-    private Image after() {
-        return bench().shown().after().orElseThrow().image();
-    }
-
-    private String shownText() {
-        StringBuilder text = new StringBuilder();
-        for (Node node : lookup((Node n) -> n instanceof TextFlow && n.isVisible()).queryAll()) {
-            ((TextFlow) node).getChildren().forEach(part -> text.append(((Text) part).getText()));
-            text.append('\n');
-        }
-        lookup((Labeled label) -> label.isVisible()).queryAll()
-                .forEach(label -> text.append(((Labeled) label).getText()).append('\n'));
-        return text.toString();
-    }
-
     private CellCheck.State state(int row, int column) {
         return bench().shown().check().cells().stream().filter(cell -> cell.pixel().equals(new Pixel(row, column)))
                 .findFirst().orElseThrow().state();

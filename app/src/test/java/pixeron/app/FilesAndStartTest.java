@@ -59,7 +59,8 @@ class FilesAndStartTest extends WindowTest {
             clickOn(card);
             until(() -> bench().shown() != null && bench().project().name().equals(demo.title()));
             settle();
-            assertThat(bench().shown().slips()).as(demo.id()).isNotEmpty();
+            assertThat(bench().shown().check().differing()).as(demo.id()).isNotEmpty();
+            assertThat(bench().shown().slips().isEmpty()).as(demo.id()).isEqualTo(bench().position() < 0);
             until(() -> window.getScene().getFocusOwner() instanceof Sheet);
             push(KeyCode.SHORTCUT, KeyCode.W);
             until(() -> isShown("DEMO CASES"));
@@ -89,12 +90,14 @@ class FilesAndStartTest extends WindowTest {
         picture.setRGB(0, 0, 0x0A141E);
         File file = folder.resolve("colour.png").toFile();
         ImageIO.write(picture, "png", file);
-        openBad(file.toPath(), "has colour. How is gray made of it?");
-        assertThat(bench().isOpen()).isFalse();
-        clickOn("mean");
-        until(() -> bench().shown() != null);
+        open(file.toPath());
         assertThat(bench().project().chain().source().level(0)).isEqualTo(20);
-        assertThat(isShown("Gray is made by mean: gray = (R + G + B) ÷ 3")).isTrue();
+        assertThat(isShown("gray = (R + G + B) ÷ 3")).isTrue();
+        assertThat(isShown("All pixels are opaque.")).isTrue();
+        assertThat(List.of("Red", "Green", "Blue")).allMatch(this::isShown);
+        assertThat(isShown("By hand")).as("the channels take its place").isFalse();
+        // 0xFF0A141E: the working ends with how the channels are taken out of one number
+        assertThat(shownText()).contains("0xFF0A141E");
     }
 
     @Test
@@ -248,7 +251,7 @@ class FilesAndStartTest extends WindowTest {
         assertThat(reached).filteredOn(TextField.class::isInstance).isNotEmpty();
         assertThat(reached).filteredOn(ComboBox.class::isInstance).hasSize(2);
         assertThat(reached).filteredOn(node -> node.getStyleClass().contains("step-row")).hasSize(2);
-        assertThat(reached).filteredOn(ToggleButton.class::isInstance).hasSize(1);
+        assertThat(reached).filteredOn(ToggleButton.class::isInstance).as("tools are one stop").hasSize(4);
         assertThat(reached).filteredOn(Button.class::isInstance).extracting(node -> ((Button) node).getText())
                 .contains("Open…", "Save", "Save result…", "Fit", "+  Add a step", "Copy step line", "Copy working");
         assertThat(reached).allSatisfy(node -> {

@@ -3,6 +3,7 @@ package pixeron.app;
 import java.io.File;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -11,6 +12,10 @@ import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import pixeron.app.model.Display;
+import pixeron.app.model.Scale;
+import pixeron.app.model.Search;
+import pixeron.app.model.Selection;
 import pixeron.image.Pixel;
 import pixeron.make.Maker;
 
@@ -70,6 +75,58 @@ class Pictures extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
         push(KeyCode.F1);
         take("keys");
+    }
+
+    @Test
+    void colourProof() throws IOException {
+        demo("Colour proof");
+        take("channels");
+        interact(() -> bench().channelsApartProperty().set(false));
+        List.of(1, 2, 3, 4).forEach(n -> push(KeyCode.SHORTCUT, KeyCode.PLUS));
+        take("gray");
+    }
+
+    @Test
+    void inspecting() throws IOException {
+        demo("Faint proof");
+        interact(() -> {
+            bench().mark(Selection.rectangle(new Pixel(4, 5), new Pixel(9, 11)));
+            bench().pick(new Pixel(9, 11));
+            bench().light(Optional.of(new Search.Levels(false, 101, 103)));
+        });
+        clickOn("Marked");
+        take("inspecting");
+        interact(() -> bench().mark(Selection.line(new Pixel(2, 1), new Pixel(13, 14))));
+        take("line");
+        interact(() -> {
+            bench().mark(null);
+            bench().toggleWatched(new Pixel(9, 11));
+            bench().toggleWatched(new Pixel(3, 2));
+            bench().light(Optional.empty());
+        });
+        clickOn("Pixel");
+        take("pixel");
+        clickOn("Followed");
+        take("followed");
+        clickOn("Display");
+        interact(() -> bench().displayProperty().set(Display.PLAIN.with(Scale.DUSK).with(Display.Range.IMAGE)));
+        push(KeyCode.SHORTCUT, KeyCode.PLUS);
+        push(KeyCode.SHORTCUT, KeyCode.PLUS);
+        take("display");
+    }
+
+    @Test
+    void counting() throws IOException {
+        demo("Three-bit sort");
+        clickOn("Counts");
+        for (int n = 0; n < 19; n++) {
+            javafx.scene.Node next = lookup((javafx.scene.Node node) ->
+                    "Count the next pixel".equals(node.getAccessibleText())).query();
+            clickOn(next);
+        }
+        take("counting");
+        clickOn("Facts");
+        take("facts");
     }
 
     @Test

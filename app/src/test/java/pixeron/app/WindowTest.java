@@ -15,6 +15,12 @@ import javafx.scene.Scene;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.stage.Stage;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextFlow;
+import pixeron.app.sheet.Sheet;
+import pixeron.image.Image;
 import org.junit.jupiter.api.io.TempDir;
 import org.mockito.Mockito;
 import org.testfx.framework.junit5.ApplicationTest;
@@ -84,5 +90,24 @@ abstract class WindowTest extends ApplicationTest {
             content.putString(text);
             Clipboard.getSystemClipboard().setContent(content);
         });
+    }
+
+    protected Sheet sheet(String name) {
+        return lookup((Sheet sheet) -> sheet.getAccessibleText().startsWith(name)).query();
+    }
+
+    protected Image after() {
+        return bench().shown().after().orElseThrow().image();
+    }
+
+    protected String shownText() {
+        StringBuilder text = new StringBuilder();
+        for (Node node : lookup((Node n) -> n instanceof TextFlow && n.isVisible()).queryAll()) {
+            ((TextFlow) node).getChildren().forEach(part -> text.append(((Text) part).getText()));
+            text.append('\n');
+        }
+        lookup((Labeled label) -> label.isVisible()).queryAll()
+                .forEach(label -> text.append(((Labeled) label).getText()).append('\n'));
+        return text.toString();
     }
 }

@@ -5,12 +5,15 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.slip.Explanation;
 import pixeron.byhand.slip.SlipFinder;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
@@ -22,8 +25,10 @@ import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
+import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.gray.GraySource;
 import pixeron.working.WorkingText;
 
 /** {@code pixeron demo}: a full example on the demo data: images, workings, checks, projects, a report. */
@@ -71,6 +76,11 @@ final class DemoCommand implements Runnable {
         ProjectFile.write(folder.resolve(demo.id() + ProjectFile.ENDING), saved);
         report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source));
         int files = 2;
+        if (project.gray().isPresent()) {
+            GraySource gray = project.gray().get();
+            files += write(demo.id() + "-gray", "Gray by " + gray.rule().word(), gray, saved.view().picked(),
+                    project.sheet(Project.SOURCE), List.of());
+        }
         for (Stage stage : project.chain().stages()) {
             files += write(demo.id(), saved, stage);
         }
@@ -80,21 +90,27 @@ final class DemoCommand implements Runnable {
     private int write(String id, SavedProject saved, Stage stage) {
         Project project = saved.project();
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
-        Pixel picked = saved.view().picked();
         String name = id + "-step-" + (stage.position() + 1);
-        String working = WorkingText.plain(operation.explain(picked));
         ImageFiles.write(folder.resolve(name + ".csv"), stage.after(Progress.NONE).image(), false);
+        HandSheet sheet = project.sheet(stage.position());
+        return 1 + write(name, "Step " + (stage.position() + 1) + ": `" + stage.link().step().line() + "`", operation,
+                saved.view().picked(), sheet,
+                SlipFinder.find(Check.of(sheet, operation), stage.link().step(), operation.before()));
+    }
+
+    /** Writes the working of one pixel, and the check where something was filled in by hand. */
+    private int write(String name, String title, Explained step, Pixel picked, HandSheet sheet,
+            List<Explanation> slips) {
+        String working = WorkingText.plain(step.explain(picked));
         writeText(name + "-working.txt", working);
-        report.append(String.format("%n### Step %d: `%s`%n%nResult: `%s.csv`. One pixel worked out:%n%n```%n%s```%n",
-                stage.position() + 1, stage.link().step().line(), name, working));
-        Check check = Check.of(project.sheet(stage.position()), operation);
+        report.append(String.format("%n### %s%n%nOne pixel worked out:%n%n```%n%s```%n", title, working));
+        Check check = Check.of(sheet, step);
         if (check.filled() == 0) {
-            return 2;
+            return 1;
         }
-        var slips = SlipFinder.find(check, stage.link().step(), operation.before());
         writeText(name + "-check.json", Json.text(Json.check(check, slips)) + "\n");
         report.append(String.format("%nBy hand:%n%n```%n%s```%n", CheckText.of(check, slips)));
-        return 3;
+        return 2;
     }
 
     private void writeText(String name, String text) {

@@ -6,7 +6,7 @@ import java.util.Optional;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Operation;
+import pixeron.step.Explained;
 
 /**
  * A person's values compared with the result of a step, cell by cell.
@@ -25,27 +25,27 @@ public record Check(List<CellCheck> cells) {
     }
 
     /**
-     * @param sheet cells inside the operation's result
-     * @param operation the step, bound to its input
+     * @param sheet cells inside the step's result
+     * @param step the step, bound to its input
      * @return what is said of each cell
      */
-    public static Check of(HandSheet sheet, Operation operation) {
+    public static Check of(HandSheet sheet, Explained step) {
         List<CellCheck> cells = new ArrayList<>();
         sheet.cells().forEach((pixel, byHand) -> {
-            Value value = operation.value(pixel);
-            cells.add(new CellCheck(pixel, byHand, value, state(sheet, pixel, byHand, value, operation)));
+            Value value = step.value(pixel);
+            cells.add(new CellCheck(pixel, byHand, value, state(sheet, pixel, byHand, value, step)));
         });
         return new Check(cells);
     }
 
     private static CellCheck.State state(HandSheet sheet, Pixel pixel, HandValue byHand, Value value,
-            Operation operation) {
+            Explained step) {
         if (byHand.value().isEmpty()) {
             return CellCheck.State.NOT_UNDERSTOOD;
         } else if (agrees(sheet, byHand, value)) {
             return CellCheck.State.AGREES;
         }
-        return byHand.isDetailed() && byHand.agreesWith(operation.exact(pixel))
+        return byHand.isDetailed() && byHand.agreesWith(step.exact(pixel))
                 ? CellCheck.State.NOT_ROUNDED : CellCheck.State.DIFFERS;
     }
 

@@ -39,6 +39,20 @@ public record ColourImage(Image red, Image green, Image blue, Optional<Image> al
         return red.maximumLevel();
     }
 
+    /** @return the smallest rectangle around all pixels that are not fully opaque; empty when all are */
+    public Optional<Area> transparentArea() {
+        Optional<Area> area = Optional.empty();
+        for (int n = 0; alpha.isPresent() && n < alpha.get().count(); n++) {
+            if (alpha.get().level(n) < maximumLevel()) {
+                Pixel pixel = red.pixel(n);
+                area = Optional.of(area.map(a -> new Area(a.row(), Math.min(a.column(), pixel.column()),
+                        pixel.row() - a.row() + 1, Math.max(a.column() + a.width(), pixel.column() + 1)
+                        - Math.min(a.column(), pixel.column()))).orElse(new Area(pixel.row(), pixel.column(), 1, 1)));
+            }
+        }
+        return area;
+    }
+
     /** @return the number of pixels that are not fully opaque */
     public int transparentPixels() {
         int count = 0;

@@ -20,6 +20,8 @@ public final class Image {
 
     /** Largest maximum level of any image. */
     public static final int LARGEST_MAXIMUM = 65535;
+    /** The maximum level of eight bits. */
+    public static final int BYTE_MAXIMUM = 255;
 
     private final int rows;
     private final int columns;
@@ -47,7 +49,7 @@ public final class Image {
         int count = requireSize(rows, columns);
         requireMaximum(maximumLevel);
         Samples samples;
-        if (maximumLevel <= 255) {
+        if (maximumLevel <= BYTE_MAXIMUM) {
             byte[] bytes = new byte[count];
             for (int n = 0; n < count; n++) {
                 bytes[n] = (byte) requireLevel(level.applyAsInt(n), maximumLevel, n, columns);

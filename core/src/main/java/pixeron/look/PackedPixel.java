@@ -17,8 +17,6 @@ import pixeron.working.Run;
  */
 public record PackedPixel(int packed) {
 
-    private static final int BYTE_MAXIMUM = 255;
-
     private record Channel(String name, int shift) {
     }
 
@@ -30,11 +28,11 @@ public record PackedPixel(int packed) {
      * @throws PixeronException if the channels do not have eight bits, M = 255
      */
     public static PackedPixel of(ColourImage picture, Pixel pixel) {
-        if (picture.maximumLevel() != BYTE_MAXIMUM) {
+        if (picture.maximumLevel() != Image.BYTE_MAXIMUM) {
             throw PixeronException.of("A packed value has eight bits for each channel, and these have the maximum level"
                     + " %d.", picture.maximumLevel());
         }
-        int alpha = picture.alpha().map(image -> level(image, pixel)).orElse(BYTE_MAXIMUM);
+        int alpha = picture.alpha().map(image -> level(image, pixel)).orElse(Image.BYTE_MAXIMUM);
         return new PackedPixel(alpha << 24 | level(picture.red(), pixel) << 16 | level(picture.green(), pixel) << 8
                 | level(picture.blue(), pixel));
     }
@@ -65,7 +63,7 @@ public record PackedPixel(int packed) {
         lines.add(Line.of("packed", Run.before(hexadecimal())));
         lines.add(Line.of("binary", Run.plain(binary())));
         for (Channel channel : CHANNELS) {
-            int mask = BYTE_MAXIMUM << channel.shift();
+            int mask = Image.BYTE_MAXIMUM << channel.shift();
             int masked = packed & mask;
             int level = masked >>> channel.shift();
             lines.add(Line.of(channel.name(), Run.before(hexadecimal()), Run.plain(" and " + hexadecimal(mask) + " = "

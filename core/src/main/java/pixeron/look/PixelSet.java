@@ -55,6 +55,12 @@ public final class PixelSet {
         return offsets.get(offset);
     }
 
+    /** @return whether a pixel of the set lies between two row-major offsets, both included */
+    public boolean containsAny(int first, int last) {
+        int next = offsets.nextSetBit(first);
+        return next >= 0 && next <= last;
+    }
+
     /** @return the first pixel behind a place in reading order, or else the first of all; empty for an empty set */
     public Optional<Pixel> nextAfter(Pixel place) {
         int next = offsets.nextSetBit(place.row() * columns + place.column() + 1);

@@ -49,6 +49,10 @@ final class Fields {
         return objects;
     }
 
+    boolean has(String field) {
+        return node.has(field);
+    }
+
     Optional<Fields> find(String field) {
         return node.has(field) ? Optional.of(object(field)) : Optional.empty();
     }

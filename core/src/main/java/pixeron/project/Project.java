@@ -2,21 +2,30 @@ package pixeron.project;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import pixeron.byhand.HandSheet;
 import pixeron.chain.Chain;
-import pixeron.chain.Link;
 import pixeron.image.Image;
+import pixeron.step.gray.GraySource;
 
 /**
  * A person's work: the image, the steps, and the values by hand for each step. Immutable.
  *
  * @param name what it is called
  * @param origin where the image came from
+ * @param gray how the chain's image was made of a colour picture; empty when it was gray from the beginning
  * @param chain the image and its steps
- * @param sheets the values by hand by the id of their step; a step without any has no entry
+ * @param sheets the values by hand by the id of their step, {@link #GRAY_ID} for the making of gray; a step without any
+ *     has no entry
  */
-public record Project(String name, Origin origin, Chain chain, Map<Integer, HandSheet> sheets) {
+public record Project(String name, Origin origin, Optional<GraySource> gray, Chain chain,
+        Map<Integer, HandSheet> sheets) {
+
+    /** The position of the image itself, in front of the first step. */
+    public static final int SOURCE = -1;
+    /** Steps of a chain have ids from 1. */
+    static final int GRAY_ID = 0;
 
     public Project {
         sheets = Map.copyOf(sheets);
@@ -24,32 +33,54 @@ public record Project(String name, Origin origin, Chain chain, Map<Integer, Hand
 
     /** @return a project without steps */
     public static Project of(String name, Origin origin, Image image) {
-        return new Project(name, origin, Chain.of(image), Map.of());
+        return new Project(name, origin, Optional.empty(), Chain.of(image), Map.of());
     }
 
-    /** @return the values by hand for the step at a position */
+    /** @return a project without steps, whose image is made of a colour picture */
+    public static Project of(String name, Origin origin, GraySource gray) {
+        return new Project(name, origin, Optional.of(gray), Chain.of(gray.image()), Map.of());
+    }
+
+    private int id(int position) {
+        return position == SOURCE ? GRAY_ID : chain.stage(position).link().id();
+    }
+
+    /** @return the values by hand for the step at a position, or for the making of gray */
     public HandSheet sheet(int position) {
-        return sheets.getOrDefault(chain.stage(position).link().id(), HandSheet.EMPTY);
+        return sheets.getOrDefault(id(position), HandSheet.EMPTY);
     }
 
     /** @return this with a changed chain; values by hand of steps that are gone go with them */
     public Project withChain(UnaryOperator<Chain> change) {
-        Chain changed = change.apply(chain);
+        return new Project(name, origin, gray, change.apply(chain), sheets).cleared();
+    }
+
+    /** @return this with its gray made in another way; the steps stay */
+    public Project withGray(GraySource changed) {
+        return new Project(name, origin, Optional.of(changed), chain.onSource(changed.image()), sheets);
+    }
+
+    /** @return this with its gray image as it is and the colour picture forgotten, so that it can be drawn on */
+    public Project withoutColour() {
+        return new Project(name, origin, Optional.empty(), chain, sheets).cleared();
+    }
+
+    private Project cleared() {
         Map<Integer, HandSheet> kept = new HashMap<>(sheets);
-        kept.keySet().retainAll(changed.links().stream().map(Link::id).toList());
-        return new Project(name, origin, changed, kept);
+        kept.keySet().removeIf(id -> id == GRAY_ID ? gray.isEmpty()
+                : chain.links().stream().noneMatch(link -> link.id() == id));
+        return new Project(name, origin, gray, chain, kept);
     }
 
     /** @return this with changed values by hand for the step at a position */
     public Project withSheet(int position, UnaryOperator<HandSheet> change) {
         HandSheet changed = change.apply(sheet(position));
         Map<Integer, HandSheet> all = new HashMap<>(sheets);
-        int id = chain.stage(position).link().id();
         if (changed.equals(HandSheet.EMPTY)) {
-            all.remove(id);
+            all.remove(id(position));
         } else {
-            all.put(id, changed);
+            all.put(id(position), changed);
         }
-        return new Project(name, origin, chain, all);
+        return new Project(name, origin, gray, chain, all);
     }
 }

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -26,6 +27,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.gray.GraySource;
 
 /**
  * The project as one readable JSON file, {@code *.pixeron.json}; docs/project-schema.json describes it.
@@ -67,6 +69,11 @@ public final class ProjectFile {
         ArrayNode notes = image.putArray("notes");
         origin.notes().forEach(notes::add);
         SampleText.write(project.chain().source(), image);
+        project.gray().ifPresent(gray -> {
+            ObjectNode colour = image.putObject("colour");
+            SampleText.write(gray, colour);
+            writeSheet(project.sheet(Project.SOURCE), colour);
+        });
         ArrayNode steps = root.putArray("steps");
         for (Stage stage : project.chain().stages()) {
             steps.add(json(stage.link(), project.sheet(stage.position())));
@@ -74,19 +81,40 @@ public final class ProjectFile {
         ObjectNode view = root.putObject("view");
         view.put("step", saved.view().position());
         view.put("row", saved.view().picked().row()).put("column", saved.view().picked().column());
+        if (!saved.view().watched().isEmpty()) {
+            ArrayNode watched = view.putArray("watched");
+            saved.view().watched().forEach(pixel -> watched.add(place(pixel)));
+        }
         return root;
     }
 
     private static ObjectNode json(Link link, HandSheet sheet) {
         ObjectNode step = MAPPER.createObjectNode();
         step.put("id", link.id()).put("line", link.step().line()).put("on", link.isOn());
+        writeSheet(sheet, step);
+        return step;
+    }
+
+    private static void writeSheet(HandSheet sheet, ObjectNode step) {
         if (!sheet.equals(HandSheet.EMPTY)) {
             ObjectNode byHand = step.putObject("byHand");
             sheet.tolerance().ifPresent(tolerance -> byHand.put("tolerance", Decimals.print(tolerance)));
             ObjectNode cells = byHand.putObject("cells");
-            sheet.cells().forEach((pixel, value) -> cells.put(pixel.row() + "," + pixel.column(), value.text()));
+            sheet.cells().forEach((pixel, value) -> cells.put(place(pixel), value.text()));
         }
-        return step;
+    }
+
+    private static String place(Pixel pixel) {
+        return pixel.row() + "," + pixel.column();
+    }
+
+    private static Pixel pixel(Fields fields, String field, String place) {
+        if (!place.matches("\\d{1,9},\\d{1,9}")) {
+            throw fields.problem(field, "has the place \"" + Decimals.shortened(place)
+                    + "\"; right is \"row,column\"");
+        }
+        int comma = place.indexOf(',');
+        return new Pixel(Integer.parseInt(place.substring(0, comma)), Integer.parseInt(place.substring(comma + 1)));
     }
 
     /**
@@ -127,12 +155,19 @@ public final class ProjectFile {
         Image source = SampleText.read(image);
         Origin origin = new Origin(image.text("file"), image.text("format"), image.number("channels"),
                 image.texts("notes"));
-        return withSteps(fields, new Project(fields.text("name"), origin, Chain.of(source), Map.of()));
+        if (image.has("colour")) {
+            Fields colour = image.object("colour");
+            GraySource gray = SampleText.readGray(colour, source);
+            Project project = Project.of(fields.text("name"), origin, gray);
+            return withSteps(fields, colour.find("byHand").map(byHand -> project.withSheet(Project.SOURCE,
+                    old -> sheet(byHand, source))).orElse(project));
+        }
+        return withSteps(fields, Project.of(fields.text("name"), origin, source));
     }
 
     private static SavedProject withSteps(Fields fields, Project empty) {
         Chain chain = empty.chain();
-        Map<Integer, HandSheet> sheets = new HashMap<>();
+        Map<Integer, HandSheet> sheets = new HashMap<>(empty.sheets());
         Set<Integer> ids = new HashSet<>();
         for (Fields step : fields.objects("steps")) {
             int id = step.number("id");
@@ -145,21 +180,17 @@ public final class ProjectFile {
         Fields view = fields.object("view");
         Pixel picked = new Pixel(view.number("row"), view.number("column"));
         int position = view.number("step");
-        boolean isInside = chain.source().contains(picked) && position >= -1 && position < Math.max(1, chain.size());
-        return new SavedProject(new Project(empty.name(), empty.origin(), chain, sheets),
-                isInside ? new View(position, picked) : View.START);
+        boolean isInside = empty.chain().source().contains(picked) && position >= -1 && position < Math.max(1, chain.size());
+        List<Pixel> watched = view.has("watched") ? view.texts("watched").stream()
+                .map(place -> pixel(view, "watched", place)).filter(empty.chain().source()::contains).toList() : List.of();
+        return new SavedProject(new Project(empty.name(), empty.origin(), empty.gray(), chain, sheets),
+                isInside ? new View(position, picked, watched) : View.START);
     }
 
     private static HandSheet sheet(Fields byHand, Image grid) {
         Map<Pixel, String> texts = new HashMap<>();
         new TreeMap<>(byHand.object("cells").textsByName()).forEach((place, text) -> {
-            if (!place.matches("\\d{1,9},\\d{1,9}")) {
-                throw byHand.problem("cells", "has the place \"" + Decimals.shortened(place)
-                        + "\"; right is \"row,column\"");
-            }
-            int comma = place.indexOf(',');
-            Pixel pixel = new Pixel(Integer.parseInt(place.substring(0, comma)),
-                    Integer.parseInt(place.substring(comma + 1)));
+            Pixel pixel = pixel(byHand, "cells", place);
             if (!grid.contains(pixel)) {
                 throw byHand.problem("cells", "has a value at " + pixel + ", outside the image");
             }

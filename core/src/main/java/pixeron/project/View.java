@@ -1,5 +1,6 @@
 package pixeron.project;
 
+import java.util.List;
 import pixeron.image.Pixel;
 
 /**
@@ -7,9 +8,19 @@ import pixeron.image.Pixel;
  *
  * @param position position of the selected step from 0; −1 for the image itself
  * @param picked the picked pixel
+ * @param watched pixels whose values are followed through all steps
  */
-public record View(int position, Pixel picked) {
+public record View(int position, Pixel picked, List<Pixel> watched) {
 
     /** The first step, if there is one, and the first pixel. */
     public static final View START = new View(0, new Pixel(0, 0));
+
+    public View {
+        watched = List.copyOf(watched);
+    }
+
+    /** A place without watched pixels. */
+    public View(int position, Pixel picked) {
+        this(position, picked, List.of());
+    }
 }

@@ -1,15 +1,12 @@
 package pixeron.step;
 
 import pixeron.image.Image;
-import pixeron.image.Pixel;
-import pixeron.number.Value;
-import pixeron.working.Working;
 
 /**
  * A step bound to the image before it. Bulk result, single values and working come from one definition; {@code
  * result(p).value(pixel)} equals {@code value(pixel)} equals {@code explain(pixel).result()} for every pixel.
  */
-public interface Operation {
+public interface Operation extends Explained {
 
     /** @return the image that the step is applied to */
     Image before();
@@ -21,13 +18,4 @@ public interface Operation {
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     Image result(Progress progress);
-
-    /** @return the value before rounding and overflow; outside the area the sample itself */
-    Value exact(Pixel pixel);
-
-    /** @return the value that the step writes */
-    Value value(Pixel pixel);
-
-    /** @return the arithmetic that leads to {@link #value}, line by line */
-    Working explain(Pixel pixel);
 }

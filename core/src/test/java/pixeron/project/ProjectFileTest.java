@@ -23,6 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.chain.Chain;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Approximate;
@@ -30,6 +31,9 @@ import pixeron.number.Rational;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 import pixeron.step.StepArbitraries;
+import pixeron.step.gray.GrayRule;
+import pixeron.step.gray.GraySource;
+import pixeron.step.gray.Transparency;
 
 class ProjectFileTest {
 
@@ -63,8 +67,21 @@ class ProjectFileTest {
             chain = chain.switched(0, false);
         }
         Origin origin = new Origin("proof \"A\".pgm", "pgm", 1, List.of("a note"));
-        return new SavedProject(new Project("Proof " + seed, origin, chain, sheets),
-                new View(chain.size() - 1, image.pixel(image.count() - 1)));
+        Optional<GraySource> gray = image.isLevelImage() && random.nextBoolean() ? Optional.of(colour(image, random))
+                : Optional.empty();
+        if (gray.isPresent()) {
+            chain = chain.onSource(gray.get().image());
+            sheets.put(Project.GRAY_ID, HandSheet.EMPTY.with(new Pixel(0, 0), "12"));
+        }
+        return new SavedProject(new Project("Proof " + seed, origin, gray, chain, sheets),
+                new View(chain.size() - 1, image.pixel(image.count() - 1), List.of(new Pixel(0, 0))));
+    }
+
+    private static GraySource colour(Image image, Random random) {
+        List<String> rules = List.of("mean", "luma-709", "maximum", "weights 0.5 0.25 0.25");
+        ColourImage picture = new ColourImage(image, image, image,
+                random.nextBoolean() ? Optional.of(image) : Optional.empty());
+        return new GraySource(picture, GrayRule.parse(rules.get(random.nextInt(4))), Transparency.OVER_BLACK);
     }
 
     @Property(tries = 100)
@@ -141,6 +158,13 @@ class ProjectFileTest {
                 "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");
         for (DemoCase demo : cases) {
             Project project = demo.saved().project();
+            if (project.gray().isPresent()) {
+                var gray = pixeron.byhand.Check.of(project.sheet(Project.SOURCE), project.gray().get());
+                assertThat(gray.differing()).as(demo.id()).isNotEmpty();
+                assertThat(gray.agree()).as(demo.id()).isPositive();
+                assertThat(project.withoutColour().sheets()).isEmpty();
+                continue;
+            }
             var stage = project.chain().stage(0);
             var operation = stage.operation(pixeron.step.Progress.NONE).orElseThrow();
             var check = pixeron.byhand.Check.of(project.sheet(0), operation);

@@ -1,5 +1,6 @@
 package pixeron.app.bench;
 
+import java.util.function.Consumer;
 import javafx.geometry.Orientation;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -14,29 +15,36 @@ import javafx.scene.layout.VBox;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.theme.Theme;
+import pixeron.image.Image;
 
 /** The main view: puts its parts in their places. */
 public final class BenchView extends BorderPane {
+
+    private static final int DISPLAY_TAB = 6;
 
     private final SheetsPane sheets;
     private final WorkingPane working;
     private final StepSearch search;
     private final StatusLine status;
+    private final TabPane tabs = new TabPane();
+    private final DisplayPane display;
 
     /**
      * @param bench the state
      * @param background where it is calculated
+     * @param newImage opens an image that was made here
      */
-    public BenchView(Bench bench, Background background, Theme theme) {
-        sheets = new SheetsPane(bench, theme);
+    public BenchView(Bench bench, Background background, Theme theme, Consumer<Image> newImage) {
+        sheets = new SheetsPane(bench, theme, this::say);
         working = new WorkingPane(bench, theme);
+        display = new DisplayPane(bench);
         search = new StepSearch(bench, theme);
         status = new StatusLine(bench, background);
         getStyleClass().add("bench");
         setLeft(side(bench));
-        SplitPane split = new SplitPane(sheets, below(bench, theme));
+        SplitPane split = new SplitPane(sheets, below(bench, theme, newImage));
         split.setOrientation(Orientation.VERTICAL);
-        split.setDividerPositions(0.645);
+        split.setDividerPositions(0.6);
         setCenter(split);
         setBottom(status);
     }
@@ -55,9 +63,14 @@ public final class BenchView extends BorderPane {
         return side;
     }
 
-    private HBox below(Bench bench, Theme theme) {
+    private HBox below(Bench bench, Theme theme, Consumer<Image> newImage) {
         Tab slips = new Tab("Slips", new SlipsPane(bench));
-        TabPane tabs = new TabPane(new Tab("Working", working), slips, new Tab("Facts", new FactsPane(bench)));
+        // What is marked is summed up apart from the calculation, so that neither takes the other's place.
+        MarkedPane marked = new MarkedPane(bench, theme, new Background(), newImage, this::say);
+        tabs.getTabs().addAll(new Tab("Working", working), slips, new Tab("Pixel", new PixelPane(bench, theme)),
+                new Tab("Followed", new WatchList(bench)),
+                new Tab("Marked", marked), new Tab("Counts", new CountingPane(bench, theme)),
+                new Tab("Display", display), new Tab("Facts", new FactsPane(bench)));
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
         tabs.getStyleClass().add("work-tabs");
         Label count = new Label();
@@ -87,6 +100,12 @@ public final class BenchView extends BorderPane {
     /** Opens the search for a step. */
     public void openSearch() {
         search.open();
+    }
+
+    /** Opens the place where a pixel is found by its row and column. */
+    public void goToPixel() {
+        tabs.getSelectionModel().select(DISPLAY_TAB);
+        display.focusPlace();
     }
 
     /** Puts the working of the picked pixel on the clipboard. */

@@ -1,63 +1,78 @@
 package pixeron.app.bench;
 
+import java.util.List;
 import java.util.Optional;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.image.Image;
+import pixeron.look.Storage;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
+import pixeron.project.Origin;
+import pixeron.walk.ScanOrder;
 
-/** What can be said of Before and After, side by side. */
+/** What can be said of Before and After, side by side, and where the image came from. */
 final class FactsPane extends ScrollPane {
 
-    private final GridPane table = new GridPane();
+    private static final int WRITTEN_OUT = 4;
+
+    private final Facts table = new Facts();
+    private final Facts storage = new Facts();
 
     FactsPane(Bench bench) {
         getStyleClass().add("working-pane");
-        setContent(table);
-        table.getStyleClass().add("facts");
+        setContent(new HBox(table, storage));
         bench.shownProperty().subscribe(this::render);
     }
 
     private void render(Shown shown) {
-        table.getChildren().clear();
+        table.clear();
+        storage.clear();
         if (shown == null) {
             return;
         }
-        String[] names = {"", "size", "levels", "kept", "smallest", "largest", "mean", "distinct values"};
-        for (int n = 0; n < names.length; n++) {
-            add(names[n], "working-label", 0, n);
-        }
-        column(1, shown.position() < 0 ? "image" : "before", "role-before", shown.before());
-        column(2, "after", "role-after", shown.after());
+        List<Optional<Shown.Described>> both = List.of(shown.before(), shown.after());
+        table.head(0, "", "");
+        table.head(1, shown.before().isEmpty() ? "" : shown.position() < 0 ? "image" : "before", "role-before");
+        table.head(2, shown.after().isPresent() ? "after" : "", "role-after");
+        row("size", both, d -> d.image().rows() + " × " + d.image().columns());
+        row("levels", both, d -> d.image().isLevelImage() ? "0–" + d.image().maximumLevel()
+                : "open, M = " + d.image().maximumLevel());
+        row("bits", both, d -> Storage.bits(d.image()).isPresent() ? Integer.toString(Storage.bits(d.image()).getAsInt())
+                : "no whole number");
+        row("kept as", both, d -> Storage.kind(d.image()));
+        row("smallest", both, d -> shown(d.facts().smallest()));
+        row("largest", both, d -> shown(d.facts().largest()));
+        row("mean", both, d -> shown(d.facts().mean()));
+        row("distinct", both, d -> Integer.toString(d.facts().distinct()));
+        Origin origin = shown.project().origin();
+        storage.row("from", origin.file() + " · " + origin.format());
+        storage.row("channels", shown.project().gray().map(gray -> channels(origin) + ", gray by " + gray.rule().word())
+                .orElse(channels(origin)));
+        origin.notes().forEach(note -> storage.row("", note));
+        storage.row("row-major", Storage.offsets(shown.grid(), ScanOrder.ROWS, WRITTEN_OUT));
+        storage.row("", "offset = i · " + shown.grid().columns() + " + j, as it is kept here");
+        storage.row("column-major", Storage.offsets(shown.grid(), ScanOrder.COLUMNS, WRITTEN_OUT));
+        storage.row("", "offset = j · " + shown.grid().rows() + " + i, for comparison");
     }
 
-    private void column(int column, String title, String role, Optional<Shown.Described> described) {
-        if (described.isEmpty()) {
-            return;
-        }
-        Image image = described.get().image();
-        add(title, role, column, 0);
-        add(image.rows() + " rows × " + image.columns() + " columns", "fact", column, 1);
-        add(image.isLevelImage() ? "0–" + image.maximumLevel() : "open, nominal maximum " + image.maximumLevel(),
-                "fact", column, 2);
-        add(image.isLevelImage() ? "whole levels" : image.isExact() ? "exact fractions" : "doubles", "fact", column, 3);
-        add(shown(described.get().facts().smallest()), "fact", column, 4);
-        add(shown(described.get().facts().largest()), "fact", column, 5);
-        add(shown(described.get().facts().mean()), "fact", column, 6);
-        add(Integer.toString(described.get().facts().distinct()), "fact", column, 7);
+    private static String channels(Origin origin) {
+        return switch (origin.channels()) {
+            case 1 -> "1, gray";
+            case 2 -> "2, gray and transparency";
+            case 3 -> "3, red green blue";
+            default -> "4, red green blue and transparency";
+        };
+    }
+
+    private void row(String name, List<Optional<Shown.Described>> both,
+            java.util.function.Function<Shown.Described, String> text) {
+        table.row(name, both.get(0).map(text).orElse(""), both.get(1).map(text).orElse(""));
     }
 
     private static String shown(Value value) {
         return Decimals.working(value) + (Decimals.isShownAsFraction(value) ? " ≈ " + Decimals.approximate(value) : "");
-    }
-
-    private void add(String text, String styleClass, int column, int row) {
-        Label label = new Label(text);
-        label.getStyleClass().add(styleClass);
-        table.add(label, column, row);
     }
 }

@@ -22,6 +22,7 @@ final class ImageSettings extends VBox {
     private final TextField maximum = new TextField();
     private final Label problem = new Label();
     private final Label about = new Label();
+    private final GraySettings gray;
     private boolean isShowing;
 
     ImageSettings(Bench bench) {
@@ -44,11 +45,18 @@ final class ImageSettings extends VBox {
         about.setWrapText(true);
         problem.getStyleClass().add("parameter-problem");
         problem.setWrapText(true);
+        gray = new GraySettings(bench);
         getChildren().addAll(new HBox(name, maximum), about);
     }
 
     void show(Project project) {
         Image image = project.chain().source();
+        getChildren().remove(gray);
+        project.gray().ifPresent(source -> {
+            gray.show(source);
+            getChildren().add(gray);
+        });
+        maximum.setDisable(project.gray().isPresent());
         isShowing = true;
         maximum.setText(Integer.toString(image.maximumLevel()));
         isShowing = false;

@@ -1,126 +1,124 @@
 package pixeron.app.bench;
 
 import java.util.Optional;
-import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
-import javafx.scene.text.TextAlignment;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Search;
 import pixeron.app.model.Shown;
 import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
 
-/** How often each level occurs before and after, as bars. */
+/** How often each level occurs before and after; picking a bar lights its pixels on all sheets. */
 final class LevelsPane extends VBox {
 
-    private static final double AXIS = 20;
-    private static final int LABELS = 4;
-    private static final int FEW_LEVELS = 16;
-
     private final Bench bench;
-    private final Theme theme;
-    private final Canvas canvas = new Canvas();
-    private final Label note = new Label();
+    private final HistogramPlot plot;
+    private final ToggleButton running = toggle("Running", "Running counts as a line, from 0 to all pixels");
+    private final ToggleButton logarithmic = toggle("Log", "Bars as high as the logarithm of 1 + count");
+    private final TextField width = new TextField("1");
+    private final Label note = new Label(" ");
+    private int pointed = -1;
 
     LevelsPane(Bench bench, Theme theme) {
         this.bench = bench;
-        this.theme = theme;
         getStyleClass().add("levels");
+        plot = new HistogramPlot(theme, this::point, this::pick);
+        VBox.setVgrow(plot, Priority.ALWAYS);
         Label title = new Label("Levels");
         title.getStyleClass().add("sheet-title");
         Label before = new Label("■ before");
         before.getStyleClass().add("role-before");
         Label after = new Label("■ after");
         after.getStyleClass().add("role-after");
+        width.getStyleClass().addAll("number-field", "bin-field");
+        width.setAccessibleText("Levels in a bar");
+        width.setTooltip(new Tooltip("Levels in a bar: 1, or more for wider bins"));
+        width.textProperty().subscribe(text -> render());
+        running.selectedProperty().subscribe(isOn -> render());
+        logarithmic.selectedProperty().subscribe(isOn -> render());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
         HBox head = new HBox(title, before, after);
-        head.getStyleClass().add("levels-head");
         note.getStyleClass().add("sheet-hint");
-        note.setWrapText(true);
-        Pane plot = new Pane(canvas) {
-            @Override
-            protected void layoutChildren() {
-                canvas.setWidth(getWidth());
-                canvas.setHeight(getHeight());
-                paint();
-            }
-        };
-        plot.setMinSize(0, 0);
-        VBox.setVgrow(plot, Priority.ALWAYS);
-        getChildren().addAll(head, note, plot);
-        bench.shownProperty().subscribe(shown -> paint());
-        theme.paletteProperty().subscribe(palette -> paint());
+        note.setMinWidth(0);
+        Label bars = new Label("levels in a bar");
+        bars.getStyleClass().add("working-label");
+        bars.setLabelFor(width);
+        HBox foot = new HBox(running, logarithmic, gap, bars, width);
+        for (HBox line : java.util.List.of(head, foot)) {
+            line.getStyleClass().add("levels-head");
+        }
+        for (Region fixed : java.util.List.of(running, logarithmic, bars, width)) {
+            fixed.setMinWidth(USE_PREF_SIZE);
+        }
+        foot.getStyleClass().add("levels-foot");
+        getChildren().addAll(head, plot, note, foot);
+        bench.shownProperty().subscribe(shown -> render());
     }
 
-    private void paint() {
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
-        graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    private static ToggleButton toggle(String text, String words) {
+        ToggleButton button = new ToggleButton(text);
+        button.getStyleClass().add("quiet");
+        button.setTooltip(new Tooltip(words));
+        return button;
+    }
+
+    private int width() {
+        String text = width.getText().strip();
+        return text.matches("[1-9][0-9]{0,4}") ? Integer.parseInt(text) : 1;
+    }
+
+    private Optional<Histogram> histogram(boolean isAfter) {
+        Shown shown = bench.shown();
+        return shown == null ? Optional.empty()
+                : (isAfter ? shown.after() : shown.before()).flatMap(Shown.Described::histogram);
+    }
+
+    private void render() {
+        Shown shown = bench.shown();
+        plot.show(histogram(false), histogram(true), new HistogramPlot.Style(width(), logarithmic.isSelected(),
+                running.isSelected()), shown == null ? Optional.empty() : shown.lit().map(Shown.Lit::search));
+        point(pointed);
+    }
+
+    /** Says the counts of the bar under the pointer; without one, what is lit. */
+    private void point(int bin) {
+        pointed = bin;
         Shown shown = bench.shown();
         if (shown == null) {
-            return;
-        }
-        Optional<Histogram> before = shown.before().flatMap(Shown.Described::histogram);
-        Optional<Histogram> after = shown.after().flatMap(Shown.Described::histogram);
-        boolean isOpen = shown.before().isPresent() && before.isEmpty() || shown.after().isPresent() && after.isEmpty();
-        note.setText(isOpen ? "An open image has values, not levels; they are not counted." : "");
-        note.setManaged(isOpen);
-        int maximum = Math.max(before.map(Histogram::maximumLevel).orElse(0),
-                after.map(Histogram::maximumLevel).orElse(0));
-        double tallest = Math.max(before.map(Histogram::tallest).orElse(0), after.map(Histogram::tallest).orElse(0));
-        if (maximum > 0 && canvas.getHeight() > 2 * AXIS) {
-            before.ifPresent(h -> paintBars(graphics, h, maximum, tallest, 0, theme.palette().before()));
-            after.ifPresent(h -> paintBars(graphics, h, maximum, tallest, 1, theme.palette().after()));
-            paintAxis(graphics, maximum);
-        }
-    }
-
-    /** Few levels: two bars side by side for each; many: thin bars over one another. */
-    private void paintBars(GraphicsContext graphics, Histogram histogram, int maximum, double tallest, int place,
-            Color color) {
-        double slot = canvas.getWidth() / (maximum + 1);
-        boolean isFew = maximum < FEW_LEVELS;
-        double width = isFew ? slot * 0.4 : Math.max(1, slot * 0.8);
-        double height = canvas.getHeight() - AXIS - 12;
-        graphics.setFill(isFew ? color : color.deriveColor(0, 1, 1, 0.8));
-        graphics.setFont(Font.font(Theme.NUMBERS, 10));
-        graphics.setTextAlign(TextAlignment.CENTER);
-        graphics.setTextBaseline(VPos.BOTTOM);
-        for (int level = 0; level <= histogram.maximumLevel(); level++) {
-            int count = histogram.count(level);
-            if (count > 0) {
-                double x = level * slot + (isFew ? slot * (0.08 + 0.44 * place) : 0);
-                double tall = Math.max(1, height * count / tallest);
-                graphics.fillRect(x, canvas.getHeight() - AXIS - tall, width, tall);
-                if (isFew && width > 10) {
-                    graphics.fillText(Integer.toString(count), x + width / 2, canvas.getHeight() - AXIS - tall);
-                }
-            }
+            note.setText(" ");
+        } else if (bin >= 0) {
+            int low = bin * width();
+            int high = low + width() - 1;
+            note.setText((width() == 1 ? "level " + low : "levels " + low + "–" + high)
+                    + count(false, bin).map(n -> " · before " + n).orElse("")
+                    + count(true, bin).map(n -> " · after " + n).orElse(""));
+        } else if (shown.lit().isPresent()) {
+            note.setText(Words.lit(shown.lit().get()));
+        } else {
+            boolean isOpen = shown.before().isPresent() && histogram(false).isEmpty()
+                    || shown.after().isPresent() && histogram(true).isEmpty();
+            note.setText(isOpen ? "An open image has values, not levels; they are not counted."
+                    : "Pick a bar to light its pixels.");
         }
     }
 
-    private void paintAxis(GraphicsContext graphics, int maximum) {
-        double y = canvas.getHeight() - AXIS;
-        graphics.setStroke(theme.palette().line());
-        graphics.strokeLine(0, y + 0.5, canvas.getWidth(), y + 0.5);
-        graphics.setFill(theme.palette().soft());
-        graphics.setFont(Font.font(Theme.NUMBERS, 11 * theme.scale()));
-        graphics.setTextBaseline(VPos.TOP);
-        double slot = canvas.getWidth() / (maximum + 1);
-        int labels = maximum < FEW_LEVELS ? maximum : LABELS;
-        for (int n = 0; n <= labels; n++) {
-            int level = (int) ((long) (maximum + (maximum < FEW_LEVELS ? 0 : 1)) * n / labels);
-            level = Math.min(maximum, level);
-            boolean isWide = maximum >= FEW_LEVELS;
-            graphics.setTextAlign(!isWide ? TextAlignment.CENTER : n == 0 ? TextAlignment.LEFT
-                    : n == labels ? TextAlignment.RIGHT : TextAlignment.CENTER);
-            double x = !isWide || n > 0 && n < labels ? (level + 0.5) * slot : n == 0 ? 0 : canvas.getWidth();
-            graphics.fillText(Integer.toString(level), x, y + 4);
-        }
+    private Optional<Integer> count(boolean isAfter, int bin) {
+        return histogram(isAfter).map(histogram -> histogram.bins(width())).filter(bins -> bin < bins.length)
+                .map(bins -> bins[bin]);
+    }
+
+    /** Picking the bar that is lit already puts the light out. */
+    private void pick(int bin, boolean isAfter) {
+        Search wanted = new Search.Levels(isAfter, bin * width(), bin * width() + width() - 1);
+        boolean isLit = bench.shown().lit().filter(lit -> lit.search().equals(wanted)).isPresent();
+        bench.light(isLit ? Optional.empty() : Optional.of(wanted));
     }
 }

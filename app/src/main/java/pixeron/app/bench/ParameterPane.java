@@ -8,8 +8,6 @@ import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
@@ -119,9 +117,7 @@ final class ParameterPane extends VBox {
 
     private void copyLine() {
         try {
-            ClipboardContent content = new ClipboardContent();
-            content.putString(bench.project().chain().stage(bench.position()).link().step().line());
-            Clipboard.getSystemClipboard().setContent(content);
+            Copy.text(bench.project().chain().stage(bench.position()).link().step().line());
         } catch (PixeronException noStep) {
             failure.setText(noStep.getMessage());
         }

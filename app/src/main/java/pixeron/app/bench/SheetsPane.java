@@ -1,8 +1,11 @@
 package pixeron.app.bench;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Node;
@@ -12,11 +15,17 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import pixeron.PixeronException;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Display;
+import pixeron.app.model.Scale;
 import pixeron.app.model.Shown;
-import pixeron.app.sheet.HandEditing;
+import pixeron.app.sheet.CellEditing;
+import pixeron.app.sheet.ColourPainter;
 import pixeron.app.sheet.HandPainter;
 import pixeron.app.sheet.ImagePainter;
+import pixeron.app.sheet.Look;
+import pixeron.app.sheet.Overview;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.SheetFrame;
 import pixeron.app.sheet.Viewport;
@@ -24,6 +33,9 @@ import pixeron.app.theme.Theme;
 import pixeron.byhand.HandValue;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.make.Drawing;
+import pixeron.number.Decimals;
+import pixeron.number.Value;
 import pixeron.step.Step;
 
 /** Before, After and By hand side by side, with one zoom, one scroll and one picked pixel. */
@@ -48,27 +60,57 @@ public final class SheetsPane extends HBox {
     }
 
     private static final double KEY_ZOOM = 1.25;
-    private static final int PAGE = 10;
+    /** The role of a channel's sheet is that of Before: it comes from the input. */
+    private static final String CHANNEL_ROLE = "before";
+    private static final List<String> CHANNELS = List.of("Red", "Green", "Blue", "Alpha");
 
     private final Bench bench;
     private final Theme theme;
     private final Viewport viewport = new Viewport();
     private final Map<Kind, SheetFrame> frames = new EnumMap<>(Kind.class);
     private final Map<Kind, BooleanProperty> visible = new EnumMap<>(Kind.class);
+    private final List<SheetFrame> channels = new ArrayList<>();
+    private final SheetKeys keys;
+    private final SheetDrags drags;
+    private final Overview overview;
     private final ToggleButton marks = new ToggleButton("Marks");
     private final Button openTable = new Button("Open…");
     private final ToleranceField tolerance;
 
-    SheetsPane(Bench bench, Theme theme) {
+    /** @param say shows one line for a moment */
+    SheetsPane(Bench bench, Theme theme, Consumer<String> say) {
         this.bench = bench;
         this.theme = theme;
+        keys = new SheetKeys(bench);
+        ToolBar tools = new ToolBar(bench);
+        drags = new SheetDrags(bench, tools::level, say);
+        overview = new Overview(viewport, theme);
         getStyleClass().add("sheets");
+        CHANNELS.forEach(name -> channels.add(frame(name, CHANNEL_ROLE)));
         for (Kind kind : Kind.values()) {
-            addFrame(kind);
+            SheetFrame frame = frame(kind.title, kind.role);
+            frames.put(kind, frame);
+            visible.put(kind, new SimpleBooleanProperty(true));
+            visible.get(kind).subscribe(isVisible -> showFrames());
         }
-        new HandEditing(frames.get(Kind.BY_HAND), () -> bench.pickedProperty().get(), this::textAt, this::write,
-                this::goOn);
+        frames.get(Kind.BEFORE).tools().getChildren().add(tools);
+        frames.get(Kind.BEFORE).setOverview(overview);
+        new CellEditing(frames.get(Kind.BY_HAND), () -> true, bench.pickedProperty()::get, this::handText,
+                (pixel, text) -> bench.editSheet(sheet -> sheet.with(pixel, text)), this::goOn);
+        new CellEditing(frames.get(Kind.BEFORE), bench::isDrawable, bench.pickedProperty()::get,
+                pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
+                (pixel, text) -> writeSample(pixel, text, say), this::goOn);
         tolerance = new ToleranceField(bench);
+        addHandTools();
+        bench.shownProperty().subscribe(shown -> render());
+        bench.channelsApartProperty().subscribe(isApart -> render());
+        bench.displayProperty().subscribe(display -> render());
+        bench.pickedProperty().subscribe(pixel -> showPicked());
+        bench.selectionProperty().subscribe(marked -> all().forEach(frame -> frame.sheet().setMarked(marked)));
+        theme.paletteProperty().subscribe(palette -> render());
+    }
+
+    private void addHandTools() {
         marks.setSelected(true);
         marks.getStyleClass().add("quiet");
         marks.setTooltip(new Tooltip("Show which values agree; switch off to look for mistakes alone"));
@@ -76,26 +118,27 @@ public final class SheetsPane extends HBox {
         openTable.getStyleClass().add("quiet");
         openTable.setTooltip(new Tooltip("Open a table of values by hand (CSV, as large as the result)"));
         frames.get(Kind.BY_HAND).tools().getChildren().addAll(tolerance, openTable, marks);
-        bench.shownProperty().subscribe(shown -> render());
-        bench.pickedProperty().subscribe(pixel -> showPicked());
-        theme.paletteProperty().subscribe(palette -> render());
     }
 
-    private void addFrame(Kind kind) {
-        Sheet sheet = new Sheet(kind.title, viewport, theme);
+    private SheetFrame frame(String title, String role) {
+        Sheet sheet = new Sheet(title, viewport, theme);
         sheet.setOnPick(bench::pick);
-        sheet.addEventHandler(KeyEvent.KEY_PRESSED, this::keyPressed);
-        SheetFrame frame = new SheetFrame(kind.title, kind.role, sheet);
+        sheet.setOnHover(bench.hoverProperty()::set);
+        sheet.setDragFor(drags::begin);
+        sheet.addEventHandler(KeyEvent.KEY_PRESSED, keys::pressed);
+        SheetFrame frame = new SheetFrame(title, role, sheet);
         HBox.setHgrow(frame, Priority.ALWAYS);
         // All sheets share the room evenly, whatever stands on them.
         frame.setMinWidth(0);
         frame.setPrefWidth(100);
-        BooleanProperty isVisible = new SimpleBooleanProperty(true);
-        frame.visibleProperty().bind(isVisible);
-        frame.managedProperty().bind(isVisible);
-        frames.put(kind, frame);
-        visible.put(kind, isVisible);
         getChildren().add(frame);
+        return frame;
+    }
+
+    private List<SheetFrame> all() {
+        List<SheetFrame> all = new ArrayList<>(channels);
+        all.addAll(frames.values());
+        return all;
     }
 
     /** Whether a sheet is there; the last one cannot be hidden. */
@@ -129,50 +172,97 @@ public final class SheetsPane extends HBox {
         return frames.get(kind).sheet();
     }
 
-    private void render() {
-        Shown shown = bench.shown();
-        if (shown == null) {
-            frames.values().forEach(frame -> frame.sheet().setPainter(null));
+    private boolean areChannelsApart() {
+        return bench.shown() != null && bench.shown().colour().isPresent() && bench.channelsApartProperty().get();
+    }
+
+    /** The channels take the places of the picture in colour and of the values by hand. */
+    private void showFrames() {
+        if (frames.size() < Kind.values().length || visible.size() < Kind.values().length) {
             return;
         }
-        shown.before().ifPresent(before -> viewport.setImageSize(before.image().rows(), before.image().columns()));
-        int characters = Math.max(show(Kind.BEFORE, shown.before()), show(Kind.AFTER, shown.after()));
-        boolean isStep = shown.operation().isPresent();
+        boolean isApart = areChannelsApart();
+        frames.forEach((kind, frame) -> show(frame, isApart ? kind == Kind.AFTER : visible.get(kind).get()));
+        for (int n = 0; n < channels.size(); n++) {
+            show(channels.get(n), isApart && n < bench.shown().channels().size());
+        }
+    }
+
+    private static void show(SheetFrame frame, boolean isShown) {
+        frame.setVisible(isShown);
+        frame.setManaged(isShown);
+    }
+
+    private void render() {
+        showFrames();
+        Shown shown = bench.shown();
+        all().forEach(frame -> frame.sheet().setFirst(bench.display().first()));
+        if (shown == null) {
+            all().forEach(frame -> frame.sheet().setPainter(null));
+            overview.setPainter(null);
+            return;
+        }
+        viewport.setImageSize(shown.grid().rows(), shown.grid().columns());
+        Look look = Look.of(shown, bench.display());
+        int characters = Math.max(show(frames.get(Kind.BEFORE), shown.before(), look),
+                show(frames.get(Kind.AFTER), shown.after(), look));
+        for (int n = 0; n < channels.size(); n++) {
+            show(channels.get(n), n < shown.channels().size() ? Optional.of(shown.channels().get(n))
+                    : Optional.empty(), look);
+        }
+        shown.colour().ifPresent(gray -> {
+            frames.get(Kind.BEFORE).sheet().setPainter(new ColourPainter(gray.picture(), theme));
+            frames.get(Kind.BEFORE).setSubtitle("red, green, blue in each cell");
+        });
+        boolean isStep = shown.explained().isPresent();
         frames.get(Kind.BY_HAND).sheet().setPainter(isStep
                 ? new HandPainter(shown.sheet(), shown.check(), theme, characters, marks.isSelected()) : null);
+        shown.before().or(shown::after).ifPresent(d -> overview.setPainter(new ImagePainter(d, look, theme)));
         openTable.setDisable(!isStep);
         tolerance.setDisable(!isStep);
         describe(shown);
         showPicked();
     }
 
-    private int show(Kind kind, Optional<Shown.Described> described) {
-        ImagePainter painter = described.map(d -> new ImagePainter(d.image(), d.facts(), theme)).orElse(null);
-        frames.get(kind).sheet().setPainter(painter);
-        frames.get(kind).setSubtitle(described.map(d -> Words.range(d.facts())).orElse(" "));
+    private int show(SheetFrame frame, Optional<Shown.Described> described, Look look) {
+        ImagePainter painter = described.map(d -> new ImagePainter(d, look, theme)).orElse(null);
+        frame.sheet().setPainter(painter);
+        frame.setSubtitle(described.map(d -> Words.range(d.facts())).orElse(" "));
+        boolean isPlain = look.display().scale() == Scale.GRAY && look.display().range() == Display.Range.LEVELS;
+        if (described.isEmpty() || isPlain) {
+            frame.bar().hide();
+        } else {
+            frame.bar().show(look.display().scale(), look.display().ends(described.get()));
+        }
         return painter == null ? 1 : painter.characters();
     }
 
     private void describe(Shown shown) {
         int position = shown.position();
+        boolean isColour = shown.colour().isPresent();
         SheetFrame before = frames.get(Kind.BEFORE);
         SheetFrame after = frames.get(Kind.AFTER);
         SheetFrame hand = frames.get(Kind.BY_HAND);
-        before.setCaption(position <= 0 ? "image" : caption(shown, position - 1));
-        after.setCaption(position < 0 ? "" : caption(shown, position));
-        before.setHint(shown.before().isPresent() ? "" : "Nothing comes in: a step before this one cannot be applied.");
+        before.setCaption(isColour ? "colour" : position <= 0 ? "image" : caption(shown, position - 1));
+        after.setCaption(isColour ? "gray by " + shown.colour().get().rule().word()
+                : position < 0 ? "" : caption(shown, position));
+        before.setHint(shown.before().isPresent() || isColour ? ""
+                : "Nothing comes in: a step before this one cannot be applied.");
         after.setHint(shown.after().isPresent() ? "" : position < 0
                 ? "Add or select a step: its result stands here, number beside number."
                         : "No result. The reason stands at the left, with the step.");
-        boolean isStep = shown.operation().isPresent();
+        boolean isStep = shown.explained().isPresent();
         hand.setHint(isStep ? "" : position < 0 ? "Select a step: your own values for its result go here."
                 : shown.after().isPresent() ? "The step is off; switch it on to write its values by hand." : " ");
         hand.setSubtitle(!isStep ? " " : shown.sheet().isEmpty() ? "type, paste a table, or open a file"
-                : marks.isSelected() ? Words.counts(shown.check(), shown.before().orElseThrow().image().count())
+                : marks.isSelected() ? Words.counts(shown.check(), shown.grid().count())
                 : shown.check().filled() + " filled, marks are hidden");
     }
 
     private static String caption(Shown shown, int position) {
+        if (position < 0) {
+            return "image";
+        }
         Step step = shown.steps().get(position).link().step();
         return position + 1 + " · " + step.type().title();
     }
@@ -180,36 +270,24 @@ public final class SheetsPane extends HBox {
     private void showPicked() {
         Pixel picked = bench.pickedProperty().get();
         viewport.reveal(picked);
-        frames.values().forEach(frame -> frame.sheet().setPicked(picked));
+        all().forEach(frame -> frame.sheet().setPicked(picked));
     }
 
-    private void keyPressed(KeyEvent event) {
-        Pixel at = bench.pickedProperty().get();
-        Image image = bench.project().chain().source();
-        Pixel next = switch (event.getCode()) {
-            case UP -> new Pixel(at.row() - 1, at.column());
-            case DOWN -> new Pixel(at.row() + 1, at.column());
-            case LEFT -> new Pixel(at.row(), at.column() - 1);
-            case RIGHT -> new Pixel(at.row(), at.column() + 1);
-            case PAGE_UP -> new Pixel(at.row() - PAGE, at.column());
-            case PAGE_DOWN -> new Pixel(at.row() + PAGE, at.column());
-            case HOME -> event.isShortcutDown() ? new Pixel(0, 0) : new Pixel(at.row(), 0);
-            case END -> new Pixel(event.isShortcutDown() ? image.rows() - 1 : at.row(), image.columns() - 1);
-            default -> null;
-        };
-        if (next != null && !event.isAltDown()) {
-            bench.pick(next);
-            event.consume();
-        }
-    }
-
-    private String textAt(Pixel pixel) {
+    private String handText(Pixel pixel) {
         HandValue value = bench.project().sheet(bench.position()).cells().get(pixel);
         return value == null ? "" : value.text();
     }
 
-    private void write(Pixel pixel, String text) {
-        bench.editSheet(sheet -> sheet.with(pixel, text));
+    /** A sample of the image itself; what is no number leaves it as it is. */
+    private void writeSample(Pixel pixel, String text, Consumer<String> say) {
+        try {
+            if (!text.isBlank()) {
+                Value value = SheetDrags.level(text.strip(), bench.project().chain().source().maximumLevel());
+                bench.draw(null, image -> Drawing.dot(image, pixel, value));
+            }
+        } catch (PixeronException noNumber) {
+            say.accept(noNumber.getMessage());
+        }
     }
 
     /** Behind the end of a row comes the next one, as one writes. */

@@ -1,6 +1,7 @@
 package pixeron.app.bench;
 
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -27,6 +28,7 @@ final class StatusLine extends HBox {
     private final Label counts = new Label();
     private final Button next = new Button("Next difference");
     private final Label message = new Label();
+    private final Label sign = new Label();
 
     StatusLine(Bench bench, Background background) {
         this.bench = bench;
@@ -44,9 +46,17 @@ final class StatusLine extends HBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         place.setMinWidth(Region.USE_PREF_SIZE);
         setFillHeight(false);
-        getChildren().addAll(place, message, gap, work, counts, next);
+        sign.getStyleClass().add("display-sign");
+        sign.setTooltip(new Tooltip("Only what is seen, no value, is changed; the tab Display has it"));
+        sign.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(place, sign, message, gap, work, counts, next);
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
+        bench.displayProperty().subscribe(display -> {
+            sign.setText(DisplayPane.sign(display).orElse(""));
+            sign.setManaged(!sign.getText().isEmpty());
+            render();
+        });
     }
 
     /** @param text what was just done, such as "Copied 8 × 8 values" */
@@ -68,8 +78,16 @@ final class StatusLine extends HBox {
             return;
         }
         Pixel picked = bench.pickedProperty().get();
-        add("row ", picked.row() + "", "   column ", picked.column() + "", "ink");
-        add("        x ", picked.column() + "", ", y ", picked.row() + "", "ink");
+        int first = bench.display().first();
+        String row = Integer.toString(picked.row() + first);
+        String column = Integer.toString(picked.column() + first);
+        add("row ", row, "   column ", column, "ink");
+        add("        x ", column, ", y ", row, "ink");
+        shown.colour().ifPresent(gray -> {
+            text("        red, green, blue ", "role-before", false);
+            text(shown.channels().stream().limit(3).map(d -> Decimals.working(d.image().value(picked)))
+                    .collect(Collectors.joining(", ")), "role-before", true);
+        });
         value(shown.position() < 0 ? "        value " : "        before ", shown.before(), picked, "role-before");
         value("        after ", shown.after(), picked, "role-after");
         HandValue byHand = shown.sheet().cells().get(picked);
@@ -77,8 +95,8 @@ final class StatusLine extends HBox {
             text("        by hand ", "role-by-hand", false);
             text(byHand.text(), "role-by-hand", true);
         }
-        boolean isStep = shown.operation().isPresent();
-        counts.setText(!isStep ? "" : Words.counts(shown.check(), shown.before().orElseThrow().image().count()));
+        boolean isStep = shown.explained().isPresent();
+        counts.setText(!isStep ? "" : Words.counts(shown.check(), shown.grid().count()));
         boolean isNext = shown.check().agree() < shown.check().filled();
         next.setVisible(isNext);
         next.setManaged(isNext);

@@ -1,10 +1,13 @@
 package pixeron.app.bench;
 
+import java.util.List;
 import java.util.Optional;
+import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
+import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Step;
@@ -42,6 +45,22 @@ public final class Words {
         return check.filled() + " of " + cells + " filled · " + check.agree() + " agree · "
                 + check.differing().size() + " differ" + (notUnderstood == 0 ? "" : " · " + notUnderstood
                         + " not understood");
+    }
+
+    /** @return a place as the person counts: {@code row 2, column 5} */
+    static String place(Pixel pixel, Display display) {
+        return "row " + (pixel.row() + display.first()) + ", column " + (pixel.column() + display.first());
+    }
+
+    /** @return the name of a channel of the colour picture that is shown */
+    static String channel(Shown shown, Shown.Described channel) {
+        return List.of("red", "green", "blue", "alpha").get(shown.channels().indexOf(channel));
+    }
+
+    /** @return what is lit and how much of it was found */
+    static String lit(Shown.Lit lit) {
+        return lit.pixels().map(pixels -> "Lit: " + lit.search().words() + ", " + pixels.count()
+                + (pixels.count() == 1 ? " pixel" : " pixels")).orElse("▲ " + lit.problem());
     }
 
     static Optional<Image> image(Optional<Shown.Described> described) {

@@ -1,13 +1,12 @@
 package pixeron.app.bench;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -22,7 +21,9 @@ import pixeron.app.sheet.HandPainter;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.slip.Explanation;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.working.Line;
 import pixeron.working.Run;
@@ -75,9 +76,7 @@ final class WorkingPane extends BorderPane {
     /** Puts the working on the clipboard as text, if there is one. */
     void copyWorking() {
         if (working != null) {
-            ClipboardContent text = new ClipboardContent();
-            text.putString(WorkingText.plain(working));
-            Clipboard.getSystemClipboard().setContent(text);
+            Copy.text(WorkingText.plain(working));
         }
     }
 
@@ -88,8 +87,8 @@ final class WorkingPane extends BorderPane {
         working = null;
         if (shown != null) {
             Pixel picked = bench.pickedProperty().get();
-            shown.operation().filter(operation -> operation.before().contains(picked)).ifPresentOrElse(operation -> {
-                working = operation.explain(picked);
+            shown.explained().filter(explained -> shown.grid().contains(picked)).ifPresentOrElse(explained -> {
+                working = withPacked(explained.explain(picked), shown, picked);
                 showLines(working);
                 showCallout(shown, picked);
             }, () -> showHint(shown));
@@ -97,6 +96,16 @@ final class WorkingPane extends BorderPane {
         copy.setDisable(working == null);
         callout.setVisible(!callout.getChildren().isEmpty());
         callout.setManaged(callout.isVisible());
+    }
+
+    /** Below the working of gray stands how the channels are packed into one number, where they have eight bits. */
+    private static Working withPacked(Working gray, Shown shown, Pixel picked) {
+        if (shown.colour().isEmpty() || shown.grid().maximumLevel() != Image.BYTE_MAXIMUM) {
+            return gray;
+        }
+        List<Line> lines = new ArrayList<>(gray.lines());
+        lines.addAll(PackedPixel.of(shown.colour().get().picture(), picked).lines());
+        return new Working(gray.title(), lines, gray.exact(), gray.result());
     }
 
     private void showHint(Shown shown) {

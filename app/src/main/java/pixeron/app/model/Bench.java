@@ -1,14 +1,18 @@
 package pixeron.app.model;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.HandSheet;
@@ -32,6 +36,13 @@ public final class Bench {
     private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Integer> position = new ReadOnlyObjectWrapper<>(-1);
     private final ObjectProperty<Pixel> picked = new SimpleObjectProperty<>(new Pixel(0, 0));
+    private final ObjectProperty<Display> display = new SimpleObjectProperty<>(Display.PLAIN);
+    private final ObjectProperty<Pixel> hover = new SimpleObjectProperty<>();
+    private final BooleanProperty channelsApart = new SimpleBooleanProperty(true);
+    private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.MOVE);
+    private final ReadOnlyObjectWrapper<Selection> selection = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<List<Pixel>> watched = new ReadOnlyObjectWrapper<>(List.of());
+    private Optional<Search> search = Optional.empty();
     private final ObjectProperty<Path> file = new SimpleObjectProperty<>();
     private final ReadOnlyBooleanWrapper saved = new ReadOnlyBooleanWrapper(true);
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper();
@@ -83,6 +94,12 @@ public final class Bench {
         }
         file.set(from.orElse(null));
         picked.set(opened.view().picked());
+        watched.set(opened.view().watched());
+        selection.set(null);
+        search = Optional.empty();
+        tool.set(Tool.MOVE);
+        hover.set(null);
+        channelsApart.set(true);
         position.set(Math.min(opened.view().position(), opened.project().chain().size() - 1));
         show();
     }
@@ -121,6 +138,82 @@ public final class Bench {
         return picked;
     }
 
+    /** How values are shown on all sheets. */
+    public ObjectProperty<Display> displayProperty() {
+        return display;
+    }
+
+    public Display display() {
+        return display.get();
+    }
+
+    /** The pixel under the pointer; null when there is none. */
+    public ObjectProperty<Pixel> hoverProperty() {
+        return hover;
+    }
+
+    /** Whether the channels of a colour picture stand side by side, instead of the picture itself. */
+    public BooleanProperty channelsApartProperty() {
+        return channelsApart;
+    }
+
+    /** What dragging on a sheet does. */
+    public ObjectProperty<Tool> toolProperty() {
+        return tool;
+    }
+
+    /** The marked rectangle or line; null when nothing is marked. */
+    public ReadOnlyObjectProperty<Selection> selectionProperty() {
+        return selection.getReadOnlyProperty();
+    }
+
+    /** @param marked what is marked now, or null; what reaches beyond the image is left out */
+    public void mark(Selection marked) {
+        selection.set(marked != null && marked.isInside(project().chain().source()) ? marked : null);
+    }
+
+    /** Pixels that are followed through all steps, in the order in which they were chosen. */
+    public ReadOnlyObjectProperty<List<Pixel>> watchedProperty() {
+        return watched.getReadOnlyProperty();
+    }
+
+    /** Begins to follow a pixel, or stops to. */
+    public void toggleWatched(Pixel pixel) {
+        List<Pixel> changed = new ArrayList<>(watched.get());
+        if (!changed.remove(pixel)) {
+            changed.add(pixel);
+        }
+        watched.set(List.copyOf(changed));
+    }
+
+    /** @param wanted which pixels are lit from now on; empty for none */
+    public void light(Optional<Search> wanted) {
+        search = wanted;
+        show();
+    }
+
+    /** Picks the next lit pixel in reading order, if there is one. */
+    public Optional<Pixel> pickNextLit() {
+        Optional<Pixel> next = shown() == null ? Optional.empty()
+                : shown().litPixels().flatMap(pixels -> pixels.nextAfter(picked.get()));
+        next.ifPresent(this::pick);
+        return next;
+    }
+
+    /** @return whether Before is the image itself, which can be drawn on; one made of colour cannot */
+    public boolean isDrawable() {
+        return project() != null && position() <= 0 && project().gray().isEmpty();
+    }
+
+    /**
+     * Changes the image in front of the first step.
+     *
+     * @param mergeKey what is drawn; null: the change is undone on its own
+     */
+    public void draw(String mergeKey, UnaryOperator<Image> change) {
+        edit(mergeKey, project -> project.withChain(chain -> chain.onSource(change.apply(chain.source()))));
+    }
+
     public ObjectProperty<Path> fileProperty() {
         return file;
     }
@@ -139,7 +232,7 @@ public final class Bench {
 
     /** @return what a file of this work holds */
     public SavedProject savedProject() {
-        return new SavedProject(project(), new View(position(), picked.get()));
+        return new SavedProject(project(), new View(position(), picked.get(), watched.get()));
     }
 
     /** Changes the project; the change can be undone on its own. */
@@ -213,9 +306,9 @@ public final class Bench {
         edit(project -> project.withChain(change));
     }
 
-    /** Changes the values by hand of the selected step, if one is selected. */
+    /** Changes the values by hand of the selected step, or of the gray that was made of colour. */
     public void editSheet(UnaryOperator<HandSheet> change) {
-        if (position() >= 0) {
+        if (position() >= 0 || project().gray().isPresent()) {
             edit(project -> project.withSheet(position(), change));
         }
     }
@@ -251,8 +344,10 @@ public final class Bench {
         redoable.set(history.canRedo());
         project.set(now);
         pick(picked.get());
+        mark(selection.get());
         int at = position();
         Shown known = shown();
-        background.start(progress -> Shown.of(now, at, known, progress), shown::set, trouble);
+        Optional<Search> wanted = search;
+        background.start(progress -> Shown.of(now, at, known, wanted, progress), shown::set, trouble);
     }
 }

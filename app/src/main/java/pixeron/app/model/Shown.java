@@ -3,18 +3,24 @@ package pixeron.app.model;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.Explanation;
 import pixeron.byhand.slip.SlipFinder;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
+import pixeron.image.ColourImage;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
+import pixeron.look.PixelSet;
 import pixeron.project.Project;
+import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.gray.GraySource;
 
 /**
  * Everything that the bench shows of a project with one step selected. Made away from the window's thread, then shown
@@ -23,14 +29,20 @@ import pixeron.step.Progress;
  * @param project what was calculated
  * @param position the selected step from 0, or −1 for the image itself
  * @param steps all steps with what came of them
- * @param before the selected step's input with its facts; the image itself when that is selected
- * @param after the selected step's result with its facts; empty when there is none
- * @param operation the selected step bound to its input; empty when it is off, failed, or the image is selected
- * @param sheet the person's values for the selected step
+ * @param before the selected step's input with its facts; the image itself when that is selected and was not made of a
+ *     colour picture
+ * @param after the selected step's result with its facts, or the gray that was made of a colour picture; empty when
+ *     there is none
+ * @param channels red, green, blue and perhaps alpha of the colour picture that After is made of; else empty
+ * @param explained how After is worked out; empty when the step is off or failed, or the image was not made here
+ * @param sheet the person's values for After
+ * @param check the person's values against After
  * @param slips what explains the values that differ
+ * @param lit the pixels that are lit on all sheets
  */
 public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
-        Optional<Described> after, Optional<Operation> operation, HandSheet sheet, List<Explanation> slips) {
+        Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet, Check check,
+        List<Explanation> slips, Optional<Lit> lit) {
 
     public Shown {
         steps = List.copyOf(steps);
@@ -42,13 +54,25 @@ public record Shown(Project project, int position, List<StepState> steps, Option
      * @param image the samples
      * @param facts smallest, largest, mean
      * @param histogram counts of levels; empty for an open image
+     * @param smaller the image made smaller, for drawing it as a picture
      */
-    public record Described(Image image, ImageFacts facts, Optional<Histogram> histogram) {
+    public record Described(Image image, ImageFacts facts, Optional<Histogram> histogram, Reductions smaller) {
 
-        static Described of(Image image) {
+        /** @return an image with its facts, in a few passes over its pixels */
+        public static Described of(Image image) {
             return new Described(image, ImageFacts.of(image),
-                    image.isLevelImage() ? Optional.of(Histogram.of(image)) : Optional.empty());
+                    image.isLevelImage() ? Optional.of(Histogram.of(image)) : Optional.empty(), Reductions.of(image));
         }
+    }
+
+    /**
+     * Pixels that are lit.
+     *
+     * @param search what was searched for
+     * @param pixels what was found; empty when the search failed
+     * @param problem why it failed; empty when it did not
+     */
+    public record Lit(Search search, Optional<PixelSet> pixels, String problem) {
     }
 
     /**
@@ -56,26 +80,56 @@ public record Shown(Project project, int position, List<StepState> steps, Option
      *
      * @param position of a step of the project, or −1
      * @param known what was shown last, whose facts are taken over where the image is the same; may be null
+     * @param search which pixels are to be lit
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
-    static Shown of(Project project, int position, Shown known, Progress progress) {
+    static Shown of(Project project, int position, Shown known, Optional<Search> search, Progress progress) {
         List<StepState> steps = new ArrayList<>();
         for (Stage stage : project.chain().stages()) {
             // Between two steps is a good moment to notice that something newer is wanted.
             progress.report((double) stage.position() / project.chain().size());
             steps.add(state(project, stage, progress));
         }
-        if (position < 0) {
-            return new Shown(project, -1, steps, Optional.of(described(project.chain().source(), known)),
-                    Optional.empty(), Optional.empty(), HandSheet.EMPTY, List.of());
+        Shown found = position < 0 ? ofSource(project, steps, known) : ofStep(project, position, steps, known, progress);
+        return search.isEmpty() ? found : found.with(lit(found, search.get(), progress));
+    }
+
+    private static Shown ofSource(Project project, List<StepState> steps, Shown known) {
+        Optional<Described> image = Optional.of(described(project.chain().source(), known));
+        if (project.gray().isEmpty()) {
+            return new Shown(project, -1, steps, image, Optional.empty(), List.of(), Optional.empty(),
+                    HandSheet.EMPTY, Check.EMPTY, List.of(), Optional.empty());
         }
+        HandSheet sheet = project.sheet(-1);
+        ColourImage picture = project.gray().get().picture();
+        List<Described> channels = Stream.concat(Stream.of(picture.red(), picture.green(), picture.blue()),
+                picture.alpha().stream()).map(channel -> described(channel, known)).toList();
+        return new Shown(project, -1, steps, Optional.empty(), image, channels, project.gray(), sheet,
+                Check.of(sheet, project.gray().get()), List.of(), Optional.empty());
+    }
+
+    private static Shown ofStep(Project project, int position, List<StepState> steps, Shown known,
+            Progress progress) {
         Stage stage = project.chain().stage(position);
         Optional<Operation> operation = stage.operation(progress);
+        Check check = steps.get(position).check();
         return new Shown(project, position, steps, described(stage.before(progress), known),
-                described(stage.after(progress), known), operation, project.sheet(position),
-                operation.map(bound -> SlipFinder.find(steps.get(position).check(), stage.link().step(),
-                        bound.before()))
-                        .orElse(List.of()));
+                described(stage.after(progress), known), List.of(), operation, project.sheet(position), check,
+                operation.map(bound -> SlipFinder.find(check, stage.link().step(), bound.before())).orElse(List.of()),
+                Optional.empty());
+    }
+
+    private Shown with(Optional<Lit> changed) {
+        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, slips, changed);
+    }
+
+    private static Optional<Lit> lit(Shown found, Search search, Progress progress) {
+        Optional<Described> searched = search.isAfter() ? found.after : found.before;
+        try {
+            return searched.map(described -> new Lit(search, Optional.of(search.in(described, progress)), ""));
+        } catch (PixeronException withoutValue) {
+            return Optional.of(new Lit(search, Optional.empty(), withoutValue.getMessage()));
+        }
     }
 
     private static StepState state(Project project, Stage stage, Progress progress) {
@@ -92,18 +146,31 @@ public record Shown(Project project, int position, List<StepState> steps, Option
 
     private static Described described(Image image, Shown known) {
         if (known != null) {
-            for (Optional<Described> old : List.of(known.before, known.after)) {
-                if (old.isPresent() && old.get().image() == image) {
-                    return old.get();
+            List<Described> all = new ArrayList<>(known.channels);
+            known.before.ifPresent(all::add);
+            known.after.ifPresent(all::add);
+            for (Described old : all) {
+                if (old.image() == image) {
+                    return old;
                 }
             }
         }
         return Described.of(image);
     }
 
-    /** @return the check of the selected step */
-    public Check check() {
-        return position < 0 ? Check.EMPTY : steps.get(position).check();
+    /** @return the colour picture that After is made of, when that is what is shown */
+    public Optional<GraySource> colour() {
+        return position < 0 ? project.gray() : Optional.empty();
+    }
+
+    /** @return the pixels that are lit */
+    public Optional<PixelSet> litPixels() {
+        return lit.flatMap(Lit::pixels);
+    }
+
+    /** @return the image that has the size of everything on the sheets */
+    public Image grid() {
+        return project.chain().source();
     }
 
     /** @return why the selected step has no result, if it has none */

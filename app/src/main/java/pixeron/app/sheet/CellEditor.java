@@ -50,7 +50,7 @@ final class CellEditor extends TextField {
     /** Opens over a cell with a text to begin with. */
     void open(Pixel at, String text) {
         pixel = at;
-        setAccessibleText("By hand, " + at);
+        setAccessibleText("Value at " + at);
         setText(text);
         place();
         setVisible(true);

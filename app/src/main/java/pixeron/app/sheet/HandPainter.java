@@ -24,8 +24,6 @@ import pixeron.number.Decimals;
 public final class HandPainter implements Painter {
 
     private static final double GRID_FROM = 8;
-    /** Dashed lines take a renderer without a graphics card long, and there are many of them while cells are small. */
-    private static final double DASHES_FROM = 16;
     private static final double MARKS_FROM = 14;
     private static final double WORDS_FROM = 30;
 
@@ -57,7 +55,7 @@ public final class HandPainter implements Painter {
         graphics.setFill(palette.panel());
         graphics.fillRect(Math.max(0, viewport.x(0)), Math.max(0, viewport.y(0)), right, bottom);
         if (viewport.cell() >= GRID_FROM) {
-            paintGrid(graphics, viewport, palette);
+            Lines.paint(graphics, viewport, palette.line());
         } else {
             graphics.setStroke(palette.line());
             graphics.strokeRect(viewport.x(0) + 0.5, viewport.y(0) + 0.5, right - viewport.x(0) - 1,
@@ -70,29 +68,6 @@ public final class HandPainter implements Painter {
                 paintCell(graphics, viewport, pixel, value, font);
             }
         });
-    }
-
-    private void paintGrid(GraphicsContext graphics, Viewport viewport, Palette palette) {
-        graphics.setStroke(palette.line());
-        if (viewport.cell() >= DASHES_FROM) {
-            graphics.setLineDashes(3, 2);
-        }
-        double right = viewport.x(viewport.columns());
-        double bottom = viewport.y(viewport.rows());
-        for (int i = viewport.firstRow(); i <= viewport.lastRow() + 1; i++) {
-            double y = edge(viewport.y(i), bottom);
-            graphics.strokeLine(Math.max(0, viewport.x(0)), y, right, y);
-        }
-        for (int j = viewport.firstColumn(); j <= viewport.lastColumn() + 1; j++) {
-            double x = edge(viewport.x(j), right);
-            graphics.strokeLine(x, Math.max(0, viewport.y(0)), x, bottom);
-        }
-        graphics.setLineDashes();
-    }
-
-    /** The last line stays inside the sheet. */
-    private static double edge(double place, double end) {
-        return Math.floor(place) + (place >= end ? -0.5 : 0.5);
     }
 
     private void paintCell(GraphicsContext graphics, Viewport viewport, Pixel pixel, HandValue value, Font font) {

@@ -1,28 +1,26 @@
 package pixeron.app.sheet;
 
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import pixeron.app.model.Selection;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
+import pixeron.image.Area;
 import pixeron.image.Pixel;
 
 /**
  * A sheet of squared paper: row and column numbers along its edges, cells drawn by a {@link Painter}, the picked pixel
- * framed. The wheel moves it, with Ctrl it zooms at the pointer; dragging moves it, a click picks a pixel.
+ * framed, the marked rectangle or line drawn over them. {@link Gestures} says what the mouse does.
  */
 public final class Sheet extends Region {
-
-    private static final double DRAG_FROM = 4;
-    private static final double WHEEL_FACTOR = 1.15;
 
     private final Canvas canvas = new Canvas();
     private final Viewport viewport;
@@ -30,13 +28,10 @@ public final class Sheet extends Region {
     private final String name;
     private Painter painter;
     private Pixel picked = new Pixel(0, 0);
-    private Consumer<Pixel> onPick = pixel -> { };
+    private Selection marked;
+    private int first;
     private boolean isPaintDue;
-    private double pressX;
-    private double pressY;
-    private double dragX;
-    private double dragY;
-    private boolean isDragged;
+    private final Gestures gestures;
 
     /**
      * @param name what a screen reader calls it
@@ -56,10 +51,7 @@ public final class Sheet extends Region {
         theme.paletteProperty().subscribe(change -> requestPaint());
         theme.scaleProperty().subscribe(scale -> requestLayout());
         focusedProperty().subscribe(change -> requestPaint());
-        addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
-        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
-        addEventHandler(MouseEvent.MOUSE_RELEASED, this::released);
-        addEventHandler(ScrollEvent.SCROLL, this::scrolled);
+        gestures = new Gestures(this, viewport);
     }
 
     /** @param newPainter what is drawn; null for a sheet without anything on it */
@@ -76,7 +68,30 @@ public final class Sheet extends Region {
 
     /** @param handler told about a pixel that was clicked */
     public void setOnPick(Consumer<Pixel> handler) {
-        onPick = handler;
+        gestures.setOnPick(handler);
+    }
+
+    /** @param handler told about the pixel under the pointer, null when there is none */
+    public void setOnHover(Consumer<Pixel> handler) {
+        gestures.setOnHover(handler);
+    }
+
+    /** @param chooser says when the mouse is pressed what dragging does; null: it moves the image */
+    public void setDragFor(Function<MouseEvent, Drag> chooser) {
+        gestures.setDragFor(chooser);
+    }
+
+    /** @param selection the marked rectangle or line, or null */
+    public void setMarked(Selection selection) {
+        marked = selection;
+        requestPaint();
+    }
+
+    /** @param number what the first row and the first column are called, 0 or 1 */
+    public void setFirst(int number) {
+        first = number;
+        describe();
+        requestPaint();
     }
 
     public void setPicked(Pixel pixel) {
@@ -86,12 +101,12 @@ public final class Sheet extends Region {
     }
 
     private void describe() {
-        setAccessibleText(name + ", " + picked + ": " + (painter == null ? "nothing" : painter.describe(picked)));
+        setAccessibleText(name + ", row " + (picked.row() + first) + ", column " + (picked.column() + first) + ": " + (painter == null ? "nothing" : painter.describe(picked)));
     }
 
     /** Width of the row numbers. */
     double gutter() {
-        int digits = Integer.toString(Math.max(0, viewport.rows() - 1)).length();
+        int digits = Integer.toString(viewport.rows() - 1 + first).length();
         // Whole points, so that the edges of cells are sharp.
         return Math.ceil(Math.max(18, digits * 6.6 + 10) * theme.scale());
     }
@@ -144,9 +159,41 @@ public final class Sheet extends Region {
         graphics.rect(0, 0, canvas.getWidth() - gutter(), canvas.getHeight() - header());
         graphics.clip();
         painter.paint(graphics, viewport);
+        paintMarked(graphics, palette);
         paintPicked(graphics, palette);
         graphics.restore();
         paintNumbers(graphics, palette);
+    }
+
+    /** A light line beside a dark one is seen on every gray. */
+    private void paintMarked(GraphicsContext graphics, Palette palette) {
+        if (marked instanceof Selection.Rectangle rectangle) {
+            Area area = rectangle.area();
+            double x = Math.floor(viewport.x(area.column()));
+            double y = Math.floor(viewport.y(area.row()));
+            double width = Math.max(3, Math.floor(viewport.x(area.column() + area.width())) - x);
+            double height = Math.max(3, Math.floor(viewport.y(area.row() + area.height())) - y);
+            graphics.setStroke(palette.panel());
+            graphics.strokeRect(x + 1.5, y + 1.5, width - 3, height - 3);
+            graphics.setStroke(palette.after());
+            graphics.setLineWidth(2);
+            graphics.strokeRect(x, y, width, height);
+            graphics.setLineWidth(1);
+        } else if (marked instanceof Selection.Line line) {
+            for (boolean isGround : new boolean[] {true, false}) {
+                graphics.setStroke(isGround ? palette.panel() : palette.after());
+                graphics.setLineWidth(isGround ? 4 : 2);
+                graphics.strokeLine(middle(viewport.x(line.segment().from().column())),
+                        middle(viewport.y(line.segment().from().row())),
+                        middle(viewport.x(line.segment().to().column())),
+                        middle(viewport.y(line.segment().to().row())));
+            }
+            graphics.setLineWidth(1);
+        }
+    }
+
+    private double middle(double edge) {
+        return edge + viewport.cell() / 2;
     }
 
     private void paintPicked(GraphicsContext graphics, Palette palette) {
@@ -183,7 +230,7 @@ public final class Sheet extends Region {
             double x = gutter() + viewport.x(j) + Math.min(cell, gutter()) / 2;
             if (viewport.x(j) >= -cell / 2) {
                 graphics.setFill(j == picked.column() ? palette.ink() : palette.soft());
-                graphics.fillText(Integer.toString(j), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2 : x,
+                graphics.fillText(Integer.toString(j + first), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2 : x,
                         header() / 2);
             }
         }
@@ -192,7 +239,7 @@ public final class Sheet extends Region {
             if (viewport.y(i) >= -cell / 2) {
                 graphics.setFill(i == picked.row() ? palette.ink() : palette.soft());
                 double y = header() + viewport.y(i) + Math.max(cell, Math.min(everyRow * cell, 12)) / 2;
-                graphics.fillText(Integer.toString(i), gutter() - 6, y);
+                graphics.fillText(Integer.toString(i + first), gutter() - 6, y);
             }
         }
     }
@@ -208,43 +255,5 @@ public final class Sheet extends Region {
 
     private static int roundUp(int number, int step) {
         return (number + step - 1) / step * step;
-    }
-
-    private void pressed(MouseEvent event) {
-        requestFocus();
-        pressX = event.getX();
-        pressY = event.getY();
-        dragX = pressX;
-        dragY = pressY;
-        isDragged = false;
-    }
-
-    private void dragged(MouseEvent event) {
-        isDragged |= Math.hypot(event.getX() - pressX, event.getY() - pressY) > DRAG_FROM;
-        if (isDragged) {
-            viewport.pan(event.getX() - dragX, event.getY() - dragY);
-            dragX = event.getX();
-            dragY = event.getY();
-        }
-    }
-
-    private void released(MouseEvent event) {
-        Pixel pixel = viewport.pixelAt(event.getX() - gutter(), event.getY() - header());
-        boolean isInside = pixel.row() >= 0 && pixel.column() >= 0
-                && pixel.row() < viewport.rows() && pixel.column() < viewport.columns();
-        if (!isDragged && event.getButton() == MouseButton.PRIMARY && isInside && painter != null) {
-            onPick.accept(pixel);
-        }
-    }
-
-    private void scrolled(ScrollEvent event) {
-        if (event.isShortcutDown()) {
-            double notches = event.getDeltaY() / Math.max(1, event.getMultiplierY());
-            viewport.zoom(Math.pow(WHEEL_FACTOR, notches), event.getX() - gutter(), event.getY() - header());
-        } else {
-            boolean isSideways = event.isShiftDown() && event.getDeltaX() == 0;
-            viewport.pan(isSideways ? event.getDeltaY() : event.getDeltaX(), isSideways ? 0 : event.getDeltaY());
-        }
-        event.consume();
     }
 }

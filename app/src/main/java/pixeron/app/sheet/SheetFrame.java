@@ -15,7 +15,9 @@ public final class SheetFrame extends VBox {
     private final Label caption = new Label();
     private final Label hint = new Label();
     private final HBox tools = new HBox();
+    private final ValueBar bar = new ValueBar();
     private final Pane body;
+    private Overview overview;
     private final Sheet sheet;
 
     /**
@@ -41,16 +43,23 @@ public final class SheetFrame extends VBox {
         hint.getStyleClass().add("sheet-hint");
         hint.setWrapText(true);
         hint.setMouseTransparent(true);
+        HBox below = new HBox(subtitle, bar);
+        below.getStyleClass().add("sheet-line");
+        HBox.setHgrow(subtitle, Priority.ALWAYS);
+        subtitle.setMaxWidth(Double.MAX_VALUE);
         body = new Pane(sheet, hint) {
             @Override
             protected void layoutChildren() {
                 sheet.resizeRelocate(0, 0, getWidth(), getHeight());
+                if (overview != null) {
+                    overview.relocate(getWidth() - overview.getWidth() - 10, getHeight() - overview.getHeight() - 10);
+                }
                 double width = Math.max(40, getWidth() - 48);
                 hint.resizeRelocate(24, 32, width, hint.prefHeight(width));
             }
         };
         VBox.setVgrow(body, Priority.ALWAYS);
-        getChildren().addAll(head, subtitle, body);
+        getChildren().addAll(head, below, body);
     }
 
     public Sheet sheet() {
@@ -60,6 +69,18 @@ public final class SheetFrame extends VBox {
     /** @return where controls of this sheet are put, at the right of its head */
     public HBox tools() {
         return tools;
+    }
+
+    /** @param map lies over the lower right corner of the sheet */
+    public void setOverview(Overview map) {
+        overview = map;
+        map.layoutBoundsProperty().subscribe(bounds -> body.requestLayout());
+        body.getChildren().add(map);
+    }
+
+    /** @return the bar that says which colour stands for which value; empty until it is told */
+    public ValueBar bar() {
+        return bar;
     }
 
     Pane body() {

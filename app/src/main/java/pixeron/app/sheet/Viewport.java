@@ -128,13 +128,31 @@ public final class Viewport {
 
     /** Moves just so far that the pixel is seen. */
     public void reveal(Pixel pixel) {
-        double across = width / cell();
-        double down = height / cell();
-        moveTo(revealed(left, across, pixel.column()), revealed(top, down, pixel.row()));
+        moveTo(revealed(left, across(), pixel.column()), revealed(top, down(), pixel.row()));
     }
 
     private static double revealed(double start, double span, int place) {
         return place < start ? place : place + 1 > start + span ? place + 1 - span : start;
+    }
+
+    /** Moves so that a place in the image comes into the middle of the sheet, as far as the image reaches. */
+    public void centre(double column, double row) {
+        moveTo(column - across() / 2, row - down() / 2);
+    }
+
+    /** @return true while the whole image is seen */
+    public boolean isWhole() {
+        return columns * cell() <= width + 0.5 && rows * cell() <= height + 0.5;
+    }
+
+    /** @return columns of the image that are seen, fractions allowed */
+    public double across() {
+        return width / cell();
+    }
+
+    /** @return rows of the image that are seen, fractions allowed */
+    public double down() {
+        return height / cell();
     }
 
     private void moveTo(double newLeft, double newTop) {

@@ -2,12 +2,10 @@ package pixeron.app.window;
 
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import pixeron.PixeronException;
 import pixeron.app.bench.BenchView;
+import pixeron.app.bench.Copy;
 import pixeron.app.bench.SheetsPane.Kind;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
@@ -16,13 +14,11 @@ import pixeron.byhand.HandValue;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.make.Drawing;
 import pixeron.number.Decimals;
 
 /** What menus, buttons and keys do with the bench, beside files. */
 final class Commands {
-
-    /** More values than a spreadsheet takes in one block with pleasure. */
-    private static final int MOST_COPIED = 1 << 20;
 
     private final Bench bench;
     private final Supplier<BenchView> view;
@@ -68,6 +64,24 @@ final class Commands {
         }
     }
 
+    void goToPixel() {
+        if (isOpen()) {
+            view.get().goToPixel();
+        }
+    }
+
+    void followPixel() {
+        if (isOpen()) {
+            bench.toggleWatched(bench.pickedProperty().get());
+        }
+    }
+
+    void nextLit() {
+        if (isOpen() && bench.pickNextLit().isEmpty()) {
+            view.get().say("No pixel is lit");
+        }
+    }
+
     void copyWorking() {
         if (isOpen()) {
             view.get().copyWorking();
@@ -86,6 +100,16 @@ final class Commands {
             view.get().sheets().toggle(kind);
         }
         return !isOpen() || view.get().sheets().visibleProperty(kind).get();
+    }
+
+    private void pasteSamples(CellTable block) {
+        try {
+            Image pasted = Drawing.paste(bench.project().chain().source(), bench.pickedProperty().get(), block);
+            bench.draw(null, image -> pasted);
+            view.get().say("Pasted from " + bench.pickedProperty().get() + " on");
+        } catch (PixeronException doesNotFit) {
+            banner.show(doesNotFit.getMessage());
+        }
     }
 
     /** Copies the values of the sheet that has the keyboard, After when none has it. */
@@ -111,25 +135,28 @@ final class Commands {
     }
 
     private void copy(String what, Image image, IntFunction<String> text) {
-        if (image.count() > MOST_COPIED) {
+        if (image.count() > Copy.MOST_VALUES) {
             banner.show(String.format("%d × %d values are too many for the clipboard; save the result as a table instead.",
                     image.rows(), image.columns()));
             return;
         }
-        ClipboardContent content = new ClipboardContent();
-        content.putString(IntStream.range(0, image.rows()).mapToObj(i -> IntStream.range(0, image.columns())
-                .mapToObj(j -> text.apply(i * image.columns() + j)).collect(Collectors.joining("\t")))
-                .collect(Collectors.joining("\n")) + "\n");
-        Clipboard.getSystemClipboard().setContent(content);
+        Copy.table(image.rows(), image.columns(), text);
         view.get().say("Copied " + image.rows() + " × " + image.columns() + " " + what);
     }
 
-    /** Writes the block on the clipboard by hand, from the picked cell on. */
+    /**
+     * Writes the block on the clipboard from the picked cell on: into the image itself when Before has the keyboard and
+     * can be drawn on, else by hand.
+     */
     void pasteValues() {
         String text = Clipboard.getSystemClipboard().getString();
+        if (isOpen() && text != null && view.get().sheets().sheet(Kind.BEFORE).isFocused() && bench.isDrawable()) {
+            pasteSamples(CellTable.parse(text));
+            return;
+        }
         if (!isOpen() || text == null || text.isBlank()) {
             banner.show("The clipboard holds no cells; copy a block from a spreadsheet first.");
-        } else if (bench.shown().operation().isEmpty()) {
+        } else if (bench.shown().explained().isEmpty()) {
             banner.show("Values by hand belong to a step; select one with a result first.");
         } else {
             try {

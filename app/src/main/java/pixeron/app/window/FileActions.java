@@ -106,11 +106,7 @@ final class FileActions {
                 bench.open(work, opened.project(), true);
                 setSettings(settings.get().withRecent(file));
             }, () -> {
-                if (opened.isQuestion()) {
-                    banner.ask(opened.problem());
-                } else {
-                    banner.show(opened.problem());
-                }
+                banner.show(opened.problem());
                 opened.otherWays().forEach((name, work) -> banner.offer(name, () -> opening.start(
                         progress -> work.get(), made -> {
                             bench.open(made, Optional.empty(), true);

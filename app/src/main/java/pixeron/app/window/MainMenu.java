@@ -61,6 +61,9 @@ final class MainMenu {
                 item("Larger", "Shortcut+Equals", () -> commands.zoom(true)),
                 item("Smaller", "Shortcut+Minus", () -> commands.zoom(false)),
                 item("Whole image", "Shortcut+0", commands::fit),
+                item("Go to pixel…", "Shortcut+G", commands::goToPixel),
+                item("Follow the picked pixel", "Shortcut+B", commands::followPixel),
+                item("Next lit pixel", "F7", commands::nextLit),
                 new SeparatorMenuItem());
         // The second key for Larger is for keyboards where + needs Shift; it need not be listed twice.
         menu.getItems().get(1).setVisible(false);

@@ -71,7 +71,7 @@ public final class MainWindow extends StackPane {
         if (view == null) {
             theme.loadNumbers();
             topBar.build();
-            view = new BenchView(bench, calculation, theme);
+            view = new BenchView(bench, calculation, theme, image -> files.openNew("Part", image));
             view.sheets().openTableButton().setOnAction(event -> files.openByHand());
         }
         return view;

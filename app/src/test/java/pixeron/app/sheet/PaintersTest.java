@@ -2,6 +2,8 @@ package pixeron.app.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.function.Predicate;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.image.PixelReader;
@@ -10,13 +12,18 @@ import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.ApplicationTest;
+import pixeron.app.model.Display;
+import pixeron.app.model.Scale;
+import pixeron.app.model.Shown;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
-import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
+import pixeron.look.NumberBase;
+import pixeron.look.PixelSet;
 import pixeron.step.catalog.StepLine;
 
 /** What is drawn, read back point by point. */
@@ -30,6 +37,10 @@ class PaintersTest extends ApplicationTest {
     public void start(Stage stage) {
         theme = new Theme(new StackPane());
         theme.loadNumbers();
+    }
+
+    private ImagePainter painter(Image image, Display display, Optional<PixelSet> lit) {
+        return new ImagePainter(Shown.Described.of(image), new Look(display, lit), theme);
     }
 
     private PixelReader painted(Painter painter, Viewport viewport) {
@@ -57,7 +68,7 @@ class PaintersTest extends ApplicationTest {
     @Test
     void grayIsTheSameInPictureAndCells() {
         Image image = Image.ofLevels(30, 30, 7, n -> (n % 30 + n / 30) % 8);
-        ImagePainter painter = new ImagePainter(image, ImageFacts.of(image), theme);
+        ImagePainter painter = painter(image, Display.PLAIN, Optional.empty());
         Viewport viewport = viewport(image);
         for (double zoom : new double[] {1, 1.3, 2, 3, 5}) {
             viewport.fit();
@@ -77,10 +88,74 @@ class PaintersTest extends ApplicationTest {
     @Test
     void aPictureMadeSmallerIsNotPickedAtRandom() {
         Image checker = Image.ofLevels(960, 960, 255, n -> (n / 960 + n % 960) % 2 * 255);
-        PixelReader reader = painted(new ImagePainter(checker, ImageFacts.of(checker), theme), viewport(checker));
+        PixelReader reader = painted(painter(checker, Display.PLAIN, Optional.empty()), viewport(checker));
         for (int n = 10; n < 230; n += 10) {
-            assertThat(gray(reader, n, n)).isBetween(80, 175);
+            assertThat(gray(reader, n, n)).isBetween(126, 129);
         }
+    }
+
+    /** The ends of the range are the ends of the scale, what lies outside is shown as the nearer end. */
+    @Test
+    void rangeAndScaleSayWhichColourStandsForAValue() {
+        Image image = Image.of(255, new int[][] {{10, 20, 30, 40}});
+        Display own = Display.PLAIN.with(Scale.DUSK).with(new Display.Ends(20, 30));
+        for (Display display : List.of(own, own.with(NumberBase.BINARY))) {
+            Viewport viewport = viewport(image);
+            PixelReader reader = painted(painter(image, display, Optional.empty()), viewport);
+            int[] places = {0, 0, 255, 255};
+            for (int j = 0; j < 4; j++) {
+                assertThat(reader.getArgb((int) viewport.x(j) + 2, 2)).isEqualTo(Scale.DUSK.colour(places[j]));
+            }
+        }
+        Display toEnds = Display.PLAIN.with(Display.Range.IMAGE);
+        assertThat(gray(painted(painter(image, toEnds, Optional.empty()), viewport(image)), 2, 2)).isZero();
+        assertThat(own.sign()).contains("Dusk colours, range own");
+        assertThat(Display.PLAIN.sign()).isEmpty();
+    }
+
+    /** A single lit pixel of a large image is seen however small the picture is; the others step back. */
+    @Test
+    void litPixelsAreSeenAtEveryZoom() {
+        Image image = Image.ofLevels(1000, 1000, 255, n -> n == 567_123 ? 1 : 200);
+        PixelSet lit = PixelSet.ofLevels(image, 1, 1);
+        Viewport viewport = viewport(image);
+        PixelReader reader = painted(painter(image, Display.PLAIN, Optional.of(lit)), viewport);
+        double cell = viewport.cell();
+        assertThat(reader.getColor((int) (123 * cell), (int) (567 * cell))).isEqualTo(Palette.LIGHT.picked());
+        assertThat(gray(reader, 10, 10)).isGreaterThan(220);
+        Image small = Image.of(7, new int[][] {{1, 5}});
+        PixelReader cells = painted(painter(small, Display.PLAIN, Optional.of(PixelSet.ofLevels(small, 5, 5))),
+                viewport(small));
+        assertThat(has(cells, 48, 48, Palette.LIGHT.picked()::equals)).isTrue();
+        assertThat(has(cells, 0, 48, Palette.LIGHT.picked()::equals)).isFalse();
+    }
+
+    /** Every scale but the two-sided one rises in lightness, so it can be read without seeing colour. */
+    @Test
+    void scalesRiseInLightness() {
+        for (Scale scale : List.of(Scale.GRAY, Scale.DUSK, Scale.INK)) {
+            for (int place = 1; place < Scale.STEPS; place++) {
+                assertThat(luminance(scale.colour(place))).as("%s %d", scale, place)
+                        .isGreaterThanOrEqualTo(luminance(scale.colour(place - 1)));
+            }
+            assertThat(luminance(scale.colour(255)) - luminance(scale.colour(0))).isGreaterThan(0.8);
+        }
+    }
+
+    private static double luminance(int argb) {
+        return Tones.luminance(Color.rgb(argb >> 16 & 0xFF, argb >> 8 & 0xFF, argb & 0xFF));
+    }
+
+    @Test
+    void colourIsDrawnAsItLooksAndTransparencyOverAGround() {
+        Image full = Image.of(255, new int[][] {{255, 255}});
+        Image none = Image.of(255, new int[][] {{0, 0}});
+        Image alpha = Image.of(255, new int[][] {{255, 0}});
+        ColourPainter painter = new ColourPainter(new ColourImage(full, none, none, Optional.of(alpha)), theme);
+        PixelReader reader = painted(painter, viewport(full));
+        assertThat(reader.getColor(2, 2)).isEqualTo(Color.RED);
+        assertThat(reader.getColor(50, 2).getSaturation()).isZero();
+        assertThat(painter.describe(new Pixel(0, 1))).isEqualTo("red 255, green 0, blue 0, alpha 0");
     }
 
     @Test

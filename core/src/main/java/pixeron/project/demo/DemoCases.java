@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
@@ -21,6 +22,9 @@ import pixeron.project.View;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.gray.GrayRule;
+import pixeron.step.gray.GraySource;
+import pixeron.step.gray.Transparency;
 
 /** The demo cases. The values by hand are calculated here, some of them with the slip that the case is about. */
 public final class DemoCases {
@@ -30,7 +34,8 @@ public final class DemoCases {
 
     /** @return all cases, in the order in which they are offered; made anew at each call */
     public static List<DemoCase> all() {
-        return List.of(threeBitSort(), faintProof(), faintProofLarge(), speckledProof(), unevenlyLitProof());
+        return List.of(threeBitSort(), faintProof(), faintProofLarge(), speckledProof(), unevenlyLitProof(),
+                colourProof());
     }
 
     private static DemoCase threeBitSort() {
@@ -70,6 +75,22 @@ public final class DemoCases {
                 project -> withHand(project, 0, new Area(0, 0, 6, 12), step(project, 0).with(Overflow.WRAP)));
     }
 
+    private static DemoCase colourProof() {
+        GraySource gray = new GraySource(Workshop.colourProof(), GrayRule.parse("luma-601"), Transparency.OVER_WHITE);
+        Image image = gray.image();
+        return new DemoCase("colour-proof", "Colour proof",
+                "Two inks, with transparent corners. Gray is made by weights; by hand, some took the plain mean.", image,
+                () -> {
+                    Origin origin = new Origin("demo data", "demo", 4, List.of());
+                    GraySource slipped = gray.with(GrayRule.parse("mean"));
+                    Project project = Project.of("Colour proof", origin, gray)
+                            .withChain(chain -> chain.withStep(0, StepLine.parse("threshold at=128")))
+                            .withSheet(Project.SOURCE, sheet -> values(slipped.image(), new Area(4, 4, 3, 8)));
+                    Pixel first = Check.of(project.sheet(Project.SOURCE), gray).first().orElseThrow().pixel();
+                    return new SavedProject(project, new View(Project.SOURCE, first));
+                });
+    }
+
     /** The image is drawn now, because it is shown at once; the chain and the values by hand when they are wanted. */
     private static DemoCase demo(String title, Image image, String sentence, List<String> lines,
             UnaryOperator<Project> byHand) {
@@ -85,7 +106,7 @@ public final class DemoCases {
         for (String line : lines) {
             chain = chain.withStep(chain.size(), StepLine.parse(line));
         }
-        return new Project(name, new Origin("demo data", "demo", 1, List.of()), chain, Map.of());
+        return new Project(name, new Origin("demo data", "demo", 1, List.of()), Optional.empty(), chain, Map.of());
     }
 
     private static Step step(Project project, int position) {
@@ -96,6 +117,10 @@ public final class DemoCases {
     private static Project withHand(Project project, int position, Area area, Step slipped) {
         Image before = project.chain().stage(position).before(Progress.NONE).image();
         Image answer = slipped.bind(before).result(Progress.NONE);
+        return project.withSheet(position, sheet -> values(answer, area));
+    }
+
+    private static HandSheet values(Image answer, Area area) {
         Map<Pixel, String> texts = new HashMap<>();
         for (int i = area.row(); i < area.row() + area.height(); i++) {
             for (int j = area.column(); j < area.column() + area.width(); j++) {
@@ -103,7 +128,7 @@ public final class DemoCases {
                 texts.put(pixel, Decimals.table(answer.value(pixel)));
             }
         }
-        return project.withSheet(position, sheet -> HandSheet.EMPTY.with(texts));
+        return HandSheet.EMPTY.with(texts);
     }
 
     private static Pixel firstDifference(Project project) {

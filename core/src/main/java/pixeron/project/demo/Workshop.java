@@ -1,7 +1,9 @@
 package pixeron.project.demo;
 
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.IntUnaryOperator;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 
 /**
@@ -58,6 +60,27 @@ final class Workshop {
             return limited((int) StrictMath.rint(paper + 6 * (random.nextDouble() - 0.5)), 255);
         };
         return Image.ofLevels(size, size, 255, level);
+    }
+
+    /** @return a proof in two inks, one blue and one ochre, whose corners are transparent */
+    static ColourImage colourProof() {
+        int size = 24;
+        return new ColourImage(channel(size, 42, 196), channel(size, 84, 132), channel(size, 160, 44),
+                Optional.of(Image.ofLevels(size, size, 255, n -> {
+                    int fromEdge = Math.min(Math.min(n / size, size - 1 - n / size), 4)
+                            + Math.min(Math.min(n % size, size - 1 - n % size), 4);
+                    return Math.min(255, 64 * fromEdge);
+                })));
+    }
+
+    /** One channel of the colour proof: petals in the first ink, the dot in the middle in the second, on paper. */
+    private static Image channel(int size, int petals, int dot) {
+        return Image.ofLevels(size, size, 255, n -> {
+            double y = (n / size - (size - 1) / 2.0) / size;
+            double x = (n % size - (size - 1) / 2.0) / size;
+            double colour = x * x + y * y < 0.02 ? dot : petals;
+            return limited((int) StrictMath.rint(240 + (colour - 240) * ink(n / size, n % size, size)), 255);
+        });
     }
 
     /** Ornaments of 16 × 16 set side by side. */

@@ -209,6 +209,17 @@ public final class GrayRule {
         return channel.times(alpha).plus(behind).dividedBy(whole);
     }
 
+    /** Equal words mean equal rules. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof GrayRule rule && word.equals(rule.word);
+    }
+
+    @Override
+    public int hashCode() {
+        return word.hashCode();
+    }
+
     @Override
     public String toString() {
         return word;

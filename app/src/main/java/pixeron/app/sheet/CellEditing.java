@@ -1,6 +1,7 @@
 package pixeron.app.sheet;
 
 import java.util.function.BiConsumer;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -10,29 +11,32 @@ import javafx.scene.input.MouseEvent;
 import pixeron.image.Pixel;
 
 /**
- * Typing on the by hand sheet: a digit, sign or bracket opens the cell and replaces what is there, Enter, F2 or a
+ * Typing on a sheet: a digit, sign or bracket opens the cell and replaces what is there, Enter, F2 or a
  * double click open it with what is there, Delete clears it.
  */
-public final class HandEditing {
+public final class CellEditing {
 
     private static final String STARTS = "0123456789.,-+(\u2212";
 
     private final CellEditor editor;
     private final Sheet sheet;
+    private final BooleanSupplier isOpen;
     private final Supplier<Pixel> picked;
     private final Function<Pixel, String> textAt;
     private final BiConsumer<Pixel, String> onWrite;
 
     /**
-     * @param frame the by hand sheet
+     * @param frame the sheet
+     * @param isOpen says whether its cells can be written now
      * @param picked says which cell is picked
      * @param textAt says what stands in a cell
      * @param onWrite gets what was written; an empty text clears the cell
      * @param onMove told where to go on; the place may lie beyond the end of a row
      */
-    public HandEditing(SheetFrame frame, Supplier<Pixel> picked, Function<Pixel, String> textAt,
+    public CellEditing(SheetFrame frame, BooleanSupplier isOpen, Supplier<Pixel> picked, Function<Pixel, String> textAt,
             BiConsumer<Pixel, String> onWrite, Consumer<Pixel> onMove) {
         this.sheet = frame.sheet();
+        this.isOpen = isOpen;
         this.picked = picked;
         this.textAt = textAt;
         this.onWrite = onWrite;
@@ -70,14 +74,15 @@ public final class HandEditing {
         if (event.getCode() == KeyCode.ENTER || event.getCode() == KeyCode.F2) {
             open(textAt.apply(picked.get()));
             event.consume();
-        } else if (event.getCode() == KeyCode.DELETE || event.getCode() == KeyCode.BACK_SPACE) {
+        } else if (isOpen.getAsBoolean()
+                && (event.getCode() == KeyCode.DELETE || event.getCode() == KeyCode.BACK_SPACE)) {
             onWrite.accept(picked.get(), "");
             event.consume();
         }
     }
 
     private void open(String text) {
-        if (sheet.isEditable()) {
+        if (sheet.isEditable() && isOpen.getAsBoolean()) {
             editor.open(picked.get(), text);
         }
     }

@@ -1,0 +1,74 @@
+package pixeron.app.bench;
+
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Selection;
+import pixeron.app.theme.Theme;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+
+/** What is marked on the sheets: a rectangle with its statistics, or a line with its values. */
+final class MarkedPane extends ScrollPane {
+
+    private final Bench bench;
+    private final RectanglePart rectangle;
+    private final LinePart line;
+    private final VBox nothing;
+
+    /**
+     * @param newImage opens a part of an image as an image of its own
+     * @param say shows one line for a moment
+     */
+    MarkedPane(Bench bench, Theme theme, Background background, Consumer<Image> newImage, Consumer<String> say) {
+        this.bench = bench;
+        getStyleClass().add("working-pane");
+        rectangle = new RectanglePart(bench, background, newImage, say);
+        line = new LinePart(bench, theme, say);
+        nothing = nothing();
+        setFitToWidth(true);
+        bench.selectionProperty().subscribe(marked -> render());
+        bench.shownProperty().subscribe(shown -> render());
+        bench.displayProperty().subscribe(display -> render());
+        theme.paletteProperty().subscribe(palette -> render());
+    }
+
+    private VBox nothing() {
+        Label words = new Label("Nothing is marked. Drag with Shift, or hold Shift with the arrows, to mark a rectangle;"
+                + " the buttons at the head of Before let dragging mark a rectangle or a line.");
+        words.getStyleClass().add("sheet-hint");
+        words.setWrapText(true);
+        Button around = new Button("Mark around the picked pixel");
+        around.setOnAction(event -> bench.mark(new Selection.Rectangle(
+                pixeron.image.Area.around(bench.pickedProperty().get(), 3, bench.project().chain().source()))));
+        Button whole = new Button("Mark everything");
+        whole.setOnAction(event -> bench.mark(new Selection.Rectangle(
+                pixeron.image.Area.all(bench.project().chain().source()))));
+        Button across = new Button("Mark its row as a line");
+        across.setOnAction(event -> bench.mark(Selection.line(new Pixel(bench.pickedProperty().get().row(), 0),
+                new Pixel(bench.pickedProperty().get().row(), bench.project().chain().source().columns() - 1))));
+        HBox buttons = new HBox(around, whole, across);
+        buttons.getStyleClass().add("buttons");
+        VBox box = new VBox(words, buttons);
+        box.getStyleClass().add("working-content");
+        return box;
+    }
+
+    private void render() {
+        Selection marked = bench.selectionProperty().get();
+        if (bench.shown() == null || marked == null) {
+            setContent(nothing);
+        } else if (marked instanceof Selection.Rectangle found) {
+            rectangle.show(bench.shown(), found.area());
+            setContent(rectangle);
+        } else if (marked instanceof Selection.Line found) {
+            line.show(bench.shown(), found.segment());
+            setContent(line);
+        }
+    }
+}

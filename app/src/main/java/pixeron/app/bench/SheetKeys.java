@@ -1,0 +1,56 @@
+package pixeron.app.bench;
+
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Selection;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+
+/** The keys on a sheet: arrows and their friends pick another pixel, with Shift they mark a rectangle. */
+final class SheetKeys {
+
+    private static final int PAGE = 10;
+
+    private final Bench bench;
+    /** The corner where a rectangle that is being marked began. */
+    private Pixel corner;
+
+    SheetKeys(Bench bench) {
+        this.bench = bench;
+    }
+
+    void pressed(KeyEvent event) {
+        Pixel at = bench.pickedProperty().get();
+        Image image = bench.project().chain().source();
+        Pixel next = switch (event.getCode()) {
+            case UP -> new Pixel(at.row() - 1, at.column());
+            case DOWN -> new Pixel(at.row() + 1, at.column());
+            case LEFT -> new Pixel(at.row(), at.column() - 1);
+            case RIGHT -> new Pixel(at.row(), at.column() + 1);
+            case PAGE_UP -> new Pixel(at.row() - PAGE, at.column());
+            case PAGE_DOWN -> new Pixel(at.row() + PAGE, at.column());
+            case HOME -> event.isShortcutDown() ? new Pixel(0, 0) : new Pixel(at.row(), 0);
+            case END -> new Pixel(event.isShortcutDown() ? image.rows() - 1 : at.row(), image.columns() - 1);
+            default -> null;
+        };
+        if (next != null && !event.isAltDown()) {
+            bench.pick(next);
+            if (event.isShiftDown()) {
+                corner = isCorner(corner, at) ? corner : at;
+                bench.mark(Selection.rectangle(corner, bench.pickedProperty().get()));
+            }
+            event.consume();
+        } else if (event.getCode() == KeyCode.ESCAPE && bench.selectionProperty().get() != null) {
+            bench.mark(null);
+            event.consume();
+        }
+    }
+
+    /** A rectangle goes on as long as what is marked lies between the old corner and the picked pixel. */
+    private boolean isCorner(Pixel old, Pixel at) {
+        return old != null && bench.selectionProperty().get() instanceof Selection.Rectangle rectangle
+                && rectangle.area().equals(Area.between(old, at));
+    }
+}

@@ -1,0 +1,39 @@
+package pixeron.app.model;
+
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.look.Segment;
+
+/** What a person marked on the sheets: a rectangle or a line. */
+public sealed interface Selection {
+
+    /** @param area the marked rectangle */
+    record Rectangle(Area area) implements Selection {
+        @Override
+        public boolean isInside(Image image) {
+            return image.contains(area.lastPixel());
+        }
+    }
+
+    /** @param segment the marked line */
+    record Line(Segment segment) implements Selection {
+        @Override
+        public boolean isInside(Image image) {
+            return image.contains(segment.from()) && image.contains(segment.to());
+        }
+    }
+
+    /** @return whether all of it lies inside the image */
+    boolean isInside(Image image);
+
+    /** @return the rectangle between two pixels */
+    static Selection rectangle(Pixel from, Pixel to) {
+        return new Rectangle(Area.between(from, to));
+    }
+
+    /** @return the line between two pixels */
+    static Selection line(Pixel from, Pixel to) {
+        return new Line(new Segment(from, to));
+    }
+}

@@ -1,0 +1,263 @@
+package pixeron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.when;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.Test;
+import pixeron.app.model.Display;
+import pixeron.app.model.Selection;
+import pixeron.app.sheet.Sheet;
+import pixeron.app.window.Dialogs;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Rational;
+
+/** Looking at values and drawing them, with real clicks, drags and keys. */
+class LookingTest extends WindowTest {
+
+    private static final String SORT = "P2 4 3 7\n1 2 2 5\n7 0 3 3\n4 6 6 1\n";
+
+    private void openSort() {
+        open(write("sort.pgm", SORT));
+    }
+
+    /** The middle of a cell of Before on the screen; the cells of a small image are 48 points or what fits. */
+    private Point2D cell(int row, int column) {
+        Sheet sheet = sheet("Before");
+        double side = viewport().cell();
+        double gutter = sheet.getWidth() - 1 - viewport().across() * side;
+        double header = sheet.getHeight() - 1 - viewport().down() * side;
+        return sheet.localToScreen(gutter + (column + 0.5) * side, header + (row + 0.5) * side);
+    }
+
+    private pixeron.app.sheet.Viewport viewport() {
+        return ((pixeron.app.bench.BenchView) lookup(".bench").query()).sheets().viewport();
+    }
+
+    private void dragOver(Pixel... cells) {
+        moveTo(cell(cells[0].row(), cells[0].column())).press(MouseButton.PRIMARY);
+        for (Pixel cell : cells) {
+            moveTo(cell(cell.row(), cell.column()));
+        }
+        release(MouseButton.PRIMARY);
+        settle();
+    }
+
+    private Node named(String accessibleText) {
+        return lookup((Node node) -> node.getAccessibleText() != null
+                && node.getAccessibleText().startsWith(accessibleText)).query();
+    }
+
+    private Image source() {
+        return bench().project().chain().source();
+    }
+
+    @Test
+    void aRectangleIsMarkedSummedUpAndUsed() {
+        openSort();
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
+        write("invert");
+        push(KeyCode.ENTER);
+        settle();
+        clickOn("Marked");
+        press(KeyCode.SHIFT);
+        dragOver(new Pixel(0, 1), new Pixel(1, 2));
+        release(KeyCode.SHIFT);
+        assertThat(bench().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(0, 1, 2, 2)));
+        // 2 2 | 0 3: sum 7, mean 1.75; inverted 5 5 | 7 4: sum 21, mean 5.25
+        until(() -> shownText().contains("5.25"));
+        assertThat(shownText()).contains("opposite corner is row 1, column 2").contains("1.75").contains("21");
+        clickOn("Use as area of the step");
+        settle();
+        assertThat(bench().project().chain().stage(0).link().step().line()).isEqualTo("invert area=\"0 1 2 2\"");
+        clickOn("Copy values");
+        String[] copied = new String[1];
+        interact(() -> copied[0] = Clipboard.getSystemClipboard().getString());
+        assertThat(copied[0]).isEqualTo("5\t5\n7\t4\n");
+        when(dialogs.askAboutUnsaved("sort")).thenReturn(Dialogs.Answer.DISCARD);
+        clickOn("New image of it");
+        settle();
+        assertThat(source()).isEqualTo(Image.of(7, new int[][] {{5, 5}, {7, 4}}));
+    }
+
+    @Test
+    void keysMarkARectangleAndEscapeLeavesIt() {
+        openSort();
+        clickOn(sheet("Before"));
+        interact(() -> bench().pick(new Pixel(1, 1)));
+        press(KeyCode.SHIFT).push(KeyCode.RIGHT).push(KeyCode.DOWN).push(KeyCode.LEFT).push(KeyCode.LEFT);
+        release(KeyCode.SHIFT);
+        assertThat(bench().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(1, 0, 2, 2)));
+        push(KeyCode.ESCAPE);
+        assertThat(bench().selectionProperty().get()).isNull();
+    }
+
+    @Test
+    void aLineIsMarkedAndMeasured() {
+        openSort();
+        clickOn(named("Line: dragging"));
+        dragOver(new Pixel(0, 0), new Pixel(2, 3));
+        clickOn("Marked");
+        // Δ 2, 3: √13, city-block 5, chessboard 3; values 1, 0, 3, 1 over (0,0) (1,1) (1,2) (2,3)
+        assertThat(shownText()).contains("√13 ≈ 3.6056").contains("1  0  3  1");
+        clickOn("Copy as table");
+        String[] copied = new String[1];
+        interact(() -> copied[0] = Clipboard.getSystemClipboard().getString());
+        assertThat(copied[0]).startsWith("pixel\trow\tcolumn\tbefore\tafter\n0\t0\t0\t1\t\n1\t1\t1\t0\t\n");
+    }
+
+    @Test
+    void pixelsAreFoundByLevelByConditionAndByPlace() {
+        openSort();
+        Node plot = lookup(".plot").query();
+        // eight bars of equal width: the fourth one is level 3
+        clickOn(plot.localToScreen(plot.getLayoutBounds().getWidth() * 3.25 / 8, 40));
+        settle();
+        assertThat(bench().shown().litPixels().orElseThrow().count()).isEqualTo(2);
+        assertThat(shownText()).contains("level 3 · before 2");
+        push(KeyCode.F7);
+        assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(1, 2));
+        clickOn("Display");
+        clickOn(named("Condition on a pixel")).write("r >= 5\n");
+        settle();
+        assertThat(shownText()).contains("Lit: r >= 5 before, 4 pixels");
+        clickOn("Put out");
+        settle();
+        assertThat(bench().shown().lit()).isEmpty();
+        push(KeyCode.SHORTCUT, KeyCode.G);
+        write("2, 3\n");
+        assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(2, 3));
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("x 3 y 9\n");
+        assertThat(shownText()).contains("rows go from 0 to 2");
+    }
+
+    @Test
+    void displayChoicesSaySoAndChangeNoValue() {
+        openSort();
+        interact(() -> bench().displayProperty().set(Display.PLAIN.withFirst(1).with(
+                pixeron.look.NumberBase.BINARY)));
+        assertThat(shownText()).contains("shown in binary");
+        assertThat(sheet("Before").getAccessibleText()).startsWith("Before, row 1, column 1");
+        clickOn("Pixel");
+        interact(() -> bench().pick(new Pixel(0, 3)));
+        assertThat(shownText()).contains("row 1, column 4").contains("0b101").contains("offset 0·4 + 3 = 3");
+        clickOn("Display");
+        ComboBox<Integer> from = lookup((ComboBox<Integer> box) -> "Count rows and columns from"
+                .equals(box.getAccessibleText())).query();
+        interact(() -> from.setValue(0));
+        clickOn("Back to plain gray");
+        assertThat(bench().display()).isEqualTo(Display.PLAIN);
+        assertThat(bench().savedProperty().get()).as("nothing changed").isTrue();
+    }
+
+    @Test
+    void followedPixelsAreShownAfterEveryStepAndSaved() {
+        openSort();
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
+        write("invert");
+        push(KeyCode.ENTER);
+        settle();
+        clickOn(sheet("Before"));
+        interact(() -> bench().pick(new Pixel(1, 0)));
+        push(KeyCode.SHORTCUT, KeyCode.B);
+        clickOn("Followed");
+        assertThat(shownText()).contains("1, 0\n").contains("1 invert");
+        assertThat(bench().savedProject().view().watched()).containsExactly(new Pixel(1, 0));
+        clickOn("Leave this pixel");
+        assertThat(bench().watchedProperty().get()).isEmpty();
+    }
+
+    @Test
+    void levelsAreCountedPixelByPixel() {
+        openSort();
+        clickOn("Counts");
+        Node next = named("Count the next pixel");
+        clickOn(next).clickOn(next).clickOn(next);
+        assertThat(shownText()).contains("3 of 12 counted, last row 0, column 2: level 2");
+        clickOn(named("One pixel back"));
+        assertThat(shownText()).contains("2 of 12 counted, last row 0, column 1: level 2");
+        clickOn(named("Count to the end"));
+        assertThat(shownText()).contains("12 of 12 counted");
+    }
+
+    @Test
+    void theImageIsDrawnOnAndEachStrokeIsUndoneAsOne() {
+        openSort();
+        clickOn(named("Pencil: dragging"));
+        TextField level = (TextField) named("Level to draw with");
+        interact(() -> level.setText("6"));
+        dragOver(new Pixel(0, 0), new Pixel(0, 1), new Pixel(0, 2));
+        assertThat(source()).isEqualTo(Image.of(7, new int[][] {{6, 6, 6, 5}, {7, 0, 3, 3}, {4, 6, 6, 1}}));
+        clickOn(named("Fill: dragging"));
+        interact(() -> level.setText("M"));
+        dragOver(new Pixel(2, 1));
+        assertThat(source().level(9)).isEqualTo(7);
+        assertThat(source().level(10)).isEqualTo(7);
+        assertThat(source().level(8)).isEqualTo(4);
+        clickOn(named("Draw rectangle: dragging"));
+        dragOver(new Pixel(1, 2), new Pixel(2, 3));
+        assertThat(source().level(11)).isEqualTo(7);
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        settle();
+        assertThat(source()).isEqualTo(Image.of(7, new int[][] {{1, 2, 2, 5}, {7, 0, 3, 3}, {4, 6, 6, 1}}));
+    }
+
+    @Test
+    void cellsOfBeforeAreTypedAndPasted() {
+        openSort();
+        clickOn(sheet("Before"));
+        interact(() -> bench().pick(new Pixel(0, 3)));
+        write("0");
+        push(KeyCode.ENTER);
+        write("2.5");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(source().isLevelImage()).as("2.5 is no level").isFalse();
+        assertThat(source().value(new Pixel(0, 3))).isEqualTo(Rational.ZERO);
+        assertThat(source().value(new Pixel(1, 0))).isEqualTo(Rational.of(5, 2));
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        clipboard("4\t4\n4\t4\n");
+        interact(() -> bench().pick(new Pixel(1, 1)));
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        settle();
+        assertThat(source()).isEqualTo(Image.of(7, new int[][] {{1, 2, 2, 0}, {7, 4, 4, 3}, {4, 4, 4, 1}}));
+    }
+
+    @Test
+    void grayIsMadeByAnotherRuleAndCheckedByHand() {
+        clickOn("Colour proof");
+        until(() -> bench().shown() != null);
+        settle();
+        assertThat(bench().shown().channels()).hasSize(4);
+        assertThat(bench().shown().check().differing()).isNotEmpty();
+        ComboBox<String> rule = lookup((ComboBox<String> box) -> "Gray rule".equals(box.getAccessibleText())).query();
+        interact(() -> rule.setValue("mean"));
+        settle();
+        assertThat(bench().shown().check().differing()).as("they were the plain mean").isEmpty();
+        clickOn("channels side by side");
+        clickOn(sheet("By hand"));
+        write("1");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(bench().project().sheet(-1).cells()).as("24 and the one in the middle").hasSize(25);
+        assertThat(bench().isDrawable()).isFalse();
+        clickOn("Keep the gray, forget the colour");
+        settle();
+        assertThat(bench().isDrawable()).isTrue();
+        assertThat(bench().project().gray()).isEqualTo(Optional.empty());
+        assertThat(List.of(bench().shown().before().orElseThrow().image().rows())).containsExactly(24);
+    }
+}

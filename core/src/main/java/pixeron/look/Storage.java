@@ -1,0 +1,40 @@
+package pixeron.look;
+
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.walk.ScanOrder;
+
+/** How the samples of an image lie in memory. */
+public final class Storage {
+
+    private Storage() {
+    }
+
+    /** @return n where the maximum level is 2ⁿ − 1; empty for any other */
+    public static OptionalInt bits(Image image) {
+        int levels = image.maximumLevel() + 1;
+        return Integer.bitCount(levels) == 1 ? OptionalInt.of(Integer.numberOfTrailingZeros(levels))
+                : OptionalInt.empty();
+    }
+
+    /** @return whole levels, exact fractions or doubles */
+    public static String kind(Image image) {
+        return image.isLevelImage() ? "whole levels" : image.isExact() ? "exact fractions" : "doubles";
+    }
+
+    /**
+     * @param order rows for row-major, columns for column-major
+     * @param count how many offsets are written out, from 0
+     * @return which pixel stands at the first offsets: {@code 0: (0, 0)  1: (0, 1) …}
+     */
+    public static String offsets(Image image, ScanOrder order, int count) {
+        String text = IntStream.range(0, Math.min(count, image.count())).mapToObj(offset -> {
+            Pixel pixel = order.pixel(image, offset);
+            return offset + ": (" + pixel.row() + ", " + pixel.column() + ")";
+        }).collect(Collectors.joining("  "));
+        return text + (count < image.count() ? " …" : "");
+    }
+}
