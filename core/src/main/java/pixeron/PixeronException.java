@@ -6,9 +6,10 @@ package pixeron;
  * <p>The message is one line for the person: what is wrong, where, and what would be right. It is shown as it
  * stands in the window and on standard error, so it never speaks of classes or of the code.
  */
-public final class PixeronException extends RuntimeException {
+public class PixeronException extends RuntimeException {
 
-    private PixeronException(String message, Throwable cause) {
+    /** @param message one line for the person */
+    protected PixeronException(String message, Throwable cause) {
         super(message, cause);
     }
 

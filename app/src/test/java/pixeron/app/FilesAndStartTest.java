@@ -109,19 +109,6 @@ class FilesAndStartTest extends WindowTest {
     }
 
     @Test
-    void numbersArePastedAsANewImage() {
-        clipboard("1\t2\n3\t4\n");
-        clickOn("Paste numbers");
-        until(() -> bench().shown() != null);
-        assertThat(bench().project().chain().source().level(3)).isEqualTo(4);
-        assertThat(bench().savedProperty().get()).as("it is in no file yet").isFalse();
-        clipboard("no numbers");
-        when(dialogs.askAboutUnsaved(any())).thenReturn(Dialogs.Answer.DISCARD);
-        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.V);
-        until(() -> isShown("cannot be read as an image"));
-    }
-
-    @Test
     void aNewImageIsMadeWithItsPictureAtOnce() {
         push(KeyCode.SHORTCUT, KeyCode.N);
         until(() -> isShown("8 × 8, levels 0–255"));

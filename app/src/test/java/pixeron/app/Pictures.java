@@ -116,6 +116,18 @@ class Pictures extends WindowTest {
     }
 
     @Test
+    void table() throws IOException {
+        interact(() -> {
+            javafx.scene.input.ClipboardContent content = new javafx.scene.input.ClipboardContent();
+            content.putString("left;middle;right\n12;40;7\n0;300;255\n18;2;64\n");
+            javafx.scene.input.Clipboard.getSystemClipboard().setContent(content);
+        });
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.V);
+        sleep(300);
+        take("table");
+    }
+
+    @Test
     void counting() throws IOException {
         demo("Three-bit sort");
         clickOn("Counts");

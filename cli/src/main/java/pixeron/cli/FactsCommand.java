@@ -2,21 +2,32 @@ package pixeron.cli;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import pixeron.format.LoadedImage;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
+import pixeron.look.Storage;
 import pixeron.number.Decimals;
+import pixeron.number.Value;
+import pixeron.walk.ScanOrder;
 
-/** {@code pixeron facts IMAGE}: size, levels, channels, minimum, maximum, mean. */
+/**
+ * {@code pixeron facts IMAGE}: size, levels, channels, minimum, maximum, mean, places in memory. Of a colour picture
+ * without a gray rule the numbers are over red, green and blue together, and each channel has its own.
+ */
 @Command(name = "facts", mixinStandardHelpOptions = true, description = "Says what can be said about an image.")
 final class FactsCommand implements Runnable {
 
     private enum Format { text, json }
+
+    private static final int OFFSETS = 4;
 
     @Spec
     private CommandSpec spec;
@@ -30,43 +41,85 @@ final class FactsCommand implements Runnable {
 
     @Override
     public void run() {
-        LoadedImage loaded = image.read();
-        ImageFacts facts = ImageFacts.of(loaded.image());
+        LoadedImage loaded = image.readForFacts();
+        Image whole = loaded.gray().orElseGet(() -> together(loaded.colour().orElseThrow()));
+        Map<String, ImageFacts> channels = new LinkedHashMap<>();
+        loaded.colour().ifPresent(picture -> {
+            channels.put("red", ImageFacts.of(picture.red()));
+            channels.put("green", ImageFacts.of(picture.green()));
+            channels.put("blue", ImageFacts.of(picture.blue()));
+            picture.alpha().ifPresent(alpha -> channels.put("alpha", ImageFacts.of(alpha)));
+        });
+        LoadedImage noted = loaded.gray().isPresent() ? loaded
+                : loaded.withNote("Without a gray rule (--gray) the numbers are over red, green and blue together.");
         PrintWriter out = spec.commandLine().getOut();
+        int rows = loaded.gray().map(Image::rows).orElseGet(() -> loaded.colour().orElseThrow().rows());
         if (format == Format.json) {
-            out.println(Json.text(json(loaded, facts)));
+            out.println(Json.text(json(noted, whole, rows, channels)));
         } else {
-            print(out, loaded, facts);
+            print(out, noted, whole, rows, channels);
         }
     }
 
-    private static ObjectNode json(LoadedImage loaded, ImageFacts facts) {
-        Image image = loaded.image();
+    /** The three channels one below the other, as one image whose facts are those of all samples. */
+    private static Image together(ColourImage picture) {
+        int count = picture.red().count();
+        Image[] channels = {picture.red(), picture.green(), picture.blue()};
+        return Image.ofLevels(3 * picture.rows(), picture.columns(), picture.maximumLevel(),
+                n -> channels[n / count].level(n % count));
+    }
+
+    private static ObjectNode json(LoadedImage loaded, Image image, int rows, Map<String, ImageFacts> channels) {
         ObjectNode node = Json.object();
-        node.put("rows", image.rows()).put("columns", image.columns()).put("maximumLevel", image.maximumLevel());
+        node.put("rows", rows).put("columns", image.columns()).put("maximumLevel", image.maximumLevel());
+        Storage.bits(image).ifPresentOrElse(bits -> node.put("bits", bits), () -> node.putNull("bits"));
         node.put("open", !image.isLevelImage()).put("exact", image.isExact());
-        Json.put(node, "smallest", facts.smallest());
-        Json.put(node, "largest", facts.largest());
-        Json.put(node, "mean", facts.mean());
-        node.put("distinct", facts.distinct()).put("format", loaded.format()).put("channels", loaded.channels());
+        put(node, ImageFacts.of(image));
+        node.put("format", loaded.format()).put("channels", loaded.channels());
+        channels.forEach((name, facts) -> put(node.withArray("channelFacts").addObject().put("name", name), facts));
         loaded.colour().ifPresent(picture -> node.put("transparentPixels", picture.transparentPixels()));
+        node.put("rowMajor", offsets(image, rows, ScanOrder.ROWS));
+        node.put("columnMajor", offsets(image, rows, ScanOrder.COLUMNS));
         loaded.notes().forEach(note -> node.withArray("notes").add(note));
         return node;
     }
 
-    private static void print(PrintWriter out, LoadedImage loaded, ImageFacts facts) {
-        Image image = loaded.image();
-        out.printf("size       %d rows × %d columns%n", image.rows(), image.columns());
-        out.printf("levels     %s%n", image.isLevelImage() ? "0–" + image.maximumLevel()
+    private static void put(ObjectNode node, ImageFacts facts) {
+        Json.put(node, "smallest", facts.smallest());
+        Json.put(node, "largest", facts.largest());
+        Json.put(node, "mean", facts.mean());
+        node.put("distinct", facts.distinct());
+    }
+
+    private static String offsets(Image image, int rows, ScanOrder order) {
+        return Storage.offsets(rows, image.columns(), order, OFFSETS);
+    }
+
+    private static void print(PrintWriter out, LoadedImage loaded, Image image, int rows,
+            Map<String, ImageFacts> channels) {
+        ImageFacts facts = ImageFacts.of(image);
+        out.printf("size       %d rows × %d columns%n", rows, image.columns());
+        out.printf("levels     %s%n", image.isLevelImage() ? "0–" + image.maximumLevel() + bits(image)
                 : "open, nominal maximum " + image.maximumLevel() + (image.isExact() ? "" : ", kept as doubles"));
         out.printf("smallest   %s%n", Decimals.working(facts.smallest()));
         out.printf("largest    %s%n", Decimals.working(facts.largest()));
-        out.printf("mean       %s%s%n", Decimals.working(facts.mean()), Decimals.isShownAsFraction(facts.mean())
-                ? " ≈ " + Decimals.approximate(facts.mean()) : "");
+        out.printf("mean       %s%n", mean(facts.mean()));
         out.printf("distinct   %d%n", facts.distinct());
         out.printf("format     %s%n", loaded.format());
         out.printf("channels   %d%s%n", loaded.channels(), loaded.colour()
                 .map(picture -> ", " + picture.transparentPixels() + " transparent pixels").orElse(""));
+        channels.forEach((name, of) -> out.printf("  %-8s smallest %s, largest %s, mean %s, distinct %d%n", name,
+                Decimals.working(of.smallest()), Decimals.working(of.largest()), mean(of.mean()), of.distinct()));
+        out.printf("row-major     %s%n", offsets(image, rows, ScanOrder.ROWS));
+        out.printf("column-major  %s%n", offsets(image, rows, ScanOrder.COLUMNS));
         loaded.notes().forEach(note -> out.printf("note       %s%n", note));
+    }
+
+    private static String bits(Image image) {
+        return Storage.bits(image).isPresent() ? ", " + Storage.bits(image).getAsInt() + " bits" : "";
+    }
+
+    private static String mean(Value mean) {
+        return Decimals.working(mean) + (Decimals.isShownAsFraction(mean) ? " ≈ " + Decimals.approximate(mean) : "");
     }
 }

@@ -25,6 +25,10 @@ final class ImageInput {
             description = "Read a table of any numbers as an open image (M = 255 unless --max says otherwise).")
     private boolean isOpen;
 
+    @Option(names = "--most-pixels", paramLabel = "N", defaultValue = "" + ReadOptions.DEFAULT_PIXEL_LIMIT,
+            description = "Most pixels that are read; default ${DEFAULT-VALUE}.")
+    private long mostPixels;
+
     @Option(names = "--gray", paramLabel = "RULE",
             description = "Make gray of a colour picture: mean, luma-601, luma-709, lightness, maximum, red, green, blue, "
                     + "or \"weights a b c\".")
@@ -47,10 +51,15 @@ final class ImageInput {
         return madeGray(loaded, rule);
     }
 
+    /** @return the image, made gray when it has colour and a rule is given, else as it is */
+    LoadedImage readForFacts(Path file) {
+        return rule == null ? readAsItIs(file) : read(file);
+    }
+
     /** @return the file as it is, colour or gray */
     LoadedImage readAsItIs(Path file) {
         return ImageFiles.read(file, new ReadOptions(maximum == null ? OptionalInt.empty() : OptionalInt.of(maximum()),
-                isOpen, ReadOptions.DEFAULT_PIXEL_LIMIT));
+                isOpen, mostPixels));
     }
 
     private int maximum() {

@@ -8,7 +8,7 @@ import pixeron.format.LoadedImage;
 /** The image of a command that takes one. */
 final class OneImage {
 
-    @Parameters(paramLabel = "IMAGE", description = "PNG, PGM or a table of numbers.")
+    @Parameters(paramLabel = "IMAGE", description = "A picture or a table of numbers.")
     private Path file;
 
     @Mixin
@@ -16,5 +16,10 @@ final class OneImage {
 
     LoadedImage read() {
         return input.read(file);
+    }
+
+    /** @return the image; a colour picture as it is unless a gray rule is given */
+    LoadedImage readForFacts() {
+        return input.readForFacts(file);
     }
 }

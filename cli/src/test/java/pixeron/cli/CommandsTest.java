@@ -190,7 +190,17 @@ class CommandsTest {
         assertThat(json().get("channels").intValue()).isEqualTo(3);
         assertThat(json().get("transparentPixels").intValue()).isZero();
         assertThat(json().get("notes").get(0).textValue()).contains("luma-709: gray = 0.2126 × R");
-        assertBad("say how gray is made of it: --gray with mean, luma-601", "facts", colour);
+        assertThat(pixeron("facts", colour, "--format", "json")).isZero();
+        // 10 20 31 255 255 254: sum 825
+        assertThat(json().get("mean").doubleValue()).isEqualTo(825 / 6.0);
+        assertThat(json().get("rows").intValue()).isEqualTo(1);
+        assertThat(json().get("bits").intValue()).isEqualTo(8);
+        assertThat(json().get("channelFacts").get(2).get("smallest").intValue()).isEqualTo(31);
+        assertThat(json().get("columnMajor").textValue()).isEqualTo("0: (0, 0)  1: (0, 1)");
+        assertThat(pixeron("facts", colour)).isZero();
+        assertThat(output).contains("blue     smallest 31, largest 254");
+        assertBad("at most 1 pixels are read", "facts", colour, "--most-pixels", "1");
+        assertBad("say how gray is made of it: --gray with mean, luma-601", "run", colour, "--out", out);
         assertBad("no gray rule \"sepia\"", "gray", colour, "--rule", "sepia", "--out", out);
         assertBad("is gray already", "gray", image, "--rule", "mean", "--out", out);
         assertThat(pixeron("run", colour, "--gray", "mean", "--out", folder.resolve("gray.jpg"))).isZero();

@@ -44,10 +44,21 @@ public record CellTable(List<List<String>> rows) {
      * @throws PixeronException if a quoted cell does not end
      */
     public static CellTable parse(String text) {
-        String first = text.lines().filter(line -> !line.isEmpty()).findFirst().orElse("");
-        char separator = first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';'
-                : first.indexOf(',') >= 0 ? ',' : ' ';
+        return parse(text, separator(text));
+    }
+
+    /**
+     * @param separator between cells; a blank stands for any number of blanks
+     * @throws PixeronException if a quoted cell does not end
+     */
+    static CellTable parse(String text, char separator) {
         return new CellTable(separator == ' ' ? blankSeparated(text) : separated(text, separator));
+    }
+
+    /** @return the first of tab, semicolon and comma that occurs in the first line with text, else a blank */
+    static char separator(String text) {
+        String first = text.lines().filter(line -> !line.isEmpty()).findFirst().orElse("");
+        return first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : first.indexOf(',') >= 0 ? ',' : ' ';
     }
 
     /** @return this without the blank rows at its end */

@@ -52,6 +52,8 @@ public final class ImageFiles {
         byte[] bytes = bytes(file);
         try {
             return read(bytes, options);
+        } catch (TooManyPixelsException tooMany) {
+            throw tooMany;
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
         }
@@ -67,10 +69,30 @@ public final class ImageFiles {
         return NumberTables.read(text, options);
     }
 
-    static LoadedImage read(byte[] bytes, ReadOptions options) {
+    /**
+     * @param file any
+     * @return the text of a file that is no picture, to be read as a table; empty for a picture
+     * @throws PixeronException if the file cannot be read, is empty, or is neither a picture nor text
+     */
+    public static Optional<String> tableText(Path file) {
+        byte[] bytes = bytes(file);
+        try {
+            requireContent(bytes);
+            return PictureFiles.format(bytes).isPresent() || NetpbmFiles.matches(bytes) ? Optional.empty()
+                    : Optional.of(CellTable.decode(bytes));
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
+        }
+    }
+
+    private static void requireContent(byte[] bytes) {
         if (bytes.length == 0) {
             throw PixeronException.of("The file is empty; it should hold a picture or a table of numbers.");
         }
+    }
+
+    static LoadedImage read(byte[] bytes, ReadOptions options) {
+        requireContent(bytes);
         Optional<String> picture = PictureFiles.format(bytes);
         if (picture.isPresent()) {
             return PictureFiles.read(bytes, picture.get(), options);

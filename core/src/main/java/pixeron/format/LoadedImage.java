@@ -3,6 +3,7 @@ package pixeron.format;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 
@@ -28,6 +29,27 @@ public record LoadedImage(Optional<Image> gray, Optional<ColourImage> colour, St
 
     public static LoadedImage colour(ColourImage picture, String format, int channels) {
         return new LoadedImage(Optional.empty(), Optional.of(picture), format, channels, List.of());
+    }
+
+    /**
+     * A picture whose pixels are packed colours, such as a screen or the clipboard has them.
+     *
+     * @param rows at least 1
+     * @param columns at least 1
+     * @param argb the pixel at a row-major offset as 0xAARRGGBB; asked in order, once for each channel
+     * @return a gray image where all pixels are opaque and gray, else a colour picture
+     */
+    public static LoadedImage packed(int rows, int columns, boolean hasAlpha, IntUnaryOperator argb, String format) {
+        Image red = byteOf(rows, columns, argb, 16);
+        Image green = byteOf(rows, columns, argb, 8);
+        Image blue = byteOf(rows, columns, argb, 0);
+        Optional<Image> alpha = hasAlpha ? Optional.of(byteOf(rows, columns, argb, 24)) : Optional.empty();
+        return alpha.isEmpty() && red.equals(green) && red.equals(blue) ? gray(red, format)
+                : colour(new ColourImage(red, green, blue, alpha), format, alpha.isPresent() ? 4 : 3);
+    }
+
+    private static Image byteOf(int rows, int columns, IntUnaryOperator argb, int shift) {
+        return Image.ofLevels(rows, columns, Image.BYTE_MAXIMUM, n -> argb.applyAsInt(n) >>> shift & 0xFF);
     }
 
     /** @return this with one more note */

@@ -22,7 +22,11 @@ final class NumberTables {
     }
 
     static LoadedImage read(String text, ReadOptions options) {
-        List<List<String>> rows = CellTable.parse(text).trimmed().rows();
+        return read(TableForm.plain(text).cells(text), options);
+    }
+
+    static LoadedImage read(CellTable table, ReadOptions options) {
+        List<List<String>> rows = table.rows();
         if (rows.isEmpty()) {
             throw PixeronException.of("The table has no numbers.");
         }
@@ -44,8 +48,7 @@ final class NumberTables {
 
     static void requirePixelLimit(long rows, long columns, ReadOptions options) {
         if (rows > options.pixelLimit() / Math.max(1, columns)) {
-            throw PixeronException.of("The image has %d × %d pixels; at most %d pixels are read.",
-                    rows, columns, options.pixelLimit());
+            throw new TooManyPixelsException(rows, columns, options.pixelLimit());
         }
     }
 

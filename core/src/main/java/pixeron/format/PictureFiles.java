@@ -69,7 +69,7 @@ final class PictureFiles {
         try (ImageInputStream in = new MemoryCacheImageInputStream(new ByteArrayInputStream(bytes))) {
             reader.setInput(in, false, true);
             NumberTables.requirePixelLimit(reader.getHeight(0), reader.getWidth(0), options);
-            LoadedImage loaded = new PictureFiles(reader.read(0), format).loaded();
+            LoadedImage loaded = Orientation.of(bytes, format).apply(new PictureFiles(reader.read(0), format).loaded());
             return format.equals("gif") && reader.getNumImages(true) > 1
                     ? loaded.withNote("The GIF has several frames; this is the first.") : loaded;
         } catch (PixeronException known) {
@@ -136,26 +136,14 @@ final class PictureFiles {
 
     /** A picture whose pixels name colours, such as entries of a palette: gray where all of them are. */
     private LoadedImage fromColours(String note) {
-        Image red = colour(16);
-        Image green = colour(8);
-        Image blue = colour(0);
-        boolean hasAlpha = picture.getColorModel().hasAlpha();
-        if (!hasAlpha && red.equals(green) && red.equals(blue)) {
-            return LoadedImage.gray(red, format).withNote(note);
-        }
-        Optional<Image> alpha = hasAlpha ? Optional.of(colour(24)) : Optional.empty();
-        return LoadedImage.colour(new ColourImage(red, green, blue, alpha), format, hasAlpha ? 4 : 3).withNote(note);
-    }
-
-    private Image colour(int shift) {
         int columns = picture.getWidth();
         int[] row = new int[columns];
-        return Image.ofLevels(picture.getHeight(), columns, 255, n -> {
+        return LoadedImage.packed(picture.getHeight(), columns, picture.getColorModel().hasAlpha(), n -> {
             if (n % columns == 0) {
                 picture.getRGB(0, n / columns, columns, 1, row, 0, columns);
             }
-            return row[n % columns] >>> shift & 0xFF;
-        });
+            return row[n % columns];
+        }, format).withNote(note);
     }
 
     static void writePng(Image image, OutputStream out) throws IOException {

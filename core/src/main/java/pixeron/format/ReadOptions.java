@@ -25,6 +25,11 @@ public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) 
         return new ReadOptions(OptionalInt.of(maximumLevel), isOpen, pixelLimit);
     }
 
+    /** @param pixels most pixels that are read, at least 1 */
+    public ReadOptions withPixelLimit(long pixels) {
+        return new ReadOptions(maximum, isOpen, pixels);
+    }
+
     public ReadOptions asOpen() {
         return new ReadOptions(maximum, true, pixelLimit);
     }

@@ -20,7 +20,12 @@ public record ImageFacts(Value smallest, Value largest, Value mean, int distinct
         return image.isLevelImage() ? ofLevels(Histogram.of(image), image.count()) : ofValues(image);
     }
 
-    private static ImageFacts ofLevels(Histogram histogram, int count) {
+    /**
+     * @param histogram of a level image
+     * @param count N
+     * @return its facts, without looking at its pixels again
+     */
+    public static ImageFacts ofLevels(Histogram histogram, int count) {
         int smallest = -1;
         int largest = 0;
         int distinct = 0;

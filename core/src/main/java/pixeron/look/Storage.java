@@ -20,21 +20,24 @@ public final class Storage {
                 : OptionalInt.empty();
     }
 
-    /** @return whole levels, exact fractions or doubles */
+    /** @return levels, fractions (exact ones) or doubles */
     public static String kind(Image image) {
-        return image.isLevelImage() ? "whole levels" : image.isExact() ? "exact fractions" : "doubles";
+        return image.isLevelImage() ? "levels" : image.isExact() ? "fractions" : "doubles";
     }
 
     /**
+     * @param rows of the image
+     * @param columns of the image
      * @param order rows for row-major, columns for column-major
      * @param count how many offsets are written out, from 0
      * @return which pixel stands at the first offsets: {@code 0: (0, 0)  1: (0, 1) …}
      */
-    public static String offsets(Image image, ScanOrder order, int count) {
-        String text = IntStream.range(0, Math.min(count, image.count())).mapToObj(offset -> {
-            Pixel pixel = order.pixel(image, offset);
+    public static String offsets(int rows, int columns, ScanOrder order, int count) {
+        long all = (long) rows * columns;
+        String text = IntStream.range(0, (int) Math.min(count, all)).mapToObj(offset -> {
+            Pixel pixel = order.pixel(rows, columns, offset);
             return offset + ": (" + pixel.row() + ", " + pixel.column() + ")";
         }).collect(Collectors.joining("  "));
-        return text + (count < image.count() ? " …" : "");
+        return text + (count < all ? " …" : "");
     }
 }

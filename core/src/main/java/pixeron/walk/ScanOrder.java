@@ -25,7 +25,15 @@ public enum ScanOrder {
      * @return the pixel that is visited there
      */
     public Pixel pixel(Image image, int place) {
-        return this == ROWS ? image.pixel(place) : new Pixel(place % image.rows(), place / image.rows());
+        return pixel(image.rows(), image.columns(), place);
+    }
+
+    /**
+     * @param place 0 … rows·columns − 1
+     * @return the pixel that is visited there
+     */
+    public Pixel pixel(int rows, int columns, int place) {
+        return this == ROWS ? new Pixel(place / columns, place % columns) : new Pixel(place % rows, place / rows);
     }
 
     /** @return when the pixel is visited, 0 … image.count() − 1 */

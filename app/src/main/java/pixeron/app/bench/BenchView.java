@@ -20,13 +20,12 @@ import pixeron.image.Image;
 /** The main view: puts its parts in their places. */
 public final class BenchView extends BorderPane {
 
-    private static final int DISPLAY_TAB = 6;
-
     private final SheetsPane sheets;
     private final WorkingPane working;
     private final StepSearch search;
     private final StatusLine status;
     private final TabPane tabs = new TabPane();
+    private final Tab displayTab = new Tab("Display");
     private final DisplayPane display;
 
     /**
@@ -65,12 +64,20 @@ public final class BenchView extends BorderPane {
 
     private HBox below(Bench bench, Theme theme, Consumer<Image> newImage) {
         Tab slips = new Tab("Slips", new SlipsPane(bench));
+        Tab pixel = new Tab("Pixel");
+        pixel.setContent(new PixelPane(bench, theme, pixel.selectedProperty()));
+        Tab followed = new Tab("Followed");
+        followed.setContent(new WatchList(bench, followed.selectedProperty()));
+        Tab marked = new Tab("Marked");
         // What is marked is summed up apart from the calculation, so that neither takes the other's place.
-        MarkedPane marked = new MarkedPane(bench, theme, new Background(), newImage, this::say);
-        tabs.getTabs().addAll(new Tab("Working", working), slips, new Tab("Pixel", new PixelPane(bench, theme)),
-                new Tab("Followed", new WatchList(bench)),
-                new Tab("Marked", marked), new Tab("Counts", new CountingPane(bench, theme)),
-                new Tab("Display", display), new Tab("Facts", new FactsPane(bench)));
+        marked.setContent(new MarkedPane(bench, theme, new Background(), newImage, this::say,
+                marked.selectedProperty()));
+        Tab counts = new Tab("Counts");
+        counts.setContent(new CountingPane(bench, theme, counts.selectedProperty()));
+        Tab facts = new Tab("Facts");
+        facts.setContent(new FactsPane(bench, facts.selectedProperty()));
+        displayTab.setContent(display);
+        tabs.getTabs().addAll(new Tab("Working", working), slips, pixel, followed, marked, counts, displayTab, facts);
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
         tabs.getStyleClass().add("work-tabs");
         Label count = new Label();
@@ -104,7 +111,7 @@ public final class BenchView extends BorderPane {
 
     /** Opens the place where a pixel is found by its row and column. */
     public void goToPixel() {
-        tabs.getSelectionModel().select(DISPLAY_TAB);
+        tabs.getSelectionModel().select(displayTab);
         display.focusPlace();
     }
 

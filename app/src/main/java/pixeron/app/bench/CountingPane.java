@@ -2,6 +2,7 @@ package pixeron.app.bench;
 
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -59,7 +60,8 @@ final class CountingPane extends HBox {
     private Histogram counted;
     private boolean isShowing;
 
-    CountingPane(Bench bench, Theme theme) {
+    CountingPane(Bench bench, Theme theme, ObservableValue<Boolean> isSeen) {
+        WhenSeen seen = new WhenSeen(isSeen, this::render);
         this.bench = bench;
         this.theme = theme;
         getStyleClass().add("counting");
@@ -78,7 +80,7 @@ final class CountingPane extends HBox {
         sheet.valueProperty().subscribe(name -> restart());
         absent.selectedProperty().subscribe(isOn -> renderTable(true));
         order.valueProperty().subscribe(way -> restart());
-        bench.shownProperty().subscribe(shown -> render());
+        bench.shownProperty().subscribe(shown -> seen.request());
     }
 
     private VBox controls() {

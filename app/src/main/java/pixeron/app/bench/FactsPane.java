@@ -2,6 +2,7 @@ package pixeron.app.bench;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import pixeron.app.model.Bench;
@@ -16,15 +17,16 @@ import pixeron.walk.ScanOrder;
 /** What can be said of Before and After, side by side, and where the image came from. */
 final class FactsPane extends ScrollPane {
 
-    private static final int WRITTEN_OUT = 4;
+    private static final int WRITTEN_OUT = 3;
 
     private final Facts table = new Facts();
     private final Facts storage = new Facts();
 
-    FactsPane(Bench bench) {
+    FactsPane(Bench bench, ObservableValue<Boolean> isSeen) {
+        WhenSeen seen = new WhenSeen(isSeen, () -> render(bench.shown()));
         getStyleClass().add("working-pane");
         setContent(new HBox(table, storage));
-        bench.shownProperty().subscribe(this::render);
+        bench.shownProperty().subscribe(shown -> seen.request());
     }
 
     private void render(Shown shown) {
@@ -52,10 +54,11 @@ final class FactsPane extends ScrollPane {
         storage.row("channels", shown.project().gray().map(gray -> channels(origin) + ", gray by " + gray.rule().word())
                 .orElse(channels(origin)));
         origin.notes().forEach(note -> storage.row("", note));
-        storage.row("row-major", Storage.offsets(shown.grid(), ScanOrder.ROWS, WRITTEN_OUT));
-        storage.row("", "offset = i · " + shown.grid().columns() + " + j, as it is kept here");
-        storage.row("column-major", Storage.offsets(shown.grid(), ScanOrder.COLUMNS, WRITTEN_OUT));
-        storage.row("", "offset = j · " + shown.grid().rows() + " + i, for comparison");
+        storage.row("row-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(), ScanOrder.ROWS, WRITTEN_OUT));
+        storage.row("", "offset = i · " + shown.grid().columns() + " + j, kept so");
+        storage.row("column-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(),
+                ScanOrder.COLUMNS, WRITTEN_OUT));
+        storage.row("", "offset = j · " + shown.grid().rows() + " + i");
     }
 
     private static String channels(Origin origin) {

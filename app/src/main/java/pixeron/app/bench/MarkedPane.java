@@ -1,6 +1,7 @@
 package pixeron.app.bench;
 
 import java.util.function.Consumer;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -24,18 +25,21 @@ final class MarkedPane extends ScrollPane {
     /**
      * @param newImage opens a part of an image as an image of its own
      * @param say shows one line for a moment
+     * @param isSeen whether its tab is open
      */
-    MarkedPane(Bench bench, Theme theme, Background background, Consumer<Image> newImage, Consumer<String> say) {
+    MarkedPane(Bench bench, Theme theme, Background background, Consumer<Image> newImage, Consumer<String> say,
+            ObservableValue<Boolean> isSeen) {
+        WhenSeen seen = new WhenSeen(isSeen, this::render);
         this.bench = bench;
         getStyleClass().add("working-pane");
         rectangle = new RectanglePart(bench, background, newImage, say);
         line = new LinePart(bench, theme, say);
         nothing = nothing();
         setFitToWidth(true);
-        bench.selectionProperty().subscribe(marked -> render());
-        bench.shownProperty().subscribe(shown -> render());
-        bench.displayProperty().subscribe(display -> render());
-        theme.paletteProperty().subscribe(palette -> render());
+        bench.selectionProperty().subscribe(marked -> seen.request());
+        bench.shownProperty().subscribe(shown -> seen.request());
+        bench.displayProperty().subscribe(display -> seen.request());
+        theme.paletteProperty().subscribe(palette -> seen.request());
     }
 
     private VBox nothing() {

@@ -1,5 +1,6 @@
 package pixeron.app.bench;
 
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -35,7 +36,8 @@ final class NeighborhoodPart extends HBox {
     private final Canvas canvas = new Canvas(SIDE, SIDE);
     private final Label statistics = new Label();
 
-    NeighborhoodPart(Bench bench, Theme theme) {
+    NeighborhoodPart(Bench bench, Theme theme, ObservableValue<Boolean> isSeen) {
+        WhenSeen seen = new WhenSeen(isSeen, this::render);
         this.bench = bench;
         this.theme = theme;
         getStyleClass().add("neighborhood");
@@ -51,8 +53,8 @@ final class NeighborhoodPart extends HBox {
         sheet.getItems().setAll("Before", "After");
         sheet.setValue("Before");
         sheet.setAccessibleText("Sheet of the neighborhood");
-        size.valueProperty().subscribe(n -> render());
-        sheet.valueProperty().subscribe(name -> render());
+        size.valueProperty().subscribe(n -> seen.request());
+        sheet.valueProperty().subscribe(name -> seen.request());
         statistics.getStyleClass().add("sheet-hint");
         HBox choices = new HBox(sheet, size);
         choices.getStyleClass().add("part-head");
@@ -60,10 +62,10 @@ final class NeighborhoodPart extends HBox {
         beside.getStyleClass().add("part");
         getChildren().addAll(canvas, beside);
         setMinWidth(USE_PREF_SIZE);
-        bench.shownProperty().subscribe(shown -> render());
-        bench.pickedProperty().subscribe(pixel -> render());
-        bench.displayProperty().subscribe(display -> render());
-        theme.paletteProperty().subscribe(palette -> render());
+        bench.shownProperty().subscribe(shown -> seen.request());
+        bench.pickedProperty().subscribe(pixel -> seen.request());
+        bench.displayProperty().subscribe(display -> seen.request());
+        theme.paletteProperty().subscribe(palette -> seen.request());
     }
 
     private void render() {

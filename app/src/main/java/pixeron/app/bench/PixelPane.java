@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -25,19 +26,20 @@ final class PixelPane extends ScrollPane {
     private final Label place = new Label();
     private final Label pointer = new Label();
 
-    PixelPane(Bench bench, Theme theme) {
+    PixelPane(Bench bench, Theme theme, ObservableValue<Boolean> isSeen) {
         this.bench = bench;
+        WhenSeen seen = new WhenSeen(isSeen, this::render);
         getStyleClass().add("working-pane");
         place.getStyleClass().addAll("fact", "pixel-place");
         pointer.getStyleClass().addAll("sheet-hint", "pixel-place");
-        HBox parts = new HBox(facts, new NeighborhoodPart(bench, theme));
+        HBox parts = new HBox(facts, new NeighborhoodPart(bench, theme, isSeen));
         parts.getStyleClass().add("pixel-pane");
         VBox all = new VBox(place, parts, pointer);
         setContent(all);
         setFitToWidth(true);
-        bench.shownProperty().subscribe(shown -> render());
-        bench.pickedProperty().subscribe(pixel -> render());
-        bench.displayProperty().subscribe(display -> render());
+        bench.shownProperty().subscribe(shown -> seen.request());
+        bench.pickedProperty().subscribe(pixel -> seen.request());
+        bench.displayProperty().subscribe(display -> seen.request());
         bench.hoverProperty().subscribe(this::showPointer);
     }
 

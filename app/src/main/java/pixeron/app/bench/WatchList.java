@@ -3,6 +3,7 @@ package pixeron.app.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -25,7 +26,8 @@ final class WatchList extends ScrollPane {
     private final Button copy = new Button("Copy");
     private final Label hint = new Label("Follow a pixel, and its value in the image and after every step stands here.");
 
-    WatchList(Bench bench) {
+    WatchList(Bench bench, ObservableValue<Boolean> isSeen) {
+        WhenSeen seen = new WhenSeen(isSeen, this::render);
         this.bench = bench;
         getStyleClass().add("working-pane");
         toggle.getStyleClass().add("quiet");
@@ -40,10 +42,10 @@ final class WatchList extends ScrollPane {
         VBox all = new VBox(head, hint, table);
         all.getStyleClass().addAll("part", "followed");
         setContent(all);
-        bench.shownProperty().subscribe(shown -> render());
-        bench.watchedProperty().subscribe(pixels -> render());
-        bench.pickedProperty().subscribe(pixel -> render());
-        bench.displayProperty().subscribe(display -> render());
+        bench.shownProperty().subscribe(shown -> seen.request());
+        bench.watchedProperty().subscribe(pixels -> seen.request());
+        bench.pickedProperty().subscribe(pixel -> seen.request());
+        bench.displayProperty().subscribe(display -> seen.request());
     }
 
     private void render() {

@@ -60,8 +60,9 @@ public record Shown(Project project, int position, List<StepState> steps, Option
 
         /** @return an image with its facts, in a few passes over its pixels */
         public static Described of(Image image) {
-            return new Described(image, ImageFacts.of(image),
-                    image.isLevelImage() ? Optional.of(Histogram.of(image)) : Optional.empty(), Reductions.of(image));
+            Optional<Histogram> histogram = image.isLevelImage() ? Optional.of(Histogram.of(image)) : Optional.empty();
+            return new Described(image, histogram.map(counts -> ImageFacts.ofLevels(counts, image.count()))
+                    .orElseGet(() -> ImageFacts.of(image)), histogram, Reductions.of(image));
         }
     }
 

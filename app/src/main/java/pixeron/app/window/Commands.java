@@ -3,6 +3,7 @@ package pixeron.app.window;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
 import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import pixeron.PixeronException;
 import pixeron.app.bench.BenchView;
 import pixeron.app.bench.Copy;
@@ -127,6 +128,20 @@ final class Commands {
         (isBefore ? shown.before() : shown.after()).ifPresent(described ->
                 copy(isBefore ? "values of Before" : "values of After", described.image(),
                         n -> Decimals.table(described.image().value(n))));
+    }
+
+    /** Copies After, or Before where the image is selected or Before has the keyboard, as a picture of 256 grays. */
+    void copyPicture() {
+        if (isOpen()) {
+            boolean isBefore = view.get().sheets().sheet(Kind.BEFORE).isFocused() || bench.shown().after().isEmpty();
+            (isBefore ? bench.shown().before() : bench.shown().after()).ifPresent(described -> {
+                ClipboardContent content = new ClipboardContent();
+                content.putImage(ClipboardPicture.of(described.image()));
+                Clipboard.getSystemClipboard().setContent(content);
+                view.get().say("Copied the picture" + (described.image().isLevelImage()
+                        && described.image().maximumLevel() == Image.BYTE_MAXIMUM ? "" : ", its values as 256 grays"));
+            });
+        }
     }
 
     private static String byHand(HandSheet sheet, Pixel pixel) {

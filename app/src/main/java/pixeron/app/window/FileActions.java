@@ -3,6 +3,7 @@ package pixeron.app.window;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -19,7 +20,6 @@ import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.LossyNote;
-import pixeron.format.ReadOptions;
 import pixeron.image.Image;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
@@ -58,6 +58,9 @@ final class FileActions {
     private final Banner banner;
     private final Consumer<String> say;
     private final ReadOnlyObjectWrapper<Settings> settings;
+    /** The file of the table that the person was asked about; empty for one from the clipboard. */
+    private Optional<Path> asked = Optional.empty();
+    private BiConsumer<String, String> askHow = (name, text) -> { };
 
     FileActions(Bench bench, Background opening, Autosave autosave, UserFolder folder, Dialogs dialogs, Banner banner,
             Consumer<String> say) {
@@ -94,12 +97,41 @@ final class FileActions {
         afterUnsaved(() -> dialogs.chooseToOpen("Open an image, a table or a project", TO_OPEN).ifPresent(this::read));
     }
 
-    /** Opens a file, after a question about unsaved work. */
+    /** Opens a file, after a question about unsaved work; asks how a table is to be read. */
     void open(Path file) {
         afterUnsaved(() -> read(file));
     }
 
+    /** Opens a file as it is, without asking how; a table must be one of levels then. */
+    void openAsItIs(Path file) {
+        afterUnsaved(() -> readAsItIs(file));
+    }
+
     private void read(Path file) {
+        banner.hide();
+        opening.start(progress -> Opened.isProject(file) ? Optional.<String>empty() : ImageFiles.tableText(file),
+                table -> table.ifPresentOrElse(text -> ask(Optional.of(file), file.getFileName().toString(), text),
+                        () -> readAsItIs(file)), this::trouble);
+    }
+
+    /** @param ask shows how a text is read as a table: gets the name of the table and the text */
+    void setAskHow(BiConsumer<String, String> ask) {
+        askHow = ask;
+    }
+
+    private void ask(Optional<Path> file, String name, String text) {
+        asked = file;
+        askHow.accept(name, text);
+    }
+
+    /** Opens what was read of a table in the form that the person chose. */
+    void openTable(String name, Image image) {
+        banner.hide();
+        asked.ifPresent(file -> setSettings(settings.get().withRecent(file)));
+        bench.open(Opened.image(name, name, LoadedImage.gray(image, "table")), Optional.empty(), asked.isPresent());
+    }
+
+    private void readAsItIs(Path file) {
         banner.hide();
         opening.start(progress -> Opened.of(file), opened -> {
             opened.work().ifPresentOrElse(work -> {
@@ -147,23 +179,21 @@ final class FileActions {
         });
     }
 
-    /** Makes a new image of the table on the clipboard. */
+    /** Makes a new image of what is on the clipboard: a picture, or a table of numbers. */
     void pasteImage() {
-        String text = Clipboard.getSystemClipboard().getString();
-        if (text == null || text.isBlank()) {
-            banner.show("The clipboard holds no numbers; copy a block of cells from a spreadsheet first.");
-            return;
-        }
-        afterUnsaved(() -> {
-            try {
-                SavedProject work = Opened.image("pasted", "Pasted numbers",
-                        ImageFiles.parse(text, ReadOptions.DEFAULT));
+        Clipboard clipboard = Clipboard.getSystemClipboard();
+        String text = clipboard.getString();
+        if (text != null && !text.isBlank()) {
+            afterUnsaved(() -> ask(Optional.empty(), "pasted numbers", text));
+        } else if (clipboard.hasImage()) {
+            LoadedImage picture = ClipboardPicture.read(clipboard.getImage());
+            afterUnsaved(() -> {
                 banner.hide();
-                bench.open(work, Optional.empty(), false);
-            } catch (PixeronException notNumbers) {
-                banner.show("The clipboard cannot be read as an image: " + notNumbers.getMessage());
-            }
-        });
+                bench.open(Opened.image("pasted", "Pasted picture", picture), Optional.empty(), false);
+            });
+        } else {
+            banner.show("The clipboard holds no numbers and no picture; copy a block of cells or a picture first.");
+        }
     }
 
     /** Saves to the project's file; one that has none yet is asked for. */

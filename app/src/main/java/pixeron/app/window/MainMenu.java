@@ -31,7 +31,7 @@ final class MainMenu {
         return new Menu("File", null,
                 item("Open…", "Shortcut+O", files::open),
                 item("New image…", "Shortcut+N", newImage),
-                item("New image from pasted numbers", "Shortcut+Shift+V", files::pasteImage),
+                item("New image from the clipboard", "Shortcut+Shift+V", files::pasteImage),
                 new SeparatorMenuItem(),
                 item("Save", "Shortcut+S", files::save),
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),
@@ -49,7 +49,8 @@ final class MainMenu {
                 item("Add a step…", "Shortcut+Shift+A", commands::addStep),
                 new SeparatorMenuItem(),
                 item("Copy values of the sheet", "Shortcut+C", commands::copyValues),
-                item("Paste values by hand", "Shortcut+V", commands::pasteValues),
+                item("Copy the sheet as a picture", "Shortcut+Alt+C", commands::copyPicture),
+                item("Paste values", "Shortcut+V", commands::pasteValues),
                 item("Open values by hand…", "Shortcut+Shift+O", files::openByHand),
                 item("Next difference", "F8", commands::nextDifference),
                 item("Copy working", "Shortcut+Shift+C", commands::copyWorking));

@@ -32,6 +32,7 @@ public final class MainWindow extends StackPane {
     private BenchView view;
     private HelpPane help;
     private NewImagePane newImage;
+    private TablePane table;
 
     /**
      * @param folder the person's settings and autosaved work
@@ -43,6 +44,7 @@ public final class MainWindow extends StackPane {
         Background reading = new Background();
         files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, dialogs, banner,
                 text -> view().say(text));
+        files.setAskHow(this::askHow);
         opening = new OpeningView(files, this::showNewImage);
         Commands commands = new Commands(bench, this::view, banner);
         MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, this::showNewImage, this::showHelp,
@@ -84,6 +86,15 @@ public final class MainWindow extends StackPane {
             getChildren().add(newImage);
         }
         newImage.open();
+    }
+
+    private void askHow(String name, String text) {
+        if (table == null) {
+            theme.loadNumbers();
+            table = new TablePane(files::openTable);
+            getChildren().add(table);
+        }
+        table.open(name, text);
     }
 
     private void showHelp() {
@@ -138,7 +149,7 @@ public final class MainWindow extends StackPane {
         opening.showRecovered();
         opening.focusFirst();
         if (!words.isEmpty()) {
-            files.open(Path.of(words.get(0)));
+            files.openAsItIs(Path.of(words.get(0)));
         }
         if (view == null) {
             Platform.runLater(() -> Rehearsal.start(theme, view(), () -> !bench.isOpen()));

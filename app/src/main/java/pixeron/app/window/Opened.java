@@ -8,6 +8,7 @@ import pixeron.PixeronException;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
+import pixeron.format.TooManyPixelsException;
 import pixeron.image.Pixel;
 import pixeron.project.Origin;
 import pixeron.project.Project;
@@ -38,6 +39,12 @@ record Opened(Optional<SavedProject> work, Optional<Path> project, String proble
             LoadedImage loaded = ImageFiles.read(file, ReadOptions.DEFAULT);
             String name = file.getFileName().toString();
             return new Opened(Optional.of(image(name, name, loaded)), Optional.empty(), "", Map.of());
+        } catch (TooManyPixelsException tooMany) {
+            String name = file.getFileName().toString();
+            String way = "Read it all the same (" + tooMany.megabytes() + " MiB or more)";
+            return new Opened(Optional.empty(), Optional.empty(), name + ": " + tooMany.getMessage(),
+                    Map.of(way, () -> image(name, name, ImageFiles.read(file,
+                            ReadOptions.DEFAULT.withPixelLimit(tooMany.pixels())))));
         } catch (PixeronException problem) {
             return new Opened(Optional.empty(), Optional.empty(), problem.getMessage(), otherWays(file));
         }

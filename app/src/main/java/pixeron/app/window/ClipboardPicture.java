@@ -1,0 +1,35 @@
+package pixeron.app.window;
+
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
+import pixeron.app.sheet.Grays;
+import pixeron.format.LoadedImage;
+
+/** Pictures between the clipboard and the program. */
+final class ClipboardPicture {
+
+    private ClipboardPicture() {
+    }
+
+    /** @return the picture as levels of eight bits; gray when all of it is */
+    static LoadedImage read(Image picture) {
+        int rows = (int) picture.getHeight();
+        int columns = (int) picture.getWidth();
+        PixelReader reader = picture.getPixelReader();
+        boolean hasAlpha = false;
+        for (int n = 0; !hasAlpha && n < rows * columns; n++) {
+            hasAlpha = reader.getArgb(n % columns, n / columns) >>> 24 != 0xFF;
+        }
+        return LoadedImage.packed(rows, columns, hasAlpha, n -> reader.getArgb(n % columns, n / columns), "clipboard");
+    }
+
+    /** @return the image as a picture of 256 grays, 0 black and M white, a point for each pixel */
+    static WritableImage of(pixeron.image.Image image) {
+        WritableImage picture = new WritableImage(image.columns(), image.rows());
+        for (int n = 0; n < image.count(); n++) {
+            picture.getPixelWriter().setArgb(n % image.columns(), n / image.columns(), Grays.point(Grays.of(image, n)));
+        }
+        return picture;
+    }
+}

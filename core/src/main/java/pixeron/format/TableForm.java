@@ -1,0 +1,127 @@
+package pixeron.format;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+
+/**
+ * How a text is read as a table of numbers.
+ *
+ * @param separator between cells: comma, semicolon, tab, or a blank for any number of blanks
+ * @param hasDecimalComma whether 1,5 is a number; not with the comma as separator
+ * @param headLines lines at the top that are no numbers
+ * @param isTurned whether the lines of the text are the columns of the image
+ */
+public record TableForm(char separator, boolean hasDecimalComma, int headLines, boolean isTurned) {
+
+    /** The separators that there are. */
+    public static final List<Character> SEPARATORS = List.of(',', ';', '\t', ' ');
+
+    private static final Predicate<String> DECIMAL_COMMA = cell -> cell.matches("[+\u2212-]?\\d*,\\d+");
+
+    /** @throws PixeronException if the comma is to be both or there would be a negative number of head lines */
+    public TableForm {
+        if (hasDecimalComma && separator == ',' || headLines < 0) {
+            throw PixeronException.of("The comma cannot stand between cells and inside numbers at the same time.");
+        }
+    }
+
+    /** @return the form in which a text is read when nobody says more: no head lines, not turned */
+    static TableForm plain(String text) {
+        char separator = CellTable.separator(text);
+        return new TableForm(separator, separator != ',', 0, false);
+    }
+
+    /**
+     * @param text lines of cells
+     * @return the form that fits it: lines at the top without any number are head lines
+     */
+    public static TableForm guess(String text) {
+        TableForm plain = plain(text);
+        List<List<String>> rows = plain.cells(text).rows();
+        int head = 0;
+        while (head < rows.size() - 1 && rows.get(head).stream().noneMatch(Decimals::isNumber)) {
+            head++;
+        }
+        return plain.withHeadLines(head);
+    }
+
+    public TableForm withSeparator(char other) {
+        return new TableForm(other, hasDecimalComma && other != ',', headLines, isTurned);
+    }
+
+    public TableForm withDecimalComma(boolean isComma) {
+        return new TableForm(separator, isComma, headLines, isTurned);
+    }
+
+    public TableForm withHeadLines(int lines) {
+        return new TableForm(separator, hasDecimalComma, lines, isTurned);
+    }
+
+    public TableForm withTurned(boolean turned) {
+        return new TableForm(separator, hasDecimalComma, headLines, turned);
+    }
+
+    /**
+     * @return the cells of a text, without its head lines and the blank rows at its end
+     * @throws PixeronException if a quoted cell does not end, or rows that are to be turned differ in length
+     */
+    public CellTable cells(String text) {
+        List<List<String>> rows = CellTable.parse(text, separator).trimmed().rows();
+        List<List<String>> kept = new ArrayList<>();
+        for (List<String> row : rows.subList(Math.min(headLines, rows.size()), rows.size())) {
+            kept.add(row.stream().map(cell -> hasDecimalComma && DECIMAL_COMMA.test(cell) ? cell.replace(',', '.')
+                    : cell).toList());
+        }
+        return new CellTable(isTurned ? turned(kept) : kept);
+    }
+
+    private static List<List<String>> turned(List<List<String>> rows) {
+        List<List<String>> turned = new ArrayList<>();
+        for (int j = 0; j < (rows.isEmpty() ? 0 : rows.get(0).size()); j++) {
+            List<String> line = new ArrayList<>();
+            for (int i = 0; i < rows.size(); i++) {
+                if (rows.get(i).size() <= j) {
+                    throw PixeronException.of("Line %d has %d cells where the first one has %d.", i, rows.get(i).size(),
+                            rows.get(0).size());
+                }
+                line.add(rows.get(i).get(j));
+            }
+            turned.add(line);
+        }
+        return turned;
+    }
+
+    /**
+     * @param maximumLevel M; values that do not fit make an open image
+     * @return the image that the text holds
+     * @throws PixeronException if a cell is no number or the rows differ in length; names the place
+     */
+    public Image read(String text, int maximumLevel) {
+        return NumberTables.read(cells(text), ReadOptions.DEFAULT.withMaximum(maximumLevel).asOpen()).image();
+    }
+
+    /**
+     * @return the smallest maximum level of whole bits that all values of the text fit, 1, 7, 15, 255, … ; 255 where a
+     *     value is too large for any, below 0 or no whole number; empty when the text is no table of numbers in this
+     *     form
+     */
+    public Optional<Integer> suggestedMaximum(String text) {
+        try {
+            Image image = read(text, Image.LARGEST_MAXIMUM);
+            if (!image.isLevelImage()) {
+                return Optional.of(Image.BYTE_MAXIMUM);
+            }
+            int largest = pixeron.image.ImageFacts.of(image).largest().absolute() instanceof pixeron.number.Rational r
+                    ? r.toInt() : 0;
+            return List.of(1, 7, 15, Image.BYTE_MAXIMUM).stream().filter(maximum -> largest <= maximum).findFirst()
+                    .or(() -> Optional.of(Image.BYTE_MAXIMUM));
+        } catch (PixeronException noNumbers) {
+            return Optional.empty();
+        }
+    }
+}
