@@ -26,6 +26,7 @@ import org.junit.jupiter.api.Test;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.window.Dialogs;
 import pixeron.make.Maker;
+import pixeron.make.TooLarge;
 import pixeron.project.ProjectFile;
 import pixeron.project.demo.DemoCases;
 
@@ -111,7 +112,7 @@ class FilesAndStartTest extends WindowTest {
     @Test
     void aNewImageIsMadeWithItsPictureAtOnce() {
         push(KeyCode.SHORTCUT, KeyCode.N);
-        until(() -> isShown("8 × 8, levels 0–255"));
+        until(() -> isShown("8 × 8 · levels 0–255"));
         ComboBox<Maker> kind =
                 lookup((ComboBox<Maker> box) -> "How the new image is made".equals(box.getAccessibleText())).query();
         interact(() -> kind.setValue(kind.getItems().stream().filter(m -> m.name().equals("formula")).findFirst()
@@ -120,13 +121,15 @@ class FilesAndStartTest extends WindowTest {
         clickOn(lookup((TextField field) -> field.getAccessibleText() != null
                 && field.getAccessibleText().startsWith("Formula")).<Node>query());
         write("40*i*j");
-        until(() -> isShown("so this is an open image"));
-        push(KeyCode.BACK_SPACE);
-        write("i");
-        until(() -> isShown("8 × 8. Some values"));
+        until(() -> isShown("Some values are no whole levels from 0 to 255"));
+        ComboBox<TooLarge> way = lookup((ComboBox<TooLarge> box) -> box.isVisible()
+                && box.getItems().contains(TooLarge.RAISE)).query();
+        interact(() -> way.setValue(TooLarge.RAISE));
+        // 40 · 7 · 7
+        until(() -> isShown("levels 0–1960"));
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("i*j");
-        until(() -> isShown("8 × 8, levels 0–255"));
+        until(() -> isShown("8 × 8 · levels 0–255"));
         push(KeyCode.ENTER);
         until(() -> bench().shown() != null);
         assertThat(bench().project().name()).isEqualTo("Formula");

@@ -63,7 +63,9 @@ final class NetpbmFiles {
         }
         NumberTables.requirePixelLimit(rows, columns, options);
         requireBytes();
-        return loaded(samples());
+        // One raw channel needs no samples in between: a packed bit would take eight times its byte twice.
+        return channels > 1 || isPlain() ? loaded(samples())
+                : LoadedImage.gray(image(kind == 4 ? this::packedLevel : n -> checked(raw(n), n)), FORMATS[kind - 1]);
     }
 
     private boolean isPlain() {
@@ -98,16 +100,20 @@ final class NetpbmFiles {
     /** All samples in the order of the file. */
     private char[] samples() {
         char[] samples = new char[Math.multiplyExact(rows * columns, channels)];
-        int rowBytes = (columns + 7) / 8;
         for (int n = 0; n < samples.length; n++) {
             samples[n] = (char) switch (kind) {
                 case 1 -> 1 - bit(n);
                 case 2, 3 -> checked(plain(n), n);
-                case 4 -> 1 - (bytes[at + n / columns * rowBytes + n % columns / 8] >> (7 - n % columns % 8) & 1);
                 default -> checked(raw(n), n);
             };
         }
         return samples;
+    }
+
+    /** Eight pixels in a byte, each row beginning with a new one; 1 is ink, which is level 0. */
+    private int packedLevel(int n) {
+        int rowBytes = (columns + 7) / 8;
+        return 1 - (bytes[at + n / columns * rowBytes + n % columns / 8] >> (7 - n % columns % 8) & 1);
     }
 
     /** Before any memory is taken: what the header promises must be there. A plain sample needs a digit and a blank. */

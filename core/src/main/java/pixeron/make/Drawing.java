@@ -1,9 +1,9 @@
 package pixeron.make;
 
-import java.util.ArrayDeque;
+import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Deque;
 import java.util.List;
+import java.util.function.IntPredicate;
 import pixeron.PixeronException;
 import pixeron.format.CellTable;
 import pixeron.image.Area;
@@ -52,22 +52,25 @@ public final class Drawing {
      * <p>Cost: each pixel of the filled part is looked at once from every side.
      */
     public static Image fill(Image image, Pixel pixel, Value value) {
-        Value old = image.value(pixel);
         BitSet reached = new BitSet(image.count());
-        Deque<Integer> open = new ArrayDeque<>();
         int start = image.offset(pixel);
+        IntPredicate isSame = image.isLevelImage() ? n -> image.level(n) == image.level(start)
+                : n -> image.value(n).compareValue(image.value(start)) == 0;
+        // A stack of offsets: the order in which pixels are reached makes no difference.
+        int[] open = new int[64];
+        int count = 1;
+        open[0] = start;
         reached.set(start);
-        open.add(start);
-        while (!open.isEmpty()) {
-            int at = open.remove();
+        while (count > 0) {
+            int at = open[--count];
             int column = at % image.columns();
             int[] neighbors = {at - image.columns(), at + image.columns(), column > 0 ? at - 1 : -1,
                 column < image.columns() - 1 ? at + 1 : -1};
             for (int next : neighbors) {
-                if (next >= 0 && next < image.count() && !reached.get(next)
-                        && image.value(next).compareValue(old) == 0) {
+                if (next >= 0 && next < image.count() && !reached.get(next) && isSame.test(next)) {
                     reached.set(next);
-                    open.add(next);
+                    open = count == open.length ? Arrays.copyOf(open, 2 * count) : open;
+                    open[count++] = next;
                 }
             }
         }
@@ -88,7 +91,7 @@ public final class Drawing {
                     rows.size(), width, corner, image.rows(), image.columns());
         }
         Value[] values = new Value[image.count()];
-        java.util.Arrays.setAll(values, image::value);
+        Arrays.setAll(values, image::value);
         for (int i = 0; i < rows.size(); i++) {
             for (int j = 0; j < rows.get(i).size(); j++) {
                 String cell = rows.get(i).get(j);

@@ -105,7 +105,7 @@ final class GraySettings extends VBox {
     }
 
     private void edit(UnaryOperator<GraySource> change) {
-        bench.edit("gray", project -> project.withGray(change.apply(project.gray().orElseThrow())));
+        bench.editSlowly("gray", project -> project.withGray(change.apply(project.gray().orElseThrow())));
     }
 
     void show(GraySource gray) {

@@ -136,8 +136,8 @@ final class RectanglePart extends HBox {
         row(both, "sum", s -> Decimals.approximate(s.sum()));
         row(both, "mean = sum ÷ n", s -> Decimals.approximate(s.mean()));
         row(both, "median", s -> Decimals.approximate(s.median()));
-        row(both, "deviation, ÷ n", s -> root(s.populationVariance()));
-        row(both, "deviation, ÷ (n − 1)", s -> s.count() == 1 ? "–" : root(s.sampleVariance()));
+        row(both, "deviation, population", s -> root(s.populationVariance()));
+        row(both, "deviation, sample", s -> s.count() == 1 ? "–" : root(s.sampleVariance()));
     }
 
     private void row(Both both, String name, Function<AreaStatistics, String> text) {

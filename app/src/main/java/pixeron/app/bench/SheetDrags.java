@@ -90,11 +90,22 @@ final class SheetDrags {
             if (!to.equals(last)) {
                 Pixel previous = last == null ? from : last;
                 last = to;
-                bench.draw(key, image -> drawn(image, from, previous, to));
                 bench.pick(to);
+                if (tool == Tool.FILL) {
+                    fill(from, previous);
+                } else {
+                    bench.draw(key, image -> drawn(image, from, previous, to));
+                }
             }
             if (isEnd) {
                 bench.endMerge();
+            }
+        }
+
+        /** Only where the pointer was pressed; dragging on fills nothing more. */
+        private void fill(Pixel from, Pixel previous) {
+            if (from.equals(previous) && last.equals(from)) {
+                bench.drawSlowly(image -> Drawing.fill(image, from, value));
             }
         }
 
@@ -103,8 +114,7 @@ final class SheetDrags {
                 // The pointer may have jumped over pixels since the last event.
                 case PENCIL -> Drawing.line(image, new Segment(previous, to), value);
                 case DRAW_LINE -> Drawing.line(beginning, new Segment(from, to), value);
-                case DRAW_RECTANGLE -> Drawing.rectangle(beginning, Area.between(from, to), value);
-                default -> Drawing.fill(beginning, from, value);
+                default -> Drawing.rectangle(beginning, Area.between(from, to), value);
             };
         }
     }

@@ -43,6 +43,10 @@ public final class Bench {
     private final ReadOnlyObjectWrapper<Selection> selection = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<List<Pixel>> watched = new ReadOnlyObjectWrapper<>(List.of());
     private Optional<Search> search = Optional.empty();
+    /** What runs in the background is only a search for pixels to be lit. */
+    private boolean isSearching;
+    /** What runs in the background is a change that has not been made yet. */
+    private boolean isWorkingOut;
     private final ObjectProperty<Path> file = new SimpleObjectProperty<>();
     private final ReadOnlyBooleanWrapper saved = new ReadOnlyBooleanWrapper(true);
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper();
@@ -190,6 +194,7 @@ public final class Bench {
     public void light(Optional<Search> wanted) {
         search = wanted;
         show();
+        isSearching = true;
     }
 
     /** Picks the next lit pixel in reading order, if there is one. */
@@ -212,6 +217,11 @@ public final class Bench {
      */
     public void draw(String mergeKey, UnaryOperator<Image> change) {
         edit(mergeKey, project -> project.withChain(chain -> chain.onSource(change.apply(chain.source()))));
+    }
+
+    /** Changes the image in front of the first step where that may take long; undone on its own. */
+    public void drawSlowly(UnaryOperator<Image> change) {
+        editSlowly(null, project -> project.withChain(chain -> chain.onSource(change.apply(chain.source()))));
     }
 
     public ObjectProperty<Path> fileProperty() {
@@ -327,15 +337,35 @@ public final class Bench {
         return next;
     }
 
-    /** Gives up a calculation: the change that caused it is undone. */
+    /** Gives up a calculation: the change that caused it is undone, or the search is given up. */
     public void cancelCalculation() {
         background.cancel();
-        if (history.canUndo()) {
+        if (isSearching) {
+            light(Optional.empty());
+        } else if (history.canUndo() && !isWorkingOut) {
             undo();
         }
+        isWorkingOut = false;
+    }
+
+    /**
+     * Changes the project where working out the change takes long; as {@link #edit}, but away from the window's thread.
+     * A newer change takes its place.
+     */
+    public void editSlowly(String mergeKey, UnaryOperator<Project> change) {
+        Project from = project();
+        isSearching = false;
+        isWorkingOut = true;
+        background.start(progress -> change.apply(from), made -> {
+            if (project() == from) {
+                edit(mergeKey, project -> made);
+            }
+        }, trouble);
     }
 
     private void show() {
+        isSearching = false;
+        isWorkingOut = false;
         Project now = history.present().project();
         position.set(Math.max(-1, Math.min(position(), now.chain().size() - 1)));
         // Before the project, because who listens to that asks whether it is saved.

@@ -16,14 +16,16 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import pixeron.PixeronException;
 import pixeron.app.bench.ParameterField;
 import pixeron.app.bench.Thumbnail;
+import pixeron.app.bench.Titles;
+import pixeron.app.bench.Words;
 import pixeron.app.model.Background;
 import pixeron.image.Image;
 import pixeron.make.Maker;
 import pixeron.make.Makers;
+import pixeron.make.TooLarge;
 import pixeron.step.Arguments;
 import pixeron.step.KeyedLine;
 import pixeron.step.Parameter;
@@ -39,6 +41,7 @@ final class NewImagePane extends StackPane {
     private final VBox keys = new VBox();
     private final StackPane picture = new StackPane();
     private final Label facts = new Label();
+    private final ComboBox<TooLarge> tooLarge = new ComboBox<>();
     private final Button create = new Button("Create");
     private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
     private Arguments arguments = Arguments.NONE;
@@ -50,7 +53,7 @@ final class NewImagePane extends StackPane {
         Label title = new Label("New image");
         title.getStyleClass().add("card-title");
         kind.getItems().setAll(Makers.all());
-        kind.setConverter(new Titles());
+        kind.setConverter(new Titles<>(Maker::title));
         kind.setAccessibleText("How the new image is made");
         kind.setMaxWidth(Double.MAX_VALUE);
         sentence.setWrapText(true);
@@ -62,7 +65,7 @@ final class NewImagePane extends StackPane {
         create.setTooltip(new Tooltip("Opens the image on the bench (Enter)"));
         create.setOnAction(event -> {
             setVisible(false);
-            onCreate.accept(kind.getValue().title(), image);
+            onCreate.accept(kind.getValue().title(), fitted());
         });
         Button cancel = new Button("Cancel");
         cancel.setOnAction(event -> leave());
@@ -73,7 +76,17 @@ final class NewImagePane extends StackPane {
         picture.setMinSize(PICTURE + 2, PICTURE + 2);
         picture.setMaxSize(PICTURE + 2, PICTURE + 2);
         picture.getStyleClass().add("step-picture");
-        VBox right = new VBox(picture, facts);
+        tooLarge.getItems().setAll(TooLarge.values());
+        tooLarge.setConverter(new Titles<>(TooLarge::title));
+        tooLarge.setAccessibleText("What becomes of values that do not fit");
+        tooLarge.setMaxWidth(Double.MAX_VALUE);
+        tooLarge.setValue(TooLarge.KEEP);
+        tooLarge.valueProperty().subscribe(way -> {
+            if (image != null) {
+                describe();
+            }
+        });
+        VBox right = new VBox(picture, facts, tooLarge);
         right.getStyleClass().add("new-right");
         HBox box = new HBox(left, right);
         box.getStyleClass().addAll("help-box", "new-box");
@@ -163,24 +176,26 @@ final class NewImagePane extends StackPane {
     private void show(Image newImage) {
         image = newImage;
         create.setDisable(false);
-        picture.getChildren().setAll(new Thumbnail(newImage, PICTURE));
-        facts.setText(newImage.rows() + " × " + newImage.columns() + (newImage.isLevelImage()
-                ? ", levels 0–" + newImage.maximumLevel()
-                : ". Some values are no levels from 0 to " + newImage.maximumLevel() + ", so this is an open image. "
-                        + "Raise the maximum level, or choose clip or wrap as overflow."));
+        describe();
     }
 
-    /** Shows a way by its title. */
-    private static final class Titles extends StringConverter<Maker> {
+    /** The new image, its values dealt with where some are no levels. */
+    private Image fitted() {
+        return tooLarge.getValue().apply(image);
+    }
 
-        @Override
-        public String toString(Maker maker) {
-            return maker == null ? "" : maker.title();
-        }
-
-        @Override
-        public Maker fromString(String title) {
-            return Makers.all().stream().filter(maker -> maker.title().equals(title)).findFirst().orElse(null);
+    private void describe() {
+        tooLarge.setVisible(!image.isLevelImage());
+        tooLarge.setManaged(!image.isLevelImage());
+        try {
+            Image fitted = fitted();
+            picture.getChildren().setAll(new Thumbnail(fitted, PICTURE));
+            facts.setText(Words.size(fitted) + (image.isLevelImage() ? "" : "\n▲ Some values are no whole levels from 0 to "
+                    + image.maximumLevel() + ". What becomes of them?"));
+            create.setDisable(false);
+        } catch (PixeronException cannotBe) {
+            facts.setText("▲ " + cannotBe.getMessage());
+            create.setDisable(true);
         }
     }
 }
