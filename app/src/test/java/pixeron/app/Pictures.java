@@ -81,9 +81,6 @@ class Pictures extends WindowTest {
     void colourProof() throws IOException {
         demo("Colour proof");
         take("channels");
-        interact(() -> bench().channelsApartProperty().set(false));
-        List.of(1, 2, 3, 4).forEach(n -> push(KeyCode.SHORTCUT, KeyCode.PLUS));
-        take("gray");
     }
 
     @Test
@@ -106,8 +103,6 @@ class Pictures extends WindowTest {
         });
         clickOn("Pixel");
         take("pixel");
-        clickOn("Followed");
-        take("followed");
         clickOn("Display");
         interact(() -> bench().displayProperty().set(Display.PLAIN.with(Scale.DUSK).with(Display.Range.IMAGE)));
         push(KeyCode.SHORTCUT, KeyCode.PLUS);
@@ -137,8 +132,6 @@ class Pictures extends WindowTest {
             clickOn(next);
         }
         take("counting");
-        clickOn("Facts");
-        take("facts");
     }
 
     @Test

@@ -91,7 +91,8 @@ public final class BenchView extends BorderPane {
         area.getStyleClass().add("work-area");
         // The button stands at the right of the tabs and lets clicks beside it through to them.
         StackPane.setAlignment(working.copyButton(), javafx.geometry.Pos.TOP_RIGHT);
-        working.copyButton().visibleProperty().bind(tabs.getSelectionModel().selectedIndexProperty().isEqualTo(0));
+        working.copyButton().visibleProperty().bind(tabs.getSelectionModel().selectedIndexProperty().isEqualTo(0)
+                .and(working.hasWorkingProperty()));
         LevelsPane levels = new LevelsPane(bench, theme);
         HBox.setHgrow(area, Priority.ALWAYS);
         area.setMinWidth(0);

@@ -3,6 +3,9 @@ package pixeron.app.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -43,6 +46,7 @@ final class WorkingPane extends BorderPane {
     private final Button copy = new Button("Copy working");
     private final HBox callout = new HBox();
     private final ScrollPane scroll = new ScrollPane(lines);
+    private final BooleanProperty hasWorking = new SimpleBooleanProperty();
     private Working working;
 
     WorkingPane(Bench bench, Theme theme) {
@@ -66,6 +70,11 @@ final class WorkingPane extends BorderPane {
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
         theme.paletteProperty().subscribe(palette -> render());
+    }
+
+    /** Whether there is a working to copy. */
+    ReadOnlyBooleanProperty hasWorkingProperty() {
+        return hasWorking;
     }
 
     /** @return the button that copies the working, to be put where there is room */
@@ -93,7 +102,7 @@ final class WorkingPane extends BorderPane {
                 showCallout(shown, picked);
             }, () -> showHint(shown));
         }
-        copy.setDisable(working == null);
+        hasWorking.set(working != null);
         callout.setVisible(!callout.getChildren().isEmpty());
         callout.setManaged(callout.isVisible());
     }
@@ -110,7 +119,8 @@ final class WorkingPane extends BorderPane {
 
     private void showHint(Shown shown) {
         hint.setText(shown.position() < 0
-                ? "The image as it was opened. Select a step, and the working of the picked pixel stands here."
+                ? "This is the image itself: type into a cell of Before to change its value. Add or select a step,"
+                + " and the working of the picked pixel stands here."
                 : shown.failure().isPresent()
                         ? "The step has no result, so there is nothing to work out. The reason stands at the left."
                 : "The step is off and passes its input on.");

@@ -2,6 +2,7 @@ package pixeron.app.window;
 
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
@@ -22,15 +23,18 @@ final class HelpPane extends StackPane {
         {"wheel · drag", "move the image under the sheets; Ctrl with the wheel zooms at the pointer"},
         {"Ctrl + · Ctrl − · Ctrl 0", "larger · smaller · the whole image"},
         {"Ctrl 1 · 2 · 3", "show or hide Before · After · By hand"},
-        {"By hand", ""},
+        {"Shift+drag · Shift+arrows · Esc", "mark a rectangle · take the mark away"},
+        {"Ctrl+G · Ctrl+B · F7", "go to a pixel by its place · follow the picked pixel · next lit pixel"},
+        {"By hand, and Before where it is the image itself", ""},
         {"a digit", "begins to write into the picked cell; 153.75, 487/9 and (52+55+61)/3 are all understood"},
         {"Enter · ↑ ↓ · Esc", "write and go on to the right · write and go up or down · leave the cell as it was"},
         {"Delete", "clear the cell"},
-        {"Ctrl+V · Ctrl+Shift+O", "paste a block from a spreadsheet · open a table"},
+        {"Ctrl+V · Ctrl+Shift+O", "paste a block from a spreadsheet · open a table by hand"},
         {"F8", "go to the next difference"},
         {"Everything", ""},
         {"Ctrl+Z · Ctrl+Shift+Z", "undo · redo, without limit"},
         {"Ctrl+Shift+C", "copy the working of the picked pixel as text"},
+        {"Ctrl+C · Ctrl+Alt+C · Ctrl+Shift+V", "copy the sheet as a table · as a picture · new image from the clipboard"},
         {"Ctrl+O · Ctrl+N · Ctrl+S", "open · make a new image · save"},
         {"Ctrl+W · Ctrl+Q", "back to the opening view · quit"},
         {"Tab", "goes on to the next part of the window"}};
@@ -48,14 +52,20 @@ final class HelpPane extends StackPane {
             key.setMinWidth(Region.USE_PREF_SIZE);
             Label words = new Label(KEYS[n][1]);
             words.setWrapText(true);
-            table.add(key, 0, n);
-            table.add(words, 1, n);
+            table.add(key, 0, n, isHead ? 2 : 1, 1);
+            if (!isHead) {
+                table.add(words, 1, n);
+            }
         }
         Label title = new Label("Keys");
         title.getStyleClass().add("card-title");
         close.setOnAction(event -> setVisible(false));
         close.setCancelButton(false);
-        VBox box = new VBox(title, table, close);
+        // Large type may need more height than the window has.
+        ScrollPane scroll = new ScrollPane(table);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox box = new VBox(title, scroll, close);
         box.getStyleClass().add("help-box");
         box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         getChildren().add(box);
