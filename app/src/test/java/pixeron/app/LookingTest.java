@@ -73,7 +73,8 @@ class LookingTest extends WindowTest {
         press(KeyCode.SHIFT);
         dragOver(new Pixel(0, 1), new Pixel(1, 2));
         release(KeyCode.SHIFT);
-        assertThat(bench().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(0, 1, 2, 2)));
+        assertThat(bench().looking().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(0, 1, 2,
+                2)));
         // 2 2 | 0 3: sum 7, mean 1.75; inverted 5 5 | 7 4: sum 21, mean 5.25
         until(() -> shownText().contains("5.25"));
         assertThat(shownText()).contains("opposite corner is row 1, column 2").contains("1.75").contains("21");
@@ -97,9 +98,10 @@ class LookingTest extends WindowTest {
         interact(() -> bench().pick(new Pixel(1, 1)));
         press(KeyCode.SHIFT).push(KeyCode.RIGHT).push(KeyCode.DOWN).push(KeyCode.LEFT).push(KeyCode.LEFT);
         release(KeyCode.SHIFT);
-        assertThat(bench().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(1, 0, 2, 2)));
+        assertThat(bench().looking().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(1, 0, 2,
+                2)));
         push(KeyCode.ESCAPE);
-        assertThat(bench().selectionProperty().get()).isNull();
+        assertThat(bench().looking().selectionProperty().get()).isNull();
     }
 
     @Test
@@ -145,7 +147,7 @@ class LookingTest extends WindowTest {
     @Test
     void displayChoicesSaySoAndChangeNoValue() {
         openSort();
-        interact(() -> bench().displayProperty().set(Display.PLAIN.withFirst(1).with(
+        interact(() -> bench().looking().displayProperty().set(Display.PLAIN.withFirst(1).with(
                 pixeron.look.NumberBase.BINARY)));
         assertThat(shownText()).contains("shown in binary");
         assertThat(sheet("Before").getAccessibleText()).startsWith("Before, row 1, column 1");
@@ -157,7 +159,7 @@ class LookingTest extends WindowTest {
                 .equals(box.getAccessibleText())).query();
         interact(() -> from.setValue(0));
         clickOn("Back to plain gray");
-        assertThat(bench().display()).isEqualTo(Display.PLAIN);
+        assertThat(bench().looking().display()).isEqualTo(Display.PLAIN);
         assertThat(bench().savedProperty().get()).as("nothing changed").isTrue();
     }
 
@@ -175,7 +177,7 @@ class LookingTest extends WindowTest {
         assertThat(shownText()).contains("1, 0\n").contains("1 invert");
         assertThat(bench().savedProject().view().watched()).containsExactly(new Pixel(1, 0));
         clickOn("Leave this pixel");
-        assertThat(bench().watchedProperty().get()).isEmpty();
+        assertThat(bench().looking().watchedProperty().get()).isEmpty();
     }
 
     @Test

@@ -97,14 +97,14 @@ class Pictures extends WindowTest {
         take("line");
         interact(() -> {
             bench().mark(null);
-            bench().toggleWatched(new Pixel(9, 11));
-            bench().toggleWatched(new Pixel(3, 2));
+            bench().looking().toggleWatched(new Pixel(9, 11));
+            bench().looking().toggleWatched(new Pixel(3, 2));
             bench().light(Optional.empty());
         });
         clickOn("Pixel");
         take("pixel");
         clickOn("Display");
-        interact(() -> bench().displayProperty().set(Display.PLAIN.with(Scale.DUSK).with(Display.Range.IMAGE)));
+        interact(() -> bench().looking().displayProperty().set(Display.PLAIN.with(Scale.DUSK).with(Display.Range.IMAGE)));
         push(KeyCode.SHORTCUT, KeyCode.PLUS);
         push(KeyCode.SHORTCUT, KeyCode.PLUS);
         take("display");

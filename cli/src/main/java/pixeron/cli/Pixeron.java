@@ -22,7 +22,8 @@ public final class Pixeron implements Runnable {
 
     /** Words for the command line. Tables come with the first step that has one; until then the word is refused here. */
     private static final List<String> COMMANDS =
-            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "table", "-h", "--help",
+            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "table", "-h",
+                    "--help",
                     "-V", "--version");
 
     @CommandLine.Spec

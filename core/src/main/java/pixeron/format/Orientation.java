@@ -12,7 +12,8 @@ import pixeron.image.ColourImage;
 import pixeron.image.Image;
 
 /**
- * How a photo must be turned to stand upright: a telephone keeps the rows of its sensor and notes in the file how it was
+ * How a photo must be turned to stand upright: a telephone keeps the rows of its sensor and notes in the file how it
+ * was
  * held.
  *
  * @param number 1 … 8 as the standard for such notes (EXIF) counts them; 1 is upright

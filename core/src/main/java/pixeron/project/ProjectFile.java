@@ -180,9 +180,11 @@ public final class ProjectFile {
         Fields view = fields.object("view");
         Pixel picked = new Pixel(view.number("row"), view.number("column"));
         int position = view.number("step");
-        boolean isInside = empty.chain().source().contains(picked) && position >= -1 && position < Math.max(1, chain.size());
+        boolean isInside = empty.chain().source().contains(picked) && position >= -1 && position < Math.max(1,
+                chain.size());
         List<Pixel> watched = view.has("watched") ? view.texts("watched").stream()
-                .map(place -> pixel(view, "watched", place)).filter(empty.chain().source()::contains).toList() : List.of();
+                .map(place -> pixel(view, "watched", place)).filter(empty.chain().source()::contains).toList()
+                        : List.of();
         return new SavedProject(new Project(empty.name(), empty.origin(), empty.gray(), chain, sheets),
                 isInside ? new View(position, picked, watched) : View.START);
     }

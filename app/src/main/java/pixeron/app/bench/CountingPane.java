@@ -194,7 +194,8 @@ final class CountingPane extends HBox {
         }
         place.setText(tally.isEmpty() ? "Each step counts one pixel with a tally mark."
                 : tally.get().visited() + " of " + tally.get().image().count() + " counted"
-                        + tally.get().pixel().map(pixel -> ", last " + Words.place(pixel, bench.display()) + ": level "
+                        + tally.get().pixel().map(pixel -> ", last " + Words.place(pixel, bench.looking().display())
+                                + ": level "
                         + tally.get().image().level(tally.get().image().offset(pixel))).orElse(""));
         renderTable(tally.isPresent());
     }

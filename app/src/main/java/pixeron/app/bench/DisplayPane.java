@@ -46,7 +46,7 @@ final class DisplayPane extends ScrollPane {
         ends.getStyleClass().add("part-head");
         Button plain = new Button("Back to plain gray");
         plain.getStyleClass().add("quiet");
-        plain.setOnAction(event -> bench.displayProperty().set(Display.PLAIN));
+        plain.setOnAction(event -> bench.looking().displayProperty().set(Display.PLAIN));
         row(choices, 0, "Colours", scale);
         row(choices, 1, "Range", new HBox(8, range, ends));
         row(choices, 2, "Numbers", base);
@@ -61,7 +61,7 @@ final class DisplayPane extends ScrollPane {
         setContent(new HBox(left, find));
         setFitToWidth(true);
         listen();
-        bench.displayProperty().subscribe(this::show);
+        bench.looking().displayProperty().subscribe(this::show);
     }
 
     private static void row(GridPane table, int row, String name, javafx.scene.Node control) {
@@ -88,13 +88,13 @@ final class DisplayPane extends ScrollPane {
     }
 
     private void listen() {
-        on(scale, choice -> change(bench.display().with(choice)));
-        on(range, choice -> change(choice == Display.Range.OWN ? ownRange() : bench.display().with(choice)));
-        on(base, choice -> change(bench.display().with(choice)));
-        on(first, choice -> change(bench.display().withFirst(choice)));
+        on(scale, choice -> change(bench.looking().display().with(choice)));
+        on(range, choice -> change(choice == Display.Range.OWN ? ownRange() : bench.looking().display().with(choice)));
+        on(base, choice -> change(bench.looking().display().with(choice)));
+        on(first, choice -> change(bench.looking().display().withFirst(choice)));
         grid.selectedProperty().subscribe(isOn -> {
             if (!isShowing) {
-                change(bench.display().withGrid(isOn));
+                change(bench.looking().display().withGrid(isOn));
             }
         });
         for (TextField field : List.of(low, high)) {
@@ -116,15 +116,15 @@ final class DisplayPane extends ScrollPane {
 
     private void change(Display display) {
         problem.setText("");
-        bench.displayProperty().set(display);
+        bench.looking().displayProperty().set(display);
     }
 
     /** One's own range begins with what is seen now. */
     private Display ownRange() {
-        return bench.shown() == null ? bench.display().with(Display.Range.OWN)
+        return bench.shown() == null ? bench.looking().display().with(Display.Range.OWN)
                 : bench.shown().after().or(() -> bench.shown().before())
-                        .map(described -> bench.display().with(bench.display().ends(described)))
-                        .orElse(bench.display().with(Display.Range.OWN));
+                        .map(described -> bench.looking().display().with(bench.looking().display().ends(described)))
+                        .orElse(bench.looking().display().with(Display.Range.OWN));
     }
 
     private void takeEnds() {
@@ -132,7 +132,7 @@ final class DisplayPane extends ScrollPane {
             double from = Decimals.parse(low.getText().strip()).asDouble();
             double to = Decimals.parse(high.getText().strip()).asDouble();
             if (from < to) {
-                change(bench.display().with(new Display.Ends(from, to)));
+                change(bench.looking().display().with(new Display.Ends(from, to)));
             } else {
                 problem.setText("▲ The lower end must be below the upper end.");
             }

@@ -42,7 +42,8 @@ final class FactsPane extends ScrollPane {
         row("size", both, d -> d.image().rows() + " × " + d.image().columns());
         row("levels", both, d -> d.image().isLevelImage() ? "0–" + d.image().maximumLevel()
                 : "open, M = " + d.image().maximumLevel());
-        row("bits", both, d -> Storage.bits(d.image()).isPresent() ? Integer.toString(Storage.bits(d.image()).getAsInt())
+        row("bits", both, d -> Storage.bits(d.image()).isPresent()
+                ? Integer.toString(Storage.bits(d.image()).getAsInt())
                 : "no whole number");
         row("kept as", both, d -> Storage.kind(d.image()));
         row("smallest", both, d -> shown(d.facts().smallest()));
@@ -54,7 +55,8 @@ final class FactsPane extends ScrollPane {
         storage.row("channels", shown.project().gray().map(gray -> channels(origin) + ", gray by " + gray.rule().word())
                 .orElse(channels(origin)));
         origin.notes().forEach(note -> storage.row("", note));
-        storage.row("row-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(), ScanOrder.ROWS, WRITTEN_OUT));
+        storage.row("row-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(), ScanOrder.ROWS,
+                WRITTEN_OUT));
         storage.row("", "offset = i · " + shown.grid().columns() + " + j, kept so");
         storage.row("column-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(),
                 ScanOrder.COLUMNS, WRITTEN_OUT));

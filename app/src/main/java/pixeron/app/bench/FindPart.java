@@ -98,7 +98,8 @@ final class FindPart extends VBox {
 
     private void go() {
         try {
-            bench.pick(PixelText.parse(place.getText(), X_FIRST.equals(order.getValue()), bench.display().first(),
+            bench.pick(PixelText.parse(place.getText(), X_FIRST.equals(order.getValue()),
+                    bench.looking().display().first(),
                     bench.project().chain().source()));
             problem.setText("");
         } catch (PixeronException nowhere) {

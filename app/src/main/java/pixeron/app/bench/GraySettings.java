@@ -62,7 +62,8 @@ final class GraySettings extends VBox {
         }
         problem.getStyleClass().add("parameter-problem");
         problem.setWrapText(true);
-        getChildren().addAll(named("Gray rule"), rule, weights, formula, problem, named("Transparent pixels"), transparency,
+        getChildren().addAll(named("Gray rule"), rule, weights, formula, problem, named("Transparent pixels"),
+                transparency,
                 transparent, apart, keep);
         listen();
     }
@@ -89,7 +90,7 @@ final class GraySettings extends VBox {
                 edit(gray -> gray.with(way));
             }
         });
-        apart.selectedProperty().bindBidirectional(bench.channelsApartProperty());
+        apart.selectedProperty().bindBidirectional(bench.looking().channelsApartProperty());
     }
 
     private void change(String text) {
@@ -128,8 +129,9 @@ final class GraySettings extends VBox {
 
     private String where(GraySource gray, Area area) {
         return gray.picture().transparentPixels() + " pixels are not opaque, between "
-                + Words.place(new pixeron.image.Pixel(area.row(), area.column()), bench.display()) + " and "
-                + Words.place(area.lastPixel(), bench.display()) + "; they are taken " + gray.transparency().sentence()
+                + Words.place(new pixeron.image.Pixel(area.row(), area.column()), bench.looking().display()) + " and "
+                + Words.place(area.lastPixel(), bench.looking().display()) + "; they are taken "
+                        + gray.transparency().sentence()
                 + ".";
     }
 }

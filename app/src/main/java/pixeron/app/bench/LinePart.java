@@ -78,8 +78,8 @@ final class LinePart extends HBox {
         shown = state;
         pixels = segment.pixels();
         facts.clear();
-        facts.row("from", Words.place(segment.from(), bench.display()));
-        facts.row("to", Words.place(segment.to(), bench.display()));
+        facts.row("from", Words.place(segment.from(), bench.looking().display()));
+        facts.row("to", Words.place(segment.to(), bench.looking().display()));
         facts.row("Δrow, Δcolumn", segment.rowDifference() + ", " + segment.columnDifference());
         double straight = segment.straightDistance();
         facts.row("straight", (straight == Math.rint(straight) ? "" : "√" + segment.squaredDistance() + " ≈ ")
@@ -124,13 +124,19 @@ final class LinePart extends HBox {
     }
 
     private double lowest(double start) {
-        return java.util.stream.Stream.of(shown.before(), shown.after()).flatMap(Optional::stream)
-                .mapToDouble(d -> d.facts().smallest().asDouble()).reduce(start, Math::min);
+        double lowest = start;
+        for (Optional<Shown.Described> described : List.of(shown.before(), shown.after())) {
+            lowest = Math.min(lowest, described.map(d -> d.facts().smallest().asDouble()).orElse(start));
+        }
+        return lowest;
     }
 
     private double highest(double start) {
-        return java.util.stream.Stream.of(shown.before(), shown.after()).flatMap(Optional::stream)
-                .mapToDouble(d -> d.facts().largest().asDouble()).reduce(start, Math::max);
+        double highest = start;
+        for (Optional<Shown.Described> described : List.of(shown.before(), shown.after())) {
+            highest = Math.max(highest, described.map(d -> d.facts().largest().asDouble()).orElse(start));
+        }
+        return highest;
     }
 
     /** Before has round dots, After square ones: the curves differ in more than colour. */
@@ -164,7 +170,7 @@ final class LinePart extends HBox {
 
     private void copy() {
         StringBuilder text = new StringBuilder("pixel\trow\tcolumn\tbefore\tafter\n");
-        int first = bench.display().first();
+        int first = bench.looking().display().first();
         for (int n = 0; n < pixels.size(); n++) {
             Pixel pixel = pixels.get(n);
             text.append(n).append('\t').append(pixel.row() + first).append('\t').append(pixel.column() + first)

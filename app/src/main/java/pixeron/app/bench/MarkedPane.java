@@ -36,9 +36,9 @@ final class MarkedPane extends ScrollPane {
         line = new LinePart(bench, theme, say);
         nothing = nothing();
         setFitToWidth(true);
-        bench.selectionProperty().subscribe(marked -> seen.request());
+        bench.looking().selectionProperty().subscribe(marked -> seen.request());
         bench.shownProperty().subscribe(shown -> seen.request());
-        bench.displayProperty().subscribe(display -> seen.request());
+        bench.looking().displayProperty().subscribe(display -> seen.request());
         theme.paletteProperty().subscribe(palette -> seen.request());
     }
 
@@ -64,7 +64,7 @@ final class MarkedPane extends ScrollPane {
     }
 
     private void render() {
-        Selection marked = bench.selectionProperty().get();
+        Selection marked = bench.looking().selectionProperty().get();
         if (bench.shown() == null || marked == null) {
             setContent(nothing);
         } else if (marked instanceof Selection.Rectangle found) {

@@ -64,7 +64,7 @@ final class NeighborhoodPart extends HBox {
         setMinWidth(USE_PREF_SIZE);
         bench.shownProperty().subscribe(shown -> seen.request());
         bench.pickedProperty().subscribe(pixel -> seen.request());
-        bench.displayProperty().subscribe(display -> seen.request());
+        bench.looking().displayProperty().subscribe(display -> seen.request());
         theme.paletteProperty().subscribe(palette -> seen.request());
     }
 
@@ -105,8 +105,9 @@ final class NeighborhoodPart extends HBox {
                 graphics.setStroke(palette.line());
                 graphics.strokeRect(b * cell + 0.5, a * cell + 0.5, cell - 1, cell - 1);
                 if (image.contains(pixel)) {
-                    String text = bench.display().base().text(image.value(pixel), image.maximumLevel());
-                    graphics.setFont(Font.font(Theme.NUMBERS, Math.min(LARGEST_TYPE, (cell - 3) / (0.6 * text.length()))));
+                    String text = bench.looking().display().base().text(image.value(pixel), image.maximumLevel());
+                    graphics.setFont(Font.font(Theme.NUMBERS, Math.min(LARGEST_TYPE,
+                            (cell - 3) / (0.6 * text.length()))));
                     graphics.setFill(isAfter ? palette.after() : palette.before());
                     graphics.fillText(text, (b + 0.5) * cell, (a + 0.5) * cell);
                 }

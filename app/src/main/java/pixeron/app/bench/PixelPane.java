@@ -39,8 +39,8 @@ final class PixelPane extends ScrollPane {
         setFitToWidth(true);
         bench.shownProperty().subscribe(shown -> seen.request());
         bench.pickedProperty().subscribe(pixel -> seen.request());
-        bench.displayProperty().subscribe(display -> seen.request());
-        bench.hoverProperty().subscribe(this::showPointer);
+        bench.looking().displayProperty().subscribe(display -> seen.request());
+        bench.looking().hoverProperty().subscribe(this::showPointer);
     }
 
     private void render() {
@@ -51,8 +51,8 @@ final class PixelPane extends ScrollPane {
             return;
         }
         Pixel picked = bench.pickedProperty().get();
-        int first = bench.display().first();
-        place.setText(Words.place(picked, bench.display()) + "    x " + (picked.column() + first) + ", y "
+        int first = bench.looking().display().first();
+        place.setText(Words.place(picked, bench.looking().display()) + "    x " + (picked.column() + first) + ", y "
                 + (picked.row() + first) + "    offset " + picked.row() + "·" + shown.grid().columns() + " + "
                 + picked.column() + " = " + shown.grid().offset(picked));
         List<Optional<Shown.Described>> columns = shown.channels().isEmpty() ? List.of(shown.before(), shown.after())
@@ -85,7 +85,8 @@ final class PixelPane extends ScrollPane {
     private void showPointer(Pixel pixel) {
         Shown shown = bench.shown();
         boolean isThere = pixel != null && shown != null && shown.grid().contains(pixel);
-        pointer.setText(!isThere ? "Point at a cell to read it here." : "Pointer: " + Words.place(pixel, bench.display())
+        pointer.setText(!isThere ? "Point at a cell to read it here." : "Pointer: " + Words.place(pixel,
+                bench.looking().display())
                 + value(", before ", shown.before(), pixel) + value(", after ", shown.after(), pixel));
     }
 

@@ -64,7 +64,7 @@ final class RectanglePart extends HBox {
             field.setAccessibleText(name + " of the rectangle");
             field.setOnAction(event -> take());
             field.focusedProperty().subscribe(isFocused -> {
-                if (!isFocused && bench.selectionProperty().get() instanceof Selection.Rectangle) {
+                if (!isFocused && bench.looking().selectionProperty().get() instanceof Selection.Rectangle) {
                     take();
                 }
             });
@@ -85,7 +85,8 @@ final class RectanglePart extends HBox {
     }
 
     private FlowPane actions() {
-        Button copy = button("Copy values", "Copies the values of After (Before while the image is selected) as a table",
+        Button copy = button("Copy values",
+                "Copies the values of After (Before while the image is selected) as a table",
                 this::copy);
         Button own = button("New image of it", "Opens the part of the shown sheet as an image of its own",
                 () -> image().ifPresent(image -> newImage.accept(image.part(area))));
@@ -111,12 +112,12 @@ final class RectanglePart extends HBox {
 
     void show(Shown shown, Area marked) {
         area = marked;
-        int first = bench.display().first();
+        int first = bench.looking().display().first();
         int[] numbers = {area.row() + first, area.column() + first, area.height(), area.width()};
         for (int n = 0; n < numbers.length; n++) {
             fields.get(n).setText(Integer.toString(numbers[n]));
         }
-        second.setText("Its opposite corner is " + Words.place(area.lastPixel(), bench.display()) + ".");
+        second.setText("Its opposite corner is " + Words.place(area.lastPixel(), bench.looking().display()) + ".");
         useAsArea.setDisable(shown.position() < 0);
         setLevel.setDisable(!bench.isDrawable());
         level.setDisable(!bench.isDrawable());
@@ -151,7 +152,7 @@ final class RectanglePart extends HBox {
     private void take() {
         try {
             int[] n = fields.stream().mapToInt(field -> Integer.parseInt(field.getText().strip())).toArray();
-            int first = bench.display().first();
+            int first = bench.looking().display().first();
             Area wanted = new Area(n[0] - first, n[1] - first, n[2], n[3]);
             if (!wanted.equals(area)) {
                 bench.mark(new Selection.Rectangle(wanted.requireInside(bench.project().chain().source())));

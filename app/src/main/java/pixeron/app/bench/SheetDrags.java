@@ -37,7 +37,7 @@ final class SheetDrags {
 
     /** @return what a drag that begins now does; null: it moves the image */
     Drag begin(MouseEvent event) {
-        Tool tool = event.isShiftDown() ? Tool.RECTANGLE : bench.toolProperty().get();
+        Tool tool = event.isShiftDown() ? Tool.RECTANGLE : bench.looking().toolProperty().get();
         return switch (tool) {
             case MOVE -> null;
             case RECTANGLE -> this::markRectangle;

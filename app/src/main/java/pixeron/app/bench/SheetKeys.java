@@ -42,7 +42,7 @@ final class SheetKeys {
                 bench.mark(Selection.rectangle(corner, bench.pickedProperty().get()));
             }
             event.consume();
-        } else if (event.getCode() == KeyCode.ESCAPE && bench.selectionProperty().get() != null) {
+        } else if (event.getCode() == KeyCode.ESCAPE && bench.looking().selectionProperty().get() != null) {
             bench.mark(null);
             event.consume();
         }
@@ -50,7 +50,7 @@ final class SheetKeys {
 
     /** A rectangle goes on as long as what is marked lies between the old corner and the picked pixel. */
     private boolean isCorner(Pixel old, Pixel at) {
-        return old != null && bench.selectionProperty().get() instanceof Selection.Rectangle rectangle
+        return old != null && bench.looking().selectionProperty().get() instanceof Selection.Rectangle rectangle
                 && rectangle.area().equals(Area.between(old, at));
     }
 }

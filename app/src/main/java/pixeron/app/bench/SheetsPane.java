@@ -103,10 +103,10 @@ public final class SheetsPane extends HBox {
         tolerance = new ToleranceField(bench);
         addHandTools();
         bench.shownProperty().subscribe(shown -> render());
-        bench.channelsApartProperty().subscribe(isApart -> render());
-        bench.displayProperty().subscribe(display -> render());
+        bench.looking().channelsApartProperty().subscribe(isApart -> render());
+        bench.looking().displayProperty().subscribe(display -> render());
         bench.pickedProperty().subscribe(pixel -> showPicked());
-        bench.selectionProperty().subscribe(marked -> all().forEach(frame -> frame.sheet().setMarked(marked)));
+        bench.looking().selectionProperty().subscribe(marked -> all().forEach(frame -> frame.sheet().setMarked(marked)));
         theme.paletteProperty().subscribe(palette -> render());
     }
 
@@ -123,7 +123,7 @@ public final class SheetsPane extends HBox {
     private SheetFrame frame(String title, String role) {
         Sheet sheet = new Sheet(title, viewport, theme);
         sheet.setOnPick(bench::pick);
-        sheet.setOnHover(bench.hoverProperty()::set);
+        sheet.setOnHover(bench.looking().hoverProperty()::set);
         sheet.setDragFor(drags::begin);
         sheet.addEventHandler(KeyEvent.KEY_PRESSED, keys::pressed);
         SheetFrame frame = new SheetFrame(title, role, sheet);
@@ -173,7 +173,8 @@ public final class SheetsPane extends HBox {
     }
 
     private boolean areChannelsApart() {
-        return bench.shown() != null && bench.shown().colour().isPresent() && bench.channelsApartProperty().get();
+        return bench.shown() != null && bench.shown().colour().isPresent()
+                && bench.looking().channelsApartProperty().get();
     }
 
     /** The channels take the places of the picture in colour and of the values by hand. */
@@ -196,14 +197,14 @@ public final class SheetsPane extends HBox {
     private void render() {
         showFrames();
         Shown shown = bench.shown();
-        all().forEach(frame -> frame.sheet().setFirst(bench.display().first()));
+        all().forEach(frame -> frame.sheet().setFirst(bench.looking().display().first()));
         if (shown == null) {
             all().forEach(frame -> frame.sheet().setPainter(null));
             overview.setPainter(null);
             return;
         }
         viewport.setImageSize(shown.grid().rows(), shown.grid().columns());
-        Look look = Look.of(shown, bench.display());
+        Look look = Look.of(shown, bench.looking().display());
         int characters = Math.max(show(frames.get(Kind.BEFORE), shown.before(), look),
                 show(frames.get(Kind.AFTER), shown.after(), look));
         for (int n = 0; n < channels.size(); n++) {

@@ -52,7 +52,7 @@ final class StatusLine extends HBox {
         getChildren().addAll(place, sign, message, gap, work, counts, next);
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
-        bench.displayProperty().subscribe(display -> {
+        bench.looking().displayProperty().subscribe(display -> {
             sign.setText(DisplayPane.sign(display).orElse(""));
             sign.setManaged(!sign.getText().isEmpty());
             render();
@@ -78,7 +78,7 @@ final class StatusLine extends HBox {
             return;
         }
         Pixel picked = bench.pickedProperty().get();
-        int first = bench.display().first();
+        int first = bench.looking().display().first();
         String row = Integer.toString(picked.row() + first);
         String column = Integer.toString(picked.column() + first);
         add("row ", row, "   column ", column, "ink");

@@ -46,20 +46,20 @@ final class ToolBar extends HBox {
         // By mouse, by Space and by the arrows; the chosen one cannot be switched off, only another one chosen.
         group.selectedToggleProperty().subscribe(toggle -> {
             if (toggle == null) {
-                show(bench.toolProperty().get());
+                show(bench.looking().toolProperty().get());
             } else {
-                bench.toolProperty().set((Tool) toggle.getUserData());
+                bench.looking().toolProperty().set((Tool) toggle.getUserData());
             }
         });
-        bench.toolProperty().subscribe(this::show);
-        bench.positionProperty().subscribe(position -> show(bench.toolProperty().get()));
-        bench.projectProperty().subscribe(project -> show(bench.toolProperty().get()));
+        bench.looking().toolProperty().subscribe(this::show);
+        bench.positionProperty().subscribe(position -> show(bench.looking().toolProperty().get()));
+        bench.projectProperty().subscribe(project -> show(bench.looking().toolProperty().get()));
     }
 
     private void show(Tool chosen) {
         boolean isDrawable = bench.isDrawable();
         if (chosen.isDrawing() && !isDrawable) {
-            bench.toolProperty().set(Tool.MOVE);
+            bench.looking().toolProperty().set(Tool.MOVE);
             return;
         }
         buttons.forEach((tool, button) -> {

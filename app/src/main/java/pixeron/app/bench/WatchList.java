@@ -31,7 +31,7 @@ final class WatchList extends ScrollPane {
         this.bench = bench;
         getStyleClass().add("working-pane");
         toggle.getStyleClass().add("quiet");
-        toggle.setOnAction(event -> bench.toggleWatched(bench.pickedProperty().get()));
+        toggle.setOnAction(event -> bench.looking().toggleWatched(bench.pickedProperty().get()));
         copy.getStyleClass().add("quiet");
         copy.setTooltip(new Tooltip("Copies the followed pixels as a table"));
         copy.setOnAction(event -> copy());
@@ -43,15 +43,15 @@ final class WatchList extends ScrollPane {
         all.getStyleClass().addAll("part", "followed");
         setContent(all);
         bench.shownProperty().subscribe(shown -> seen.request());
-        bench.watchedProperty().subscribe(pixels -> seen.request());
+        bench.looking().watchedProperty().subscribe(pixels -> seen.request());
         bench.pickedProperty().subscribe(pixel -> seen.request());
-        bench.displayProperty().subscribe(display -> seen.request());
+        bench.looking().displayProperty().subscribe(display -> seen.request());
     }
 
     private void render() {
         table.clear();
         Shown shown = bench.shown();
-        List<Pixel> watched = bench.watchedProperty().get();
+        List<Pixel> watched = bench.looking().watchedProperty().get();
         boolean isWatched = watched.contains(bench.pickedProperty().get());
         toggle.setText(isWatched ? "Leave this pixel" : "Follow this pixel");
         hint.setVisible(watched.isEmpty());
@@ -77,7 +77,7 @@ final class WatchList extends ScrollPane {
     }
 
     private List<String> row(Shown shown, Pixel pixel) {
-        int first = bench.display().first();
+        int first = bench.looking().display().first();
         List<String> row = new ArrayList<>();
         row.add((pixel.row() + first) + ", " + (pixel.column() + first));
         row.add(shown.grid().contains(pixel) ? Decimals.cell(shown.grid().value(pixel)) : "");
@@ -91,7 +91,7 @@ final class WatchList extends ScrollPane {
     private void copy() {
         Shown shown = bench.shown();
         List<List<String>> rows = new ArrayList<>(List.of(names(shown)));
-        bench.watchedProperty().get().forEach(pixel -> rows.add(row(shown, pixel)));
+        bench.looking().watchedProperty().get().forEach(pixel -> rows.add(row(shown, pixel)));
         Copy.text(rows.stream().map(row -> String.join("\t", row)).collect(Collectors.joining("\n")) + "\n");
     }
 }

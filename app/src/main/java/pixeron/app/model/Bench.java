@@ -1,18 +1,14 @@
 package pixeron.app.model;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.HandSheet;
@@ -36,12 +32,7 @@ public final class Bench {
     private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Integer> position = new ReadOnlyObjectWrapper<>(-1);
     private final ObjectProperty<Pixel> picked = new SimpleObjectProperty<>(new Pixel(0, 0));
-    private final ObjectProperty<Display> display = new SimpleObjectProperty<>(Display.PLAIN);
-    private final ObjectProperty<Pixel> hover = new SimpleObjectProperty<>();
-    private final BooleanProperty channelsApart = new SimpleBooleanProperty(true);
-    private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.MOVE);
-    private final ReadOnlyObjectWrapper<Selection> selection = new ReadOnlyObjectWrapper<>();
-    private final ReadOnlyObjectWrapper<List<Pixel>> watched = new ReadOnlyObjectWrapper<>(List.of());
+    private final Looking looking = new Looking();
     private Optional<Search> search = Optional.empty();
     /** What runs in the background is only a search for pixels to be lit. */
     private boolean isSearching;
@@ -98,12 +89,8 @@ public final class Bench {
         }
         file.set(from.orElse(null));
         picked.set(opened.view().picked());
-        watched.set(opened.view().watched());
-        selection.set(null);
         search = Optional.empty();
-        tool.set(Tool.MOVE);
-        hover.set(null);
-        channelsApart.set(true);
+        looking.begin(opened.view().watched());
         position.set(Math.min(opened.view().position(), opened.project().chain().size() - 1));
         show();
     }
@@ -142,52 +129,14 @@ public final class Bench {
         return picked;
     }
 
-    /** How values are shown on all sheets. */
-    public ObjectProperty<Display> displayProperty() {
-        return display;
-    }
-
-    public Display display() {
-        return display.get();
-    }
-
-    /** The pixel under the pointer; null when there is none. */
-    public ObjectProperty<Pixel> hoverProperty() {
-        return hover;
-    }
-
-    /** Whether the channels of a colour picture stand side by side, instead of the picture itself. */
-    public BooleanProperty channelsApartProperty() {
-        return channelsApart;
-    }
-
-    /** What dragging on a sheet does. */
-    public ObjectProperty<Tool> toolProperty() {
-        return tool;
-    }
-
-    /** The marked rectangle or line; null when nothing is marked. */
-    public ReadOnlyObjectProperty<Selection> selectionProperty() {
-        return selection.getReadOnlyProperty();
+    /** How a person looks at what is shown. */
+    public Looking looking() {
+        return looking;
     }
 
     /** @param marked what is marked now, or null; what reaches beyond the image is left out */
     public void mark(Selection marked) {
-        selection.set(marked != null && marked.isInside(project().chain().source()) ? marked : null);
-    }
-
-    /** Pixels that are followed through all steps, in the order in which they were chosen. */
-    public ReadOnlyObjectProperty<List<Pixel>> watchedProperty() {
-        return watched.getReadOnlyProperty();
-    }
-
-    /** Begins to follow a pixel, or stops to. */
-    public void toggleWatched(Pixel pixel) {
-        List<Pixel> changed = new ArrayList<>(watched.get());
-        if (!changed.remove(pixel)) {
-            changed.add(pixel);
-        }
-        watched.set(List.copyOf(changed));
+        looking.mark(marked, project().chain().source());
     }
 
     /** @param wanted which pixels are lit from now on; empty for none */
@@ -242,7 +191,7 @@ public final class Bench {
 
     /** @return what a file of this work holds */
     public SavedProject savedProject() {
-        return new SavedProject(project(), new View(position(), picked.get(), watched.get()));
+        return new SavedProject(project(), new View(position(), picked.get(), looking.watchedProperty().get()));
     }
 
     /** Changes the project; the change can be undone on its own. */
@@ -374,7 +323,7 @@ public final class Bench {
         redoable.set(history.canRedo());
         project.set(now);
         pick(picked.get());
-        mark(selection.get());
+        mark(looking.selectionProperty().get());
         int at = position();
         Shown known = shown();
         Optional<Search> wanted = search;

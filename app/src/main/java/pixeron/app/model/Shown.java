@@ -41,7 +41,8 @@ import pixeron.step.gray.GraySource;
  * @param lit the pixels that are lit on all sheets
  */
 public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
-        Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet, Check check,
+        Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet,
+                Check check,
         List<Explanation> slips, Optional<Lit> lit) {
 
     public Shown {
@@ -91,7 +92,8 @@ public record Shown(Project project, int position, List<StepState> steps, Option
             progress.report((double) stage.position() / project.chain().size());
             steps.add(state(project, stage, progress));
         }
-        Shown found = position < 0 ? ofSource(project, steps, known) : ofStep(project, position, steps, known, progress);
+        Shown found = position < 0 ? ofSource(project, steps, known) : ofStep(project, position, steps, known,
+                progress);
         return search.isEmpty() ? found : found.with(lit(found, search.get(), progress));
     }
 

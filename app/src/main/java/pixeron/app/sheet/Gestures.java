@@ -8,7 +8,8 @@ import javafx.scene.input.ScrollEvent;
 import pixeron.image.Pixel;
 
 /**
- * What the mouse does on a sheet: the wheel moves it, with Ctrl it zooms at the pointer; a click picks a pixel; dragging
+ * What the mouse does on a sheet: the wheel moves it, with Ctrl it zooms at the pointer; a click picks a pixel;
+ * dragging
  * moves the image, or does what the chosen tool says.
  */
 final class Gestures {

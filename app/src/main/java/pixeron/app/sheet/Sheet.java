@@ -101,7 +101,8 @@ public final class Sheet extends Region {
     }
 
     private void describe() {
-        setAccessibleText(name + ", row " + (picked.row() + first) + ", column " + (picked.column() + first) + ": " + (painter == null ? "nothing" : painter.describe(picked)));
+        setAccessibleText(name + ", row " + (picked.row() + first) + ", column " + (picked.column() + first) + ": "
+                + (painter == null ? "nothing" : painter.describe(picked)));
     }
 
     /** Width of the row numbers. */
@@ -230,7 +231,8 @@ public final class Sheet extends Region {
             double x = gutter() + viewport.x(j) + Math.min(cell, gutter()) / 2;
             if (viewport.x(j) >= -cell / 2) {
                 graphics.setFill(j == picked.column() ? palette.ink() : palette.soft());
-                graphics.fillText(Integer.toString(j + first), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2 : x,
+                graphics.fillText(Integer.toString(j + first), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2
+                        : x,
                         header() / 2);
             }
         }

@@ -73,7 +73,7 @@ final class Commands {
 
     void followPixel() {
         if (isOpen()) {
-            bench.toggleWatched(bench.pickedProperty().get());
+            bench.looking().toggleWatched(bench.pickedProperty().get());
         }
     }
 

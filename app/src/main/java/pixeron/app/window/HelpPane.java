@@ -34,7 +34,8 @@ final class HelpPane extends StackPane {
         {"Everything", ""},
         {"Ctrl+Z · Ctrl+Shift+Z", "undo · redo, without limit"},
         {"Ctrl+Shift+C", "copy the working of the picked pixel as text"},
-        {"Ctrl+C · Ctrl+Alt+C · Ctrl+Shift+V", "copy the sheet as a table · as a picture · new image from the clipboard"},
+        {"Ctrl+C · Ctrl+Alt+C · Ctrl+Shift+V",
+                "copy the sheet as a table · as a picture · new image from the clipboard"},
         {"Ctrl+O · Ctrl+N · Ctrl+S", "open · make a new image · save"},
         {"Ctrl+W · Ctrl+Q", "back to the opening view · quit"},
         {"Tab", "goes on to the next part of the window"}};

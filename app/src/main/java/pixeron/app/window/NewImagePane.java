@@ -190,7 +190,8 @@ final class NewImagePane extends StackPane {
         try {
             Image fitted = fitted();
             picture.getChildren().setAll(new Thumbnail(fitted, PICTURE));
-            facts.setText(Words.size(fitted) + (image.isLevelImage() ? "" : "\n▲ Some values are no whole levels from 0 to "
+            facts.setText(Words.size(fitted) + (image.isLevelImage() ? ""
+                    : "\n▲ Some values are no whole levels from 0 to "
                     + image.maximumLevel() + ". What becomes of them?"));
             create.setDisable(false);
         } catch (PixeronException cannotBe) {

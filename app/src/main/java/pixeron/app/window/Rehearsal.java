@@ -89,7 +89,8 @@ final class Rehearsal {
     }
 
     private void next() {
-        boolean isCalculating = bench.isOpen() && (bench.shown() == null || bench.shown().position() != bench.position());
+        boolean isCalculating = bench.isOpen() && (bench.shown() == null
+                || bench.shown().position() != bench.position());
         if (isWanted.getAsBoolean() && !pieces.isEmpty()) {
             if (!isCalculating) {
                 pieces.removeFirst().run();

@@ -65,7 +65,8 @@ final class TablePane extends StackPane {
         head.setAccessibleText("Head lines that are left out");
         maximum.setAccessibleText("Maximum level");
         tooLarge.getItems().setAll(TooLarge.values());
-        tooLarge.setConverter(new Titles<>(way -> way == TooLarge.KEEP ? "keep as they are: an open image" : way.title()));
+        tooLarge.setConverter(new Titles<>(way -> way == TooLarge.KEEP ? "keep as they are: an open image"
+                : way.title()));
         tooLarge.setMaxWidth(Double.MAX_VALUE);
         tooLarge.setAccessibleText("What becomes of values that do not fit");
         tooLarge.setValue(TooLarge.RAISE);
@@ -121,7 +122,8 @@ final class TablePane extends StackPane {
 
     private void listen() {
         separator.valueProperty().subscribe(value -> change(value == null ? form : form.withSeparator(value)));
-        comma.selectedProperty().subscribe(isOn -> change(form.separator() == ',' ? form : form.withDecimalComma(isOn)));
+        comma.selectedProperty().subscribe(isOn -> change(form.separator() == ',' ? form
+                : form.withDecimalComma(isOn)));
         turned.selectedProperty().subscribe(isOn -> change(form.withTurned(isOn)));
         head.textProperty().subscribe(value -> change(value.strip().matches("\\d{1,4}")
                 ? form.withHeadLines(Integer.parseInt(value.strip())) : form));
@@ -151,7 +153,8 @@ final class TablePane extends StackPane {
         maximum.setText(Integer.toString(form.suggestedMaximum(text).orElse(Image.BYTE_MAXIMUM)));
         tooLarge.setValue(TooLarge.RAISE);
         isShowing = false;
-        lines.setText(text.lines().limit(LINES_SHOWN).map(line -> line.length() > 60 ? line.substring(0, 59) + "…" : line)
+        lines.setText(text.lines().limit(LINES_SHOWN).map(line -> line.length() > 60 ? line.substring(0, 59) + "…"
+                : line)
                 .map(line -> line.replace('\t', '→')).collect(Collectors.joining("\n"))
                 + (text.lines().count() > LINES_SHOWN ? "\n…" : ""));
         setVisible(true);

@@ -79,7 +79,8 @@ public final class DemoCases {
         GraySource gray = new GraySource(Workshop.colourProof(), GrayRule.parse("luma-601"), Transparency.OVER_WHITE);
         Image image = gray.image();
         return new DemoCase("colour-proof", "Colour proof",
-                "Two inks, with transparent corners. Gray is made by weights; by hand, some took the plain mean.", image,
+                "Two inks, with transparent corners. Gray is made by weights; by hand, some took the plain mean.",
+                        image,
                 () -> {
                     Origin origin = new Origin("demo data", "demo", 4, List.of());
                     GraySource slipped = gray.with(GrayRule.parse("mean"));

@@ -1,0 +1,82 @@
+package pixeron.app.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+
+/** How a person looks at what is shown: nothing of it changes the project, and so nothing of it is undone. */
+public final class Looking {
+
+    private final ObjectProperty<Display> display = new SimpleObjectProperty<>(Display.PLAIN);
+    private final ObjectProperty<Pixel> hover = new SimpleObjectProperty<>();
+    private final BooleanProperty channelsApart = new SimpleBooleanProperty(true);
+    private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.MOVE);
+    private final ReadOnlyObjectWrapper<Selection> selection = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<List<Pixel>> watched = new ReadOnlyObjectWrapper<>(List.of());
+
+    Looking() {
+    }
+
+    /** Another project is shown: only the display stays as the person chose it. */
+    void begin(List<Pixel> followed) {
+        watched.set(followed);
+        selection.set(null);
+        tool.set(Tool.MOVE);
+        hover.set(null);
+        channelsApart.set(true);
+    }
+
+    /** How values are shown on all sheets. */
+    public ObjectProperty<Display> displayProperty() {
+        return display;
+    }
+
+    public Display display() {
+        return display.get();
+    }
+
+    /** The pixel under the pointer; null when there is none. */
+    public ObjectProperty<Pixel> hoverProperty() {
+        return hover;
+    }
+
+    /** Whether the channels of a colour picture stand side by side, instead of the picture itself. */
+    public BooleanProperty channelsApartProperty() {
+        return channelsApart;
+    }
+
+    /** What dragging on a sheet does. */
+    public ObjectProperty<Tool> toolProperty() {
+        return tool;
+    }
+
+    /** The marked rectangle or line; null when nothing is marked. */
+    public ReadOnlyObjectProperty<Selection> selectionProperty() {
+        return selection.getReadOnlyProperty();
+    }
+
+    void mark(Selection marked, Image image) {
+        selection.set(marked != null && marked.isInside(image) ? marked : null);
+    }
+
+    /** Pixels that are followed through all steps, in the order in which they were chosen. */
+    public ReadOnlyObjectProperty<List<Pixel>> watchedProperty() {
+        return watched.getReadOnlyProperty();
+    }
+
+    /** Begins to follow a pixel, or stops to. */
+    public void toggleWatched(Pixel pixel) {
+        List<Pixel> changed = new ArrayList<>(watched.get());
+        if (!changed.remove(pixel)) {
+            changed.add(pixel);
+        }
+        watched.set(List.copyOf(changed));
+    }
+}
