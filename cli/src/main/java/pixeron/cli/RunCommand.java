@@ -6,6 +6,8 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
+import pixeron.chain.Chain;
+import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
 import pixeron.image.Image;
@@ -34,8 +36,13 @@ final class RunCommand implements Runnable {
     @Override
     public void run() {
         ImageFiles.requireWritable(out, isExact);
-        Image result = steps.chain(image.read().image()).last(Progress.NONE).image();
+        Chain chain = steps.chain(image.read().image());
+        Image result = chain.last(Progress.NONE).image();
         ImageFiles.write(out, result, isExact);
+        for (Stage stage : chain.stages()) {
+            stage.operation(Progress.NONE).ifPresent(operation -> operation.notes().forEach(note ->
+                    spec.commandLine().getErr().printf("pixeron: Step %d: %s%n", stage.position() + 1, note)));
+        }
         if (ImageFiles.isLossy(out)) {
             spec.commandLine().getErr().println("pixeron: " + LossyNote.of(out, result));
         }

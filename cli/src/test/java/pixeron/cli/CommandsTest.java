@@ -208,6 +208,17 @@ class CommandsTest {
     }
 
     @Test
+    void whatAPersonShouldKnowOfAStepIsSaid() throws IOException {
+        Path flat = write("flat.csv", "3,3\n");
+        Path out = folder.resolve("flat.pgm");
+        assertThat(pixeron("run", flat, "--max", "7", "--step", "stretch", "--out", out)).isZero();
+        assertThat(error).contains("Step 1: low and high are both 3");
+        assertThat(pixeron("explain", write("sort.csv", "0,0,3,5\n"), "--max", "7", "--step", "equalize", "--at", "0,2"))
+                .isZero();
+        assertThat(output).contains("s = 7 × 3 ÷ 4").contains("5.25 → 5");
+    }
+
+    @Test
     void newImagesAreMadeByALine() {
         Path out = folder.resolve("new.csv");
         assertThat(pixeron("new", "gradient rows=2 columns=3 maximum=10", "--out", out)).isZero();

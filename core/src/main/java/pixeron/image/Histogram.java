@@ -10,9 +10,17 @@ import pixeron.PixeronException;
 public final class Histogram {
 
     private final int[] counts;
+    private final int[] running;
 
     private Histogram(int[] counts) {
         this.counts = counts;
+        this.running = counts.clone();
+        java.util.Arrays.parallelPrefix(running, Integer::sum);
+    }
+
+    /** @return C(level) = n(0) + … + n(level), for level 0 … M */
+    public int running(int level) {
+        return running[level];
     }
 
     /**

@@ -1,5 +1,6 @@
 package pixeron.step;
 
+import java.util.List;
 import pixeron.image.Image;
 
 /**
@@ -7,6 +8,11 @@ import pixeron.image.Image;
  * result(p).value(pixel)} equals {@code value(pixel)} equals {@code explain(pixel).result()} for every pixel.
  */
 public interface Operation extends Explained {
+
+    /** @return what a person should know of this result, one sentence each */
+    default List<String> notes() {
+        return List.of();
+    }
 
     /** @return the image that the step is applied to */
     Image before();

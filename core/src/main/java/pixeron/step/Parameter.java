@@ -8,7 +8,8 @@ import pixeron.PixeronException;
  *
  * @param <T> the type of its value
  */
-public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter, TextParameter {
+public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter, TextParameter,
+        ListParameter, PairsParameter, MaskParameter {
 
     /** @return the key in a step line */
     String key();

@@ -33,21 +33,24 @@ import pixeron.working.Working;
 final class PointOperation implements Operation {
 
     private static final int REPORT_EVERY = 1 << 14;
+    /** Where a formula without a place is worked out for all pixels of a level at once. */
+    private static final Pixel NO_PLACE = new Pixel(0, 0);
 
     private final Step step;
     private final Image before;
-    private final Expression expression;
+    private final PointRule rule;
     private final Map<String, Value> constants;
     private final Finish finish;
     private final Optional<Area> area;
 
-    PointOperation(Step step, Image before, Expression expression) {
+    PointOperation(Step step, Image before, Optional<Area> area, PointRule rule) {
         this.step = step;
         this.before = before;
-        this.expression = expression;
+        this.area = area;
+        this.rule = rule;
         this.constants = constants(step, before.maximumLevel());
-        this.finish = Finish.of(step, before.maximumLevel());
-        this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+        this.constants.putAll(rule.constants());
+        this.finish = Finish.of(step, rule.maximumLevel());
     }
 
     private static Map<String, Value> constants(Step step, int maximumLevel) {
@@ -55,7 +58,7 @@ final class PointOperation implements Operation {
         constants.put("M", Rational.of(maximumLevel));
         for (Parameter<?> parameter : step.type().ownParameters()) {
             if (parameter instanceof NumberParameter number) {
-                step.arguments().find(number).ifPresent(
+                step.arguments().find(number).filter(Amount::isResolvable).ifPresent(
                         amount -> constants.put(number.key(), amount.resolve(maximumLevel)));
             }
         }
@@ -68,8 +71,13 @@ final class PointOperation implements Operation {
     }
 
     @Override
+    public List<String> notes() {
+        return rule.notes();
+    }
+
+    @Override
     public Image result(Progress progress) {
-        return before.isLevelImage() ? fromLevels(progress) : fromValues(progress);
+        return before.isLevelImage() && !rule.hasPlace() ? fromLevels(progress) : fromValues(progress);
     }
 
     private Image fromLevels(Progress progress) {
@@ -79,7 +87,7 @@ final class PointOperation implements Operation {
             Histogram present = Histogram.of(before, area());
             levels = levels(level -> present.count(level) > 0);
         }
-        return levels.map(found -> LevelTable.of(found, before.maximumLevel()))
+        return levels.map(found -> LevelTable.of(found, rule.maximumLevel()))
                 .map(table -> area.isPresent() ? table.applyTo(before, area.get()) : table.applyTo(before))
                 .orElseGet(() -> fromValues(progress));
     }
@@ -90,7 +98,7 @@ final class PointOperation implements Operation {
         for (int level = 0; level < levels.length; level++) {
             if (occurs.test(level)) {
                 Optional<Value> value = valueOrNothing(Rational.of(level));
-                if (value.isEmpty() || !Image.isLevel(value.get(), before.maximumLevel())) {
+                if (value.isEmpty() || !Image.isLevel(value.get(), rule.maximumLevel())) {
                     return Optional.empty();
                 }
                 levels[level] = (char) ((Rational) value.get()).toInt();
@@ -101,7 +109,7 @@ final class PointOperation implements Operation {
 
     private Optional<Value> valueOrNothing(Value sample) {
         try {
-            return Optional.of(finish.apply(exact(sample)));
+            return Optional.of(finish.apply(exact(sample, NO_PLACE)));
         } catch (PixeronException withoutValue) {
             return Optional.empty();
         }
@@ -113,25 +121,35 @@ final class PointOperation implements Operation {
         for (int n = 0; n < values.length; n++) {
             Value sample = before.value(n);
             Pixel pixel = before.pixel(n);
-            values[n] = isInArea(pixel) ? known.computeIfAbsent(sample, s -> valueAt(pixel, s)) : sample;
+            values[n] = !isInArea(pixel) ? sample : rule.hasPlace() ? valueAt(pixel, sample)
+                    : known.computeIfAbsent(sample, s -> valueAt(pixel, s));
             if (n % REPORT_EVERY == 0) {
                 progress.report((double) n / values.length);
             }
         }
-        return Image.from(before.rows(), before.columns(), before.maximumLevel(), values);
+        return Image.from(before.rows(), before.columns(), rule.maximumLevel(), values);
     }
 
     private Value valueAt(Pixel pixel, Value sample) {
         try {
-            return finish.apply(exact(sample));
+            return finish.apply(exact(sample, pixel));
         } catch (PixeronException withoutValue) {
             throw PixeronException.because(withoutValue, "%s at %s (value %s): %s", step.type().title(), pixel,
                     Decimals.table(sample), withoutValue.getMessage());
         }
     }
 
-    private Value exact(Value sample) {
-        return Evaluator.evaluate(expression, name -> name.equals("r") ? sample : constants.get(name));
+    private Value exact(Value sample, Pixel pixel) {
+        return Evaluator.evaluate(rule.at(sample).expression(), name -> variable(name, sample, pixel));
+    }
+
+    private Value variable(String name, Value sample, Pixel pixel) {
+        return switch (name) {
+            case "r" -> sample;
+            case "i", "y" -> Rational.of(pixel.row());
+            case "j", "x" -> Rational.of(pixel.column());
+            default -> constants.get(name);
+        };
     }
 
     private Area area() {
@@ -144,7 +162,7 @@ final class PointOperation implements Operation {
 
     @Override
     public Value exact(Pixel pixel) {
-        return isInArea(pixel) ? exact(before.value(pixel)) : before.value(pixel);
+        return isInArea(pixel) ? exact(before.value(pixel), pixel) : before.value(pixel);
     }
 
     @Override
@@ -161,15 +179,21 @@ final class PointOperation implements Operation {
                     Run.note("   outside the area, the pixel keeps its value"))), sample, sample);
         }
         List<Line> lines = new ArrayList<>();
-        lines.add(line("formula", "s = ", expression, ""));
-        Expression filled = Trace.substitute(expression, name -> name.equals("r")
-                ? new Expression.Literal(sample, Role.BEFORE) : Expression.Literal.of(constants.get(name)));
+        List<Run> formula = new ArrayList<>(List.of(Run.plain("s = ")));
+        formula.addAll(rule.shown());
+        lines.add(new Line("formula", formula));
+        lines.addAll(rule.facts());
+        PointRule.Case here = rule.at(sample);
+        Expression filled = Trace.substitute(here.expression(), name -> name.equals("r")
+                ? new Expression.Literal(sample, Role.BEFORE)
+                : Expression.Literal.of(variable(name, sample, pixel)));
         List<Trace.Step> trace = Trace.lines(filled);
         for (int n = 0; n < trace.size(); n++) {
             lines.add(line(n == 0 ? "this pixel" : "", n == 0 ? "s = " : "  = ", trace.get(n).expression(),
-                    trace.get(n).note()));
+                    n == 0 ? here.why() : trace.get(n).note()));
         }
-        Value exact = exact(sample);
+        rule.notes().forEach(note -> lines.add(Line.of("note", Run.note(note))));
+        Value exact = exact(sample, pixel);
         lines.addAll(finish.explain(exact));
         return new Working(title, lines, exact, finish.apply(exact));
     }

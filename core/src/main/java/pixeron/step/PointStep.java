@@ -1,12 +1,15 @@
 package pixeron.step;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.formula.Typeset;
+import pixeron.image.Area;
 import pixeron.image.Image;
 
 /**
@@ -21,6 +24,7 @@ public abstract class PointStep implements StepType {
     private final String title;
     private final String sentence;
     private final List<Parameter<?>> ownParameters;
+    private final Set<String> fromImage;
     private final Expression expression;
 
     /**
@@ -31,10 +35,19 @@ public abstract class PointStep implements StepType {
      * @param ownParameters its own keys
      */
     protected PointStep(String name, String title, String sentence, String formula, Parameter<?>... ownParameters) {
+        this(name, title, sentence, formula, Set.of(), ownParameters);
+    }
+
+    /**
+     * @param fromImage names in the formula that {@link #rule} gives numbers to
+     */
+    protected PointStep(String name, String title, String sentence, String formula, Set<String> fromImage,
+            Parameter<?>... ownParameters) {
         this.name = name;
         this.title = title;
         this.sentence = sentence;
         this.ownParameters = List.of(ownParameters);
+        this.fromImage = Set.copyOf(fromImage);
         this.expression = parsed(formula);
     }
 
@@ -42,6 +55,7 @@ public abstract class PointStep implements StepType {
     protected final Expression parsed(String formula) {
         Set<String> names = Stream.concat(Stream.of("r", "M"), ownParameters.stream().map(Parameter::key))
                 .collect(Collectors.toSet());
+        names.addAll(fromImage);
         return Parser.parse(formula, names);
     }
 
@@ -65,8 +79,21 @@ public abstract class PointStep implements StepType {
         return sentence;
     }
 
+    /**
+     * How the step works on an image.
+     *
+     * @param arguments every required key has a value
+     * @param before the image before
+     * @param area the part that the step works on; statistics are taken over it
+     * @return its formula with what the image gives; the number keys are put in by who asks
+     * @throws pixeron.PixeronException if the step cannot be applied to this image
+     */
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        return PointRule.of(expression(arguments), before.maximumLevel());
+    }
+
     @Override
-    public final String formula() {
+    public String formula() {
         return "s = " + Typeset.text(expression);
     }
 
@@ -83,9 +110,18 @@ public abstract class PointStep implements StepType {
     protected void validate(Arguments arguments, int maximumLevel) {
     }
 
+    /** @throws PixeronException if low is above high for this maximum level */
+    protected static void requireOrder(String name, Amount low, Amount high, int maximumLevel) {
+        if (low.resolve(maximumLevel).compareTo(high.resolve(maximumLevel)) > 0) {
+            throw PixeronException.of("%s has low=%s above high=%s; low must be at most high.", name, low, high);
+        }
+    }
+
     @Override
     public final Operation bind(Step step, Image before) {
         validate(step.arguments(), before.maximumLevel());
-        return new PointOperation(step, before, expression(step.arguments()));
+        Optional<Area> area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+        return new PointOperation(step, before, area, rule(step.arguments(), before,
+                area.orElseGet(() -> Area.all(before))));
     }
 }

@@ -13,6 +13,9 @@ public final class StepArbitraries {
 
     private static final int[] MAXIMA = {1, 3, 7, 10, 255, 1000, 65535};
 
+    private static final String[] FORMULAS = {"M - r", "(r - min) / (1 + max - min) * M", "if(i > j, r, mean)",
+        "r^2 / M", "sqrt(abs(r)) + x * H", "round(r / 3) * 3 + N - W * H", "L - mod(r + y, 2)"};
+
     private StepArbitraries() {
     }
 
@@ -41,7 +44,8 @@ public final class StepArbitraries {
                     }
                 }
                 Step step = new Step(type, arguments);
-                step.bind(image);
+                // Some formulas have no value for some samples.
+                step.bind(image).result(Progress.NONE);
                 return step;
             } catch (PixeronException notAllowed) {
                 // Arguments that exclude each other: try others.
@@ -55,7 +59,19 @@ public final class StepArbitraries {
 
     private static String text(Parameter<?> parameter, Random random, Image image) {
         if (parameter instanceof NumberParameter number) {
-            return number.takesMaximum() && random.nextInt(4) == 0 ? "M" : number(random, image.maximumLevel());
+            return number.takesMaximum() && random.nextInt(4) == 0 ? "M"
+                    : number.word().isPresent() && random.nextInt(3) == 0 ? number.word().get().word()
+                    : random.nextInt(3) == 0 ? String.valueOf(random.nextInt(9) - 2) : number(random,
+                            image.maximumLevel());
+        } else if (parameter instanceof ListParameter list) {
+            // Two rising cuts, three values: the lengths that belong together.
+            return list.key().equals("cuts") ? "1/3 5" : "0 2.5 " + random.nextInt(9);
+        } else if (parameter instanceof PairsParameter) {
+            return "-1 2 | 1/2 3 | " + (1 + random.nextInt(300)) + " " + number(random, image.maximumLevel());
+        } else if (parameter instanceof MaskParameter) {
+            return "0b" + Integer.toBinaryString(random.nextInt(65536));
+        } else if (parameter instanceof TextParameter) {
+            return FORMULAS[random.nextInt(FORMULAS.length)];
         } else if (parameter instanceof ChoiceParameter choice) {
             return choice.choices().get(random.nextInt(choice.choices().size())).word();
         }

@@ -46,7 +46,54 @@ class StepExamplesTest {
         "threshold at=4; 7; 3 4 5; 0 0 7",
         "threshold at=4 compare=at-least; 7; 3 4 5; 0 7 7",
         "threshold at=1/2 low=M high=0; 1; 0 1; 1 0",
-        "add amount=1 area=\"0 1 1 2\"; 9; 0 0 0 0; 0 1 1 0"})
+        "add amount=1 area=\"0 1 1 2\"; 9; 0 0 0 0; 0 1 1 0",
+        // 255 ÷ ln 256 = 45.98590: ln 2 · 45.9859 = 31.88, ln 101 · 45.9859 = 212.23
+        "log; 255; 0 1 100 255; 0 32 212 255",
+        "log scale=10 rounding=floor; 255; 0 1 6; 0 6 19",
+        // 7 ÷ ln 4 = 5.0494: ln 2 · 5.0494 = 3.5 exactly half, away from zero
+        "log reference=image; 7; 0 1 3; 0 4 7",
+        "log reference=image; 7; 0 0; 0 0",
+        // exp(212 ÷ 45.9859) − 1 = 99.495
+        "exponential; 255; 0 32 212 255; 0 1 99 255",
+        // 255 · (128 ÷ 255)² = 64.25; 255 · (100 ÷ 255)² = 39.2
+        "power gamma=2; 255; 0 100 128 255; 0 39 64 255",
+        "power gamma=0.5; 255; 64; 128",
+        "power gamma=2 scale=0.5; 255; 3 4; 5 8",
+        // (137 − 96) · 255 ÷ 68 = 153.75
+        "stretch low=96 high=164; 255; 96 137 164 200; 0 154 255 255",
+        "stretch; 7; 2 3 4; 0 4 7",
+        "stretch to-low=1 to-high=5 rounding=none; 7; 2 3 4; 1 3 5",
+        "stretch low=7 high=0; 7; 0 2 7; 7 5 0",
+        "stretch; 7; 3 3; 0 0",
+        // ten pixels, 10 %: the running count passes 1 at level 1, from above at level 6
+        "stretch cut=10; 7; 0 1 1 2 3 4 5 6 6 7; 0 0 0 1 3 4 6 7 7 7",
+        "piecewise points=\"0 0 | 4 1 | 7 7\"; 7; 0 2 4 5 6 7; 0 1 1 3 5 7",
+        "piecewise points=\"3 5\"; 7; 0 3 7; 5 5 5",
+        "slice low=2 high=4; 7; 1 2 4 5; 1 7 7 5",
+        "slice low=2 high=4 inside=3 outside=0; 7; 1 2 4 5; 0 3 3 0",
+        // 8 levels in 3 bins: q = ⌊3r ÷ 8⌋ = 0 0 0 1 1 1 2 2, s = 3.5q
+        "quantize levels=3; 7; 0 1 2 3 4 5 6 7; 0 0 0 4 4 4 7 7",
+        "posterize cuts=\"50 100 150 200\" values=\"50 100 150 200 255\"; 255; 49 50 149 200 255; 50 100 150 255 255",
+        "bit-plane bit=1; 7; 0 1 2 3 4 6; 0 0 7 7 0 7",
+        "bit-plane bit=2 as=bit; 7; 3 4 7; 0 1 1",
+        "bits-and mask=0b0110; 15; 5 9 15; 4 0 6",
+        "bits-or mask=0x8; 15; 5 9; 13 9",
+        "bits-xor mask=15; 15; 5 0; 10 15",
+        "shift by=-2; 255; 3 4 255; 0 1 63",
+        "shift by=3; 255; 5 40; 40 255",
+        "depth maximum=255; 7; 0 3 7; 0 109 255",
+        "depth maximum=1; 7; 3 4; 0 1",
+        "lookup table=\"0 3 | 2 0\"; 7; 0 1 2; 3 1 0",
+        "formula expression=\"r + 2 * j\"; 255; 5 5 5; 5 7 9",
+        "formula expression=\"(r - min) / (max - min) * M\"; 7; 2 3 4; 0 4 7",
+        // C = 2 3 4 4, N = 4: 7 · 2 ÷ 4 = 3.5
+        "equalize; 7; 0 0 3 5; 4 4 5 7",
+        // C0 = 2: 7 · 1 ÷ 2 = 3.5
+        "equalize method=share-from-first; 7; 0 0 3 5; 0 0 4 7",
+        "equalize method=share-from-first; 7; 3 3; 3 3",
+        "band low=2 high=4; 7; 1 2 4 5; 0 7 7 0",
+        // C(3) = 3 is the first with 100 · C ≥ 60 · 5
+        "threshold-share percent=60; 7; 0 1 3 5 7; 0 0 0 7 7"})
     void givesWhatPaperAndPencilGive(String line, int maximum, String before, String expected) {
         int[] levels = java.util.Arrays.stream(before.split(" ")).mapToInt(Integer::parseInt).toArray();
         Image result = after(line, maximum, levels);
@@ -159,5 +206,58 @@ class StepExamplesTest {
             assertThat(type.sentence()).endsWith(".");
             assertThat(StepLine.usage(type)).startsWith(type.name());
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {
+        "log scale=2 reference=image; reference goes with scale=auto only",
+        "stretch cut=5 low=3; give either", "stretch cut=50; from 0 to below 50",
+        "piecewise points=\"0 0 | 0 3\"; r must rise", "piecewise points=\"0 0 0\"; two numbers should be",
+        "posterize cuts=\"5 3\" values=\"1 2 3\"; cuts must rise", "posterize cuts=5 values=1; one value more",
+        "bit-plane bit=16; from 0 to 15", "bits-and mask=65536; from 0 to 65535", "bits-and mask=x; 0x0F",
+        "shift by=17; from -16 to 16", "depth maximum=7 area=\"0 0 1 1\"; leave area out",
+        "lookup table=\"1 2 | 1 3\"; twice", "formula expression=\"r +\"; At character 4",
+        "formula expression=\"q + 1\"; q", "power gamma=0; above 0", "threshold-share percent=101; from 0 to 100"})
+    void whatIsWrongInALineIsSaid(String line, String message) {
+        assertThatThrownBy(() -> StepLine.parse(line)).isInstanceOf(PixeronException.class)
+                .hasMessageContaining(message);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {
+        "equalize; needs levels, and the sample at row 0, column 1 is -1", "quantize levels=3; needs levels",
+        "threshold-share percent=5; needs levels", "stretch cut=5; -1", "bits-and mask=1; from 0 on, and \u22121 is none",
+        "shift by=1; from 0 on", "bit-plane bit=0; column 1", "log; column 1", "power gamma=0.5; column 1",
+        "slice low=M high=0; at most high"})
+    void whatAnImageDoesNotAllowIsSaid(String line, String message) {
+        Image open = Image.from(1, 2, 7, Rational.of(3), Rational.of(-1));
+        assertThatThrownBy(() -> StepLine.parse(line).bind(open).result(Progress.NONE))
+                .isInstanceOf(PixeronException.class).hasMessageContaining(message.replace("\\u2212", "\u2212"));
+    }
+
+    @Test
+    void theWorkingSaysWhereItsNumbersComeFrom() {
+        Operation stretch = StepLine.parse("stretch").bind(Image.of(255, new int[][] {{96, 137, 164}}));
+        assertThat(stretch.explain(new Pixel(0, 1)).lines().stream().map(Line::text)).anyMatch(text ->
+                text.contains("low = 96   the smallest sample")).anyMatch(text -> text.contains("153.75 → 154"));
+        Operation equalize = StepLine.parse("equalize").bind(Image.of(7, new int[][] {{0, 0, 3, 5}}));
+        assertThat(equalize.explain(new Pixel(0, 2)).lines().stream().map(Line::text))
+                .anyMatch(text -> text.contains("7 × 3 ÷ 4") && text.contains("C(3) = 3"));
+        Operation flat = StepLine.parse("stretch").bind(Image.of(7, new int[][] {{3, 3}}));
+        assertThat(flat.notes()).containsExactly("low and high are both 3, so every pixel gets to-low.");
+        Operation bits = StepLine.parse("bits-and mask=6").bind(Image.of(15, new int[][] {{5}}));
+        assertThat(bits.explain(new Pixel(0, 0)).lines().stream().map(Line::text))
+                .anyMatch(text -> text.contains("0b101 and 0b110 = 0b100"));
+        assertThat(StepLine.parse("depth maximum=3").bind(Image.of(7, new int[][] {{7}})).result(Progress.NONE)
+                .maximumLevel()).isEqualTo(3);
+    }
+
+    /** An exponential of the same scale undoes an unrounded logarithm. */
+    @Test
+    void exponentialUndoesLogarithm() {
+        Image before = Image.ofLevels(1, 256, 255, n -> n);
+        Image log = StepLine.parse("log rounding=none").bind(before).result(Progress.NONE);
+        assertThat(StepLine.parse("exponential").bind(log).result(Progress.NONE)).isEqualTo(before);
+        assertThat(log.asDouble(255)).as("not 255 and a little").isEqualTo(255.0);
     }
 }

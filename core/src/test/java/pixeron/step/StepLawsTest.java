@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rounding;
@@ -27,9 +28,28 @@ class StepLawsTest {
             Pixel pixel = before.pixel(n);
             Value value = operation.value(pixel);
             Working working = operation.explain(pixel);
-            assertThat(after.value(n)).as("%s at %s", step.line(), pixel).isEqualTo(value);
+            assertKept(after, n, value, step.line() + " at " + pixel);
             assertThat(working.result()).isEqualTo(value);
             assertThat(working.exact()).isEqualTo(operation.exact(pixel));
+        }
+    }
+
+    /** Without its area a step may meet samples for which it has no value. */
+    private static boolean hasResult(Step step, Image before) {
+        try {
+            step.bind(before).result(Progress.NONE);
+            return true;
+        } catch (PixeronException withoutValue) {
+            return false;
+        }
+    }
+
+    /** Beside a double an image keeps fractions as doubles too. */
+    private static void assertKept(Image image, int offset, Value value, String what) {
+        if (image.isExact()) {
+            assertThat(image.value(offset)).as(what).isEqualTo(value);
+        } else {
+            assertThat(image.asDouble(offset)).as(what).isEqualTo(value.asDouble());
         }
     }
 
@@ -49,7 +69,7 @@ class StepLawsTest {
         step.arguments().find(StepType.AREA).ifPresent(area -> {
             for (int n = 0; n < before.count(); n++) {
                 if (!area.contains(n / before.columns(), n % before.columns())) {
-                    assertThat(after.value(n)).isEqualTo(before.value(n));
+                    assertKept(after, n, before.value(n), step.line());
                 }
             }
         });
@@ -61,7 +81,7 @@ class StepLawsTest {
         Random random = new Random(seed);
         Image before = StepArbitraries.image(random);
         Step step = StepArbitraries.step(random, before).without(StepType.OVERFLOW).without(StepType.AREA);
-        if (step.rounding() != Rounding.NONE) {
+        if (step.rounding() != Rounding.NONE && hasResult(step, before)) {
             assertThat(step.bind(before).result(Progress.NONE).isLevelImage()).isTrue();
         }
     }

@@ -15,6 +15,7 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.chain.Outcome;
 import pixeron.project.Project;
+import pixeron.step.Operation;
 import pixeron.step.Parameter;
 import pixeron.step.Step;
 import pixeron.step.StepType;
@@ -26,6 +27,7 @@ final class ParameterPane extends VBox {
     private final Label title = new Label();
     private final Label sentence = new Label();
     private final Label failure = new Label();
+    private final Label note = new Label();
     private final List<ParameterField<?>> fields = new ArrayList<>();
     private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
     private final Button copy = new Button("Copy step line");
@@ -42,6 +44,8 @@ final class ParameterPane extends VBox {
         sentence.setWrapText(true);
         failure.getStyleClass().add("parameter-problem");
         failure.setWrapText(true);
+        note.getStyleClass().add("step-note");
+        note.setWrapText(true);
         copy.getStyleClass().add("quiet");
         copy.setTooltip(new Tooltip("Copies the step as one line of text, as the command line and the project file have it"));
         copy.setOnAction(event -> copyLine());
@@ -100,7 +104,12 @@ final class ParameterPane extends VBox {
 
     /** A step that is right in itself but cannot be applied to its input says so here, where it can be mended. */
     private void showFailure(Shown shown) {
-        getChildren().remove(failure);
+        getChildren().removeAll(failure, note);
+        if (shown != null && shown.explained().orElse(null) instanceof Operation operation
+                && !operation.notes().isEmpty() && bench.position() == shown.position()) {
+            note.setText(String.join("\n", operation.notes()));
+            getChildren().add(Math.min(2, getChildren().size()), note);
+        }
         Optional<Outcome.Failed> failed = shown == null ? Optional.empty() : shown.failure();
         if (failed.isPresent() && failed.get().position() == bench.position()) {
             failure.setText("▲ " + failed.get().message());

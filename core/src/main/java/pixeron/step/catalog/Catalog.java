@@ -7,21 +7,40 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import pixeron.step.StepType;
+import pixeron.step.histogram.Equalize;
 import pixeron.step.point.Add;
+import pixeron.step.point.BitPlane;
+import pixeron.step.point.Bits;
 import pixeron.step.point.Clamp;
+import pixeron.step.point.Depth;
 import pixeron.step.point.Divide;
+import pixeron.step.point.Exponential;
 import pixeron.step.point.Invert;
 import pixeron.step.point.Linear;
+import pixeron.step.point.Log;
+import pixeron.step.point.Lookup;
 import pixeron.step.point.Multiply;
+import pixeron.step.point.OwnFormula;
+import pixeron.step.point.Piecewise;
+import pixeron.step.point.Posterize;
+import pixeron.step.point.Power;
+import pixeron.step.point.Quantize;
+import pixeron.step.point.Shift;
+import pixeron.step.point.Slice;
+import pixeron.step.point.Stretch;
 import pixeron.step.point.Subtract;
+import pixeron.step.threshold.Band;
 import pixeron.step.threshold.Threshold;
+import pixeron.step.threshold.ThresholdShare;
 
 /** All kinds of steps, in the order in which they are listed. A new step is one line here. */
 public final class Catalog {
 
     private static final List<StepType> ALL = List.of(
-            new Add(), new Subtract(), new Multiply(), new Divide(), new Linear(), new Invert(), new Clamp(),
-            new Threshold());
+            new Add(), new Subtract(), new Multiply(), new Divide(), new Linear(), new Invert(), new Log(),
+            new Exponential(), new Power(), new Stretch(), new Piecewise(), new Clamp(), new Slice(), new Quantize(),
+            new Posterize(), new BitPlane(), Bits.and(), Bits.or(), Bits.xor(), new Shift(), new Depth(), new Lookup(),
+            new OwnFormula(), new Equalize(), new Threshold(), new Band(), new ThresholdShare());
 
     private Catalog() {
     }

@@ -1,0 +1,22 @@
+package pixeron.image;
+
+import pixeron.PixeronException;
+import pixeron.number.Decimals;
+
+/** What is asked of an image whose levels are counted or sorted into bins. */
+public final class Levels {
+
+    private Levels() {
+    }
+
+    /**
+     * @param title of the step that needs levels
+     * @throws PixeronException if image is open; names its first sample that is not a level
+     */
+    public static void require(Image image, String title) {
+        image.firstOpenPixel().ifPresent(pixel -> {
+            throw PixeronException.of("%s needs levels, and the sample at %s is %s, no whole number in 0 to %d.", title,
+                    pixel, Decimals.table(image.value(pixel)), image.maximumLevel());
+        });
+    }
+}

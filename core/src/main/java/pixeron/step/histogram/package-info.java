@@ -1,0 +1,2 @@
+/** Steps that follow from how often levels occur. */
+package pixeron.step.histogram;

@@ -1,0 +1,70 @@
+package pixeron.step.point;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.formula.Parser;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Arguments;
+import pixeron.step.PairsParameter;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+
+/** {@code lookup table="0 0 | 1 3 | …"}: the given s for each level; a level that is not listed keeps r. */
+public final class Lookup extends PointStep {
+
+    private static final PairsParameter TABLE = new PairsParameter("table", "Table",
+            "pairs r s, such as 0 0 | 1 3 | 2 7");
+    private static final Expression SAMPLE = Parser.parse("r", Set.of("r"));
+
+    public Lookup() {
+        super("lookup", "Lookup", "A table of one's own: each level with what it becomes.", "r", TABLE);
+    }
+
+    @Override
+    public String formula() {
+        return "s = what the table says for r, else r";
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        table(arguments);
+    }
+
+    private static Map<Rational, Rational> table(Arguments arguments) {
+        Map<Rational, Rational> table = new HashMap<>();
+        for (PairsParameter.Pair pair : arguments.get(TABLE)) {
+            if (table.put(pair.from(), pair.to()) != null) {
+                throw PixeronException.of("lookup has the level %s twice.", Decimals.print(pair.from()));
+            }
+        }
+        return table;
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        Map<Rational, Rational> table = table(arguments);
+        return PointRule.ofCases("what the table says for r", sample -> isListed(table, sample)
+                ? Expression.Literal.of(table.get((Rational) sample)) : SAMPLE,
+                sample -> isListed(table, sample) ? "listed for r = " + Decimals.working(sample) : "not listed, r stays",
+                before.maximumLevel());
+    }
+
+    private static boolean isListed(Map<Rational, Rational> table, Value sample) {
+        return sample instanceof Rational r && table.containsKey(r);
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(TABLE, List.of(new PairsParameter.Pair(Rational.ZERO,
+                Rational.ZERO))));
+    }
+}

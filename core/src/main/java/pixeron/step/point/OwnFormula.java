@@ -1,0 +1,80 @@
+package pixeron.step.point;
+
+import java.util.HashSet;
+import java.util.Set;
+import pixeron.formula.Expression;
+import pixeron.formula.Parser;
+import pixeron.formula.Trace;
+import pixeron.formula.Typeset;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.image.ImageFacts;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Arguments;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+import pixeron.step.TextParameter;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/**
+ * {@code formula expression="…"}: a formula of one's own over r, the place i, j (y, x), M, L = M + 1, the size H, W, and N,
+ * min, max, mean of the area.
+ */
+public final class OwnFormula extends PointStep {
+
+    private static final Set<String> PLACES = Set.of("i", "j", "x", "y");
+    private static final Set<String> NAMES = Set.of("r", "i", "j", "x", "y", "M", "L", "N", "H", "W", "min", "max",
+            "mean");
+    private static final TextParameter EXPRESSION = new TextParameter("expression", "Formula",
+            "a formula of r, i, j, x, y, M, L, N, H, W, min, max, mean, such as (r - min) / (max - min) * M");
+
+    public OwnFormula() {
+        super("formula", "Formula", "A formula of one's own, of the level and of its place.", "r", EXPRESSION);
+    }
+
+    @Override
+    public String formula() {
+        return "s = a formula of one's own";
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        Parser.parse(arguments.get(EXPRESSION), NAMES);
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        Expression expression = Parser.parse(arguments.get(EXPRESSION), NAMES);
+        Set<String> used = new HashSet<>();
+        Trace.substitute(expression, name -> {
+            used.add(name);
+            return null;
+        });
+        PointRule rule = PointRule.of(expression, before.maximumLevel());
+        rule = with(rule, used, "L", Rational.of(before.maximumLevel() + 1L));
+        rule = with(rule, used, "N", Rational.of(area.count()));
+        rule = with(rule, used, "H", Rational.of(before.rows()));
+        rule = with(rule, used, "W", Rational.of(before.columns()));
+        if (used.contains("min") || used.contains("max") || used.contains("mean")) {
+            ImageFacts facts = ImageFacts.of(before.part(area));
+            rule = with(rule, used, "min", facts.smallest());
+            rule = with(rule, used, "max", facts.largest());
+            rule = with(rule, used, "mean", facts.mean());
+        }
+        return used.stream().anyMatch(PLACES::contains) ? rule.withPlace() : rule;
+    }
+
+    private static PointRule with(PointRule rule, Set<String> used, String name, Value value) {
+        return used.contains(name) ? rule.withConstant(name, value,
+                Line.of(name, Run.plain(name + " = " + Decimals.working(value)))) : rule;
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(EXPRESSION, "M - r"));
+    }
+}

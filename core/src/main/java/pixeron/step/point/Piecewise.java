@@ -1,0 +1,94 @@
+package pixeron.step.point;
+
+import java.util.List;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.formula.Parser;
+import pixeron.formula.Trace;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Arguments;
+import pixeron.step.PairsParameter;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+
+/** {@code piecewise points="0 0 | 100 40 | 255 255"}: straight lines between points, level before the first and after the last. */
+public final class Piecewise extends PointStep {
+
+    private static final PairsParameter POINTS = new PairsParameter("points", "Points",
+            "pairs r s, such as 0 0 | 100 40 | 255 255, with r rising");
+    private static final Expression BETWEEN = Parser.parse("s0 + (r - r0) * (s1 - s0) / (r1 - r0)",
+            Set.of("r", "r0", "s0", "r1", "s1"));
+
+    public Piecewise() {
+        super("piecewise", "Piecewise", "Straight lines between points of one's own.", "r", POINTS);
+    }
+
+    @Override
+    public String formula() {
+        return "s = s0 + (r − r0) × (s1 − s0) ÷ (r1 − r0) between two points";
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        List<PairsParameter.Pair> points = arguments.get(POINTS);
+        for (int n = 1; n < points.size(); n++) {
+            if (points.get(n).from().compareTo(points.get(n - 1).from()) <= 0) {
+                throw PixeronException.of("piecewise has the point at %s behind the one at %s; r must rise.",
+                        Decimals.print(points.get(n).from()), Decimals.print(points.get(n - 1).from()));
+            }
+        }
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        List<PairsParameter.Pair> points = arguments.get(POINTS);
+        return PointRule.ofCases("s0 + (r − r0) × (s1 − s0) ÷ (r1 − r0)", sample -> at(points, sample),
+                sample -> why(points, sample), before.maximumLevel());
+    }
+
+    /** @return the number of points at or below the sample */
+    private static int below(List<PairsParameter.Pair> points, Value sample) {
+        int below = 0;
+        while (below < points.size() && points.get(below).from().compareValue(sample) <= 0) {
+            below++;
+        }
+        return below;
+    }
+
+    private static Expression at(List<PairsParameter.Pair> points, Value sample) {
+        int below = below(points, sample);
+        if (below == 0 || below == points.size()) {
+            return Expression.Literal.of(points.get(Math.max(0, below - 1)).to());
+        }
+        PairsParameter.Pair left = points.get(below - 1);
+        PairsParameter.Pair right = points.get(below);
+        return Trace.substitute(BETWEEN, name -> switch (name) {
+            case "r0" -> Expression.Literal.of(left.from());
+            case "s0" -> Expression.Literal.of(left.to());
+            case "r1" -> Expression.Literal.of(right.from());
+            case "s1" -> Expression.Literal.of(right.to());
+            default -> null;
+        });
+    }
+
+    private static String why(List<PairsParameter.Pair> points, Value sample) {
+        int below = below(points, sample);
+        return below == 0 ? "below the first point" : below == points.size() ? "from the last point on"
+                : "between r = " + Decimals.working(points.get(below - 1).from()) + " and "
+                        + Decimals.working(points.get(below).from());
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        Rational half = Rational.of(maximumLevel, 2);
+        return new Step(this, Arguments.NONE.with(POINTS, List.of(new PairsParameter.Pair(Rational.ZERO, Rational.ZERO),
+                new PairsParameter.Pair(half, half),
+                new PairsParameter.Pair(Rational.of(maximumLevel), Rational.of(maximumLevel)))));
+    }
+}

@@ -1,0 +1,72 @@
+package pixeron.step.point;
+
+import java.util.List;
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Arguments;
+import pixeron.step.ListParameter;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+
+/** {@code posterize cuts="…" values="…"}: the first cut with r &lt; cut gives its value, else the last value. */
+public final class Posterize extends PointStep {
+
+    private static final ListParameter CUTS = new ListParameter("cuts", "Cuts", "rising numbers such as 50 100 150");
+    private static final ListParameter VALUES = new ListParameter("values", "Values", "numbers, one more than cuts");
+
+    public Posterize() {
+        super("posterize", "Posterize", "A value of its own for each range of levels between cuts.", "r", CUTS, VALUES);
+    }
+
+    @Override
+    public String formula() {
+        return "s = the value of the first cut above r, else the last value";
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        List<Rational> cuts = arguments.get(CUTS);
+        for (int n = 1; n < cuts.size(); n++) {
+            if (cuts.get(n).compareTo(cuts.get(n - 1)) <= 0) {
+                throw PixeronException.of("posterize has the cut %s behind %s; cuts must rise.",
+                        Decimals.print(cuts.get(n)), Decimals.print(cuts.get(n - 1)));
+            }
+        }
+        if (arguments.get(VALUES).size() != cuts.size() + 1) {
+            throw PixeronException.of("posterize has %d cuts and %d values; one value more than cuts is right.",
+                    cuts.size(), arguments.get(VALUES).size());
+        }
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        List<Rational> cuts = arguments.get(CUTS);
+        List<Rational> values = arguments.get(VALUES);
+        return PointRule.ofCases("the value of the first cut above r", sample -> Expression.Literal.of(
+                values.get(bin(cuts, sample))), sample -> why(cuts, bin(cuts, sample)), before.maximumLevel());
+    }
+
+    private static int bin(List<Rational> cuts, Value sample) {
+        int bin = 0;
+        while (bin < cuts.size() && sample.compareValue(cuts.get(bin)) >= 0) {
+            bin++;
+        }
+        return bin;
+    }
+
+    private static String why(List<Rational> cuts, int bin) {
+        return bin == cuts.size() ? "no cut is above r" : "the first cut above r is " + Decimals.working(cuts.get(bin));
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(CUTS, List.of(Rational.of(maximumLevel, 2)))
+                .with(VALUES, List.of(Rational.ZERO, Rational.of(maximumLevel))));
+    }
+}

@@ -1,0 +1,44 @@
+package pixeron.step.point;
+
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+
+/** {@code slice low=a high=b inside=M outside=keep}: one value for a range of levels, another one or none for the rest. */
+public final class Slice extends PointStep {
+
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0)).givenAlways();
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.of(0)).givenAlways();
+    private static final NumberParameter INSIDE = NumberParameter.level("inside", "Inside", Amount.MAXIMUM);
+    private static final NumberParameter OUTSIDE = NumberParameter.kept("outside", "Outside");
+
+    private final Expression replacing = parsed("if(r >= low, if(r <= high, inside, outside), outside)");
+
+    public Slice() {
+        super("slice", "Slice", "Lifts out a range of levels; the others stay or get a value of their own.",
+                "if(r >= low, if(r <= high, inside, r), r)", LOW, HIGH, INSIDE, OUTSIDE);
+    }
+
+    @Override
+    protected Expression expression(Arguments arguments) {
+        return arguments.get(OUTSIDE).equals(Amount.KEEP) ? super.expression(arguments) : replacing;
+    }
+
+    @Override
+    protected void validate(Arguments arguments, int maximumLevel) {
+        requireOrder(name(), arguments.get(LOW), arguments.get(HIGH), maximumLevel);
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(LOW, Amount.of(maximumLevel / 3))
+                .with(HIGH, Amount.of(maximumLevel - maximumLevel / 3)));
+    }
+}

@@ -1,0 +1,108 @@
+package pixeron.step.point;
+
+import java.util.Optional;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.image.Area;
+import pixeron.image.Histogram;
+import pixeron.image.Image;
+import pixeron.image.ImageFacts;
+import pixeron.image.Levels;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/**
+ * {@code stretch low=auto high=auto to-low=0 to-high=auto}: a straight line through (low, to-low) and (high, to-high). With
+ * {@code cut=p} the ends leave out p % of the pixels on either side.
+ */
+public final class Stretch extends PointStep {
+
+    private static final NumberParameter LOW = NumberParameter.automatic("low", "Low", true);
+    private static final NumberParameter HIGH = NumberParameter.automatic("high", "High", true);
+    private static final NumberParameter TO_LOW = NumberParameter.level("to-low", "To low", Amount.of(0));
+    private static final NumberParameter TO_HIGH = NumberParameter.automatic("to-high", "To high", true);
+    private static final NumberParameter CUT = NumberParameter.required("cut", "Cut %").leftOutAtWill()
+            .only(n -> n.signum() >= 0 && n.compareTo(Rational.of(50)) < 0, "a number from 0 to below 50");
+
+    public Stretch() {
+        super("stretch", "Stretch", "Spreads the levels that are used over all levels, in a straight line.",
+                "(r - low) * (toHigh - toLow) / (high - low) + toLow", Set.of("toLow", "toHigh"), LOW, HIGH, TO_LOW,
+                TO_HIGH, CUT);
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        if (arguments.find(CUT).isPresent() && (arguments.isGiven(LOW) || arguments.isGiven(HIGH))) {
+            throw PixeronException.of("stretch has cut=… and low=… or high=…; give either.");
+        }
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        int maximum = before.maximumLevel();
+        if (arguments.find(CUT).isPresent()) {
+            Levels.require(before, title());
+        }
+        Optional<Rational> cut = arguments.find(CUT).map(amount -> amount.resolve(maximum));
+        Value low = cut.isPresent() ? cutLow(before, area, cut.get()) : given(arguments, LOW, maximum)
+                .orElseGet(() -> ImageFacts.of(before.part(area)).smallest());
+        Value high = cut.isPresent() ? cutHigh(before, area, cut.get()) : given(arguments, HIGH, maximum)
+                .orElseGet(() -> ImageFacts.of(before.part(area)).largest());
+        Value toLow = arguments.get(TO_LOW).resolve(maximum);
+        Value toHigh = given(arguments, TO_HIGH, maximum).orElse(Rational.of(maximum));
+        String how = cut.map(p -> ", " + Decimals.print(p) + " % of the pixels left out").orElse("");
+        if (low.compareValue(high) == 0) {
+            return PointRule.of(parsed("toLow"), maximum).withConstant("toLow", toLow, line("to-low", toLow, ""))
+                    .withNote("low and high are both " + Decimals.working(low) + ", so every pixel gets to-low.");
+        }
+        return super.rule(arguments, before, area)
+                .withConstant("low", low, line("low", low, arguments.get(LOW).isAuto() ? smallest(how, "smallest") : ""))
+                .withConstant("high", high, line("high", high, arguments.get(HIGH).isAuto() ? smallest(how, "largest")
+                        : ""))
+                .withConstant("toLow", toLow, line("toLow", toLow, ""))
+                .withConstant("toHigh", toHigh, line("toHigh", toHigh, ""));
+    }
+
+    private static String smallest(String how, String which) {
+        return "   the " + which + " sample" + how;
+    }
+
+    private static Line line(String name, Value value, String note) {
+        return Line.of(name, Run.plain(name + " = " + Decimals.working(value)), Run.note(note));
+    }
+
+    private static Optional<Value> given(Arguments arguments, NumberParameter key, int maximum) {
+        return arguments.get(key).isAuto() ? Optional.empty() : Optional.of(arguments.get(key).resolve(maximum));
+    }
+
+    /** The smallest level whose running count is above p % of N. */
+    private static Value cutLow(Image before, Area area, Rational percent) {
+        Histogram histogram = Histogram.of(before, area);
+        Rational wanted = percent.times(Rational.of(area.count()));
+        int level = 0;
+        while (Rational.of(100L * histogram.running(level)).compareTo(wanted) <= 0) {
+            level++;
+        }
+        return Rational.of(level);
+    }
+
+    /** The largest level for which the count from it upwards is above p % of N. */
+    private static Value cutHigh(Image before, Area area, Rational percent) {
+        Histogram histogram = Histogram.of(before, area);
+        Rational wanted = percent.times(Rational.of(area.count()));
+        int level = histogram.maximumLevel();
+        while (Rational.of(100L * (area.count() - (level == 0 ? 0 : histogram.running(level - 1))))
+                .compareTo(wanted) <= 0) {
+            level--;
+        }
+        return Rational.of(level);
+    }
+}

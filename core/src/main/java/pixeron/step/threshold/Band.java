@@ -1,0 +1,30 @@
+package pixeron.step.threshold;
+
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+
+/** {@code band low=a high=b}: M where a ≤ r ≤ b, else 0. */
+public final class Band extends PointStep {
+
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0)).givenAlways();
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM).givenAlways();
+
+    public Band() {
+        super("band", "Band", "White between two limits, both included, black elsewhere.",
+                "if(r >= low, if(r <= high, M, 0), 0)", LOW, HIGH);
+    }
+
+    @Override
+    protected void validate(Arguments arguments, int maximumLevel) {
+        requireOrder(name(), arguments.get(LOW), arguments.get(HIGH), maximumLevel);
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(LOW, Amount.of(maximumLevel / 3))
+                .with(HIGH, Amount.of(maximumLevel - maximumLevel / 3)));
+    }
+}

@@ -1,0 +1,50 @@
+package pixeron.step.threshold;
+
+import java.util.Set;
+import pixeron.image.Area;
+import pixeron.image.Histogram;
+import pixeron.image.Image;
+import pixeron.image.Levels;
+import pixeron.number.Rational;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/** {@code threshold-share percent=p}: t is the smallest level with 100·C(t) ≥ p·N; high above it, else low. */
+public final class ThresholdShare extends PointStep {
+
+    private static final NumberParameter PERCENT = NumberParameter.required("percent", "Percent").only(
+            n -> n.signum() >= 0 && n.compareTo(Rational.of(100)) <= 0, "a number from 0 to 100");
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
+
+    public ThresholdShare() {
+        super("threshold-share", "Threshold by share", "Makes a given share of the pixels dark and the rest bright.",
+                "if(r > t, high, low)", Set.of("t"), PERCENT, LOW, HIGH);
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        Levels.require(before, title());
+        Histogram histogram = Histogram.of(before, area);
+        Rational percent = arguments.get(PERCENT).number();
+        Rational wanted = percent.times(Rational.of(area.count()));
+        int t = 0;
+        while (Rational.of(100L * histogram.running(t)).compareTo(wanted) < 0) {
+            t++;
+        }
+        return super.rule(arguments, before, area).withConstant("t", Rational.of(t), Line.of("t", Run.plain("t = " + t),
+                Run.note("   the smallest level with 100 × C(t) ≥ " + arguments.get(PERCENT) + " × N: 100 × "
+                        + histogram.running(t) + " ≥ " + arguments.get(PERCENT) + " × " + area.count())));
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(PERCENT, Amount.of(50)));
+    }
+}
