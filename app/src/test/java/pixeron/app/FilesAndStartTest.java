@@ -243,7 +243,8 @@ class FilesAndStartTest extends WindowTest {
         assertThat(reached).filteredOn(node -> node.getStyleClass().contains("step-row")).hasSize(2);
         assertThat(reached).filteredOn(ToggleButton.class::isInstance).as("tools are one stop").hasSize(4);
         assertThat(reached).filteredOn(Button.class::isInstance).extracting(node -> ((Button) node).getText())
-                .contains("Open…", "Save", "Save result…", "Fit", "+  Add a step", "Copy step line", "Copy working");
+                .contains("Open…", "Save", "Save result…", "Fit", "+  Add a step", "Copy step line");
+        assertThat(reached).extracting(Node::getAccessibleText).contains("Copy working");
         assertThat(reached).allSatisfy(node -> {
             boolean hasText = node instanceof Labeled labeled && labeled.getText() != null
                     && !labeled.getText().isEmpty();

@@ -2,6 +2,7 @@ package pixeron.cli;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.math.BigInteger;
 import java.util.List;
@@ -42,6 +43,15 @@ final class Json {
             node.put(field, whole);
         } else {
             node.put(field, value.asDouble());
+        }
+    }
+
+    /** Adds a value as a number, as {@link #put} does. */
+    static void add(ArrayNode cells, Value value) {
+        if (value instanceof Rational r && r.isWhole()) {
+            cells.add(r.numerator());
+        } else {
+            cells.add(value.asDouble());
         }
     }
 

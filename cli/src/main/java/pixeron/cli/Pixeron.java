@@ -11,7 +11,7 @@ import pixeron.PixeronException;
 @Command(name = "pixeron", version = "Pixeron 0.1.0", mixinStandardHelpOptions = true,
         description = "Image arithmetic by hand: every number with its working.%n"
                 + "Without a command, pixeron [PROJECT or IMAGE] opens the window.",
-        subcommands = {RunCommand.class, FactsCommand.class, ExplainCommand.class, CheckCommand.class,
+        subcommands = {RunCommand.class, FactsCommand.class, ExplainCommand.class, TableCommand.class, CheckCommand.class,
             CompareCommand.class, GrayCommand.class, NewCommand.class, StepsCommand.class, DemoCommand.class})
 public final class Pixeron implements Runnable {
 
@@ -20,7 +20,7 @@ public final class Pixeron implements Runnable {
     /** Exit code for bad use or bad input. */
     static final int BAD = 2;
 
-    /** Words for the command line. Tables come with the first step that has one; until then the word is refused here. */
+    /** Words for the command line; any other first word is a file for the window. */
     private static final List<String> COMMANDS =
             List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "table", "-h",
                     "--help",

@@ -166,7 +166,8 @@ class CommandsTest {
         assertBad("column 0 (counted from 0): 137 is not a whole number from 0 to 100", "facts", image, "--max", "100");
         assertBad("from 1 to 65535", "facts", image, "--max", "0");
         assertBad("--max many is not a whole number from 1 to 65535", "facts", image, "--max", "many");
-        assertBad("'table'", "table", image);
+        assertBad("No step is given", "table", image);
+        assertBad("no table \"otsu\"; it has histogram, levels", "table", image, "--step", "invert", "--table", "otsu");
         assertThat(Pixeron.isCommand("table", "proof.pgm")).isTrue();
         assertBad("Unknown option: '--loud'", "facts", image, "--loud");
         assertBad("Missing required", "check", image, "--step", "invert");
@@ -216,6 +217,29 @@ class CommandsTest {
         assertThat(pixeron("explain", write("sort.csv", "0,0,3,5\n"), "--max", "7", "--step", "equalize", "--at", "0,2"))
                 .isZero();
         assertThat(output).contains("s = 7 × 3 ÷ 4").contains("5.25 → 5");
+    }
+
+    /** Worked out by hand: levels 0 0 3 5 of three bits. */
+    @Test
+    void tablesAreWrittenInThreeForms() throws IOException {
+        Path sort = write("sort.csv", "0,0,3,5\n");
+        assertThat(pixeron("table", sort, "--max", "7", "--step", "equalize", "--format", "json")).isZero();
+        JsonNode levels = json().get("levels");
+        assertThat(levels.get("columns").toString()).isEqualTo("[\"k\",\"n\",\"p\",\"running\",\"exact\",\"s\"]");
+        assertThat(levels.get("rows").get(0).toString()).isEqualTo("[0,2,0.5,2,3.5,4]");
+        assertThat(levels.get("rows").get(3).toString()).isEqualTo("[3,1,0.25,3,5.25,5]");
+        assertThat(levels.get("rows").size()).isEqualTo(8);
+        assertThat(json().get("histogram").get("rows").get(5).toString()).isEqualTo("[5,1,0.25]");
+        assertThat(pixeron("table", sort, "--max", "7", "--step", "threshold-otsu", "--table", "otsu", "--format",
+                "csv")).isZero();
+        // t = 0: classes 0 0 | 3 5: between ¼ · 16 = 4, within ½ · 1; t = 3: 0 0 3 | 5: ¾ · ¼ · 16 = 3, within ¾ · 2
+        assertThat(output.lines()).contains("t,n0,n1,w0,w1,mean0,mean1,variance0,variance1,within,between,total",
+                "0,2,2,0.5,0.5,0,4,0,1,0.5,4,4.5", "3,3,1,0.75,0.25,1,5,2,0,1.5,3,4.5").hasSize(6);
+        assertThat(pixeron("table", sort, "--max", "7", "--step", "threshold-two-means", "--table", "two-means"))
+                .isZero();
+        // t = 2, means 0 and 4: next 2, change 0
+        assertThat(output.replaceAll(" +", " ").strip()).isEqualTo(
+                "round t n0 n1 mean0 mean1 next change\n 1 2 2 2 0 4 2 0");
     }
 
     @Test

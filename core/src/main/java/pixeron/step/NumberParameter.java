@@ -56,6 +56,11 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
         return new NumberParameter(key, title, true, Optional.empty(), takesMaximum, word, rule, range);
     }
 
+    /** @return this with another default */
+    public NumberParameter with(Amount otherDefault) {
+        return new NumberParameter(key, title, false, Optional.of(otherDefault), takesMaximum, word, rule, range);
+    }
+
     /** @return this as a key that may be left out and then has no value */
     public NumberParameter leftOutAtWill() {
         return new NumberParameter(key, title, false, Optional.empty(), takesMaximum, word, rule, range);

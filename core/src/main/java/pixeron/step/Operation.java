@@ -2,6 +2,7 @@ package pixeron.step;
 
 import java.util.List;
 import pixeron.image.Image;
+import pixeron.working.Table;
 
 /**
  * A step bound to the image before it. Bulk result, single values and working come from one definition; {@code
@@ -11,6 +12,11 @@ public interface Operation extends Explained {
 
     /** @return what a person should know of this result, one sentence each */
     default List<String> notes() {
+        return List.of();
+    }
+
+    /** @return the tables by which the step is worked out; the counts of levels first, where the input has levels */
+    default List<Table> tables() {
         return List.of();
     }
 

@@ -22,6 +22,7 @@ import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
+import pixeron.working.Table;
 import pixeron.working.Working;
 
 /**
@@ -73,6 +74,20 @@ final class PointOperation implements Operation {
     @Override
     public List<String> notes() {
         return rule.notes();
+    }
+
+    @Override
+    public List<Table> tables() {
+        List<Table> tables = new ArrayList<>();
+        if (before.isLevelImage()) {
+            Histogram histogram = Histogram.of(before, area());
+            tables.add(LevelRows.histogram(histogram));
+            if (!rule.hasPlace()) {
+                tables.add(LevelRows.levels(histogram, level -> exact(Rational.of(level), NO_PLACE), finish));
+            }
+        }
+        tables.addAll(rule.tables());
+        return tables;
     }
 
     @Override

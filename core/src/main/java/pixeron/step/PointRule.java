@@ -10,6 +10,7 @@ import pixeron.formula.Typeset;
 import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.Run;
+import pixeron.working.Table;
 
 /**
  * How a point step works on one image: its formula with every number that the keys or the image give. Immutable.
@@ -28,11 +29,13 @@ public final class PointRule {
     private final Map<String, Value> constants;
     private final List<Line> facts;
     private final List<String> notes;
+    private final List<Table> tables;
     private final boolean hasPlace;
     private final int maximumLevel;
 
     private PointRule(List<Run> shown, Function<Value, Case> cases, Map<String, Value> constants, List<Line> facts,
-            List<String> notes, boolean hasPlace, int maximumLevel) {
+            List<String> notes, List<Table> tables, boolean hasPlace, int maximumLevel) {
+        this.tables = List.copyOf(tables);
         this.shown = shown;
         this.cases = cases;
         this.constants = Map.copyOf(constants);
@@ -48,7 +51,7 @@ public final class PointRule {
      */
     public static PointRule of(Expression expression, int maximumLevel) {
         Case always = new Case(expression, "");
-        return new PointRule(Typeset.runs(expression), sample -> always, Map.of(), List.of(), List.of(), false,
+        return new PointRule(Typeset.runs(expression), sample -> always, Map.of(), List.of(), List.of(), List.of(), false,
                 maximumLevel);
     }
 
@@ -63,7 +66,7 @@ public final class PointRule {
     public static PointRule ofCases(String formula, Function<Value, Expression> expression,
             Function<Value, String> why, int maximumLevel) {
         return new PointRule(List.of(Run.plain(formula)), sample -> new Case(expression.apply(sample),
-                why.apply(sample)), Map.of(), List.of(), List.of(), false, maximumLevel);
+                why.apply(sample)), Map.of(), List.of(), List.of(), List.of(), false, maximumLevel);
     }
 
     /** @return this with a number that the formula has, and how it came about */
@@ -72,19 +75,26 @@ public final class PointRule {
         all.put(name, value);
         List<Line> lines = new ArrayList<>(facts);
         lines.add(how);
-        return new PointRule(shown, cases, all, lines, notes, hasPlace, maximumLevel);
+        return new PointRule(shown, cases, all, lines, notes, tables, hasPlace, maximumLevel);
     }
 
     /** @return this with something that the person should know */
     public PointRule withNote(String note) {
         List<String> all = new ArrayList<>(notes);
         all.add(note);
-        return new PointRule(shown, cases, constants, facts, all, hasPlace, maximumLevel);
+        return new PointRule(shown, cases, constants, facts, all, tables, hasPlace, maximumLevel);
+    }
+
+    /** @return this with a table by which a number of the formula is worked out */
+    public PointRule withTable(Table table) {
+        List<Table> all = new ArrayList<>(tables);
+        all.add(table);
+        return new PointRule(shown, cases, constants, facts, notes, all, hasPlace, maximumLevel);
     }
 
     /** @return this with a formula that has the pixel's place: i, j, y, x */
     public PointRule withPlace() {
-        return new PointRule(shown, cases, constants, facts, notes, true, maximumLevel);
+        return new PointRule(shown, cases, constants, facts, notes, tables, true, maximumLevel);
     }
 
     List<Run> shown() {
@@ -105,6 +115,10 @@ public final class PointRule {
 
     List<String> notes() {
         return notes;
+    }
+
+    List<Table> tables() {
+        return tables;
     }
 
     boolean hasPlace() {

@@ -92,6 +92,11 @@ class StepExamplesTest {
         "equalize method=share-from-first; 7; 0 0 3 5; 0 0 4 7",
         "equalize method=share-from-first; 7; 3 3; 3 3",
         "band low=2 high=4; 7; 1 2 4 5; 0 7 7 0",
+        // between-class variance is largest at t = 0, 1 and 2, which part alike
+        "threshold-otsu; 7; 0 0 3 5; 0 0 7 7",
+        "threshold-two-means low=1; 7; 0 0 3 5; 1 1 7 7",
+        // t = 4: means 1 and 5, next 3; t = 3: the same parts, next 3
+        "threshold-two-means start=4 stop=0; 7; 0 0 3 5; 0 0 0 7",
         // C(3) = 3 is the first with 100 · C ≥ 60 · 5
         "threshold-share percent=60; 7; 0 1 3 5 7; 0 0 0 7 7"})
     void givesWhatPaperAndPencilGive(String line, int maximum, String before, String expected) {
@@ -225,6 +230,7 @@ class StepExamplesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
+        "threshold-otsu; needs levels", "threshold-two-means start=9; above t = 9",
         "equalize; needs levels, and the sample at row 0, column 1 is -1", "quantize levels=3; needs levels",
         "threshold-share percent=5; needs levels", "stretch cut=5; -1", "bits-and mask=1; from 0 on, and \u22121 is none",
         "shift by=1; from 0 on", "bit-plane bit=0; column 1", "log; column 1", "power gamma=0.5; column 1",
@@ -250,6 +256,22 @@ class StepExamplesTest {
                 .anyMatch(text -> text.contains("0b101 and 0b110 = 0b100"));
         assertThat(StepLine.parse("depth maximum=3").bind(Image.of(7, new int[][] {{7}})).result(Progress.NONE)
                 .maximumLevel()).isEqualTo(3);
+    }
+
+    @Test
+    void thresholdsSayWhyAndTheirTies() {
+        Operation otsu = StepLine.parse("threshold-otsu").bind(Image.of(7, new int[][] {{0, 0, 3, 5}}));
+        assertThat(otsu.notes()).containsExactly(
+                "The largest variance is at t = 0 to 2 (the same two parts); the smallest t is taken.");
+        assertThat(otsu.explain(new Pixel(0, 2)).lines().stream().map(Line::text))
+                .anyMatch(text -> text.contains("t = 0   between-class variance 4, the largest"));
+        assertThatThrownBy(() -> StepLine.parse("threshold-otsu").bind(Image.of(7, new int[][] {{4, 4}})))
+                .hasMessageContaining("only level 4 occurs");
+        assertThatThrownBy(() -> StepLine.parse("threshold-two-means").bind(Image.of(7, new int[][] {{4, 4}})))
+                .hasMessageContaining("no sample is above t = 4");
+        // one level of three on either side: 0 4 8 is parted alike well at 0 and at 4
+        Operation even = StepLine.parse("threshold-otsu").bind(Image.of(8, new int[][] {{0, 4, 8}}));
+        assertThat(even.notes().get(0)).contains("t = 0 to 3 (the same two parts) and at t = 4 to 7");
     }
 
     /** An exponential of the same scale undoes an unrounded logarithm. */

@@ -18,6 +18,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextFlow;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.app.sheet.HandPainter;
@@ -43,7 +45,7 @@ final class WorkingPane extends BorderPane {
     private final Theme theme;
     private final GridPane lines = new GridPane();
     private final Label hint = new Label();
-    private final Button copy = new Button("Copy working");
+    private final Button copy = new Button();
     private final HBox callout = new HBox();
     private final ScrollPane scroll = new ScrollPane(lines);
     private final BooleanProperty hasWorking = new SimpleBooleanProperty();
@@ -64,7 +66,10 @@ final class WorkingPane extends BorderPane {
         hint.getStyleClass().add("sheet-hint");
         hint.setWrapText(true);
         callout.getStyleClass().add("callout");
-        copy.getStyleClass().add("quiet");
+        // Only a picture: beside eight tabs there is no room for words.
+        copy.setGraphic(new FontIcon(Feather.COPY));
+        copy.setAccessibleText("Copy working");
+        copy.getStyleClass().addAll("icon-button", "quiet");
         copy.setTooltip(new Tooltip("Copy the working as text (Ctrl+Shift+C)"));
         copy.setOnAction(event -> copyWorking());
         bench.shownProperty().subscribe(shown -> render());

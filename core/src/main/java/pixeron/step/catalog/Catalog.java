@@ -30,8 +30,10 @@ import pixeron.step.point.Slice;
 import pixeron.step.point.Stretch;
 import pixeron.step.point.Subtract;
 import pixeron.step.threshold.Band;
+import pixeron.step.threshold.Otsu;
 import pixeron.step.threshold.Threshold;
 import pixeron.step.threshold.ThresholdShare;
+import pixeron.step.threshold.TwoMeans;
 
 /** All kinds of steps, in the order in which they are listed. A new step is one line here. */
 public final class Catalog {
@@ -40,7 +42,7 @@ public final class Catalog {
             new Add(), new Subtract(), new Multiply(), new Divide(), new Linear(), new Invert(), new Log(),
             new Exponential(), new Power(), new Stretch(), new Piecewise(), new Clamp(), new Slice(), new Quantize(),
             new Posterize(), new BitPlane(), Bits.and(), Bits.or(), Bits.xor(), new Shift(), new Depth(), new Lookup(),
-            new OwnFormula(), new Equalize(), new Threshold(), new Band(), new ThresholdShare());
+            new OwnFormula(), new Equalize(), new Threshold(), new Band(), new Otsu(), new TwoMeans(), new ThresholdShare());
 
     private Catalog() {
     }

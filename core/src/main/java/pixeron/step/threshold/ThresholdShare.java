@@ -24,7 +24,7 @@ public final class ThresholdShare extends PointStep {
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
 
     public ThresholdShare() {
-        super("threshold-share", "Threshold by share", "Makes a given share of the pixels dark and the rest bright.",
+        super("threshold-share", "Share threshold", "Makes a given share of the pixels dark and the rest bright.",
                 "if(r > t, high, low)", Set.of("t"), PERCENT, LOW, HIGH);
     }
 

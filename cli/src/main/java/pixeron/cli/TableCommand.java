@@ -1,0 +1,96 @@
+package pixeron.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.stream.Collectors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import pixeron.PixeronException;
+import pixeron.number.Decimals;
+import pixeron.number.Value;
+import pixeron.step.Progress;
+import pixeron.working.Table;
+
+/** {@code pixeron table IMAGE --step LINE…}: the tables by which the last step is worked out. */
+@Command(name = "table", mixinStandardHelpOptions = true,
+        description = "Shows the tables of the last step: counts of levels, new levels, variances, rounds.")
+final class TableCommand implements Runnable {
+
+    private enum Format { text, csv, json }
+
+    @Spec
+    private CommandSpec spec;
+
+    @Mixin
+    private OneImage image;
+
+    @Mixin
+    private StepLines steps;
+
+    @Option(names = "--table", paramLabel = "NAME", description = "Only this one of the tables.")
+    private String name;
+
+    @Option(names = "--format", defaultValue = "text",
+            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
+    private Format format;
+
+    @Override
+    public void run() {
+        List<Table> all = steps.last(image.read().image()).operation(Progress.NONE).orElseThrow().tables();
+        List<Table> tables = all.stream().filter(table -> name == null || table.name().equals(name)).toList();
+        if (tables.isEmpty()) {
+            throw PixeronException.of(all.isEmpty() ? "The last step has no tables: an open image has values, not levels."
+                    : "The last step has no table \"%s\"; it has %s.", Decimals.shortened(String.valueOf(name)),
+                    all.stream().map(Table::name).collect(Collectors.joining(", ")));
+        }
+        PrintWriter out = spec.commandLine().getOut();
+        if (format == Format.json) {
+            out.println(Json.text(json(tables)));
+            return;
+        }
+        for (Table table : tables) {
+            if (tables.size() > 1) {
+                out.println((table == tables.get(0) ? "" : "\n") + table.name());
+            }
+            print(out, table);
+        }
+    }
+
+    private static ObjectNode json(List<Table> tables) {
+        ObjectNode node = Json.object();
+        for (Table table : tables) {
+            ObjectNode entry = node.putObject(table.name());
+            ArrayNode columns = entry.putArray("columns");
+            table.columns().forEach(columns::add);
+            ArrayNode rows = entry.putArray("rows");
+            for (List<Value> row : table.rows()) {
+                ArrayNode cells = rows.addArray();
+                row.forEach(value -> Json.add(cells, value));
+            }
+        }
+        return node;
+    }
+
+    private void print(PrintWriter out, Table table) {
+        if (format == Format.csv) {
+            out.println(String.join(",", table.columns()));
+            table.rows().forEach(row -> out.println(row.stream().map(Decimals::table)
+                    .collect(Collectors.joining(","))));
+            return;
+        }
+        int width = 2 + table.rows().stream().flatMap(List::stream).mapToInt(value -> Decimals.working(value).length())
+                .reduce(table.columns().stream().mapToInt(String::length).max().orElse(1), Math::max);
+        out.println(table.columns().stream().map(column -> padded(column, width)).collect(Collectors.joining()));
+        table.rows().forEach(row -> out.println(row.stream().map(value -> padded(Decimals.working(value), width))
+                .collect(Collectors.joining())));
+    }
+
+    private static String padded(String text, int width) {
+        return " ".repeat(Math.max(0, width - text.length())) + text;
+    }
+}

@@ -1,0 +1,135 @@
+package pixeron.step.threshold;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import pixeron.PixeronException;
+import pixeron.image.Area;
+import pixeron.image.Histogram;
+import pixeron.image.Image;
+import pixeron.image.Levels;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+import pixeron.working.Line;
+import pixeron.working.Run;
+import pixeron.working.Table;
+
+/**
+ * {@code threshold-otsu}: for every t with levels on both sides, class 0 is r ≤ t; w0·w1·(μ0 − μ1)² is the variance between
+ * the classes. The t where it is largest is taken, the smallest of several; high where r &gt; t, else low. All exact.
+ */
+public final class Otsu extends PointStep {
+
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
+    private static final List<String> COLUMNS = List.of("t", "n0", "n1", "w0", "w1", "mean0", "mean1", "variance0",
+            "variance1", "within", "between", "total");
+    private static final int BETWEEN = COLUMNS.indexOf("between");
+
+    public Otsu() {
+        super("threshold-otsu", "Variance threshold",
+                "Parts the levels where the two parts differ most from each other.", "if(r > t, high, low)",
+                Set.of("t"), LOW, HIGH);
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        Levels.require(before, title());
+        Histogram histogram = Histogram.of(before, area);
+        List<List<Value>> rows = rows(histogram);
+        if (rows.isEmpty()) {
+            throw PixeronException.of("%s needs at least two levels, and only level %d occurs.", title(),
+                    histogram.levelAt(1));
+        }
+        Rational largest = rows.stream().map(row -> (Rational) row.get(BETWEEN)).max(Rational::compareTo).orElseThrow();
+        List<List<Value>> best = rows.stream().filter(row -> row.get(BETWEEN).equals(largest)).toList();
+        Value t = best.get(0).get(0);
+        PointRule rule = super.rule(arguments, before, area).withConstant("t", t, Line.of("t",
+                Run.plain("t = " + Decimals.working(t)), Run.note("   between-class variance "
+                        + Decimals.approximate(largest) + ", the largest")));
+        String ties = ties(best);
+        return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(new Table("otsu", COLUMNS, rows));
+    }
+
+    private static List<List<Value>> rows(Histogram histogram) {
+        int maximum = histogram.maximumLevel();
+        Sums all = Sums.of(histogram, 0, maximum);
+        List<List<Value>> rows = new ArrayList<>();
+        Sums below = new Sums(0, 0, 0);
+        for (int t = 0; t < maximum; t++) {
+            below = below.plus(histogram.count(t), t);
+            Sums above = all.minus(below);
+            if (below.count > 0 && above.count > 0) {
+                rows.add(row(t, below, above, all.count));
+            }
+        }
+        return rows;
+    }
+
+    private static List<Value> row(int t, Sums below, Sums above, long count) {
+        Rational w0 = Rational.of(below.count, count);
+        Rational w1 = Rational.of(above.count, count);
+        Rational apart = below.mean().minus(above.mean());
+        Rational between = w0.times(w1).times(apart).times(apart);
+        Rational within = w0.times(below.variance()).plus(w1.times(above.variance()));
+        return List.of(Rational.of(t), Rational.of(below.count), Rational.of(above.count), w0, w1, below.mean(),
+                above.mean(), below.variance(), above.variance(), within, between, within.plus(between));
+    }
+
+    /** Thresholds between the same two neighboring levels part the pixels alike and count as one. */
+    private static String ties(List<List<Value>> best) {
+        List<String> groups = new ArrayList<>(best.stream().collect(Collectors.groupingBy(row -> row.get(1),
+                java.util.LinkedHashMap::new, Collectors.toList())).values().stream().map(group -> group.size() == 1
+                ? Decimals.working(group.get(0).get(0)) : Decimals.working(group.get(0).get(0)) + " to "
+                        + Decimals.working(group.get(group.size() - 1).get(0)) + " (the same two parts)").toList());
+        return groups.size() == 1 && best.size() == 1 ? ""
+                : "The largest variance is at t = " + String.join(" and at t = ", groups) + "; the smallest t is taken.";
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE);
+    }
+
+    /**
+     * Sums over some levels.
+     *
+     * @param count Σn(k)
+     * @param sum Σk·n(k)
+     * @param squares Σk²·n(k), below 2⁶³ for the largest image
+     */
+    private record Sums(long count, long sum, long squares) {
+
+        static Sums of(Histogram histogram, int from, int to) {
+            Sums sums = new Sums(0, 0, 0);
+            for (int level = from; level <= to; level++) {
+                sums = sums.plus(histogram.count(level), level);
+            }
+            return sums;
+        }
+
+        Sums plus(long n, long level) {
+            return new Sums(count + n, sum + n * level, squares + n * level * level);
+        }
+
+        Sums minus(Sums other) {
+            return new Sums(count - other.count, sum - other.sum, squares - other.squares);
+        }
+
+        Rational mean() {
+            return Rational.of(sum, count);
+        }
+
+        Rational variance() {
+            return Rational.of(squares, count).minus(mean().times(mean()));
+        }
+    }
+}

@@ -1,0 +1,96 @@
+package pixeron.step.threshold;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.image.Area;
+import pixeron.image.Histogram;
+import pixeron.image.Image;
+import pixeron.image.ImageFacts;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+import pixeron.step.PointRule;
+import pixeron.step.PointStep;
+import pixeron.step.Step;
+import pixeron.working.Line;
+import pixeron.working.Run;
+import pixeron.working.Table;
+
+/**
+ * {@code threshold-two-means start=auto stop=0.5}: begins with t = the mean; the next t is half way between the mean of r ≤ t
+ * and the mean of r &gt; t, until it changes by at most stop; high above the last t, else low.
+ */
+public final class TwoMeans extends PointStep {
+
+    private static final NumberParameter START = NumberParameter.automatic("start", "Start", false);
+    private static final NumberParameter STOP = NumberParameter.optional("stop", "Stop", 0)
+            .with(new Amount(Rational.HALF)).only(n -> n.signum() >= 0, "a number from 0 on");
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
+    private static final List<String> COLUMNS = List.of("round", "t", "n0", "n1", "mean0", "mean1", "next", "change");
+    /** Every round but the last parts the samples anew, and t only ever goes one way: far more than ever happen. */
+    private static final int MOST_ROUNDS = 100_000;
+
+    public TwoMeans() {
+        super("threshold-two-means", "Two-means threshold",
+                "Moves a limit half way between the means of its two sides until it stays.", "if(r > t, high, low)",
+                Set.of("t"), START, STOP, LOW, HIGH);
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        Image part = before.part(area);
+        Value t = arguments.get(START).isAuto() ? ImageFacts.of(part).mean() : arguments.get(START).number();
+        Rational stop = arguments.get(STOP).number();
+        List<List<Value>> rows = new ArrayList<>();
+        Value change;
+        do {
+            Value[] round = round(part, t);
+            Value next = round[2].plus(round[3]).times(Rational.HALF);
+            change = next.minus(t).absolute();
+            rows.add(List.of(Rational.of(rows.size() + 1L), t, round[0], round[1], round[2], round[3], next, change));
+            t = next;
+        } while (change.compareValue(stop) > 0 && rows.size() < MOST_ROUNDS);
+        return super.rule(arguments, before, area).withConstant("t", t, Line.of("t", Run.plain("t = "
+                + Decimals.working(t)), Run.note("   after " + rows.size() + (rows.size() == 1 ? " round" : " rounds"))))
+                .withTable(new Table("two-means", COLUMNS, rows));
+    }
+
+    /** @return counts and means of the samples up to t and above it */
+    private Value[] round(Image part, Value t) {
+        long[] counts = new long[2];
+        Value[] sums = {Rational.ZERO, Rational.ZERO};
+        if (part.isLevelImage()) {
+            Histogram histogram = Histogram.of(part);
+            long[] whole = new long[2];
+            for (int level = 0; level <= histogram.maximumLevel(); level++) {
+                int side = Rational.of(level).compareValue(t) > 0 ? 1 : 0;
+                counts[side] += histogram.count(level);
+                whole[side] += (long) histogram.count(level) * level;
+            }
+            sums = new Value[] {Rational.of(whole[0]), Rational.of(whole[1])};
+        } else {
+            for (int n = 0; n < part.count(); n++) {
+                int side = part.value(n).compareValue(t) > 0 ? 1 : 0;
+                counts[side]++;
+                sums[side] = sums[side].plus(part.value(n));
+            }
+        }
+        if (counts[0] == 0 || counts[1] == 0) {
+            throw PixeronException.of("%s: no sample is %s t = %s, so that side has no mean.", title(),
+                    counts[0] == 0 ? "at or below" : "above", Decimals.working(t));
+        }
+        return new Value[] {Rational.of(counts[0]), Rational.of(counts[1]), sums[0].dividedBy(Rational.of(counts[0])),
+            sums[1].dividedBy(Rational.of(counts[1]))};
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE);
+    }
+}
