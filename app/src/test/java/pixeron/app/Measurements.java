@@ -71,6 +71,27 @@ class Measurements extends WindowTest {
         print(what, times);
     }
 
+    /** Painting and rendering Before alone, from the first call to the finished picture, without waiting for a frame. */
+    private void drawing(String what, Viewport viewport) {
+        long[] times = new long[ROUNDS];
+        interact(() -> {
+            var painter = new pixeron.app.sheet.ImagePainter(bench().shown().before().orElseThrow(),
+                    pixeron.app.sheet.Look.of(bench().shown(), pixeron.app.model.Display.PLAIN),
+                    new pixeron.app.theme.Theme(new javafx.scene.layout.StackPane()));
+            var canvas = new javafx.scene.canvas.Canvas(300, 340);
+            for (int n = -10; n < ROUNDS; n++) {
+                viewport.pan(-7, -5);
+                long start = System.nanoTime();
+                painter.paint(canvas.getGraphicsContext2D(), viewport);
+                canvas.snapshot(null, null);
+                if (n >= 0) {
+                    times[n] = System.nanoTime() - start;
+                }
+            }
+        });
+        print(what, times);
+    }
+
     @Test
     void aLargeImage() {
         Random random = new Random(1);
@@ -100,6 +121,7 @@ class Measurements extends WindowTest {
                 viewport.zoom(cell / viewport.cell());
             });
             frames("pan, three sheets, cells of " + cell, () -> viewport.pan(-7, -5));
+            drawing("drawing one sheet, cells of " + cell, viewport);
         }
         frames("zoom by a step and back", () -> viewport.zoom(random.nextBoolean() ? 1.15 : 1 / 1.15));
         interact(() -> bench().pick(new Pixel(2000, 2000)));

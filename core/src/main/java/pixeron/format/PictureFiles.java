@@ -45,6 +45,12 @@ final class PictureFiles {
     private static final Set<Integer> TIFF_MAXIMA = Set.of(255, 65535);
     private static final Set<Integer> BYTE_MAXIMA = Set.of(255);
 
+    /** What a file may unfold to without a question: this many bytes, and as many times its own size. */
+    private static final long FREE_MEMORY = 64L << 20;
+    private static final long FREE_FACTOR = 16;
+    /** Channels that a palette may stand for. */
+    private static final int COLOURS = 4;
+
     private final BufferedImage picture;
     private final String format;
 
@@ -69,6 +75,9 @@ final class PictureFiles {
         try (ImageInputStream in = new MemoryCacheImageInputStream(new ByteArrayInputStream(bytes))) {
             reader.setInput(in, false, true);
             NumberTables.requirePixelLimit(reader.getHeight(0), reader.getWidth(0), options);
+            if (!options.isLimitChosen()) {
+                requireMemory(reader, bytes.length);
+            }
             LoadedImage loaded = Orientation.of(bytes, format).apply(new PictureFiles(reader.read(0), format).loaded());
             return format.equals("gif") && reader.getNumImages(true) > 1
                     ? loaded.withNote("The GIF has several frames; this is the first.") : loaded;
@@ -80,6 +89,19 @@ final class PictureFiles {
                     + "not read.", format.toUpperCase(java.util.Locale.ROOT));
         } finally {
             reader.dispose();
+        }
+    }
+
+    /** A picture is decoded into one raster and then taken apart into channels; both are counted. */
+    private static void requireMemory(ImageReader reader, long fileBytes) throws IOException {
+        long rows = reader.getHeight(0);
+        long columns = reader.getWidth(0);
+        ImageTypeSpecifier type = reader.getImageTypes(0).next();
+        int decoded = (type.getColorModel().getPixelSize() + 7) / 8;
+        int channels = type.getColorModel() instanceof IndexColorModel ? COLOURS : decoded;
+        long needed = rows * columns * (decoded + channels);
+        if (needed > FREE_MEMORY + FREE_FACTOR * fileBytes) {
+            throw TooManyPixelsException.ofMemory(rows, columns, needed, fileBytes);
         }
     }
 

@@ -25,6 +25,11 @@ public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) 
         return new ReadOptions(OptionalInt.of(maximumLevel), isOpen, pixelLimit);
     }
 
+    /** @return true when the person has said how many pixels are read, and so how much memory may be taken */
+    boolean isLimitChosen() {
+        return pixelLimit != DEFAULT_PIXEL_LIMIT;
+    }
+
     /** @param pixels most pixels that are read, at least 1 */
     public ReadOptions withPixelLimit(long pixels) {
         return new ReadOptions(maximum, isOpen, pixels);

@@ -17,6 +17,18 @@ public final class TooManyPixelsException extends PixeronException {
         pixels = rows * columns;
     }
 
+    private TooManyPixelsException(long pixels, String message) {
+        super(message, null);
+        this.pixels = pixels;
+    }
+
+    /** A small file that unfolds to much memory; the person may want it, but must say so. */
+    static TooManyPixelsException ofMemory(long rows, long columns, long bytes, long fileBytes) {
+        return new TooManyPixelsException(rows * columns, String.format("The file of %d KiB unfolds to %d × %d pixels and"
+                + " %d MiB; raise the limit of pixels to read it (--most-pixels).", fileBytes >> 10, rows, columns,
+                bytes >> 20));
+    }
+
     /** @return the number of pixels of the image */
     public long pixels() {
         return pixels;

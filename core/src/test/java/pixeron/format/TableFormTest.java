@@ -79,6 +79,17 @@ class TableFormTest {
         assertThat(ImageFiles.read(file, few.withPixelLimit(6)).image().count()).isEqualTo(6);
     }
 
+    /** 6000 × 6000 white pixels are a few kilobytes as a file, and 72 MB when they are decoded and taken over. */
+    @Test
+    void aSmallFileThatUnfoldsToMuchIsAskedAbout(@TempDir Path folder) throws IOException {
+        Path file = folder.resolve("white.png");
+        ImageIO.write(new BufferedImage(6000, 6000, BufferedImage.TYPE_BYTE_GRAY), "png", file.toFile());
+        assertThatThrownBy(() -> ImageFiles.read(file, ReadOptions.DEFAULT)).isInstanceOf(TooManyPixelsException.class)
+                .hasMessageContaining("6000 × 6000 pixels and 68 MiB");
+        assertThat(ImageFiles.read(file, ReadOptions.DEFAULT.withPixelLimit(36_000_000)).image().count())
+                .isEqualTo(36_000_000);
+    }
+
     /** Upright is 1 2 3 | 4 5 6; the file holds it as the telephone was held. */
     @ParameterizedTest
     @CsvSource({"1, 1 2 3 4 5 6, 3", "2, 3 2 1 6 5 4, 3", "3, 6 5 4 3 2 1, 3", "4, 4 5 6 1 2 3, 3",

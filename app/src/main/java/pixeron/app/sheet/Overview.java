@@ -58,6 +58,8 @@ public final class Overview extends Region {
         GraphicsContext graphics = canvas.getGraphicsContext2D();
         graphics.clearRect(0, 0, width, height);
         painter.paint(graphics, map);
+        graphics.setStroke(theme.palette().ink());
+        graphics.strokeRect(0.5, 0.5, width - 1, height - 1);
         graphics.setStroke(theme.palette().picked());
         graphics.setLineWidth(2);
         graphics.strokeRect(viewport.left() * map.cell() + 1, viewport.top() * map.cell() + 1,
