@@ -1,7 +1,10 @@
 package pixeron.app.bench;
 
 import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Orientation;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SplitPane;
@@ -25,8 +28,7 @@ public final class BenchView extends BorderPane {
     private final StepSearch search;
     private final StatusLine status;
     private final TabPane tabs = new TabPane();
-    private final Tab displayTab = new Tab("Display");
-    private final DisplayPane display;
+    private final Tab display;
 
     /**
      * @param bench the state
@@ -36,7 +38,7 @@ public final class BenchView extends BorderPane {
     public BenchView(Bench bench, Background background, Theme theme, Consumer<Image> newImage) {
         sheets = new SheetsPane(bench, theme, this::say);
         working = new WorkingPane(bench, theme);
-        display = new DisplayPane(bench);
+        display = tab("Display", isSeen -> new DisplayPane(bench));
         search = new StepSearch(bench, theme);
         status = new StatusLine(bench, background);
         getStyleClass().add("bench");
@@ -64,20 +66,14 @@ public final class BenchView extends BorderPane {
 
     private HBox below(Bench bench, Theme theme, Consumer<Image> newImage) {
         Tab slips = new Tab("Slips", new SlipsPane(bench));
-        Tab pixel = new Tab("Pixel");
-        pixel.setContent(new PixelPane(bench, theme, pixel.selectedProperty()));
-        Tab followed = new Tab("Followed");
-        followed.setContent(new WatchList(bench, followed.selectedProperty()));
-        Tab marked = new Tab("Marked");
-        // What is marked is summed up apart from the calculation, so that neither takes the other's place.
-        marked.setContent(new MarkedPane(bench, theme, new Background(), newImage, this::say,
-                marked.selectedProperty()));
-        Tab counts = new Tab("Counts");
-        counts.setContent(new CountingPane(bench, theme, counts.selectedProperty()));
-        Tab facts = new Tab("Facts");
-        facts.setContent(new FactsPane(bench, facts.selectedProperty()));
-        displayTab.setContent(display);
-        tabs.getTabs().addAll(new Tab("Working", working), slips, pixel, followed, marked, counts, displayTab, facts);
+        tabs.getTabs().addAll(new Tab("Working", working), slips,
+                tab("Pixel", isSeen -> new PixelPane(bench, theme, isSeen)),
+                tab("Followed", isSeen -> new WatchList(bench, isSeen)),
+                // What is marked is summed up apart from the calculation, so that neither takes the other's place.
+                tab("Marked", isSeen -> new MarkedPane(bench, theme, new Background(), newImage, this::say, isSeen)),
+                tab("Counts", isSeen -> new CountingPane(bench, theme, isSeen)),
+                display,
+                tab("Facts", isSeen -> new FactsPane(bench, isSeen)));
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
         tabs.getStyleClass().add("work-tabs");
         Label count = new Label();
@@ -101,6 +97,17 @@ public final class BenchView extends BorderPane {
         return below;
     }
 
+    /** What stands in a tab is made when it is opened for the first time: the bench stands sooner without it. */
+    private static Tab tab(String name, Function<ObservableValue<Boolean>, Node> content) {
+        Tab tab = new Tab(name);
+        tab.selectedProperty().subscribe(isSelected -> {
+            if (isSelected && tab.getContent() == null) {
+                tab.setContent(content.apply(tab.selectedProperty()));
+            }
+        });
+        return tab;
+    }
+
     public SheetsPane sheets() {
         return sheets;
     }
@@ -112,8 +119,8 @@ public final class BenchView extends BorderPane {
 
     /** Opens the place where a pixel is found by its row and column. */
     public void goToPixel() {
-        tabs.getSelectionModel().select(displayTab);
-        display.focusPlace();
+        tabs.getSelectionModel().select(display);
+        ((DisplayPane) display.getContent()).focusPlace();
     }
 
     /** Puts the working of the picked pixel on the clipboard. */

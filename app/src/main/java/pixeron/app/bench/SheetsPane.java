@@ -86,7 +86,6 @@ public final class SheetsPane extends HBox {
         drags = new SheetDrags(bench, tools::level, say);
         overview = new Overview(viewport, theme);
         getStyleClass().add("sheets");
-        CHANNELS.forEach(name -> channels.add(frame(name, CHANNEL_ROLE)));
         for (Kind kind : Kind.values()) {
             SheetFrame frame = frame(kind.title, kind.role);
             frames.put(kind, frame);
@@ -133,6 +132,14 @@ public final class SheetsPane extends HBox {
         frame.setPrefWidth(100);
         getChildren().add(frame);
         return frame;
+    }
+
+    /** Most images have no colour, so the sheets of channels are made when the first one has. */
+    private void makeChannels() {
+        CHANNELS.forEach(name -> channels.add(frame(name, CHANNEL_ROLE)));
+        getChildren().removeAll(channels);
+        getChildren().addAll(0, channels);
+        channels.forEach(frame -> frame.sheet().setMarked(bench.looking().selectionProperty().get()));
     }
 
     private List<SheetFrame> all() {
@@ -183,6 +190,9 @@ public final class SheetsPane extends HBox {
             return;
         }
         boolean isApart = areChannelsApart();
+        if (isApart && channels.isEmpty()) {
+            makeChannels();
+        }
         frames.forEach((kind, frame) -> show(frame, isApart ? kind == Kind.AFTER : visible.get(kind).get()));
         for (int n = 0; n < channels.size(); n++) {
             show(channels.get(n), isApart && n < bench.shown().channels().size());
