@@ -100,6 +100,10 @@ class LookingTest extends WindowTest {
         release(KeyCode.SHIFT);
         assertThat(bench().looking().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(1, 0, 2,
                 2)));
+        // The tab is made only now, with something marked already; values 7 0 | 4 6 sum up to 17.
+        clickOn("Marked");
+        until(() -> shownText().contains("17"));
+        clickOn(sheet("Before"));
         push(KeyCode.ESCAPE);
         assertThat(bench().looking().selectionProperty().get()).isNull();
     }

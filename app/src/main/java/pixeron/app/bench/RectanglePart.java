@@ -63,7 +63,7 @@ final class RectanglePart extends HBox {
             field.getStyleClass().addAll("number-field", "place-field");
             field.setAccessibleText(name + " of the rectangle");
             field.setOnAction(event -> take());
-            field.focusedProperty().subscribe(isFocused -> {
+            field.focusedProperty().subscribe((wasFocused, isFocused) -> {
                 if (!isFocused && bench.looking().selectionProperty().get() instanceof Selection.Rectangle) {
                     take();
                 }
