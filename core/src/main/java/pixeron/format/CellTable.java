@@ -9,7 +9,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -71,21 +73,46 @@ public record CellTable(List<List<String>> rows) {
     }
 
     private static List<List<String>> blankSeparated(String text) {
-        return text.lines().map(line -> Arrays.asList(line.strip().split("\\s+"))).toList();
+        Shared shared = new Shared();
+        return text.lines().map(line -> Arrays.stream(line.strip().split("\\s+")).map(shared::one).toList()).toList();
     }
 
     private static List<List<String>> separated(String text, char separator) {
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(false).get();
         List<List<String>> rows = new ArrayList<>();
+        Shared shared = new Shared();
         try (CSVParser parser = CSVParser.builder().setReader(new StringReader(text)).setFormat(format).get()) {
             for (CSVRecord row : parser) {
-                rows.add(row.stream().map(String::strip).toList());
+                rows.add(row.stream().map(String::strip).map(shared::one).toList());
             }
         } catch (IOException | UncheckedIOException | IllegalStateException broken) {
             throw PixeronException.because(broken, "Line %d of the table has a quote that does not end.",
                     rows.size() + 1);
         }
         return rows;
+    }
+
+    /**
+     * Short cells that are alike are one text in memory: a table of levels has millions of cells and few different ones, and
+     * each text of its own takes fifty bytes.
+     */
+    private static final class Shared {
+
+        private static final int LONGEST = 8;
+        private static final int MOST = 1 << 16;
+
+        private final Map<String, String> known = new HashMap<>();
+
+        String one(String cell) {
+            if (cell.length() > LONGEST) {
+                return cell;
+            }
+            String same = known.get(cell);
+            if (same == null && known.size() < MOST) {
+                known.put(cell, cell);
+            }
+            return same == null ? cell : same;
+        }
     }
 
     /**
