@@ -61,7 +61,7 @@ final class PixelPane extends ScrollPane {
         for (int n = 0; n < columns.size(); n++) {
             boolean isLast = n == columns.size() - 1;
             facts.head(n + 1, columns.get(n).isEmpty() ? "" : isLast ? "after" : shown.channels().isEmpty() ? "before"
-                    : Words.channel(shown, columns.get(n).get()), isLast ? "role-after" : "role-before");
+                    : Words.channel(n), isLast ? "role-after" : "role-before");
         }
         row("decimal", columns, picked, (image, value) -> Decimals.working(value));
         row("hexadecimal", columns, picked, (image, value) -> inBase("0x", NumberBase.HEXADECIMAL, image, value));

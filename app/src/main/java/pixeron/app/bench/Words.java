@@ -52,9 +52,9 @@ public final class Words {
         return "row " + (pixel.row() + display.first()) + ", column " + (pixel.column() + display.first());
     }
 
-    /** @return the name of a channel of the colour picture that is shown */
-    static String channel(Shown shown, Shown.Described channel) {
-        return List.of("red", "green", "blue", "alpha").get(shown.channels().indexOf(channel));
+    /** @return the name of a channel of a colour picture, by its place; channels may well be equal */
+    static String channel(int place) {
+        return List.of("red", "green", "blue", "alpha").get(place);
     }
 
     /** @return what is lit and how much of it was found */

@@ -1,6 +1,5 @@
 package pixeron.app.window;
 
-import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -10,8 +9,6 @@ import javafx.scene.layout.Region;
 
 /** A message at the top of the window: what went wrong, and buttons for what can be done about it. */
 final class Banner extends HBox {
-
-    private static final PseudoClass QUESTION = PseudoClass.getPseudoClass("question");
 
     private final Label text = new Label();
     private final HBox actions = new HBox();
@@ -31,18 +28,8 @@ final class Banner extends HBox {
 
     /** @param message one line for the person: what went wrong */
     void show(String message) {
-        open("▲  " + message, message, false);
-    }
-
-    /** @param question something to choose; the choices are given with {@link #offer} */
-    void ask(String question) {
-        open(question, question, true);
-    }
-
-    private void open(String shown, String spoken, boolean isQuestion) {
-        pseudoClassStateChanged(QUESTION, isQuestion);
-        text.setText(shown);
-        setAccessibleText(spoken);
+        text.setText("▲  " + message);
+        setAccessibleText(message);
         Button close = new Button("Close");
         close.setOnAction(event -> hide());
         actions.getChildren().setAll(close);

@@ -10,6 +10,7 @@ import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.chain.Chain;
 import pixeron.image.Area;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
@@ -76,12 +77,13 @@ public final class DemoCases {
     }
 
     private static DemoCase colourProof() {
-        GraySource gray = new GraySource(Workshop.colourProof(), GrayRule.parse("luma-601"), Transparency.OVER_WHITE);
-        Image image = gray.image();
+        ColourImage proof = Workshop.colourProof();
+        // On its card one channel stands for the picture: reading the gray rules would make the first window wait.
         return new DemoCase("colour-proof", "Colour proof",
                 "Two inks, with transparent corners. Gray is made by weights; by hand, some took the plain mean.",
-                        image,
+                proof.green(),
                 () -> {
+                    GraySource gray = new GraySource(proof, GrayRule.parse("luma-601"), Transparency.OVER_WHITE);
                     Origin origin = new Origin("demo data", "demo", 4, List.of());
                     GraySource slipped = gray.with(GrayRule.parse("mean"));
                     Project project = Project.of("Colour proof", origin, gray)
