@@ -18,6 +18,8 @@ public final class PixeronApp extends Application {
     private static final Duration AUTOSAVE = Duration.ofSeconds(2);
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    /** Set by the launcher after a build, so that the virtual machine can write an archive of the classes loaded. */
+    private static final boolean IS_REHEARSAL = Boolean.getBoolean("pixeron.rehearsal");
 
     @Override
     public void start(Stage stage) {
@@ -34,6 +36,10 @@ public final class PixeronApp extends Application {
             event.consume();
             window.askToClose(Platform::exit);
         });
+        if (IS_REHEARSAL) {
+            window.rehearse(Platform::exit);
+            return;
+        }
         stage.show();
         Platform.runLater(() -> window.started(getParameters().getRaw()));
     }

@@ -7,11 +7,14 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.ArrayList;
+import java.util.AbstractList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -20,13 +23,26 @@ import pixeron.PixeronException;
 /**
  * A block of cells as text: a CSV, TSV, semicolon- or blank-separated file, or what a spreadsheet puts on the
  * clipboard. Cells are without the blanks around them. Rows may differ in length; who reads it says what that means.
- *
- * @param rows the cells, row by row
  */
-public record CellTable(List<List<String>> rows) {
+public final class CellTable {
 
-    public CellTable {
-        rows = List.copyOf(rows);
+    private static final Pattern BLANKS = Pattern.compile("\\s+");
+
+    /** All cells, one after the other: a list for each row would take more memory than the cells of narrow tables. */
+    private final String[] cells;
+    /** For each row the number of cells up to its end. */
+    private final int[] ends;
+    private final int rowCount;
+
+    private CellTable(String[] cells, int[] ends, int rowCount) {
+        this.cells = cells;
+        this.ends = ends;
+        this.rowCount = rowCount;
+    }
+
+    /** @return the cells, row by row; unchangeable */
+    public List<List<String>> rows() {
+        return new Rows();
     }
 
     /**
@@ -54,7 +70,7 @@ public record CellTable(List<List<String>> rows) {
      * @throws PixeronException if a quoted cell does not end
      */
     static CellTable parse(String text, char separator) {
-        return new CellTable(separator == ' ' ? blankSeparated(text) : separated(text, separator));
+        return separator == ' ' ? blankSeparated(text) : separated(text, separator);
     }
 
     /** @return the first of tab, semicolon and comma that occurs in the first line with text, else a blank */
@@ -65,45 +81,84 @@ public record CellTable(List<List<String>> rows) {
 
     /** @return this without the blank rows at its end */
     public CellTable trimmed() {
-        int end = rows.size();
+        List<List<String>> rows = rows();
+        int end = rowCount;
         while (end > 0 && rows.get(end - 1).stream().allMatch(String::isEmpty)) {
             end--;
         }
-        return new CellTable(rows.subList(0, end));
+        return new CellTable(cells, ends, end);
     }
 
-    private static List<List<String>> blankSeparated(String text) {
-        Shared shared = new Shared();
-        return text.lines().map(line -> Arrays.stream(line.strip().split("\\s+")).map(shared::one).toList()).toList();
+    private static CellTable blankSeparated(String text) {
+        Builder builder = new Builder();
+        text.lines().forEach(line -> builder.add(Arrays.asList(BLANKS.split(line.strip()))));
+        return builder.build();
     }
 
-    private static List<List<String>> separated(String text, char separator) {
+    private static CellTable separated(String text, char separator) {
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(false).get();
-        List<List<String>> rows = new ArrayList<>();
-        Shared shared = new Shared();
+        Builder builder = new Builder();
         try (CSVParser parser = CSVParser.builder().setReader(new StringReader(text)).setFormat(format).get()) {
             for (CSVRecord row : parser) {
-                rows.add(row.stream().map(String::strip).map(shared::one).toList());
+                builder.add(row);
             }
         } catch (IOException | UncheckedIOException | IllegalStateException broken) {
             throw PixeronException.because(broken, "Line %d of the table has a quote that does not end.",
-                    rows.size() + 1);
+                    builder.rowCount + 1);
         }
-        return rows;
+        return builder.build();
+    }
+
+    /** Rows as they are asked for. */
+    private final class Rows extends AbstractList<List<String>> {
+
+        @Override
+        public List<String> get(int row) {
+            Objects.checkIndex(row, rowCount);
+            return Collections.unmodifiableList(
+                    Arrays.asList(cells).subList(row == 0 ? 0 : ends[row - 1], ends[row]));
+        }
+
+        @Override
+        public int size() {
+            return rowCount;
+        }
     }
 
     /**
-     * Short cells that are alike are one text in memory: a table of levels has millions of cells and few different ones, and
-     * each text of its own takes fifty bytes.
+     * Collects rows. Short cells that are alike are one text in memory: a table of levels has millions of cells and few
+     * different ones, and each text of its own takes fifty bytes.
      */
-    private static final class Shared {
+    static final class Builder {
 
         private static final int LONGEST = 8;
         private static final int MOST = 1 << 16;
 
         private final Map<String, String> known = new HashMap<>();
+        private String[] cells = new String[64];
+        private int[] ends = new int[16];
+        private int cellCount;
+        private int rowCount;
 
-        String one(String cell) {
+        /** Adds a row; blanks around cells are taken away. */
+        void add(Iterable<String> row) {
+            for (String cell : row) {
+                if (cellCount == cells.length) {
+                    cells = Arrays.copyOf(cells, cellCount + cellCount / 2);
+                }
+                cells[cellCount++] = shared(cell.strip());
+            }
+            if (rowCount == ends.length) {
+                ends = Arrays.copyOf(ends, rowCount + rowCount / 2);
+            }
+            ends[rowCount++] = cellCount;
+        }
+
+        CellTable build() {
+            return new CellTable(cells, ends, rowCount);
+        }
+
+        private String shared(String cell) {
             if (cell.length() > LONGEST) {
                 return cell;
             }

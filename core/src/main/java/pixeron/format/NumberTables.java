@@ -5,8 +5,10 @@ import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
@@ -17,6 +19,7 @@ import pixeron.number.Value;
 final class NumberTables {
 
     private static final int DEFAULT_MAXIMUM = 255;
+    private static final int MOST_KNOWN = 1 << 16;
 
     private NumberTables() {
     }
@@ -32,18 +35,19 @@ final class NumberTables {
         }
         int columns = rows.get(0).size();
         requirePixelLimit(rows.size(), columns, options);
-        List<Value> values = new ArrayList<>(rows.size() * columns);
+        Value[] values = new Value[rows.size() * columns];
+        Map<String, Rational> known = new HashMap<>();
         for (int i = 0; i < rows.size(); i++) {
             requireLength(i, rows.get(i).size(), columns);
             for (int j = 0; j < columns; j++) {
-                values.add(number(rows.get(i).get(j), i, j));
+                values[i * columns + j] = number(rows.get(i).get(j), i, j, known);
             }
         }
         int maximum = options.maximum().orElseGet(() -> options.isOpen() ? DEFAULT_MAXIMUM : maximumFor(values));
         if (!options.isOpen()) {
             requireLevels(values, maximum, columns);
         }
-        return LoadedImage.gray(Image.from(rows.size(), columns, maximum, values.toArray(Value[]::new)), "table");
+        return LoadedImage.gray(Image.from(rows.size(), columns, maximum, values), "table");
     }
 
     static void requirePixelLimit(long rows, long columns, ReadOptions options) {
@@ -59,6 +63,18 @@ final class NumberTables {
         }
     }
 
+    /** Cells that are alike are one number in memory: a table of levels has few different ones. */
+    private static Rational number(String cell, int row, int column, Map<String, Rational> known) {
+        Rational same = known.get(cell);
+        if (same == null) {
+            same = number(cell, row, column);
+            if (known.size() < MOST_KNOWN) {
+                known.put(cell, same);
+            }
+        }
+        return same;
+    }
+
     private static Rational number(String cell, int row, int column) {
         if (!Decimals.isNumber(cell)) {
             throw PixeronException.of("Row %d, column %d (counted from 0): %s is not a number.",
@@ -67,18 +83,18 @@ final class NumberTables {
         return Decimals.parse(cell);
     }
 
-    private static int maximumFor(List<Value> values) {
+    private static int maximumFor(Value[] values) {
         Rational usual = Rational.of(DEFAULT_MAXIMUM);
-        return values.stream().anyMatch(value -> value.compareValue(usual) > 0) ? Image.LARGEST_MAXIMUM
+        return Arrays.stream(values).anyMatch(value -> value.compareValue(usual) > 0) ? Image.LARGEST_MAXIMUM
                 : DEFAULT_MAXIMUM;
     }
 
-    private static void requireLevels(List<Value> values, int maximum, int columns) {
-        for (int n = 0; n < values.size(); n++) {
-            if (!Image.isLevel(values.get(n), maximum)) {
+    private static void requireLevels(Value[] values, int maximum, int columns) {
+        for (int n = 0; n < values.length; n++) {
+            if (!Image.isLevel(values[n], maximum)) {
                 throw PixeronException.of("Row %d, column %d (counted from 0): %s is not a whole number from 0 to %d; "
                                 + "set another maximum level (--max), or read the table as an open image (--open).",
-                        n / columns, n % columns, Decimals.table(values.get(n)), maximum);
+                        n / columns, n % columns, Decimals.table(values[n]), maximum);
             }
         }
     }

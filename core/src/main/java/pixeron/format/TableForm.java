@@ -71,17 +71,25 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
      * @throws PixeronException if a quoted cell does not end, or rows that are to be turned differ in length
      */
     public CellTable cells(String text) {
-        List<List<String>> rows = CellTable.parse(text, separator).trimmed().rows();
-        List<List<String>> kept = new ArrayList<>();
-        for (List<String> row : rows.subList(Math.min(headLines, rows.size()), rows.size())) {
-            kept.add(row.stream().map(cell -> hasDecimalComma && DECIMAL_COMMA.test(cell) ? cell.replace(',', '.')
-                    : cell).toList());
+        CellTable table = CellTable.parse(text, separator).trimmed();
+        if (headLines == 0 && !isTurned && !(hasDecimalComma && text.indexOf(',') >= 0)) {
+            return table;
         }
-        return new CellTable(isTurned ? turned(kept) : kept);
+        List<List<String>> rows = table.rows();
+        CellTable.Builder kept = new CellTable.Builder();
+        for (List<String> row : rows.subList(Math.min(headLines, rows.size()), rows.size())) {
+            kept.add(hasDecimalComma ? row.stream().map(TableForm::withPoint).toList() : row);
+        }
+        return isTurned ? turned(kept.build().rows()) : kept.build();
     }
 
-    private static List<List<String>> turned(List<List<String>> rows) {
-        List<List<String>> turned = new ArrayList<>();
+    private static String withPoint(String cell) {
+        // Large tables have millions of cells, and the pattern is slow.
+        return cell.indexOf(',') >= 0 && DECIMAL_COMMA.test(cell) ? cell.replace(',', '.') : cell;
+    }
+
+    private static CellTable turned(List<List<String>> rows) {
+        CellTable.Builder turned = new CellTable.Builder();
         for (int j = 0; j < (rows.isEmpty() ? 0 : rows.get(0).size()); j++) {
             List<String> line = new ArrayList<>();
             for (int i = 0; i < rows.size(); i++) {
@@ -93,7 +101,7 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
             }
             turned.add(line);
         }
-        return turned;
+        return turned.build();
     }
 
     /**

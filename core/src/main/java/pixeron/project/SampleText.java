@@ -32,13 +32,19 @@ final class SampleText {
     }
 
     private static void writeLines(Image image, ArrayNode lines) {
+        boolean hasLevels = image.isLevelImage();
+        StringBuilder line = new StringBuilder();
         for (int i = 0; i < image.rows(); i++) {
-            StringBuilder line = new StringBuilder();
-            for (int j = 0; j < image.columns(); j++) {
-                int n = i * image.columns() + j;
-                line.append(j == 0 ? "" : " ");
-                line.append(image.isLevelImage() ? String.valueOf(image.level(n)) : Decimals.exact(image.value(n)));
+            line.setLength(0);
+            for (int n = i * image.columns(); n < (i + 1) * image.columns(); n++) {
+                if (hasLevels) {
+                    // Written while the person works, so without a text of its own for every level.
+                    line.append(image.level(n)).append(' ');
+                } else {
+                    line.append(Decimals.exact(image.value(n))).append(' ');
+                }
             }
+            line.setLength(line.length() - 1);
             lines.add(line.toString());
         }
     }

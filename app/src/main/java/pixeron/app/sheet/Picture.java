@@ -1,7 +1,9 @@
 package pixeron.app.sheet;
 
+import java.nio.IntBuffer;
 import java.util.stream.IntStream;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
@@ -24,6 +26,8 @@ final class Picture {
     private final Tones tones;
     private final Look look;
     private WritableImage kept;
+    /** What is shown, in the form in which it is drawn: nothing is converted on the way. */
+    private PixelBuffer<IntBuffer> buffer;
     private int[] points = new int[0];
 
     Picture(Shown.Described described, Tones tones, Look look) {
@@ -39,12 +43,13 @@ final class Picture {
             return;
         }
         if (kept == null || kept.getWidth() != width || kept.getHeight() != height) {
-            kept = new WritableImage(width, height);
             points = new int[width * height];
+            buffer = new PixelBuffer<>(width, height, IntBuffer.wrap(points), PixelFormat.getIntArgbPreInstance());
+            kept = new WritableImage(buffer);
         }
         fill(viewport, width, height);
         look.lit().ifPresent(pixels -> light(pixels, viewport, width, height, argb(ground), argb(lit)));
-        kept.getPixelWriter().setPixels(0, 0, width, height, PixelFormat.getIntArgbPreInstance(), points, 0, width);
+        buffer.updateBuffer(changed -> null);
         graphics.drawImage(kept, 0, 0);
     }
 

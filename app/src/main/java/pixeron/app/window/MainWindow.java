@@ -152,8 +152,17 @@ public final class MainWindow extends StackPane {
             files.openAsItIs(Path.of(words.get(0)));
         }
         if (view == null) {
-            Platform.runLater(() -> Rehearsal.start(theme, view(), () -> !bench.isOpen()));
+            Platform.runLater(() -> rehearse(() -> { }));
         }
+    }
+
+    /**
+     * Shows a small case where nobody sees it, so that later actions find everything loaded.
+     *
+     * @param end runs when that is done
+     */
+    public void rehearse(Runnable end) {
+        Rehearsal.start(theme, view(), () -> !bench.isOpen(), end);
     }
 
     /** @param close runs when nothing unsaved is in the way */

@@ -34,14 +34,16 @@ final class Rehearsal {
     private static final Duration BREATH = Duration.millis(20);
 
     private final BooleanSupplier isWanted;
+    private final Runnable end;
     private final Deque<Runnable> pieces = new ArrayDeque<>();
     private final StackPane stage = new StackPane();
     private final Background background = new Background();
     private final Bench bench = new Bench(background, problem -> { });
 
     /** @param isWanted false as soon as the person works; what is left then is left out */
-    private Rehearsal(BooleanSupplier isWanted) {
+    private Rehearsal(BooleanSupplier isWanted, Runnable end) {
         this.isWanted = isWanted;
+        this.end = end;
     }
 
     /**
@@ -49,9 +51,10 @@ final class Rehearsal {
      *
      * @param look the look that the bench will have
      * @param real the bench itself; it is styled last, as empty as it is
+     * @param end runs after the last piece
      */
-    static void start(Theme look, Node real, BooleanSupplier isWanted) {
-        Rehearsal rehearsal = new Rehearsal(isWanted);
+    static void start(Theme look, Node real, BooleanSupplier isWanted, Runnable end) {
+        Rehearsal rehearsal = new Rehearsal(isWanted, end);
         rehearsal.pieces.add(() -> rehearsal.plan(look, real));
         rehearsal.next();
     }
@@ -91,7 +94,9 @@ final class Rehearsal {
     private void next() {
         boolean isCalculating = bench.isOpen() && (bench.shown() == null
                 || bench.shown().position() != bench.position());
-        if (isWanted.getAsBoolean() && !pieces.isEmpty()) {
+        if (pieces.isEmpty()) {
+            end.run();
+        } else if (isWanted.getAsBoolean()) {
             if (!isCalculating) {
                 pieces.removeFirst().run();
             }
