@@ -14,12 +14,19 @@ import pixeron.number.Rational;
  * @param key the key
  * @param title the name beside its field
  * @param range what the numbers are, in words
+ * @param isRequired whether a line must give it
  */
-public record ListParameter(String key, String title, String range) implements Parameter<List<Rational>> {
+public record ListParameter(String key, String title, String range, boolean isRequired)
+        implements Parameter<List<Rational>> {
 
-    @Override
-    public boolean isRequired() {
-        return true;
+    /** A key that must be given. */
+    public ListParameter(String key, String title, String range) {
+        this(key, title, range, true);
+    }
+
+    /** @return this as a key that may be left out and then has no value */
+    public ListParameter leftOutAtWill() {
+        return new ListParameter(key, title, range, false);
     }
 
     @Override

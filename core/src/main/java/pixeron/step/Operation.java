@@ -1,6 +1,7 @@
 package pixeron.step;
 
 import java.util.List;
+import java.util.Map;
 import pixeron.image.Image;
 import pixeron.working.Table;
 
@@ -18,6 +19,15 @@ public interface Operation extends Explained {
     /** @return the tables by which the step is worked out; the counts of levels first, where the input has levels */
     default List<Table> tables() {
         return List.of();
+    }
+
+    /**
+     * @param progress told how far it is
+     * @return images that are worked out on the way, such as the mean of the window around each pixel, by their name for
+     *     people; with the size of the result
+     */
+    default Map<String, Image> sheets(Progress progress) {
+        return Map.of();
     }
 
     /** @return the image that the step is applied to */

@@ -64,6 +64,10 @@ public final class StepArbitraries {
                     : random.nextInt(3) == 0 ? String.valueOf(random.nextInt(9) - 2) : number(random,
                             image.maximumLevel());
         } else if (parameter instanceof ListParameter list) {
+            if (list.key().equals("counts")) {
+                // One for each level; the step refuses any other number of them.
+                return "3 0 1 ".repeat(86).substring(0, 2 * Math.min(256, image.maximumLevel() + 1) - 1);
+            }
             // Two rising cuts, three values: the lengths that belong together.
             return list.key().equals("cuts") ? "1/3 5" : "0 2.5 " + random.nextInt(9);
         } else if (parameter instanceof PairsParameter) {

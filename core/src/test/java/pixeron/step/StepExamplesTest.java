@@ -69,6 +69,24 @@ class StepExamplesTest {
         "stretch cut=10; 7; 0 1 1 2 3 4 5 6 6 7; 0 0 0 1 3 4 6 7 7 7",
         "piecewise points=\"0 0 | 4 1 | 7 7\"; 7; 0 2 4 5 6 7; 0 1 1 3 5 7",
         "piecewise points=\"3 5\"; 7; 0 3 7; 5 5 5",
+        // running shares 1/4 5/8 3/4 1 against 1/4 1/2 3/4 1: 5/8 is as near to 1/2 as to 3/4
+        "match counts=\"1 1 1 1\"; 3; 0 0 1 1 1 2 3 3; 0 0 1 1 1 2 3 3",
+        "match counts=\"1 1 1 1\" rule=first-at-least; 3; 0 0 1 1 1 2 3 3; 0 0 2 2 2 2 3 3",
+        // against 0 1/2 1/2 1: 1/4 is as near to 0 as to 1/2, 3/4 as near to 1/2 as to 1
+        "match counts=\"0 4 0 4\"; 3; 0 0 1 1 1 2 3 3; 0 0 1 1 1 1 3 3",
+        "match counts=\"0 4 0 4\" rule=first-at-least; 3; 0 0 1 1 1 2 3 3; 1 1 3 3 3 3 3 3",
+        // one row: with zeros above and below the means of 3 × 3 are 2/9 7/9 8/9 8/9 3/9
+        "threshold-local size=3; 7; 0 2 5 1 2; 0 7 7 7 7",
+        // 5 > 8/9 + 4, but 2 < 7/9 + 4
+        "threshold-local size=3 offset=-4; 7; 0 2 5 1 2; 0 0 7 0 0",
+        // means of the cells inside: 1, 7/3, 8/3, 8/3, 3/2
+        "threshold-local size=3 border=inside; 7; 0 2 5 1 2; 0 0 7 0 7",
+        "threshold-local size=3 border=repeat; 7; 0 2 5 1 2; 0 0 7 0 7",
+        // nine cells with 7 outside: 16.3…; in one row no window of 3 × 3 fits, so all stay
+        "threshold-local size=3 border=constant outside=7; 7; 0 2 5 1 2; 0 0 0 0 0",
+        "threshold-local size=3 border=keep; 7; 0 2 5 1 2; 0 2 5 1 2",
+        // the anchor of a window of 2 × 2 is its upper left cell: means 2/4 7/4 6/4 3/4 2/4
+        "threshold-local size=2; 7; 0 2 5 1 2; 0 7 7 7 7",
         "slice low=2 high=4; 7; 1 2 4 5; 1 7 7 5",
         "slice low=2 high=4 inside=3 outside=0; 7; 1 2 4 5; 0 3 3 0",
         // 8 levels in 3 bins: q = ⌊3r ÷ 8⌋ = 0 0 0 1 1 1 2 2, s = 3.5q

@@ -87,6 +87,8 @@ final class TablePane extends StackPane {
         VBox left = new VBox(title, row("Between cells", separator), row("", comma), row("Head lines", head),
                 row("Orientation", turned), row("Maximum level", maximum), tooLargeBox, buttons);
         left.getStyleClass().add("new-left");
+        // The box has the width that it likes; without this the right side would take it from the words on the left.
+        left.setMinWidth(Region.USE_PREF_SIZE);
         picture.setMinSize(PICTURE + 2, PICTURE + 2);
         picture.setMaxSize(PICTURE + 2, PICTURE + 2);
         picture.getStyleClass().add("step-picture");

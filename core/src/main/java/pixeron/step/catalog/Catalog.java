@@ -8,6 +8,8 @@ import java.util.stream.Collectors;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import pixeron.step.StepType;
 import pixeron.step.histogram.Equalize;
+import pixeron.step.histogram.Match;
+import pixeron.step.neighborhood.LocalThreshold;
 import pixeron.step.point.Add;
 import pixeron.step.point.BitPlane;
 import pixeron.step.point.Bits;
@@ -42,7 +44,8 @@ public final class Catalog {
             new Add(), new Subtract(), new Multiply(), new Divide(), new Linear(), new Invert(), new Log(),
             new Exponential(), new Power(), new Stretch(), new Piecewise(), new Clamp(), new Slice(), new Quantize(),
             new Posterize(), new BitPlane(), Bits.and(), Bits.or(), Bits.xor(), new Shift(), new Depth(), new Lookup(),
-            new OwnFormula(), new Equalize(), new Threshold(), new Band(), new Otsu(), new TwoMeans(), new ThresholdShare());
+            new OwnFormula(), new Equalize(), new Match(), new Threshold(), new Band(), new Otsu(), new TwoMeans(), new ThresholdShare(),
+            new LocalThreshold());
 
     private Catalog() {
     }

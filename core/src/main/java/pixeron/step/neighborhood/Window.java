@@ -1,0 +1,70 @@
+package pixeron.step.neighborhood;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Value;
+
+/**
+ * A rectangle of cells around a pixel.
+ *
+ * @param height rows
+ * @param width columns
+ * @param anchorRow the row of the cell that stands on the pixel, from 0
+ * @param anchorColumn its column
+ * @param border what stands outside the image
+ * @param outside the value outside where the border gives one: 0 or a constant
+ */
+public record Window(int height, int width, int anchorRow, int anchorColumn, Border border, Value outside) {
+
+    /**
+     * A cell of the window on one pixel.
+     *
+     * @param row in the window, from 0
+     * @param column in the window
+     * @param source the pixel that the value comes from; empty where it comes from no pixel
+     * @param isInside whether the cell itself is inside the image
+     * @param value what stands there; empty where nothing does
+     */
+    public record Cell(int row, int column, Optional<Pixel> source, boolean isInside, Optional<Value> value) {
+    }
+
+    /** @return a square window whose anchor is its middle, or the cell before the middle of an even one */
+    public static Window square(int size, Border border, Value outside) {
+        return new Window(size, size, (size - 1) / 2, (size - 1) / 2, border, outside);
+    }
+
+    /** @return whether the whole window on the pixel is inside the image */
+    public boolean fits(Image image, Pixel pixel) {
+        int top = pixel.row() - anchorRow;
+        int left = pixel.column() - anchorColumn;
+        return top >= 0 && left >= 0 && top + height <= image.rows() && left + width <= image.columns();
+    }
+
+    /** @return the cells on a pixel, row by row */
+    public List<Cell> cells(Image image, Pixel pixel) {
+        List<Cell> cells = new ArrayList<>(height * width);
+        for (int i = 0; i < height; i++) {
+            for (int j = 0; j < width; j++) {
+                cells.add(cell(image, pixel, i, j));
+            }
+        }
+        return cells;
+    }
+
+    private Cell cell(Image image, Pixel pixel, int i, int j) {
+        int row = pixel.row() + i - anchorRow;
+        int column = pixel.column() + j - anchorColumn;
+        int fromRow = border.source(row, image.rows());
+        int fromColumn = border.source(column, image.columns());
+        if (fromRow >= 0 && fromColumn >= 0) {
+            Pixel source = new Pixel(fromRow, fromColumn);
+            return new Cell(i, j, Optional.of(source), fromRow == row && fromColumn == column,
+                    Optional.of(image.value(source)));
+        }
+        boolean isGiven = border == Border.ZERO || border == Border.CONSTANT;
+        return new Cell(i, j, Optional.empty(), false, isGiven ? Optional.of(outside) : Optional.empty());
+    }
+}

@@ -1,0 +1,104 @@
+package pixeron.step.neighborhood;
+
+import java.util.Arrays;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/**
+ * Means of windows, row by row.
+ *
+ * <p>Cost for a level image: a few sums for each pixel, whatever the size of the window, because the sums of columns move
+ * with it; for an open image every window is added up anew, which keeps fractions exact and doubles in one order.
+ */
+final class WindowSums {
+
+    private final Image image;
+    private final Window window;
+    private final int[] columns;
+    /** For each column the sum over the rows of the window, and for which row of the image it is. */
+    private final long[] sums;
+    private int rowsInside;
+    private int summedRow = -2;
+
+    WindowSums(Image image, Window window) {
+        this.image = image;
+        this.window = window;
+        this.columns = new int[image.columns() + window.width() - 1];
+        Arrays.setAll(columns, n -> window.border().source(n - window.anchorColumn(), image.columns()));
+        this.sums = new long[columns.length];
+    }
+
+    private void moveTo(int row) {
+        if (row == summedRow + 1) {
+            add(row - 1, 0, -1);
+            add(row, window.height() - 1, 1);
+        } else {
+            Arrays.fill(sums, 0);
+            rowsInside = 0;
+            for (int i = 0; i < window.height(); i++) {
+                add(row, i, 1);
+            }
+        }
+        summedRow = row;
+    }
+
+    /** Adds a row of the window on a row of the image to the sums, or takes it away. */
+    private void add(int row, int windowRow, int sign) {
+        int from = window.border().source(row + windowRow - window.anchorRow(), image.rows());
+        if (from >= 0) {
+            rowsInside += sign;
+            for (int n = 0; n < columns.length; n++) {
+                sums[n] += columns[n] < 0 ? 0 : sign * image.level(from * image.columns() + columns[n]);
+            }
+        }
+    }
+
+    /** @return the mean of the window on each pixel of a row; rows one after the other cost least */
+    Value[] means(int row) {
+        Value[] means = new Value[image.columns()];
+        if (!image.isLevelImage()) {
+            Arrays.setAll(means, column -> plainMean(new Pixel(row, column)));
+            return means;
+        }
+        boolean isGiven = window.border() == Border.ZERO || window.border() == Border.CONSTANT;
+        moveTo(row);
+        long sum = 0;
+        int columnsInside = 0;
+        for (int n = 0; n < columns.length; n++) {
+            sum += sums[n];
+            columnsInside += columns[n] < 0 ? 0 : 1;
+            int leaving = n - window.width();
+            if (leaving >= 0) {
+                sum -= sums[leaving];
+                columnsInside -= columns[leaving] < 0 ? 0 : 1;
+            }
+            if (leaving >= -1) {
+                means[leaving + 1] = mean(sum, rowsInside * columnsInside, isGiven);
+            }
+        }
+        return means;
+    }
+
+    private Value mean(long sum, int inside, boolean isGiven) {
+        int all = window.height() * window.width();
+        if (!isGiven || inside == all) {
+            return Rational.of(sum, inside);
+        }
+        return Rational.of(sum).plus(window.outside().times(Rational.of(all - inside)))
+                .dividedBy(Rational.of(all));
+    }
+
+    private Value plainMean(Pixel pixel) {
+        Value sum = Rational.ZERO;
+        int count = 0;
+        for (Window.Cell cell : window.cells(image, pixel)) {
+            if (cell.value().isPresent()) {
+                sum = sum.plus(cell.value().get());
+                count++;
+            }
+        }
+        return sum.dividedBy(Rational.of(count));
+    }
+}

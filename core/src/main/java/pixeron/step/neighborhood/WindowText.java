@@ -1,0 +1,58 @@
+package pixeron.step.neighborhood;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/** The cells of a window as lines of a working. */
+final class WindowText {
+
+    private static final int LARGEST_SHOWN = 9;
+
+    private WindowText() {
+    }
+
+    /** @return a line for each row of the window; one line of words where it is too large to be written out */
+    static List<Line> lines(Window window, Image image, Pixel pixel) {
+        if (Math.max(window.height(), window.width()) > LARGEST_SHOWN) {
+            return List.of(Line.of("window", Run.plain(window.height() + " × " + window.width() + " cells around "
+                    + pixel)));
+        }
+        List<Window.Cell> cells = window.cells(image, pixel);
+        int width = cells.stream().mapToInt(cell -> text(cell).length()).max().orElse(1);
+        List<Line> lines = new ArrayList<>();
+        for (int i = 0; i < window.height(); i++) {
+            List<Run> runs = new ArrayList<>();
+            boolean hasOutside = false;
+            for (Window.Cell cell : cells.subList(i * window.width(), (i + 1) * window.width())) {
+                String text = text(cell);
+                String padded = " ".repeat(width - text.length()) + text + "  ";
+                runs.add(cell.isInside() ? Run.before(padded) : Run.plain(padded));
+                hasOutside |= !cell.isInside();
+            }
+            if (hasOutside) {
+                runs.add(Run.note("   outside: " + from(cells.subList(i * window.width(), (i + 1) * window.width()))));
+            }
+            lines.add(new Line(i == 0 ? "window" : "", runs));
+        }
+        return lines;
+    }
+
+    private static String text(Window.Cell cell) {
+        String value = cell.value().map(Decimals::working).orElse("·");
+        return cell.isInside() || cell.value().isEmpty() ? value : "(" + value + ")";
+    }
+
+    private static String from(List<Window.Cell> row) {
+        List<String> sources = row.stream().filter(cell -> !cell.isInside()).flatMap(cell -> cell.source().stream())
+                .map(source -> source.row() + ", " + source.column()).toList();
+        return sources.isEmpty() ? row.stream().filter(cell -> !cell.isInside()).findFirst().orElseThrow().value()
+                .map(value -> Decimals.working(value) + " stands there").orElse("nothing stands there")
+                : "from pixel " + sources.stream().collect(Collectors.joining("; "));
+    }
+}

@@ -1,0 +1,7 @@
+/**
+ * Steps whose result at a pixel depends on a window of pixels around it, and what stands outside the image.
+ *
+ * <p>{@link pixeron.step.neighborhood.Border} says where a place outside comes from, a
+ * {@link pixeron.step.neighborhood.Window} gives the cells around a pixel; steps add how the cells are put together.
+ */
+package pixeron.step.neighborhood;
