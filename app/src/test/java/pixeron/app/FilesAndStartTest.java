@@ -193,7 +193,7 @@ class FilesAndStartTest extends WindowTest {
     void workLeftBehindIsTakenUpAgain() throws IOException {
         Path left = folder.resolve("data/autosave/999999999-1.pixeron.json");
         Files.createDirectories(left.getParent());
-        ProjectFile.write(left, DemoCases.all().get(2).saved());
+        ProjectFile.write(left, DemoCases.all().get(3).saved());
         interact(() -> window.started(List.of()));
         until(() -> isShown("Pixeron ended without saving this work."));
         clickOn("Take up");

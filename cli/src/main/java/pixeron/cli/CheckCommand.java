@@ -14,6 +14,8 @@ import pixeron.PixeronException;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.table.HandTable;
+import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.slip.Explanation;
 import pixeron.byhand.slip.SlipFinder;
 import pixeron.chain.Stage;
@@ -21,6 +23,7 @@ import pixeron.format.CellTable;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.working.Table;
 
 /** {@code pixeron check IMAGE --step LINE… --by-hand TABLE}: marks and slips for the last step. */
 @Command(name = "check", mixinStandardHelpOptions = true,
@@ -42,6 +45,11 @@ final class CheckCommand implements Callable<Integer> {
             description = "CSV with as many rows and columns as the result; a blank cell is not filled.")
     private Path byHand;
 
+    @Option(names = "--table", paramLabel = "NAME",
+            description = "Checks a table of the last step, such as levels or otsu, instead of its result; the first line of "
+                    + "the CSV names the columns, and the first column says which row it is.")
+    private String table;
+
     @Option(names = "--tolerance", paramLabel = "T", description = "Values within ± T agree, whatever their decimals.")
     private String tolerance;
 
@@ -53,6 +61,9 @@ final class CheckCommand implements Callable<Integer> {
     public Integer call() {
         Stage stage = steps.last(image.read().image());
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
+        if (table != null) {
+            return checkTable(TableCommand.named(operation.tables(), table));
+        }
         Check check = Check.of(sheet(stage), operation);
         check.cells().stream().filter(cell -> cell.state() == CellCheck.State.NOT_UNDERSTOOD).findFirst()
                 .ifPresent(cell -> {
@@ -65,6 +76,35 @@ final class CheckCommand implements Callable<Integer> {
         out.print(format == Format.json ? Json.text(Json.check(check, slips)) + System.lineSeparator()
                 : CheckText.of(check, slips));
         return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
+    }
+
+    private int checkTable(Table right) {
+        if (tolerance != null) {
+            throw PixeronException.of("--tolerance is for results; the cells of a table agree by their decimals.");
+        }
+        TableCheck check = TableCheck.of(handTable(right), right);
+        check.cells().stream().filter(cell -> cell.state() == TableCheck.State.NOT_UNDERSTOOD).findFirst()
+                .ifPresent(cell -> {
+            throw PixeronException.of("%s: row %s, column %s: \"%s\" is neither a number nor an expression. %s",
+                    byHand.getFileName(), right.key(cell.row()), cell.column(),
+                    Decimals.shortened(cell.byHand().text()), cell.byHand().problem());
+        });
+        PrintWriter out = spec.commandLine().getOut();
+        out.print(format == Format.json ? Json.text(Json.check(check, right)) + System.lineSeparator()
+                : CheckText.of(check, right));
+        return check.cells().stream().anyMatch(TableCheck.Cell::isWrong) ? Pixeron.DIFFERS : 0;
+    }
+
+    private HandTable handTable(Table right) {
+        try {
+            CellTable cells = CellTable.read(byHand);
+            List<String> first = cells.rows().isEmpty() ? List.of() : cells.rows().get(0);
+            boolean isNamed = first.stream().anyMatch(right.columns()::contains);
+            // Without a head line it has the columns that the command "table" writes.
+            return HandTable.of(cells, isNamed ? right : right.without("share"));
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
+        }
     }
 
     private HandSheet sheet(Stage stage) {

@@ -4,7 +4,9 @@ import java.util.List;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.table.TableCheck;
 import pixeron.number.Decimals;
+import pixeron.working.Table;
 
 /** A check as lines for people. */
 final class CheckText {
@@ -24,6 +26,22 @@ final class CheckText {
         slips.forEach(slip -> text.append(String.format("%s: %s%n", slip.id(), slip.text())));
         if (slips.isEmpty() && !check.differing().isEmpty()) {
             text.append(String.format("No single slip that is known explains the difference.%n"));
+        }
+        return text.toString();
+    }
+
+    static String of(TableCheck check, Table table) {
+        StringBuilder text = new StringBuilder();
+        text.append(String.format("%d filled · %d agree · %d differ · %d follow from those%n", check.cells().size(),
+                check.count(TableCheck.State.AGREES), check.count(TableCheck.State.DIFFERS),
+                check.count(TableCheck.State.FOLLOWS)));
+        for (TableCheck.Cell cell : check.cells()) {
+            if (cell.isWrong()) {
+                text.append(String.format("  row %s, %s: you wrote %s, right is %s (%s)%s%n", table.key(cell.row()),
+                        cell.column(), cell.byHand().text(), Decimals.working(cell.value()),
+                        Decimals.signed(cell.difference().orElseThrow()), cell.state() == TableCheck.State.FOLLOWS
+                                ? ", right given your earlier cells" : ""));
+            }
         }
         return text.toString();
     }

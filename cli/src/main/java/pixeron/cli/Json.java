@@ -10,9 +10,11 @@ import java.util.stream.StreamSupport;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.table.TableCheck;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Line;
+import pixeron.working.Table;
 import pixeron.working.Working;
 import pixeron.image.Pixel;
 
@@ -70,6 +72,27 @@ final class Json {
         node.withArray("cells");
         node.withArray("slips").addAll(slips.stream().map(slip -> object().put("id", slip.id())
                 .put("explains", slip.explains()).put("of", slip.of()).put("text", slip.text())).toList());
+        return node;
+    }
+
+    /** A table has no slips of its own yet; the field stands empty, so that both kinds of check read alike. */
+    static ObjectNode check(TableCheck check, Table table) {
+        ObjectNode node = object();
+        long wrong = check.cells().stream().filter(TableCheck.Cell::isWrong).count();
+        node.put("table", table.name()).put("filled", check.cells().size())
+                .put("agree", check.count(TableCheck.State.AGREES)).put("differ", wrong)
+                .put("follow", check.count(TableCheck.State.FOLLOWS));
+        check.first().ifPresentOrElse(first -> node.set("first", object().put("row", first.row())
+                .put("column", table.columns().indexOf(first.column()))), () -> node.putNull("first"));
+        node.putArray("cells");
+        for (TableCheck.Cell cell : check.cells()) {
+            ObjectNode entry = node.withArray("cells").addObject();
+            entry.put("row", cell.row()).put("column", table.columns().indexOf(cell.column()))
+                    .put("key", table.key(cell.row())).put("name", cell.column()).put("byHand", cell.byHand().text());
+            put(entry, "value", cell.value());
+            entry.put("state", cell.state().word());
+        }
+        node.putArray("slips");
         return node;
     }
 

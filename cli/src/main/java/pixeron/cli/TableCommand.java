@@ -42,12 +42,9 @@ final class TableCommand implements Runnable {
     @Override
     public void run() {
         List<Table> all = steps.last(image.read().image()).operation(Progress.NONE).orElseThrow().tables();
-        List<Table> tables = all.stream().filter(table -> name == null || table.name().equals(name)).toList();
-        if (tables.isEmpty()) {
-            throw PixeronException.of(all.isEmpty() ? "The last step has no tables: an open image has values, not levels."
-                    : "The last step has no table \"%s\"; it has %s.", Decimals.shortened(String.valueOf(name)),
-                    all.stream().map(Table::name).collect(Collectors.joining(", ")));
-        }
+        // The running share is a help on the way for people; scripts know the levels table without it.
+        List<Table> tables = (name == null && !all.isEmpty() ? all : List.of(named(all, name))).stream()
+                .map(table -> table.without("share")).toList();
         PrintWriter out = spec.commandLine().getOut();
         if (format == Format.json) {
             out.println(Json.text(json(tables)));
@@ -59,6 +56,17 @@ final class TableCommand implements Runnable {
             }
             print(out, table);
         }
+    }
+
+    /**
+     * @return the table with this name
+     * @throws PixeronException if there is none
+     */
+    static Table named(List<Table> all, String name) {
+        return all.stream().filter(table -> table.name().equals(name)).findFirst().orElseThrow(() ->
+                PixeronException.of(all.isEmpty() ? "The last step has no tables: an open image has values, not levels."
+                        : "The last step has no table \"%s\"; it has %s.", Decimals.shortened(String.valueOf(name)),
+                        all.stream().map(Table::name).collect(Collectors.joining(", "))));
     }
 
     private static ObjectNode json(List<Table> tables) {

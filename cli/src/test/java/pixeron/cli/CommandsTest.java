@@ -298,4 +298,27 @@ class CommandsTest {
         PrintWriter out = new PrintWriter(System.out);
         System.exit(Pixeron.run(out, new PrintWriter(System.err), "steps"));
     }
+
+    @Test
+    void checkOfATableSaysWhatFollows() throws IOException {
+        Path sort = write("sort.txt", "0 0 0 0 1 1 1 1\n2 2 3 3 3 3 3 3\n");
+        Path hand = write("hand.csv", "k,running\n0,4\n1,9\n2,11\n3,16\n");
+        assertThat(pixeron("check", sort, "--max", 3, "--step", "equalize", "--table", "levels", "--by-hand", hand))
+                .isEqualTo(1);
+        assertThat(output).contains("4 filled · 2 agree · 1 differ · 1 follow",
+                "row 2, running: you wrote 11, right is 10 (+1), right given your earlier cells");
+        pixeron("check", sort, "--max", 3, "--step", "equalize", "--table", "levels", "--by-hand", hand, "--format",
+                "json");
+        assertThat(json().get("first").get("row").intValue()).isEqualTo(1);
+        assertThat(json().get("cells").get(2).get("state").textValue()).isEqualTo("follows");
+        assertThat(json().get("differ").intValue()).isEqualTo(2);
+        assertBad("has no table \"leveis\"; it has histogram, levels, constants", "check", sort, "--max", 3, "--step",
+                "equalize", "--table", "leveis", "--by-hand", hand);
+        // What the command "table" writes is a full answer by hand.
+        pixeron("table", sort, "--max", 3, "--step", "equalize", "--table", "levels", "--format", "csv");
+        assertThat(output).startsWith("k,n,p,running,exact,s");
+        Path all = write("all.csv", output);
+        assertThat(pixeron("check", sort, "--max", 3, "--step", "equalize", "--table", "levels", "--by-hand", all))
+                .isZero();
+    }
 }

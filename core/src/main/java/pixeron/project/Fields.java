@@ -49,6 +49,13 @@ final class Fields {
         return objects;
     }
 
+    /** @return the names of all fields */
+    List<String> names() {
+        List<String> names = new ArrayList<>();
+        node.fieldNames().forEachRemaining(names::add);
+        return names;
+    }
+
     boolean has(String field) {
         return node.has(field);
     }

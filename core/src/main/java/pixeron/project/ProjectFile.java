@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.table.HandTable;
 import pixeron.chain.Chain;
 import pixeron.chain.Link;
 import pixeron.chain.Stage;
@@ -76,7 +77,7 @@ public final class ProjectFile {
         });
         ArrayNode steps = root.putArray("steps");
         for (Stage stage : project.chain().stages()) {
-            steps.add(json(stage.link(), project.sheet(stage.position())));
+            steps.add(json(stage.link(), project.sheet(stage.position()), project.tables(stage.position())));
         }
         ObjectNode view = root.putObject("view");
         view.put("step", saved.view().position());
@@ -88,11 +89,35 @@ public final class ProjectFile {
         return root;
     }
 
-    private static ObjectNode json(Link link, HandSheet sheet) {
+    private static ObjectNode json(Link link, HandSheet sheet, Map<String, HandTable> tables) {
         ObjectNode step = MAPPER.createObjectNode();
         step.put("id", link.id()).put("line", link.step().line()).put("on", link.isOn());
         writeSheet(sheet, step);
+        if (!tables.isEmpty()) {
+            ObjectNode byHand = step.putObject("tablesByHand");
+            new TreeMap<>(tables).forEach((name, table) -> {
+                ObjectNode cells = byHand.putObject(name);
+                table.cells().forEach((place, value) -> cells.put(place.row() + "," + place.column(), value.text()));
+            });
+        }
         return step;
+    }
+
+    private static Map<String, HandTable> tables(Fields byHand) {
+        Map<String, HandTable> tables = new HashMap<>();
+        for (String name : byHand.names()) {
+            Map<HandTable.Place, String> texts = new HashMap<>();
+            byHand.object(name).textsByName().forEach((place, text) -> {
+                int comma = place.indexOf(',');
+                if (comma < 1) {
+                    throw byHand.problem(name, "has the place \"" + Decimals.shortened(place)
+                            + "\"; right is \"row,column\"");
+                }
+                texts.put(new HandTable.Place(place.substring(0, comma), place.substring(comma + 1)), text);
+            });
+            tables.put(name, HandTable.EMPTY.with(texts));
+        }
+        return tables;
     }
 
     private static void writeSheet(HandSheet sheet, ObjectNode step) {
@@ -168,6 +193,7 @@ public final class ProjectFile {
     private static SavedProject withSteps(Fields fields, Project empty) {
         Chain chain = empty.chain();
         Map<Integer, HandSheet> sheets = new HashMap<>(empty.sheets());
+        Map<Integer, Map<String, HandTable>> tables = new HashMap<>();
         Set<Integer> ids = new HashSet<>();
         for (Fields step : fields.objects("steps")) {
             int id = step.number("id");
@@ -176,6 +202,7 @@ public final class ProjectFile {
             }
             chain = chain.withLink(chain.size(), new Link(id, step.read("line", StepLine::parse), step.flag("on")));
             step.find("byHand").ifPresent(byHand -> sheets.put(id, sheet(byHand, empty.chain().source())));
+            step.find("tablesByHand").ifPresent(byHand -> tables.put(id, tables(byHand)));
         }
         Fields view = fields.object("view");
         Pixel picked = new Pixel(view.number("row"), view.number("column"));
@@ -185,7 +212,8 @@ public final class ProjectFile {
         List<Pixel> watched = view.has("watched") ? view.texts("watched").stream()
                 .map(place -> pixel(view, "watched", place)).filter(empty.chain().source()::contains).toList()
                         : List.of();
-        return new SavedProject(new Project(empty.name(), empty.origin(), empty.gray(), chain, sheets),
+        return new SavedProject(new Project(empty.name(), empty.origin(), empty.gray(), chain, sheets,
+                tables),
                 isInside ? new View(position, picked, watched) : View.START);
     }
 

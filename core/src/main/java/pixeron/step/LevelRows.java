@@ -1,7 +1,10 @@
 package pixeron.step;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.IntFunction;
 import pixeron.PixeronException;
 import pixeron.image.Histogram;
@@ -24,33 +27,46 @@ final class LevelRows {
         return histogram.running(histogram.maximumLevel());
     }
 
+    private static Table.Rule share(Histogram histogram) {
+        return TableRule.of("n / N", Map.of("N", Rational.of(total(histogram))), "n");
+    }
+
     /** @return k, n(k), p(k) */
     static Table histogram(Histogram histogram) {
         List<List<Value>> rows = new ArrayList<>();
         for (int level = 0; level <= histogram.maximumLevel(); level++) {
             rows.add(counted(histogram, level));
         }
-        return new Table("histogram", List.of("k", "n", "p"), rows);
+        return new Table("histogram", List.of("k", "n", "p"), rows).withRules(Map.of("p", share(histogram)))
+                .withSums("n", "p");
     }
 
     /**
      * @param exact the value of a level before rounding
      * @param finish rounding and overflow
-     * @return k, n(k), p(k), C(k), exact value, new level; without the rows of levels that have no value
+     * @param mapping the exact value as a rule over the running count, where it is one
+     * @return k, n(k), p(k), C(k), P(k), exact value, new level; without the rows of levels that have no value
      */
-    static Table levels(Histogram histogram, IntFunction<Value> exact, Finish finish) {
+    static Table levels(Histogram histogram, IntFunction<Value> exact, Finish finish, Optional<Table.Rule> mapping) {
         List<List<Value>> rows = new ArrayList<>();
         for (int level = 0; level <= histogram.maximumLevel(); level++) {
             try {
                 List<Value> row = new ArrayList<>(counted(histogram, level));
                 Value value = exact.apply(level);
-                row.addAll(List.of(Rational.of(histogram.running(level)), value, finish.apply(value)));
+                row.addAll(List.of(Rational.of(histogram.running(level)),
+                        Rational.of(histogram.running(level), total(histogram)), value, finish.apply(value)));
                 rows.add(row);
             } catch (PixeronException withoutValue) {
                 // Such as the logarithm of a level that does not occur: there is nothing to write.
                 continue;
             }
         }
-        return new Table("levels", List.of("k", "n", "p", "running", "exact", "s"), rows);
+        Map<String, Table.Rule> rules = new HashMap<>(Map.of("p", share(histogram),
+                "running", TableRule.of("runningAbove + n", Map.of(), "runningAbove", "n"),
+                "share", TableRule.of("running / N", Map.of("N", Rational.of(total(histogram))), "running"),
+                "s", TableRule.finished(finish, "exact")));
+        mapping.ifPresent(rule -> rules.put("exact", rule));
+        return new Table("levels", List.of("k", "n", "p", "running", "share", "exact", "s"), rows).withRules(rules)
+                .withSums("n", "p");
     }
 }

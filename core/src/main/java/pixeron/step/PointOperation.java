@@ -83,10 +83,15 @@ final class PointOperation implements Operation {
             Histogram histogram = Histogram.of(before, area());
             tables.add(LevelRows.histogram(histogram));
             if (!rule.hasPlace()) {
-                tables.add(LevelRows.levels(histogram, level -> exact(Rational.of(level), NO_PLACE), finish));
+                tables.add(LevelRows.levels(histogram, level -> exact(Rational.of(level), NO_PLACE), finish,
+                        rule.mapping()));
             }
         }
         tables.addAll(rule.tables());
+        if (!rule.constants().isEmpty()) {
+            tables.add(new Table("constants", List.copyOf(rule.constants().keySet()),
+                    List.of(List.copyOf(rule.constants().values()))).unkeyed());
+        }
         return tables;
     }
 

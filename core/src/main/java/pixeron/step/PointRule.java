@@ -1,9 +1,11 @@
 package pixeron.step;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import pixeron.formula.Expression;
 import pixeron.formula.Typeset;
@@ -30,15 +32,17 @@ public final class PointRule {
     private final List<Line> facts;
     private final List<String> notes;
     private final List<Table> tables;
+    private final Optional<Table.Rule> mapping;
     private final boolean hasPlace;
     private final int maximumLevel;
 
     private PointRule(List<Run> shown, Function<Value, Case> cases, Map<String, Value> constants, List<Line> facts,
-            List<String> notes, List<Table> tables, boolean hasPlace, int maximumLevel) {
+            List<String> notes, List<Table> tables, Optional<Table.Rule> mapping, boolean hasPlace, int maximumLevel) {
+        this.mapping = mapping;
         this.tables = List.copyOf(tables);
         this.shown = shown;
         this.cases = cases;
-        this.constants = Map.copyOf(constants);
+        this.constants = Collections.unmodifiableMap(new LinkedHashMap<>(constants));
         this.facts = List.copyOf(facts);
         this.notes = List.copyOf(notes);
         this.hasPlace = hasPlace;
@@ -51,7 +55,8 @@ public final class PointRule {
      */
     public static PointRule of(Expression expression, int maximumLevel) {
         Case always = new Case(expression, "");
-        return new PointRule(Typeset.runs(expression), sample -> always, Map.of(), List.of(), List.of(), List.of(), false,
+        return new PointRule(Typeset.runs(expression), sample -> always, Map.of(), List.of(), List.of(), List.of(),
+                Optional.empty(), false,
                 maximumLevel);
     }
 
@@ -66,35 +71,41 @@ public final class PointRule {
     public static PointRule ofCases(String formula, Function<Value, Expression> expression,
             Function<Value, String> why, int maximumLevel) {
         return new PointRule(List.of(Run.plain(formula)), sample -> new Case(expression.apply(sample),
-                why.apply(sample)), Map.of(), List.of(), List.of(), List.of(), false, maximumLevel);
+                why.apply(sample)), Map.of(), List.of(), List.of(), List.of(),
+                Optional.empty(), false, maximumLevel);
     }
 
     /** @return this with a number that the formula has, and how it came about */
     public PointRule withConstant(String name, Value value, Line how) {
-        Map<String, Value> all = new HashMap<>(constants);
+        Map<String, Value> all = new LinkedHashMap<>(constants);
         all.put(name, value);
         List<Line> lines = new ArrayList<>(facts);
         lines.add(how);
-        return new PointRule(shown, cases, all, lines, notes, tables, hasPlace, maximumLevel);
+        return new PointRule(shown, cases, all, lines, notes, tables, mapping, hasPlace, maximumLevel);
     }
 
     /** @return this with something that the person should know */
     public PointRule withNote(String note) {
         List<String> all = new ArrayList<>(notes);
         all.add(note);
-        return new PointRule(shown, cases, constants, facts, all, tables, hasPlace, maximumLevel);
+        return new PointRule(shown, cases, constants, facts, all, tables, mapping, hasPlace, maximumLevel);
     }
 
     /** @return this with a table by which a number of the formula is worked out */
     public PointRule withTable(Table table) {
         List<Table> all = new ArrayList<>(tables);
         all.add(table);
-        return new PointRule(shown, cases, constants, facts, notes, all, hasPlace, maximumLevel);
+        return new PointRule(shown, cases, constants, facts, notes, all, mapping, hasPlace, maximumLevel);
+    }
+
+    /** @return this with the exact value of a level as a rule over the columns of the levels table */
+    public PointRule withMapping(Table.Rule rule) {
+        return new PointRule(shown, cases, constants, facts, notes, tables, Optional.of(rule), hasPlace, maximumLevel);
     }
 
     /** @return this with a formula that has the pixel's place: i, j, y, x */
     public PointRule withPlace() {
-        return new PointRule(shown, cases, constants, facts, notes, tables, true, maximumLevel);
+        return new PointRule(shown, cases, constants, facts, notes, tables, mapping, true, maximumLevel);
     }
 
     List<Run> shown() {
@@ -119,6 +130,10 @@ public final class PointRule {
 
     List<Table> tables() {
         return tables;
+    }
+
+    Optional<Table.Rule> mapping() {
+        return mapping;
     }
 
     boolean hasPlace() {

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.table.HandTable;
 import pixeron.chain.Chain;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
@@ -56,12 +57,18 @@ class ProjectFileTest {
         Image image = StepArbitraries.image(random);
         Chain chain = Chain.of(image);
         Map<Integer, HandSheet> sheets = new HashMap<>();
+        Map<Integer, Map<String, HandTable>> tables = new HashMap<>();
         for (int n = random.nextInt(4); n > 0; n--) {
             chain = chain.withStep(random.nextInt(chain.size() + 1), StepArbitraries.step(random, image));
             HandSheet sheet = HandSheet.EMPTY.with(image.pixel(random.nextInt(image.count())), random.nextInt(300)
                     + "/7")
                     .withTolerance(random.nextBoolean() ? Optional.of(Rational.of(1, 3)) : Optional.empty());
             sheets.put(chain.size(), sheet);
+            if (random.nextBoolean()) {
+                tables.put(chain.size(), Map.of("levels", HandTable.EMPTY.with(Map.of(
+                        new HandTable.Place("3", "running"), random.nextInt(9) + "/4",
+                        new HandTable.Place("sum", "n"), "abc"))));
+            }
         }
         if (chain.size() > 0 && random.nextBoolean()) {
             chain = chain.switched(0, false);
@@ -73,7 +80,7 @@ class ProjectFileTest {
             chain = chain.onSource(gray.get().image());
             sheets.put(Project.GRAY_ID, HandSheet.EMPTY.with(new Pixel(0, 0), "12"));
         }
-        return new SavedProject(new Project("Proof " + seed, origin, gray, chain, sheets),
+        return new SavedProject(new Project("Proof " + seed, origin, gray, chain, sheets, tables),
                 new View(chain.size() - 1, image.pixel(image.count() - 1), List.of(new Pixel(0, 0))));
     }
 
@@ -141,7 +148,11 @@ class ProjectFileTest {
 
     @Test
     void removingAStepRemovesItsValuesByHandAndMovingKeepsThem() {
-        Project project = DemoCases.all().get(1).saved().project();
+        Project levels = DemoCases.all().get(1).saved().project();
+        assertThat(levels.tables(0)).containsOnlyKeys("levels");
+        assertThat(levels.withChain(chain -> chain.moved(0, 1)).tables(1)).isEqualTo(levels.tables(0));
+        assertThat(levels.withChain(chain -> chain.removed(0)).tables()).isEmpty();
+        Project project = DemoCases.all().get(2).saved().project();
         assertThat(project.sheet(0).isEmpty()).isFalse();
         assertThat(project.withChain(chain -> chain.moved(0, 2)).sheet(2)).isEqualTo(project.sheet(0));
         assertThat(project.withChain(chain -> chain.removed(0)).sheets()).doesNotContainKey(1);
@@ -154,7 +165,8 @@ class ProjectFileTest {
         assertThat(cases).extracting(DemoCase::saved)
                 .isEqualTo(DemoCases.all().stream().map(DemoCase::saved).toList());
         assertThat(cases).extracting(DemoCase::id).doesNotHaveDuplicates().contains("three-bit-sort", "speckled-proof");
-        Map<String, String> expected = Map.of("three-bit-sort", "rounded-down", "faint-proof", "rounded-down",
+        Map<String, String> expected = Map.of("three-bit-sort", "rounded-down",
+                "levels-of-the-sort", "rounded-down", "faint-proof", "rounded-down",
                 "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");
         for (DemoCase demo : cases) {
             Project project = demo.saved().project();
@@ -173,7 +185,7 @@ class ProjectFileTest {
             assertThat(pixeron.byhand.slip.SlipFinder.find(check, stage.link().step(), operation.before()))
                     .as(demo.id()).first().extracting("id").isEqualTo(expected.get(demo.id()));
         }
-        Image faint = cases.get(1).saved().project().chain().source();
+        Image faint = cases.get(2).saved().project().chain().source();
         assertThat(pixeron.image.ImageFacts.of(faint).smallest()).isEqualTo(Rational.of(96));
         assertThat(pixeron.image.ImageFacts.of(faint).largest()).isEqualTo(Rational.of(164));
     }

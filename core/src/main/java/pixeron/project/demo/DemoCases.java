@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.table.HandTable;
 import pixeron.chain.Chain;
 import pixeron.image.Area;
 import pixeron.image.ColourImage;
@@ -15,6 +16,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Overflow;
+import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.project.Origin;
 import pixeron.project.Project;
@@ -26,6 +28,7 @@ import pixeron.step.catalog.StepLine;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.GraySource;
 import pixeron.step.gray.Transparency;
+import pixeron.working.Table;
 
 /** The demo cases. The values by hand are calculated here, some of them with the slip that the case is about. */
 public final class DemoCases {
@@ -35,8 +38,8 @@ public final class DemoCases {
 
     /** @return all cases, in the order in which they are offered; made anew at each call */
     public static List<DemoCase> all() {
-        return List.of(threeBitSort(), faintProof(), faintProofLarge(), speckledProof(), unevenlyLitProof(),
-                colourProof());
+        return List.of(threeBitSort(), levelsOfTheSort(), faintProof(), faintProofLarge(), speckledProof(),
+                unevenlyLitProof(), colourProof());
     }
 
     private static DemoCase threeBitSort() {
@@ -44,6 +47,31 @@ public final class DemoCases {
                 "An 8 × 8 type sort with levels 0–7. Five rows by hand: the fractions were dropped.",
                 List.of("multiply factor=1.25", "subtract amount=1", "threshold at=4 compare=at-least"),
                 project -> withHand(project, 0, new Area(0, 0, 5, 8), step(project, 0).with(Rounding.TRUNCATE)));
+    }
+
+    private static DemoCase levelsOfTheSort() {
+        return demo("Levels of the sort", Workshop.sort(),
+                "The same sort equalized over its levels table. By hand, one sum went wrong and others follow from it.",
+                List.of("equalize", "threshold-otsu"),
+                project -> withSlippedSum(withHand(project, 0, new Area(0, 0, 3, 8),
+                        StepLine.parse("equalize rounding=truncate"))));
+    }
+
+    /** Counts are right; from level 4 on the running counts are one too low, and new levels follow from them. */
+    private static Project withSlippedSum(Project project) {
+        Table levels = step(project, 0).bind(project.chain().source()).tables().stream()
+                .filter(table -> table.name().equals("levels")).findFirst().orElseThrow();
+        Map<HandTable.Place, String> texts = new HashMap<>();
+        for (int row = 0; row < levels.rows().size(); row++) {
+            Rational running = (Rational) levels.value(row, "running").orElseThrow();
+            Rational written = row < 4 ? running : running.minus(Rational.ONE);
+            Rational mapped = written.times(Rational.of(7, 64));
+            String key = levels.key(row);
+            texts.put(new HandTable.Place(key, "n"), Decimals.table(levels.value(row, "n").orElseThrow()));
+            texts.put(new HandTable.Place(key, "running"), Decimals.table(written));
+            texts.put(new HandTable.Place(key, "s"), Decimals.table(Rounding.NEAREST.apply(mapped)));
+        }
+        return project.withTable(0, levels.name(), table -> table.with(texts));
     }
 
     private static DemoCase faintProof() {
@@ -109,7 +137,7 @@ public final class DemoCases {
         for (String line : lines) {
             chain = chain.withStep(chain.size(), StepLine.parse(line));
         }
-        return new Project(name, new Origin("demo data", "demo", 1, List.of()), Optional.empty(), chain, Map.of());
+        return new Project(name, new Origin("demo data", "demo", 1, List.of()), Optional.empty(), chain, Map.of(), Map.of());
     }
 
     private static Step step(Project project, int position) {

@@ -1,5 +1,6 @@
 package pixeron.step.histogram;
 
+import java.util.Map;
 import java.util.Set;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
@@ -14,8 +15,10 @@ import pixeron.step.Arguments;
 import pixeron.step.ChoiceParameter;
 import pixeron.step.PointRule;
 import pixeron.step.PointStep;
+import pixeron.step.TableRule;
 import pixeron.working.Line;
 import pixeron.working.Run;
+import pixeron.working.Table;
 
 /**
  * {@code equalize method=share}: M·C(k) ÷ N; {@code method=share-from-first}: M·(C(k) − C₀) ÷ (N − C₀), with C₀ the running
@@ -55,9 +58,15 @@ public final class Equalize extends PointStep {
         PointRule rule = PointRule.ofCases(isRelative ? "M × (C(r) − C0) ÷ (N − C0)" : "M × C(r) ÷ N",
                 sample -> counted(formula, histogram, sample), sample -> "C(" + ((Rational) sample).toInt() + ") = "
                         + histogram.running(((Rational) sample).toInt()), maximum)
-                .withConstant("N", Rational.of(count), Line.of("N", Run.plain("N = " + count)));
+                .withConstant("N", Rational.of(count), Line.of("N", Run.plain("N = " + count)))
+                .withMapping(mapping(isRelative, Map.of("M", Rational.of(maximum), "N", Rational.of(count), "C0",
+                        Rational.of(first))));
         return isRelative ? rule.withConstant("C0", Rational.of(first), Line.of("C0", Run.plain("C0 = " + first),
                 Run.note("   the running count of the lowest level present, " + histogram.levelAt(1)))) : rule;
+    }
+
+    private static Table.Rule mapping(boolean isRelative, Map<String, Value> constants) {
+        return TableRule.of(isRelative ? "M * (running - C0) / (N - C0)" : "M * running / N", constants, "running");
     }
 
     private static Expression counted(Expression formula, Histogram histogram, Value sample) {

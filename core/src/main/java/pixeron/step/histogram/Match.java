@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.format.ImageFiles;
@@ -20,6 +21,7 @@ import pixeron.step.ListParameter;
 import pixeron.step.PointRule;
 import pixeron.step.PointStep;
 import pixeron.step.Step;
+import pixeron.step.TableRule;
 import pixeron.step.TextParameter;
 import pixeron.working.Line;
 import pixeron.working.Run;
@@ -86,7 +88,10 @@ public final class Match extends PointStep {
                 sample -> why(target, running(histogram, sample), pixels, isFirst), maximum)
                 .withConstant("N", Rational.of(pixels), Line.of("N", Run.plain("N = " + pixels),
                         Run.note("   the target has " + target.total())))
-                .withTable(new Table("target", List.of("z", "n", "running", "Q"), target.rows()));
+                .withTable(new Table("target", List.of("z", "n", "running", "Q"), target.rows())
+                        .withRules(Map.of("running", TableRule.of("runningAbove + n", Map.of(), "runningAbove", "n"),
+                                "Q", TableRule.of("running / N", Map.of("N", Rational.of(target.total())), "running")))
+                        .withSums("n"));
     }
 
     private static long running(Histogram histogram, Value sample) {

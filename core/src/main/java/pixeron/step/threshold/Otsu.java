@@ -2,6 +2,7 @@ package pixeron.step.threshold;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
@@ -18,6 +19,7 @@ import pixeron.step.NumberParameter;
 import pixeron.step.PointRule;
 import pixeron.step.PointStep;
 import pixeron.step.Step;
+import pixeron.step.TableRule;
 import pixeron.working.Line;
 import pixeron.working.Run;
 import pixeron.working.Table;
@@ -56,7 +58,17 @@ public final class Otsu extends PointStep {
                 Run.plain("t = " + Decimals.working(t)), Run.note("   between-class variance "
                         + Decimals.approximate(largest) + ", the largest")));
         String ties = ties(best);
-        return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(new Table("otsu", COLUMNS, rows));
+        return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(new Table("otsu", COLUMNS, rows)
+                .withRules(rules(area.count())));
+    }
+
+    private static Map<String, Table.Rule> rules(int count) {
+        Map<String, Value> pixels = Map.of("N", Rational.of(count));
+        return Map.of("n1", TableRule.of("N - n0", pixels, "n0"), "w0", TableRule.of("n0 / N", pixels, "n0"),
+                "w1", TableRule.of("n1 / N", pixels, "n1"),
+                "within", TableRule.of("w0 * variance0 + w1 * variance1", Map.of(), "w0", "variance0", "w1", "variance1"),
+                "between", TableRule.of("w0 * w1 * (mean0 - mean1)^2", Map.of(), "w0", "w1", "mean0", "mean1"),
+                "total", TableRule.of("within + between", Map.of(), "within", "between"));
     }
 
     private static List<List<Value>> rows(Histogram histogram) {

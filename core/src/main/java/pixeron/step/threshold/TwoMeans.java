@@ -2,6 +2,7 @@ package pixeron.step.threshold;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.Area;
@@ -16,6 +17,7 @@ import pixeron.step.Arguments;
 import pixeron.step.NumberParameter;
 import pixeron.step.PointRule;
 import pixeron.step.PointStep;
+import pixeron.step.TableRule;
 import pixeron.step.Step;
 import pixeron.working.Line;
 import pixeron.working.Run;
@@ -33,6 +35,9 @@ public final class TwoMeans extends PointStep {
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
     private static final List<String> COLUMNS = List.of("round", "t", "n0", "n1", "mean0", "mean1", "next", "change");
+    private static final Map<String, Table.Rule> RULES = Map.of(
+            "next", TableRule.of("(mean0 + mean1) / 2", Map.of(), "mean0", "mean1"),
+            "change", TableRule.of("abs(next - t)", Map.of(), "next", "t"));
     /** Every round but the last parts the samples anew, and t only ever goes one way: far more than ever happen. */
     private static final int MOST_ROUNDS = 100_000;
 
@@ -58,7 +63,7 @@ public final class TwoMeans extends PointStep {
         } while (change.compareValue(stop) > 0 && rows.size() < MOST_ROUNDS);
         return super.rule(arguments, before, area).withConstant("t", t, Line.of("t", Run.plain("t = "
                 + Decimals.working(t)), Run.note("   after " + rows.size() + (rows.size() == 1 ? " round" : " rounds"))))
-                .withTable(new Table("two-means", COLUMNS, rows));
+                .withTable(new Table("two-means", COLUMNS, rows).withRules(RULES));
     }
 
     /** @return counts and means of the samples up to t and above it */
