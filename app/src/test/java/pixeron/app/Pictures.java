@@ -123,6 +123,25 @@ class Pictures extends WindowTest {
     }
 
     @Test
+    void tables() throws IOException {
+        demo("Levels of the sort");
+        push(KeyCode.F4);
+        sleep(500);
+        javafx.scene.control.TableView<Integer> view = lookup(".hand-table").query();
+        interact(() -> {
+            view.requestFocus();
+            javafx.scene.control.TableColumn<Integer, ?> column = view.getColumns().stream()
+                    .filter(c -> "running*".equals(c.getId())).findFirst().orElseThrow();
+            view.getSelectionModel().clearAndSelect(5, column);
+        });
+        sleep(300);
+        take("levels");
+        interact(() -> bench().select(1));
+        sleep(600);
+        take("variance");
+    }
+
+    @Test
     void counting() throws IOException {
         demo("Three-bit sort");
         clickOn("Counts");

@@ -77,7 +77,7 @@ public final class TableRule implements Table.Rule {
         inputs.forEach(name -> known.put(name, cells.apply(name)));
         List<Line> lines = new ArrayList<>();
         List<Run> formula = new ArrayList<>(List.of(Run.plain(column + " = ")));
-        formula.addAll(Typeset.runs(expression));
+        Typeset.runs(expression).forEach(run -> formula.add(new Run(run.text().replace("Above", " above"), run.role())));
         lines.add(new Line(column, formula));
         Expression filled = Trace.substitute(expression, name -> Expression.Literal.of(constants.containsKey(name)
                 ? constants.get(name) : known.get(name)));

@@ -1,5 +1,6 @@
 package pixeron.app.bench;
 
+import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.value.ObservableValue;
@@ -15,9 +16,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.table.TablesPane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.theme.Theme;
+import pixeron.format.CellTable;
 import pixeron.image.Image;
 
 /** The main view: puts its parts in their places. */
@@ -29,13 +32,16 @@ public final class BenchView extends BorderPane {
     private final StatusLine status;
     private final TabPane tabs = new TabPane();
     private final Tab display;
+    private final MiddlePane middle;
 
     /**
      * @param bench the state
      * @param background where it is calculated
      * @param newImage opens an image that was made here
+     * @param openCells lets the person choose a file with cells and hands them over
      */
-    public BenchView(Bench bench, Background background, Theme theme, Consumer<Image> newImage) {
+    public BenchView(Bench bench, Background background, Theme theme, Consumer<Image> newImage,
+            Consumer<Consumer<CellTable>> openCells) {
         sheets = new SheetsPane(bench, theme, this::say);
         working = new WorkingPane(bench, theme);
         display = tab("Display", isSeen -> new DisplayPane(bench));
@@ -43,7 +49,9 @@ public final class BenchView extends BorderPane {
         status = new StatusLine(bench, background);
         getStyleClass().add("bench");
         setLeft(side(bench));
-        SplitPane split = new SplitPane(sheets, below(bench, theme, newImage));
+        middle = new MiddlePane(sheets, Map.of(MiddlePane.View.TABLE,
+                isSeen -> new TablesPane(bench, theme, openCells, this::say, isSeen)));
+        SplitPane split = new SplitPane(middle, below(bench, theme, newImage));
         split.setOrientation(Orientation.VERTICAL);
         split.setDividerPositions(0.6);
         setCenter(split);
@@ -110,6 +118,11 @@ public final class BenchView extends BorderPane {
 
     public SheetsPane sheets() {
         return sheets;
+    }
+
+    /** Shows the sheets, or what else can stand in their place. */
+    public void show(MiddlePane.View view) {
+        middle.show(view);
     }
 
     /** Opens the search for a step. */

@@ -103,7 +103,7 @@ final class WorkingPane extends BorderPane {
             Pixel picked = bench.pickedProperty().get();
             shown.explained().filter(explained -> shown.grid().contains(picked)).ifPresentOrElse(explained -> {
                 working = withPacked(explained.explain(picked), shown, picked);
-                showLines(working);
+                WorkingLines.show(working.lines(), lines, LINE_LENGTH, theme);
                 showCallout(shown, picked);
             }, () -> showHint(shown));
         }
@@ -130,39 +130,6 @@ final class WorkingPane extends BorderPane {
                         ? "The step has no result, so there is nothing to work out. The reason stands at the left."
                 : "The step is off and passes its input on.");
         lines.add(hint, 0, 0);
-    }
-
-    /** Lines that only go on stand behind one another while they fit, as on paper. */
-    private void showLines(Working shown) {
-        TextFlow flow = null;
-        int length = 0;
-        int row = 0;
-        for (Line line : shown.lines()) {
-            String text = line.text().strip();
-            boolean goesOn = flow != null && line.label().isEmpty() && length + text.length() <= LINE_LENGTH;
-            if (!goesOn) {
-                flow = new TextFlow();
-                GridPane.setHgrow(flow, Priority.ALWAYS);
-                Label label = new Label(line.label());
-                label.getStyleClass().add("working-label");
-                label.setMinWidth(Region.USE_PREF_SIZE);
-                lines.addRow(row++, label, flow);
-                length = 0;
-            }
-            length += text.length() + 1;
-            flow.setAccessibleText((goesOn ? flow.getAccessibleText() + " " : line.label() + ": ") + text);
-            for (Run run : line.runs()) {
-                flow.getChildren().add(text(goesOn && run == line.runs().get(0)
-                        ? new Run(" " + run.text().stripLeading(), run.role()) : run));
-            }
-        }
-    }
-
-    private Text text(Run run) {
-        Text text = new Text(run.text());
-        text.getStyleClass().addAll("working-run", "role-" + run.role().name().toLowerCase(java.util.Locale.ROOT));
-        text.setFill(theme.palette().of(run.role()));
-        return text;
     }
 
     private void showCallout(Shown shown, Pixel picked) {

@@ -7,6 +7,7 @@ import javafx.scene.input.ClipboardContent;
 import pixeron.PixeronException;
 import pixeron.app.bench.BenchView;
 import pixeron.app.bench.Copy;
+import pixeron.app.bench.MiddlePane.View;
 import pixeron.app.bench.SheetsPane.Kind;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
@@ -92,6 +93,12 @@ final class Commands {
     void nextDifference() {
         if (isOpen() && bench.pickNextDifference().isEmpty()) {
             view.get().say("Nothing that is filled differs");
+        }
+    }
+
+    void show(View middle) {
+        if (isOpen()) {
+            view.get().show(middle);
         }
     }
 

@@ -289,6 +289,24 @@ final class FileActions {
                 ? PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage()) : problem));
     }
 
+    /**
+     * Lets the person choose a file with cells.
+     *
+     * @param take gets them; what it throws is shown with the name of the file
+     */
+    void openCells(Consumer<CellTable> take) {
+        dialogs.chooseToOpen("Open values by hand", TABLES).ifPresent(file -> opening.start(
+                progress -> CellTable.read(file), cells -> {
+                    try {
+                        banner.hide();
+                        take.accept(cells);
+                    } catch (PixeronException doesNotFit) {
+                        trouble(PixeronException.because(doesNotFit, "%s: %s", file.getFileName(),
+                                doesNotFit.getMessage()));
+                    }
+                }, this::trouble));
+    }
+
     /** Runs an action when no unsaved work is in its way: saved, given up, or never there. */
     void afterUnsaved(Runnable action) {
         if (!bench.isOpen() || bench.savedProperty().get()) {

@@ -7,6 +7,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
+import pixeron.app.bench.MiddlePane.View;
 import pixeron.app.bench.SheetsPane.Kind;
 import pixeron.app.theme.Theme;
 
@@ -65,6 +66,9 @@ final class MainMenu {
                 item("Go to pixel…", "Shortcut+G", commands::goToPixel),
                 item("Follow the picked pixel", "Shortcut+B", commands::followPixel),
                 item("Next lit pixel", "F7", commands::nextLit),
+                new SeparatorMenuItem(),
+                item("Sheets", View.SHEETS.key(), () -> commands.show(View.SHEETS)),
+                item("Table", View.TABLE.key(), () -> commands.show(View.TABLE)),
                 new SeparatorMenuItem());
         // The second key for Larger is for keyboards where + needs Shift; it need not be listed twice.
         menu.getItems().get(1).setVisible(false);

@@ -73,7 +73,8 @@ public final class MainWindow extends StackPane {
         if (view == null) {
             theme.loadNumbers();
             topBar.build();
-            view = new BenchView(bench, calculation, theme, image -> files.openNew("Part", image));
+            view = new BenchView(bench, calculation, theme, image -> files.openNew("Part", image),
+                    files::openCells);
             view.sheets().openTableButton().setOnAction(event -> files.openByHand());
         }
         return view;

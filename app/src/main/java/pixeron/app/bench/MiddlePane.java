@@ -1,0 +1,85 @@
+package pixeron.app.bench;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.function.Function;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+
+/** The place of the sheets: they, or another view of the same step. */
+public final class MiddlePane extends BorderPane {
+
+    /** What can stand in the middle. */
+    public enum View {
+        SHEETS("Sheets", "F3", "Before, After and By hand, number beside number"),
+        TABLE("Table", "F4", "The tables by which the step is worked out, with your values beside them"),
+        CURVE("Curve", "F5", "Input level across, result up; the keys of the step can be dragged"),
+        COMPARE("Compare", "F6", "Two to four results side by side, and what differs");
+
+        private final String title;
+        private final String key;
+        private final String words;
+
+        View(String title, String key, String words) {
+            this.title = title;
+            this.key = key;
+            this.words = words;
+        }
+
+        /** @return its name */
+        public String title() {
+            return title;
+        }
+
+        /** @return the key that shows it */
+        public String key() {
+            return key;
+        }
+    }
+
+    private final StackPane place = new StackPane();
+    private final Map<View, Node> made = new EnumMap<>(View.class);
+    private final Map<View, Function<ObservableValue<Boolean>, Node>> makers;
+    private final Map<View, ToggleButton> buttons = new EnumMap<>(View.class);
+    private final ObjectProperty<View> shown = new SimpleObjectProperty<>(View.SHEETS);
+
+    /** @param makers make the other views when they are first opened; they get whether they are seen */
+    MiddlePane(Node sheets, Map<View, Function<ObservableValue<Boolean>, Node>> makers) {
+        this.makers = makers;
+        made.put(View.SHEETS, sheets);
+        getStyleClass().add("middle");
+        ToggleGroup group = new ToggleGroup();
+        HBox choices = new HBox();
+        choices.getStyleClass().add("views");
+        for (View view : View.values()) {
+            if (view == View.SHEETS || makers.containsKey(view)) {
+                ToggleButton button = new ToggleButton(view.title);
+                button.setTooltip(new Tooltip(view.words + " (" + view.key + ")"));
+                button.setToggleGroup(group);
+                // One of them is always chosen: a second click does not take it away.
+                button.setOnAction(event -> show(view));
+                buttons.put(view, button);
+                choices.getChildren().add(button);
+            }
+        }
+        setTop(choices);
+        setCenter(place);
+        show(View.SHEETS);
+    }
+
+    /** Shows a view; makes it when it is shown for the first time. */
+    void show(View view) {
+        buttons.get(view).setSelected(true);
+        shown.set(view);
+        Node node = made.computeIfAbsent(view, wanted -> makers.get(wanted).apply(shown.map(view::equals)));
+        place.getChildren().setAll(node);
+    }
+}

@@ -1,0 +1,255 @@
+package pixeron.app.bench.table;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.stream.IntStream;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TablePosition;
+import javafx.scene.control.TableView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import pixeron.byhand.HandValue;
+import pixeron.byhand.table.HandTable;
+import pixeron.byhand.table.TableCheck;
+import pixeron.number.Decimals;
+import pixeron.working.Table;
+
+/** A table with a by-hand column beside each column that a person wants to fill. */
+final class HandTableView extends TableView<Integer> implements HandCell.Owner {
+
+    private static final String STARTS = "0123456789.,-+(\u2212";
+    private static final double HAND_WIDTH = 74;
+    private static final double HEAD_CHARACTER = 7.4;
+    private static final double CHARACTER = 8.2;
+    private static final double PADDING = 18;
+    /** Rows whose longest number decides how wide a column is. */
+    private static final int MEASURED_ROWS = 256;
+
+    private final BiConsumer<HandTable.Place, String> onWrite;
+    private Table table;
+    private HandTable hand = HandTable.EMPTY;
+    private TableCheck check = TableCheck.EMPTY;
+    private Optional<String> typed = Optional.empty();
+
+    /** @param onWrite gets a place and what was written there; a blank text clears it */
+    HandTableView(BiConsumer<HandTable.Place, String> onWrite) {
+        this.onWrite = onWrite;
+        getStyleClass().addAll("levels-table", "hand-table");
+        getSelectionModel().setCellSelectionEnabled(true);
+        setEditable(true);
+        setAccessibleText("Table with values by hand");
+        addEventHandler(KeyEvent.KEY_TYPED, this::typed);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+    }
+
+    /**
+     * @param columns the columns that are shown, ours and by hand: the name, with a trailing * for by hand
+     * @param rows the rows that are shown
+     */
+    void show(Table newTable, HandTable newHand, TableCheck newCheck, Set<String> columns, List<Integer> rows) {
+        Set<String> before = new LinkedHashSet<>(getColumns().stream().map(TableColumn::getId).toList());
+        boolean isSameShape = table != null && table.name().equals(newTable.name()) && before.equals(columns);
+        table = newTable;
+        hand = newHand;
+        check = newCheck;
+        if (!isSameShape) {
+            getColumns().setAll(columns.stream().map(this::column).toList());
+        }
+        if (!getItems().equals(rows)) {
+            getItems().setAll(rows);
+        }
+        refresh();
+    }
+
+    private TableColumn<Integer, String> column(String id) {
+        boolean isHand = id.endsWith("*");
+        String name = isHand ? id.substring(0, id.length() - 1) : id;
+        TableColumn<Integer, String> column = new TableColumn<>();
+        Label head = new Label(isHand ? "by hand" : TableWords.column(name));
+        head.setTooltip(new Tooltip(isHand ? TableWords.column(name) + ", by hand" : TableWords.column(name)));
+        head.getStyleClass().add(isHand ? "role-by-hand" : "column-name");
+        column.setId(id);
+        column.setGraphic(head);
+        column.setSortable(false);
+        column.setReorderable(false);
+        column.setPrefWidth(isHand ? HAND_WIDTH : width(name));
+        column.setEditable(isHand);
+        if (isHand) {
+            column.setCellFactory(made -> new HandCell(this, name));
+            column.setCellValueFactory(data -> new ReadOnlyObjectWrapper<>(written(data.getValue(), name)));
+        } else {
+            column.setCellFactory(made -> new OwnCell(name.equals("s") || name.equals("running") ? "computed" : "plain"));
+            column.setCellValueFactory(data -> new ReadOnlyObjectWrapper<>(text(data.getValue(), name)));
+        }
+        return column;
+    }
+
+    private double width(String column) {
+        int longest = IntStream.range(0, Math.min(MEASURED_ROWS, table.rows().size()))
+                .map(row -> text(row, column).length()).max().orElse(1);
+        return PADDING + Math.max(longest * CHARACTER, TableWords.column(column).length() * HEAD_CHARACTER + 10);
+    }
+
+    private String text(int row, String column) {
+        if (row >= table.rows().size() && !table.isFillable(column)) {
+            return "Σ";
+        } else if (row > table.rows().size()) {
+            return "";
+        }
+        return table.value(row, column).map(TableWords::value).orElse("") + (isLargest(row, column) ? " ◂" : "");
+    }
+
+    /** The limit with the largest variance between the classes is taken; all that have it are marked. */
+    private boolean isLargest(int row, String column) {
+        return column.equals("between") && row < table.rows().size() && IntStream.range(0, table.rows().size())
+                .allMatch(other -> table.value(row, column).orElseThrow()
+                        .compareValue(table.value(other, column).orElseThrow()) >= 0);
+    }
+
+    private String written(int row, String column) {
+        return row > table.rows().size() ? "" : hand.cell(table.key(row), column).map(HandValue::text).orElse("");
+    }
+
+    /** @return the row that is chosen, of all rows of the table */
+    Optional<Integer> chosenRow() {
+        int at = getFocusModel().getFocusedIndex();
+        return at < 0 || at >= getItems().size() ? Optional.empty() : Optional.of(getItems().get(at));
+    }
+
+    /** @return the column that is chosen, ours or by hand */
+    Optional<String> chosenColumn() {
+        return chosen().map(id -> id.endsWith("*") ? id.substring(0, id.length() - 1) : id);
+    }
+
+    private Optional<String> chosen() {
+        TablePosition<?, ?> at = getFocusModel().getFocusedCell();
+        return at == null || at.getTableColumn() == null ? Optional.empty() : Optional.of(at.getTableColumn().getId());
+    }
+
+    /** @return the by-hand columns from the chosen one on, for a block that is pasted */
+    List<String> handColumnsFromChosen() {
+        List<String> columns = handColumns();
+        String from = chosenColumn().orElse("");
+        return columns.contains(from) ? columns.subList(columns.indexOf(from), columns.size()) : List.of();
+    }
+
+    private List<String> handColumns() {
+        return getColumns().stream().map(TableColumn::getId).filter(id -> id.endsWith("*"))
+                .map(id -> id.substring(0, id.length() - 1)).toList();
+    }
+
+    private void typed(KeyEvent event) {
+        boolean isPlain = !event.isShortcutDown() && !event.isAltDown();
+        if (isPlain && getEditingCell() == null && !event.getCharacter().isEmpty()
+                && STARTS.contains(event.getCharacter())) {
+            typed = Optional.of(event.getCharacter());
+            editChosen();
+            typed = Optional.empty();
+            event.consume();
+        }
+    }
+
+    private void pressed(KeyEvent event) {
+        if (getEditingCell() != null) {
+            return;
+        }
+        if (event.getCode() == KeyCode.ENTER || event.getCode() == KeyCode.F2) {
+            editChosen();
+            event.consume();
+        } else if (event.getCode() == KeyCode.DELETE || event.getCode() == KeyCode.BACK_SPACE) {
+            chosen().filter(id -> id.endsWith("*")).ifPresent(id -> chosenRow().filter(row -> isWritable(row,
+                    chosenColumn().orElseThrow())).ifPresent(row -> write(getFocusModel().getFocusedIndex(),
+                            chosenColumn().orElseThrow(), "")));
+            event.consume();
+        }
+    }
+
+    private void editChosen() {
+        TablePosition<?, ?> at = getFocusModel().getFocusedCell();
+        if (at != null && at.getTableColumn() != null && at.getTableColumn().isEditable()) {
+            edit(at.getRow(), getColumns().get(at.getColumn()));
+        }
+    }
+
+    /** Chooses a cell of a by-hand column. */
+    void choose(int row, String column) {
+        getColumns().stream().filter(c -> c.getId().equals(column + "*")).findFirst().ifPresent(found -> {
+            int index = getItems().indexOf(row);
+            if (index >= 0) {
+                getSelectionModel().clearAndSelect(index, found);
+                getFocusModel().focus(index, found);
+                scrollTo(Math.max(0, index - 3));
+            }
+        });
+    }
+
+    @Override
+    public Optional<TableCheck.Cell> check(int index, String column) {
+        return check.cell(getItems().get(index), column);
+    }
+
+    @Override
+    public boolean isWritable(int index, String column) {
+        return index >= 0 && index < getItems().size() && getItems().get(index) <= table.rows().size()
+                && table.isFillable(column) && table.value(getItems().get(index), column).isPresent();
+    }
+
+    @Override
+    public Optional<String> takeTyped() {
+        return typed;
+    }
+
+    @Override
+    public void write(int index, String column, String text) {
+        HandTable.Place place = new HandTable.Place(table.key(getItems().get(index)), column);
+        if (!text.strip().equals(hand.cell(place.row(), column).map(HandValue::text).orElse(""))) {
+            onWrite.accept(place, text);
+        }
+    }
+
+    @Override
+    public void go(int index, String column, int down, int right) {
+        List<String> columns = handColumns();
+        int at = columns.indexOf(column) + right;
+        int row = Math.max(0, Math.min(getItems().size() - 1, index + down
+                + (at < 0 ? -1 : at >= columns.size() ? 1 : 0)));
+        choose(getItems().get(row), columns.get(Math.floorMod(at, columns.size())));
+    }
+
+    /** @return what is shown, with tabs between cells and a head line */
+    String asText() {
+        List<String> lines = new ArrayList<>();
+        lines.add(String.join("\t", getColumns().stream().map(column -> column.getId().endsWith("*")
+                ? column.getId().replace("*", " by hand") : column.getId()).toList()));
+        for (int row : getItems()) {
+            lines.add(String.join("\t", IntStream.range(0, getColumns().size()).mapToObj(n -> {
+                String id = getColumns().get(n).getId();
+                return id.endsWith("*") ? written(row, id.substring(0, id.length() - 1))
+                        : row < table.rows().size() ? Decimals.table(table.value(row, id).orElseThrow())
+                        : text(row, id);
+            }).toList()));
+        }
+        return String.join("\n", lines) + "\n";
+    }
+
+    /** A cell of ours. */
+    private static final class OwnCell extends javafx.scene.control.TableCell<Integer, String> {
+
+        OwnCell(String style) {
+            getStyleClass().add(style);
+        }
+
+        @Override
+        protected void updateItem(String text, boolean isEmpty) {
+            super.updateItem(text, isEmpty);
+            setText(isEmpty ? null : text);
+        }
+    }
+}

@@ -1,0 +1,48 @@
+package pixeron.app.bench.table;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import pixeron.app.model.Shown;
+import pixeron.byhand.table.HandTable;
+import pixeron.byhand.table.TableCheck;
+import pixeron.step.Operation;
+import pixeron.working.Table;
+
+/**
+ * The tables of the selected step with what is said of the person's values. Made away from the window's thread.
+ *
+ * @param shown what they belong to
+ * @param tables all of them; empty when the selected step has none
+ * @param hands the person's values by the name of the table
+ * @param checks what is said of them
+ */
+record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands, Map<String, TableCheck> checks) {
+
+    /** @return the tables of what is shown; what a person writes most about stands first */
+    static ShownTables of(Shown shown) {
+        if (!(shown.explained().orElse(null) instanceof Operation operation)) {
+            return new ShownTables(shown, List.of(), Map.of(), Map.of());
+        }
+        List<Table> tables = new ArrayList<>(operation.tables());
+        // The counts alone stand in the levels table as well.
+        if (tables.stream().anyMatch(table -> table.name().equals("levels"))) {
+            tables.removeIf(table -> table.name().equals("histogram"));
+        }
+        Map<String, HandTable> hands = shown.project().tables(shown.position());
+        Map<String, TableCheck> checks = new HashMap<>();
+        for (Table table : tables) {
+            checks.put(table.name(), TableCheck.of(hands.getOrDefault(table.name(), HandTable.EMPTY), table));
+        }
+        return new ShownTables(shown, tables, hands, checks);
+    }
+
+    HandTable hand(Table table) {
+        return hands.getOrDefault(table.name(), HandTable.EMPTY);
+    }
+
+    TableCheck check(Table table) {
+        return checks.getOrDefault(table.name(), TableCheck.EMPTY);
+    }
+}

@@ -1,0 +1,334 @@
+package pixeron.app.bench.table;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.IntStream;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import pixeron.PixeronException;
+import pixeron.app.bench.Copy;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Search;
+import pixeron.app.theme.Theme;
+import pixeron.byhand.table.HandTable;
+import pixeron.byhand.table.TableCheck;
+import pixeron.format.CellTable;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.working.Table;
+
+/** The tables of the selected step, to be filled by hand and checked; the chosen row is worked out beside them. */
+public final class TablesPane extends HBox {
+
+    /** Columns that a person fills first; the others are a choice away. */
+    private static final Set<String> FILLED_FIRST = Set.of("n", "running", "s", "between", "next",
+            "low", "high", "scale", "t");
+    private static final Set<String> HIDDEN_FIRST = Set.of("share", "n1", "total", "variance0", "variance1");
+    private static final int MOST_ROWS_WITH_ABSENT = 64;
+
+    private final Bench bench;
+    private final Background background = new Background();
+    private final Consumer<String> say;
+    private final ComboBox<Table> choice = new ComboBox<>();
+    private final MenuButton columns = new MenuButton("Columns");
+    private final CheckBox absent = new CheckBox("absent levels");
+    private final Label counts = new Label();
+    private final Label empty = new Label();
+    private final HandTableView view;
+    private final RowPane row;
+    private final VariancePlot plot;
+    /** Which columns are shown, by the name of the table. */
+    private final Map<String, Set<String>> visible = new HashMap<>();
+    private ShownTables shown;
+    private boolean isShowing;
+    private Optional<Integer> litRow = Optional.empty();
+
+    /**
+     * @param openFile lets the person choose a file with cells and hands them over
+     * @param isSeen whether this is shown
+     */
+    public TablesPane(Bench bench, Theme theme, Consumer<Consumer<CellTable>> openFile, Consumer<String> say,
+            ObservableValue<Boolean> isSeen) {
+        this.bench = bench;
+        this.say = say;
+        getStyleClass().add("tables");
+        view = new HandTableView((place, text) -> write(hand -> hand.with(Map.of(place, text))));
+        row = new RowPane(bench, theme);
+        VBox.setVgrow(view, Priority.ALWAYS);
+        empty.getStyleClass().add("sheet-hint");
+        empty.setWrapText(true);
+        counts.getStyleClass().addAll("sheet-subtitle", "table-counts");
+        plot = new VariancePlot(theme);
+        VBox card = new VBox(head(openFile), view, plot, counts, empty);
+        card.getStyleClass().addAll("sheet", "table-card");
+        HBox.setHgrow(card, Priority.ALWAYS);
+        getChildren().addAll(card, row);
+        view.getFocusModel().focusedCellProperty().subscribe(cell -> chosen());
+        view.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        bench.shownProperty().subscribe(now -> request(isSeen.getValue()));
+        isSeen.subscribe(seen -> request(seen));
+    }
+
+    private HBox head(Consumer<Consumer<CellTable>> openFile) {
+        choice.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Table table) {
+                return table == null ? "" : TableWords.table(table);
+            }
+
+            @Override
+            public Table fromString(String text) {
+                return null;
+            }
+        });
+        choice.setAccessibleText("Table");
+        choice.valueProperty().subscribe(table -> render());
+        columns.setTooltip(new Tooltip("Which columns are shown, ours and by hand"));
+        absent.selectedProperty().subscribe(isOn -> render());
+        Button open = button("Open…", "Open a file with values by hand: the first line names the columns");
+        open.setOnAction(event -> openFile.accept(this::take));
+        Button copy = button("Copy", "Copy the table as it is shown");
+        copy.setOnAction(event -> {
+            Copy.text(view.asText());
+            say.accept("Copied the table");
+        });
+        Button next = button("Next slip", "Go to the next cell that is wrong by itself");
+        next.setOnAction(event -> goToNextSlip());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox head = new HBox(choice, gap, absent, columns, next, open, copy);
+        head.getStyleClass().addAll("sheet-head", "table-head");
+        for (Region fixed : List.of(choice, absent, columns, next, open, copy)) {
+            fixed.setMinWidth(USE_PREF_SIZE);
+        }
+        columns.getStyleClass().add("quiet");
+        return head;
+    }
+
+    private static Button button(String text, String words) {
+        Button button = new Button(text);
+        button.getStyleClass().add("quiet");
+        button.setTooltip(new Tooltip(words));
+        return button;
+    }
+
+    private void request(boolean isSeen) {
+        if (isSeen && bench.shown() != null && (shown == null || shown.shown() != bench.shown())) {
+            var now = bench.shown();
+            background.start(progress -> ShownTables.of(now), this::show, problem -> say.accept(problem.getMessage()));
+        }
+    }
+
+    private void show(ShownTables made) {
+        // Another step begins with the table that is most its own; the same one stays at what the person chose.
+        boolean isSameStep = shown != null && shown.shown().position() == made.shown().position();
+        String name = choice.getValue() == null || !isSameStep ? "" : choice.getValue().name();
+        shown = made;
+        isShowing = true;
+        choice.getItems().setAll(made.tables());
+        Table kept = made.tables().stream().filter(table -> table.name().equals(name)).findFirst()
+                .orElse(made.tables().stream().filter(table -> !table.name().matches("levels|constants|target"))
+                        .findFirst().orElse(made.tables().isEmpty() ? null : made.tables().get(0)));
+        choice.setValue(kept);
+        isShowing = false;
+        render();
+    }
+
+    private void render() {
+        if (isShowing || shown == null) {
+            return;
+        }
+        Table table = choice.getValue();
+        boolean isThere = table != null;
+        view.setVisible(isThere);
+        view.setManaged(isThere);
+        empty.setText(isThere ? "" : bench.position() < 0 ? "Select a step: the tables by which it is worked out stand here."
+                : "This step has no table here: it is off, or what comes in is an open image, which has values, not levels.");
+        empty.setManaged(!isThere);
+        columns.setDisable(!isThere);
+        if (isThere && table.name().equals("otsu")) {
+            plot.show(table, shown.shown().before().flatMap(before -> before.histogram()));
+        } else {
+            plot.hide();
+        }
+        if (!isThere) {
+            counts.setText("");
+            row.clear();
+            return;
+        }
+        boolean hasLevels = table.columns().contains("k");
+        absent.setVisible(hasLevels && table.rows().size() > MOST_ROWS_WITH_ABSENT);
+        absent.setManaged(absent.isVisible());
+        Set<String> ids = visible.computeIfAbsent(table.name(), name -> atFirst(table));
+        makeColumnMenu(table, ids);
+        view.show(table, shown.hand(table), shown.check(table), ordered(table, ids), rows(table, hasLevels));
+        counts.setText(TableWords.counts(shown.check(table)));
+        row.show(shown, table, view.chosenRow(), view.chosenColumn());
+    }
+
+    private List<Integer> rows(Table table, boolean hasLevels) {
+        boolean areAbsentShown = absent.isSelected() || table.rows().size() <= MOST_ROWS_WITH_ABSENT;
+        List<Integer> rows = new ArrayList<>(IntStream.range(0, table.rows().size())
+                .filter(n -> !hasLevels || areAbsentShown || table.value(n, "n").orElseThrow().signum() > 0
+                        || shown.hand(table).cells().keySet().stream().anyMatch(place -> place.row()
+                                .equals(table.key(n)))).boxed().toList());
+        if (!table.summed().isEmpty()) {
+            rows.add(table.rows().size());
+        }
+        return rows;
+    }
+
+    private Set<String> atFirst(Table table) {
+        Set<String> ids = new LinkedHashSet<>();
+        for (String column : table.columns()) {
+            boolean isWritten = shown.hand(table).cells().keySet().stream().anyMatch(p -> p.column().equals(column));
+            if (!HIDDEN_FIRST.contains(column) || isWritten) {
+                ids.add(column);
+            }
+            if (table.isFillable(column) && (FILLED_FIRST.contains(column) || isWritten)) {
+                ids.add(column + "*");
+            }
+        }
+        return ids;
+    }
+
+    private static Set<String> ordered(Table table, Set<String> ids) {
+        Set<String> ordered = new LinkedHashSet<>();
+        table.columns().forEach(column -> List.of(column, column + "*").forEach(id -> {
+            if (ids.contains(id)) {
+                ordered.add(id);
+            }
+        }));
+        return ordered;
+    }
+
+    private void makeColumnMenu(Table table, Set<String> ids) {
+        columns.getItems().clear();
+        for (String suffix : List.of("", "*")) {
+            for (String column : table.columns()) {
+                if (suffix.isEmpty() || table.isFillable(column)) {
+                    CheckMenuItem item = new CheckMenuItem(TableWords.column(column) + (suffix.isEmpty() ? "" : ", by hand"));
+                    item.setSelected(ids.contains(column + suffix));
+                    item.setOnAction(event -> {
+                        if (!ids.remove(column + suffix)) {
+                            ids.add(column + suffix);
+                        }
+                        render();
+                    });
+                    columns.getItems().add(item);
+                }
+            }
+            if (suffix.isEmpty()) {
+                columns.getItems().add(new SeparatorMenuItem());
+            }
+        }
+    }
+
+    private void write(java.util.function.UnaryOperator<HandTable> change) {
+        bench.edit(project -> project.withTable(bench.position(), choice.getValue().name(), change));
+    }
+
+    private void take(CellTable cells) {
+        if (choice.getValue() != null) {
+            HandTable opened = HandTable.of(cells, choice.getValue());
+            write(old -> opened);
+            say.accept("Read " + opened.cells().size() + " values");
+        }
+    }
+
+    private void pressed(KeyEvent event) {
+        if (event.isShortcutDown() && !event.isShiftDown() && event.getCode() == KeyCode.V
+                && view.getEditingCell() == null) {
+            paste();
+            event.consume();
+        } else if (event.isShortcutDown() && event.getCode() == KeyCode.C && view.getEditingCell() == null) {
+            Copy.text(view.asText());
+            event.consume();
+        }
+    }
+
+    private void paste() {
+        String text = Clipboard.getSystemClipboard().getString();
+        List<String> into = view.handColumnsFromChosen();
+        if (text == null || text.isBlank() || into.isEmpty()) {
+            say.accept(into.isEmpty() ? "Choose a cell of a by-hand column first" : "The clipboard holds no cells");
+            return;
+        }
+        try {
+            HandTable pasted = shown.hand(choice.getValue()).withBlock(choice.getValue(), view.chosenRow().orElseThrow(),
+                    into, CellTable.parse(text));
+            write(old -> pasted);
+        } catch (PixeronException doesNotFit) {
+            say.accept(doesNotFit.getMessage());
+        }
+    }
+
+    /** Chooses the next cell in reading order that is wrong by itself; behind the last one the first. */
+    private void goToNextSlip() {
+        Table table = choice.getValue();
+        if (table == null) {
+            return;
+        }
+        int from = view.chosenRow().orElse(-1);
+        int column = view.chosenColumn().map(table.columns()::indexOf).orElse(-1);
+        List<TableCheck.Cell> slips = shown.check(table).cells().stream()
+                .filter(cell -> cell.state() == TableCheck.State.DIFFERS).toList();
+        slips.stream().filter(cell -> cell.row() > from || cell.row() == from
+                && table.columns().indexOf(cell.column()) > column).findFirst().or(() -> slips.stream().findFirst())
+                .ifPresentOrElse(cell -> {
+                    view.choose(cell.row(), cell.column());
+                    view.requestFocus();
+                }, () -> say.accept("No cell is wrong by itself"));
+    }
+
+    private void chosen() {
+        Table table = choice.getValue();
+        if (shown == null || table == null || isShowing) {
+            return;
+        }
+        Optional<Integer> chosen = view.chosenRow();
+        row.show(shown, table, chosen, view.chosenColumn());
+        if (!chosen.equals(litRow)) {
+            litRow = chosen;
+            chosen.filter(n -> n < table.rows().size()).ifPresent(n -> light(table, n));
+        }
+    }
+
+    /** The pixels that a row is about: those of its level, or those that are not above its limit. */
+    private void light(Table table, int at) {
+        String key = table.columns().get(0);
+        Value value = table.rows().get(at).get(0);
+        if (table.isKeyed() && (key.equals("k") || key.equals("t")) && value instanceof Rational level) {
+            int number = Integer.parseInt(Decimals.exact(level));
+            bench.light(Optional.of(new Search.Levels(false, key.equals("k") ? number : 0, number)));
+        }
+    }
+
+    /** @return the table, for tests and pictures */
+    HandTableView view() {
+        return view;
+    }
+}
