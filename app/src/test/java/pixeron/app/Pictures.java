@@ -142,6 +142,22 @@ class Pictures extends WindowTest {
     }
 
     @Test
+    void curves() throws IOException {
+        demo("Faint proof");
+        interact(() -> bench().pick(new Pixel(6, 5)));
+        push(KeyCode.F5);
+        sleep(500);
+        take("curve");
+        interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse(
+                "piecewise points=\"0 0 | 100 40 | 180 220 | 255 255\"")));
+        sleep(600);
+        take("curve-points");
+        interact(() -> bench().select(3));
+        sleep(600);
+        take("curve-threshold");
+    }
+
+    @Test
     void counting() throws IOException {
         demo("Three-bit sort");
         clickOn("Counts");

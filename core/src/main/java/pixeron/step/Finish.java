@@ -29,6 +29,12 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         return overflow.apply(rounding.apply(Approximate.snapped(exact, maximumLevel)), maximumLevel);
     }
 
+    /** @return −1 when the rounded value is below 0, 1 when it is above the maximum level, else 0 */
+    public int side(Value exact) {
+        Value rounded = rounding.apply(Approximate.snapped(exact, maximumLevel));
+        return rounded.signum() < 0 ? -1 : rounded.compareValue(Rational.of(maximumLevel)) > 0 ? 1 : 0;
+    }
+
     /** @return the lines for rounding and overflow of an exact value */
     public List<Line> explain(Value exact) {
         Value snapped = Approximate.snapped(exact, maximumLevel);

@@ -2,6 +2,7 @@ package pixeron.step;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import pixeron.image.Image;
 import pixeron.working.Table;
 
@@ -28,6 +29,16 @@ public interface Operation extends Explained {
      */
     default Map<String, Image> sheets(Progress progress) {
         return Map.of();
+    }
+
+    /** @return what becomes of every level; empty where that depends on more than the level, or there are no levels */
+    default Optional<Mapping> mapping() {
+        return Optional.empty();
+    }
+
+    /** @return what can be dragged on the step's curve */
+    default List<Handle> handles() {
+        return List.of();
     }
 
     /** @return the image that the step is applied to */

@@ -96,6 +96,35 @@ final class PointOperation implements Operation {
     }
 
     @Override
+    public Optional<Mapping> mapping() {
+        if (!before.isLevelImage() || rule.hasPlace()) {
+            return Optional.empty();
+        }
+        Histogram histogram = Histogram.of(before, area());
+        List<Mapping.Entry> entries = new ArrayList<>();
+        long below = 0;
+        long above = 0;
+        for (int level = 0; level <= before.maximumLevel(); level++) {
+            try {
+                Value exact = exact(Rational.of(level), NO_PLACE);
+                int side = finish.side(exact);
+                below += side < 0 ? histogram.count(level) : 0;
+                above += side > 0 ? histogram.count(level) : 0;
+                entries.add(new Mapping.Entry(level, exact, finish.apply(exact), side != 0));
+            } catch (PixeronException withoutValue) {
+                // Such as the logarithm of a level that does not occur: the curve has a gap there.
+                continue;
+            }
+        }
+        return Optional.of(new Mapping(entries, below, above, rule.maximumLevel()));
+    }
+
+    @Override
+    public List<Handle> handles() {
+        return step.type() instanceof PointStep type ? type.handles(step, constants, before.maximumLevel()) : List.of();
+    }
+
+    @Override
     public Image result(Progress progress) {
         return before.isLevelImage() && !rule.hasPlace() ? fromLevels(progress) : fromValues(progress);
     }

@@ -1,6 +1,7 @@
 package pixeron.step;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -11,6 +12,8 @@ import pixeron.formula.Parser;
 import pixeron.formula.Typeset;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.number.Rational;
+import pixeron.number.Value;
 
 /**
  * A step whose result at a pixel depends on that pixel's level alone.
@@ -115,6 +118,22 @@ public abstract class PointStep implements StepType {
         if (low.resolve(maximumLevel).compareTo(high.resolve(maximumLevel)) > 0) {
             throw PixeronException.of("%s has low=%s above high=%s; low must be at most high.", name, low, high);
         }
+    }
+
+    /** @return keys that are input levels: lines on the curve and across the counts of levels */
+    protected List<NumberParameter> levelKeys() {
+        return List.of();
+    }
+
+    /**
+     * @param step of this type
+     * @param constants the numbers of its formula, those that the image gives among them
+     * @param maximumLevel M of the image before
+     * @return what can be dragged on its curve
+     */
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        return levelKeys().stream().filter(key -> constants.get(key.key()) instanceof Rational)
+                .map(key -> Handle.line(step, key, (Rational) constants.get(key.key()))).toList();
     }
 
     @Override

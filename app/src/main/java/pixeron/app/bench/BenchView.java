@@ -16,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.curve.CurvePane;
 import pixeron.app.bench.table.TablesPane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
@@ -49,8 +50,9 @@ public final class BenchView extends BorderPane {
         status = new StatusLine(bench, background);
         getStyleClass().add("bench");
         setLeft(side(bench));
-        middle = new MiddlePane(sheets, Map.of(MiddlePane.View.TABLE,
-                isSeen -> new TablesPane(bench, theme, openCells, this::say, isSeen)));
+        middle = new MiddlePane(sheets, Map.of(
+                MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, openCells, this::say, isSeen),
+                MiddlePane.View.CURVE, isSeen -> new CurvePane(bench, theme, this::say, isSeen)));
         SplitPane split = new SplitPane(middle, below(bench, theme, newImage));
         split.setOrientation(Orientation.VERTICAL);
         split.setDividerPositions(0.6);

@@ -45,6 +45,12 @@ public final class MiddlePane extends BorderPane {
         }
     }
 
+    /** A view that says where the keyboard goes first. */
+    public interface Content {
+        /** @return the control that gets the keyboard when the view is shown */
+        Node first();
+    }
+
     private final StackPane place = new StackPane();
     private final Map<View, Node> made = new EnumMap<>(View.class);
     private final Map<View, Function<ObservableValue<Boolean>, Node>> makers;
@@ -81,5 +87,8 @@ public final class MiddlePane extends BorderPane {
         shown.set(view);
         Node node = made.computeIfAbsent(view, wanted -> makers.get(wanted).apply(shown.map(view::equals)));
         place.getChildren().setAll(node);
+        if (node instanceof Content content) {
+            content.first().requestFocus();
+        }
     }
 }

@@ -22,7 +22,7 @@ final class HelpPane extends StackPane {
         {"arrows", "pick the next pixel; Page up and down: ten rows; Home and End: ends of the row"},
         {"wheel · drag", "move the image under the sheets; Ctrl with the wheel zooms at the pointer"},
         {"Ctrl + · Ctrl − · Ctrl 0", "larger · smaller · the whole image"},
-        {"F3 · F4", "the sheets · the tables by which the step is worked out"},
+        {"F3 · F4 · F5", "the sheets · the tables by which the step is worked out · its curve"},
         {"Ctrl 1 · 2 · 3", "show or hide Before · After · By hand"},
         {"Shift+drag · Shift+arrows · Esc", "mark a rectangle · take the mark away"},
         {"Ctrl+G · Ctrl+B · F7", "go to a pixel by its place · follow the picked pixel · next lit pixel"},

@@ -69,6 +69,7 @@ final class MainMenu {
                 new SeparatorMenuItem(),
                 item("Sheets", View.SHEETS.key(), () -> commands.show(View.SHEETS)),
                 item("Table", View.TABLE.key(), () -> commands.show(View.TABLE)),
+                item("Curve", View.CURVE.key(), () -> commands.show(View.CURVE)),
                 new SeparatorMenuItem());
         // The second key for Larger is for keyboards where + needs Shift; it need not be listed twice.
         menu.getItems().get(1).setVisible(false);

@@ -1,7 +1,12 @@
 package pixeron.step.point;
 
+import java.util.List;
+import java.util.Map;
+import pixeron.number.Rational;
+import pixeron.number.Value;
 import pixeron.step.Amount;
 import pixeron.step.Arguments;
+import pixeron.step.Handle;
 import pixeron.step.NumberParameter;
 import pixeron.step.PointStep;
 import pixeron.step.Step;
@@ -14,6 +19,14 @@ public final class Add extends PointStep {
     public Add() {
         super("add", "Add", "Adds a number to every level: brighter, or darker with a negative number.",
                 "r + amount", AMOUNT);
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        Rational amount = step.arguments().get(AMOUNT).number();
+        Rational middle = Rational.of(maximumLevel / 2);
+        return List.of(Handle.point("amount", middle, middle.plus(amount),
+                (level, result) -> step.with(AMOUNT, new Amount(result.minus(middle)))));
     }
 
     @Override

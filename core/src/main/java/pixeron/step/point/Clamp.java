@@ -1,5 +1,6 @@
 package pixeron.step.point;
 
+import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
@@ -55,6 +56,11 @@ public final class Clamp extends PointStep {
     protected Expression expression(Arguments arguments) {
         return arguments.find(HIGH).isEmpty() ? onlyLow
                 : arguments.find(LOW).isEmpty() ? onlyHigh : super.expression(arguments);
+    }
+
+    @Override
+    protected List<NumberParameter> levelKeys() {
+        return List.of(LOW, HIGH);
     }
 
     @Override

@@ -1,8 +1,12 @@
 package pixeron.step.point;
 
+import java.util.List;
+import java.util.Map;
 import pixeron.number.Rational;
+import pixeron.number.Value;
 import pixeron.step.Amount;
 import pixeron.step.Arguments;
+import pixeron.step.Handle;
 import pixeron.step.NumberParameter;
 import pixeron.step.PointStep;
 import pixeron.step.Step;
@@ -16,6 +20,17 @@ public final class Linear extends PointStep {
     public Linear() {
         super("linear", "Linear", "Multiplies by a gain and adds a bias: contrast and brightness in one step.",
                 "gain * r + bias", GAIN, BIAS);
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        Rational gain = step.arguments().get(GAIN).number();
+        Rational bias = step.arguments().get(BIAS).number();
+        Rational right = Rational.of(maximumLevel);
+        // The left end moves the line up and down, the right one turns it about the left.
+        return List.of(Handle.point("bias", Rational.ZERO, bias, (level, result) -> step.with(BIAS, new Amount(result))),
+                Handle.point("gain", right, gain.times(right).plus(bias), (level, result) -> step.with(GAIN,
+                        new Amount(result.minus(bias).dividedBy(right).toDecimals(2)))));
     }
 
     @Override

@@ -1,10 +1,33 @@
 package pixeron.step.point;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Map;
+import pixeron.number.Approximate;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Amount;
+import pixeron.step.Handle;
+import pixeron.step.Step;
+
 
 /** {@code log scale=auto}: c·ln(1 + r), for r &gt; −1. */
 public final class Log extends Curve {
 
     public Log() {
         super("log", "Logarithm", "Spreads dark levels and draws bright ones together.", "scale * ln(1 + r)");
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        double scale = constants.containsKey("scale") ? constants.get("scale").asDouble() : 0;
+        Rational right = Rational.of(maximumLevel);
+        return scale == 0 ? List.of() : List.of(Handle.point("scale", right,
+                Approximate.from(scale * Math.log1p(maximumLevel)), (level, result) -> {
+            double found = Math.max(1, result.asDouble()) / Math.log1p(maximumLevel);
+            return step.without(REFERENCE).with(SCALE, new Amount(Rational.of(BigDecimal.valueOf(found)
+                    .setScale(2, RoundingMode.HALF_UP).max(new BigDecimal("0.01")))));
+        }));
     }
 }

@@ -1,9 +1,12 @@
 package pixeron.step.point;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
@@ -13,6 +16,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Arguments;
+import pixeron.step.Handle;
 import pixeron.step.PairsParameter;
 import pixeron.step.PointRule;
 import pixeron.step.PointStep;
@@ -23,6 +27,8 @@ public final class Lookup extends PointStep {
 
     private static final PairsParameter TABLE = new PairsParameter("table", "Table",
             "pairs r s, such as 0 0 | 1 3 | 2 7");
+    /** Points of more levels could not be taken hold of. */
+    private static final int MOST_HANDLES = 255;
     private static final Expression SAMPLE = Parser.parse("r", Set.of("r"));
 
     public Lookup() {
@@ -60,6 +66,23 @@ public final class Lookup extends PointStep {
 
     private static boolean isListed(Map<Rational, Rational> table, Value sample) {
         return sample instanceof Rational r && table.containsKey(r);
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        List<PairsParameter.Pair> table = step.arguments().get(TABLE);
+        return IntStream.rangeClosed(0, Math.min(maximumLevel, MOST_HANDLES)).mapToObj(level -> {
+            Rational from = Rational.of(level);
+            Rational to = table.stream().filter(pair -> pair.from().equals(from)).findFirst()
+                    .map(PairsParameter.Pair::to).orElse(from);
+            return Handle.point("table " + level, from, to, (across, result) -> {
+                List<PairsParameter.Pair> changed = new ArrayList<>(table);
+                changed.removeIf(pair -> pair.from().equals(from));
+                changed.add(new PairsParameter.Pair(from, result));
+                changed.sort(Comparator.comparing(PairsParameter.Pair::from));
+                return step.with(TABLE, changed);
+            });
+        }).toList();
     }
 
     @Override

@@ -1,8 +1,12 @@
 package pixeron.step.point;
 
+import java.util.List;
+import java.util.Map;
 import pixeron.number.Rational;
+import pixeron.number.Value;
 import pixeron.step.Amount;
 import pixeron.step.Arguments;
+import pixeron.step.Handle;
 import pixeron.step.NumberParameter;
 import pixeron.step.PointStep;
 import pixeron.step.Step;
@@ -15,6 +19,14 @@ public final class Multiply extends PointStep {
     public Multiply() {
         super("multiply", "Multiply", "Multiplies every level by a factor: more contrast above 1, less below.",
                 "factor * r", FACTOR);
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        Rational factor = step.arguments().get(FACTOR).number();
+        Rational right = Rational.of(maximumLevel);
+        return List.of(Handle.point("factor", right, right.times(factor),
+                (level, result) -> step.with(FACTOR, new Amount(result.dividedBy(right).toDecimals(2)))));
     }
 
     @Override

@@ -1,7 +1,10 @@
 package pixeron.step.point;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
@@ -12,6 +15,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Arguments;
+import pixeron.step.Handle;
 import pixeron.step.PairsParameter;
 import pixeron.step.PointRule;
 import pixeron.step.PointStep;
@@ -82,6 +86,17 @@ public final class Piecewise extends PointStep {
         return below == 0 ? "below the first point" : below == points.size() ? "from the last point on"
                 : "between r = " + Decimals.working(points.get(below - 1).from()) + " and "
                         + Decimals.working(points.get(below).from());
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        List<PairsParameter.Pair> points = step.arguments().get(POINTS);
+        return IntStream.range(0, points.size()).mapToObj(n -> Handle.point("points " + n, points.get(n).from(),
+                points.get(n).to(), (level, result) -> {
+            List<PairsParameter.Pair> moved = new ArrayList<>(points);
+            moved.set(n, new PairsParameter.Pair(level, result));
+            return step.with(POINTS, moved);
+        })).toList();
     }
 
     @Override

@@ -1,6 +1,10 @@
 package pixeron.step.point;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.image.Area;
@@ -9,6 +13,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Arguments;
+import pixeron.step.Handle;
 import pixeron.step.ListParameter;
 import pixeron.step.PointRule;
 import pixeron.step.PointStep;
@@ -62,6 +67,17 @@ public final class Posterize extends PointStep {
 
     private static String why(List<Rational> cuts, int bin) {
         return bin == cuts.size() ? "no cut is above r" : "the first cut above r is " + Decimals.working(cuts.get(bin));
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        List<Rational> cuts = step.arguments().get(CUTS);
+        return IntStream.range(0, cuts.size()).mapToObj(n -> new Handle("cuts " + n, cuts.get(n), Optional.empty(),
+                (level, result) -> {
+            List<Rational> moved = new ArrayList<>(cuts);
+            moved.set(n, level);
+            return step.with(CUTS, moved);
+        })).toList();
     }
 
     @Override

@@ -1,9 +1,16 @@
 package pixeron.step.point;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Map;
 import pixeron.formula.Expression;
+import pixeron.number.Approximate;
 import pixeron.number.Rational;
+import pixeron.number.Value;
 import pixeron.step.Amount;
 import pixeron.step.Arguments;
+import pixeron.step.Handle;
 import pixeron.step.NumberParameter;
 import pixeron.step.PointStep;
 import pixeron.step.Step;
@@ -25,6 +32,24 @@ public final class Power extends PointStep {
     @Override
     protected Expression expression(Arguments arguments) {
         return arguments.get(SCALE).isAuto() ? super.expression(arguments) : scaled;
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        Rational middle = Rational.of(Math.max(1, maximumLevel / 2));
+        boolean isScaled = !step.arguments().get(SCALE).isAuto();
+        double scale = isScaled ? constants.get("scale").asDouble() : maximumLevel;
+        double unit = isScaled ? 1 : maximumLevel;
+        if (middle.asDouble() == unit || scale <= 0) {
+            return List.of();
+        }
+        double gamma = constants.get("gamma").asDouble();
+        Value height = Approximate.from(scale * Math.pow(middle.asDouble() / unit, gamma));
+        return List.of(Handle.point("gamma", middle, height, (level, result) -> {
+            double found = Math.log(Math.max(0.5, result.asDouble()) / scale) / Math.log(middle.asDouble() / unit);
+            return step.with(GAMMA, new Amount(Rational.of(BigDecimal.valueOf(Math.max(0.05, Math.min(20, found)))
+                    .setScale(2, RoundingMode.HALF_UP))));
+        }));
     }
 
     @Override

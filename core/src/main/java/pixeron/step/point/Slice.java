@@ -1,5 +1,6 @@
 package pixeron.step.point;
 
+import java.util.List;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.image.Area;
@@ -34,6 +35,11 @@ public final class Slice extends PointStep {
     @Override
     protected void validate(Arguments arguments, int maximumLevel) {
         requireOrder(name(), arguments.get(LOW), arguments.get(HIGH), maximumLevel);
+    }
+
+    @Override
+    protected List<NumberParameter> levelKeys() {
+        return List.of(LOW, HIGH);
     }
 
     @Override

@@ -1,7 +1,10 @@
 package pixeron.step.point;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
@@ -13,9 +16,11 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Amount;
 import pixeron.step.Arguments;
+import pixeron.step.Handle;
 import pixeron.step.NumberParameter;
 import pixeron.step.PointRule;
 import pixeron.step.PointStep;
+import pixeron.step.Step;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -69,6 +74,14 @@ public final class Stretch extends PointStep {
                         : ""))
                 .withConstant("toLow", toLow, line("toLow", toLow, ""))
                 .withConstant("toHigh", toHigh, line("toHigh", toHigh, ""));
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        // Ends that are dragged take the place of those that a cut finds.
+        Step given = step.without(CUT);
+        return Stream.of(LOW, HIGH).filter(key -> constants.get(key.key()) instanceof Rational)
+                .map(key -> Handle.line(given, key, (Rational) constants.get(key.key()))).toList();
     }
 
     private static String smallest(String how, String which) {

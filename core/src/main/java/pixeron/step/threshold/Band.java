@@ -1,5 +1,6 @@
 package pixeron.step.threshold;
 
+import java.util.List;
 import pixeron.step.Amount;
 import pixeron.step.Arguments;
 import pixeron.step.NumberParameter;
@@ -20,6 +21,11 @@ public final class Band extends PointStep {
     @Override
     protected void validate(Arguments arguments, int maximumLevel) {
         requireOrder(name(), arguments.get(LOW), arguments.get(HIGH), maximumLevel);
+    }
+
+    @Override
+    protected List<NumberParameter> levelKeys() {
+        return List.of(LOW, HIGH);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package pixeron.step.threshold;
 
+import java.util.List;
 import pixeron.formula.Expression;
 import pixeron.step.Amount;
 import pixeron.step.Arguments;
@@ -28,6 +29,11 @@ public final class Threshold extends PointStep {
     @Override
     protected Expression expression(Arguments arguments) {
         return arguments.get(COMPARE).equals(AT_LEAST) ? atLeast : super.expression(arguments);
+    }
+
+    @Override
+    protected List<NumberParameter> levelKeys() {
+        return List.of(AT);
     }
 
     @Override

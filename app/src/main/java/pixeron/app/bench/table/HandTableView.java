@@ -19,6 +19,7 @@ import pixeron.byhand.HandValue;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.number.Decimals;
+import pixeron.number.Value;
 import pixeron.working.Table;
 
 /** A table with a by-hand column beside each column that a person wants to fill. */
@@ -34,6 +35,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
 
     private final BiConsumer<HandTable.Place, String> onWrite;
     private Table table;
+    private Optional<Value> largest = Optional.empty();
     private HandTable hand = HandTable.EMPTY;
     private TableCheck check = TableCheck.EMPTY;
     private Optional<String> typed = Optional.empty();
@@ -57,6 +59,9 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         Set<String> before = new LinkedHashSet<>(getColumns().stream().map(TableColumn::getId).toList());
         boolean isSameShape = table != null && table.name().equals(newTable.name()) && before.equals(columns);
         table = newTable;
+        int between = table.columns().indexOf("between");
+        largest = between < 0 ? Optional.empty() : table.rows().stream().map(row -> row.get(between))
+                .max(Value::compareValue);
         hand = newHand;
         check = newCheck;
         if (!isSameShape) {
@@ -108,9 +113,8 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
 
     /** The limit with the largest variance between the classes is taken; all that have it are marked. */
     private boolean isLargest(int row, String column) {
-        return column.equals("between") && row < table.rows().size() && IntStream.range(0, table.rows().size())
-                .allMatch(other -> table.value(row, column).orElseThrow()
-                        .compareValue(table.value(other, column).orElseThrow()) >= 0);
+        return column.equals("between") && row < table.rows().size() && largest.isPresent()
+                && table.value(row, column).orElseThrow().compareValue(largest.get()) == 0;
     }
 
     private String written(int row, String column) {

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.CheckMenuItem;
@@ -28,6 +29,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import pixeron.PixeronException;
 import pixeron.app.bench.Copy;
+import pixeron.app.bench.MiddlePane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Search;
@@ -41,7 +43,7 @@ import pixeron.number.Value;
 import pixeron.working.Table;
 
 /** The tables of the selected step, to be filled by hand and checked; the chosen row is worked out beside them. */
-public final class TablesPane extends HBox {
+public final class TablesPane extends HBox implements MiddlePane.Content {
 
     /** Columns that a person fills first; the others are a choice away. */
     private static final Set<String> FILLED_FIRST = Set.of("n", "running", "s", "between", "next",
@@ -327,8 +329,8 @@ public final class TablesPane extends HBox {
         }
     }
 
-    /** @return the table, for tests and pictures */
-    HandTableView view() {
+    @Override
+    public Node first() {
         return view;
     }
 }
