@@ -158,6 +158,27 @@ class Pictures extends WindowTest {
     }
 
     @Test
+    void comparing() throws IOException {
+        demo("Faint proof");
+        interact(() -> bench().edit(project -> project.branched(0)));
+        settle();
+        interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse("power gamma=0.6")));
+        settle();
+        push(KeyCode.F6);
+        sleep(600);
+        clickOn("+ Result");
+        sleep(600);
+        take("compare-values");
+        clickOn("Differences");
+        sleep(300);
+        take("compare");
+        clickOn("Stretch and equalize");
+        clickOn("Differences");
+        sleep(600);
+        take("three-ways");
+    }
+
+    @Test
     void counting() throws IOException {
         demo("Three-bit sort");
         clickOn("Counts");

@@ -1,9 +1,12 @@
 package pixeron.project;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.chain.Chain;
@@ -20,10 +23,15 @@ import pixeron.step.gray.GraySource;
  * @param sheets the values by hand by the id of their step, {@link #GRAY_ID} for the making of gray; a step without any
  *     has no entry
  * @param tables the values by hand in the tables of a step, by its id and the name of the table; none without values
+ * @param branch the name of the branch whose chain and values these are
+ * @param others the other branches of the work, on the same image
  */
 public record Project(String name, Origin origin, Optional<GraySource> gray, Chain chain,
-        Map<Integer, HandSheet> sheets, Map<Integer, Map<String, HandTable>> tables) {
+        Map<Integer, HandSheet> sheets, Map<Integer, Map<String, HandTable>> tables, String branch,
+        List<Branch> others) {
 
+    /** The name of the only branch of a new project. */
+    public static final String FIRST_BRANCH = "A";
     /** The position of the image itself, in front of the first step. */
     public static final int SOURCE = -1;
     /** Steps of a chain have ids from 1. */
@@ -32,6 +40,13 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
     public Project {
         sheets = Map.copyOf(sheets);
         tables = Map.copyOf(tables);
+        others = List.copyOf(others);
+    }
+
+    /** A project with one branch. */
+    public Project(String name, Origin origin, Optional<GraySource> gray, Chain chain, Map<Integer, HandSheet> sheets,
+            Map<Integer, Map<String, HandTable>> tables) {
+        this(name, origin, gray, chain, sheets, tables, FIRST_BRANCH, List.of());
     }
 
     /** @return a project without steps */
@@ -56,18 +71,22 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
 
     /** @return this with a changed chain; values by hand of steps that are gone go with them */
     public Project withChain(UnaryOperator<Chain> change) {
-        return new Project(name, origin, gray, change.apply(chain), sheets, tables).cleared();
+        Chain changed = change.apply(chain);
+        // The image is the same for all branches: what is drawn on it shows in each.
+        List<Branch> all = changed.source() == chain.source() ? others
+                : others.stream().map(other -> other.onSource(changed.source())).toList();
+        return new Project(name, origin, gray, changed, sheets, tables, branch, all).cleared();
     }
 
     /** @return this with its gray made in another way; the steps stay */
     public Project withGray(GraySource changed) {
-        return new Project(name, origin, Optional.of(changed), chain.onSource(changed.image()), sheets,
-                tables);
+        return new Project(name, origin, Optional.of(changed), chain.onSource(changed.image()), sheets, tables, branch,
+                others.stream().map(other -> other.onSource(changed.image())).toList());
     }
 
     /** @return this with its gray image as it is and the colour picture forgotten, so that it can be drawn on */
     public Project withoutColour() {
-        return new Project(name, origin, Optional.empty(), chain, sheets, tables).cleared();
+        return new Project(name, origin, Optional.empty(), chain, sheets, tables, branch, others).cleared();
     }
 
     private Project cleared() {
@@ -76,7 +95,7 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
                 : chain.links().stream().noneMatch(link -> link.id() == id));
         Map<Integer, Map<String, HandTable>> keptTables = new HashMap<>(tables);
         keptTables.keySet().removeIf(id -> chain.links().stream().noneMatch(link -> link.id() == id));
-        return new Project(name, origin, gray, chain, kept, keptTables);
+        return new Project(name, origin, gray, chain, kept, keptTables, branch, others);
     }
 
     /** @return this with changed values by hand for the step at a position */
@@ -88,7 +107,7 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
         } else {
             all.put(id(position), changed);
         }
-        return new Project(name, origin, gray, chain, all, tables);
+        return new Project(name, origin, gray, chain, all, tables, branch, others);
     }
 
     /** @return the values by hand in the tables of the step at a position, by the name of the table */
@@ -111,6 +130,67 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
         } else {
             all.put(id(position), Map.copyOf(ofStep));
         }
-        return new Project(name, origin, gray, chain, sheets, all);
+        return new Project(name, origin, gray, chain, sheets, all, branch, others);
+    }
+
+    /** @return the names of all branches, in their order */
+    public List<String> branches() {
+        return Stream.concat(Stream.of(branch), others.stream().map(Branch::name)).sorted().toList();
+    }
+
+    /**
+     * Begins a branch: the steps up to a position with their values by hand, to be gone on from in another way.
+     *
+     * @param position the last step that the new branch has; {@link #SOURCE} for none
+     * @return this with the new branch as the one that is worked on
+     */
+    public Project branched(int position) {
+        Chain shared = chain;
+        while (shared.size() > position + 1) {
+            shared = shared.removed(shared.size() - 1);
+        }
+        char next = 'A';
+        while (branches().contains(String.valueOf(next))) {
+            next++;
+        }
+        List<Branch> all = new ArrayList<>(others);
+        all.add(present());
+        return new Project(name, origin, gray, shared, sheets, tables, String.valueOf(next), all).cleared();
+    }
+
+    private Branch present() {
+        Map<Integer, HandSheet> ofSteps = new HashMap<>(sheets);
+        ofSteps.remove(GRAY_ID);
+        return new Branch(branch, chain, ofSteps, tables);
+    }
+
+    /** @return this with another branch as the one that is worked on; this itself when there is none with that name */
+    public Project onBranch(String wanted) {
+        return others.stream().filter(other -> other.name().equals(wanted)).findFirst().map(other -> {
+            List<Branch> all = new ArrayList<>(others);
+            all.remove(other);
+            all.add(present());
+            Map<Integer, HandSheet> with = new HashMap<>(other.sheets());
+            if (sheets.containsKey(GRAY_ID)) {
+                with.put(GRAY_ID, sheets.get(GRAY_ID));
+            }
+            return new Project(name, origin, gray, other.chain(), with, other.tables(), wanted, all);
+        }).orElse(this);
+    }
+
+    /** @return this without the branch that is worked on; the last one stays */
+    public Project withoutBranch() {
+        if (others.isEmpty()) {
+            return this;
+        }
+        Project other = onBranch(others.get(others.size() - 1).name());
+        return new Project(name, origin, gray, other.chain, other.sheets, other.tables, other.branch,
+                other.others.stream().filter(left -> !left.name().equals(branch)).toList());
+    }
+
+    /** @return the chain of a branch */
+    public Chain chain(String of) {
+        return of.equals(branch) ? chain : others.stream().filter(other -> other.name().equals(of)).findFirst()
+                .orElseThrow().chain();
     }
 }

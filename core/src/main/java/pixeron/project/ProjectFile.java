@@ -10,6 +10,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -22,7 +23,6 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.chain.Chain;
 import pixeron.chain.Link;
-import pixeron.chain.Stage;
 import pixeron.format.SafeFile;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -75,9 +75,14 @@ public final class ProjectFile {
             SampleText.write(gray, colour);
             writeSheet(project.sheet(Project.SOURCE), colour);
         });
-        ArrayNode steps = root.putArray("steps");
-        for (Stage stage : project.chain().stages()) {
-            steps.add(json(stage.link(), project.sheet(stage.position()), project.tables(stage.position())));
+        writeSteps(root, project.chain(), project.sheets(), project.tables());
+        if (!project.others().isEmpty()) {
+            root.put("branch", project.branch());
+            ArrayNode branches = root.putArray("branches");
+            for (Branch other : project.others()) {
+                ObjectNode node = branches.addObject().put("name", other.name());
+                writeSteps(node, other.chain(), other.sheets(), other.tables());
+            }
         }
         ObjectNode view = root.putObject("view");
         view.put("step", saved.view().position());
@@ -87,6 +92,15 @@ public final class ProjectFile {
             saved.view().watched().forEach(pixel -> watched.add(place(pixel)));
         }
         return root;
+    }
+
+    private static void writeSteps(ObjectNode node, Chain chain, Map<Integer, HandSheet> sheets,
+            Map<Integer, Map<String, HandTable>> tables) {
+        ArrayNode steps = node.putArray("steps");
+        for (Link link : chain.links()) {
+            steps.add(json(link, sheets.getOrDefault(link.id(), HandSheet.EMPTY),
+                    tables.getOrDefault(link.id(), Map.of())));
+        }
     }
 
     private static ObjectNode json(Link link, HandSheet sheet, Map<String, HandTable> tables) {
@@ -191,8 +205,26 @@ public final class ProjectFile {
     }
 
     private static SavedProject withSteps(Fields fields, Project empty) {
-        Chain chain = empty.chain();
+        Branch work = branch(fields, fields.has("branch") ? fields.text("branch") : Project.FIRST_BRANCH,
+                empty.chain());
+        List<Branch> others = new ArrayList<>();
+        Set<String> names = new HashSet<>(Set.of(work.name()));
+        for (Fields node : fields.has("branches") ? fields.objects("branches") : List.<Fields>of()) {
+            if (!names.add(node.text("name"))) {
+                throw node.problem("name", "must be a name of its own");
+            }
+            others.add(branch(node, node.text("name"), empty.chain()));
+        }
         Map<Integer, HandSheet> sheets = new HashMap<>(empty.sheets());
+        sheets.putAll(work.sheets());
+        Project project = new Project(empty.name(), empty.origin(), empty.gray(), work.chain(), sheets, work.tables(),
+                work.name(), others);
+        return new SavedProject(project, view(fields.object("view"), project));
+    }
+
+    private static Branch branch(Fields fields, String name, Chain empty) {
+        Chain chain = empty;
+        Map<Integer, HandSheet> sheets = new HashMap<>();
         Map<Integer, Map<String, HandTable>> tables = new HashMap<>();
         Set<Integer> ids = new HashSet<>();
         for (Fields step : fields.objects("steps")) {
@@ -201,20 +233,20 @@ public final class ProjectFile {
                 throw step.problem("id", "must be a number of its own from 1");
             }
             chain = chain.withLink(chain.size(), new Link(id, step.read("line", StepLine::parse), step.flag("on")));
-            step.find("byHand").ifPresent(byHand -> sheets.put(id, sheet(byHand, empty.chain().source())));
+            step.find("byHand").ifPresent(byHand -> sheets.put(id, sheet(byHand, empty.source())));
             step.find("tablesByHand").ifPresent(byHand -> tables.put(id, tables(byHand)));
         }
-        Fields view = fields.object("view");
+        return new Branch(name, chain, sheets, tables);
+    }
+
+    private static View view(Fields view, Project project) {
         Pixel picked = new Pixel(view.number("row"), view.number("column"));
         int position = view.number("step");
-        boolean isInside = empty.chain().source().contains(picked) && position >= -1 && position < Math.max(1,
-                chain.size());
+        Image source = project.chain().source();
+        boolean isInside = source.contains(picked) && position >= -1 && position < Math.max(1, project.chain().size());
         List<Pixel> watched = view.has("watched") ? view.texts("watched").stream()
-                .map(place -> pixel(view, "watched", place)).filter(empty.chain().source()::contains).toList()
-                        : List.of();
-        return new SavedProject(new Project(empty.name(), empty.origin(), empty.gray(), chain, sheets,
-                tables),
-                isInside ? new View(position, picked, watched) : View.START);
+                .map(place -> pixel(view, "watched", place)).filter(source::contains).toList() : List.of();
+        return isInside ? new View(position, picked, watched) : View.START;
     }
 
     private static HandSheet sheet(Fields byHand, Image grid) {

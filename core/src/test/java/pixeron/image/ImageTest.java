@@ -112,4 +112,16 @@ class ImageTest {
         Image open = Image.from(1, 2, 3, Rational.of(1), Rational.of(9));
         assertThatThrownBy(() -> Histogram.of(open)).hasMessageContaining("row 0, column 1");
     }
+
+    @Test
+    void theDifferenceIsSignedAndItsLargestIsTheFirstOfThose() {
+        Image a = Image.of(7, new int[][] {{1, 5, 3}, {0, 7, 2}});
+        Difference difference = Difference.of(a, Image.of(7, new int[][] {{1, 2, 6}, {0, 6, 2}}));
+        assertThat(difference.image().value(1)).isEqualTo(Rational.of(-3));
+        assertThat(difference.image().value(2)).isEqualTo(Rational.of(3));
+        assertThat(difference.largest()).isEqualTo(new Pixel(0, 1));
+        assertThat(difference.changed()).isEqualTo(3);
+        assertThat(Difference.of(a, a).changed()).isZero();
+        assertThatThrownBy(() -> Difference.of(a, Image.of(7, new int[][] {{1}}))).hasMessageContaining("2 × 3 and 1 × 1");
+    }
 }

@@ -80,7 +80,12 @@ class ProjectFileTest {
             chain = chain.onSource(gray.get().image());
             sheets.put(Project.GRAY_ID, HandSheet.EMPTY.with(new Pixel(0, 0), "12"));
         }
-        return new SavedProject(new Project("Proof " + seed, origin, gray, chain, sheets, tables),
+        Project project = new Project("Proof " + seed, origin, gray, chain, sheets, tables);
+        if (chain.size() > 0 && random.nextBoolean()) {
+            project = project.branched(0).onBranch(random.nextBoolean() ? "A" : "B");
+            return new SavedProject(project, new View(0, new Pixel(0, 0), List.of()));
+        }
+        return new SavedProject(project,
                 new View(chain.size() - 1, image.pixel(image.count() - 1), List.of(new Pixel(0, 0))));
     }
 
@@ -188,5 +193,26 @@ class ProjectFileTest {
         Image faint = cases.get(2).saved().project().chain().source();
         assertThat(pixeron.image.ImageFacts.of(faint).smallest()).isEqualTo(Rational.of(96));
         assertThat(pixeron.image.ImageFacts.of(faint).largest()).isEqualTo(Rational.of(164));
+    }
+
+    @Test
+    void aBranchGoesOnFromItsStepInItsOwnWay() {
+        Project project = DemoCases.all().get(2).saved().project();
+        Project branched = project.branched(0).withChain(chain -> chain.withStep(1,
+                pixeron.step.catalog.StepLine.parse("invert")));
+        assertThat(branched.branches()).containsExactly("A", "B");
+        assertThat(branched.branch()).isEqualTo("B");
+        assertThat(branched.chain().links()).extracting(link -> link.step().type().name())
+                .containsExactly("linear", "invert");
+        assertThat(branched.sheet(0)).isEqualTo(project.sheet(0));
+        // What is written on one branch leaves the other alone; what is drawn on the image shows on both.
+        Project written = branched.withSheet(0, sheet -> HandSheet.EMPTY);
+        assertThat(written.onBranch("A").sheet(0)).isEqualTo(project.sheet(0));
+        Image white = Image.ofLevels(16, 16, 255, n -> 255);
+        Project drawn = branched.withChain(chain -> chain.onSource(white));
+        assertThat(drawn.chain("A").source()).isEqualTo(white);
+        assertThat(branched.onBranch("A").onBranch("B")).isEqualTo(branched);
+        assertThat(branched.withoutBranch()).isEqualTo(project);
+        assertThat(project.withoutBranch()).isEqualTo(project);
     }
 }

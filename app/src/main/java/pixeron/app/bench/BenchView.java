@@ -1,6 +1,7 @@
 package pixeron.app.bench;
 
 import java.util.Map;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.value.ObservableValue;
@@ -16,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.compare.ComparePane;
 import pixeron.app.bench.curve.CurvePane;
 import pixeron.app.bench.table.TablesPane;
 import pixeron.app.model.Background;
@@ -40,9 +42,10 @@ public final class BenchView extends BorderPane {
      * @param background where it is calculated
      * @param newImage opens an image that was made here
      * @param openCells lets the person choose a file with cells and hands them over
+     * @param openAnswer lets the person choose a file with an image and hands over its name and the image
      */
     public BenchView(Bench bench, Background background, Theme theme, Consumer<Image> newImage,
-            Consumer<Consumer<CellTable>> openCells) {
+            Consumer<Consumer<CellTable>> openCells, Consumer<BiConsumer<String, Image>> openAnswer) {
         sheets = new SheetsPane(bench, theme, this::say);
         working = new WorkingPane(bench, theme);
         display = tab("Display", isSeen -> new DisplayPane(bench));
@@ -52,7 +55,8 @@ public final class BenchView extends BorderPane {
         setLeft(side(bench));
         middle = new MiddlePane(sheets, Map.of(
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, openCells, this::say, isSeen),
-                MiddlePane.View.CURVE, isSeen -> new CurvePane(bench, theme, this::say, isSeen)));
+                MiddlePane.View.CURVE, isSeen -> new CurvePane(bench, theme, this::say, isSeen),
+                MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, openAnswer, this::say, isSeen)));
         SplitPane split = new SplitPane(middle, below(bench, theme, newImage));
         split.setOrientation(Orientation.VERTICAL);
         split.setDividerPositions(0.6);
@@ -65,7 +69,7 @@ public final class BenchView extends BorderPane {
         title.getStyleClass().add("section-title");
         ParameterPane parameters = new ParameterPane(bench);
         addEventHandler(StepAdded.ADDED, event -> parameters.focusFirst());
-        VBox box = new VBox(title, new StepList(bench), search, parameters);
+        VBox box = new VBox(title, new BranchBar(bench), new StepList(bench), search, parameters);
         box.getStyleClass().add("side");
         ScrollPane side = new ScrollPane(box);
         side.getStyleClass().add("side-scroll");

@@ -17,7 +17,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
 
 /** The counts of levels before and after as bars; a bar can be pointed at and picked. */
-final class HistogramPlot extends Region {
+public final class HistogramPlot extends Region {
 
     private static final double AXIS = 20;
     private static final double TOP = 12;
@@ -31,7 +31,7 @@ final class HistogramPlot extends Region {
      * @param isLogarithmic bars as high as log(1 + count)
      * @param hasRunning whether a line shows the running counts
      */
-    record Style(int width, boolean isLogarithmic, boolean hasRunning) {
+    public record Style(int width, boolean isLogarithmic, boolean hasRunning) {
     }
 
     private final Theme theme;
@@ -46,7 +46,7 @@ final class HistogramPlot extends Region {
      * @param onPoint told the bin under the pointer, −1 for none
      * @param onPick told the bin that was picked, and whether its bar of After was
      */
-    HistogramPlot(Theme theme, IntConsumer onPoint, BiConsumer<Integer, Boolean> onPick) {
+    public HistogramPlot(Theme theme, IntConsumer onPoint, BiConsumer<Integer, Boolean> onPick) {
         this.theme = theme;
         getStyleClass().add("plot");
         getChildren().add(canvas);
@@ -62,7 +62,7 @@ final class HistogramPlot extends Region {
         theme.paletteProperty().subscribe(palette -> paint());
     }
 
-    void show(Optional<Histogram> newBefore, Optional<Histogram> newAfter, Style newStyle, Optional<Search> newLit) {
+    public void show(Optional<Histogram> newBefore, Optional<Histogram> newAfter, Style newStyle, Optional<Search> newLit) {
         before = newBefore;
         after = newAfter;
         style = newStyle;

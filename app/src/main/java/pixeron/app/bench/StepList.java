@@ -148,6 +148,8 @@ final class StepList extends VBox {
             switchOnOff(position);
         } else if (event.getCode() == KeyCode.DELETE && isStep) {
             delete(position);
+        } else if (event.getCode() == KeyCode.B && !event.isShortcutDown() && isStep) {
+            branch(position);
         } else if (DUPLICATE.match(event) && isStep) {
             duplicate(position);
         } else {
@@ -177,6 +179,10 @@ final class StepList extends VBox {
         bench.editChain(position + 1, chain -> chain.duplicated(position));
     }
 
+    private void branch(int position) {
+        bench.edit(project -> project.branched(position));
+    }
+
     private void delete(int position) {
         bench.editChain(position - 1 < 0 && bench.project().chain().size() > 1 ? 0 : position - 1,
                 chain -> chain.removed(position));
@@ -188,6 +194,7 @@ final class StepList extends VBox {
         return new ContextMenu(
                 item(isOn ? "Switch off" : "Switch on", "Space", () -> switchOnOff(position)),
                 item("Duplicate", "Ctrl+D", () -> duplicate(position)),
+                item("Branch behind it", "B", () -> branch(position)),
                 item("Move up", "Alt+Up", () -> move(position, position - 1)),
                 item("Move down", "Alt+Down", () -> move(position, position + 1)),
                 item("Delete", "Delete", () -> delete(position)));

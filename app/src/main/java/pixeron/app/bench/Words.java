@@ -24,7 +24,7 @@ public final class Words {
                 + (image.isLevelImage() ? "levels 0–" + image.maximumLevel() : "open, M = " + image.maximumLevel());
     }
 
-    static String range(ImageFacts facts) {
+    public static String range(ImageFacts facts) {
         return "min " + Decimals.approximate(facts.smallest()) + " · max " + Decimals.approximate(facts.largest())
                 + " · mean " + oneDecimal(facts.mean());
     }
@@ -48,7 +48,7 @@ public final class Words {
     }
 
     /** @return a place as the person counts: {@code row 2, column 5} */
-    static String place(Pixel pixel, Display display) {
+    public static String place(Pixel pixel, Display display) {
         return "row " + (pixel.row() + display.first()) + ", column " + (pixel.column() + display.first());
     }
 

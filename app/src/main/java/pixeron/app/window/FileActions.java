@@ -18,6 +18,7 @@ import pixeron.app.model.UserFolder;
 import pixeron.byhand.HandSheet;
 import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
+import pixeron.format.ReadOptions;
 import pixeron.format.LoadedImage;
 import pixeron.format.LossyNote;
 import pixeron.image.Image;
@@ -304,6 +305,19 @@ final class FileActions {
                         trouble(PixeronException.because(doesNotFit, "%s: %s", file.getFileName(),
                                 doesNotFit.getMessage()));
                     }
+                }, this::trouble));
+    }
+
+    /**
+     * Lets the person choose a picture or a table to compare with.
+     *
+     * @param take gets its name and the image; a colour picture as gray by the mean
+     */
+    void openAnswer(BiConsumer<String, Image> take) {
+        dialogs.chooseToOpen("Open an answer", TO_OPEN).ifPresent(file -> opening.start(
+                progress -> ImageFiles.read(file, ReadOptions.DEFAULT).image(), image -> {
+                    banner.hide();
+                    take.accept(String.valueOf(file.getFileName()), image);
                 }, this::trouble));
     }
 

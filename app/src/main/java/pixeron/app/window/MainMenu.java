@@ -70,6 +70,7 @@ final class MainMenu {
                 item("Sheets", View.SHEETS.key(), () -> commands.show(View.SHEETS)),
                 item("Table", View.TABLE.key(), () -> commands.show(View.TABLE)),
                 item("Curve", View.CURVE.key(), () -> commands.show(View.CURVE)),
+                item("Compare", View.COMPARE.key(), () -> commands.show(View.COMPARE)),
                 new SeparatorMenuItem());
         // The second key for Larger is for keyboards where + needs Shift; it need not be listed twice.
         menu.getItems().get(1).setVisible(false);

@@ -74,7 +74,7 @@ public final class MainWindow extends StackPane {
             theme.loadNumbers();
             topBar.build();
             view = new BenchView(bench, calculation, theme, image -> files.openNew("Part", image),
-                    files::openCells);
+                    files::openCells, files::openAnswer);
             view.sheets().openTableButton().setOnAction(event -> files.openByHand());
         }
         return view;

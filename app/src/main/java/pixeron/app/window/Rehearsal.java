@@ -65,7 +65,7 @@ final class Rehearsal {
         theme.setDark(look.isDark());
         theme.setLarge(look.isLarge());
         SavedProject demo = DemoCases.all().get(0).saved();
-        BenchView view = new BenchView(bench, background, theme, image -> { }, take -> { });
+        BenchView view = new BenchView(bench, background, theme, image -> { }, take -> { }, take -> { });
         List<Node> side = List.of(view.getLeft());
         List<Node> sheetsAndBelow = List.copyOf(((SplitPane) view.getCenter()).getItems());
         List<Node> status = List.of(view.getBottom());

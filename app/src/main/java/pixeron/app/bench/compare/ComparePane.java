@@ -1,0 +1,198 @@
+package pixeron.app.bench.compare;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pixeron.app.bench.MiddlePane;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.sheet.Viewport;
+import pixeron.app.theme.Theme;
+import pixeron.image.Image;
+import pixeron.project.Project;
+
+/** Two to four results side by side with one zoom and one picked pixel, their counts of levels, and what differs. */
+public final class ComparePane extends VBox implements MiddlePane.Content {
+
+    private static final int MOST = 4;
+    private static final String THREE_WAYS = "A stretch moves levels along a straight line and keeps their order and spacing; "
+            + "equalization moves them by how many pixels they have, from 0 or from the first level that is present.";
+
+    private final Bench bench;
+    private final Background background = new Background();
+    private final Consumer<String> say;
+    private final Viewport viewport = new Viewport();
+    private final HBox row = new HBox();
+    private final List<PlaceView> views = new ArrayList<>();
+    private final Label sentence = new Label();
+    private final ToggleButton difference = new ToggleButton("Differences");
+    private final Button more = button("+ Result", "One more result beside these, up to four");
+    private final Button fewer = button("− Result", "Take the last result away");
+    private final Theme theme;
+    private final ObservableValue<Boolean> isSeen;
+    private List<Result> results = List.of();
+    private final List<Result.Outside> answers = new ArrayList<>();
+    private Project chosenFor;
+    private ShownComparison shown;
+
+    /**
+     * @param openImage lets the person choose a file with an image or a table; gives its name and the image
+     * @param isSeen whether this is shown
+     */
+    public ComparePane(Bench bench, Theme theme, Consumer<BiConsumer<String, Image>> openImage, Consumer<String> say,
+            ObservableValue<Boolean> isSeen) {
+        this.bench = bench;
+        this.theme = theme;
+        this.say = say;
+        this.isSeen = isSeen;
+        getStyleClass().add("compare");
+        difference.getStyleClass().add("quiet");
+        difference.setTooltip(new Tooltip("Each result minus the first, as signed numbers"));
+        difference.selectedProperty().subscribe(isOn -> render());
+        more.setOnAction(event -> {
+            List<Result> offered = offered();
+            change(results.size(), offered.get(Math.min(offered.size() - 1, results.size())));
+        });
+        fewer.setOnAction(event -> {
+            results = results.subList(0, results.size() - 1);
+            request();
+        });
+        Button answer = button("Open an answer…", "A picture or a table from outside, such as your own program's result");
+        answer.setOnAction(event -> openImage.accept(this::addAnswer));
+        Button ways = button("Stretch and equalize", "Stretch and both equalizations of what comes into the selected step");
+        ways.setOnAction(event -> showThreeWays());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox head = new HBox(more, fewer, difference, gap, ways, answer);
+        head.getStyleClass().add("compare-head");
+        sentence.getStyleClass().add("sheet-hint");
+        sentence.setWrapText(true);
+        sentence.setManaged(false);
+        row.getStyleClass().add("compare-row");
+        VBox.setVgrow(row, Priority.ALWAYS);
+        getChildren().addAll(head, sentence, row);
+        bench.shownProperty().subscribe(now -> request());
+        isSeen.subscribe(seen -> request());
+        bench.looking().displayProperty().subscribe(display -> render());
+        theme.paletteProperty().subscribe(palette -> render());
+        bench.pickedProperty().subscribe(viewport::reveal);
+    }
+
+    private static Button button(String text, String words) {
+        Button button = new Button(text);
+        button.getStyleClass().add("quiet");
+        button.setTooltip(new Tooltip(words));
+        return button;
+    }
+
+    /** Everything that the work has, and what was opened to be compared. */
+    private List<Result> offered() {
+        Project project = bench.project();
+        List<Result> all = new ArrayList<>();
+        all.add(new Result.OfStep(project.branch(), -1));
+        for (String branch : project.branches()) {
+            for (int position = 0; position < project.chain(branch).size(); position++) {
+                all.add(new Result.OfStep(branch, position));
+            }
+        }
+        all.addAll(answers);
+        return all;
+    }
+
+    private void request() {
+        Project project = bench.project();
+        if (!isSeen.getValue() || project == null || bench.shown() == null) {
+            return;
+        }
+        List<Result> offered = offered();
+        boolean isOther = chosenFor == null || !chosenFor.origin().equals(project.origin())
+                || !chosenFor.name().equals(project.name());
+        chosenFor = project;
+        if (isOther) {
+            answers.clear();
+            results = List.of();
+        }
+        // What is no longer there, such as a deleted step, gives its place up.
+        results = new ArrayList<>(results.stream().filter(result -> !(result instanceof Result.OfStep)
+                || offered.contains(result)).toList());
+        for (int n = 0; results.size() < Math.min(2, offered.size()) || results.isEmpty(); n++) {
+            results.add(offered.get(Math.min(n, offered.size() - 1)));
+        }
+        List<Result> wanted = List.copyOf(results);
+        background.start(progress -> ShownComparison.of(project, wanted, progress), made -> {
+            shown = made;
+            render();
+        }, problem -> say.accept(String.valueOf(problem.getMessage())));
+    }
+
+    private void change(int place, Result result) {
+        results = new ArrayList<>(results);
+        if (place == results.size()) {
+            results.add(result);
+        } else {
+            results.set(place, result);
+        }
+        sentence.setManaged(false);
+        sentence.setVisible(false);
+        request();
+    }
+
+    private void addAnswer(String name, Image image) {
+        Result.Outside answer = new Result.Outside(name, image);
+        answers.add(answer);
+        change(results.size() < MOST ? results.size() : MOST - 1, answer);
+    }
+
+    private void showThreeWays() {
+        Result.OfStep before = new Result.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
+        results = new ArrayList<>(List.of(before, new Result.Tried("stretch", "Stretch", before),
+                new Result.Tried("equalize", "Equalize, share", before),
+                new Result.Tried("equalize method=share-from-first", "Equalize, from the first", before)));
+        sentence.setText(THREE_WAYS);
+        sentence.setManaged(true);
+        sentence.setVisible(true);
+        request();
+    }
+
+    private void render() {
+        if (shown == null || bench.project() == null) {
+            return;
+        }
+        while (views.size() < shown.places().size()) {
+            int place = views.size();
+            views.add(new PlaceView(bench, theme, viewport, place + 1, result -> change(place, result)));
+        }
+        row.getChildren().setAll(views.subList(0, shown.places().size()));
+        shown.places().get(0).image().ifPresent(first -> viewport.setImageSize(first.image().rows(),
+                first.image().columns()));
+        List<Result> offered = offered();
+        for (int n = 0; n < shown.places().size(); n++) {
+            views.get(n).offer(offered, shown.places().get(n).result(), bench.project());
+            views.get(n).show(shown.places().get(n), difference.isSelected());
+        }
+        more.setDisable(results.size() >= MOST);
+        fewer.setDisable(results.size() <= 2);
+    }
+
+    @Override
+    public Node first() {
+        return more;
+    }
+
+    /** @return the results that stand side by side, for tests */
+    public Optional<Integer> count() {
+        return shown == null ? Optional.empty() : Optional.of(shown.places().size());
+    }
+}

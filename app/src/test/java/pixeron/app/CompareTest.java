@@ -1,0 +1,64 @@
+package pixeron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.mockito.Mockito;
+import pixeron.format.ImageFiles;
+import pixeron.image.Image;
+import pixeron.step.catalog.StepLine;
+
+/** Branches of the work, and results side by side. */
+class CompareTest extends WindowTest {
+
+    private List<String> measures() {
+        return lookup(".measures").queryAllAs(Label.class).stream().map(Label::getText).toList();
+    }
+
+    @Test
+    void branchesAreMadeSwitchedAndCompared() {
+        Path file = folder.resolve("ramp.pgm");
+        ImageFiles.write(file, Image.ofLevels(2, 8, 15, n -> n), false);
+        open(file);
+        interact(() -> bench().addStep(StepLine.parse("add amount=1")));
+        settle();
+        // B on a step begins a branch behind it.
+        interact(() -> lookup(".step-row").queryAll().stream().skip(1).findFirst().orElseThrow().requestFocus());
+        push(KeyCode.B);
+        settle();
+        assertThat(bench().project().branches()).containsExactly("A", "B");
+        interact(() -> bench().addStep(StepLine.parse("invert")));
+        settle();
+        clickOn("A");
+        settle();
+        assertThat(bench().project().chain().size()).isEqualTo(1);
+
+        push(KeyCode.F6);
+        until(() -> measures().size() == 2);
+        // 0 … 15 plus 1, clipped: fifteen pixels are one higher, and 1 of them is the first of the largest.
+        assertThat(measures().get(1)).contains("15 of 16 pixels changed", "largest 1 at row 0, column 0", "MSE 0.9375");
+        clickOn("+ Result");
+        until(() -> measures().size() == 3);
+        Mockito.when(dialogs.chooseToOpen(Mockito.any(), Mockito.any())).thenReturn(Optional.of(file));
+        clickOn("Open an answer…");
+        until(() -> measures().size() == 4);
+        assertThat(measures().get(3)).isEqualTo("the same as the first");
+        clickOn("− Result");
+        until(() -> measures().size() == 3);
+        clickOn("Stretch and equalize");
+        until(() -> measures().size() == 4);
+        // The ramp has every level once, so a stretch changes nothing.
+        assertThat(measures().get(1)).isEqualTo("the same as the first");
+        clickOn("Delete");
+        settle();
+        assertThat(bench().project().branches()).containsExactly("B");
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        settle();
+        assertThat(bench().project().branches()).containsExactly("A", "B");
+    }
+}
