@@ -250,7 +250,8 @@ class BenchStoryTest extends WindowTest {
     void allSheetsHaveOneZoomOneScrollAndOnePickedPixel() {
         openProof();
         addLinear();
-        clickOn(offset(sheet("After"), -60, -95));
+        // The middle of the second row: below the column numbers, one and a half cells.
+        clickOn(offset(sheet("After"), -60, 20 + 72 - sheet("After").getHeight() / 2));
         assertThat(bench().pickedProperty().get()).as("48 points a cell").isEqualTo(new Pixel(1, 1));
         push(KeyCode.SHORTCUT, KeyCode.HOME);
         push(KeyCode.DOWN);
