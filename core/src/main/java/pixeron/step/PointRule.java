@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import pixeron.formula.Expression;
 import pixeron.formula.Typeset;
 import pixeron.number.Value;
@@ -31,13 +32,13 @@ public final class PointRule {
     private final Map<String, Value> constants;
     private final List<Line> facts;
     private final List<String> notes;
-    private final List<Table> tables;
+    private final List<Supplier<Table>> tables;
     private final Optional<Table.Rule> mapping;
     private final boolean hasPlace;
     private final int maximumLevel;
 
     private PointRule(List<Run> shown, Function<Value, Case> cases, Map<String, Value> constants, List<Line> facts,
-            List<String> notes, List<Table> tables, Optional<Table.Rule> mapping, boolean hasPlace, int maximumLevel) {
+            List<String> notes, List<Supplier<Table>> tables, Optional<Table.Rule> mapping, boolean hasPlace, int maximumLevel) {
         this.mapping = mapping;
         this.tables = List.copyOf(tables);
         this.shown = shown;
@@ -91,9 +92,12 @@ public final class PointRule {
         return new PointRule(shown, cases, constants, facts, all, tables, mapping, hasPlace, maximumLevel);
     }
 
-    /** @return this with a table by which a number of the formula is worked out */
-    public PointRule withTable(Table table) {
-        List<Table> all = new ArrayList<>(tables);
+    /**
+     * @param table is made when it is asked for: some have many rows of long fractions
+     * @return this with a table by which a number of the formula is worked out
+     */
+    public PointRule withTable(Supplier<Table> table) {
+        List<Supplier<Table>> all = new ArrayList<>(tables);
         all.add(table);
         return new PointRule(shown, cases, constants, facts, notes, all, mapping, hasPlace, maximumLevel);
     }
@@ -129,7 +133,7 @@ public final class PointRule {
     }
 
     List<Table> tables() {
-        return tables;
+        return tables.stream().map(Supplier::get).toList();
     }
 
     Optional<Table.Rule> mapping() {

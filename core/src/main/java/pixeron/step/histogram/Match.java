@@ -88,7 +88,7 @@ public final class Match extends PointStep {
                 sample -> why(target, running(histogram, sample), pixels, isFirst), maximum)
                 .withConstant("N", Rational.of(pixels), Line.of("N", Run.plain("N = " + pixels),
                         Run.note("   the target has " + target.total())))
-                .withTable(new Table("target", List.of("z", "n", "running", "Q"), target.rows())
+                .withTable(() -> new Table("target", List.of("z", "n", "running", "Q"), target.rows())
                         .withRules(Map.of("running", TableRule.of("runningAbove + n", Map.of(), "runningAbove", "n"),
                                 "Q", TableRule.of("running / N", Map.of("N", Rational.of(target.total())), "running")))
                         .withSums("n"));

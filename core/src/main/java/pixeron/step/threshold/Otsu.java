@@ -1,8 +1,10 @@
 package pixeron.step.threshold;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
@@ -34,7 +36,8 @@ public final class Otsu extends PointStep {
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
     private static final List<String> COLUMNS = List.of("t", "n0", "n1", "w0", "w1", "mean0", "mean1", "variance0",
             "variance1", "within", "between", "total");
-    private static final int BETWEEN = COLUMNS.indexOf("between");
+    /** Far more than a double can be off in {@link Parting#roughly}. */
+    private static final double NEAR = 1e-9;
 
     public Otsu() {
         super("threshold-otsu", "Variance threshold",
@@ -46,20 +49,74 @@ public final class Otsu extends PointStep {
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         Levels.require(before, title());
         Histogram histogram = Histogram.of(before, area);
-        List<List<Value>> rows = rows(histogram);
-        if (rows.isEmpty()) {
+        List<Parting> best = best(histogram);
+        if (best.isEmpty()) {
             throw PixeronException.of("%s needs at least two levels, and only level %d occurs.", title(),
                     histogram.levelAt(1));
         }
-        Rational largest = rows.stream().map(row -> (Rational) row.get(BETWEEN)).max(Rational::compareTo).orElseThrow();
-        List<List<Value>> best = rows.stream().filter(row -> row.get(BETWEEN).equals(largest)).toList();
-        Value t = best.get(0).get(0);
-        PointRule rule = super.rule(arguments, before, area).withConstant("t", t, Line.of("t",
-                Run.plain("t = " + Decimals.working(t)), Run.note("   between-class variance "
-                        + Decimals.approximate(largest) + ", the largest")));
+        Parting first = best.get(0);
+        PointRule rule = super.rule(arguments, before, area).withConstant("t", Rational.of(first.t), Line.of("t",
+                Run.plain("t = " + first.t), Run.note("   between-class variance "
+                        + Decimals.approximate(first.between()) + ", the largest")));
         String ties = ties(best);
-        return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(new Table("otsu", COLUMNS, rows)
-                .withRules(rules(area.count())));
+        return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(() -> new Table("otsu", COLUMNS,
+                partings(histogram).stream().map(Parting::row).toList()).withRules(rules(area.count())));
+    }
+
+    /**
+     * The levels parted at t.
+     *
+     * @param t the limit
+     * @param below sums over the levels up to t
+     * @param above sums over the levels above t
+     */
+    private record Parting(int t, Sums below, Sums above) {
+
+        /** w0·w1·(μ0 − μ1)², as nearly as a double has it: within a few units of its last place. */
+        double roughly() {
+            double apart = (double) below.sum / below.count - (double) above.sum / above.count;
+            return (double) below.count * above.count * apart * apart;
+        }
+
+        Rational between() {
+            Rational apart = below.mean().minus(above.mean());
+            long count = below.count + above.count;
+            return Rational.of(below.count, count).times(Rational.of(above.count, count)).times(apart).times(apart);
+        }
+
+        List<Value> row() {
+            long count = below.count + above.count;
+            Rational w0 = Rational.of(below.count, count);
+            Rational w1 = Rational.of(above.count, count);
+            Rational within = w0.times(below.variance()).plus(w1.times(above.variance()));
+            Rational between = between();
+            return List.of(Rational.of(t), Rational.of(below.count), Rational.of(above.count), w0, w1, below.mean(),
+                    above.mean(), below.variance(), above.variance(), within, between, within.plus(between));
+        }
+    }
+
+    /** Every t with levels on both sides. */
+    private static List<Parting> partings(Histogram histogram) {
+        Sums all = Sums.of(histogram, 0, histogram.maximumLevel());
+        List<Parting> partings = new ArrayList<>();
+        Sums below = new Sums(0, 0, 0);
+        for (int t = 0; t < histogram.maximumLevel(); t++) {
+            below = below.plus(histogram.count(t), t);
+            Sums above = all.minus(below);
+            if (below.count > 0 && above.count > 0) {
+                partings.add(new Parting(t, below, above));
+            }
+        }
+        return partings;
+    }
+
+    /** All partings with the largest variance. A double leaves only a few that fractions have to decide between. */
+    private static List<Parting> best(Histogram histogram) {
+        List<Parting> partings = partings(histogram);
+        double rough = partings.stream().map(Parting::roughly).max(Double::compare).orElse(0.0) * (1 - NEAR);
+        List<Parting> near = partings.stream().filter(parting -> parting.roughly() >= rough).toList();
+        Optional<Rational> largest = near.stream().map(Parting::between).max(Rational::compareTo);
+        return near.stream().filter(parting -> parting.between().equals(largest.orElseThrow())).toList();
     }
 
     private static Map<String, Table.Rule> rules(int count) {
@@ -71,37 +128,12 @@ public final class Otsu extends PointStep {
                 "total", TableRule.of("within + between", Map.of(), "within", "between"));
     }
 
-    private static List<List<Value>> rows(Histogram histogram) {
-        int maximum = histogram.maximumLevel();
-        Sums all = Sums.of(histogram, 0, maximum);
-        List<List<Value>> rows = new ArrayList<>();
-        Sums below = new Sums(0, 0, 0);
-        for (int t = 0; t < maximum; t++) {
-            below = below.plus(histogram.count(t), t);
-            Sums above = all.minus(below);
-            if (below.count > 0 && above.count > 0) {
-                rows.add(row(t, below, above, all.count));
-            }
-        }
-        return rows;
-    }
-
-    private static List<Value> row(int t, Sums below, Sums above, long count) {
-        Rational w0 = Rational.of(below.count, count);
-        Rational w1 = Rational.of(above.count, count);
-        Rational apart = below.mean().minus(above.mean());
-        Rational between = w0.times(w1).times(apart).times(apart);
-        Rational within = w0.times(below.variance()).plus(w1.times(above.variance()));
-        return List.of(Rational.of(t), Rational.of(below.count), Rational.of(above.count), w0, w1, below.mean(),
-                above.mean(), below.variance(), above.variance(), within, between, within.plus(between));
-    }
-
     /** Thresholds between the same two neighboring levels part the pixels alike and count as one. */
-    private static String ties(List<List<Value>> best) {
-        List<String> groups = new ArrayList<>(best.stream().collect(Collectors.groupingBy(row -> row.get(1),
-                java.util.LinkedHashMap::new, Collectors.toList())).values().stream().map(group -> group.size() == 1
-                ? Decimals.working(group.get(0).get(0)) : Decimals.working(group.get(0).get(0)) + " to "
-                        + Decimals.working(group.get(group.size() - 1).get(0)) + " (the same two parts)").toList());
+    private static String ties(List<Parting> best) {
+        List<String> groups = best.stream().collect(Collectors.groupingBy(parting -> parting.below.count,
+                LinkedHashMap::new, Collectors.toList())).values().stream().map(group -> group.size() == 1
+                ? String.valueOf(group.get(0).t) : group.get(0).t + " to " + group.get(group.size() - 1).t
+                        + " (the same two parts)").toList();
         return groups.size() == 1 && best.size() == 1 ? ""
                 : "The largest variance is at t = " + String.join(" and at t = ", groups) + "; the smallest t is taken.";
     }

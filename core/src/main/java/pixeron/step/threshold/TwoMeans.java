@@ -63,7 +63,7 @@ public final class TwoMeans extends PointStep {
         } while (change.compareValue(stop) > 0 && rows.size() < MOST_ROUNDS);
         return super.rule(arguments, before, area).withConstant("t", t, Line.of("t", Run.plain("t = "
                 + Decimals.working(t)), Run.note("   after " + rows.size() + (rows.size() == 1 ? " round" : " rounds"))))
-                .withTable(new Table("two-means", COLUMNS, rows).withRules(RULES));
+                .withTable(() -> new Table("two-means", COLUMNS, rows).withRules(RULES));
     }
 
     /** @return counts and means of the samples up to t and above it */
