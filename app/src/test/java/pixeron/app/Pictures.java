@@ -148,13 +148,6 @@ class Pictures extends WindowTest {
         push(KeyCode.F5);
         sleep(500);
         take("curve");
-        interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse(
-                "piecewise points=\"0 0 | 100 40 | 180 220 | 255 255\"")));
-        sleep(600);
-        take("curve-points");
-        interact(() -> bench().select(3));
-        sleep(600);
-        take("curve-threshold");
     }
 
     @Test
@@ -168,14 +161,9 @@ class Pictures extends WindowTest {
         sleep(600);
         clickOn("+ Result");
         sleep(600);
-        take("compare-values");
         clickOn("Differences");
         sleep(300);
         take("compare");
-        clickOn("Stretch and equalize");
-        clickOn("Differences");
-        sleep(600);
-        take("three-ways");
     }
 
     @Test

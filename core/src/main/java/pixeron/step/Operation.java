@@ -1,7 +1,6 @@
 package pixeron.step;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import pixeron.image.Image;
 import pixeron.working.Table;
@@ -22,13 +21,18 @@ public interface Operation extends Explained {
         return List.of();
     }
 
+    /** @return names for people of images that are worked out on the way, such as the mean of the window of each pixel */
+    default List<String> sheetNames() {
+        return List.of();
+    }
+
     /**
+     * @param name one of {@link #sheetNames}
      * @param progress told how far it is
-     * @return images that are worked out on the way, such as the mean of the window around each pixel, by their name for
-     *     people; with the size of the result
+     * @return that image, with the size of the result
      */
-    default Map<String, Image> sheets(Progress progress) {
-        return Map.of();
+    default Image sheet(String name, Progress progress) {
+        throw new IllegalArgumentException("there is no sheet " + name);
     }
 
     /** @return what becomes of every level; empty where that depends on more than the level, or there are no levels */

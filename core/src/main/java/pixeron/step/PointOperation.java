@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
@@ -144,16 +145,14 @@ final class PointOperation implements Operation {
     /** @return the new level for every level that occurs, or nothing when one of them has none */
     private Optional<char[]> levels(IntPredicate occurs) {
         char[] levels = new char[before.maximumLevel() + 1];
-        for (int level = 0; level < levels.length; level++) {
-            if (occurs.test(level)) {
-                Optional<Value> value = valueOrNothing(Rational.of(level));
-                if (value.isEmpty() || !Image.isLevel(value.get(), rule.maximumLevel())) {
-                    return Optional.empty();
-                }
-                levels[level] = (char) ((Rational) value.get()).toInt();
-            }
-        }
-        return Optional.of(levels);
+        // Sixteen bits have levels enough for both cores.
+        boolean hasAll = IntStream.range(0, levels.length).parallel().allMatch(level -> {
+            Optional<Value> value = occurs.test(level) ? valueOrNothing(Rational.of(level)) : Optional.of(Rational.ZERO);
+            boolean isLevel = value.isPresent() && Image.isLevel(value.get(), rule.maximumLevel());
+            levels[level] = isLevel ? (char) ((Rational) value.get()).toInt() : 0;
+            return isLevel;
+        });
+        return hasAll ? Optional.of(levels) : Optional.empty();
     }
 
     private Optional<Value> valueOrNothing(Value sample) {

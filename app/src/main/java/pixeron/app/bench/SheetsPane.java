@@ -76,6 +76,7 @@ public final class SheetsPane extends HBox {
     private final ToggleButton marks = new ToggleButton("Marks");
     private final Button openTable = new Button("Open…");
     private final ToleranceField tolerance;
+    private final AsideSheet aside;
 
     /** @param say shows one line for a moment */
     SheetsPane(Bench bench, Theme theme, Consumer<String> say) {
@@ -101,6 +102,8 @@ public final class SheetsPane extends HBox {
                 (pixel, text) -> writeSample(pixel, text, say), this::goOn);
         tolerance = new ToleranceField(bench);
         addHandTools();
+        aside = new AsideSheet(bench, this::render);
+        frames.get(Kind.AFTER).tools().getChildren().add(aside.button());
         bench.shownProperty().subscribe(shown -> render());
         bench.looking().channelsApartProperty().subscribe(isApart -> render());
         bench.looking().displayProperty().subscribe(display -> render());
@@ -216,7 +219,7 @@ public final class SheetsPane extends HBox {
         viewport.setImageSize(shown.grid().rows(), shown.grid().columns());
         Look look = Look.of(shown, bench.looking().display());
         int characters = Math.max(show(frames.get(Kind.BEFORE), shown.before(), look),
-                show(frames.get(Kind.AFTER), shown.after(), look));
+                show(frames.get(Kind.AFTER), aside.sheet().or(shown::after), look));
         for (int n = 0; n < channels.size(); n++) {
             show(channels.get(n), n < shown.channels().size() ? Optional.of(shown.channels().get(n))
                     : Optional.empty(), look);
@@ -256,7 +259,7 @@ public final class SheetsPane extends HBox {
         SheetFrame hand = frames.get(Kind.BY_HAND);
         before.setCaption(isColour ? "colour" : position <= 0 ? "image" : caption(shown, position - 1));
         after.setCaption(isColour ? "gray by " + shown.colour().get().rule().word()
-                : position < 0 ? "" : caption(shown, position));
+                : position < 0 ? "" : aside.sheet().isPresent() ? "" : caption(shown, position));
         before.setHint(shown.before().isPresent() || isColour ? ""
                 : "Nothing comes in: a step before this one cannot be applied.");
         after.setHint(shown.after().isPresent() ? "" : position < 0

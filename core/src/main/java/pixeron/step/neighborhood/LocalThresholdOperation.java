@@ -2,7 +2,6 @@ package pixeron.step.neighborhood;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import pixeron.image.Area;
 import pixeron.image.Image;
@@ -76,14 +75,19 @@ final class LocalThresholdOperation implements Operation {
     }
 
     @Override
-    public Map<String, Image> sheets(Progress progress) {
+    public List<String> sheetNames() {
+        return List.of("Window mean");
+    }
+
+    @Override
+    public Image sheet(String name, Progress progress) {
         WindowSums sums = new WindowSums(before, window);
         Value[] values = new Value[before.count()];
         for (int i = 0; i < before.rows(); i++) {
             System.arraycopy(sums.means(i), 0, values, i * before.columns(), before.columns());
             progress.report((double) i / before.rows());
         }
-        return Map.of("Window mean", Image.from(before.rows(), before.columns(), before.maximumLevel(), values));
+        return Image.from(before.rows(), before.columns(), before.maximumLevel(), values);
     }
 
     private boolean isHigh(Value sample, Value mean) {

@@ -12,7 +12,9 @@ import pixeron.working.Run;
 /** The cells of a window as lines of a working. */
 final class WindowText {
 
-    private static final int LARGEST_SHOWN = 9;
+    private static final int LARGEST_SHOWN = 7;
+
+    private static final int MOST_NAMED = 2;
 
     private WindowText() {
     }
@@ -31,7 +33,7 @@ final class WindowText {
             boolean hasOutside = false;
             for (Window.Cell cell : cells.subList(i * window.width(), (i + 1) * window.width())) {
                 String text = text(cell);
-                String padded = " ".repeat(width - text.length()) + text + "  ";
+                String padded = " ".repeat(width - text.length()) + text + " ";
                 runs.add(cell.isInside() ? Run.before(padded) : Run.plain(padded));
                 hasOutside |= !cell.isInside();
             }
@@ -53,6 +55,7 @@ final class WindowText {
                 .map(source -> source.row() + ", " + source.column()).toList();
         return sources.isEmpty() ? row.stream().filter(cell -> !cell.isInside()).findFirst().orElseThrow().value()
                 .map(value -> Decimals.working(value) + " stands there").orElse("nothing stands there")
+                : sources.size() > MOST_NAMED ? "from pixels " + sources.get(0) + " … " + sources.get(sources.size() - 1)
                 : "from pixel " + sources.stream().collect(Collectors.joining("; "));
     }
 }

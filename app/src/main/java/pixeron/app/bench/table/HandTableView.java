@@ -26,10 +26,10 @@ import pixeron.working.Table;
 final class HandTableView extends TableView<Integer> implements HandCell.Owner {
 
     private static final String STARTS = "0123456789.,-+(\u2212";
-    private static final double HAND_WIDTH = 74;
+    private static final double HAND_WIDTH = 64;
     private static final double HEAD_CHARACTER = 7.4;
     private static final double CHARACTER = 8.2;
-    private static final double PADDING = 18;
+    private static final double PADDING = 14;
     /** Rows whose longest number decides how wide a column is. */
     private static final int MEASURED_ROWS = 256;
 
@@ -99,7 +99,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
     private double width(String column) {
         int longest = IntStream.range(0, Math.min(MEASURED_ROWS, table.rows().size()))
                 .map(row -> text(row, column).length()).max().orElse(1);
-        return PADDING + Math.max(longest * CHARACTER, TableWords.column(column).length() * HEAD_CHARACTER + 10);
+        return PADDING + Math.max(longest * CHARACTER, TableWords.column(column).length() * HEAD_CHARACTER + 5);
     }
 
     private String text(int row, String column) {
