@@ -3,6 +3,7 @@ package pixeron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.when;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
@@ -14,9 +15,11 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 import pixeron.app.model.Display;
+import pixeron.app.model.Search;
 import pixeron.app.model.Selection;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.window.Dialogs;
+import pixeron.format.ImageFiles;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -265,5 +268,43 @@ class LookingTest extends WindowTest {
         assertThat(bench().isDrawable()).isTrue();
         assertThat(bench().project().gray()).isEqualTo(Optional.empty());
         assertThat(List.of(bench().shown().before().orElseThrow().image().rows())).containsExactly(24);
+    }
+
+    /** A cropped result is smaller than what comes in: everything that reads it must see where it ends. */
+    @Test
+    void aSmallerResultIsShownPickedMarkedAndAnsweredWithinItsEnds() {
+        Path file = folder.resolve("grid.pgm");
+        ImageFiles.write(file, Image.ofLevels(6, 6, 255, n -> n * 7), false);
+        open(file);
+        interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse("threshold-local size=3 border=crop")));
+        settle();
+        assertThat(after().rows()).isEqualTo(4);
+        interact(() -> bench().pick(new Pixel(5, 5)));
+        settle();
+        assertThat(sheet("After").getAccessibleText()).contains("outside this image");
+        interact(() -> sheet("By hand").requestFocus());
+        write("9");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(bench().shown().sheet().isEmpty()).isTrue();
+        interact(() -> {
+            bench().mark(Selection.rectangle(new Pixel(0, 0), new Pixel(5, 5)));
+            bench().light(Optional.of(new Search.Levels(false, 0, 100)));
+        });
+        clickOn("Marked");
+        settle();
+        interact(() -> bench().mark(Selection.line(new Pixel(0, 0), new Pixel(5, 5))));
+        settle();
+        interact(() -> bench().pick(new Pixel(0, 0)));
+        clickOn("Working");
+        until(() -> shownText().contains("window"));
+        interact(() -> sheet("By hand").requestFocus());
+        write("0");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(shownText()).contains("1 of 16 filled");
+        interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse("invert")));
+        settle();
+        assertThat(after().columns()).isEqualTo(4);
     }
 }

@@ -32,6 +32,10 @@ public record Check(List<CellCheck> cells) {
     public static Check of(HandSheet sheet, Explained step) {
         List<CellCheck> cells = new ArrayList<>();
         sheet.cells().forEach((pixel, byHand) -> {
+            if (!step.contains(pixel)) {
+                // Written for a larger result; it counts again when the step gives one.
+                return;
+            }
             Value value = step.value(pixel);
             cells.add(new CellCheck(pixel, byHand, value, state(sheet, pixel, byHand, value, step)));
         });

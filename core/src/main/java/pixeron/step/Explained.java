@@ -10,6 +10,11 @@ import pixeron.working.Working;
  */
 public interface Explained {
 
+    /** @return whether there is a value at this place; what is worked out may be smaller than what it is made of */
+    default boolean contains(Pixel pixel) {
+        return true;
+    }
+
     /** @return the value before rounding and overflow; outside the area of a step the sample itself */
     Value exact(Pixel pixel);
 

@@ -3,6 +3,7 @@ package pixeron.step;
 import java.util.List;
 import java.util.Optional;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
 import pixeron.working.Table;
 
 /**
@@ -43,6 +44,11 @@ public interface Operation extends Explained {
     /** @return what can be dragged on the step's curve */
     default List<Handle> handles() {
         return List.of();
+    }
+
+    @Override
+    default boolean contains(Pixel pixel) {
+        return before().contains(pixel);
     }
 
     /** @return the image that the step is applied to */

@@ -5,6 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
@@ -91,9 +93,37 @@ final class PointOperation implements Operation {
         tables.addAll(rule.tables());
         if (!rule.constants().isEmpty()) {
             tables.add(new Table("constants", List.copyOf(rule.constants().keySet()),
-                    List.of(List.copyOf(rule.constants().values()))).unkeyed());
+                    List.of(List.copyOf(rule.constants().values()))).withRules(constantRules()).unkeyed());
         }
         return tables;
+    }
+
+    /** Each constant was given with the line that works it out. */
+    private Map<String, Table.Rule> constantRules() {
+        Map<String, Table.Rule> rules = new HashMap<>();
+        int n = 0;
+        for (Map.Entry<String, Value> constant : rule.constants().entrySet()) {
+            rules.put(constant.getKey(), new Constant(constant.getValue(), rule.facts().get(n++)));
+        }
+        return rules;
+    }
+
+    private record Constant(Value value, Line how) implements Table.Rule {
+
+        @Override
+        public Value apply(Function<String, Value> cells) {
+            return value;
+        }
+
+        @Override
+        public List<Line> explain(String column, Function<String, Value> cells) {
+            return List.of(how);
+        }
+
+        @Override
+        public Set<String> inputs() {
+            return Set.of();
+        }
     }
 
     @Override

@@ -136,6 +136,33 @@ class ExactStepsTest {
     }
 
     @Property(tries = 60)
+    void choicesAndBits(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image before = image(random);
+        int m = before.maximumLevel();
+        int low = random.nextInt(m + 1);
+        int high = low + random.nextInt(m + 1 - low);
+        assertExact("clamp low=" + low + " high=" + high, before, m, r -> Fraction.of(Math.min(Math.max(r, low), high), 1));
+        assertExact("slice low=" + low + " high=" + high + " inside=5/2", before, m,
+                r -> r >= low && r <= high ? Fraction.of(5, 2) : Fraction.of(r, 1));
+        assertExact("band low=" + low + " high=" + high, before, m, r -> Fraction.of(r >= low && r <= high ? m : 0, 1));
+        assertExact("threshold at=" + low, before, m, r -> Fraction.of(r > low ? m : 0, 1));
+        assertExact("threshold compare=at-least at=" + low, before, m, r -> Fraction.of(r >= low ? m : 0, 1));
+        int mask = random.nextInt(65536);
+        assertExact("bits-and mask=" + mask, before, m, r -> Fraction.of(r & mask, 1));
+        assertExact("bits-or mask=" + mask, before, m, r -> Fraction.of(r | mask, 1));
+        assertExact("bits-xor mask=" + mask, before, m, r -> Fraction.of(r ^ mask, 1));
+        int by = random.nextInt(33) - 16;
+        assertExact("shift by=" + by, before, m, r -> by >= 0 ? Fraction.of((long) r << by, 1) : Fraction.of(r >> -by, 1));
+        int bit = random.nextInt(16);
+        assertExact("bit-plane bit=" + bit, before, m, r -> Fraction.of((r >> bit & 1) * m, 1));
+        int cut = random.nextInt(m + 1);
+        assertExact("posterize cuts=\"" + cut + "\" values=\"1/3 7\"", before, m,
+                r -> r < cut ? Fraction.of(1, 3) : Fraction.of(7, 1));
+        assertExact("lookup table=\"" + cut + " 9/2\"", before, m, r -> r == cut ? Fraction.of(9, 2) : Fraction.of(r, 1));
+    }
+
+    @Property(tries = 60)
     void equalizationAndMatching(@ForAll long seed) {
         Random random = new Random(seed);
         Image before = image(random);

@@ -85,6 +85,8 @@ class StepExamplesTest {
         // nine cells with 7 outside: 16.3…; in one row no window of 3 × 3 fits, so all stay
         "threshold-local size=3 border=constant outside=7; 7; 0 2 5 1 2; 0 0 0 0 0",
         "threshold-local size=3 border=keep; 7; 0 2 5 1 2; 0 2 5 1 2",
+        // a window of one row and column fits everywhere; every r is its own mean
+        "threshold-local size=1 border=crop offset=1; 7; 0 2 5 1 2; 7 7 7 7 7",
         // the anchor of a window of 2 × 2 is its upper left cell: means 2/4 7/4 6/4 3/4 2/4
         "threshold-local size=2; 7; 0 2 5 1 2; 0 7 7 7 7",
         "slice low=2 high=4; 7; 1 2 4 5; 1 7 7 5",
@@ -299,5 +301,19 @@ class StepExamplesTest {
         Image log = StepLine.parse("log rounding=none").bind(before).result(Progress.NONE);
         assertThat(StepLine.parse("exponential").bind(log).result(Progress.NONE)).isEqualTo(before);
         assertThat(log.asDouble(255)).as("not 255 and a little").isEqualTo(255.0);
+    }
+
+    @Test
+    void aCroppedResultHasOnlyPixelsWhoseWindowFits() {
+        Image before = Image.of(9, new int[][] {{1, 2, 3, 4}, {5, 9, 1, 8}, {9, 8, 7, 6}});
+        Operation local = StepLine.parse("threshold-local size=3 border=crop").bind(before);
+        // means (1+2+3+5+9+1+9+8+7) ÷ 9 = 5 under 9 and (2+3+4+9+1+8+8+7+6) ÷ 9 = 5.33 under 1
+        assertThat(local.result(Progress.NONE)).isEqualTo(Image.of(9, new int[][] {{9, 0}}));
+        assertThat(local.sheet("Window mean", Progress.NONE).value(1)).isEqualTo(Rational.of(16, 3));
+        assertThat(local.explain(new Pixel(0, 1)).title()).endsWith("(before: row 1, column 2)");
+        assertThatThrownBy(() -> StepLine.parse("threshold-local size=4 border=crop").bind(before))
+                .hasMessageContaining("fits nowhere");
+        assertThatThrownBy(() -> StepLine.parse("threshold-local size=3 border=crop area=\"0 0 1 1\""))
+                .hasMessageContaining("leave one of them out");
     }
 }

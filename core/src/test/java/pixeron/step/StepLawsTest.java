@@ -23,9 +23,11 @@ class StepLawsTest {
         Step step = StepArbitraries.step(random, before);
         Operation operation = step.bind(before);
         Image after = operation.result(Progress.NONE);
-        assertThat(after.rows()).isEqualTo(before.rows());
-        for (int n = 0; n < before.count(); n++) {
-            Pixel pixel = before.pixel(n);
+        assertThat(operation.contains(after.pixel(after.count() - 1))).isTrue();
+        assertThat(operation.contains(new Pixel(after.rows(), 0))).isFalse();
+        assertThat(operation.contains(new Pixel(0, after.columns()))).isFalse();
+        for (int n = 0; n < after.count(); n++) {
+            Pixel pixel = after.pixel(n);
             Value value = operation.value(pixel);
             Working working = operation.explain(pixel);
             assertKept(after, n, value, step.line() + " at " + pixel);

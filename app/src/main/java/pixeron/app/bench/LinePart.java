@@ -88,8 +88,13 @@ final class LinePart extends HBox {
         facts.row("chessboard", Integer.toString(segment.chessboardDistance()));
         facts.row("pixels", Integer.toString(pixels.size()));
         paint();
-        values.setText(shown.before().or(shown::after).map(d -> texts(d.image(), pixels.subList(0,
+        values.setText(whole(shown.before()).or(() -> whole(shown.after())).map(d -> texts(d.image(), pixels.subList(0,
                 Math.min(pixels.size(), 64)))).orElse(""));
+    }
+
+    /** @return the image when the line is inside it; a result may be smaller than what it is made of */
+    private Optional<Shown.Described> whole(Optional<Shown.Described> described) {
+        return described.filter(d -> pixels.stream().allMatch(d.image()::contains));
     }
 
     private static String texts(Image image, List<Pixel> pixels) {
@@ -119,8 +124,8 @@ final class LinePart extends HBox {
         graphics.fillText("pixel " + (pixels.size() - 1), WIDTH, HEIGHT - BOTTOM + 3);
         graphics.setTextAlign(TextAlignment.LEFT);
         graphics.fillText("0", EDGE, HEIGHT - BOTTOM + 3);
-        curve(graphics, shown.before(), low, high, palette.before(), 0);
-        curve(graphics, shown.after(), low, high, palette.after(), 1);
+        curve(graphics, whole(shown.before()), low, high, palette.before(), 0);
+        curve(graphics, whole(shown.after()), low, high, palette.after(), 1);
     }
 
     private double lowest(double start) {
@@ -174,8 +179,8 @@ final class LinePart extends HBox {
         for (int n = 0; n < pixels.size(); n++) {
             Pixel pixel = pixels.get(n);
             text.append(n).append('\t').append(pixel.row() + first).append('\t').append(pixel.column() + first)
-                    .append('\t').append(shown.before().map(d -> Decimals.table(d.image().value(pixel))).orElse(""))
-                    .append('\t').append(shown.after().map(d -> Decimals.table(d.image().value(pixel))).orElse(""))
+                    .append('\t').append(whole(shown.before()).map(d -> Decimals.table(d.image().value(pixel))).orElse(""))
+                    .append('\t').append(whole(shown.after()).map(d -> Decimals.table(d.image().value(pixel))).orElse(""))
                     .append('\n');
         }
         Copy.text(text.toString());

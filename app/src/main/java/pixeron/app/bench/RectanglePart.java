@@ -121,9 +121,14 @@ final class RectanglePart extends HBox {
         useAsArea.setDisable(shown.position() < 0);
         setLevel.setDisable(!bench.isDrawable());
         level.setDisable(!bench.isDrawable());
-        background.start(progress -> new Both(shown.before().map(d -> AreaStatistics.of(d.image(), marked)),
-                shown.after().map(d -> AreaStatistics.of(d.image(), marked))), this::showStatistics,
+        background.start(progress -> new Both(inside(shown.before()).map(image -> AreaStatistics.of(image, marked)),
+                inside(shown.after()).map(image -> AreaStatistics.of(image, marked))), this::showStatistics,
                 problem -> say.accept(problem.getMessage()));
+    }
+
+    /** @return the image when the rectangle is inside it; a result may be smaller than what it is made of */
+    private Optional<Image> inside(Optional<Shown.Described> described) {
+        return described.map(Shown.Described::image).filter(image -> image.contains(area.lastPixel()));
     }
 
     private void showStatistics(Both both) {
@@ -166,7 +171,7 @@ final class RectanglePart extends HBox {
 
     /** @return what is shown: After, or Before where there is none */
     private Optional<Image> image() {
-        return bench.shown().after().or(() -> bench.shown().before()).map(Shown.Described::image);
+        return inside(bench.shown().after()).or(() -> inside(bench.shown().before()));
     }
 
     private void copy() {

@@ -95,7 +95,7 @@ public final class SheetsPane extends HBox {
         }
         frames.get(Kind.BEFORE).tools().getChildren().add(tools);
         frames.get(Kind.BEFORE).setOverview(overview);
-        new CellEditing(frames.get(Kind.BY_HAND), () -> true, bench.pickedProperty()::get, this::handText,
+        new CellEditing(frames.get(Kind.BY_HAND), this::isAnswerable, bench.pickedProperty()::get, this::handText,
                 (pixel, text) -> bench.editSheet(sheet -> sheet.with(pixel, text)), this::goOn);
         new CellEditing(frames.get(Kind.BEFORE), bench::isDrawable, bench.pickedProperty()::get,
                 pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
@@ -239,7 +239,7 @@ public final class SheetsPane extends HBox {
     }
 
     private int show(SheetFrame frame, Optional<Shown.Described> described, Look look) {
-        ImagePainter painter = described.map(d -> new ImagePainter(d, look, theme)).orElse(null);
+        ImagePainter painter = described.map(d -> new ImagePainter(d, look.on(d.image(), bench.shown()), theme)).orElse(null);
         frame.sheet().setPainter(painter);
         frame.setSubtitle(described.map(d -> Words.range(d.facts())).orElse(" "));
         boolean isPlain = look.display().scale() == Scale.GRAY && look.display().range() == Display.Range.LEVELS;
@@ -269,7 +269,7 @@ public final class SheetsPane extends HBox {
         hand.setHint(isStep ? "" : position < 0 ? "Select a step: your own values for its result go here."
                 : shown.after().isPresent() ? "The step is off; switch it on to write its values by hand." : " ");
         hand.setSubtitle(!isStep ? " " : shown.sheet().isEmpty() ? "type, paste a table, or open a file"
-                : marks.isSelected() ? Words.counts(shown.check(), shown.grid().count())
+                : marks.isSelected() ? Words.counts(shown.check(), shown.answers())
                 : shown.check().filled() + " filled, marks are hidden");
     }
 
@@ -285,6 +285,12 @@ public final class SheetsPane extends HBox {
         Pixel picked = bench.pickedProperty().get();
         viewport.reveal(picked);
         all().forEach(frame -> frame.sheet().setPicked(picked));
+    }
+
+    /** A result may be smaller than what it is made of; beyond it there is nothing to answer. */
+    private boolean isAnswerable() {
+        return bench.shown() != null && bench.shown().explained()
+                .filter(explained -> explained.contains(bench.pickedProperty().get())).isPresent();
     }
 
     private String handText(Pixel pixel) {

@@ -96,7 +96,7 @@ final class StatusLine extends HBox {
             text(byHand.text(), "role-by-hand", true);
         }
         boolean isStep = shown.explained().isPresent();
-        counts.setText(!isStep ? "" : Words.counts(shown.check(), shown.grid().count()));
+        counts.setText(!isStep ? "" : Words.counts(shown.check(), shown.answers()));
         boolean isNext = shown.check().agree() < shown.check().filled();
         next.setVisible(isNext);
         next.setManaged(isNext);

@@ -118,7 +118,7 @@ final class StepSearch extends StackPane {
         StepType type = list.getSelectionModel().getSelectedItem();
         if (type != null) {
             close();
-            bench.addStep(type.starter(bench.project().chain().source().maximumLevel()));
+            bench.addStep(type.starter(maximumLevel()));
             fireEvent(new StepAdded());
         }
     }
@@ -153,5 +153,12 @@ final class StepSearch extends StackPane {
                 setAccessibleText(type.title() + ": " + type.sentence());
             }
         }
+    }
+
+    /** M of what the new step will get: a step such as depth may have changed it. */
+    private int maximumLevel() {
+        return bench.shown() == null ? bench.project().chain().source().maximumLevel()
+                : bench.shown().after().or(() -> bench.shown().before()).map(described -> described.image()
+                        .maximumLevel()).orElse(bench.project().chain().source().maximumLevel());
     }
 }

@@ -101,7 +101,7 @@ final class WorkingPane extends BorderPane {
         working = null;
         if (shown != null) {
             Pixel picked = bench.pickedProperty().get();
-            shown.explained().filter(explained -> shown.grid().contains(picked)).ifPresentOrElse(explained -> {
+            shown.explained().filter(explained -> explained.contains(picked)).ifPresentOrElse(explained -> {
                 working = withPacked(explained.explain(picked), shown, picked);
                 WorkingLines.show(working.lines(), lines, LINE_LENGTH, theme);
                 showCallout(shown, picked);
@@ -123,7 +123,8 @@ final class WorkingPane extends BorderPane {
     }
 
     private void showHint(Shown shown) {
-        hint.setText(shown.position() < 0
+        hint.setText(shown.explained().isPresent() ? "The result has no pixel here: it is smaller than what comes in."
+                : shown.position() < 0
                 ? "This is the image itself: type into a cell of Before to change its value. Add or select a step,"
                 + " and the working of the picked pixel stands here."
                 : shown.failure().isPresent()

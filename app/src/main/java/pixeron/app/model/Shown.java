@@ -176,6 +176,11 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         return project.chain().source();
     }
 
+    /** @return how many values by hand there can be */
+    public int answers() {
+        return after.map(described -> described.image().count()).orElse(0);
+    }
+
     /** @return why the selected step has no result, if it has none */
     public Optional<Outcome.Failed> failure() {
         return position >= 0 && steps.get(position).after() instanceof Outcome.Failed failed

@@ -76,10 +76,13 @@ public final class ImagePainter implements Painter {
         graphics.setFont(font);
         double side = viewport.cell();
         boolean isPlain = image.isLevelImage() && look.display().base() == NumberBase.DECIMAL;
-        for (int i = viewport.firstRow(); i <= viewport.lastRow(); i++) {
+        // Another sheet may have more rows and columns than this one.
+        int lastRow = Math.min(viewport.lastRow(), image.rows() - 1);
+        int lastColumn = Math.min(viewport.lastColumn(), image.columns() - 1);
+        for (int i = viewport.firstRow(); i <= lastRow; i++) {
             double y = Math.floor(viewport.y(i));
             double height = Math.floor(viewport.y(i + 1)) - y;
-            for (int j = viewport.firstColumn(); j <= viewport.lastColumn(); j++) {
+            for (int j = viewport.firstColumn(); j <= lastColumn; j++) {
                 int n = i * image.columns() + j;
                 int place = tones.placeAt(n);
                 double x = Math.floor(viewport.x(j));
@@ -109,6 +112,6 @@ public final class ImagePainter implements Painter {
 
     @Override
     public String describe(Pixel pixel) {
-        return Decimals.cell(image.value(pixel));
+        return image.contains(pixel) ? Decimals.cell(image.value(pixel)) : "outside this image";
     }
 }

@@ -3,6 +3,7 @@ package pixeron.app.sheet;
 import java.util.Optional;
 import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
+import pixeron.image.Image;
 import pixeron.look.PixelSet;
 
 /**
@@ -12,6 +13,14 @@ import pixeron.look.PixelSet;
  * @param lit pixels that stand out; empty: none does
  */
 public record Look(Display display, Optional<PixelSet> lit) {
+
+    /** @return this without lit pixels on an image of another size than the one that they were found in */
+    public Look on(Image image, Shown shown) {
+        boolean isSame = shown.lit().flatMap(lit -> lit.search().isAfter() ? shown.after() : shown.before())
+                .filter(found -> found.image().rows() == image.rows() && found.image().columns() == image.columns())
+                .isPresent();
+        return isSame ? this : new Look(display, Optional.empty());
+    }
 
     /** @return the look of what is shown */
     public static Look of(Shown shown, Display display) {

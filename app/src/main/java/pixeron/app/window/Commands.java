@@ -127,7 +127,7 @@ final class Commands {
         }
         Shown shown = bench.shown();
         if (view.get().sheets().sheet(Kind.BY_HAND).isFocused()) {
-            Image grid = bench.project().chain().source();
+            Image grid = shown.after().map(Shown.Described::image).orElse(bench.project().chain().source());
             copy("values by hand", grid, n -> byHand(shown.sheet(), grid.pixel(n)));
             return;
         }
@@ -183,7 +183,7 @@ final class Commands {
         } else {
             try {
                 HandSheet pasted = bench.shown().sheet().withBlock(bench.pickedProperty().get(), CellTable.parse(text),
-                        bench.project().chain().source());
+                        bench.shown().after().orElseThrow().image());
                 bench.editSheet(old -> pasted);
                 view.get().say("Pasted from " + bench.pickedProperty().get() + " on");
             } catch (PixeronException doesNotFit) {

@@ -13,7 +13,8 @@ public enum Border {
     MIRROR_WHOLE("mirror-whole", "mirrored, the edge pixel once: c b | a b c", Border::mirroredWhole),
     WRAP("wrap", "the other end of the image", Math::floorMod),
     KEEP("keep", "a pixel whose window leaves the image keeps its value", null),
-    INSIDE("inside", "nothing; only the cells inside count", null);
+    INSIDE("inside", "nothing; only the cells inside count", null),
+    CROP("crop", "nothing; only pixels whose window fits have a result, which is smaller", null);
 
     private final String word;
     private final String sentence;

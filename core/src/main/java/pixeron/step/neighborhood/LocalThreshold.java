@@ -62,6 +62,10 @@ public final class LocalThreshold implements StepType {
             throw PixeronException.of(isConstant ? "border=constant needs outside=…, the value outside the image."
                     : "outside belongs to border=constant; leave it out.");
         }
+        if (Border.named(arguments.get(BORDER)) == Border.CROP && arguments.isGiven(AREA)) {
+            throw PixeronException.of("area goes with results as large as the image, and border=crop makes them smaller; "
+                    + "leave one of them out.");
+        }
     }
 
     @Override
@@ -74,6 +78,7 @@ public final class LocalThreshold implements StepType {
         Optional<Rational> outside = step.arguments().find(OUTSIDE).map(amount -> amount.resolve(before.maximumLevel()));
         Window window = Window.square(step.arguments().get(SIZE).resolve(before.maximumLevel()).toInt(),
                 Border.named(step.arguments().get(BORDER)), outside.orElse(Rational.ZERO));
+        window.requireFit(before);
         return new LocalThresholdOperation(step, before, window);
     }
 }

@@ -3,6 +3,7 @@ package pixeron.step.neighborhood;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -57,21 +58,19 @@ final class LocalThresholdOperation implements Operation {
     }
 
     @Override
+    public boolean contains(Pixel pixel) {
+        return pixel.row() >= 0 && pixel.column() >= 0 && pixel.row() < window.rowsOf(before)
+                && pixel.column() < window.columnsOf(before);
+    }
+
+    @Override
     public Image result(Progress progress) {
-        WindowSums sums = new WindowSums(before, window);
-        Value[] values = new Value[before.count()];
         Value written = finish.apply(high);
         Value other = finish.apply(low);
-        for (int i = 0; i < before.rows(); i++) {
-            Value[] means = sums.means(i);
-            for (int j = 0; j < before.columns(); j++) {
-                Pixel pixel = new Pixel(i, j);
-                Value sample = before.value(pixel);
-                values[before.offset(pixel)] = isKept(pixel) ? sample : isHigh(sample, means[j]) ? written : other;
-            }
-            progress.report((double) i / before.rows());
-        }
-        return Image.from(before.rows(), before.columns(), before.maximumLevel(), values);
+        return each(progress, (pixel, mean) -> {
+            Value sample = before.value(pixel);
+            return isKept(pixel) ? sample : isHigh(sample, mean) ? written : other;
+        });
     }
 
     @Override
@@ -81,13 +80,24 @@ final class LocalThresholdOperation implements Operation {
 
     @Override
     public Image sheet(String name, Progress progress) {
+        return each(progress, (pixel, mean) -> mean);
+    }
+
+    /** @param value gets a pixel of the image before with the mean of its window */
+    private Image each(Progress progress, BiFunction<Pixel, Value, Value> value) {
         WindowSums sums = new WindowSums(before, window);
-        Value[] values = new Value[before.count()];
-        for (int i = 0; i < before.rows(); i++) {
-            System.arraycopy(sums.means(i), 0, values, i * before.columns(), before.columns());
-            progress.report((double) i / before.rows());
+        int rows = window.rowsOf(before);
+        int columns = window.columnsOf(before);
+        Value[] values = new Value[rows * columns];
+        for (int i = 0; i < rows; i++) {
+            Value[] means = sums.means(window.source(new Pixel(i, 0)).row());
+            for (int j = 0; j < columns; j++) {
+                Pixel pixel = window.source(new Pixel(i, j));
+                values[i * columns + j] = value.apply(pixel, means[pixel.column()]);
+            }
+            progress.report((double) i / rows);
         }
-        return Image.from(before.rows(), before.columns(), before.maximumLevel(), values);
+        return Image.from(rows, columns, before.maximumLevel(), values);
     }
 
     private boolean isHigh(Value sample, Value mean) {
@@ -105,20 +115,23 @@ final class LocalThresholdOperation implements Operation {
     }
 
     @Override
-    public Value exact(Pixel pixel) {
+    public Value exact(Pixel result) {
+        Pixel pixel = window.source(result);
         Value sample = before.value(pixel);
         return isKept(pixel) ? sample : isHigh(sample, mean(pixel)) ? high : low;
     }
 
     @Override
-    public Value value(Pixel pixel) {
-        return isKept(pixel) ? before.value(pixel) : finish.apply(exact(pixel));
+    public Value value(Pixel result) {
+        Pixel pixel = window.source(result);
+        return isKept(pixel) ? before.value(pixel) : finish.apply(exact(result));
     }
 
     @Override
-    public Working explain(Pixel pixel) {
+    public Working explain(Pixel result) {
+        Pixel pixel = window.source(result);
         Value sample = before.value(pixel);
-        String title = step.line() + ", " + pixel;
+        String title = step.line() + ", " + result + (pixel.equals(result) ? "" : " (before: " + pixel + ")");
         if (isKept(pixel)) {
             String why = isInArea(pixel) ? "the window leaves the image, the pixel keeps its value"
                     : "outside the area, the pixel keeps its value";
@@ -137,9 +150,9 @@ final class LocalThresholdOperation implements Operation {
                 + signed(offset) + " = " + Decimals.working(limit) + approximate(limit))));
         lines.add(Line.of("this pixel", Run.plain("s = if "), Run.before(Decimals.working(sample)),
                 Run.plain(" > " + Decimals.working(limit) + ": " + Decimals.working(high) + ", else "
-                        + Decimals.working(low) + " = " + Decimals.working(exact(pixel)))));
-        lines.addAll(finish.explain(exact(pixel)));
-        return new Working(title, lines, exact(pixel), finish.apply(exact(pixel)));
+                        + Decimals.working(low) + " = " + Decimals.working(exact(result)))));
+        lines.addAll(finish.explain(exact(result)));
+        return new Working(title, lines, exact(result), finish.apply(exact(result)));
     }
 
     private static String signed(Value value) {

@@ -3,6 +3,7 @@ package pixeron.step.neighborhood;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
@@ -41,6 +42,29 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
         int top = pixel.row() - anchorRow;
         int left = pixel.column() - anchorColumn;
         return top >= 0 && left >= 0 && top + height <= image.rows() && left + width <= image.columns();
+    }
+
+    /** @throws PixeronException if with border=crop no pixel is left */
+    public void requireFit(Image image) {
+        if (border == Border.CROP && (height > image.rows() || width > image.columns())) {
+            throw PixeronException.of("border=crop leaves nothing: a window of %d × %d fits nowhere into %d × %d.", height,
+                    width, image.rows(), image.columns());
+        }
+    }
+
+    /** @return the number of rows of a result; fewer than those of the image with border=crop */
+    public int rowsOf(Image image) {
+        return border == Border.CROP ? image.rows() - height + 1 : image.rows();
+    }
+
+    /** @return the number of columns of a result */
+    public int columnsOf(Image image) {
+        return border == Border.CROP ? image.columns() - width + 1 : image.columns();
+    }
+
+    /** @return the pixel of the image that a pixel of the result stands for */
+    public Pixel source(Pixel result) {
+        return border == Border.CROP ? new Pixel(result.row() + anchorRow, result.column() + anchorColumn) : result;
     }
 
     /** @return the cells on a pixel, row by row */

@@ -38,6 +38,8 @@ final class PlaceView extends VBox {
     private final HistogramPlot plot;
     private final Label measures = new Label();
     private boolean isShowing;
+    private boolean isMapShown;
+    private ShownComparison.Place shown;
 
     PlaceView(Bench bench, Theme theme, Viewport viewport, int number, Consumer<Result> onChoose) {
         this.bench = bench;
@@ -80,6 +82,13 @@ final class PlaceView extends VBox {
         measures.setPrefHeight(MEASURES);
         getChildren().addAll(choice, frame, plot, measures);
         bench.pickedProperty().subscribe(sheet::setPicked);
+        bench.pickedProperty().subscribe(pixel -> caption());
+    }
+
+    private void caption() {
+        if (shown != null) {
+            frame.setCaption((isMapShown ? "minus the first · " : "") + picked(shown));
+        }
     }
 
     void offer(List<Result> results, Result chosen, Project project) {
@@ -104,11 +113,19 @@ final class PlaceView extends VBox {
                 .orElse(null));
         frame.setHint(place.image().isPresent() ? "" : place.problem());
         frame.setSubtitle(place.image().map(described -> pixeron.app.bench.Words.range(described.facts())).orElse(" "));
-        frame.setCaption(isMap ? "minus the first" : "");
+        shown = place;
+        isMapShown = isMap;
+        caption();
         plot.show(Optional.empty(), place.image().flatMap(Shown.Described::histogram),
                 new HistogramPlot.Style(1, false, false), Optional.empty());
         measures.setText(place.measures().map(found -> words(found, place)).orElse(place.difference().isEmpty()
                 && place.problem().isEmpty() ? "the others are compared with this one" : place.problem()));
+    }
+
+    private String picked(ShownComparison.Place place) {
+        pixeron.image.Pixel pixel = bench.pickedProperty().get();
+        return place.image().map(Shown.Described::image).filter(image -> image.contains(pixel))
+                .map(image -> "picked: " + Decimals.working(image.value(pixel))).orElse("");
     }
 
     /** Differences are shown around 0: blue below, ochre above. */

@@ -23,6 +23,6 @@ record ShownCurve(Shown shown, Optional<Mapping> mapping, List<Handle> handles) 
     }
 
     int maximum() {
-        return shown.grid().maximumLevel();
+        return shown.before().map(before -> before.image().maximumLevel()).orElse(1);
     }
 }

@@ -26,7 +26,7 @@ import pixeron.working.Table;
 final class HandTableView extends TableView<Integer> implements HandCell.Owner {
 
     private static final String STARTS = "0123456789.,-+(\u2212";
-    private static final double HAND_WIDTH = 64;
+    private static final double HAND_WIDTH = 72;
     private static final double HEAD_CHARACTER = 7.4;
     private static final double CHARACTER = 8.2;
     private static final double PADDING = 14;

@@ -117,7 +117,8 @@ final class RowPane extends VBox {
             frame.sheet().setPainter(null);
             return;
         }
-        viewport.setImageSize(bench.shown().grid().rows(), bench.shown().grid().columns());
+        viewport.setImageSize(bench.shown().before().get().image().rows(),
+                bench.shown().before().get().image().columns());
         frame.sheet().setPainter(new ImagePainter(bench.shown().before().get(), Look.of(bench.shown(),
                 Display.PLAIN), theme));
         frame.setCaption(bench.shown().lit().flatMap(lit -> lit.pixels().map(pixels -> lit.search().words() + ": "
