@@ -9,7 +9,7 @@ import pixeron.PixeronException;
  * @param <T> the type of its value
  */
 public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter, TextParameter,
-        ListParameter, PairsParameter, MaskParameter {
+        ListParameter, PairsParameter, MatrixParameter, MaskParameter {
 
     /** @return the key in a step line */
     String key();

@@ -281,6 +281,78 @@ class ExactStepsTest {
         }
     }
 
+    /** @return the place that stands at an index beyond the ends, walked to step by step; −1 for none */
+    private static int walked(String border, int index, int size) {
+        int at = index;
+        while (at < 0 || at >= size) {
+            switch (border) {
+                case "repeat" -> at += at < 0 ? 1 : -1;
+                case "wrap" -> at += at < 0 ? size : -size;
+                case "mirror-half" -> at = at < 0 ? -1 - at : 2 * size - 1 - at;
+                case "mirror-whole" -> at = size == 1 ? 0 : at < 0 ? -at : 2 * size - 2 - at;
+                default -> {
+                    return -1;
+                }
+            }
+        }
+        return at;
+    }
+
+    @Property(tries = 150)
+    void kernelsAndRanks(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image before = image(random);
+        int m = before.maximumLevel();
+        int height = 1 + random.nextInt(5);
+        int width = 1 + random.nextInt(7);
+        int[][] weights = new int[height][width];
+        for (int[] row : weights) {
+            Arrays.setAll(row, n -> random.nextInt(19) - 9);
+        }
+        String border = List.of("zero", "constant", "repeat", "mirror-half", "mirror-whole", "wrap", "inside")
+                .get(random.nextInt(7));
+        boolean isConvolution = random.nextBoolean();
+        int outside = border.equals("constant") ? 7 : 0;
+        String line = "kernel weights=\"" + String.join(" | ", Arrays.stream(weights).map(row -> String.join(" ",
+                Arrays.stream(row).mapToObj(String::valueOf).toList())).toList()) + "\" overflow=keep rounding=none border="
+                + border + (isConvolution ? " sum=convolution" : "") + (outside == 7 ? " outside=7" : "");
+        Image after = StepLine.parse(line).bind(before).result(Progress.NONE);
+        for (int i = 0; i < before.rows(); i++) {
+            for (int j = 0; j < before.columns(); j++) {
+                long sum = 0;
+                long inside = 0;
+                long all = 0;
+                for (int a = 0; a < height; a++) {
+                    for (int b = 0; b < width; b++) {
+                        int down = (a - (height - 1) / 2) * (isConvolution ? -1 : 1);
+                        int right = (b - (width - 1) / 2) * (isConvolution ? -1 : 1);
+                        int row = walked(border, i + down, before.rows());
+                        int column = walked(border, j + right, before.columns());
+                        boolean isThere = row >= 0 && column >= 0;
+                        sum += (long) weights[a][b] * (isThere ? before.level(row * before.columns() + column) : outside);
+                        inside += isThere ? weights[a][b] : 0;
+                        all += weights[a][b];
+                    }
+                }
+                long divisor = all == 0 ? 1 : !border.equals("inside") ? all : inside == 0 ? 1 : inside;
+                assertThat(after.value(i * before.columns() + j)).as(line + " at " + i + ", " + j + " of " + m)
+                        .isEqualTo(Rational.of(sum, divisor));
+            }
+        }
+        int size = 1 + random.nextInt(4);
+        Image median = StepLine.parse("median rounding=none size=" + size).bind(before).result(Progress.NONE);
+        for (int n = 0; n < before.count(); n++) {
+            int from = n / before.columns() - (size - 1) / 2;
+            int left = n % before.columns() - (size - 1) / 2;
+            int[] cells = java.util.stream.IntStream.range(0, before.count()).filter(k -> k / before.columns() >= from
+                    && k / before.columns() < from + size && k % before.columns() >= left
+                    && k % before.columns() < left + size).map(before::level).sorted().toArray();
+            int half = cells.length / 2;
+            assertThat(median.value(n)).isEqualTo(cells.length % 2 == 1 ? Rational.of(cells[half])
+                    : Rational.of(cells[half - 1] + cells[half], 2));
+        }
+    }
+
     /** What binary floating point gets wrong. */
     @Example
     void sharesOfFortyNineAddUpToOne() {

@@ -1,5 +1,6 @@
 package pixeron.step;
 
+import java.util.List;
 import java.util.Random;
 import pixeron.PixeronException;
 import pixeron.image.Area;
@@ -64,12 +65,17 @@ public final class StepArbitraries {
                     : random.nextInt(3) == 0 ? String.valueOf(random.nextInt(9) - 2) : number(random,
                             image.maximumLevel());
         } else if (parameter instanceof ListParameter list) {
+            if (list.key().equals("anchor")) {
+                return "0 0";
+            }
             if (list.key().equals("counts")) {
                 // One for each level; the step refuses any other number of them.
                 return "3 0 1 ".repeat(86).substring(0, 2 * Math.min(256, image.maximumLevel() + 1) - 1);
             }
             // Two rising cuts, three values: the lengths that belong together.
             return list.key().equals("cuts") ? "1/3 5" : "0 2.5 " + random.nextInt(9);
+        } else if (parameter instanceof MatrixParameter) {
+            return List.of("1 2 1 | 2 4 2 | 1 2 1", "0 -1 | 1/2 0.5", "3", "-1 0 1", "1 | -2 | 3 | 1").get(random.nextInt(5));
         } else if (parameter instanceof PairsParameter) {
             return "-1 2 | 1/2 3 | " + (1 + random.nextInt(300)) + " " + number(random, image.maximumLevel());
         } else if (parameter instanceof MaskParameter) {

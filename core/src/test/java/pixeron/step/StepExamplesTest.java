@@ -89,6 +89,37 @@ class StepExamplesTest {
         "threshold-local size=1 border=crop offset=1; 7; 0 2 5 1 2; 7 7 7 7 7",
         // the anchor of a window of 2 × 2 is its upper left cell: means 2/4 7/4 6/4 3/4 2/4
         "threshold-local size=2; 7; 0 2 5 1 2; 0 7 7 7 7",
+        // one row, zeros above and below: (0 + 0 + 1·2 + 2·0 + …): 2·0+2 = 2, 0+2·2+5 = 9, 2+10+1 = 13, 5+2+2 = 9, 1+4 = 5, of 4
+        "kernel weights=\"1 2 1\"; 9; 0 2 5 1 2; 1 2 3 2 1",
+        // correlation takes the right neighbor less the left one, convolution the left one less the right one
+        "kernel weights=\"-1 0 1\" overflow=keep; 9; 0 2 5 1 2; 2 5 -1 -3 -1",
+        "kernel weights=\"-1 0 1\" sum=convolution overflow=keep; 9; 0 2 5 1 2; -2 -5 1 3 1",
+        "kernel weights=\"-1 0 1\" divisor=2 offset=4; 9; 0 2 5 1 2; 5 7 4 3 4",
+        // the anchor on the left cell: 1·r + 3·right, of 4
+        "kernel weights=\"1 3\"; 9; 0 2 5 1 2; 2 4 2 2 1",
+        "kernel weights=\"1 3\" anchor=\"0 1\"; 9; 0 2 5 1 2; 0 2 4 2 2",
+        "kernel weights=\"1 3\" border=repeat; 9; 0 2 5 1 2; 2 4 2 2 2",
+        // at the ends only two weights are inside: 2·0 + 2 of 3, 1 + 2·2 of 3
+        "kernel weights=\"1 2 1\" border=inside; 9; 0 2 5 1 2; 1 2 3 2 2",
+        "kernel weights=\"1 2 1\" border=keep; 9; 0 2 5 1 2; 0 2 3 2 2",
+        "kernel weights=\"1 2 1\" border=wrap; 9; 0 2 5 1 2; 1 2 3 2 1",
+        "kernel weights=\"1 1 1\" border=mirror-whole; 9; 0 3 6; 2 3 4",
+        "kernel weights=\"1 1 1\" border=mirror-half; 9; 0 3 6; 1 3 5",
+        "kernel weights=\"1 1 1\" border=constant outside=9; 9; 0 3 6; 4 3 6",
+        // sums of three over nine cells: 2 7 8 8 3
+        "box size=3; 9; 0 2 5 1 2; 0 1 1 1 0",
+        "box size=3 border=inside; 9; 0 2 5 1 2; 1 2 3 3 2",
+        // the row of 1 2 1 down and across with zeros: 2·(2·0 + 2), … of 16
+        "binomial size=3; 9; 0 2 5 1 2; 0 1 2 1 1",
+        "sharpen border=repeat; 9; 2 2 5 2 2; 2 0 9 0 2",
+        "laplacian neighbors=4 overflow=keep; 9; 0 2 5 1 2; 2 -3 -17 3 -7",
+        "laplacian neighbors=8 overflow=keep border=inside; 9; 0 2 5; 2 -11 -38",
+        "median size=3; 9; 0 2 5 1 2; 1 2 2 2 2",
+        "minimum size=3; 9; 0 2 5 1 2; 0 0 1 1 1",
+        "maximum size=3; 9; 0 2 5 1 2; 2 5 5 5 2",
+        "median size=3 border=zero; 9; 9 9 9; 0 0 0",
+        // rows repeated: each value three times; the fourth of nine
+        "rank size=3 place=4; 9; 0 2 5 1 2; 0 2 2 2 2",
         "slice low=2 high=4; 7; 1 2 4 5; 1 7 7 5",
         "slice low=2 high=4 inside=3 outside=0; 7; 1 2 4 5; 0 3 3 0",
         // 8 levels in 3 bins: q = ⌊3r ÷ 8⌋ = 0 0 0 1 1 1 2 2, s = 3.5q

@@ -9,7 +9,10 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
 import pixeron.step.StepType;
 import pixeron.step.histogram.Equalize;
 import pixeron.step.histogram.Match;
+import pixeron.step.neighborhood.Kernel;
 import pixeron.step.neighborhood.LocalThreshold;
+import pixeron.step.neighborhood.Rank;
+import pixeron.step.neighborhood.ReadyKernel;
 import pixeron.step.point.Add;
 import pixeron.step.point.BitPlane;
 import pixeron.step.point.Bits;
@@ -45,7 +48,8 @@ public final class Catalog {
             new Exponential(), new Power(), new Stretch(), new Piecewise(), new Clamp(), new Slice(), new Quantize(),
             new Posterize(), new BitPlane(), Bits.and(), Bits.or(), Bits.xor(), new Shift(), new Depth(), new Lookup(),
             new OwnFormula(), new Equalize(), new Match(), new Threshold(), new Band(), new Otsu(), new TwoMeans(), new ThresholdShare(),
-            new LocalThreshold());
+            new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(), ReadyKernel.sharpen(),
+            ReadyKernel.laplacian(), Rank.median(), Rank.minimum(), Rank.maximum(), Rank.placed());
 
     private Catalog() {
     }

@@ -58,4 +58,40 @@ final class WindowText {
                 : sources.size() > MOST_NAMED ? "from pixels " + sources.get(0) + " … " + sources.get(sources.size() - 1)
                 : "from pixel " + sources.stream().collect(Collectors.joining("; "));
     }
+
+    /** @return the weights as they lie on the image */
+    static List<Line> weights(Weights weights, boolean isTurned) {
+        if (Math.max(weights.height(), weights.width()) > LARGEST_SHOWN) {
+            return List.of();
+        }
+        List<List<String>> cells = weights.rows().stream().map(row -> row.stream().map(Decimals::working).toList()).toList();
+        return grid(isTurned ? "turned" : "weights", cells, isTurned ? "   turned by 180°" : "");
+    }
+
+    /** @return weight times value for every cell that counts */
+    static List<Line> products(Weights weights, List<Window.Cell> cells) {
+        if (Math.max(weights.height(), weights.width()) > LARGEST_SHOWN) {
+            return List.of();
+        }
+        List<List<String>> products = new ArrayList<>();
+        for (int i = 0; i < weights.height(); i++) {
+            List<String> row = new ArrayList<>();
+            for (Window.Cell cell : cells.subList(i * weights.width(), (i + 1) * weights.width())) {
+                row.add(cell.value().map(value -> Decimals.working(weights.at(cell.row(), cell.column()).times(value)))
+                        .orElse("·"));
+            }
+            products.add(row);
+        }
+        return grid("w·r", products, "");
+    }
+
+    private static List<Line> grid(String label, List<List<String>> cells, String note) {
+        int width = cells.stream().flatMap(List::stream).mapToInt(String::length).max().orElse(1);
+        List<Line> lines = new ArrayList<>();
+        for (List<String> row : cells) {
+            String text = row.stream().map(cell -> " ".repeat(width - cell.length()) + cell).collect(Collectors.joining("  "));
+            lines.add(Line.of(lines.isEmpty() ? label : "", Run.plain(text), Run.note(lines.isEmpty() ? note : "")));
+        }
+        return lines;
+    }
 }

@@ -12,7 +12,7 @@ import pixeron.number.Value;
  * <p>Cost for a level image: a few sums for each pixel, whatever the size of the window, because the sums of columns move
  * with it; for an open image every window is added up anew, which keeps fractions exact and doubles in one order.
  */
-final class WindowSums {
+final class WindowMeans {
 
     private final Image image;
     private final Window window;
@@ -21,8 +21,10 @@ final class WindowSums {
     private final long[] sums;
     private int rowsInside;
     private int summedRow = -2;
+    private Value[] means;
+    private int meansRow = -1;
 
-    WindowSums(Image image, Window window) {
+    WindowMeans(Image image, Window window) {
         this.image = image;
         this.window = window;
         this.columns = new int[image.columns() + window.width() - 1];
@@ -55,8 +57,16 @@ final class WindowSums {
         }
     }
 
-    /** @return the mean of the window on each pixel of a row; rows one after the other cost least */
-    Value[] means(int row) {
+    /** @return the mean of the window on a pixel; pixels are best asked for row by row */
+    Value at(Pixel pixel) {
+        if (pixel.row() != meansRow) {
+            means = means(pixel.row());
+            meansRow = pixel.row();
+        }
+        return means[pixel.column()];
+    }
+
+    private Value[] means(int row) {
         Value[] means = new Value[image.columns()];
         if (!image.isLevelImage()) {
             Arrays.setAll(means, column -> plainMean(new Pixel(row, column)));
