@@ -15,28 +15,36 @@ import pixeron.number.Rational;
  * @param title the name beside its field
  * @param range what the numbers are, in words
  * @param isRequired whether a line must give it
+ * @param isAutomatic whether auto may be written, which is the default then: the step finds the numbers, and the list is empty
  */
-public record ListParameter(String key, String title, String range, boolean isRequired)
+public record ListParameter(String key, String title, String range, boolean isRequired, boolean isAutomatic)
         implements Parameter<List<Rational>> {
+
+    private static final String AUTO = "auto";
 
     /** A key that must be given. */
     public ListParameter(String key, String title, String range) {
-        this(key, title, range, true);
+        this(key, title, range, true, false);
     }
 
     /** @return this as a key that may be left out and then has no value */
     public ListParameter leftOutAtWill() {
-        return new ListParameter(key, title, range, false);
+        return new ListParameter(key, title, range, false, false);
+    }
+
+    /** @return this as a key whose numbers the step finds unless they are given */
+    public ListParameter automatic() {
+        return new ListParameter(key, title, range + ", or auto", false, true);
     }
 
     @Override
     public Optional<List<Rational>> defaultValue() {
-        return Optional.empty();
+        return isAutomatic ? Optional.of(List.of()) : Optional.empty();
     }
 
     @Override
     public List<Rational> parse(String text) {
-        return numbers(key, text, range);
+        return isAutomatic && text.strip().equals(AUTO) ? List.of() : numbers(key, text, range);
     }
 
     /**
@@ -58,6 +66,6 @@ public record ListParameter(String key, String title, String range, boolean isRe
 
     @Override
     public String print(List<Rational> value) {
-        return value.stream().map(Decimals::print).collect(Collectors.joining(" "));
+        return isAutomatic && value.isEmpty() ? AUTO : value.stream().map(Decimals::print).collect(Collectors.joining(" "));
     }
 }

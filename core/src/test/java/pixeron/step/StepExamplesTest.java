@@ -98,6 +98,7 @@ class StepExamplesTest {
         // the anchor on the left cell: 1·r + 3·right, of 4
         "kernel weights=\"1 3\"; 9; 0 2 5 1 2; 2 4 2 2 1",
         "kernel weights=\"1 3\" anchor=\"0 1\"; 9; 0 2 5 1 2; 0 2 4 2 2",
+        "kernel weights=\"1 3\" anchor=auto divisor=auto; 9; 0 2 5 1 2; 2 4 2 2 1",
         "kernel weights=\"1 3\" border=repeat; 9; 0 2 5 1 2; 2 4 2 2 2",
         // at the ends only two weights are inside: 2·0 + 2 of 3, 1 + 2·2 of 3
         "kernel weights=\"1 2 1\" border=inside; 9; 0 2 5 1 2; 1 2 3 2 2",
@@ -346,5 +347,19 @@ class StepExamplesTest {
                 .hasMessageContaining("fits nowhere");
         assertThatThrownBy(() -> StepLine.parse("threshold-local size=3 border=crop area=\"0 0 1 1\""))
                 .hasMessageContaining("leave one of them out");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {
+        "kernel weights=\"1 2 | 3\"; 1 numbers in row 1 (counted from 0) where row 0 has 2",
+        "kernel weights=\"1 two 3\"; \"two\", which is not a number", "kernel weights=\" \"; is empty",
+        "kernel weights=\"1\" divisor=0; divisor=0 is not allowed",
+        "kernel weights=\"1 1\" anchor=\"0 2\"; a column from 0 to 1",
+        "kernel weights=\"1\" border=constant; needs outside", "kernel weights=\"1\" outside=3; leave it out",
+        "median size=4 border=zero; has no middle cell", "rank size=2 place=5; beyond the 4 cells",
+        "box size=32; from 1 to 31", "laplacian; needs neighbors", "box size=1.5; from 1 to 31"})
+    void aWindowThatMakesNoSenseIsRefused(String line, String message) {
+        assertThatThrownBy(() -> StepLine.parse(line)).isInstanceOf(PixeronException.class)
+                .hasMessageContaining(message);
     }
 }

@@ -1,5 +1,6 @@
 package pixeron.step.neighborhood;
 
+import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.image.Image;
@@ -30,7 +31,7 @@ public final class Kernel extends WindowStep {
             "the weights are turned by 180° first");
     private static final ChoiceParameter SUM = ChoiceParameter.of("sum", "Sum", CORRELATION, CONVOLUTION);
     private static final ListParameter ANCHOR = new ListParameter("anchor", "Anchor",
-            "two whole numbers, the row and the column of the cell on the pixel, from 0").leftOutAtWill();
+            "two whole numbers, the row and the column of the cell on the pixel, from 0").automatic();
 
     public Kernel() {
         super("kernel", "Kernel", "Adds up the pixels around each one, each with a weight of its own.",
@@ -65,9 +66,10 @@ public final class Kernel extends WindowStep {
         Arguments arguments = step.arguments();
         Weights centred = Weights.centred(arguments.get(WEIGHTS));
         Amount divisor = arguments.get(DIVISOR);
+        List<Rational> anchor = arguments.get(ANCHOR);
         Weights given = new Weights(centred.rows(),
-                arguments.find(ANCHOR).map(anchor -> anchor.get(0).toInt()).orElse(centred.anchorRow()),
-                arguments.find(ANCHOR).map(anchor -> anchor.get(1).toInt()).orElse(centred.anchorColumn()),
+                anchor.isEmpty() ? centred.anchorRow() : anchor.get(0).toInt(),
+                anchor.isEmpty() ? centred.anchorColumn() : anchor.get(1).toInt(),
                 divisor.isAuto() ? Optional.empty() : Optional.of(divisor.number()),
                 arguments.get(OFFSET).number());
         boolean isTurned = arguments.get(SUM).equals(CONVOLUTION);

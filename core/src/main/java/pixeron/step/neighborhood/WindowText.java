@@ -15,6 +15,8 @@ final class WindowText {
     private static final int LARGEST_SHOWN = 7;
 
     private static final int MOST_NAMED = 2;
+    /** Not empty: an empty label says that a line goes on behind the one above, and rows of a grid stand below each other. */
+    private static final String NEXT_ROW = " ";
 
     private WindowText() {
     }
@@ -40,7 +42,7 @@ final class WindowText {
             if (hasOutside) {
                 runs.add(Run.note("   outside: " + from(cells.subList(i * window.width(), (i + 1) * window.width()))));
             }
-            lines.add(new Line(i == 0 ? "window" : "", runs));
+            lines.add(new Line(i == 0 ? "window" : NEXT_ROW, runs));
         }
         return lines;
     }
@@ -90,7 +92,7 @@ final class WindowText {
         List<Line> lines = new ArrayList<>();
         for (List<String> row : cells) {
             String text = row.stream().map(cell -> " ".repeat(width - cell.length()) + cell).collect(Collectors.joining("  "));
-            lines.add(Line.of(lines.isEmpty() ? label : "", Run.plain(text), Run.note(lines.isEmpty() ? note : "")));
+            lines.add(Line.of(lines.isEmpty() ? label : NEXT_ROW, Run.plain(text), Run.note(lines.isEmpty() ? note : "")));
         }
         return lines;
     }
