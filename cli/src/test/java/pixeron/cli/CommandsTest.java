@@ -321,4 +321,20 @@ class CommandsTest {
         assertThat(pixeron("check", sort, "--max", 3, "--step", "equalize", "--table", "levels", "--by-hand", all))
                 .isZero();
     }
+
+    @Test
+    void aTargetOfMatchMayBeAnImage() throws IOException {
+        Path sort = write("sort.txt", "0 0 1 1\n1 2 3 3\n");
+        Path target = write("target.pgm", "P2 4 2 3  1 1 1 1  3 3 3 3");
+        assertThat(pixeron("run", sort, "--max", 3, "--step", "match image=" + target, "--out",
+                folder.resolve("a.csv"))).isZero();
+        // counts 0 4 0 4: running shares 0 1/2 1/2 1 for 1/4 5/8 3/4 1
+        assertThat(Files.readString(folder.resolve("a.csv"))).isEqualTo("0,0,1,1\n1,1,3,3\n");
+        assertBad("There is no file", "run", sort, "--max", 3, "--step", "match image=none.pgm", "--out",
+                folder.resolve("b.csv"));
+        assertBad("has 4 target counts, and the image has 256 levels", "run", sort, "--step", "match image=" + target,
+                "--out", folder.resolve("b.csv"));
+        assertBad("give one of them", "run", sort, "--step", "match counts=\"1 1\" image=a.pgm", "--out",
+                folder.resolve("b.csv"));
+    }
 }

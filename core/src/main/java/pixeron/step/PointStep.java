@@ -21,11 +21,8 @@ import pixeron.number.Value;
  * <p>A subclass gives its formula once, as text over r, M and its number keys; bulk result, working and typeset
  * formula all come from that.
  */
-public abstract class PointStep implements StepType {
+public abstract class PointStep extends NamedStep {
 
-    private final String name;
-    private final String title;
-    private final String sentence;
     private final List<Parameter<?>> ownParameters;
     private final Set<String> fromImage;
     private final Expression expression;
@@ -46,9 +43,7 @@ public abstract class PointStep implements StepType {
      */
     protected PointStep(String name, String title, String sentence, String formula, Set<String> fromImage,
             Parameter<?>... ownParameters) {
-        this.name = name;
-        this.title = title;
-        this.sentence = sentence;
+        super(name, title, sentence);
         this.ownParameters = List.of(ownParameters);
         this.fromImage = Set.copyOf(fromImage);
         this.expression = parsed(formula);
@@ -65,21 +60,6 @@ public abstract class PointStep implements StepType {
     /** @return the formula for these arguments, where it depends on a choice; else always the same */
     protected Expression expression(Arguments arguments) {
         return expression;
-    }
-
-    @Override
-    public final String name() {
-        return name;
-    }
-
-    @Override
-    public final String title() {
-        return title;
-    }
-
-    @Override
-    public final String sentence() {
-        return sentence;
     }
 
     /**

@@ -108,7 +108,7 @@ class ExactStepsTest {
         return Arrays.stream(counts, 0, level + 1).asLongStream().sum();
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void pointSteps(@ForAll long seed) {
         Random random = new Random(seed);
         Image before = image(random);
@@ -135,7 +135,7 @@ class ExactStepsTest {
                 r -> r == m ? Fraction.of(b, 1) : Fraction.of(3L * (m + 1) + (r + 1) * (b - 3), m + 1));
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void choicesAndBits(@ForAll long seed) {
         Random random = new Random(seed);
         Image before = image(random);
@@ -162,7 +162,7 @@ class ExactStepsTest {
         assertExact("lookup table=\"" + cut + " 9/2\"", before, m, r -> r == cut ? Fraction.of(9, 2) : Fraction.of(r, 1));
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void equalizationAndMatching(@ForAll long seed) {
         Random random = new Random(seed);
         Image before = image(random);
@@ -209,7 +209,7 @@ class ExactStepsTest {
                 .subtract(BigInteger.valueOf(upTo(counts, r)).multiply(BigInteger.valueOf(total))).abs();
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void thresholds(@ForAll long seed) {
         Random random = new Random(seed);
         Image before = image(random);
@@ -254,7 +254,7 @@ class ExactStepsTest {
         assertExact("threshold-otsu", before, m, r -> Fraction.of(r > best ? m : 0, 1));
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void localThresholdOverZeros(@ForAll long seed) {
         Random random = new Random(seed);
         Image before = image(random);
@@ -298,7 +298,7 @@ class ExactStepsTest {
         return at;
     }
 
-    @Property(tries = 150)
+    @Property(tries = 80)
     void kernelsAndRanks(@ForAll long seed) {
         Random random = new Random(seed);
         Image before = image(random);

@@ -9,19 +9,16 @@ import pixeron.number.Rational;
 import pixeron.step.Amount;
 import pixeron.step.Arguments;
 import pixeron.step.ChoiceParameter;
+import pixeron.step.NamedStep;
 import pixeron.step.NumberParameter;
 import pixeron.step.Parameter;
-import pixeron.step.StepType;
 
 /** A step with a window: its keys {@code border} and {@code outside}, and what holds for them. */
-abstract class WindowStep implements StepType {
+abstract class WindowStep extends NamedStep {
 
     private static final int LARGEST = 999;
     private static final NumberParameter OUTSIDE = NumberParameter.required("outside", "Outside").leftOutAtWill();
 
-    private final String name;
-    private final String title;
-    private final String sentence;
     private final String formula;
     private final ChoiceParameter border;
     private final List<Parameter<?>> parameters;
@@ -31,9 +28,7 @@ abstract class WindowStep implements StepType {
      * @param own its own keys; border and outside stand behind them
      */
     WindowStep(String name, String title, String sentence, String formula, Border border, Parameter<?>... own) {
-        this.name = name;
-        this.title = title;
-        this.sentence = sentence;
+        super(name, title, sentence);
         this.formula = formula;
         this.border = border.parameter();
         List<Parameter<?>> all = new ArrayList<>(List.of(own));
@@ -46,21 +41,6 @@ abstract class WindowStep implements StepType {
     static NumberParameter size() {
         return NumberParameter.required("size", "Size").only(size -> size.isInt() && size.toInt() >= 1
                 && size.toInt() <= LARGEST, "a whole number from 1 to " + LARGEST);
-    }
-
-    @Override
-    public final String name() {
-        return name;
-    }
-
-    @Override
-    public final String title() {
-        return title;
-    }
-
-    @Override
-    public final String sentence() {
-        return sentence;
     }
 
     @Override

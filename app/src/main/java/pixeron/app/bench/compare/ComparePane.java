@@ -2,7 +2,6 @@ package pixeron.app.bench.compare;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.beans.value.ObservableValue;
@@ -189,10 +188,5 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     @Override
     public Node first() {
         return more;
-    }
-
-    /** @return the results that stand side by side, for tests */
-    public Optional<Integer> count() {
-        return shown == null ? Optional.empty() : Optional.of(shown.places().size());
     }
 }
