@@ -69,17 +69,19 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         VBox card = new VBox(head, plot, hint);
         card.getStyleClass().addAll("sheet", "table-card");
         HBox.setHgrow(card, Priority.ALWAYS);
-        makeTable();
+        makeTable(theme);
         getChildren().addAll(card, tableCard);
         bench.shownProperty().subscribe(now -> request(isSeen.getValue()));
         bench.pickedProperty().subscribe(pixel -> showPicked());
         isSeen.subscribe(this::request);
     }
 
-    private void makeTable() {
+    private void makeTable(Theme theme) {
         tableCard.getStyleClass().addAll("sheet", "table-card");
-        tableCard.setMinWidth(TABLE_WIDTH);
-        tableCard.setMaxWidth(TABLE_WIDTH);
+        theme.scaleProperty().subscribe(scale -> {
+            tableCard.setMinWidth(TABLE_WIDTH * theme.scale());
+            tableCard.setMaxWidth(TABLE_WIDTH * theme.scale());
+        });
         VBox.setVgrow(table, Priority.ALWAYS);
         table.getStyleClass().addAll("levels-table", "mapping-table");
         table.setAccessibleText("What becomes of each level");

@@ -15,6 +15,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import pixeron.app.theme.Theme;
 import pixeron.byhand.HandValue;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
@@ -33,15 +34,21 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
     /** Rows whose longest number decides how wide a column is. */
     private static final int MEASURED_ROWS = 256;
 
+    private final Theme theme;
     private final BiConsumer<HandTable.Place, String> onWrite;
+    private double shownScale;
     private Table table;
     private Optional<Value> largest = Optional.empty();
     private HandTable hand = HandTable.EMPTY;
     private TableCheck check = TableCheck.EMPTY;
     private Optional<String> typed = Optional.empty();
 
-    /** @param onWrite gets a place and what was written there; a blank text clears it */
-    HandTableView(BiConsumer<HandTable.Place, String> onWrite) {
+    /**
+     * @param theme says how large type is
+     * @param onWrite gets a place and what was written there; a blank text clears it
+     */
+    HandTableView(Theme theme, BiConsumer<HandTable.Place, String> onWrite) {
+        this.theme = theme;
         this.onWrite = onWrite;
         getStyleClass().addAll("levels-table", "hand-table");
         getSelectionModel().setCellSelectionEnabled(true);
@@ -57,7 +64,9 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
      */
     void show(Table newTable, HandTable newHand, TableCheck newCheck, Set<String> columns, List<Integer> rows) {
         Set<String> before = new LinkedHashSet<>(getColumns().stream().map(TableColumn::getId).toList());
-        boolean isSameShape = table != null && table.name().equals(newTable.name()) && before.equals(columns);
+        boolean isSameShape = table != null && table.name().equals(newTable.name()) && before.equals(columns)
+                && shownScale == theme.scale();
+        shownScale = theme.scale();
         table = newTable;
         int between = table.columns().indexOf("between");
         largest = between < 0 ? Optional.empty() : table.rows().stream().map(row -> row.get(between))
@@ -84,7 +93,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         column.setGraphic(head);
         column.setSortable(false);
         column.setReorderable(false);
-        column.setPrefWidth(isHand ? HAND_WIDTH : width(name));
+        column.setPrefWidth(theme.scale() * (isHand ? HAND_WIDTH : width(name)));
         column.setEditable(isHand);
         if (isHand) {
             column.setCellFactory(made -> new HandCell(this, name));

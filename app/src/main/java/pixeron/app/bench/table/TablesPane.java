@@ -77,7 +77,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         this.bench = bench;
         this.say = say;
         getStyleClass().add("tables");
-        view = new HandTableView((place, text) -> write(hand -> hand.with(Map.of(place, text))));
+        view = new HandTableView(theme, (place, text) -> write(hand -> hand.with(Map.of(place, text))));
         row = new RowPane(bench, theme);
         VBox.setVgrow(view, Priority.ALWAYS);
         empty.getStyleClass().add("sheet-hint");
@@ -92,6 +92,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         view.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         bench.shownProperty().subscribe(now -> request(isSeen.getValue()));
         isSeen.subscribe(seen -> request(seen));
+        theme.scaleProperty().subscribe(scale -> render());
     }
 
     private HBox head(Consumer<Consumer<CellTable>> openFile) {
