@@ -111,7 +111,7 @@ public final class Image {
      * @return rows·columns
      * @throws PixeronException if either is less than 1 or there would be more samples than an array holds
      */
-    private static int requireSize(int rows, int columns) {
+    static int requireSize(int rows, int columns) {
         if (!(rows >= 1 && columns >= 1 && (long) rows * columns <= Integer.MAX_VALUE - 8)) {
             throw PixeronException.of("An image of %d × %d pixels cannot be made; both numbers must be at least 1.",
                     rows, columns);
@@ -130,7 +130,7 @@ public final class Image {
         return maximumLevel;
     }
 
-    private static int requireLevel(int level, int maximumLevel, int offset, int columns) {
+    static int requireLevel(int level, int maximumLevel, int offset, int columns) {
         if (level < 0 || level > maximumLevel) {
             throw PixeronException.of("The sample %d at %s is outside 0 to %d.",
                     level, new Pixel(offset / columns, offset % columns), maximumLevel);
@@ -253,6 +253,29 @@ public final class Image {
             return w.words()[offset];
         }
         throw PixeronException.of("An open image has values, not levels.");
+    }
+
+    /**
+     * Copies a row of levels.
+     *
+     * @param row 0 … rows − 1
+     * @param into gets the levels
+     * @param at where the first one goes
+     * @throws PixeronException if this is an open image
+     */
+    public void levels(int row, int[] into, int at) {
+        int from = row * columns;
+        if (samples instanceof ByteSamples b) {
+            for (int j = 0; j < columns; j++) {
+                into[at + j] = b.bytes()[from + j] & 0xFF;
+            }
+        } else if (samples instanceof WordSamples w) {
+            for (int j = 0; j < columns; j++) {
+                into[at + j] = w.words()[from + j];
+            }
+        } else {
+            throw PixeronException.of("An open image has values, not levels.");
+        }
     }
 
     /** @return the first pixel in reading order whose sample is not a level, if there is one */

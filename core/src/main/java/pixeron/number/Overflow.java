@@ -49,6 +49,19 @@ public enum Overflow {
         };
     }
 
+    /**
+     * @param maximumLevel M ≥ 1
+     * @return the level of a whole number
+     * @throws IllegalStateException for {@link #KEEP}
+     */
+    public int apply(long whole, int maximumLevel) {
+        return switch (this) {
+            case CLIP -> (int) Math.max(0, Math.min(maximumLevel, whole));
+            case WRAP -> (int) Math.floorMod(whole, (long) maximumLevel + 1);
+            case KEEP -> throw new IllegalStateException("what is kept may be no level");
+        };
+    }
+
     private static Value wrapped(Value value, int count) {
         if (value instanceof Rational r) {
             Rational turns = r.dividedBy(Rational.of(count)).floor();

@@ -54,4 +54,24 @@ public enum Rounding {
         BigInteger whole = new BigDecimal(value.asDouble()).setScale(0, mode).toBigIntegerExact();
         return Rational.of(whole, BigInteger.ONE);
     }
+
+    /**
+     * @param numerator |numerator| ≤ 2⁶¹
+     * @param denominator 1 … 2⁶¹
+     * @return numerator ÷ denominator as a whole number
+     * @throws IllegalStateException for {@link #NONE}
+     */
+    public long apply(long numerator, long denominator) {
+        long floor = Math.floorDiv(numerator, denominator);
+        long rest = numerator - floor * denominator;
+        return switch (this) {
+            case NEAREST -> 2 * rest > denominator || 2 * rest == denominator && numerator > 0 ? floor + 1 : floor;
+            case NEAREST_EVEN -> 2 * rest > denominator || 2 * rest == denominator && (floor & 1) != 0 ? floor + 1
+                    : floor;
+            case TRUNCATE -> rest != 0 && numerator < 0 ? floor + 1 : floor;
+            case FLOOR -> floor;
+            case CEILING -> rest != 0 ? floor + 1 : floor;
+            case NONE -> throw new IllegalStateException("a fraction that is not rounded is no whole number");
+        };
+    }
 }

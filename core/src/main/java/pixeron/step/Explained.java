@@ -2,6 +2,7 @@ package pixeron.step;
 
 import pixeron.image.Pixel;
 import pixeron.number.Value;
+import pixeron.working.LoopWriter;
 import pixeron.working.Working;
 
 /**
@@ -23,4 +24,11 @@ public interface Explained {
 
     /** @return the arithmetic that leads to {@link #value}, line by line */
     Working explain(Pixel pixel);
+
+    /**
+     * Goes through the loop that leads to {@link #value}.
+     *
+     * @param out gets each line as it is done
+     */
+    void follow(Pixel pixel, LoopWriter out);
 }

@@ -9,6 +9,7 @@ import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.working.Line;
+import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 
 /**
@@ -29,6 +30,24 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         return overflow.apply(rounding.apply(Approximate.snapped(exact, maximumLevel)), maximumLevel);
     }
 
+    /** @return whether every result is a level: rounded, and clipped or wrapped */
+    public boolean isToLevels() {
+        return rounding != Rounding.NONE && overflow != Overflow.KEEP;
+    }
+
+    /** @return the level that is written, where {@link #isToLevels} */
+    public int level(Value exact) {
+        return ((Rational) apply(exact)).toInt();
+    }
+
+    /**
+     * @param denominator greater than 0
+     * @return the level that is written for numerator ÷ denominator, where {@link #isToLevels}
+     */
+    public int level(long numerator, long denominator) {
+        return overflow.apply(rounding.apply(numerator, denominator), maximumLevel);
+    }
+
     /** @return −1 when the rounded value is below 0, 1 when it is above the maximum level, else 0 */
     public int side(Value exact) {
         Value rounded = rounding.apply(Approximate.snapped(exact, maximumLevel));
@@ -44,6 +63,21 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         lines.add(roundingLine(snapped, rounded, rounded.equals(result)));
         lines.add(overflowLine(rounded, result));
         return lines;
+    }
+
+    /** Does the last lines of a loop with the value before rounding, which is called s. */
+    public void follow(LoopWriter out, Value exact) {
+        Value snapped = Approximate.snapped(exact, maximumLevel);
+        Value rounded = rounding.apply(snapped);
+        if (rounding != Rounding.NONE) {
+            out.set("s", rounded).line(0, "s ← s " + rounding.sentence());
+        }
+        Value result = overflow.apply(rounded, maximumLevel);
+        if (overflow != Overflow.KEEP) {
+            out.set("s", result).line(0, overflow == Overflow.CLIP ? "s ← s clipped to 0 … " + maximumLevel
+                    : "s ← s mod " + (maximumLevel + 1));
+        }
+        out.set("after[i][j]", result).line(0, "after[i][j] ← s");
     }
 
     private Line roundingLine(Value exact, Value rounded, boolean isResult) {

@@ -2,8 +2,10 @@ package pixeron.step;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.number.Value;
 import pixeron.working.Table;
 
 /**
@@ -49,6 +51,20 @@ public interface Operation extends Explained {
     @Override
     default boolean contains(Pixel pixel) {
         return before().contains(pixel);
+    }
+
+    /**
+     * @param read gives what is read at a pixel, in place of the image before
+     * @return the same step reading there, which shows what writing into the image being read leads to; empty where the
+     *     step reads no pixel but its own, or its result has another size
+     */
+    default Optional<Explained> reading(Function<Pixel, Value> read) {
+        return Optional.empty();
+    }
+
+    /** @return the cells of the window that the value of a pixel comes from, row by row; empty where it is its own alone */
+    default List<Place> cells(Pixel pixel) {
+        return List.of();
     }
 
     /** @return the image that the step is applied to */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.formula.Evaluator;
@@ -23,6 +24,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Line;
+import pixeron.working.LoopWriter;
 import pixeron.working.Role;
 import pixeron.working.Run;
 import pixeron.working.Table;
@@ -274,6 +276,22 @@ final class PointOperation implements Operation {
         Value exact = exact(sample, pixel);
         lines.addAll(finish.explain(exact));
         return new Working(title, lines, exact, finish.apply(exact));
+    }
+
+    @Override
+    public void follow(Pixel pixel, LoopWriter out) {
+        Value sample = before.value(pixel);
+        String stays = "unless (i, j) is in the area: after[i][j] ← before[i][j]";
+        constants.forEach((name, value) -> out.set(name, value));
+        if (!isInArea(pixel)) {
+            out.set("after[i][j]", sample).line(0, stays).onlyWriteFromNowOn();
+        } else if (area.isPresent()) {
+            out.mention(0, stays);
+        }
+        out.set("r", sample).line(0, "r ← before[i][j]");
+        Value exact = isInArea(pixel) ? exact(sample, pixel) : sample;
+        out.set("s", exact).line(0, "s ← " + rule.shown().stream().map(Run::text).collect(Collectors.joining()));
+        finish.follow(out, exact);
     }
 
     private static Line line(String label, String start, Expression expression, String note) {

@@ -32,20 +32,20 @@ public record Step(StepType type, Arguments arguments) {
 
     /** @return this with another rounding */
     public Step with(Rounding rounding) {
-        return with(StepType.ROUNDING, StepType.ROUNDING.parse(rounding.word()));
+        return with(type.roundingParameter(), type.roundingParameter().parse(rounding.word()));
     }
 
     /** @return this with another overflow rule */
     public Step with(Overflow overflow) {
-        return with(StepType.OVERFLOW, StepType.OVERFLOW.parse(overflow.word()));
+        return with(type.overflowParameter(), type.overflowParameter().parse(overflow.word()));
     }
 
     public Rounding rounding() {
-        return Rounding.named(arguments.get(StepType.ROUNDING).word());
+        return type.rounding(arguments);
     }
 
     public Overflow overflow() {
-        return Overflow.named(arguments.get(StepType.OVERFLOW).word());
+        return type.overflow(arguments);
     }
 
     /**

@@ -2,6 +2,7 @@ package pixeron.step;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
@@ -30,13 +31,33 @@ public interface StepType extends Keyed {
     /** @return its formula for people: {@code s = r + amount} */
     String formula();
 
+    /** @return the key {@code rounding} of this kind */
+    default ChoiceParameter roundingParameter() {
+        return ROUNDING;
+    }
+
+    /** @return the key {@code overflow} of this kind */
+    default ChoiceParameter overflowParameter() {
+        return OVERFLOW;
+    }
+
+    /** @return how a step with these arguments rounds */
+    default Rounding rounding(Arguments arguments) {
+        return Rounding.named(arguments.get(roundingParameter()).word());
+    }
+
+    /** @return what a step with these arguments does with values outside 0 … M */
+    default Overflow overflow(Arguments arguments) {
+        return Overflow.named(arguments.get(overflowParameter()).word());
+    }
+
     /** @return its own keys, in the order of its line */
     List<Parameter<?>> ownParameters();
 
     /** @return all keys, those that every step has last */
     @Override
     default List<Parameter<?>> parameters() {
-        return Stream.concat(ownParameters().stream(), Stream.of(ROUNDING, OVERFLOW, AREA)).toList();
+        return Stream.concat(ownParameters().stream(), Stream.of(roundingParameter(), overflowParameter(), AREA)).toList();
     }
 
     /** @return a step to begin with when a person adds this kind: required keys with values that change little */
@@ -51,6 +72,11 @@ public interface StepType extends Keyed {
      * @throws pixeron.PixeronException if they contradict each other
      */
     default void validate(Arguments arguments) {
+    }
+
+    /** @return a step of a more general kind that does the same; empty where there is none */
+    default Optional<Step> spelledOut(Step step) {
+        return Optional.empty();
     }
 
     /**

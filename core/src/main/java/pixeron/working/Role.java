@@ -6,6 +6,8 @@ public enum Role {
     PLAIN,
     /** A sample of the step's input. */
     BEFORE,
+    /** A cell that stands outside the image, where the border puts a value or nothing. */
+    OUTSIDE,
     /** The value that the step writes. */
     AFTER,
     /** Words beside the arithmetic. */

@@ -78,6 +78,8 @@ public final class StepArbitraries {
             }
             // Two rising cuts, three values: the lengths that belong together.
             return list.key().equals("cuts") ? "1/3 5" : "0 2.5 " + random.nextInt(9);
+        } else if (parameter.key().equals("shape")) {
+            return List.of("1", "0 1 0 | 1 1 1 | 0 1 0", "1 1 1 | 1 1 1", "1 0 0 0 0 0 1", "0 1 | 0 0 | 1 1").get(random.nextInt(5));
         } else if (parameter instanceof MatrixParameter) {
             return List.of("1 2 1 | 2 4 2 | 1 2 1", "0 -1 | 1/2 0.5", "3", "-1 0 1", "1 | -2 | 3 | 1").get(random.nextInt(5));
         } else if (parameter instanceof PairsParameter) {

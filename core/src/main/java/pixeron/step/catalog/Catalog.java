@@ -9,10 +9,11 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
 import pixeron.step.StepType;
 import pixeron.step.histogram.Equalize;
 import pixeron.step.histogram.Match;
-import pixeron.step.neighborhood.Kernel;
+import pixeron.step.kernel.Gradient;
+import pixeron.step.kernel.Kernel;
+import pixeron.step.kernel.ReadyKernel;
+import pixeron.step.kernel.Unsharp;
 import pixeron.step.neighborhood.LocalThreshold;
-import pixeron.step.neighborhood.Rank;
-import pixeron.step.neighborhood.ReadyKernel;
 import pixeron.step.point.Add;
 import pixeron.step.point.BitPlane;
 import pixeron.step.point.Bits;
@@ -34,6 +35,8 @@ import pixeron.step.point.Shift;
 import pixeron.step.point.Slice;
 import pixeron.step.point.Stretch;
 import pixeron.step.point.Subtract;
+import pixeron.step.rank.Morphology;
+import pixeron.step.rank.Rank;
 import pixeron.step.threshold.Band;
 import pixeron.step.threshold.Otsu;
 import pixeron.step.threshold.Threshold;
@@ -48,8 +51,10 @@ public final class Catalog {
             new Exponential(), new Power(), new Stretch(), new Piecewise(), new Clamp(), new Slice(), new Quantize(),
             new Posterize(), new BitPlane(), Bits.and(), Bits.or(), Bits.xor(), new Shift(), new Depth(), new Lookup(),
             new OwnFormula(), new Equalize(), new Match(), new Threshold(), new Band(), new Otsu(), new TwoMeans(), new ThresholdShare(),
-            new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(), ReadyKernel.sharpen(),
-            ReadyKernel.laplacian(), Rank.median(), Rank.minimum(), Rank.maximum(), Rank.placed());
+            new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(),
+            ReadyKernel.gaussian(), ReadyKernel.sharpen(), ReadyKernel.laplacian(), new Unsharp(), Gradient.sobel(),
+            Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
+            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close());
 
     private Catalog() {
     }

@@ -23,6 +23,7 @@ import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 import pixeron.working.Line;
+import pixeron.working.LoopWriter;
 import pixeron.working.Role;
 import pixeron.working.Run;
 import pixeron.working.Working;
@@ -197,6 +198,19 @@ public final class GrayRule {
         Finish finish = new Finish(Rounding.NEAREST, Overflow.CLIP, maximum);
         lines.addAll(finish.explain(exact));
         return new Working(word + ", " + pixel, lines, exact, finish.apply(exact));
+    }
+
+    /** Goes through the loop that leads to the gray level of one pixel. */
+    void follow(ColourImage picture, Transparency transparency, Pixel pixel, LoopWriter out) {
+        out.set("R", picture.red().value(pixel)).set("G", picture.green().value(pixel))
+                .set("B", picture.blue().value(pixel)).line(0, "R, G, B ← the channels at [i][j]");
+        if (isLaid(picture, transparency)) {
+            out.set("alpha", picture.alpha().orElseThrow().value(pixel)).line(0, "R, G, B ← each of them "
+                    + transparency.sentence());
+        }
+        Working working = explain(picture, transparency, pixel);
+        out.set("s", working.exact()).line(0, "s ← " + Typeset.text(formula));
+        new Finish(Rounding.NEAREST, Overflow.CLIP, picture.maximumLevel()).follow(out, working.exact());
     }
 
     private static Run before(Value value) {

@@ -5,6 +5,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.step.Explained;
+import pixeron.working.LoopWriter;
 import pixeron.working.Working;
 
 /**
@@ -45,5 +46,10 @@ public record GraySource(ColourImage picture, GrayRule rule, Transparency transp
     @Override
     public Working explain(Pixel pixel) {
         return rule.explain(picture, transparency, pixel);
+    }
+
+    @Override
+    public void follow(Pixel pixel, LoopWriter out) {
+        rule.follow(picture, transparency, pixel, out);
     }
 }

@@ -2,14 +2,15 @@ package pixeron.step.neighborhood;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
-import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.working.Line;
+import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 
 /** A local threshold bound to an image. */
@@ -28,14 +29,14 @@ final class LocalThresholdOperation extends WindowOperation {
     }
 
     @Override
-    public Image result(Progress progress) {
+    protected Optional<Image> fastResult(Progress progress) {
         Value written = finish().apply(high);
         Value other = finish().apply(low);
         WindowMeans means = new WindowMeans(before(), window());
-        return each(progress, pixel -> {
+        return Optional.of(each(progress, pixel -> {
             Value sample = before().value(pixel);
             return isKept(pixel) ? sample : isHigh(sample, means.at(pixel)) ? written : other;
-        });
+        }));
     }
 
     @Override
@@ -52,35 +53,29 @@ final class LocalThresholdOperation extends WindowOperation {
         return sample.compareValue(mean.minus(offset)) > 0;
     }
 
-    private static Value sum(List<Value> values) {
-        return values.stream().reduce(Rational.ZERO, Value::plus);
-    }
-
-    private List<Value> cells(Pixel pixel) {
-        return window().cells(before(), pixel).stream().flatMap(cell -> cell.value().stream()).toList();
+    @Override
+    protected Value valueOf(Pixel pixel, List<Window.Cell> cells) {
+        return isHigh(before().value(pixel), WindowText.mean(cells)) ? high : low;
     }
 
     @Override
-    Value valueOf(Pixel pixel) {
-        List<Value> cells = cells(pixel);
-        return isHigh(before().value(pixel), sum(cells).dividedBy(Rational.of(cells.size()))) ? high : low;
-    }
-
-    @Override
-    List<Line> work(Pixel pixel) {
-        List<Line> lines = new ArrayList<>(WindowText.lines(window(), before(), pixel));
-        List<Value> cells = cells(pixel);
-        Value sum = sum(cells);
-        Value mean = sum.dividedBy(Rational.of(cells.size()));
-        lines.add(Line.of("sum", Run.plain(Decimals.working(sum)), Run.note("   of " + cells.size() + " cells")));
-        lines.add(Line.of("mean", Run.plain(Decimals.working(sum) + " ÷ " + cells.size() + " = "
-                + Decimals.working(mean) + nearly(mean))));
+    protected List<Line> work(Pixel pixel, List<Window.Cell> cells) {
+        List<Line> lines = new ArrayList<>(WindowText.lines(window(), pixel, cells));
+        lines.addAll(WindowText.meanLines(cells));
+        Value mean = WindowText.mean(cells);
         Value limit = mean.minus(offset);
         lines.add(Line.of("limit", Run.plain("mean − offset = " + Decimals.working(mean) + " − "
                 + text(offset) + " = " + Decimals.working(limit) + nearly(limit))));
         lines.add(Line.of("this pixel", Run.plain("s = if "), Run.before(Decimals.working(before().value(pixel))),
                 Run.plain(" > " + Decimals.working(limit) + ": " + Decimals.working(high) + ", else "
-                        + Decimals.working(low) + " = " + Decimals.working(valueOf(pixel)))));
+                        + Decimals.working(low) + " = " + Decimals.working(valueOf(pixel, cells)))));
         return lines;
+    }
+
+    @Override
+    protected void follow(LoopWriter out, Pixel pixel, List<Window.Cell> cells) {
+        WindowText.followMean(out, window(), cells);
+        out.set("r", before().value(pixel)).set("s", valueOf(pixel, cells)).line(0, "s ← " + Decimals.working(high)
+                + " if before[i][j] > mean − " + text(offset) + ", else " + Decimals.working(low));
     }
 }

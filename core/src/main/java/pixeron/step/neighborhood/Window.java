@@ -3,6 +3,7 @@ package pixeron.step.neighborhood;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -69,16 +70,24 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
 
     /** @return the cells on a pixel, row by row */
     public List<Cell> cells(Image image, Pixel pixel) {
+        return cells(image, pixel, image::value);
+    }
+
+    /**
+     * @param read gives what stands at a pixel of the image
+     * @return the cells on a pixel, row by row
+     */
+    public List<Cell> cells(Image image, Pixel pixel, Function<Pixel, Value> read) {
         List<Cell> cells = new ArrayList<>(height * width);
         for (int i = 0; i < height; i++) {
             for (int j = 0; j < width; j++) {
-                cells.add(cell(image, pixel, i, j));
+                cells.add(cell(image, pixel, read, i, j));
             }
         }
         return cells;
     }
 
-    private Cell cell(Image image, Pixel pixel, int i, int j) {
+    private Cell cell(Image image, Pixel pixel, Function<Pixel, Value> read, int i, int j) {
         int row = pixel.row() + i - anchorRow;
         int column = pixel.column() + j - anchorColumn;
         int fromRow = border.source(row, image.rows());
@@ -86,7 +95,7 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
         if (fromRow >= 0 && fromColumn >= 0) {
             Pixel source = new Pixel(fromRow, fromColumn);
             return new Cell(i, j, Optional.of(source), fromRow == row && fromColumn == column,
-                    Optional.of(image.value(source)));
+                    Optional.of(read.apply(source)));
         }
         boolean isGiven = border == Border.ZERO || border == Border.CONSTANT;
         return new Cell(i, j, Optional.empty(), false, isGiven ? Optional.of(outside) : Optional.empty());

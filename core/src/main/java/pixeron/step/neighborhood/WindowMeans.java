@@ -12,7 +12,7 @@ import pixeron.number.Value;
  * <p>Cost for a level image: a few sums for each pixel, whatever the size of the window, because the sums of columns move
  * with it; for an open image every window is added up anew, which keeps fractions exact and doubles in one order.
  */
-final class WindowMeans {
+public final class WindowMeans {
 
     private final Image image;
     private final Window window;
@@ -24,7 +24,7 @@ final class WindowMeans {
     private Value[] means;
     private int meansRow = -1;
 
-    WindowMeans(Image image, Window window) {
+    public WindowMeans(Image image, Window window) {
         this.image = image;
         this.window = window;
         this.columns = new int[image.columns() + window.width() - 1];
@@ -58,7 +58,7 @@ final class WindowMeans {
     }
 
     /** @return the mean of the window on a pixel; pixels are best asked for row by row */
-    Value at(Pixel pixel) {
+    public Value at(Pixel pixel) {
         if (pixel.row() != meansRow) {
             means = means(pixel.row());
             meansRow = pixel.row();

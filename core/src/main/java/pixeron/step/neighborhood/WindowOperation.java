@@ -9,20 +9,23 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
+import pixeron.step.Explained;
 import pixeron.step.Finish;
 import pixeron.step.Operation;
+import pixeron.step.Place;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.working.Line;
+import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 import pixeron.working.Working;
 
 /**
  * A step bound to an image whose result at a pixel comes from a window around it: what the area, the border and a smaller
- * result mean is the same for all of them. A subclass says what becomes of one window.
+ * result mean is the same for all of them. A subclass says what becomes of the cells of one window.
  */
-abstract class WindowOperation implements Operation {
+public abstract class WindowOperation implements Operation {
 
     private final Step step;
     private final Image before;
@@ -30,7 +33,7 @@ abstract class WindowOperation implements Operation {
     private final Optional<Area> area;
     private final Finish finish;
 
-    WindowOperation(Step step, Image before, Window window) {
+    protected WindowOperation(Step step, Image before, Window window) {
         window.requireFit(before);
         this.step = step;
         this.before = before;
@@ -39,28 +42,49 @@ abstract class WindowOperation implements Operation {
         this.finish = Finish.of(step, before.maximumLevel());
     }
 
-    /** @return the value of a pixel of the image before, before rounding */
-    abstract Value valueOf(Pixel pixel);
+    /** @return the value of a pixel of the image before with these cells around it, before rounding */
+    protected abstract Value valueOf(Pixel pixel, List<Window.Cell> cells);
 
     /** @return the lines that lead to {@link #valueOf} */
-    abstract List<Line> work(Pixel pixel);
+    protected abstract List<Line> work(Pixel pixel, List<Window.Cell> cells);
+
+    /**
+     * Goes through the loop that leads to the value before rounding, which is called s.
+     *
+     * @param out gets the lines as they are done
+     */
+    protected abstract void follow(LoopWriter out, Pixel pixel, List<Window.Cell> cells);
+
+    /** @return the fast way to all pixels, where there is one */
+    protected Optional<Codes> codes() {
+        return Optional.empty();
+    }
+
+    /** @return the result where there is a faster way than window by window */
+    protected Optional<Image> fastResult(Progress progress) {
+        return codes().map(codes -> new BulkResult(this, codes).result(progress));
+    }
 
     @Override
     public final Image before() {
         return before;
     }
 
-    final Window window() {
+    public final Window window() {
         return window;
     }
 
-    final Finish finish() {
+    protected final Finish finish() {
         return finish;
     }
 
     /** @return whether a pixel of the image before keeps its value, neither rounded nor clipped */
-    final boolean isKept(Pixel pixel) {
+    protected final boolean isKept(Pixel pixel) {
         return !isInArea(pixel) || window.border() == Border.KEEP && !window.fits(before, pixel);
+    }
+
+    final boolean keepsSome() {
+        return area.isPresent() || window.border() == Border.KEEP;
     }
 
     private boolean isInArea(Pixel pixel) {
@@ -74,16 +98,12 @@ abstract class WindowOperation implements Operation {
     }
 
     @Override
-    public Image result(Progress progress) {
-        return each(progress, this::written);
-    }
-
-    private Value written(Pixel pixel) {
-        return isKept(pixel) ? before.value(pixel) : finish.apply(valueOf(pixel));
+    public final Image result(Progress progress) {
+        return fastResult(progress).orElseGet(() -> each(progress, pixel -> written(pixel, before::value)));
     }
 
     /** @return an image of the result's size, whose values come from the pixels of the image before */
-    final Image each(Progress progress, Function<Pixel, Value> value) {
+    protected final Image each(Progress progress, Function<Pixel, Value> value) {
         int rows = window.rowsOf(before);
         int columns = window.columnsOf(before);
         Value[] values = new Value[rows * columns];
@@ -96,40 +116,123 @@ abstract class WindowOperation implements Operation {
         return Image.from(rows, columns, before.maximumLevel(), values);
     }
 
+    private Value written(Pixel pixel, Function<Pixel, Value> read) {
+        return isKept(pixel) ? read.apply(pixel) : finish.apply(exactOf(pixel, read));
+    }
+
+    private Value exactOf(Pixel pixel, Function<Pixel, Value> read) {
+        return isKept(pixel) ? read.apply(pixel) : valueOf(pixel, window.cells(before, pixel, read));
+    }
+
     @Override
     public final Value exact(Pixel result) {
-        Pixel pixel = window.source(result);
-        return isKept(pixel) ? before.value(pixel) : valueOf(pixel);
+        return exactOf(window.source(result), before::value);
     }
 
     @Override
     public final Value value(Pixel result) {
-        return written(window.source(result));
+        return written(window.source(result), before::value);
     }
 
     @Override
     public final Working explain(Pixel result) {
+        return explain(result, before::value);
+    }
+
+    private Working explain(Pixel result, Function<Pixel, Value> read) {
         Pixel pixel = window.source(result);
-        Value sample = before.value(pixel);
         String title = step.line() + ", " + result + (pixel.equals(result) ? "" : " (before: " + pixel + ")");
         if (isKept(pixel)) {
+            Value sample = read.apply(pixel);
             String why = isInArea(pixel) ? "the window leaves the image, the pixel keeps its value"
                     : "outside the area, the pixel keeps its value";
             return new Working(title, List.of(Line.of(isInArea(pixel) ? "border" : "area",
                     Run.after(Decimals.working(sample)), Run.note("   " + why))), sample, sample);
         }
-        List<Line> lines = new ArrayList<>(work(pixel));
-        Value exact = valueOf(pixel);
+        List<Window.Cell> cells = window.cells(before, pixel, read);
+        List<Line> lines = new ArrayList<>(work(pixel, cells));
+        Value exact = valueOf(pixel, cells);
         lines.addAll(finish.explain(exact));
         return new Working(title, lines, exact, finish.apply(exact));
     }
 
-    /** @return the number, with brackets where it is negative, and nearly as a decimal where it is a fraction */
-    static String text(Value value) {
+    @Override
+    public final void follow(Pixel result, LoopWriter out) {
+        follow(result, out, before::value);
+    }
+
+    private void follow(Pixel result, LoopWriter out, Function<Pixel, Value> read) {
+        Pixel pixel = window.source(result);
+        if (window.border() == Border.CROP) {
+            out.set("before at", pixel.row() + ", " + pixel.column());
+        }
+        String stays = (area.isPresent() ? "unless (i, j) is in the area" : "unless the whole window is inside")
+                + ": after[i][j] ← before[i][j]";
+        if (isKept(pixel)) {
+            out.set("after[i][j]", read.apply(pixel)).line(0, stays).onlyWriteFromNowOn();
+        } else if (keepsSome()) {
+            out.mention(0, stays);
+        }
+        List<Window.Cell> cells = window.cells(before, pixel, read);
+        follow(out, pixel, cells);
+        finish.follow(out, valueOf(pixel, cells));
+    }
+
+    @Override
+    public final Optional<Explained> reading(Function<Pixel, Value> read) {
+        return window.border() == Border.CROP ? Optional.empty() : Optional.of(new Reading(read));
+    }
+
+    @Override
+    public final List<Place> cells(Pixel result) {
+        Pixel pixel = window.source(result);
+        return !contains(result) || isKept(pixel) ? List.of() : window.cells(before, pixel).stream().map(cell ->
+                new Place(pixel.row() + cell.row() - window.anchorRow(), pixel.column() + cell.column()
+                        - window.anchorColumn(), cell.source(), cell.value(), cell.isInside())).toList();
+    }
+
+    /** The same step with other values around each pixel. */
+    private final class Reading implements Explained {
+
+        private final Function<Pixel, Value> read;
+
+        Reading(Function<Pixel, Value> read) {
+            this.read = read;
+        }
+
+        @Override
+        public boolean contains(Pixel pixel) {
+            return WindowOperation.this.contains(pixel);
+        }
+
+        @Override
+        public Value exact(Pixel pixel) {
+            return exactOf(pixel, read);
+        }
+
+        @Override
+        public Value value(Pixel pixel) {
+            return written(pixel, read);
+        }
+
+        @Override
+        public Working explain(Pixel pixel) {
+            return WindowOperation.this.explain(pixel, read);
+        }
+
+        @Override
+        public void follow(Pixel pixel, LoopWriter out) {
+            WindowOperation.this.follow(pixel, out, read);
+        }
+    }
+
+    /** @return the number, with brackets where it is negative */
+    public static String text(Value value) {
         return value.signum() < 0 ? "(" + Decimals.working(value) + ")" : Decimals.working(value);
     }
 
-    static String nearly(Value value) {
+    /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */
+    public static String nearly(Value value) {
         return Decimals.isShownAsFraction(value) ? " ≈ " + Decimals.approximate(value) : "";
     }
 }

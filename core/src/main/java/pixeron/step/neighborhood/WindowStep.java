@@ -12,9 +12,10 @@ import pixeron.step.ChoiceParameter;
 import pixeron.step.NamedStep;
 import pixeron.step.NumberParameter;
 import pixeron.step.Parameter;
+import pixeron.step.Step;
 
 /** A step with a window: its keys {@code border} and {@code outside}, and what holds for them. */
-abstract class WindowStep extends NamedStep {
+public abstract class WindowStep extends NamedStep {
 
     private static final int LARGEST = 999;
     private static final NumberParameter OUTSIDE = NumberParameter.required("outside", "Outside").leftOutAtWill();
@@ -27,7 +28,7 @@ abstract class WindowStep extends NamedStep {
      * @param border what stands outside the image unless the line says more
      * @param own its own keys; border and outside stand behind them
      */
-    WindowStep(String name, String title, String sentence, String formula, Border border, Parameter<?>... own) {
+    protected WindowStep(String name, String title, String sentence, String formula, Border border, Parameter<?>... own) {
         super(name, title, sentence);
         this.formula = formula;
         this.border = border.parameter();
@@ -38,7 +39,7 @@ abstract class WindowStep extends NamedStep {
     }
 
     /** @return the key {@code size}, which must be given */
-    static NumberParameter size() {
+    protected static NumberParameter size() {
         return NumberParameter.required("size", "Size").only(size -> size.isInt() && size.toInt() >= 1
                 && size.toInt() <= LARGEST, "a whole number from 1 to " + LARGEST);
     }
@@ -66,23 +67,34 @@ abstract class WindowStep extends NamedStep {
         }
     }
 
-    final Border border(Arguments arguments) {
+    protected final Border border(Arguments arguments) {
         return Border.named(arguments.get(border));
     }
 
     /** @return the window with what stands outside the image */
-    final Window window(Arguments arguments, Image before, int height, int width, int anchorRow, int anchorColumn) {
+    protected final Window window(Arguments arguments, Image before, int height, int width, int anchorRow, int anchorColumn) {
         Optional<Rational> outside = arguments.find(OUTSIDE).map(amount -> amount.resolve(before.maximumLevel()));
         return new Window(height, width, anchorRow, anchorColumn, border(arguments), outside.orElse(Rational.ZERO));
     }
 
     /** @return a square window with its anchor in the middle, or before the middle of an even one */
-    final Window square(Arguments arguments, Image before, int size) {
+    protected final Window square(Arguments arguments, Image before, int size) {
         return window(arguments, before, size, size, (size - 1) / 2, (size - 1) / 2);
     }
 
     /** @return arguments with a size of 3, to begin with */
-    static Arguments small(NumberParameter size) {
+    protected static Arguments small(NumberParameter size) {
         return Arguments.NONE.with(size, Amount.of(3));
+    }
+
+    /** @return arguments with border, outside, rounding, overflow and area of another step with a window */
+    protected final Arguments taking(Arguments arguments, Step like) {
+        WindowStep type = (WindowStep) like.type();
+        Arguments all = arguments.with(border, border.parse(like.arguments().get(type.border).word()));
+        Arguments from = like.arguments();
+        all = from.isGiven(OUTSIDE) ? all.with(OUTSIDE, from.get(OUTSIDE)) : all;
+        all = from.isGiven(AREA) ? all.with(AREA, from.get(AREA)) : all;
+        return all.with(ROUNDING, ROUNDING.parse(like.rounding().word()))
+                .with(OVERFLOW, OVERFLOW.parse(like.overflow().word()));
     }
 }

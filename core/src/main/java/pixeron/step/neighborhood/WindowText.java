@@ -2,54 +2,48 @@ package pixeron.step.neighborhood;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
 import pixeron.working.Line;
+import pixeron.working.LoopWriter;
+import pixeron.working.Role;
 import pixeron.working.Run;
 
 /** The cells of a window as lines of a working. */
-final class WindowText {
+public final class WindowText {
 
     private static final int LARGEST_SHOWN = 7;
 
     private static final int MOST_NAMED = 2;
     /** Not empty: an empty label says that a line goes on behind the one above, and rows of a grid stand below each other. */
     private static final String NEXT_ROW = " ";
+    /** What stands in a cell that does not count. */
+    private static final String NOTHING = "·";
 
     private WindowText() {
     }
 
+    /** @return whether a grid of this size is written out */
+    public static boolean isShown(int height, int width) {
+        return Math.max(height, width) <= LARGEST_SHOWN;
+    }
+
     /** @return a line for each row of the window; one line of words where it is too large to be written out */
-    static List<Line> lines(Window window, Image image, Pixel pixel) {
-        if (Math.max(window.height(), window.width()) > LARGEST_SHOWN) {
+    public static List<Line> lines(Window window, Pixel pixel, List<Window.Cell> cells) {
+        if (!isShown(window.height(), window.width())) {
             return List.of(Line.of("window", Run.plain(window.height() + " × " + window.width() + " cells around "
                     + pixel)));
         }
-        List<Window.Cell> cells = window.cells(image, pixel);
-        int width = cells.stream().mapToInt(cell -> text(cell).length()).max().orElse(1);
-        List<Line> lines = new ArrayList<>();
-        for (int i = 0; i < window.height(); i++) {
-            List<Run> runs = new ArrayList<>();
-            boolean hasOutside = false;
-            for (Window.Cell cell : cells.subList(i * window.width(), (i + 1) * window.width())) {
-                String text = text(cell);
-                String padded = " ".repeat(width - text.length()) + text + " ";
-                runs.add(cell.isInside() ? Run.before(padded) : Run.plain(padded));
-                hasOutside |= !cell.isInside();
-            }
-            if (hasOutside) {
-                runs.add(Run.note("   outside: " + from(cells.subList(i * window.width(), (i + 1) * window.width()))));
-            }
-            lines.add(new Line(i == 0 ? "window" : NEXT_ROW, runs));
-        }
-        return lines;
-    }
-
-    private static String text(Window.Cell cell) {
-        String value = cell.value().map(Decimals::working).orElse("·");
-        return cell.isInside() || cell.value().isEmpty() ? value : "(" + value + ")";
+        return grid("window", "", window.width(), cells, cell -> {
+            String value = cell.value().map(Decimals::working).orElse(NOTHING);
+            return cell.isInside() ? Run.before(value) : new Run(cell.value().isEmpty() ? value : "(" + value + ")",
+                    Role.OUTSIDE).from(cell.source().map(source -> "from " + source.row() + ", " + source.column())
+                            .orElse("outside"));
+        }, row -> row.stream().allMatch(Window.Cell::isInside) ? "" : "   outside: " + from(row));
     }
 
     private static String from(List<Window.Cell> row) {
@@ -61,39 +55,99 @@ final class WindowText {
                 : "from pixel " + sources.stream().collect(Collectors.joining("; "));
     }
 
-    /** @return the weights as they lie on the image */
-    static List<Line> weights(Weights weights, boolean isTurned) {
-        if (Math.max(weights.height(), weights.width()) > LARGEST_SHOWN) {
-            return List.of();
-        }
-        List<List<String>> cells = weights.rows().stream().map(row -> row.stream().map(Decimals::working).toList()).toList();
-        return grid(isTurned ? "turned" : "weights", cells, isTurned ? "   turned by 180°" : "");
+    /**
+     * @param note behind the first line
+     * @param columns cells in a row
+     * @param run a cell as it is read, and where it comes from
+     * @return a line for each row
+     */
+    public static <T> List<Line> grid(String label, String note, int columns, List<T> cells, Function<T, Run> run) {
+        return grid(label, note, columns, cells, run, row -> "");
     }
 
-    /** @return weight times value for every cell that counts */
-    static List<Line> products(Weights weights, List<Window.Cell> cells) {
-        if (Math.max(weights.height(), weights.width()) > LARGEST_SHOWN) {
-            return List.of();
-        }
-        List<List<String>> products = new ArrayList<>();
-        for (int i = 0; i < weights.height(); i++) {
-            List<String> row = new ArrayList<>();
-            for (Window.Cell cell : cells.subList(i * weights.width(), (i + 1) * weights.width())) {
-                row.add(cell.value().map(value -> Decimals.working(weights.at(cell.row(), cell.column()).times(value)))
-                        .orElse("·"));
-            }
-            products.add(row);
-        }
-        return grid("w·r", products, "");
-    }
-
-    private static List<Line> grid(String label, List<List<String>> cells, String note) {
-        int width = cells.stream().flatMap(List::stream).mapToInt(String::length).max().orElse(1);
+    private static <T> List<Line> grid(String label, String note, int columns, List<T> cells, Function<T, Run> run,
+            Function<List<T>, String> behind) {
+        List<Run> runs = cells.stream().map(run).toList();
+        int width = runs.stream().mapToInt(cell -> cell.text().length()).max().orElse(1);
         List<Line> lines = new ArrayList<>();
-        for (List<String> row : cells) {
-            String text = row.stream().map(cell -> " ".repeat(width - cell.length()) + cell).collect(Collectors.joining("  "));
-            lines.add(Line.of(lines.isEmpty() ? label : NEXT_ROW, Run.plain(text), Run.note(lines.isEmpty() ? note : "")));
+        for (int from = 0; from < cells.size(); from += columns) {
+            List<Run> row = new ArrayList<>();
+            for (Run cell : runs.subList(from, from + columns)) {
+                row.add(new Run(" ".repeat(width - cell.text().length()) + cell.text() + " ", cell.role(),
+                        cell.origin()));
+            }
+            String words = behind.apply(cells.subList(from, from + columns)) + (from == 0 ? note : "");
+            if (!words.isEmpty()) {
+                row.add(Run.note(words));
+            }
+            lines.add(new Line(from == 0 ? label : NEXT_ROW, row, true));
         }
         return lines;
+    }
+
+    /** @return a cell of products: weight × value, with the weight and the value above it */
+    public static Run product(Value weight, Window.Cell cell) {
+        return cell.value().map(value -> Run.plain(Decimals.working(weight.times(value)))
+                .from(Decimals.working(weight) + " × " + WindowOperation.text(value))).orElse(Run.plain(NOTHING));
+    }
+
+    /** @return the mean of the cells that are there */
+    public static Value mean(List<Window.Cell> cells) {
+        List<Value> values = values(cells);
+        return sum(values).dividedBy(Rational.of(values.size()));
+    }
+
+    private static List<Value> values(List<Window.Cell> cells) {
+        return cells.stream().flatMap(cell -> cell.value().stream()).toList();
+    }
+
+    private static Value sum(List<Value> values) {
+        return values.stream().reduce(Rational.ZERO, Value::plus);
+    }
+
+    /** @return the lines that lead to {@link #mean} */
+    public static List<Line> meanLines(List<Window.Cell> cells) {
+        List<Value> values = values(cells);
+        Value sum = sum(values);
+        Value mean = mean(cells);
+        return List.of(Line.of("sum", Run.plain(Decimals.working(sum)), Run.note("   of " + values.size() + " cells")),
+                Line.of("mean", Run.plain(Decimals.working(sum) + " ÷ " + values.size() + " = "
+                        + Decimals.working(mean) + WindowOperation.nearly(mean))));
+    }
+
+    /** Does the lines of a loop that lead to the mean of the cells. */
+    public static void followMean(LoopWriter out, Window window, List<Window.Cell> cells) {
+        followSum(out, window, cells);
+        out.set("mean", mean(cells)).line(0, "mean ← sum ÷ count");
+    }
+
+    /** Does the lines of a loop that add up the cells that are there: sum and count. */
+    private static void followSum(LoopWriter out, Window window, List<Window.Cell> cells) {
+        Value sum = Rational.ZERO;
+        int count = 0;
+        out.set("sum", sum).set("count", Rational.ZERO).line(0, "sum ← 0, count ← 0");
+        for (Window.Cell cell : cells) {
+            out.takeCell();
+            place(out, window, cell);
+            if (cell.value().isPresent()) {
+                sum = sum.plus(cell.value().get());
+                out.line(0, forEachCell(window));
+                out.set("sum", sum).set("count", Rational.of(++count))
+                        .line(1, "sum ← sum + before[i+a][j+b], count ← count + 1");
+            }
+        }
+    }
+
+    /** @return the head of the loop over the cells of a window */
+    public static String forEachCell(Window window) {
+        return "for each cell (a, b) of the " + window.height() + " × " + window.width() + " window"
+                + (window.border() == Border.INSIDE ? " that is inside" : "");
+    }
+
+    /** Sets a and b to where a cell lies, counted from the anchor, and r to what stands there. */
+    public static void place(LoopWriter out, Window window, Window.Cell cell) {
+        out.set("a", String.valueOf(cell.row() - window.anchorRow()).replace('-', '−'))
+                .set("b", String.valueOf(cell.column() - window.anchorColumn()).replace('-', '−'))
+                .set("r", cell.value().map(Decimals::working).orElse("none"));
     }
 }

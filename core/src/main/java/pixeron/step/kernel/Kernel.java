@@ -1,4 +1,4 @@
-package pixeron.step.neighborhood;
+package pixeron.step.kernel;
 
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +13,8 @@ import pixeron.step.MatrixParameter;
 import pixeron.step.NumberParameter;
 import pixeron.step.Operation;
 import pixeron.step.Step;
+import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.WindowStep;
 
 /**
  * {@code kernel weights="…" divisor=auto offset=0 sum=correlation border=zero anchor=auto}: Σ w·r ÷ divisor + offset, the
@@ -61,20 +63,49 @@ public final class Kernel extends WindowStep {
         return new Step(this, Arguments.NONE.with(WEIGHTS, WEIGHTS.parse("1 2 1 | 2 4 2 | 1 2 1")));
     }
 
-    @Override
-    public Operation bind(Step step, Image before) {
+    /** @return the weights of a step of this type, with anchor, divisor and offset, as they were given */
+    public static Weights weights(Step step) {
         Arguments arguments = step.arguments();
         Weights centred = Weights.centred(arguments.get(WEIGHTS));
         Amount divisor = arguments.get(DIVISOR);
         List<Rational> anchor = arguments.get(ANCHOR);
-        Weights given = new Weights(centred.rows(),
-                anchor.isEmpty() ? centred.anchorRow() : anchor.get(0).toInt(),
-                anchor.isEmpty() ? centred.anchorColumn() : anchor.get(1).toInt(),
-                divisor.isAuto() ? Optional.empty() : Optional.of(divisor.number()),
+        Weights anchored = anchor.isEmpty() ? centred
+                : centred.anchoredAt(anchor.get(0).toInt(), anchor.get(1).toInt());
+        return anchored.with(divisor.isAuto() ? Optional.empty() : Optional.of(divisor.number()),
                 arguments.get(OFFSET).number());
-        boolean isTurned = arguments.get(SUM).equals(CONVOLUTION);
+    }
+
+    /**
+     * @param weights rational
+     * @param like a step with a window; border, rounding, overflow and area are taken from it
+     * @return these weights as a kernel
+     */
+    static Step step(Weights weights, Step like) {
+        Kernel type = new Kernel();
+        Arguments arguments = Arguments.NONE.with(WEIGHTS, weights.rows().stream().map(row -> row.stream()
+                .map(Rational.class::cast).toList()).toList());
+        if (!weights.equals(Weights.centred(weights.rows()).with(weights.divisor(), weights.offset()))) {
+            arguments = arguments.with(ANCHOR, List.of(Rational.of(weights.anchorRow()),
+                    Rational.of(weights.anchorColumn())));
+        }
+        arguments = weights.divisor().isPresent() ? arguments.with(DIVISOR, new Amount(weights.divisor().get())) : arguments;
+        return new Step(type, type.taking(arguments.with(OFFSET, new Amount(weights.offset())), like));
+    }
+
+    /** @return a kernel step with other weights; an anchor that is no longer one of their cells is left out */
+    public static Step with(Step step, List<List<Rational>> weights) {
+        List<Rational> anchor = step.arguments().get(ANCHOR);
+        boolean fits = anchor.isEmpty() || anchor.get(0).toInt() < weights.size()
+                && anchor.get(1).toInt() < weights.get(0).size();
+        return new Step(step.type(), (fits ? step.arguments() : step.arguments().without(ANCHOR)).with(WEIGHTS, weights));
+    }
+
+    @Override
+    public Operation bind(Step step, Image before) {
+        Weights given = weights(step);
+        boolean isTurned = step.arguments().get(SUM).equals(CONVOLUTION);
         Weights laid = isTurned ? given.turned() : given;
-        return new KernelOperation(step, before, window(arguments, before, laid.height(), laid.width(), laid.anchorRow(),
-                laid.anchorColumn()), laid, isTurned);
+        return new KernelOperation(step, before, window(step.arguments(), before, laid.height(), laid.width(),
+                laid.anchorRow(), laid.anchorColumn()), given, isTurned);
     }
 }

@@ -1,29 +1,45 @@
-package pixeron.step.neighborhood;
+package pixeron.step.kernel;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
+import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.number.Approximate;
+import pixeron.number.Decimals;
 import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Amount;
 import pixeron.step.Arguments;
 import pixeron.step.ChoiceParameter;
 import pixeron.step.NumberParameter;
 import pixeron.step.Operation;
 import pixeron.step.Parameter;
 import pixeron.step.Step;
+import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.WindowStep;
 
-/** A kernel with weights that everybody uses: {@code box}, {@code binomial}, {@code sharpen}, {@code laplacian}. */
+/**
+ * A kernel with weights that everybody uses: {@code box}, {@code binomial}, {@code gaussian}, {@code sharpen},
+ * {@code laplacian}.
+ */
 public final class ReadyKernel extends WindowStep {
 
-    private static final int LARGEST = 31;
-    private static final NumberParameter SIZE = NumberParameter.required("size", "Size").only(size -> size.isInt()
+    static final int LARGEST = 31;
+    static final NumberParameter SIZE = NumberParameter.required("size", "Size").only(size -> size.isInt()
             && size.toInt() >= 1 && size.toInt() <= LARGEST, "a whole number from 1 to " + LARGEST);
+    private static final NumberParameter SIGMA = NumberParameter.required("sigma", "Sigma").only(
+            sigma -> sigma.signum() > 0, "a number above 0");
+    private static final NumberParameter ODD_SIZE = NumberParameter.automatic("size", "Size", false).only(
+            size -> size.isInt() && size.toInt() >= 1 && size.toInt() <= LARGEST && size.toInt() % 2 == 1,
+            "an odd number from 1 to " + LARGEST + ", or auto");
     private static final ChoiceParameter.Choice FOUR = new ChoiceParameter.Choice("4", "above, below, left and right");
     private static final ChoiceParameter.Choice EIGHT = new ChoiceParameter.Choice("8", "those at the corners as well");
     private static final ChoiceParameter NEIGHBORS = new ChoiceParameter("neighbors", "Neighbors",
-            java.util.Optional.empty(), List.of(FOUR, EIGHT));
+            Optional.empty(), List.of(FOUR, EIGHT));
 
     private final Function<Arguments, Weights> weights;
     private final Arguments first;
@@ -38,7 +54,11 @@ public final class ReadyKernel extends WindowStep {
     /** @return {@code box size=n}: the mean of the window */
     public static ReadyKernel box() {
         return new ReadyKernel("box", "Box mean", "Takes the mean of the window around each pixel.", "s = Σ r ÷ n²",
-                small(SIZE), arguments -> box(arguments.get(SIZE).number().toInt()), SIZE);
+                small(SIZE), arguments -> box(size(arguments, SIZE)), SIZE);
+    }
+
+    private static int size(Arguments arguments, NumberParameter size) {
+        return arguments.get(size).number().toInt();
     }
 
     private static Weights box(int size) {
@@ -49,7 +69,7 @@ public final class ReadyKernel extends WindowStep {
     public static ReadyKernel binomial() {
         return new ReadyKernel("binomial", "Binomial mean",
                 "Takes a mean of the window that counts the middle most: a row of Pascal's triangle across and down.",
-                "s = Σ w × r ÷ Σ w", small(SIZE), arguments -> binomial(arguments.get(SIZE).number().toInt()), SIZE);
+                "s = Σ w × r ÷ Σ w", small(SIZE), arguments -> binomial(size(arguments, SIZE)), SIZE);
     }
 
     private static Weights binomial(int size) {
@@ -60,6 +80,45 @@ public final class ReadyKernel extends WindowStep {
             number = number.multiply(BigInteger.valueOf(size - 1L - k)).divide(BigInteger.valueOf(k + 1L));
         }
         return Weights.centred(row.stream().map(down -> row.stream().map(down::times).toList()).toList());
+    }
+
+    /** @return {@code gaussian sigma=σ size=auto}: weights exp(−(a² + b²) ÷ (2σ²)), divided by their sum */
+    public static ReadyKernel gaussian() {
+        return new ReadyKernel("gaussian", "Gaussian mean",
+                "Takes a mean of the window whose weights fall off with the distance: sigma says how slowly.",
+                "s = Σ w × r ÷ Σ w, w = exp(−(a² + b²) ÷ 2σ²)", Arguments.NONE.with(SIGMA, Amount.of(1)),
+                ReadyKernel::gaussian, SIGMA, ODD_SIZE);
+    }
+
+    /** The rule that nearly all of the weight lies within 3σ to both sides. */
+    private static int gaussianSize(Arguments arguments) {
+        if (!arguments.get(ODD_SIZE).isAuto()) {
+            return size(arguments, ODD_SIZE);
+        }
+        Rational sigma = arguments.get(SIGMA).number();
+        Rational reach = sigma.times(Rational.of(3));
+        Rational size = reach.floor().plus(reach.isWhole() ? Rational.ZERO : Rational.ONE).times(Rational.of(2))
+                .plus(Rational.ONE);
+        if (!size.isInt() || size.toInt() > LARGEST) {
+            throw PixeronException.of("sigma=%s needs a window of %s × %s, and the largest is %d × %d; give sigma up to 5, or "
+                    + "size=%d.", Decimals.print(sigma), Decimals.print(size), Decimals.print(size), LARGEST, LARGEST, LARGEST);
+        }
+        return size.toInt();
+    }
+
+    private static Weights gaussian(Arguments arguments) {
+        double sigma = arguments.get(SIGMA).number().asDouble();
+        int half = gaussianSize(arguments) / 2;
+        List<List<Value>> rows = new ArrayList<>();
+        for (int a = -half; a <= half; a++) {
+            List<Value> row = new ArrayList<>();
+            for (int b = -half; b <= half; b++) {
+                // With a tiny sigma the exponent has no bound, and 0 is its weight.
+                row.add(Approximate.from(Math.exp(-(a * a + b * b) / (2 * sigma * sigma))));
+            }
+            rows.add(row);
+        }
+        return Weights.centred(rows);
     }
 
     /** @return {@code sharpen}: five times the pixel less its four neighbors */
@@ -79,8 +138,20 @@ public final class ReadyKernel extends WindowStep {
     }
 
     @Override
+    public void validate(Arguments arguments) {
+        super.validate(arguments);
+        weights.apply(arguments);
+    }
+
+    @Override
     public Step starter(int maximumLevel) {
         return new Step(this, first);
+    }
+
+    @Override
+    public Optional<Step> spelledOut(Step step) {
+        Weights laid = weights.apply(step.arguments());
+        return laid.isRational() ? Optional.of(Kernel.step(laid, step)) : Optional.empty();
     }
 
     @Override

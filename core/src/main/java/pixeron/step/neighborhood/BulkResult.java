@@ -1,0 +1,139 @@
+package pixeron.step.neighborhood;
+
+import java.util.Arrays;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import pixeron.image.Image;
+import pixeron.image.LevelRaster;
+import pixeron.image.Pixel;
+import pixeron.number.Value;
+import pixeron.step.Progress;
+
+/** All pixels of a step with windows by {@link Codes}, in stripes on all cores. */
+final class BulkResult {
+
+    private static final int STRIPES_PER_CORE = 4;
+    /** Fewer rows than this cost more to prepare, with the window's rows around them, than a second core saves. */
+    private static final int FEWEST_ROWS = 16;
+    /** Where there can be more different codes than this, each is worked out where it occurs. */
+    private static final int MOST_KEPT = 1 << 22;
+
+    private final WindowOperation operation;
+    private final Image before;
+    private final Window window;
+    private final Codes codes;
+    private final int rows;
+    private final int columns;
+    private final boolean hasKept;
+    private final AtomicInteger done = new AtomicInteger();
+
+    BulkResult(WindowOperation operation, Codes codes) {
+        this.operation = operation;
+        this.before = operation.before();
+        this.window = operation.window();
+        this.codes = codes;
+        this.rows = window.rowsOf(before);
+        this.columns = window.columnsOf(before);
+        this.hasKept = operation.keepsSome();
+    }
+
+    Image result(Progress progress) {
+        return operation.finish().isToLevels() ? levels(progress) : values(progress);
+    }
+
+    private boolean hasFewCodes() {
+        return codes.most() - codes.least() < MOST_KEPT;
+    }
+
+    private Image levels(Progress progress) {
+        LevelRaster raster = new LevelRaster(rows, columns, before.maximumLevel());
+        // A level plus 1; 0 where it is not known yet. Threads that find the same one write the same number.
+        int[] known = hasFewCodes() ? new int[codes.most() - codes.least() + 1] : null;
+        inStripes(progress, (row, found) -> {
+            int[] levels = new int[columns];
+            if (known == null) {
+                Arrays.setAll(levels, j -> codes.level(found[j], operation.finish()));
+            } else {
+                lookUp(found, known, levels);
+            }
+            forSpecial(row, (j, pixel) -> levels[j] = operation.isKept(pixel) ? before.level(before.offset(pixel))
+                    : operation.finish().level(codes.valueAt(pixel, found[j])));
+            raster.write(row, levels);
+        });
+        return raster.image();
+    }
+
+    private void lookUp(int[] found, int[] known, int[] levels) {
+        int least = codes.least();
+        for (int j = 0; j < columns; j++) {
+            int level = known[found[j] - least];
+            if (level == 0) {
+                level = codes.level(found[j], operation.finish()) + 1;
+                known[found[j] - least] = level;
+            }
+            levels[j] = level - 1;
+        }
+    }
+
+    private Image values(Progress progress) {
+        Value[] known = hasFewCodes() ? new Value[codes.most() - codes.least() + 1] : null;
+        Value[] values = new Value[rows * columns];
+        inStripes(progress, (row, found) -> {
+            for (int j = 0; j < columns; j++) {
+                int at = found[j] - codes.least();
+                Value value = known == null ? null : known[at];
+                if (value == null) {
+                    value = operation.finish().apply(codes.value(found[j]));
+                    if (known != null) {
+                        known[at] = value;
+                    }
+                }
+                values[row * columns + j] = value;
+            }
+            forSpecial(row, (j, pixel) -> values[row * columns + j] = operation.isKept(pixel) ? before.value(pixel)
+                    : operation.finish().apply(codes.valueAt(pixel, found[j])));
+        });
+        return Image.from(rows, columns, before.maximumLevel(), values);
+    }
+
+    /** What becomes of a row of codes. */
+    @FunctionalInterface
+    private interface Sink {
+        void take(int row, int... found);
+    }
+
+    private void inStripes(Progress progress, Sink sink) {
+        int height = Math.max(FEWEST_ROWS, rows / (STRIPES_PER_CORE * Runtime.getRuntime().availableProcessors()));
+        IntStream.range(0, (rows + height - 1) / height).parallel().forEach(stripe -> {
+            int first = stripe * height;
+            int count = Math.min(height, rows - first);
+            Codes.Rows maker = codes.rows(Plane.of(before, window, first, count, codes.absent()));
+            int[] found = new int[columns];
+            for (int i = 0; i < count; i++) {
+                maker.fill(i, found);
+                sink.take(first + i, found);
+            }
+            synchronized (progress) {
+                progress.report((double) done.addAndGet(count) / rows);
+            }
+        });
+    }
+
+    @FunctionalInterface
+    private interface Special {
+        void take(int column, Pixel pixel);
+    }
+
+    /** Visits the pixels of a row that keep their value or whose value depends on the cells that are there. */
+    private void forSpecial(int row, Special special) {
+        if (!hasKept && !codes.dependsOnCells()) {
+            return;
+        }
+        for (int j = 0; j < columns; j++) {
+            Pixel pixel = window.source(new Pixel(row, j));
+            if (operation.isKept(pixel) || codes.dependsOnCells() && !window.fits(before, pixel)) {
+                special.take(j, pixel);
+            }
+        }
+    }
+}

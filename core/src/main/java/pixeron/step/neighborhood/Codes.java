@@ -1,0 +1,58 @@
+package pixeron.step.neighborhood;
+
+import pixeron.image.Pixel;
+import pixeron.number.Value;
+import pixeron.step.Finish;
+
+/**
+ * The fast way to a result of windows: for every pixel a whole number, its code, from which the exact value follows. A
+ * code is a sum of products, or a place in a sorted window; equal codes are rounded only once.
+ */
+public interface Codes {
+
+    /** @return the smallest code there can be */
+    int least();
+
+    /** @return the largest code there can be; less than 2³¹ above the smallest */
+    int most();
+
+    /** @return the value of a code before rounding */
+    Value value(int code);
+
+    /** @return whether the value of a code depends on the cells that are there: with border=inside at the edge */
+    default boolean dependsOnCells() {
+        return false;
+    }
+
+    /** @return the value of a code at a pixel whose window leaves the image */
+    default Value valueAt(Pixel pixel, int code) {
+        return value(code);
+    }
+
+    /**
+     * @param finish one whose results are levels
+     * @return the level that is written for a code
+     */
+    default int level(int code, Finish finish) {
+        return finish.level(value(code));
+    }
+
+    /** @return what stands in a plane where nothing stands outside the image */
+    default int absent() {
+        return 0;
+    }
+
+    /** @return what fills rows of codes from a plane; asked for once in each thread */
+    Rows rows(Plane plane);
+
+    /** Codes row by row. */
+    @FunctionalInterface
+    interface Rows {
+
+        /**
+         * @param row of the plane's results, from 0, one after the other
+         * @param codes gets one for each column of the result
+         */
+        void fill(int row, int[] codes);
+    }
+}

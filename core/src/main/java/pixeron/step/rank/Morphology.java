@@ -1,0 +1,93 @@
+package pixeron.step.rank;
+
+import java.util.List;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Rational;
+import pixeron.step.Arguments;
+import pixeron.step.MatrixParameter;
+import pixeron.step.Operation;
+import pixeron.step.Step;
+import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.Window;
+import pixeron.step.neighborhood.WindowStep;
+
+/**
+ * The least or the largest value under a shape of 0 and 1, and the two one after the other: {@code erode}, {@code dilate},
+ * {@code open}, {@code close}, each with {@code shape="…"}.
+ */
+public final class Morphology extends WindowStep {
+
+    private static final int LARGEST = 31;
+    private static final MatrixParameter SHAPE = new MatrixParameter("shape", "Shape", LARGEST);
+
+    private final List<Boolean> passes;
+
+    /** @param passes for each pass over the image, whether it erodes */
+    private Morphology(String name, String title, String sentence, String formula, Boolean... passes) {
+        super(name, title, sentence, formula, Border.INSIDE, SHAPE);
+        this.passes = List.of(passes);
+    }
+
+    public static Morphology erode() {
+        return new Morphology("erode", "Erode", "Takes the least value under the shape: bright parts shrink.",
+                "s = least r(i + a, j + b) under the shape", true);
+    }
+
+    public static Morphology dilate() {
+        return new Morphology("dilate", "Dilate", "Takes the largest value under the turned shape: bright parts grow.",
+                "s = largest r(i − a, j − b) under the shape", false);
+    }
+
+    public static Morphology open() {
+        return new Morphology("open", "Open", "Erodes, then dilates: bright specks smaller than the shape go.",
+                "s = dilated(eroded r)", true, false);
+    }
+
+    public static Morphology close() {
+        return new Morphology("close", "Close", "Dilates, then erodes: dark specks smaller than the shape go.",
+                "s = eroded(dilated r)", false, true);
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        super.validate(arguments);
+        List<Rational> cells = arguments.get(SHAPE).stream().flatMap(List::stream).toList();
+        cells.stream().filter(cell -> cell.signum() != 0 && !cell.equals(Rational.ONE)).findFirst().ifPresent(cell -> {
+            throw PixeronException.of("shape has %s; its cells are 0 or 1.", cell);
+        });
+        if (cells.stream().allMatch(cell -> cell.signum() == 0)) {
+            throw PixeronException.of("shape has no 1; at least one cell must count.");
+        }
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(SHAPE, SHAPE.parse("0 1 0 | 1 1 1 | 0 1 0")));
+    }
+
+    @Override
+    public Operation bind(Step step, Image before) {
+        return passes.size() == 1 ? pass(step, before, passes.get(0), "before")
+                : new TwoPasses(step, before, passes.get(0), (like, image, isEroding, name) ->
+                        pass(like, image, isEroding, name));
+    }
+
+    private MorphologyOperation pass(Step step, Image image, boolean isEroding, String name) {
+        List<List<Rational>> rows = step.arguments().get(SHAPE);
+        int height = rows.size();
+        int width = rows.get(0).size();
+        int anchorRow = (height - 1) / 2;
+        int anchorColumn = (width - 1) / 2;
+        boolean[][] laid = new boolean[height][width];
+        for (int i = 0; i < height; i++) {
+            for (int j = 0; j < width; j++) {
+                // Dilating looks the other way: r(i − a, j − b).
+                laid[i][j] = rows.get(isEroding ? i : height - 1 - i).get(isEroding ? j : width - 1 - j).signum() != 0;
+            }
+        }
+        Window window = isEroding ? window(step.arguments(), image, height, width, anchorRow, anchorColumn)
+                : window(step.arguments(), image, height, width, height - 1 - anchorRow, width - 1 - anchorColumn);
+        return new MorphologyOperation(step, image, window, laid, isEroding, name);
+    }
+}

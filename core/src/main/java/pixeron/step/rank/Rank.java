@@ -1,0 +1,94 @@
+package pixeron.step.rank;
+
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.step.Amount;
+import pixeron.step.Arguments;
+import pixeron.step.NumberParameter;
+import pixeron.step.Operation;
+import pixeron.step.Parameter;
+import pixeron.step.Step;
+import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.WindowStep;
+
+/**
+ * A place in the sorted window: {@code median size=n}, {@code minimum size=n}, {@code maximum size=n},
+ * {@code rank size=n place=k}, where place 1 is the smallest.
+ *
+ * <p>Cost: see {@link RankOperation}.
+ */
+public final class Rank extends WindowStep {
+
+    private static final NumberParameter SIZE = size();
+    private static final NumberParameter PLACE = NumberParameter.required("place", "Place").only(
+            place -> place.isInt() && place.toInt() >= 1, "a whole number from 1, the smallest");
+
+    /** Which of the sorted values is taken. */
+    enum Kind {
+        MEDIAN("the middle of list"), MINIMUM("the first of list"), MAXIMUM("the last of list"), PLACED("place k of list");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        String words() {
+            return words;
+        }
+    }
+
+    private final Kind kind;
+
+    private Rank(Kind kind, String name, String title, String sentence, String formula, Border border,
+            Parameter<?>... own) {
+        super(name, title, sentence, formula, border, own);
+        this.kind = kind;
+    }
+
+    public static Rank median() {
+        return new Rank(Kind.MEDIAN, "median", "Median", "Takes the middle of the sorted window: single specks go.",
+                "s = the middle of the sorted window", Border.INSIDE, SIZE);
+    }
+
+    public static Rank minimum() {
+        return new Rank(Kind.MINIMUM, "minimum", "Minimum", "Takes the smallest value of the window.",
+                "s = the smallest of the window", Border.INSIDE, SIZE);
+    }
+
+    public static Rank maximum() {
+        return new Rank(Kind.MAXIMUM, "maximum", "Maximum", "Takes the largest value of the window.",
+                "s = the largest of the window", Border.INSIDE, SIZE);
+    }
+
+    public static Rank placed() {
+        return new Rank(Kind.PLACED, "rank", "Rank", "Takes the value at a place of the sorted window.",
+                "s = the value at the place of the sorted window", Border.REPEAT, SIZE, PLACE);
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        super.validate(arguments);
+        int size = arguments.get(SIZE).number().toInt();
+        if (kind == Kind.MEDIAN && size % 2 == 0 && border(arguments) != Border.INSIDE) {
+            throw PixeronException.of("median size=%d has no middle cell; give an odd size, or border=inside, where an even "
+                    + "count takes the mean of the two in the middle.", size);
+        } else if (kind == Kind.PLACED && arguments.get(PLACE).number().toInt() > size * size) {
+            throw PixeronException.of("rank place=%s is beyond the %d cells of the window; give a place from 1 to %d.",
+                    arguments.get(PLACE), size * size, size * size);
+        }
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        Arguments small = small(SIZE);
+        return new Step(this, kind == Kind.PLACED ? small.with(PLACE, Amount.of(5)) : small);
+    }
+
+    @Override
+    public Operation bind(Step step, Image before) {
+        int place = kind == Kind.PLACED ? step.arguments().get(PLACE).number().toInt() : 0;
+        return new RankOperation(step, before, square(step.arguments(), before,
+                step.arguments().get(SIZE).number().toInt()), kind, place);
+    }
+}

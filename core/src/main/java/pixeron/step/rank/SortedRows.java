@@ -1,0 +1,99 @@
+package pixeron.step.rank;
+
+import java.util.function.IntPredicate;
+import java.util.function.IntUnaryOperator;
+import pixeron.step.neighborhood.Codes;
+import pixeron.step.neighborhood.Plane;
+
+/**
+ * Places in sorted windows without sorting: how often each level stands in the window is counted, one column joins and one
+ * leaves from pixel to pixel, and the place is found by counting up, first in groups of levels, then within one.
+ *
+ * <p>Cost for each pixel: 2·height counts, and at most 2·√(M + 1) additions.
+ */
+final class SortedRows implements Codes.Rows {
+
+    /** Stands where nothing counts. */
+    static final int ABSENT = -1;
+
+    private static final int BYTE_SHIFT = 4;
+    private static final int WORD_SHIFT = 8;
+
+    private final Plane plane;
+    private final int height;
+    private final int width;
+    private final IntUnaryOperator place;
+    private final IntPredicate isBetween;
+    private final int shift;
+    private final int[] counts;
+    private final int[] groups;
+    private int count;
+
+    /**
+     * @param place the place from 0 that is taken of so many cells
+     * @param isBetween whether of so many cells the next place counts as well
+     */
+    SortedRows(Plane plane, int maximumLevel, IntUnaryOperator place, IntPredicate isBetween) {
+        this.plane = plane;
+        this.height = plane.window().height();
+        this.width = plane.window().width();
+        this.place = place;
+        this.isBetween = isBetween;
+        this.shift = maximumLevel <= 255 ? BYTE_SHIFT : WORD_SHIFT;
+        this.counts = new int[((maximumLevel >> shift) + 1) << shift];
+        this.groups = new int[(maximumLevel >> shift) + 1];
+    }
+
+    @Override
+    public void fill(int row, int[] codes) {
+        for (int b = 0; b < width - 1; b++) {
+            add(row, b);
+        }
+        for (int j = 0; j < plane.columns(); j++) {
+            add(row, j + width - 1);
+            int at = place.applyAsInt(count);
+            int level = level(at);
+            codes[j] = level + (isBetween.test(count) ? level(at + 1) : level);
+            remove(row, j);
+        }
+        for (int b = 0; b < width - 1; b++) {
+            remove(row, plane.columns() + b);
+        }
+    }
+
+    private void add(int row, int column) {
+        for (int a = 0; a < height; a++) {
+            int level = plane.row(row + a)[column];
+            if (level != ABSENT) {
+                counts[level]++;
+                groups[level >> shift]++;
+                count++;
+            }
+        }
+    }
+
+    private void remove(int row, int column) {
+        for (int a = 0; a < height; a++) {
+            int level = plane.row(row + a)[column];
+            if (level != ABSENT) {
+                counts[level]--;
+                groups[level >> shift]--;
+                count--;
+            }
+        }
+    }
+
+    /** @return the level at a place from 0 */
+    private int level(int at) {
+        int left = at;
+        int group = 0;
+        while (left >= groups[group]) {
+            left -= groups[group++];
+        }
+        int level = group << shift;
+        while (left >= counts[level]) {
+            left -= counts[level++];
+        }
+        return level;
+    }
+}
