@@ -79,16 +79,18 @@ final class MorphologyOperation extends WindowOperation {
     @Override
     protected void follow(LoopWriter out, Pixel pixel, List<Window.Cell> cells) {
         Optional<Value> best = Optional.empty();
-        out.set(word(), "none").line(0, word() + " ← none yet");
+        String each = "for each cell (a, b) where the " + (isEroding ? "" : "turned ") + "shape has 1";
+        String better = word() + " ← the " + (isEroding ? "smaller" : "larger") + " of " + word() + " and " + source
+                + "[i+a][j+b]";
+        out.set(word(), "none").line(0, word() + " ← none yet").mention(0, each).mention(1, better);
         for (Window.Cell cell : cells) {
             out.takeCell();
             if (counts(cell)) {
                 WindowText.place(out, window(), cell);
-                out.line(0, "for each cell (a, b) where the " + (isEroding ? "" : "turned ") + "shape has 1");
+                out.line(0, each);
                 Value value = cell.value().get();
                 best = Optional.of(best.map(known -> better(known, value)).orElse(value));
-                out.set(word(), best.get()).line(1, word() + " ← the " + (isEroding ? "smaller" : "larger") + " of "
-                        + word() + " and " + source + "[i+a][j+b]");
+                out.set(word(), best.get()).line(1, better);
             }
         }
         out.set("s", valueOf(pixel, cells)).line(0, "s ← " + word() + "; " + source + "[i][j] if there is none");

@@ -51,7 +51,8 @@ final class SortedRows implements Codes.Rows {
         }
         for (int j = 0; j < plane.columns(); j++) {
             add(row, j + width - 1);
-            int at = place.applyAsInt(count);
+            // Where cells are missing the pixel may be one that keeps its value; then any place will do.
+            int at = Math.min(place.applyAsInt(count), count - 1);
             int level = level(at);
             codes[j] = level + (isBetween.test(count) ? level(at + 1) : level);
             remove(row, j);
