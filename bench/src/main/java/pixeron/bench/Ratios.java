@@ -26,6 +26,9 @@ public final class Ratios {
         for (RunResult result : results) {
             String[] name = result.getPrimaryResult().getLabel().split("\\.");
             String group = result.getParams().getBenchmark().replaceAll(".*\\.([^.]+)\\.[^.]+$", "$1");
+            for (String key : result.getParams().getParamsKeys()) {
+                group += ", " + result.getParams().getParam(key);
+            }
             groups.computeIfAbsent(group, g -> new TreeMap<>())
                     .put(name[name.length - 1], result.getPrimaryResult().getScore());
         }

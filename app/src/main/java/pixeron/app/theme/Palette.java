@@ -38,6 +38,7 @@ public record Palette(Color paper, Color panel, Color line, Color ink, Color sof
         return switch (role) {
             case BEFORE -> before;
             case AFTER -> after;
+            case OUTSIDE -> soft;
             case NOTE -> soft;
             case PLAIN -> ink;
         };
