@@ -91,6 +91,7 @@ public final class ProjectFile {
             ArrayNode watched = view.putArray("watched");
             saved.view().watched().forEach(pixel -> watched.add(place(pixel)));
         }
+        saved.view().walk().ifPresent(walk -> WalkFields.write(walk, view.putObject("walk")));
         return root;
     }
 
@@ -143,11 +144,11 @@ public final class ProjectFile {
         }
     }
 
-    private static String place(Pixel pixel) {
+    static String place(Pixel pixel) {
         return pixel.row() + "," + pixel.column();
     }
 
-    private static Pixel pixel(Fields fields, String field, String place) {
+    static Pixel pixel(Fields fields, String field, String place) {
         if (!place.matches("\\d{1,9},\\d{1,9}")) {
             throw fields.problem(field, "has the place \"" + Decimals.shortened(place)
                     + "\"; right is \"row,column\"");
@@ -246,7 +247,7 @@ public final class ProjectFile {
         boolean isInside = source.contains(picked) && position >= -1 && position < Math.max(1, project.chain().size());
         List<Pixel> watched = view.has("watched") ? view.texts("watched").stream()
                 .map(place -> pixel(view, "watched", place)).filter(source::contains).toList() : List.of();
-        return isInside ? new View(position, picked, watched) : View.START;
+        return isInside ? new View(position, picked, watched, view.find("walk").map(WalkFields::read)) : View.START;
     }
 
     private static HandSheet sheet(Fields byHand, Image grid) {

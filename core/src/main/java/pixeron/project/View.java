@@ -1,6 +1,7 @@
 package pixeron.project;
 
 import java.util.List;
+import java.util.Optional;
 import pixeron.image.Pixel;
 
 /**
@@ -9,8 +10,9 @@ import pixeron.image.Pixel;
  * @param position position of the selected step from 0; −1 for the image itself
  * @param picked the picked pixel
  * @param watched pixels whose values are followed through all steps
+ * @param walk the walk over the selected step; empty when there is none
  */
-public record View(int position, Pixel picked, List<Pixel> watched) {
+public record View(int position, Pixel picked, List<Pixel> watched, Optional<SavedWalk> walk) {
 
     /** The first step, if there is one, and the first pixel. */
     public static final View START = new View(0, new Pixel(0, 0));
@@ -21,6 +23,6 @@ public record View(int position, Pixel picked, List<Pixel> watched) {
 
     /** A place without watched pixels. */
     public View(int position, Pixel picked) {
-        this(position, picked, List.of());
+        this(position, picked, List.of(), Optional.empty());
     }
 }

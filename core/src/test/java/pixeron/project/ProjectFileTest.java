@@ -35,6 +35,8 @@ import pixeron.step.StepArbitraries;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.GraySource;
 import pixeron.step.gray.Transparency;
+import pixeron.walk.ScanOrder;
+import pixeron.walk.Score;
 
 class ProjectFileTest {
 
@@ -83,10 +85,18 @@ class ProjectFileTest {
         Project project = new Project("Proof " + seed, origin, gray, chain, sheets, tables);
         if (chain.size() > 0 && random.nextBoolean()) {
             project = project.branched(0).onBranch(random.nextBoolean() ? "A" : "B");
-            return new SavedProject(project, new View(0, new Pixel(0, 0), List.of()));
+            return new SavedProject(project, new View(0, new Pixel(0, 0)));
         }
         return new SavedProject(project,
-                new View(chain.size() - 1, image.pixel(image.count() - 1), List.of(new Pixel(0, 0))));
+                new View(chain.size() - 1, image.pixel(image.count() - 1), List.of(new Pixel(0, 0)),
+                        walk(random)));
+    }
+
+    private static Optional<SavedWalk> walk(Random random) {
+        Optional<ScanOrder> order = random.nextBoolean() ? Optional.of(ScanOrder.COLUMNS) : Optional.empty();
+        return random.nextBoolean() ? Optional.empty() : Optional.of(new SavedWalk(order, order.isPresent() ? List.of()
+                : List.of(new Pixel(0, 1), new Pixel(0, 0)), random.nextInt(9), random.nextBoolean(), random.nextBoolean(),
+                new Score(2, random.nextInt(3))));
     }
 
     private static GraySource colour(Image image, Random random) {
