@@ -188,4 +188,37 @@ class Pictures extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
         take("dark");
     }
+
+    private void step(String line) {
+        interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse(line)));
+        settle();
+    }
+
+    @Test
+    void walking() throws IOException {
+        demo("Speckled proof");
+        step("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat");
+        push(KeyCode.F9);
+        interact(() -> {
+            bench().walking().to(29);
+            for (int n = 0; n < 12; n++) {
+                bench().walking().oneMoment();
+            }
+        });
+        sleep(300);
+        take("walk");
+        push(KeyCode.F9);
+        step("median size=3 border=mirror-whole");
+        interact(() -> bench().pick(new Pixel(0, 3)));
+        sleep(300);
+        take("median");
+        step("sobel part=sum");
+        interact(() -> bench().pick(new Pixel(4, 4)));
+        sleep(300);
+        take("gradient");
+        push(KeyCode.F11);
+        interact(() -> bench().walking().to(28));
+        sleep(500);
+        take("lecture");
+    }
 }

@@ -20,6 +20,7 @@ import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.StepArbitraries;
 import pixeron.step.catalog.StepLine;
+import pixeron.working.Line;
 import pixeron.working.Moment;
 
 class WalkTest {
@@ -180,5 +181,16 @@ class WalkTest {
     void aStepOfItsOwnPixelAloneHasNoMistakeInPlace() {
         Operation operation = StepLine.parse("invert").bind(Image.of(7, new int[][] {{1, 2}}));
         assertThat(InPlace.of(operation, Visits.of(ScanOrder.ROWS, 1, 2), Progress.NONE)).isEmpty();
+    }
+
+    @Example
+    void termsAppearOneByOneAndTheResultIsCovered() {
+        Operation kernel = StepLine.parse("kernel weights=\"1 3\"").bind(Image.of(255, new int[][] {{5, 6}}));
+        String seen = PartialWorking.lines(kernel.explain(new Pixel(0, 0)), 1, "wait").stream()
+                .map(line -> line.label() + ":" + line.text().strip()).collect(java.util.stream.Collectors.joining("|"));
+        assertThat(seen).isEqualTo("window:5 6|weights:1 3|w·r:5  …|covered:wait");
+        Operation invert = StepLine.parse("invert").bind(Image.of(7, new int[][] {{1, 2}}));
+        assertThat(PartialWorking.lines(invert.explain(new Pixel(0, 0)), 0, "wait").stream().map(Line::label))
+                .containsExactly("formula", "covered");
     }
 }

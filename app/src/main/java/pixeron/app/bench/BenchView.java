@@ -5,6 +5,7 @@ import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.value.ObservableValue;
+import javafx.application.Platform;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -12,16 +13,26 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.Tab;
 import javafx.scene.control.TabPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.walk.WalkBar;
+import pixeron.app.bench.walk.LoopsPane;
+import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.feather.Feather;
+import javafx.scene.layout.Region;
+import javafx.scene.control.Tooltip;
+import javafx.scene.control.ToggleButton;
 import pixeron.app.bench.compare.ComparePane;
 import pixeron.app.bench.curve.CurvePane;
 import pixeron.app.bench.table.TablesPane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
@@ -36,6 +47,10 @@ public final class BenchView extends BorderPane {
     private final TabPane tabs = new TabPane();
     private final Tab display;
     private final MiddlePane middle;
+    private final SplitPane split;
+    private final ScrollPane side;
+    private final Bench bench;
+    private boolean isLecture;
 
     /**
      * @param bench the state
@@ -52,16 +67,35 @@ public final class BenchView extends BorderPane {
         search = new StepSearch(bench, theme);
         status = new StatusLine(bench, background);
         getStyleClass().add("bench");
-        setLeft(side(bench));
-        middle = new MiddlePane(sheets, Map.of(
+        this.bench = bench;
+        side = side(bench);
+        setLeft(side);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::lectureKeys);
+        BorderPane walked = new BorderPane(sheets);
+        walked.setTop(new WalkBar(bench));
+        middle = new MiddlePane(walked, walkButton(bench), Map.of(
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, openCells, this::say, isSeen),
                 MiddlePane.View.CURVE, isSeen -> new CurvePane(bench, theme, this::say, isSeen),
                 MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, openAnswer, this::say, isSeen)));
-        SplitPane split = new SplitPane(middle, below(bench, theme, newImage));
+        split = new SplitPane(middle, below(bench, theme, newImage));
         split.setOrientation(Orientation.VERTICAL);
         split.setDividerPositions(0.6);
         setCenter(split);
         setBottom(status);
+    }
+
+    /** Begins a walk where there is a result, or leaves it. */
+    private static Node walkButton(Bench bench) {
+        ToggleButton button = new ToggleButton("Walk", new FontIcon(Feather.NAVIGATION));
+        button.getStyleClass().add("walk-button");
+        button.setTooltip(new Tooltip("See the result come about pixel by pixel, with its loops (F9)"));
+        button.setOnAction(event -> {
+            bench.walking().toggle();
+            button.setSelected(bench.walking().isOn());
+        });
+        bench.walking().walkProperty().subscribe(walk -> button.setSelected(walk != null));
+        bench.shownProperty().subscribe(shown -> button.setDisable(!bench.walking().isPossible()));
+        return button;
     }
 
     private ScrollPane side(Bench bench) {
@@ -103,12 +137,33 @@ public final class BenchView extends BorderPane {
         StackPane.setAlignment(working.copyButton(), javafx.geometry.Pos.TOP_RIGHT);
         working.copyButton().visibleProperty().bind(tabs.getSelectionModel().selectedIndexProperty().isEqualTo(0)
                 .and(working.hasWorkingProperty()));
-        LevelsPane levels = new LevelsPane(bench, theme);
         HBox.setHgrow(area, Priority.ALWAYS);
         area.setMinWidth(0);
-        HBox below = new HBox(area, levels);
+        HBox below = new HBox(area, right(bench, theme));
         below.getStyleClass().add("below");
         return below;
+    }
+
+    /** How often the levels occur, and what the step does as loops; the loops come forward when a walk begins. */
+    private TabPane right(Bench bench, Theme theme) {
+        Tab levels = new Tab("Levels", new LevelsPane(bench, theme));
+        Tab loops = tab("Loops", isSeen -> new LoopsPane(bench, isSeen));
+        TabPane right = new TabPane(levels, loops);
+        right.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
+        right.getStyleClass().addAll("work-tabs", "right-tabs");
+        right.setMinWidth(Region.USE_PREF_SIZE);
+        boolean[] wasOn = {false};
+        bench.walking().walkProperty().subscribe(walk -> {
+            if (walk != null != wasOn[0]) {
+                wasOn[0] = walk != null;
+                right.getSelectionModel().select(walk != null ? loops : levels);
+                if (walk != null) {
+                    tabs.getSelectionModel().select(0);
+                    middle.show(MiddlePane.View.SHEETS);
+                }
+            }
+        });
+        return right;
     }
 
     /** What stands in a tab is made when it is opened for the first time: the bench stands sooner without it. */
@@ -146,6 +201,48 @@ public final class BenchView extends BorderPane {
     public void copyWorking() {
         working.copyWorking();
         say("Copied the working");
+    }
+
+    /** @return whether only sheets, working and loops are shown, all large */
+    public boolean isLecture() {
+        return isLecture;
+    }
+
+    /**
+     * Shows only sheets, working and loops, or everything again. In a lecture the arrows drive the walk, which begins with
+     * it, and the space bar plays it.
+     */
+    public void setLecture(boolean isOn) {
+        isLecture = isOn;
+        setLeft(isOn ? null : side);
+        setBottom(isOn ? null : status);
+        middle.setLecture(isOn);
+        sheets.setLecture(isOn);
+        if (isOn && !bench.walking().isOn()) {
+            bench.walking().toggle();
+        }
+        tabs.getSelectionModel().select(0);
+        split.setDividerPositions(isOn ? 0.56 : 0.6);
+        Platform.runLater(() -> sheets.sheet(SheetsPane.Kind.AFTER).requestFocus());
+    }
+
+    private void lectureKeys(KeyEvent event) {
+        if (!isLecture || event.getTarget() instanceof TextInputControl) {
+            return;
+        }
+        Walking walking = bench.walking();
+        Runnable action = switch (event.getCode()) {
+            case RIGHT -> walking::forward;
+            case LEFT -> walking::back;
+            case DOWN -> walking::nextLine;
+            case UP -> walking::oneMoment;
+            case SPACE -> () -> walking.playingProperty().set(!walking.playingProperty().get());
+            default -> null;
+        };
+        if (action != null && !event.isAltDown()) {
+            action.run();
+            event.consume();
+        }
     }
 
     /** @param text shown for a moment in the status line */

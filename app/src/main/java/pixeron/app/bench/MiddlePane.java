@@ -12,6 +12,8 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
 /** The place of the sheets: they, or another view of the same step. */
@@ -52,18 +54,21 @@ public final class MiddlePane extends BorderPane {
     }
 
     private final StackPane place = new StackPane();
+    private final HBox choices = new HBox();
     private final Map<View, Node> made = new EnumMap<>(View.class);
     private final Map<View, Function<ObservableValue<Boolean>, Node>> makers;
     private final Map<View, ToggleButton> buttons = new EnumMap<>(View.class);
     private final ObjectProperty<View> shown = new SimpleObjectProperty<>(View.SHEETS);
 
-    /** @param makers make the other views when they are first opened; they get whether they are seen */
-    MiddlePane(Node sheets, Map<View, Function<ObservableValue<Boolean>, Node>> makers) {
+    /**
+     * @param action stands at the right of the choices
+     * @param makers make the other views when they are first opened; they get whether they are seen
+     */
+    MiddlePane(Node sheets, Node action, Map<View, Function<ObservableValue<Boolean>, Node>> makers) {
         this.makers = makers;
         made.put(View.SHEETS, sheets);
         getStyleClass().add("middle");
         ToggleGroup group = new ToggleGroup();
-        HBox choices = new HBox();
         choices.getStyleClass().add("views");
         for (View view : View.values()) {
             if (view == View.SHEETS || makers.containsKey(view)) {
@@ -76,9 +81,20 @@ public final class MiddlePane extends BorderPane {
                 choices.getChildren().add(button);
             }
         }
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        choices.getChildren().addAll(gap, action);
         setTop(choices);
         setCenter(place);
         show(View.SHEETS);
+    }
+
+    /** In a lecture there are only the sheets. */
+    void setLecture(boolean isOn) {
+        if (isOn) {
+            show(View.SHEETS);
+        }
+        setTop(isOn ? null : choices);
     }
 
     /** Shows a view; makes it when it is shown for the first time. */

@@ -1,5 +1,7 @@
 package pixeron.app.bench;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.input.MouseEvent;
@@ -37,6 +39,9 @@ final class SheetDrags {
 
     /** @return what a drag that begins now does; null: it moves the image */
     Drag begin(MouseEvent event) {
+        if (bench.walking().drawingPathProperty().get()) {
+            return new Path();
+        }
         Tool tool = event.isShiftDown() ? Tool.RECTANGLE : bench.looking().toolProperty().get();
         return switch (tool) {
             case MOVE -> null;
@@ -68,6 +73,24 @@ final class SheetDrags {
     /** @return the level that a person wrote; M stands for the maximum */
     static Value level(String text, int maximum) {
         return text.equals("M") ? Rational.of(maximum) : Decimals.parse(text);
+    }
+
+    /** A path for the walk: every pixel that the pointer comes over, in order. */
+    private final class Path implements Drag {
+
+        private final List<Pixel> pixels = new ArrayList<>();
+
+        @Override
+        public void to(Pixel from, Pixel to, boolean isEnd) {
+            Pixel last = pixels.isEmpty() ? from : pixels.get(pixels.size() - 1);
+            // The pointer may have jumped over pixels since the last event.
+            pixels.addAll(new Segment(last, to).pixels());
+            mark(Selection.line(from, to), to);
+            if (isEnd) {
+                bench.mark(null);
+                bench.walking().begin(pixels);
+            }
+        }
     }
 
     /** One stroke, from pressing to letting go, is undone as one. */

@@ -16,6 +16,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import pixeron.PixeronException;
+import pixeron.app.bench.walk.WalkSheets;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
@@ -77,6 +78,7 @@ public final class SheetsPane extends HBox {
     private final Button openTable = new Button("Open…");
     private final ToleranceField tolerance;
     private final AsideSheet aside;
+    private boolean hadHand = true;
 
     /** @param say shows one line for a moment */
     SheetsPane(Bench bench, Theme theme, Consumer<String> say) {
@@ -96,7 +98,7 @@ public final class SheetsPane extends HBox {
         frames.get(Kind.BEFORE).tools().getChildren().add(tools);
         frames.get(Kind.BEFORE).setOverview(overview);
         new CellEditing(frames.get(Kind.BY_HAND), this::isAnswerable, bench.pickedProperty()::get, this::handText,
-                (pixel, text) -> bench.editSheet(sheet -> sheet.with(pixel, text)), this::goOn);
+                this::writeByHand, this::goOn);
         new CellEditing(frames.get(Kind.BEFORE), bench::isDrawable, bench.pickedProperty()::get,
                 pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
                 (pixel, text) -> writeSample(pixel, text, say), this::goOn);
@@ -104,6 +106,8 @@ public final class SheetsPane extends HBox {
         addHandTools();
         aside = new AsideSheet(bench, this::render);
         frames.get(Kind.AFTER).tools().getChildren().add(aside.button());
+        new WalkSheets(bench, theme, frames.get(Kind.BEFORE).sheet(), frames.get(Kind.AFTER).sheet());
+        bench.walking().mistakeProperty().subscribe(found -> render());
         bench.shownProperty().subscribe(shown -> render());
         bench.looking().channelsApartProperty().subscribe(isApart -> render());
         bench.looking().displayProperty().subscribe(display -> render());
@@ -154,6 +158,16 @@ public final class SheetsPane extends HBox {
     /** Whether a sheet is there; the last one cannot be hidden. */
     public BooleanProperty visibleProperty(Kind kind) {
         return visible.get(kind);
+    }
+
+    /** In a lecture Before and After have all the room; values by hand come back with what was there before. */
+    void setLecture(boolean isOn) {
+        if (isOn) {
+            hadHand = visible.get(Kind.BY_HAND).get();
+            visible.get(Kind.BEFORE).set(true);
+            visible.get(Kind.AFTER).set(true);
+        }
+        visible.get(Kind.BY_HAND).set(!isOn && hadHand || isOn && bench.walking().guessingProperty().get());
     }
 
     /** Shows or hides a sheet; the last one stays. */
@@ -219,7 +233,7 @@ public final class SheetsPane extends HBox {
         viewport.setImageSize(shown.grid().rows(), shown.grid().columns());
         Look look = Look.of(shown, bench.looking().display());
         int characters = Math.max(show(frames.get(Kind.BEFORE), shown.before(), look),
-                show(frames.get(Kind.AFTER), aside.sheet().or(shown::after), look));
+                show(frames.get(Kind.AFTER), mistake().or(aside::sheet).or(shown::after), look));
         for (int n = 0; n < channels.size(); n++) {
             show(channels.get(n), n < shown.channels().size() ? Optional.of(shown.channels().get(n))
                     : Optional.empty(), look);
@@ -236,6 +250,11 @@ public final class SheetsPane extends HBox {
         tolerance.setDisable(!isStep);
         describe(shown);
         showPicked();
+    }
+
+    /** What stands in the place of After while the mistake of writing in place is shown. */
+    private Optional<Shown.Described> mistake() {
+        return Optional.ofNullable(bench.walking().mistakeProperty().get());
     }
 
     private int show(SheetFrame frame, Optional<Shown.Described> described, Look look) {
@@ -259,7 +278,7 @@ public final class SheetsPane extends HBox {
         SheetFrame hand = frames.get(Kind.BY_HAND);
         before.setCaption(isColour ? "colour" : position <= 0 ? "image" : caption(shown, position - 1));
         after.setCaption(isColour ? "gray by " + shown.colour().get().rule().word()
-                : position < 0 ? "" : aside.sheet().isPresent() ? "" : caption(shown, position));
+                : position < 0 ? "" : mistake().isPresent() ? "▲ in place" : aside.sheet().isPresent() ? "" : caption(shown, position));
         before.setHint(shown.before().isPresent() || isColour ? ""
                 : "Nothing comes in: a step before this one cannot be applied.");
         after.setHint(shown.after().isPresent() ? "" : position < 0
@@ -293,6 +312,14 @@ public final class SheetsPane extends HBox {
                 .filter(explained -> explained.contains(bench.pickedProperty().get())).isPresent();
     }
 
+    private void writeByHand(Pixel pixel, String text) {
+        boolean isGuess = bench.walking().waitsFor(pixel) && !text.isBlank();
+        bench.editSheet(sheet -> sheet.with(pixel, text));
+        if (isGuess) {
+            bench.walking().guessed(text);
+        }
+    }
+
     private String handText(Pixel pixel) {
         HandValue value = bench.project().sheet(bench.position()).cells().get(pixel);
         return value == null ? "" : value.text();
@@ -312,6 +339,10 @@ public final class SheetsPane extends HBox {
 
     /** Behind the end of a row comes the next one, as one writes. */
     private void goOn(Pixel next) {
+        if (bench.walking().isOn() && bench.walking().guessingProperty().get()) {
+            // The walk says where it goes on.
+            return;
+        }
         Image image = bench.project().chain().source();
         if (next.column() >= image.columns() && next.row() + 1 < image.rows()) {
             bench.pick(new Pixel(next.row() + 1, 0));

@@ -52,6 +52,7 @@ final class StatusLine extends HBox {
         getChildren().addAll(place, sign, message, gap, work, counts, next);
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
+        bench.walking().walkProperty().subscribe(walk -> render());
         bench.looking().displayProperty().subscribe(display -> {
             sign.setText(DisplayPane.sign(display).orElse(""));
             sign.setManaged(!sign.getText().isEmpty());
@@ -89,14 +90,19 @@ final class StatusLine extends HBox {
                     .collect(Collectors.joining(", ")), "role-before", true);
         });
         value(shown.position() < 0 ? "        value " : "        before ", shown.before(), picked, "role-before");
-        value("        after ", shown.after(), picked, "role-after");
+        if (bench.walking().isSeen(picked)) {
+            value("        after ", shown.after(), picked, "role-after");
+        } else {
+            text("        after ?", "role-after", false);
+        }
         HandValue byHand = shown.sheet().cells().get(picked);
         if (byHand != null) {
             text("        by hand ", "role-by-hand", false);
             text(byHand.text(), "role-by-hand", true);
         }
         boolean isStep = shown.explained().isPresent();
-        counts.setText(!isStep ? "" : Words.counts(shown.check(), shown.answers()));
+        counts.setText(bench.walking().isOn() ? "walk: " + bench.walking().walk().written() + " of "
+                + bench.walking().walk().visits().count() + " pixels written" : !isStep ? "" : Words.counts(shown.check(), shown.answers()));
         boolean isNext = shown.check().agree() < shown.check().filled();
         next.setVisible(isNext);
         next.setManaged(isNext);

@@ -3,7 +3,7 @@ package pixeron.app.bench;
 import javafx.beans.value.ObservableValue;
 
 /** Draws what is in a tab only while the tab is open: what nobody sees is not made anew at every key. */
-final class WhenSeen {
+public final class WhenSeen {
 
     private final ObservableValue<Boolean> isSeen;
     private final Runnable render;
@@ -13,7 +13,7 @@ final class WhenSeen {
      * @param isSeen whether the tab is open
      * @param render draws all of it
      */
-    WhenSeen(ObservableValue<Boolean> isSeen, Runnable render) {
+    public WhenSeen(ObservableValue<Boolean> isSeen, Runnable render) {
         this.isSeen = isSeen;
         this.render = render;
         isSeen.subscribe(seen -> {
@@ -24,7 +24,7 @@ final class WhenSeen {
     }
 
     /** Something changed: draws now, or as soon as the tab is open. */
-    void request() {
+    public void request() {
         isDue = !isSeen.getValue();
         if (!isDue) {
             render.run();

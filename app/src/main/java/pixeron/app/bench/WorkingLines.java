@@ -28,7 +28,18 @@ public final class WorkingLines {
         TextFlow flow = null;
         int used = 0;
         int row = grid.getRowCount();
+        CellGrids grids = null;
         for (Line line : lines) {
+            if (line.isCells()) {
+                if (grids == null) {
+                    grids = new CellGrids(theme);
+                    grid.add(grids, 0, row++, 2, 1);
+                }
+                grids.add(line);
+                flow = null;
+                continue;
+            }
+            grids = null;
             String text = line.text().strip();
             boolean goesOn = flow != null && line.label().isEmpty() && used + text.length() <= length;
             if (!goesOn) {

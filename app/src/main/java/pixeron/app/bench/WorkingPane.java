@@ -22,6 +22,7 @@ import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
+import pixeron.app.model.Walking;
 import pixeron.app.sheet.HandPainter;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.CellCheck;
@@ -30,6 +31,9 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
+import pixeron.step.Explained;
+import pixeron.walk.PartialWorking;
+import pixeron.walk.Walk;
 import pixeron.working.Line;
 import pixeron.working.Run;
 import pixeron.working.Working;
@@ -45,6 +49,7 @@ final class WorkingPane extends BorderPane {
     private final Theme theme;
     private final GridPane lines = new GridPane();
     private final Label hint = new Label();
+    private final Button walkHere = new Button("Walk to here");
     private final Button copy = new Button();
     private final HBox callout = new HBox();
     private final ScrollPane scroll = new ScrollPane(lines);
@@ -74,7 +79,11 @@ final class WorkingPane extends BorderPane {
         copy.setOnAction(event -> copyWorking());
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
+        bench.walking().walkProperty().subscribe(walk -> render());
+        bench.walking().mistakeProperty().subscribe(found -> render());
         theme.paletteProperty().subscribe(palette -> render());
+        walkHere.getStyleClass().add("quiet");
+        walkHere.setOnAction(event -> bench.walking().to(bench.pickedProperty().get()));
     }
 
     /** Whether there is a working to copy. */
@@ -101,15 +110,31 @@ final class WorkingPane extends BorderPane {
         working = null;
         if (shown != null) {
             Pixel picked = bench.pickedProperty().get();
-            shown.explained().filter(explained -> explained.contains(picked)).ifPresentOrElse(explained -> {
-                working = withPacked(explained.explain(picked), shown, picked);
-                WorkingLines.show(working.lines(), lines, LINE_LENGTH, theme);
-                showCallout(shown, picked);
-            }, () -> showHint(shown));
+            bench.walking().explained().filter(explained -> explained.contains(picked)).ifPresentOrElse(explained ->
+                    show(explained, shown, picked), () -> showHint(shown));
         }
         hasWorking.set(working != null);
         callout.setVisible(!callout.getChildren().isEmpty());
         callout.setManaged(callout.isVisible());
+    }
+
+    private void show(Explained explained, Shown shown, Pixel picked) {
+        Walking walking = bench.walking();
+        if (walking.isSeen(picked)) {
+            working = withPacked(explained.explain(picked), shown, picked);
+            WorkingLines.show(working.lines(), lines, LINE_LENGTH, theme);
+            showCallout(shown, picked);
+        } else if (walking.walk().current().equals(picked)) {
+            boolean isGuess = walking.guessingProperty().get();
+            // Who guesses sees all terms; who watches sees them come.
+            int taken = isGuess ? Walk.ALL : walking.code().map(code -> code.cells(walking.moment())).orElse(0);
+            WorkingLines.show(PartialWorking.lines(explained.explain(picked), taken, isGuess
+                    ? "until you write your value by hand" : "until the walk writes the value"), lines, LINE_LENGTH, theme);
+        } else {
+            hint.setText("The walk has not come here yet.");
+            lines.add(hint, 0, 0, 2, 1);
+            lines.add(walkHere, 0, 1, 2, 1);
+        }
     }
 
     /** Below the working of gray stands how the channels are packed into one number, where they have eight bits. */

@@ -33,6 +33,7 @@ public final class Bench {
     private final ReadOnlyObjectWrapper<Integer> position = new ReadOnlyObjectWrapper<>(-1);
     private final ObjectProperty<Pixel> picked = new SimpleObjectProperty<>(new Pixel(0, 0));
     private final Looking looking = new Looking();
+    private final Walking walking;
     private Optional<Search> search = Optional.empty();
     /** What runs in the background is only a search for pixels to be lit. */
     private boolean isSearching;
@@ -71,6 +72,7 @@ public final class Bench {
     public Bench(Background background, Consumer<RuntimeException> trouble) {
         this.background = background;
         this.trouble = trouble;
+        this.walking = new Walking(this);
     }
 
     /**
@@ -91,6 +93,7 @@ public final class Bench {
         picked.set(opened.view().picked());
         search = Optional.empty();
         looking.begin(opened.view().watched());
+        walking.await(opened.view().walk());
         position.set(Math.min(opened.view().position(), opened.project().chain().size() - 1));
         show();
     }
@@ -132,6 +135,11 @@ public final class Bench {
     /** How a person looks at what is shown. */
     public Looking looking() {
         return looking;
+    }
+
+    /** The walk over the result. */
+    public Walking walking() {
+        return walking;
     }
 
     /** @param marked what is marked now, or null; what reaches beyond the image is left out */
@@ -191,7 +199,8 @@ public final class Bench {
 
     /** @return what a file of this work holds */
     public SavedProject savedProject() {
-        return new SavedProject(project(), new View(position(), picked.get(), looking.watchedProperty().get()));
+        return new SavedProject(project(), new View(position(), picked.get(), looking.watchedProperty().get(),
+                walking.saved()));
     }
 
     /** Changes the project; the change can be undone on its own. */

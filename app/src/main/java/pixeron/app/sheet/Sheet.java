@@ -27,6 +27,7 @@ public final class Sheet extends Region {
     private final Theme theme;
     private final String name;
     private Painter painter;
+    private Painter over;
     private Pixel picked = new Pixel(0, 0);
     private Selection marked;
     private int first;
@@ -59,6 +60,15 @@ public final class Sheet extends Region {
         painter = newPainter;
         describe();
         requestPaint();
+    }
+
+    /** @param newOver what is drawn over the cells, such as what a walk covers; null for nothing */
+    public void setOver(Painter newOver) {
+        if (over != newOver) {
+            over = newOver;
+            describe();
+            requestPaint();
+        }
     }
 
     /** @return true while something is on the sheet */
@@ -102,7 +112,8 @@ public final class Sheet extends Region {
 
     private void describe() {
         setAccessibleText(name + ", row " + (picked.row() + first) + ", column " + (picked.column() + first) + ": "
-                + (painter == null ? "nothing" : painter.describe(picked)));
+                + (painter == null ? "nothing" : over == null || over.describe(picked).isEmpty() ? painter.describe(picked)
+                : over.describe(picked)));
     }
 
     /** Width of the row numbers. */
@@ -160,6 +171,9 @@ public final class Sheet extends Region {
         graphics.rect(0, 0, canvas.getWidth() - gutter(), canvas.getHeight() - header());
         graphics.clip();
         painter.paint(graphics, viewport);
+        if (over != null) {
+            over.paint(graphics, viewport);
+        }
         paintMarked(graphics, palette);
         paintPicked(graphics, palette);
         graphics.restore();

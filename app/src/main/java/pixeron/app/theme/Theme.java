@@ -19,8 +19,10 @@ public final class Theme {
     public static final String NUMBERS = "JetBrains Mono";
 
     private static final double LARGE = 1.35;
+    private static final double LECTURE = 1.6;
     private static final String DARK_CLASS = "dark";
     private static final String LARGE_CLASS = "large";
+    private static final String LECTURE_CLASS = "lecture";
     private static final List<String> WORD_FONTS = List.of("Inter-Regular.ttf", "Inter-Bold.ttf");
     private static final List<String> NUMBER_FONTS = List.of("JetBrainsMono-Regular.ttf", "JetBrainsMono-Bold.ttf");
 
@@ -61,7 +63,7 @@ public final class Theme {
         return palette.get();
     }
 
-    /** How much larger than normal type is: 1 or 1.35. */
+    /** How much larger than normal type is: 1, 1.35 or, in a lecture, 1.6. */
     public ReadOnlyObjectProperty<Double> scaleProperty() {
         return scale.getReadOnlyProperty();
     }
@@ -75,7 +77,7 @@ public final class Theme {
     }
 
     public boolean isLarge() {
-        return scale.get() > 1;
+        return root.getStyleClass().contains(LARGE_CLASS);
     }
 
     public void setDark(boolean dark) {
@@ -85,7 +87,18 @@ public final class Theme {
 
     public void setLarge(boolean large) {
         put(LARGE_CLASS, large);
-        scale.set(large ? LARGE : 1.0);
+        showScale();
+    }
+
+    /** @param lecture whether everything is as large as the last row of a room needs it */
+    public void setLecture(boolean lecture) {
+        put(LECTURE_CLASS, lecture);
+        showScale();
+    }
+
+    private void showScale() {
+        scale.set(root.getStyleClass().contains(LECTURE_CLASS) ? LECTURE
+                : root.getStyleClass().contains(LARGE_CLASS) ? LARGE : 1.0);
     }
 
     private void put(String styleClass, boolean isOn) {

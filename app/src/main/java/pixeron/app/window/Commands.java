@@ -1,5 +1,6 @@
 package pixeron.app.window;
 
+import java.util.function.Consumer;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
 import javafx.scene.input.Clipboard;
@@ -11,6 +12,7 @@ import pixeron.app.bench.MiddlePane.View;
 import pixeron.app.bench.SheetsPane.Kind;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
+import pixeron.app.model.Walking;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.HandValue;
 import pixeron.format.CellTable;
@@ -25,8 +27,11 @@ final class Commands {
     private final Bench bench;
     private final Supplier<BenchView> view;
     private final Banner banner;
+    private final Runnable lecture;
 
-    Commands(Bench bench, Supplier<BenchView> view, Banner banner) {
+    /** @param lecture shows sheets and working large, or everything again */
+    Commands(Bench bench, Supplier<BenchView> view, Banner banner, Runnable lecture) {
+        this.lecture = lecture;
         this.bench = bench;
         this.view = view;
         this.banner = banner;
@@ -99,6 +104,39 @@ final class Commands {
     void show(View middle) {
         if (isOpen()) {
             view.get().show(middle);
+        }
+    }
+
+    /** Does something with the walk, or begins one. */
+    void walk(Consumer<Walking> action) {
+        if (isOpen()) {
+            if (bench.walking().isPossible()) {
+                action.accept(bench.walking());
+            } else {
+                view.get().say("Select a step with a result to walk over it");
+            }
+        }
+    }
+
+    /** Does something with the walk; begins it when there is none. */
+    void onWalk(Consumer<Walking> action) {
+        walk(walking -> {
+            if (walking.isOn()) {
+                action.accept(walking);
+            } else {
+                walking.toggle();
+            }
+        });
+    }
+
+    void walkToPicked() {
+        Pixel picked = bench.pickedProperty().get();
+        onWalk(walking -> walking.to(picked));
+    }
+
+    void lecture() {
+        if (isOpen()) {
+            lecture.run();
         }
     }
 

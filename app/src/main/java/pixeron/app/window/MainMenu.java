@@ -9,6 +9,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
 import pixeron.app.bench.MiddlePane.View;
 import pixeron.app.bench.SheetsPane.Kind;
+import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
 
 /** Every action, in groups, with its key. The keys work whether the menu is open or not. */
@@ -21,7 +22,7 @@ final class MainMenu {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
         button.getItems().addAll(fileMenu(files, showOpening, newImage, quit), editMenu(files, commands),
-                viewMenu(files, commands, theme), item("Keys and help", "F1", showHelp));
+                viewMenu(files, commands, theme), walkMenu(commands), item("Keys and help", "F1", showHelp));
     }
 
     MenuButton button() {
@@ -93,6 +94,20 @@ final class MainMenu {
         });
         menu.getItems().addAll(new SeparatorMenuItem(), dark, large);
         return menu;
+    }
+
+    private static Menu walkMenu(Commands commands) {
+        return new Menu("Walk", null,
+                item("Begin or leave the walk", "F9", () -> commands.walk(Walking::toggle)),
+                item("Play or pause", "Shift+F9", () -> commands.onWalk(walking ->
+                        walking.playingProperty().set(!walking.playingProperty().get()))),
+                item("One pixel forward", "Alt+Right", () -> commands.onWalk(Walking::forward)),
+                item("One pixel back", "Alt+Left", () -> commands.onWalk(Walking::back)),
+                item("One line of the loop", "Alt+Shift+Right", () -> commands.onWalk(Walking::oneMoment)),
+                item("To the next row or column", "Alt+Down", () -> commands.onWalk(Walking::nextLine)),
+                item("To the picked pixel", "Alt+Enter", commands::walkToPicked),
+                new SeparatorMenuItem(),
+                item("Lecture", "F11", commands::lecture));
     }
 
     private static MenuItem item(String text, String key, Runnable action) {

@@ -5,6 +5,8 @@ import java.time.Duration;
 import java.util.List;
 import javafx.application.Platform;
 import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
@@ -46,7 +48,7 @@ public final class MainWindow extends StackPane {
                 text -> view().say(text));
         files.setAskHow(this::askHow);
         opening = new OpeningView(files, this::showNewImage);
-        Commands commands = new Commands(bench, this::view, banner);
+        Commands commands = new Commands(bench, this::view, banner, this::toggleLecture);
         MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, this::showNewImage, this::showHelp,
                 () -> askToClose(Platform::exit));
         topBar = new TopBar(bench, files, commands, this::showNewImage, menu.button());
@@ -64,6 +66,11 @@ public final class MainWindow extends StackPane {
         // When the project is there, before its result is: what is calculated then finds the bench standing.
         bench.projectProperty().subscribe(project -> showWhatIsOpen());
         bench.shownProperty().subscribe(shown -> showWhatIsOpen());
+        addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE && view != null && view.isLecture()) {
+                toggleLecture();
+            }
+        });
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
     }
@@ -78,6 +85,15 @@ public final class MainWindow extends StackPane {
             view.sheets().openTableButton().setOnAction(event -> files.openByHand());
         }
         return view;
+    }
+
+    /** Only sheets, working and loops, all large, or everything again. */
+    private void toggleLecture() {
+        boolean isOn = !view().isLecture();
+        view().setLecture(isOn);
+        topBar.setVisible(!isOn);
+        topBar.setManaged(!isOn);
+        theme.setLecture(isOn);
     }
 
     private void showNewImage() {

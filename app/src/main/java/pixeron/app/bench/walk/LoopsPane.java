@@ -1,0 +1,93 @@
+package pixeron.app.bench.walk;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pixeron.app.bench.WhenSeen;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Walking;
+import pixeron.walk.PseudoCode;
+import pixeron.walk.Walk;
+import pixeron.working.Loop;
+import pixeron.working.Moment;
+
+/** What the step does, as loops in plain words, with the line that was done last and what the variables hold. */
+public final class LoopsPane extends ScrollPane {
+
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final double INDENT = 14;
+
+    private final Bench bench;
+    private final VBox lines = new VBox();
+    private final FlowPane variables = new FlowPane();
+    private final Label hint = new Label("Select a step: what it does for each pixel stands here as loops in plain words.");
+    private List<Loop.Row> shown = List.of();
+
+    /** @param isSeen whether the pane is seen now */
+    public LoopsPane(Bench bench, ObservableValue<Boolean> isSeen) {
+        this.bench = bench;
+        WhenSeen seen = new WhenSeen(isSeen, this::render);
+        getStyleClass().add("loops");
+        setFitToWidth(true);
+        lines.getStyleClass().add("loop-lines");
+        variables.getStyleClass().add("loop-variables");
+        hint.getStyleClass().add("sheet-hint");
+        hint.setWrapText(true);
+        setContent(new VBox(lines, variables));
+        bench.shownProperty().subscribe(now -> seen.request());
+        bench.pickedProperty().subscribe(now -> seen.request());
+        bench.walking().walkProperty().subscribe(now -> seen.request());
+        bench.walking().mistakeProperty().subscribe(now -> seen.request());
+    }
+
+    private void render() {
+        Walking walking = bench.walking();
+        Optional<PseudoCode> code = walking.code();
+        if (code.isEmpty()) {
+            shown = List.of();
+            lines.getChildren().setAll(hint);
+            variables.getChildren().clear();
+            return;
+        }
+        if (!code.get().lines().equals(shown)) {
+            shown = code.get().lines();
+            lines.getChildren().setAll(shown.stream().map(LoopsPane::line).toList());
+        }
+        int done = walking.moment();
+        // While a value is to be guessed, the lines that lead to it are not told.
+        boolean isCovered = walking.isOn() && walking.guessingProperty().get() && done != Walk.ALL;
+        int current = code.get().line(isCovered ? 0 : done);
+        for (int n = 0; n < lines.getChildren().size(); n++) {
+            lines.getChildren().get(n).pseudoClassStateChanged(CURRENT, n == current);
+        }
+        variables.getChildren().setAll(code.get().variables(isCovered ? 0 : done).stream().map(LoopsPane::variable)
+                .toList());
+    }
+
+    private static Region line(Loop.Row row) {
+        Label text = new Label(row.text());
+        text.setWrapText(true);
+        HBox line = new HBox(text);
+        line.getStyleClass().add("loop-line");
+        line.setStyle("-fx-padding: 2 6 2 " + (8 + INDENT * row.depth()) + ";");
+        return line;
+    }
+
+    private static Region variable(Moment.Variable variable) {
+        Label name = new Label(variable.name() + " =");
+        name.getStyleClass().add("working-label");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        Label value = new Label(variable.value());
+        value.getStyleClass().add("loop-value");
+        HBox box = new HBox(name, value);
+        box.getStyleClass().add("loop-variable");
+        return box;
+    }
+}

@@ -1,0 +1,89 @@
+package pixeron.app.bench.walk;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.canvas.GraphicsContext;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.app.model.Walking;
+import pixeron.app.sheet.CoverPainter;
+import pixeron.app.sheet.ImagePainter;
+import pixeron.app.sheet.Look;
+import pixeron.app.sheet.OverwrittenPainter;
+import pixeron.app.sheet.Painter;
+import pixeron.app.sheet.Sheet;
+import pixeron.app.sheet.Viewport;
+import pixeron.app.sheet.WindowPainter;
+import pixeron.app.theme.Theme;
+import pixeron.image.Pixel;
+import pixeron.step.Operation;
+import pixeron.step.Place;
+import pixeron.walk.PseudoCode;
+import pixeron.walk.Walk;
+
+/** What a walk puts over the sheets: the window of the picked pixel on Before, hatched paper over After. */
+public final class WalkSheets {
+
+    private final Bench bench;
+    private final Theme theme;
+    private final Sheet before;
+    private final Sheet after;
+
+    /**
+     * @param before the sheet that is read
+     * @param after the sheet that is written
+     */
+    public WalkSheets(Bench bench, Theme theme, Sheet before, Sheet after) {
+        this.bench = bench;
+        this.theme = theme;
+        this.before = before;
+        this.after = after;
+        bench.walking().walkProperty().subscribe(walk -> render());
+        bench.walking().mistakeProperty().subscribe(found -> render());
+        bench.pickedProperty().subscribe(pixel -> render());
+        bench.shownProperty().subscribe(shown -> render());
+    }
+
+    private void render() {
+        Walking walking = bench.walking();
+        Shown shown = bench.shown();
+        Walk walk = walking.walk();
+        after.setOver(walk == null || shown == null ? null : new CoverPainter(walk::isWritten, walk.current(),
+                walk.visits().rows(), walk.visits().columns(), theme));
+        before.setOver(shown == null ? null : window(shown, walking).orElse(null));
+    }
+
+    private Optional<Painter> window(Shown shown, Walking walking) {
+        Pixel picked = bench.pickedProperty().get();
+        List<Place> places = shown.explained().filter(Operation.class::isInstance).map(Operation.class::cast)
+                .filter(operation -> operation.contains(picked)).map(operation -> operation.cells(picked))
+                .orElse(List.of());
+        int taken = walking.isOn() && walking.moment() != Walk.ALL
+                ? walking.code().map((PseudoCode code) -> code.cells(walking.moment())).orElse(0) : places.size();
+        Optional<Painter> window = places.isEmpty() ? Optional.empty()
+                : Optional.of(new WindowPainter(places, taken, theme));
+        Shown.Described mistake = walking.mistakeProperty().get();
+        if (!walking.isOn() || mistake == null) {
+            return window;
+        }
+        Walk walk = walking.walk();
+        Painter overwritten = new OverwrittenPainter(new ImagePainter(mistake, new Look(
+                bench.looking().display(), Optional.empty()), theme), walk::isWritten, walk.visits().rows(),
+                walk.visits().columns());
+        return Optional.of(window.<Painter>map(frames -> new Both(overwritten, frames)).orElse(overwritten));
+    }
+
+    private record Both(Painter below, Painter above) implements Painter {
+
+        @Override
+        public void paint(GraphicsContext graphics, Viewport viewport) {
+            below.paint(graphics, viewport);
+            above.paint(graphics, viewport);
+        }
+
+        @Override
+        public String describe(Pixel pixel) {
+            return below.describe(pixel);
+        }
+    }
+}

@@ -1,0 +1,344 @@
+package pixeron.app.model;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import pixeron.PixeronException;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.image.Comparison;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.project.SavedWalk;
+import pixeron.step.Explained;
+import pixeron.step.Operation;
+import pixeron.walk.InPlace;
+import pixeron.walk.PseudoCode;
+import pixeron.walk.ScanOrder;
+import pixeron.walk.Score;
+import pixeron.walk.Visits;
+import pixeron.walk.Walk;
+
+/** The walk over the result of the selected step, if there is one; it is kept in the project's file but not undone. */
+public final class Walking {
+
+    private final Bench bench;
+    private final Background background = new Background();
+    private final ReadOnlyObjectWrapper<Walk> walk = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Score> score = new ReadOnlyObjectWrapper<>(Score.NONE);
+    private final ReadOnlyObjectWrapper<Shown.Described> mistake = new ReadOnlyObjectWrapper<>();
+    private final BooleanProperty guessing = new SimpleBooleanProperty();
+    private final BooleanProperty inPlace = new SimpleBooleanProperty();
+    private final BooleanProperty playing = new SimpleBooleanProperty();
+    private final BooleanProperty drawingPath = new SimpleBooleanProperty();
+    private final ObjectProperty<Speed> speed = new SimpleObjectProperty<>(Speed.NORMAL);
+    private Optional<InPlace> overwriting = Optional.empty();
+    private SavedWalk awaited;
+    private PseudoCode code;
+    private Explained codeOf;
+
+    Walking(Bench bench) {
+        this.bench = bench;
+        bench.shownProperty().subscribe(this::follow);
+        inPlace.subscribe(isOn -> findMistake());
+        guessing.subscribe(isOn -> {
+            if (walk.get() != null) {
+                playing.set(false);
+                score.set(Score.NONE);
+                set(isOn ? beforeNext(walk.get()) : walk.get());
+            }
+        });
+    }
+
+    /** The walk; null while there is none. */
+    public ReadOnlyObjectProperty<Walk> walkProperty() {
+        return walk.getReadOnlyProperty();
+    }
+
+    public Walk walk() {
+        return walk.get();
+    }
+
+    public boolean isOn() {
+        return walk.get() != null;
+    }
+
+    /** Whether values are covered until the person has written one. */
+    public BooleanProperty guessingProperty() {
+        return guessing;
+    }
+
+    /** Whether the mistake of writing into the image that is read is shown. */
+    public BooleanProperty inPlaceProperty() {
+        return inPlace;
+    }
+
+    public BooleanProperty playingProperty() {
+        return playing;
+    }
+
+    /** Whether the next drag on a sheet is the path of the walk. */
+    public BooleanProperty drawingPathProperty() {
+        return drawingPath;
+    }
+
+    public ObjectProperty<Speed> speedProperty() {
+        return speed;
+    }
+
+    public ReadOnlyObjectProperty<Score> scoreProperty() {
+        return score.getReadOnlyProperty();
+    }
+
+    /** What stands in the image when the result is written into the image that is read; null while that is not shown. */
+    public ReadOnlyObjectProperty<Shown.Described> mistakeProperty() {
+        return mistake.getReadOnlyProperty();
+    }
+
+    /** @return how many values differ from the right result in the end, while the mistake is shown */
+    public Optional<Integer> differing() {
+        return mistake.get() == null ? Optional.empty() : result().map(right -> Comparison.of(right,
+                mistake.get().image()).differ());
+    }
+
+    /** @return the size of what is walked over; empty where nothing is worked out */
+    private Optional<Image> result() {
+        Shown shown = bench.shown();
+        return shown == null || shown.explained().isEmpty() ? Optional.empty()
+                : shown.after().map(Shown.Described::image);
+    }
+
+    /** @return whether there is something to walk over */
+    public boolean isPossible() {
+        return result().isPresent();
+    }
+
+    /** @return whether the step reads other pixels, so that writing in place is a mistake */
+    public boolean canOverwrite() {
+        Shown shown = bench.shown();
+        return shown != null && shown.explained().orElse(null) instanceof Operation operation
+                && operation.reading(operation.before()::value).isPresent();
+    }
+
+    /** Begins a walk, or leaves it. */
+    public void toggle() {
+        if (isOn()) {
+            leave();
+        } else {
+            result().ifPresent(image -> begin(Visits.of(ScanOrder.ROWS, image.rows(), image.columns())));
+        }
+    }
+
+    /** Everything is shown again. */
+    public void leave() {
+        playing.set(false);
+        inPlace.set(false);
+        guessing.set(false);
+        drawingPath.set(false);
+        walk.set(null);
+    }
+
+    /** Begins again in another order. */
+    public void begin(Visits visits) {
+        playing.set(false);
+        score.set(Score.NONE);
+        set(Walk.start(visits));
+        findMistake();
+    }
+
+    /** Begins again row by row or column by column. */
+    public void begin(ScanOrder order) {
+        begin(Visits.of(order, walk().visits().rows(), walk().visits().columns()));
+    }
+
+    /** Begins again along a path of the person's own. */
+    public void begin(List<Pixel> path) {
+        drawingPath.set(false);
+        begin(Visits.along(path, walk().visits().rows(), walk().visits().columns()));
+    }
+
+    private void set(Walk next) {
+        walk.set(next);
+        bench.pick(next.current());
+    }
+
+    private void change(UnaryOperator<Walk> change) {
+        if (isOn()) {
+            Walk next = change.apply(walk());
+            set(guessing.get() ? beforeNext(next) : next);
+        }
+    }
+
+    /** While guessing, the walk stands before the next value, not behind the last. */
+    private static Walk beforeNext(Walk walk) {
+        return walk.isWritten() ? walk.next() : new Walk(walk.visits(), walk.place(), 0);
+    }
+
+    /** Writes one value more. */
+    public void forward() {
+        change(Walk::forward);
+    }
+
+    /** Takes the last value away. */
+    public void back() {
+        change(Walk::back);
+    }
+
+    /** Goes on to the next row or column. */
+    public void nextLine() {
+        change(Walk::toNextLine);
+    }
+
+    public void toStart() {
+        playing.set(false);
+        change(old -> Walk.start(old.visits()));
+    }
+
+    public void toEnd() {
+        playing.set(false);
+        change(old -> old.at(old.visits().count()));
+    }
+
+    /** Writes so many pixels. */
+    public void to(int written) {
+        change(old -> old.at(written));
+    }
+
+    /** Writes everything up to a pixel. */
+    public void to(Pixel pixel) {
+        if (isOn() && pixel.row() < walk().visits().rows() && pixel.column() < walk().visits().columns()) {
+            change(old -> old.to(pixel));
+        }
+    }
+
+    /** Does one line of the loop; in the terms of a window one sees the sum grow. */
+    public void oneMoment() {
+        if (isOn()) {
+            set(walk().oneMoment(code().map(found -> found.moments().size()).orElse(1)));
+        }
+    }
+
+    /** @return whether a value typed at a pixel is the guess that the walk waits for */
+    public boolean waitsFor(Pixel pixel) {
+        return isOn() && guessing.get() && !walk().isWritten() && walk().current().equals(pixel);
+    }
+
+    /** The person has written a value for the current pixel: it is counted, and the walk goes on. */
+    public void guessed(String text) {
+        Explained explained = bench.shown().explained().orElseThrow();
+        Check check = Check.of(HandSheet.EMPTY.withTolerance(bench.shown().sheet().tolerance())
+                .with(walk().current(), text), explained);
+        score.set(score.get().with(check.cells().get(0).state() == CellCheck.State.AGREES));
+        Walk revealed = walk().at(walk().place() + 1);
+        set(revealed.isAtEnd() ? revealed : revealed.next());
+    }
+
+    /** @return whether the value of a pixel is seen */
+    public boolean isSeen(Pixel pixel) {
+        return !isOn() || pixel.row() >= walk().visits().rows() || pixel.column() >= walk().visits().columns()
+                || walk().isWritten(pixel);
+    }
+
+    /** @return how the values are worked out now: as they should be, or with the mistake */
+    public Optional<Explained> explained() {
+        Shown shown = bench.shown();
+        return isOn() && inPlace.get() && overwriting.isPresent() ? overwriting.map(found -> found)
+                : shown == null ? Optional.empty() : shown.explained().map(found -> found);
+    }
+
+    /** @return the loops with what is done for the picked pixel; empty where it has no value */
+    public Optional<PseudoCode> code() {
+        Pixel pixel = bench.pickedProperty().get();
+        Optional<Explained> explained = explained().filter(found -> found.contains(pixel));
+        if (explained.isEmpty() || result().isEmpty()) {
+            return Optional.empty();
+        }
+        Visits visits = isOn() ? walk().visits()
+                : Visits.of(ScanOrder.ROWS, result().get().rows(), result().get().columns());
+        if (code == null || codeOf != explained.get() || !code.pixel().equals(pixel)
+                || !code.lines().get(0).text().equals(visits.heads().get(0))) {
+            try {
+                code = PseudoCode.of(explained.get(), visits, pixel);
+                codeOf = explained.get();
+            } catch (PixeronException noValue) {
+                return Optional.empty();
+            }
+        }
+        return Optional.of(code);
+    }
+
+    /** @return how many lines of the loop are done for the picked pixel */
+    public int moment() {
+        Pixel pixel = bench.pickedProperty().get();
+        return isSeen(pixel) ? Walk.ALL : walk().current().equals(pixel) ? walk().moment() : 0;
+    }
+
+    /** A walk that was saved goes on when its result is there. */
+    void await(Optional<SavedWalk> saved) {
+        leave();
+        awaited = saved.orElse(null);
+    }
+
+    private void follow(Shown shown) {
+        code = null;
+        Optional<Image> result = result();
+        if (shown != null && awaited != null && result.isPresent()) {
+            SavedWalk saved = awaited;
+            awaited = null;
+            resume(saved, result.get());
+        } else if (isOn() && shown != null) {
+            if (result.isEmpty()) {
+                leave();
+            } else {
+                Visits visits = walk().visits().sized(result.get().rows(), result.get().columns());
+                if (visits != walk().visits()) {
+                    begin(visits);
+                } else {
+                    findMistake();
+                }
+            }
+        }
+    }
+
+    private void resume(SavedWalk saved, Image image) {
+        Visits visits = saved.order().map(order -> Visits.of(order, image.rows(), image.columns()))
+                .orElseGet(() -> Visits.along(saved.path(), image.rows(), image.columns()));
+        begin(visits);
+        guessing.set(saved.isGuessing());
+        to(saved.written());
+        score.set(saved.score());
+        inPlace.set(saved.isInPlace());
+    }
+
+    /** @return what is kept of the walk in the project's file */
+    Optional<SavedWalk> saved() {
+        return awaited != null ? Optional.of(awaited) : !isOn() ? Optional.empty() : Optional.of(new SavedWalk(
+                walk().visits().order(), walk().visits().path(), walk().written(), guessing.get(), inPlace.get(),
+                score.get()));
+    }
+
+    private void findMistake() {
+        Shown shown = bench.shown();
+        if (!isOn() || !inPlace.get() || shown == null || !canOverwrite()) {
+            background.cancel();
+            overwriting = Optional.empty();
+            mistake.set(null);
+            code = null;
+            return;
+        }
+        Operation operation = (Operation) shown.explained().orElseThrow();
+        Visits visits = walk().visits();
+        background.start(progress -> InPlace.of(operation, visits, progress).orElseThrow(), found -> {
+            overwriting = Optional.of(found);
+            code = null;
+            mistake.set(Shown.Described.of(found.image()));
+        }, problem -> inPlace.set(false));
+    }
+}
