@@ -196,8 +196,7 @@ class Pictures extends WindowTest {
 
     @Test
     void walking() throws IOException {
-        demo("Speckled proof");
-        step("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat");
+        demo("Dusty ornament");
         push(KeyCode.F9);
         interact(() -> {
             bench().walking().to(29);
@@ -207,18 +206,30 @@ class Pictures extends WindowTest {
         });
         sleep(300);
         take("walk");
+        interact(() -> bench().walking().guessingProperty().set(true));
+        interact(() -> bench().walking().to(11));
+        sleep(300);
+        take("guess");
         push(KeyCode.F9);
-        step("median size=3 border=mirror-whole");
+        interact(() -> bench().select(1));
+        settle();
         interact(() -> bench().pick(new Pixel(0, 3)));
         sleep(300);
         take("median");
-        step("sobel part=sum");
-        interact(() -> bench().pick(new Pixel(4, 4)));
+        interact(() -> bench().select(2));
+        settle();
+        interact(() -> bench().pick(new Pixel(3, 5)));
         sleep(300);
         take("gradient");
+        interact(() -> bench().select(0));
+        settle();
         push(KeyCode.F11);
         interact(() -> bench().walking().to(28));
         sleep(500);
         take("lecture");
+        interact(() -> bench().walking().inPlaceProperty().set(true));
+        push(KeyCode.ESCAPE);
+        sleep(500);
+        take("in-place");
     }
 }

@@ -25,10 +25,11 @@ import pixeron.step.gray.GraySource;
  * @param tables the values by hand in the tables of a step, by its id and the name of the table; none without values
  * @param branch the name of the branch whose chain and values these are
  * @param others the other branches of the work, on the same image
+ * @param kernels kernels of one's own that are kept with the project
  */
 public record Project(String name, Origin origin, Optional<GraySource> gray, Chain chain,
         Map<Integer, HandSheet> sheets, Map<Integer, Map<String, HandTable>> tables, String branch,
-        List<Branch> others) {
+        List<Branch> others, List<OwnKernel> kernels) {
 
     /** The name of the only branch of a new project. */
     public static final String FIRST_BRANCH = "A";
@@ -41,12 +42,13 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
         sheets = Map.copyOf(sheets);
         tables = Map.copyOf(tables);
         others = List.copyOf(others);
+        kernels = List.copyOf(kernels);
     }
 
     /** A project with one branch. */
     public Project(String name, Origin origin, Optional<GraySource> gray, Chain chain, Map<Integer, HandSheet> sheets,
             Map<Integer, Map<String, HandTable>> tables) {
-        this(name, origin, gray, chain, sheets, tables, FIRST_BRANCH, List.of());
+        this(name, origin, gray, chain, sheets, tables, FIRST_BRANCH, List.of(), List.of());
     }
 
     /** @return a project without steps */
@@ -75,18 +77,18 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
         // The image is the same for all branches: what is drawn on it shows in each.
         List<Branch> all = changed.source() == chain.source() ? others
                 : others.stream().map(other -> other.onSource(changed.source())).toList();
-        return new Project(name, origin, gray, changed, sheets, tables, branch, all).cleared();
+        return new Project(name, origin, gray, changed, sheets, tables, branch, all, kernels).cleared();
     }
 
     /** @return this with its gray made in another way; the steps stay */
     public Project withGray(GraySource changed) {
         return new Project(name, origin, Optional.of(changed), chain.onSource(changed.image()), sheets, tables, branch,
-                others.stream().map(other -> other.onSource(changed.image())).toList());
+                others.stream().map(other -> other.onSource(changed.image())).toList(), kernels);
     }
 
     /** @return this with its gray image as it is and the colour picture forgotten, so that it can be drawn on */
     public Project withoutColour() {
-        return new Project(name, origin, Optional.empty(), chain, sheets, tables, branch, others).cleared();
+        return new Project(name, origin, Optional.empty(), chain, sheets, tables, branch, others, kernels).cleared();
     }
 
     private Project cleared() {
@@ -95,7 +97,7 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
                 : chain.links().stream().noneMatch(link -> link.id() == id));
         Map<Integer, Map<String, HandTable>> keptTables = new HashMap<>(tables);
         keptTables.keySet().removeIf(id -> chain.links().stream().noneMatch(link -> link.id() == id));
-        return new Project(name, origin, gray, chain, kept, keptTables, branch, others);
+        return new Project(name, origin, gray, chain, kept, keptTables, branch, others, kernels);
     }
 
     /** @return this with changed values by hand for the step at a position */
@@ -107,7 +109,7 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
         } else {
             all.put(id(position), changed);
         }
-        return new Project(name, origin, gray, chain, all, tables, branch, others);
+        return new Project(name, origin, gray, chain, all, tables, branch, others, kernels);
     }
 
     /** @return the values by hand in the tables of the step at a position, by the name of the table */
@@ -130,7 +132,12 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
         } else {
             all.put(id(position), Map.copyOf(ofStep));
         }
-        return new Project(name, origin, gray, chain, sheets, all, branch, others);
+        return new Project(name, origin, gray, chain, sheets, all, branch, others, kernels);
+    }
+
+    /** @return this with a kernel of one's own more; it takes the place of one with the same name */
+    public Project withKernel(OwnKernel kernel) {
+        return new Project(name, origin, gray, chain, sheets, tables, branch, others, kernel.in(kernels));
     }
 
     /** @return the names of all branches, in their order */
@@ -155,7 +162,7 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
         }
         List<Branch> all = new ArrayList<>(others);
         all.add(present());
-        return new Project(name, origin, gray, shared, sheets, tables, String.valueOf(next), all).cleared();
+        return new Project(name, origin, gray, shared, sheets, tables, String.valueOf(next), all, kernels).cleared();
     }
 
     private Branch present() {
@@ -174,7 +181,7 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
             if (sheets.containsKey(GRAY_ID)) {
                 with.put(GRAY_ID, sheets.get(GRAY_ID));
             }
-            return new Project(name, origin, gray, other.chain(), with, other.tables(), wanted, all);
+            return new Project(name, origin, gray, other.chain(), with, other.tables(), wanted, all, kernels);
         }).orElse(this);
     }
 
@@ -185,7 +192,7 @@ public record Project(String name, Origin origin, Optional<GraySource> gray, Cha
         }
         Project other = onBranch(others.get(others.size() - 1).name());
         return new Project(name, origin, gray, other.chain, other.sheets, other.tables, other.branch,
-                other.others.stream().filter(left -> !left.name().equals(branch)).toList());
+                other.others.stream().filter(left -> !left.name().equals(branch)).toList(), kernels);
     }
 
     /** @return the chain of a branch */

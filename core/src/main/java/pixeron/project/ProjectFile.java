@@ -84,6 +84,10 @@ public final class ProjectFile {
                 writeSteps(node, other.chain(), other.sheets(), other.tables());
             }
         }
+        if (!project.kernels().isEmpty()) {
+            ArrayNode kernels = root.putArray("kernels");
+            project.kernels().forEach(kernel -> kernels.addObject().put("name", kernel.name()).put("line", kernel.line()));
+        }
         ObjectNode view = root.putObject("view");
         view.put("step", saved.view().position());
         view.put("row", saved.view().picked().row()).put("column", saved.view().picked().column());
@@ -216,10 +220,12 @@ public final class ProjectFile {
             }
             others.add(branch(node, node.text("name"), empty.chain()));
         }
+        List<OwnKernel> kernels = (fields.has("kernels") ? fields.objects("kernels") : List.<Fields>of()).stream()
+                .map(kernel -> new OwnKernel(kernel.text("name"), kernel.read("line", OwnKernel::requireKernel))).toList();
         Map<Integer, HandSheet> sheets = new HashMap<>(empty.sheets());
         sheets.putAll(work.sheets());
         Project project = new Project(empty.name(), empty.origin(), empty.gray(), work.chain(), sheets, work.tables(),
-                work.name(), others);
+                work.name(), others, kernels);
         return new SavedProject(project, view(fields.object("view"), project));
     }
 

@@ -83,6 +83,11 @@ class ProjectFileTest {
             sheets.put(Project.GRAY_ID, HandSheet.EMPTY.with(new Pixel(0, 0), "12"));
         }
         Project project = new Project("Proof " + seed, origin, gray, chain, sheets, tables);
+        if (random.nextBoolean()) {
+            project = project.withKernel(new OwnKernel("edge", "kernel weights=\"-1 0 1\""))
+                    .withKernel(new OwnKernel("half", "kernel weights=1/2 divisor=1"))
+                    .withKernel(new OwnKernel("edge", "kernel weights=\"1 0 -1\""));
+        }
         if (chain.size() > 0 && random.nextBoolean()) {
             project = project.branched(0).onBranch(random.nextBoolean() ? "A" : "B");
             return new SavedProject(project, new View(0, new Pixel(0, 0)));

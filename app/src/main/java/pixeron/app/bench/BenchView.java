@@ -32,6 +32,7 @@ import pixeron.app.bench.curve.CurvePane;
 import pixeron.app.bench.table.TablesPane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.OwnKernels;
 import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
 import pixeron.format.CellTable;
@@ -54,12 +55,13 @@ public final class BenchView extends BorderPane {
 
     /**
      * @param bench the state
+     * @param personal the person's own kernels
      * @param background where it is calculated
      * @param newImage opens an image that was made here
      * @param openCells lets the person choose a file with cells and hands them over
      * @param openAnswer lets the person choose a file with an image and hands over its name and the image
      */
-    public BenchView(Bench bench, Background background, Theme theme, Consumer<Image> newImage,
+    public BenchView(Bench bench, OwnKernels personal, Background background, Theme theme, Consumer<Image> newImage,
             Consumer<Consumer<CellTable>> openCells, Consumer<BiConsumer<String, Image>> openAnswer) {
         sheets = new SheetsPane(bench, theme, this::say);
         working = new WorkingPane(bench, theme);
@@ -68,7 +70,7 @@ public final class BenchView extends BorderPane {
         status = new StatusLine(bench, background);
         getStyleClass().add("bench");
         this.bench = bench;
-        side = side(bench);
+        side = side(bench, personal);
         setLeft(side);
         addEventFilter(KeyEvent.KEY_PRESSED, this::lectureKeys);
         BorderPane walked = new BorderPane(sheets);
@@ -98,10 +100,10 @@ public final class BenchView extends BorderPane {
         return button;
     }
 
-    private ScrollPane side(Bench bench) {
+    private ScrollPane side(Bench bench, OwnKernels personal) {
         Label title = new Label("STEPS");
         title.getStyleClass().add("section-title");
-        ParameterPane parameters = new ParameterPane(bench);
+        ParameterPane parameters = new ParameterPane(bench, personal);
         addEventHandler(StepAdded.ADDED, event -> parameters.focusFirst());
         VBox box = new VBox(title, new BranchBar(bench), new StepList(bench), search, parameters);
         box.getStyleClass().add("side");

@@ -5,17 +5,19 @@ import java.util.function.BiConsumer;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
+import pixeron.app.bench.kernel.WeightsGrid;
 import pixeron.step.Arguments;
 import pixeron.step.ChoiceParameter;
+import pixeron.step.MatrixParameter;
 import pixeron.step.Parameter;
 
 /**
@@ -31,7 +33,7 @@ public final class ParameterField<T> extends VBox {
     private final Parameter<T> parameter;
     private final BiConsumer<ParameterField<T>, Optional<T>> onChange;
     private final Label problem = new Label();
-    private final Control control;
+    private final Region control;
     /** True while a value is shown that the person did not give; also while the field is being made. */
     private boolean isShowing = true;
 
@@ -44,15 +46,16 @@ public final class ParameterField<T> extends VBox {
         getStyleClass().add("parameter");
         Label name = new Label(parameter.title());
         name.getStyleClass().add("parameter-name");
-        control = parameter instanceof ChoiceParameter choice ? comboBox(choice) : textField();
+        control = parameter instanceof ChoiceParameter choice ? comboBox(choice)
+                : parameter instanceof MatrixParameter ? weights() : textField();
         control.setAccessibleText(parameter.title() + ", " + parameter.range());
-        control.setTooltip(new Tooltip(parameter.key() + ": " + parameter.range()));
+        Tooltip.install(control, new Tooltip(parameter.key() + ": " + parameter.range()));
         name.setLabelFor(control);
         control.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(control, Priority.ALWAYS);
         problem.getStyleClass().add("parameter-problem");
         problem.setWrapText(true);
-        getChildren().add(new HBox(name, control));
+        getChildren().add(control instanceof WeightsGrid ? new VBox(name, control) : new HBox(name, control));
         isShowing = false;
     }
 
@@ -64,6 +67,25 @@ public final class ParameterField<T> extends VBox {
     /** @return the field or box itself */
     public Node control() {
         return control;
+    }
+
+    private WeightsGrid weights() {
+        WeightsGrid[] grid = new WeightsGrid[1];
+        grid[0] = new WeightsGrid(parameter.title(), () -> {
+            if (!isShowing) {
+                typed(grid[0].getText());
+            }
+        });
+        return grid[0];
+    }
+
+    /** Puts the cursor into the field. */
+    public void focus() {
+        if (control instanceof WeightsGrid grid) {
+            grid.focusFirst();
+        } else {
+            control.requestFocus();
+        }
     }
 
     private TextField textField() {
@@ -128,6 +150,12 @@ public final class ParameterField<T> extends VBox {
                 field.setText(text);
                 setProblem("");
             }
+        } else if (control instanceof WeightsGrid grid) {
+            String text = value.map(parameter::print).orElse("");
+            if (!isSame(grid.getText(), text)) {
+                grid.setText(text);
+                setProblem("");
+            }
         } else if (control instanceof ComboBox<?> box) {
             select(box, value.orElse(null));
         }
@@ -139,7 +167,7 @@ public final class ParameterField<T> extends VBox {
         if (typed.strip().equals(text)) {
             return true;
         }
-        if (!control.isFocused()) {
+        if (!control.isFocusWithin()) {
             return false;
         }
         try {

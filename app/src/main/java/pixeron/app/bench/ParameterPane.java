@@ -11,7 +11,9 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
+import pixeron.app.bench.kernel.KernelTools;
 import pixeron.app.model.Bench;
+import pixeron.app.model.OwnKernels;
 import pixeron.app.model.Shown;
 import pixeron.chain.Outcome;
 import pixeron.project.Project;
@@ -19,6 +21,8 @@ import pixeron.step.Operation;
 import pixeron.step.Parameter;
 import pixeron.step.Step;
 import pixeron.step.StepType;
+import pixeron.step.catalog.StepLine;
+import pixeron.step.kernel.Kernel;
 
 /** The keys of the selected step, edited in place. */
 final class ParameterPane extends VBox {
@@ -31,12 +35,22 @@ final class ParameterPane extends VBox {
     private final List<ParameterField<?>> fields = new ArrayList<>();
     private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
     private final Button copy = new Button("Copy step line");
+    private final Button spellOut = new Button("Write out as a kernel");
+    private final KernelTools kernel;
     private final ImageSettings image;
     private StepType type;
     private int id;
 
-    ParameterPane(Bench bench) {
+    /** @param personal the person's own kernels */
+    ParameterPane(Bench bench, OwnKernels personal) {
         this.bench = bench;
+        this.kernel = new KernelTools(bench, personal, this::replace);
+        spellOut.getStyleClass().add("quiet");
+        spellOut.setTooltip(new Tooltip("Turns the step into a kernel with its weights written out, to be changed"));
+        spellOut.setOnAction(event -> {
+            Step step = bench.project().chain().stage(bench.position()).link().step();
+            step.type().spelledOut(step).ifPresent(this::replace);
+        });
         this.image = new ImageSettings(bench);
         getStyleClass().add("parameters");
         title.getStyleClass().add("section-title");
@@ -73,6 +87,12 @@ final class ParameterPane extends VBox {
             build(link.step());
         }
         fields.forEach(field -> field.show(link.step().arguments()));
+        if (link.step().type() instanceof Kernel) {
+            kernel.show(link.step());
+        }
+        boolean isReady = link.step().type().spelledOut(link.step()).isPresent();
+        spellOut.setVisible(isReady);
+        spellOut.setManaged(isReady);
     }
 
     private void build(Step step) {
@@ -87,7 +107,16 @@ final class ParameterPane extends VBox {
         failure.setText("");
         getChildren().setAll(title, sentence);
         getChildren().addAll(fields);
-        getChildren().add(new HBox(copy));
+        if (step.type() instanceof Kernel) {
+            getChildren().add(3, kernel);
+        }
+        getChildren().addAll(spellOut, new HBox(copy));
+    }
+
+    /** Another step in the place of the selected one; through its line, so that its type is that of the catalog. */
+    private void replace(Step changed) {
+        int position = bench.position();
+        bench.edit(project -> project.withChain(chain -> chain.replaced(position, StepLine.parse(changed.line()))));
     }
 
     private <T> ParameterField<T> field(Parameter<T> parameter) {
@@ -120,7 +149,7 @@ final class ParameterPane extends VBox {
     /** Puts the cursor into the first field. */
     void focusFirst() {
         if (!fields.isEmpty()) {
-            fields.get(0).control().requestFocus();
+            fields.get(0).focus();
         }
     }
 

@@ -255,7 +255,9 @@ public final class Sheet extends Region {
             if (viewport.y(i) >= -cell / 2) {
                 graphics.setFill(i == picked.row() ? palette.ink() : palette.soft());
                 double y = header() + viewport.y(i) + Math.max(cell, Math.min(everyRow * cell, 12)) / 2;
-                graphics.fillText(Integer.toString(i + first), gutter() - 6, y);
+                // The last one stays on the sheet, also in large type.
+                graphics.fillText(Integer.toString(i + first), gutter() - 6,
+                        Math.min(y, canvas.getHeight() - 5 * theme.scale()));
             }
         }
     }

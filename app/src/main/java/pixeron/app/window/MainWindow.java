@@ -17,6 +17,7 @@ import pixeron.app.bench.SheetsPane.Kind;
 import pixeron.app.model.Autosave;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.OwnKernels;
 import pixeron.app.model.UserFolder;
 import pixeron.app.theme.Theme;
 
@@ -28,6 +29,7 @@ public final class MainWindow extends StackPane {
     private final Theme theme = new Theme(this);
     private final BorderPane layout = new BorderPane();
     private final Bench bench;
+    private final UserFolder folder;
     private final FileActions files;
     private final OpeningView opening;
     private final TopBar topBar;
@@ -42,6 +44,7 @@ public final class MainWindow extends StackPane {
      * @param autosaveDelay time without a change before unsaved work is kept
      */
     public MainWindow(UserFolder folder, Dialogs dialogs, Duration autosaveDelay) {
+        this.folder = folder;
         bench = new Bench(calculation, problem -> trouble(problem));
         Background reading = new Background();
         files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, dialogs, banner,
@@ -80,7 +83,7 @@ public final class MainWindow extends StackPane {
         if (view == null) {
             theme.loadNumbers();
             topBar.build();
-            view = new BenchView(bench, calculation, theme, image -> files.openNew("Part", image),
+            view = new BenchView(bench, new OwnKernels(folder), calculation, theme, image -> files.openNew("Part", image),
                     files::openCells, files::openAnswer);
             view.sheets().openTableButton().setOnAction(event -> files.openByHand());
         }
@@ -179,7 +182,7 @@ public final class MainWindow extends StackPane {
      * @param end runs when that is done
      */
     public void rehearse(Runnable end) {
-        Rehearsal.start(theme, view(), () -> !bench.isOpen(), end);
+        Rehearsal.start(theme, view(), new OwnKernels(folder), () -> !bench.isOpen(), end);
     }
 
     /** @param close runs when nothing unsaved is in the way */

@@ -14,6 +14,7 @@ import javafx.util.Duration;
 import pixeron.app.bench.BenchView;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.OwnKernels;
 import pixeron.app.theme.Theme;
 import pixeron.project.SavedProject;
 import pixeron.project.View;
@@ -53,19 +54,19 @@ final class Rehearsal {
      * @param real the bench itself; it is styled last, as empty as it is
      * @param end runs after the last piece
      */
-    static void start(Theme look, Node real, BooleanSupplier isWanted, Runnable end) {
+    static void start(Theme look, Node real, OwnKernels personal, BooleanSupplier isWanted, Runnable end) {
         Rehearsal rehearsal = new Rehearsal(isWanted, end);
-        rehearsal.pieces.add(() -> rehearsal.plan(look, real));
+        rehearsal.pieces.add(() -> rehearsal.plan(look, real, personal));
         rehearsal.next();
     }
 
-    private void plan(Theme look, Node real) {
+    private void plan(Theme look, Node real, OwnKernels personal) {
         new Scene(stage, WIDTH, HEIGHT);
         Theme theme = new Theme(stage);
         theme.setDark(look.isDark());
         theme.setLarge(look.isLarge());
         SavedProject demo = DemoCases.all().get(0).saved();
-        BenchView view = new BenchView(bench, background, theme, image -> { }, take -> { }, take -> { });
+        BenchView view = new BenchView(bench, personal, background, theme, image -> { }, take -> { }, take -> { });
         List<Node> side = List.of(view.getLeft());
         List<Node> sheetsAndBelow = List.copyOf(((SplitPane) view.getCenter()).getItems());
         List<Node> status = List.of(view.getBottom());

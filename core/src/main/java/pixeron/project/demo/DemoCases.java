@@ -39,7 +39,7 @@ public final class DemoCases {
     /** @return all cases, in the order in which they are offered; made anew at each call */
     public static List<DemoCase> all() {
         return List.of(threeBitSort(), levelsOfTheSort(), faintProof(), faintProofLarge(), speckledProof(),
-                unevenlyLitProof(), colourProof());
+                unevenlyLitProof(), dustyOrnament(), colourProof());
     }
 
     private static DemoCase threeBitSort() {
@@ -102,6 +102,14 @@ public final class DemoCases {
                 "Lit from the left: one threshold cannot part ink from paper. By hand, values above 255 went round to 0.",
                 List.of("multiply factor=1.3", "threshold at=140"),
                 project -> withHand(project, 0, new Area(0, 0, 6, 12), step(project, 0).with(Overflow.WRAP)));
+    }
+
+    private static DemoCase dustyOrnament() {
+        return demo("Dusty ornament", Workshop.dustyOrnament(),
+                "Two specks of dust: a kernel spreads them, a median removes them. By hand, fractions were dropped.",
+                List.of("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat", "median size=3 border=mirror-whole",
+                        "sobel part=x border=repeat"),
+                project -> withHand(project, 0, new Area(1, 0, 3, 8), step(project, 0).with(Rounding.TRUNCATE)));
     }
 
     private static DemoCase colourProof() {

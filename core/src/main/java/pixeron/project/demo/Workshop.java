@@ -38,6 +38,18 @@ final class Workshop {
                 : Math.max(97, Math.min(163, proof.level(n))));
     }
 
+    /** @return a small faint ornament with one bright and one dark speck of dust */
+    static Image dustyOrnament() {
+        int size = 8;
+        Random random = new Random(8);
+        return Image.ofLevels(size, size, 255, n -> {
+            double paper = 158 - 56 * ink(n / size, n % size, size) + 8 * (random.nextDouble() - 0.5);
+            boolean isBright = n == 2 * size + 4;
+            boolean isDark = n == 4 * size + 2;
+            return isBright ? 255 : isDark ? 0 : limited((int) StrictMath.rint(paper), 255);
+        });
+    }
+
     /** @return a proof with specks of dust: single white and black pixels */
     static Image speckledProof() {
         int size = 48;

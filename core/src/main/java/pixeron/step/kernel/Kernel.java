@@ -84,7 +84,7 @@ public final class Kernel extends WindowStep {
         Kernel type = new Kernel();
         Arguments arguments = Arguments.NONE.with(WEIGHTS, weights.rows().stream().map(row -> row.stream()
                 .map(Rational.class::cast).toList()).toList());
-        if (!weights.equals(Weights.centred(weights.rows()).with(weights.divisor(), weights.offset()))) {
+        if (!weights.hasMiddleAnchor()) {
             arguments = arguments.with(ANCHOR, List.of(Rational.of(weights.anchorRow()),
                     Rational.of(weights.anchorColumn())));
         }
@@ -92,12 +92,23 @@ public final class Kernel extends WindowStep {
         return new Step(type, type.taking(arguments.with(OFFSET, new Amount(weights.offset())), like));
     }
 
-    /** @return a kernel step with other weights; an anchor that is no longer one of their cells is left out */
-    public static Step with(Step step, List<List<Rational>> weights) {
-        List<Rational> anchor = step.arguments().get(ANCHOR);
-        boolean fits = anchor.isEmpty() || anchor.get(0).toInt() < weights.size()
-                && anchor.get(1).toInt() < weights.get(0).size();
-        return new Step(step.type(), (fits ? step.arguments() : step.arguments().without(ANCHOR)).with(WEIGHTS, weights));
+    /** @return a kernel step with other weights and their anchor; its divisor and offset stay */
+    public static Step with(Step step, Weights weights) {
+        Arguments changed = step.arguments().with(WEIGHTS, weights.rows().stream().map(row -> row.stream()
+                .map(Rational.class::cast).toList()).toList()).without(ANCHOR);
+        return new Step(step.type(), weights.hasMiddleAnchor() ? changed : changed.with(ANCHOR, List.of(
+                Rational.of(weights.anchorRow()), Rational.of(weights.anchorColumn()))));
+    }
+
+    /**
+     * @param ready a step that can be spelled out as a kernel
+     * @return a kernel step with the weights, the anchor and the divisor of another; border, sum and offset stay
+     */
+    public static Step filled(Step step, Step ready) {
+        Weights weights = weights(ready);
+        Step changed = with(step, weights);
+        return weights.divisor().map(divisor -> changed.with(DIVISOR, new Amount(divisor)))
+                .orElseGet(() -> changed.without(DIVISOR));
     }
 
     @Override

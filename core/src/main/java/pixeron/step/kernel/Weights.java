@@ -4,8 +4,6 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import pixeron.number.Approximate;
-import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 
@@ -63,6 +61,11 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
     /** @return these with a divisor and an offset */
     Weights with(Optional<Rational> newDivisor, Rational newOffset) {
         return new Weights(rows, anchorRow, anchorColumn, newDivisor, newOffset);
+    }
+
+    /** @return whether the anchor is the cell that anchor=auto takes */
+    boolean hasMiddleAnchor() {
+        return anchorRow == (height() - 1) / 2 && anchorColumn == (width() - 1) / 2;
     }
 
     public int height() {
@@ -172,12 +175,5 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
             all.add(Rational.of(number));
         }
         return all;
-    }
-
-    /** @return the weights as a step line has them: {@code 1 2 1 | 2 4 2 | 1 2 1} */
-    public String text() {
-        return String.join(" | ", rows.stream().map(row -> String.join(" ", row.stream().map(weight ->
-                weight instanceof Approximate ? Decimals.approximate(weight) : Decimals.print((Rational) weight)).toList()))
-                .toList());
     }
 }

@@ -76,7 +76,7 @@ public final class LoopsPane extends ScrollPane {
         text.setWrapText(true);
         HBox line = new HBox(text);
         line.getStyleClass().add("loop-line");
-        line.setStyle("-fx-padding: 2 6 2 " + (8 + INDENT * row.depth()) + ";");
+        line.setStyle("-fx-padding: 1 6 1 " + (8 + INDENT * row.depth()) + ";");
         return line;
     }
 

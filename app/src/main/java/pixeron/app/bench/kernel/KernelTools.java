@@ -1,0 +1,116 @@
+package pixeron.app.bench.kernel;
+
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pixeron.app.model.Bench;
+import pixeron.app.model.OwnKernels;
+import pixeron.project.OwnKernel;
+import pixeron.step.Step;
+import pixeron.step.catalog.StepLine;
+import pixeron.step.kernel.Kernel;
+import pixeron.step.kernel.KernelFacts;
+import pixeron.step.kernel.Weights;
+
+/** What can be done with the weights of a kernel beside typing them, and what is to be said of them. */
+public final class KernelTools extends VBox {
+
+    private static final List<String> READY = List.of("box size=3", "box size=5", "binomial size=3", "binomial size=5",
+            "sharpen", "laplacian neighbors=4", "laplacian neighbors=8", "sobel part=x", "sobel part=y", "prewitt part=x",
+            "prewitt part=y", "scharr part=x", "scharr part=y", "roberts part=x", "roberts part=y");
+
+    private final Bench bench;
+    private final OwnKernels personal;
+    private final Consumer<Step> write;
+    private final Label facts = new Label();
+    private final MenuButton fill = new MenuButton("Fill with…");
+    private final TextField name = new TextField();
+    private Step step;
+
+    /** @param write gets the changed step */
+    public KernelTools(Bench bench, OwnKernels personal, Consumer<Step> write) {
+        this.bench = bench;
+        this.personal = personal;
+        this.write = write;
+        getStyleClass().add("kernel-tools");
+        facts.getStyleClass().add("kernel-facts");
+        facts.setWrapText(true);
+        fill.setTooltip(new Tooltip("A ready kernel or one of your own, to be changed then"));
+        fill.setOnShowing(event -> fillMenu());
+        FlowPane changes = new FlowPane(button("Turn", "Turn weights and anchor by 180°", Weights::turned),
+                button("Transpose", "Rows for columns", Weights::transposed),
+                button("Negate", "Every weight with the other sign", Weights::negated), fill);
+        changes.getStyleClass().add("kernel-changes");
+        name.setPromptText("name to keep it");
+        name.setAccessibleText("Name under which the kernel is kept");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        name.setMinWidth(40);
+        name.setOnAction(event -> keep());
+        Button keep = new Button("Keep");
+        keep.getStyleClass().add("quiet");
+        keep.setTooltip(new Tooltip("Keep the kernel in this project and in your own list"));
+        keep.setMinWidth(USE_PREF_SIZE);
+        keep.setOnAction(event -> keep());
+        HBox keeping = new HBox(name, keep);
+        keeping.getStyleClass().add("kernel-changes");
+        getChildren().addAll(facts, changes, keeping);
+    }
+
+    private Button button(String text, String words, UnaryOperator<Weights> change) {
+        Button button = new Button(text);
+        button.getStyleClass().add("quiet");
+        button.setTooltip(new Tooltip(words));
+        button.setOnAction(event -> write.accept(Kernel.with(step, change.apply(Kernel.weights(step)))));
+        return button;
+    }
+
+    /** @param shown a kernel */
+    public void show(Step shown) {
+        step = shown;
+        facts.setText(String.join("\n", KernelFacts.of(Kernel.weights(shown)).sentences()));
+    }
+
+    private void fillMenu() {
+        fill.getItems().clear();
+        Menu ready = new Menu("Ready kernels");
+        READY.forEach(line -> ready.getItems().add(item(line,
+                () -> StepLine.parse(line).type().spelledOut(StepLine.parse(line)).orElseThrow())));
+        fill.getItems().add(ready);
+        addOwn("In this project", bench.project().kernels());
+        addOwn("In your own list", personal.all());
+    }
+
+    private void addOwn(String title, List<OwnKernel> kernels) {
+        MenuItem head = new MenuItem(title + (kernels.isEmpty() ? ": none yet" : ""));
+        head.setDisable(true);
+        fill.getItems().addAll(new SeparatorMenuItem(), head);
+        kernels.forEach(kernel -> fill.getItems().add(item(kernel.name(), kernel::step)));
+    }
+
+    private MenuItem item(String title, java.util.function.Supplier<Step> kernel) {
+        MenuItem item = new MenuItem(title);
+        item.setOnAction(event -> write.accept(Kernel.filled(step, kernel.get())));
+        return item;
+    }
+
+    private void keep() {
+        if (!name.getText().isBlank()) {
+            OwnKernel kernel = new OwnKernel(name.getText().strip(), step.line());
+            bench.edit(project -> project.withKernel(kernel));
+            personal.keep(kernel);
+            name.clear();
+        }
+    }
+}

@@ -1,0 +1,44 @@
+package pixeron.project;
+
+import java.util.ArrayList;
+import java.util.List;
+import pixeron.PixeronException;
+import pixeron.number.Decimals;
+import pixeron.step.Step;
+import pixeron.step.catalog.StepLine;
+
+/**
+ * A kernel that a person keeps under a name.
+ *
+ * @param name its name
+ * @param line the line of its step
+ */
+public record OwnKernel(String name, String line) {
+
+    private static final String TYPE = "kernel";
+
+    /**
+     * @return line
+     * @throws PixeronException if it is not the line of a kernel
+     */
+    public static String requireKernel(String line) {
+        Step step = StepLine.parse(line);
+        if (!step.type().name().equals(TYPE)) {
+            throw PixeronException.of("\"%s\" is no kernel", Decimals.shortened(line));
+        }
+        return line;
+    }
+
+    /** @return the step */
+    public Step step() {
+        return StepLine.parse(line);
+    }
+
+    /** @return others with this at the end; one with the same name is left out */
+    public List<OwnKernel> in(List<OwnKernel> others) {
+        List<OwnKernel> all = new ArrayList<>(others);
+        all.removeIf(other -> other.name.equals(name));
+        all.add(this);
+        return all;
+    }
+}
