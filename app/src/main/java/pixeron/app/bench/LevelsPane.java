@@ -105,7 +105,7 @@ final class LevelsPane extends VBox {
         } else {
             boolean isOpen = shown.before().isPresent() && histogram(false).isEmpty()
                     || shown.after().isPresent() && histogram(true).isEmpty();
-            note.setText(isOpen ? "An open image has values, not levels; they are not counted."
+            note.setText(isOpen ? "An open image has no levels to count."
                     : "Pick a bar to light its pixels.");
         }
     }

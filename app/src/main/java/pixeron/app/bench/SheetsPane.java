@@ -105,8 +105,9 @@ public final class SheetsPane extends HBox {
         tolerance = new ToleranceField(bench);
         addHandTools();
         aside = new AsideSheet(bench, this::render);
-        frames.get(Kind.AFTER).tools().getChildren().add(aside.button());
-        new WalkSheets(bench, theme, frames.get(Kind.BEFORE).sheet(), frames.get(Kind.AFTER).sheet());
+        frames.get(Kind.AFTER).tools().getChildren().addAll(new ToLevels(bench), aside.button());
+        new WalkSheets(bench, theme, frames.get(Kind.BEFORE).sheet(), frames.get(Kind.AFTER).sheet(),
+                frames.get(Kind.BY_HAND).sheet());
         bench.walking().mistakeProperty().subscribe(found -> render());
         bench.shownProperty().subscribe(shown -> render());
         bench.looking().channelsApartProperty().subscribe(isApart -> render());
@@ -260,8 +261,11 @@ public final class SheetsPane extends HBox {
     private int show(SheetFrame frame, Optional<Shown.Described> described, Look look) {
         ImagePainter painter = described.map(d -> new ImagePainter(d, look.on(d.image(), bench.shown()), theme)).orElse(null);
         frame.sheet().setPainter(painter);
-        frame.setSubtitle(described.map(d -> Words.range(d.facts())).orElse(" "));
-        boolean isPlain = look.display().scale() == Scale.GRAY && look.display().range() == Display.Range.LEVELS;
+        boolean isAroundZero = described.filter(look.display()::isAroundZero).isPresent();
+        // The bar beside it says which values the ends are.
+        frame.setSubtitle(isAroundZero ? "◐ 0 is shown in the middle" : described.map(d -> Words.range(d.facts())).orElse(" "));
+        boolean isPlain = !isAroundZero && look.display().scale() == Scale.GRAY
+                && look.display().range() == Display.Range.LEVELS;
         if (described.isEmpty() || isPlain) {
             frame.bar().hide();
         } else {

@@ -53,6 +53,7 @@ final class StatusLine extends HBox {
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
         bench.walking().walkProperty().subscribe(walk -> render());
+        bench.walking().mistakeProperty().subscribe(found -> render());
         bench.looking().displayProperty().subscribe(display -> {
             sign.setText(DisplayPane.sign(display).orElse(""));
             sign.setManaged(!sign.getText().isEmpty());
@@ -91,7 +92,8 @@ final class StatusLine extends HBox {
         });
         value(shown.position() < 0 ? "        value " : "        before ", shown.before(), picked, "role-before");
         if (bench.walking().isSeen(picked)) {
-            value("        after ", shown.after(), picked, "role-after");
+            value("        after ", Optional.ofNullable(bench.walking().mistakeProperty().get()).or(shown::after), picked,
+                    "role-after");
         } else {
             text("        after ?", "role-after", false);
         }

@@ -8,6 +8,8 @@ import pixeron.image.Image;
 /** A small square picture of an image. */
 public final class Thumbnail extends ImageView {
 
+    private static final int BRIGHTEST = 255;
+
     private Image shown;
 
     /**
@@ -33,17 +35,35 @@ public final class Thumbnail extends ImageView {
     private static WritableImage picture(Image image, int size) {
         int side = 2 * size;
         WritableImage picture = new WritableImage(side, side);
-        double span = Math.max(image.rows(), image.columns());
-        for (int y = 0; y < side; y++) {
-            for (int x = 0; x < side; x++) {
-                int row = (int) Math.floor((y + 0.5) * span / side - (span - image.rows()) / 2);
-                int column = (int) Math.floor((x + 0.5) * span / side - (span - image.columns()) / 2);
-                if (row >= 0 && row < image.rows() && column >= 0 && column < image.columns()) {
-                    int offset = row * image.columns() + column;
-                    picture.getPixelWriter().setArgb(x, y, Grays.point(Grays.of(image, offset)));
-                }
+        int[] offsets = offsets(image, side);
+        // As on the sheets, 0 is in the middle where there are values below it.
+        double lowest = 0;
+        double reach = 0;
+        for (int offset : offsets) {
+            double value = offset < 0 ? 0 : image.asDouble(offset);
+            lowest = Math.min(lowest, value);
+            reach = Math.max(reach, Math.abs(value));
+        }
+        for (int n = 0; n < offsets.length; n++) {
+            if (offsets[n] >= 0) {
+                double gray = lowest == 0 ? Grays.of(image, offsets[n])
+                        : (image.asDouble(offsets[n]) + reach) / (2 * reach) * BRIGHTEST;
+                picture.getPixelWriter().setArgb(n % side, n / side, Grays.point(gray));
             }
         }
         return picture;
+    }
+
+    /** @return the sample for each point, row by row; −1 beside the image */
+    private static int[] offsets(Image image, int side) {
+        double span = Math.max(image.rows(), image.columns());
+        int[] offsets = new int[side * side];
+        for (int n = 0; n < offsets.length; n++) {
+            int row = (int) Math.floor((n / side + 0.5) * span / side - (span - image.rows()) / 2);
+            int column = (int) Math.floor((n % side + 0.5) * span / side - (span - image.columns()) / 2);
+            boolean isInside = row >= 0 && row < image.rows() && column >= 0 && column < image.columns();
+            offsets[n] = isInside ? row * image.columns() + column : -1;
+        }
+        return offsets;
     }
 }

@@ -123,7 +123,9 @@ final class WorkingPane extends BorderPane {
         if (walking.isSeen(picked)) {
             working = withPacked(explained.explain(picked), shown, picked);
             WorkingLines.show(working.lines(), lines, LINE_LENGTH, theme);
-            showCallout(shown, picked);
+            if (walking.mistakeProperty().get() == null) {
+                showCallout(shown, picked);
+            }
         } else if (walking.walk().current().equals(picked)) {
             boolean isGuess = walking.guessingProperty().get();
             // Who guesses sees all terms; who watches sees them come.

@@ -72,10 +72,21 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
     /** @return the ends of the scale for an image */
     public Ends ends(Shown.Described described) {
         return switch (range) {
-            case LEVELS -> new Ends(0, described.image().maximumLevel());
+            case LEVELS -> isAroundZero(described) ? new Ends(-reach(described), reach(described))
+                    : new Ends(0, described.image().maximumLevel());
             case IMAGE -> new Ends(described.facts().smallest().asDouble(), described.facts().largest().asDouble());
             case OWN -> ends;
         };
+    }
+
+    /** @return whether the image has values below 0, such as a gradient: 0 is then shown in the middle of the scale */
+    public boolean isAroundZero(Shown.Described described) {
+        return range == Range.LEVELS && described.facts().smallest().signum() < 0;
+    }
+
+    private static double reach(Shown.Described described) {
+        return Math.max(described.facts().smallest().absolute().asDouble(),
+                described.facts().largest().absolute().asDouble());
     }
 
     /** @return what is not shown as it is, for a lasting sign; empty when colours and numbers are plain */

@@ -24,6 +24,8 @@ public final class ValueBar extends HBox {
         getStyleClass().add("value-bar");
         low.getStyleClass().add("fact");
         high.getStyleClass().add("fact");
+        low.setMinWidth(USE_PREF_SIZE);
+        high.setMinWidth(USE_PREF_SIZE);
         getChildren().addAll(low, strip, high);
         hide();
     }

@@ -174,8 +174,8 @@ final class GradientOperation extends WindowOperation {
         lines.addAll(products("y × r", down, cells));
         Value gx = sum(across, cells);
         Value gy = sum(down, cells);
-        lines.add(Line.of("g_x", Run.plain("Σ x·r = " + Decimals.working(gx))));
-        lines.add(Line.of("g_y", Run.plain("Σ y·r = " + Decimals.working(gy))));
+        lines.add(Line.of("sums", Run.plain("g_x = Σ x·r = " + Decimals.working(gx) + ",")));
+        lines.add(Line.of("", Run.plain("g_y = Σ y·r = " + Decimals.working(gy))));
         String result = Decimals.working(valueOf(pixel, cells));
         lines.add(Line.of("this pixel", Run.plain("s = " + switch (part) {
             case X -> "g_x = " + result;

@@ -1,6 +1,7 @@
 package pixeron.step.kernel;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -84,7 +85,8 @@ final class KernelOperation extends WindowOperation {
     }
 
     private Image doubles(Progress progress) {
-        double[] all = weights.all().stream().mapToDouble(Value::asDouble).toArray();
+        double[] all = new double[weights.height() * weights.width()];
+        Arrays.setAll(all, n -> weights.at(n / weights.width(), n % weights.width()).asDouble());
         int rows = window().rowsOf(before());
         int columns = window().columnsOf(before());
         Plane plane = Plane.all(before(), window());

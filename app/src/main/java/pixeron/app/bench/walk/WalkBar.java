@@ -100,6 +100,7 @@ public final class WalkBar extends VBox {
         speed.setConverter(new Titles<>(Speed::title));
         speed.setAccessibleText("Speed");
         speed.setMinWidth(Region.USE_PREF_SIZE);
+        speed.getStyleClass().add("speed");
         speed.valueProperty().bindBidirectional(walking.speedProperty());
         guess.setTooltip(new Tooltip("Every value is covered until you have written yours by hand"));
         guess.selectedProperty().bindBidirectional(walking.guessingProperty());

@@ -28,18 +28,22 @@ public final class WalkSheets {
     private final Theme theme;
     private final Sheet before;
     private final Sheet after;
+    private final Sheet byHand;
 
     /**
      * @param before the sheet that is read
      * @param after the sheet that is written
+     * @param byHand the sheet of the person; while they guess, what they wrote before is covered as well
      */
-    public WalkSheets(Bench bench, Theme theme, Sheet before, Sheet after) {
+    public WalkSheets(Bench bench, Theme theme, Sheet before, Sheet after, Sheet byHand) {
+        this.byHand = byHand;
         this.bench = bench;
         this.theme = theme;
         this.before = before;
         this.after = after;
         bench.walking().walkProperty().subscribe(walk -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
+        bench.walking().guessingProperty().subscribe(isOn -> render());
         bench.pickedProperty().subscribe(pixel -> render());
         bench.shownProperty().subscribe(shown -> render());
     }
@@ -48,8 +52,10 @@ public final class WalkSheets {
         Walking walking = bench.walking();
         Shown shown = bench.shown();
         Walk walk = walking.walk();
-        after.setOver(walk == null || shown == null ? null : new CoverPainter(walk::isWritten, walk.current(),
-                walk.visits().rows(), walk.visits().columns(), theme));
+        Painter cover = walk == null || shown == null ? null : new CoverPainter(walk::isWritten, walk.current(),
+                walk.visits().rows(), walk.visits().columns(), theme);
+        after.setOver(cover);
+        byHand.setOver(walking.guessingProperty().get() ? cover : null);
         before.setOver(shown == null ? null : window(shown, walking).orElse(null));
     }
 
