@@ -266,12 +266,14 @@ public final class Image {
     public void levels(int row, int[] into, int at) {
         int from = row * columns;
         if (samples instanceof ByteSamples b) {
+            byte[] bytes = b.bytes();
             for (int j = 0; j < columns; j++) {
-                into[at + j] = b.bytes()[from + j] & 0xFF;
+                into[at + j] = bytes[from + j] & 0xFF;
             }
         } else if (samples instanceof WordSamples w) {
+            char[] words = w.words();
             for (int j = 0; j < columns; j++) {
-                into[at + j] = w.words()[from + j];
+                into[at + j] = words[from + j];
             }
         } else {
             throw PixeronException.of("An open image has values, not levels.");

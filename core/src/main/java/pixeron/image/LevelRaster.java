@@ -48,11 +48,38 @@ public final class LevelRaster {
                 Image.requireLevel(levels[j], maximumLevel, at + j, columns);
             }
         }
-        for (int j = 0; j < columns; j++) {
-            if (bytes != null) {
-                bytes[at + j] = (byte) levels[j];
-            } else {
-                words[at + j] = (char) levels[j];
+        if (bytes != null) {
+            byte[] out = bytes;
+            for (int j = 0; j < columns; j++) {
+                out[at + j] = (byte) levels[j];
+            }
+        } else {
+            char[] out = words;
+            for (int j = 0; j < columns; j++) {
+                out[at + j] = (char) levels[j];
+            }
+        }
+    }
+
+    /**
+     * Writes a row of levels that are looked up.
+     *
+     * @param row 0 … rows − 1
+     * @param codes whole numbers in its first columns
+     * @param least the code whose level is the first of the table
+     * @param table levels, each in 0 … M
+     */
+    public void write(int row, int[] codes, int least, char... table) {
+        int at = row * columns;
+        if (bytes != null) {
+            byte[] out = bytes;
+            for (int j = 0; j < columns; j++) {
+                out[at + j] = (byte) table[codes[j] - least];
+            }
+        } else {
+            char[] out = words;
+            for (int j = 0; j < columns; j++) {
+                out[at + j] = table[codes[j] - least];
             }
         }
     }

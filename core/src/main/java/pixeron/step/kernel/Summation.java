@@ -2,6 +2,7 @@ package pixeron.step.kernel;
 
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 
@@ -10,8 +11,8 @@ import pixeron.step.neighborhood.Plane;
  * numbers, because whole numbers may be added in any order.
  *
  * <p>Cost for each pixel: equal weights two sums whatever the size; weights that are a column times a row height + width
- * products; others height × width. No loop but that of equal weights depends on what it did before, so that the
- * virtual machine works on several columns at once.
+ * products; others height × width. All loops but those of equal weights read their arrays from the first place and depend
+ * on nothing that they did before, so that the virtual machine works on several columns at once.
  */
 final class Summation {
 
@@ -67,40 +68,55 @@ final class Summation {
         return b == 0 ? Math.abs(a) : commonDivisor(b, a % b);
     }
 
-    /** Adds the products of a row of weights and the cells to the right of each column. */
-    private static void addAcross(int[] weights, int[] cells, int columns, int[] sums) {
-        int b = 0;
-        // Three products at a time: each column is then read and written a third as often.
-        for (; b + 2 < weights.length; b += 3) {
-            addThree(weights[b], weights[b + 1], weights[b + 2], cells, b, columns, sums);
-        }
-        for (; b < weights.length; b++) {
-            addOne(weights[b], cells, b, columns, sums);
+    private static void addThree(int u, int[] a, int v, int[] b, int w, int[] c, int... sums) {
+        for (int j = 0; j < sums.length; j++) {
+            sums[j] += u * a[j] + v * b[j] + w * c[j];
         }
     }
 
-    private static void addThree(int u, int v, int w, int[] cells, int from, int columns, int[] sums) {
-        for (int j = 0; j < columns; j++) {
-            sums[j] += u * cells[from + j] + v * cells[from + 1 + j] + w * cells[from + 2 + j];
+    private static void addOne(int weight, int[] cells, int... sums) {
+        for (int j = 0; j < sums.length; j++) {
+            sums[j] += weight * cells[j];
         }
     }
 
-    private static void addOne(int weight, int[] cells, int from, int columns, int[] sums) {
-        if (weight != 0) {
-            for (int j = 0; j < columns; j++) {
-                sums[j] += weight * cells[from + j];
-            }
+    /** Adds weights times rows, three at a time: sums are then read and written a third as often. */
+    private static void addAll(int[] weights, int[][] rows, int count, int... sums) {
+        Arrays.fill(sums, 0);
+        int n = 0;
+        for (; n + 2 < count; n += 3) {
+            addThree(weights[n], rows[n], weights[n + 1], rows[n + 1], weights[n + 2], rows[n + 2], sums);
+        }
+        for (; n < count; n++) {
+            addOne(weights[n], rows[n], sums);
         }
     }
 
-    private record Plain(int[][] weights, Plane plane) implements Codes.Rows {
+    /** One product for each weight that is not 0. */
+    private static final class Plain implements Codes.Rows {
+
+        private final Plane plane;
+        private final int[] down;
+        private final int[] across;
+        private final int[] weights;
+        private final int[][] rows;
+
+        Plain(int[][] all, Plane plane) {
+            this.plane = plane;
+            int width = all[0].length;
+            int[] cells = IntStream.range(0, all.length * width).filter(n -> all[n / width][n % width] != 0).toArray();
+            this.down = Arrays.stream(cells).map(n -> n / width).toArray();
+            this.across = Arrays.stream(cells).map(n -> n % width).toArray();
+            this.weights = Arrays.stream(cells).map(n -> all[n / width][n % width]).toArray();
+            this.rows = new int[cells.length][];
+        }
 
         @Override
         public void fill(int row, int[] codes) {
-            Arrays.fill(codes, 0);
-            for (int a = 0; a < weights.length; a++) {
-                addAcross(weights[a], plane.row(row + a), plane.columns(), codes);
+            for (int n = 0; n < weights.length; n++) {
+                rows[n] = plane.shifted(row + down[n], across[n]);
             }
+            addAll(weights, rows, weights.length, codes);
         }
     }
 
@@ -108,29 +124,27 @@ final class Summation {
     private static final class Separable implements Codes.Rows {
 
         private final int[] column;
-        private final int[] row;
-        private final Plane plane;
+        private final Plain row;
         private final int[][] across;
+        private final int[][] ordered;
         private int summed;
 
         Separable(int[] column, int[] row, Plane plane) {
             this.column = column;
-            this.row = row;
-            this.plane = plane;
+            this.row = new Plain(new int[][] {row}, plane);
             this.across = new int[column.length][plane.columns()];
+            this.ordered = new int[column.length][];
         }
 
         @Override
         public void fill(int result, int[] codes) {
             for (; summed < result + column.length; summed++) {
-                int[] sums = across[summed % column.length];
-                Arrays.fill(sums, 0);
-                addAcross(row, plane.row(summed), plane.columns(), sums);
+                row.fill(summed, across[summed % column.length]);
             }
-            Arrays.fill(codes, 0);
             for (int a = 0; a < column.length; a++) {
-                addOne(column[a], across[(result + a) % column.length], 0, plane.columns(), codes);
+                ordered[a] = across[(result + a) % column.length];
             }
+            addAll(column, ordered, column.length, codes);
         }
     }
 
@@ -150,13 +164,13 @@ final class Summation {
             this.width = plane.window().width();
             this.down = new int[plane.columns() + width - 1];
             for (int a = 0; a < height - 1; a++) {
-                addOne(1, plane.row(a), 0, down.length, down);
+                addOne(1, plane.row(a), down);
             }
         }
 
         @Override
         public void fill(int row, int[] codes) {
-            addOne(1, plane.row(row + height - 1), 0, down.length, down);
+            addOne(1, plane.row(row + height - 1), down);
             int sum = 0;
             for (int b = 0; b < width - 1; b++) {
                 sum += down[b];
@@ -166,7 +180,7 @@ final class Summation {
                 codes[j] = weight * sum;
                 sum -= down[j];
             }
-            addOne(-1, plane.row(row), 0, down.length, down);
+            addOne(-1, plane.row(row), down);
         }
     }
 }

@@ -7,6 +7,7 @@ import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
+import pixeron.step.Finish;
 import pixeron.step.Progress;
 
 /** All pixels of a step with windows by {@link Codes}, in stripes on all cores. */
@@ -17,6 +18,8 @@ final class BulkResult {
     private static final int FEWEST_ROWS = 16;
     /** Where there can be more different codes than this, each is worked out where it occurs. */
     private static final int MOST_KEPT = 1 << 22;
+    /** Where there can be fewer, the levels of all are worked out before. */
+    private static final int MOST_TABLED = 1 << 18;
 
     private final WindowOperation operation;
     private final Image before;
@@ -41,26 +44,46 @@ final class BulkResult {
         return operation.finish().isToLevels() ? levels(progress) : values(progress);
     }
 
-    private boolean hasFewCodes() {
-        return codes.most() - codes.least() < MOST_KEPT;
+    private boolean hasFewCodes(int most) {
+        return codes.most() - codes.least() < most;
     }
 
     private Image levels(Progress progress) {
         LevelRaster raster = new LevelRaster(rows, columns, before.maximumLevel());
-        // A level plus 1; 0 where it is not known yet. Threads that find the same one write the same number.
-        int[] known = hasFewCodes() ? new int[codes.most() - codes.least() + 1] : null;
-        inStripes(progress, (row, found) -> {
-            int[] levels = new int[columns];
-            if (known == null) {
-                Arrays.setAll(levels, j -> codes.level(found[j], operation.finish()));
-            } else {
-                lookUp(found, known, levels);
-            }
-            forSpecial(row, (j, pixel) -> levels[j] = operation.isKept(pixel) ? before.level(before.offset(pixel))
-                    : operation.finish().level(codes.valueAt(pixel, found[j])));
-            raster.write(row, levels);
-        });
+        Finish finish = operation.finish();
+        if (hasFewCodes(MOST_TABLED)) {
+            char[] table = new char[codes.most() - codes.least() + 1];
+            IntStream.range(0, table.length).parallel().forEach(n ->
+                    table[n] = (char) codes.level(codes.least() + n, finish));
+            inStripes(progress, (row, found, levels) -> {
+                if (hasNothingSpecial()) {
+                    raster.write(row, found, codes.least(), table);
+                } else {
+                    for (int j = 0; j < columns; j++) {
+                        levels[j] = table[found[j] - codes.least()];
+                    }
+                    writeSpecial(raster, row, found, levels);
+                }
+            });
+        } else {
+            // A level plus 1; 0 where it is not known yet. Threads that find the same one write the same number.
+            int[] known = hasFewCodes(MOST_KEPT) ? new int[codes.most() - codes.least() + 1] : null;
+            inStripes(progress, (row, found, levels) -> {
+                if (known == null) {
+                    Arrays.setAll(levels, j -> codes.level(found[j], finish));
+                } else {
+                    lookUp(found, known, levels);
+                }
+                writeSpecial(raster, row, found, levels);
+            });
+        }
         return raster.image();
+    }
+
+    private void writeSpecial(LevelRaster raster, int row, int[] found, int... levels) {
+        forSpecial(row, (j, pixel) -> levels[j] = operation.isKept(pixel) ? before.level(before.offset(pixel))
+                : operation.finish().level(codes.valueAt(pixel, found[j])));
+        raster.write(row, levels);
     }
 
     private void lookUp(int[] found, int[] known, int[] levels) {
@@ -76,9 +99,9 @@ final class BulkResult {
     }
 
     private Image values(Progress progress) {
-        Value[] known = hasFewCodes() ? new Value[codes.most() - codes.least() + 1] : null;
+        Value[] known = hasFewCodes(MOST_KEPT) ? new Value[codes.most() - codes.least() + 1] : null;
         Value[] values = new Value[rows * columns];
-        inStripes(progress, (row, found) -> {
+        inStripes(progress, (row, found, unused) -> {
             for (int j = 0; j < columns; j++) {
                 int at = found[j] - codes.least();
                 Value value = known == null ? null : known[at];
@@ -96,10 +119,10 @@ final class BulkResult {
         return Image.from(rows, columns, before.maximumLevel(), values);
     }
 
-    /** What becomes of a row of codes. */
+    /** What becomes of a row of codes; there is room for as many levels. */
     @FunctionalInterface
     private interface Sink {
-        void take(int row, int... found);
+        void take(int row, int[] found, int[] room);
     }
 
     private void inStripes(Progress progress, Sink sink) {
@@ -109,14 +132,19 @@ final class BulkResult {
             int count = Math.min(height, rows - first);
             Codes.Rows maker = codes.rows(Plane.of(before, window, first, count, codes.absent()));
             int[] found = new int[columns];
+            int[] room = new int[columns];
             for (int i = 0; i < count; i++) {
                 maker.fill(i, found);
-                sink.take(first + i, found);
+                sink.take(first + i, found, room);
             }
             synchronized (progress) {
                 progress.report((double) done.addAndGet(count) / rows);
             }
         });
+    }
+
+    private boolean hasNothingSpecial() {
+        return !hasKept && !codes.dependsOnCells();
     }
 
     @FunctionalInterface
@@ -126,7 +154,7 @@ final class BulkResult {
 
     /** Visits the pixels of a row that keep their value or whose value depends on the cells that are there. */
     private void forSpecial(int row, Special special) {
-        if (!hasKept && !codes.dependsOnCells()) {
+        if (hasNothingSpecial()) {
             return;
         }
         for (int j = 0; j < columns; j++) {

@@ -76,14 +76,14 @@ final class ExtremeCodes implements Codes {
         return shape.<Rows>map(cells -> new Shaped(cells, plane)).orElseGet(() -> new Whole(plane));
     }
 
-    private void join(int[] codes, int[] cells, int from) {
+    private void join(int[] codes, int... cells) {
         if (isLeast) {
             for (int j = 0; j < codes.length; j++) {
-                codes[j] = Math.min(codes[j], cells[from + j]);
+                codes[j] = Math.min(codes[j], cells[j]);
             }
         } else {
             for (int j = 0; j < codes.length; j++) {
-                codes[j] = Math.max(codes[j], cells[from + j]);
+                codes[j] = Math.max(codes[j], cells[j]);
             }
         }
     }
@@ -108,7 +108,7 @@ final class ExtremeCodes implements Codes {
             for (int a = 0; a < cells.length; a++) {
                 for (int b = 0; b < cells[a].length; b++) {
                     if (cells[a][b]) {
-                        join(codes, plane.row(row + a), b);
+                        join(codes, plane.shifted(row + a, b));
                     }
                 }
             }
@@ -137,12 +137,12 @@ final class ExtremeCodes implements Codes {
                 int[] found = across[done % height];
                 Arrays.fill(found, worst());
                 for (int b = 0; b < width; b++) {
-                    join(found, plane.row(done), b);
+                    join(found, plane.shifted(done, b));
                 }
             }
             Arrays.fill(codes, worst());
             for (int[] found : across) {
-                join(codes, found, 0);
+                join(codes, found);
             }
         }
     }

@@ -27,6 +27,7 @@ final class SortedRows implements Codes.Rows {
     private final int shift;
     private final int[] counts;
     private final int[] groups;
+    private final int[][] rows;
     private int count;
 
     /**
@@ -41,47 +42,45 @@ final class SortedRows implements Codes.Rows {
         this.isBetween = isBetween;
         this.shift = maximumLevel <= 255 ? BYTE_SHIFT : WORD_SHIFT;
         this.counts = new int[((maximumLevel >> shift) + 1) << shift];
+        this.rows = new int[height][];
         this.groups = new int[(maximumLevel >> shift) + 1];
     }
 
     @Override
     public void fill(int row, int[] codes) {
+        for (int a = 0; a < height; a++) {
+            rows[a] = plane.row(row + a);
+        }
         for (int b = 0; b < width - 1; b++) {
-            add(row, b);
+            count(b, 1);
         }
         for (int j = 0; j < plane.columns(); j++) {
-            add(row, j + width - 1);
+            count(j + width - 1, 1);
             // Where cells are missing the pixel may be one that keeps its value; then any place will do.
             int at = Math.min(place.applyAsInt(count), count - 1);
             int level = level(at);
             codes[j] = level + (isBetween.test(count) ? level(at + 1) : level);
-            remove(row, j);
+            count(j, -1);
         }
         for (int b = 0; b < width - 1; b++) {
-            remove(row, plane.columns() + b);
+            count(plane.columns() + b, -1);
         }
     }
 
-    private void add(int row, int column) {
-        for (int a = 0; a < height; a++) {
-            int level = plane.row(row + a)[column];
+    /** Counts a column of cells in, or out. */
+    private void count(int column, int one) {
+        int[] all = counts;
+        int[] ofGroups = groups;
+        int seen = 0;
+        for (int[] cells : rows) {
+            int level = cells[column];
             if (level != ABSENT) {
-                counts[level]++;
-                groups[level >> shift]++;
-                count++;
+                all[level] += one;
+                ofGroups[level >> shift] += one;
+                seen++;
             }
         }
-    }
-
-    private void remove(int row, int column) {
-        for (int a = 0; a < height; a++) {
-            int level = plane.row(row + a)[column];
-            if (level != ABSENT) {
-                counts[level]--;
-                groups[level >> shift]--;
-                count--;
-            }
-        }
+        count += one * seen;
     }
 
     /** @return the level at a place from 0 */
