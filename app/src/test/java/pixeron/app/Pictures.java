@@ -139,6 +139,12 @@ class Pictures extends WindowTest {
         interact(() -> bench().select(1));
         sleep(600);
         take("variance");
+        clickOn("Row by row");
+        for (int n = 0; n < 5; n++) {
+            push(KeyCode.ALT, KeyCode.RIGHT);
+        }
+        sleep(300);
+        take("rows");
     }
 
     @Test

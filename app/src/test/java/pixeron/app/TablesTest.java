@@ -105,4 +105,30 @@ class TablesTest extends WindowTest {
         push(KeyCode.F3);
         assertThat(lookup(".hand-table").queryAll()).isEmpty();
     }
+
+    @Test
+    void rowsAreCoveredUntilTheWalkComesToThem() {
+        interact(() -> bench().giveUpUnsaved());
+        open(write("sort.csv", "0,1\n1,3\n"));
+        interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse("threshold-otsu")));
+        settle();
+        push(KeyCode.F4);
+        until(() -> lookup(".hand-table").tryQuery().isPresent());
+        clickOn("Row by row");
+        javafx.scene.control.TableView<Integer> table = lookup(".hand-table").query();
+        javafx.scene.control.TableColumn<Integer, ?> between = table.getColumns().stream()
+                .filter(column -> "between".equals(column.getId())).findFirst().orElseThrow();
+        assertThat(between.getCellData(0)).isEqualTo("…");
+        push(KeyCode.ALT, KeyCode.RIGHT);
+        // One pixel of 0 against three of mean 5/3: 1/4 · 3/4 · (5/3)² = 0.5208, the largest so far.
+        assertThat(between.getCellData(0).toString()).startsWith("0.5208").contains("◂");
+        assertThat(between.getCellData(1)).isEqualTo("…");
+        push(KeyCode.ALT, KeyCode.RIGHT);
+        // Three of mean 2/3 against a 3: 3/4 · 1/4 · (7/3)² = 1.0208 is larger.
+        assertThat(between.getCellData(0).toString()).doesNotContain("◂");
+        push(KeyCode.ALT, KeyCode.LEFT);
+        assertThat(between.getCellData(1)).isEqualTo("…");
+        clickOn("Row by row");
+        assertThat(between.getCellData(2).toString()).isNotEqualTo("…");
+    }
 }

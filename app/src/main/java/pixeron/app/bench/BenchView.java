@@ -205,6 +205,15 @@ public final class BenchView extends BorderPane {
         say("Copied the working");
     }
 
+    /**
+     * Goes on in a walk of the view in the middle, such as down a table.
+     *
+     * @return false when it has none of its own
+     */
+    public boolean step(int by) {
+        return middle.step(by);
+    }
+
     /** @return whether only sheets, working and loops are shown, all large */
     public boolean isLecture() {
         return isLecture;

@@ -51,6 +51,20 @@ public final class MiddlePane extends BorderPane {
     public interface Content {
         /** @return the control that gets the keyboard when the view is shown */
         Node first();
+
+        /**
+         * Goes on in a walk of this view's own, or back.
+         *
+         * @return false when there is none
+         */
+        default boolean step(int by) {
+            return false;
+        }
+    }
+
+    /** Goes on in a walk of the view that is shown, if it has one of its own. */
+    boolean step(int by) {
+        return made.get(shown.get()) instanceof Content content && content.step(by);
     }
 
     private final StackPane place = new StackPane();

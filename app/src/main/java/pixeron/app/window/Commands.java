@@ -129,6 +129,13 @@ final class Commands {
         });
     }
 
+    /** One pixel forward or back; in a table that is walked down one row. */
+    void step(boolean isForward) {
+        if (isOpen() && !view.get().step(isForward ? 1 : -1)) {
+            onWalk(isForward ? Walking::forward : Walking::back);
+        }
+    }
+
     void walkToPicked() {
         Pixel picked = bench.pickedProperty().get();
         onWalk(walking -> walking.to(picked));

@@ -101,8 +101,8 @@ final class MainMenu {
                 item("Begin or leave the walk", "F9", () -> commands.walk(Walking::toggle)),
                 item("Play or pause", "Shift+F9", () -> commands.onWalk(walking ->
                         walking.playingProperty().set(!walking.playingProperty().get()))),
-                item("One pixel forward", "Alt+Right", () -> commands.onWalk(Walking::forward)),
-                item("One pixel back", "Alt+Left", () -> commands.onWalk(Walking::back)),
+                item("One pixel forward, or row of a table", "Alt+Right", () -> commands.step(true)),
+                item("One pixel back, or row of a table", "Alt+Left", () -> commands.step(false)),
                 item("One line of the loop", "Alt+Shift+Right", () -> commands.onWalk(Walking::oneMoment)),
                 item("To the next row or column", "Alt+Down", () -> commands.onWalk(Walking::nextLine)),
                 item("To the picked pixel", "Alt+Enter", commands::walkToPicked),

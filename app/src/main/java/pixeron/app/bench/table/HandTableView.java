@@ -27,6 +27,7 @@ import pixeron.working.Table;
 final class HandTableView extends TableView<Integer> implements HandCell.Owner {
 
     private static final String STARTS = "0123456789.,-+(\u2212";
+    private static final String COVER = "…";
     private static final double HAND_WIDTH = 72;
     private static final double HEAD_CHARACTER = 7.4;
     private static final double CHARACTER = 8.2;
@@ -42,6 +43,8 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
     private HandTable hand = HandTable.EMPTY;
     private TableCheck check = TableCheck.EMPTY;
     private Optional<String> typed = Optional.empty();
+    /** The last row that is seen while one walks down the table. */
+    private int lastSeen = Integer.MAX_VALUE;
 
     /**
      * @param theme says how large type is
@@ -61,16 +64,18 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
     /**
      * @param columns the columns that are shown, ours and by hand: the name, with a trailing * for by hand
      * @param rows the rows that are shown
+     * @param seen how many of them are not covered, from above
      */
-    void show(Table newTable, HandTable newHand, TableCheck newCheck, Set<String> columns, List<Integer> rows) {
+    void show(Table newTable, HandTable newHand, TableCheck newCheck, Set<String> columns, List<Integer> rows, int seen) {
         Set<String> before = new LinkedHashSet<>(getColumns().stream().map(TableColumn::getId).toList());
         boolean isSameShape = table != null && table.name().equals(newTable.name()) && before.equals(columns)
                 && shownScale == theme.scale();
         shownScale = theme.scale();
         table = newTable;
+        lastSeen = seen >= rows.size() ? Integer.MAX_VALUE : seen == 0 ? -1 : rows.get(seen - 1);
         int between = table.columns().indexOf("between");
-        largest = between < 0 ? Optional.empty() : table.rows().stream().map(row -> row.get(between))
-                .max(Value::compareValue);
+        largest = between < 0 ? Optional.empty() : table.rows().stream().limit(lastSeen + 1L)
+                .map(row -> row.get(between)).max(Value::compareValue);
         hand = newHand;
         check = newCheck;
         if (!isSameShape) {
@@ -117,7 +122,15 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         } else if (row > table.rows().size()) {
             return "";
         }
+        if (isCovered(row) && table.isFillable(column)) {
+            return COVER;
+        }
         return table.value(row, column).map(TableWords::value).orElse("") + (isLargest(row, column) ? " ◂" : "");
+    }
+
+    /** @return whether the walk has not come to a row yet */
+    boolean isCovered(int row) {
+        return row > lastSeen;
     }
 
     /** The limit with the largest variance between the classes is taken; all that have it are marked. */
@@ -153,7 +166,8 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         return columns.contains(from) ? columns.subList(columns.indexOf(from), columns.size()) : List.of();
     }
 
-    private List<String> handColumns() {
+    /** @return the by-hand columns that are shown */
+    List<String> handColumns() {
         return getColumns().stream().map(TableColumn::getId).filter(id -> id.endsWith("*"))
                 .map(id -> id.substring(0, id.length() - 1)).toList();
     }
@@ -205,7 +219,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
 
     @Override
     public Optional<TableCheck.Cell> check(int index, String column) {
-        return check.cell(getItems().get(index), column);
+        return isCovered(getItems().get(index)) ? Optional.empty() : check.cell(getItems().get(index), column);
     }
 
     @Override
@@ -245,7 +259,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
             lines.add(String.join("\t", IntStream.range(0, getColumns().size()).mapToObj(n -> {
                 String id = getColumns().get(n).getId();
                 return id.endsWith("*") ? written(row, id.substring(0, id.length() - 1))
-                        : row < table.rows().size() ? Decimals.table(table.value(row, id).orElseThrow())
+                        : row < table.rows().size() && !isCovered(row) ? Decimals.table(table.value(row, id).orElseThrow())
                         : text(row, id);
             }).toList()));
         }

@@ -74,6 +74,12 @@ final class RowPane extends VBox {
         showCallout(Optional.empty(), "");
     }
 
+    /** Says that the walk has not come to the chosen row. */
+    void cover() {
+        clear();
+        title.setText("The walk has not come here yet");
+    }
+
     void show(ShownTables shown, Table table, Optional<Integer> row, Optional<String> column) {
         clear();
         if (row.isEmpty() || column.isEmpty() || row.get() > table.rows().size()

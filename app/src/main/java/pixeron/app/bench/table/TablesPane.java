@@ -64,6 +64,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     private final VariancePlot plot;
     /** Which columns are shown, by the name of the table. */
     private final Map<String, Set<String>> visible = new HashMap<>();
+    private final RowWalk walk = new RowWalk(this::walked);
     private ShownTables shown;
     private boolean isShowing;
     private Optional<Integer> litRow = Optional.empty();
@@ -122,7 +123,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         next.setOnAction(event -> goToNextSlip());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(choice, gap, absent, columns, next, open, copy);
+        HBox head = new HBox(choice, gap, walk, absent, columns, next, open, copy);
         head.getStyleClass().addAll("sheet-head", "table-head");
         for (Region fixed : List.of(choice, absent, columns, next, open, copy)) {
             fixed.setMinWidth(USE_PREF_SIZE);
@@ -172,7 +173,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
                 : "This step has no table here: it is off, or what comes in is an open image, which has values, not levels.");
         empty.setManaged(!isThere);
         columns.setDisable(!isThere);
-        if (isThere && table.name().equals("otsu")) {
+        if (isThere && table.name().equals("otsu") && walk.seen() >= table.rows().size()) {
             plot.show(table, shown.shown().before().flatMap(before -> before.histogram()));
         } else {
             plot.hide();
@@ -187,9 +188,40 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         absent.setManaged(absent.isVisible());
         Set<String> ids = visible.computeIfAbsent(table.name(), name -> atFirst(table));
         makeColumnMenu(table, ids);
-        view.show(table, shown.hand(table), shown.check(table), ordered(table, ids), rows(table, hasLevels));
+        List<Integer> rows = rows(table, hasLevels);
+        walk.setRows(rows.size());
+        view.show(table, shown.hand(table), shown.check(table), ordered(table, ids), rows, walk.seen());
         counts.setText(TableWords.counts(shown.check(table)));
-        row.show(shown, table, view.chosenRow(), view.chosenColumn());
+        showRow(table);
+    }
+
+    private void showRow(Table table) {
+        if (view.chosenRow().filter(view::isCovered).isPresent()) {
+            row.cover();
+        } else {
+            row.show(shown, table, view.chosenRow(), view.chosenColumn());
+        }
+    }
+
+    /** More or fewer rows are seen: the last of them is worked out. */
+    private void walked() {
+        Table table = choice.getValue();
+        if (table != null && shown != null && !isShowing) {
+            render();
+            if (walk.seen() > 0 && walk.seen() <= view.getItems().size()) {
+                view.choose(view.getItems().get(walk.seen() - 1), lastFillable(table));
+            }
+        }
+    }
+
+    private String lastFillable(Table table) {
+        List<String> byHand = view.handColumns();
+        return byHand.isEmpty() ? table.columns().get(table.columns().size() - 1) : byHand.get(byHand.size() - 1);
+    }
+
+    @Override
+    public boolean step(int by) {
+        return walk.step(by);
     }
 
     private List<Integer> rows(Table table, boolean hasLevels) {
@@ -313,7 +345,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
             return;
         }
         Optional<Integer> chosen = view.chosenRow();
-        row.show(shown, table, chosen, view.chosenColumn());
+        showRow(table);
         if (!chosen.equals(litRow)) {
             litRow = chosen;
             chosen.filter(n -> n < table.rows().size()).ifPresent(n -> light(table, n));
