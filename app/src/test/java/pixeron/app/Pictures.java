@@ -65,16 +65,10 @@ class Pictures extends WindowTest {
     void threeBitSort() throws IOException {
         demo("Three-bit sort");
         take("bench");
-        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
-        write("bright");
-        take("add-step");
-        push(KeyCode.ESCAPE);
         clickOn("Facts");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
         take("large-type");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
-        push(KeyCode.F1);
-        take("keys");
     }
 
     @Test
@@ -93,16 +87,12 @@ class Pictures extends WindowTest {
         });
         clickOn("Marked");
         take("inspecting");
-        interact(() -> bench().mark(Selection.line(new Pixel(2, 1), new Pixel(13, 14))));
-        take("line");
         interact(() -> {
             bench().mark(null);
             bench().looking().toggleWatched(new Pixel(9, 11));
             bench().looking().toggleWatched(new Pixel(3, 2));
             bench().light(Optional.empty());
         });
-        clickOn("Pixel");
-        take("pixel");
         clickOn("Display");
         interact(() -> bench().looking().displayProperty().set(Display.PLAIN.with(Scale.DUSK).with(Display.Range.IMAGE)));
         push(KeyCode.SHORTCUT, KeyCode.PLUS);

@@ -187,7 +187,7 @@ class ProjectFileTest {
         assertThat(cases).extracting(DemoCase::id).doesNotHaveDuplicates().contains("three-bit-sort", "speckled-proof");
         Map<String, String> expected = Map.of("three-bit-sort", "rounded-down",
                 "levels-of-the-sort", "rounded-down", "faint-proof", "rounded-down",
-                "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");
+                "dusty-ornament", "rounded-down", "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");
         for (DemoCase demo : cases) {
             Project project = demo.saved().project();
             if (project.gray().isPresent()) {

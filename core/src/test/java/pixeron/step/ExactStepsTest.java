@@ -353,6 +353,56 @@ class ExactStepsTest {
         }
     }
 
+    /** Fractions as weights, divisor and offset, any anchor, every rounding and overflow: all in whole numbers of any length. */
+    @Property(tries = 120)
+    void kernelsOfFractions(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image before = image(random);
+        int m = before.maximumLevel();
+        int height = 1 + random.nextInt(7);
+        int width = 1 + random.nextInt(5);
+        long below = 1 + random.nextInt(12);
+        int[][] tops = new int[height][width];
+        StringBuilder weights = new StringBuilder();
+        for (int a = 0; a < height; a++) {
+            for (int b = 0; b < width; b++) {
+                tops[a][b] = random.nextInt(41) - 20;
+                weights.append(b > 0 ? " " : a > 0 ? " | " : "").append(tops[a][b]).append('/').append(below);
+            }
+        }
+        int anchorRow = random.nextInt(height);
+        int anchorColumn = random.nextInt(width);
+        String border = List.of("zero", "repeat", "mirror-half", "mirror-whole", "wrap").get(random.nextInt(5));
+        boolean isConvolution = random.nextBoolean();
+        long divisor = 1 + random.nextInt(30);
+        long offset = random.nextInt(40) - 20;
+        Rounding rounding = Rounding.values()[random.nextInt(5)];
+        boolean isWrapped = random.nextBoolean();
+        String line = "kernel weights=\"" + weights + "\" anchor=\"" + anchorRow + " " + anchorColumn + "\" border=" + border
+                + " divisor=" + divisor + "/3 offset=" + offset + "/7 rounding=" + rounding.word() + " overflow="
+                + (isWrapped ? "wrap" : "clip") + (isConvolution ? " sum=convolution" : "");
+        Image after = StepLine.parse(line).bind(before).result(Progress.NONE);
+        for (int n = 0; n < before.count(); n++) {
+            BigInteger sum = BigInteger.ZERO;
+            for (int a = 0; a < height; a++) {
+                for (int b = 0; b < width; b++) {
+                    int sign = isConvolution ? -1 : 1;
+                    int row = walked(border, n / before.columns() + sign * (a - anchorRow), before.rows());
+                    int column = walked(border, n % before.columns() + sign * (b - anchorColumn), before.columns());
+                    sum = row < 0 || column < 0 ? sum : sum.add(BigInteger.valueOf(tops[a][b]).multiply(
+                            BigInteger.valueOf(before.level(row * before.columns() + column))));
+                }
+            }
+            // sum ÷ below ÷ (divisor ÷ 3) + offset ÷ 7
+            Fraction exact = Fraction.of(sum.multiply(BigInteger.valueOf(21)).add(BigInteger.valueOf(offset)
+                    .multiply(BigInteger.valueOf(below * divisor))), BigInteger.valueOf(below * divisor * 7));
+            BigInteger whole = exact.rounded(rounding);
+            BigInteger expected = isWrapped ? whole.mod(BigInteger.valueOf(m + 1L))
+                    : whole.max(BigInteger.ZERO).min(BigInteger.valueOf(m));
+            assertThat(after.level(n)).as(line + " at " + n).isEqualTo(expected.intValueExact());
+        }
+    }
+
     /** What binary floating point gets wrong. */
     @Example
     void sharesOfFortyNineAddUpToOne() {
