@@ -194,7 +194,7 @@ class LookingTest extends WindowTest {
         Node next = named("Count the next pixel");
         clickOn(next).clickOn(next).clickOn(next);
         assertThat(shownText()).contains("3 of 12 counted, last row 0, column 2: level 2");
-        clickOn(named("One pixel back"));
+        clickOn(named("Take back the last count"));
         assertThat(shownText()).contains("2 of 12 counted, last row 0, column 1: level 2");
         clickOn(named("Count to the end"));
         assertThat(shownText()).contains("12 of 12 counted");

@@ -9,6 +9,7 @@ import javafx.animation.AnimationTimer;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import pixeron.app.model.Speed;
 import pixeron.app.sheet.Viewport;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
@@ -128,5 +129,45 @@ class Measurements extends WindowTest {
         frames("pick the next pixel", () -> bench().pick(new Pixel(SIZE / 2, bench().pickedProperty().get().column()
                 + 1)));
         push(KeyCode.ESCAPE);
+    }
+
+    /** Frames while a walk plays over a kernel's result, with the window on Before, the working, the loops. */
+    @Test
+    void theWalk() {
+        for (int size : new int[] {8, 512}) {
+            Random random = new Random(size);
+            Path file = folder.resolve("walk" + size + ".pgm");
+            ImageFiles.write(file, Image.ofLevels(size, size, 255, n -> random.nextInt(256)), false);
+            interact(() -> {
+                if (bench().isOpen()) {
+                    bench().giveUpUnsaved();
+                }
+            });
+            open(file);
+            interact(() -> bench().addStep(StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"")));
+            settle();
+            push(KeyCode.F9);
+            for (Speed speed : Speed.values()) {
+                interact(() -> {
+                    bench().walking().speedProperty().set(speed);
+                    bench().walking().toStart();
+                    bench().walking().playingProperty().set(true);
+                });
+                frames("walk over " + size + " × " + size + ", " + speed.title(), () -> {
+                    if (!bench().walking().playingProperty().get()) {
+                        bench().walking().toStart();
+                        bench().walking().playingProperty().set(true);
+                    }
+                });
+            }
+            interact(() -> {
+                bench().walking().toStart();
+                bench().walking().playingProperty().set(true);
+            });
+            long start = System.nanoTime();
+            until(() -> bench().walking().walk().isAtEnd());
+            System.out.printf("the whole walk, fast: %.1f s, %d of %d written%n", (System.nanoTime() - start) / 1e9,
+                    bench().walking().walk().written(), size * size);
+        }
     }
 }

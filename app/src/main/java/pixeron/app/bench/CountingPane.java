@@ -85,7 +85,7 @@ final class CountingPane extends HBox {
 
     private VBox controls() {
         Button start = walkButton(Feather.SKIP_BACK, "Back to the start", 0);
-        Button back = walkButton(Feather.CHEVRON_LEFT, "One pixel back", -1);
+        Button back = walkButton(Feather.CHEVRON_LEFT, "Take back the last count", -1);
         Button forward = walkButton(Feather.CHEVRON_RIGHT, "Count the next pixel", 1);
         Button end = walkButton(Feather.SKIP_FORWARD, "Count to the end", Integer.MAX_VALUE);
         Button leave = new Button("Show all counts");

@@ -25,21 +25,25 @@ public final class WorkingLines {
      * @param length characters on one line before it goes on below
      */
     public static void show(List<Line> lines, GridPane grid, int length, Theme theme) {
+        show(lines, grid, length, theme, new CellGrids(theme));
+    }
+
+    /** @param cells shows what the lines have of grids, where the first of them stands */
+    static void show(List<Line> lines, GridPane grid, int length, Theme theme, CellGrids cells) {
         TextFlow flow = null;
         int used = 0;
         int row = grid.getRowCount();
-        CellGrids grids = null;
+        boolean hasGrids = false;
         for (Line line : lines) {
             if (line.isCells()) {
-                if (grids == null) {
-                    grids = new CellGrids(theme);
-                    grid.add(grids, 0, row++, 2, 1);
+                if (!hasGrids) {
+                    hasGrids = true;
+                    cells.show(lines.stream().filter(Line::isCells).toList());
+                    grid.add(cells, 0, row++, 2, 1);
                 }
-                grids.add(line);
                 flow = null;
                 continue;
             }
-            grids = null;
             String text = line.text().strip();
             boolean goesOn = flow != null && line.label().isEmpty() && used + text.length() <= length;
             if (!goesOn) {

@@ -48,6 +48,7 @@ final class WorkingPane extends BorderPane {
     private final Bench bench;
     private final Theme theme;
     private final GridPane lines = new GridPane();
+    private final CellGrids cells;
     private final Label hint = new Label();
     private final Button walkHere = new Button("Walk to here");
     private final Button copy = new Button();
@@ -59,6 +60,7 @@ final class WorkingPane extends BorderPane {
     WorkingPane(Bench bench, Theme theme) {
         this.bench = bench;
         this.theme = theme;
+        this.cells = new CellGrids(theme);
         getStyleClass().add("working-pane");
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
@@ -78,8 +80,9 @@ final class WorkingPane extends BorderPane {
         copy.setTooltip(new Tooltip("Copy the working as text (Ctrl+Shift+C)"));
         copy.setOnAction(event -> copyWorking());
         bench.shownProperty().subscribe(shown -> render());
-        bench.pickedProperty().subscribe(pixel -> render());
-        bench.walking().walkProperty().subscribe(walk -> render());
+        bench.pickedProperty().subscribe(pixel -> renderWalked());
+        bench.walking().walkProperty().subscribe(walk -> renderWalked());
+        bench.walking().playingProperty().subscribe(isOn -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
         theme.paletteProperty().subscribe(palette -> render());
         walkHere.getStyleClass().add("quiet");
@@ -103,6 +106,13 @@ final class WorkingPane extends BorderPane {
         }
     }
 
+    /** At fast speed nobody could read along; the working comes when the walk stops. */
+    private void renderWalked() {
+        if (!bench.walking().isRushing()) {
+            render();
+        }
+    }
+
     private void render() {
         Shown shown = bench.shown();
         lines.getChildren().clear();
@@ -122,7 +132,7 @@ final class WorkingPane extends BorderPane {
         Walking walking = bench.walking();
         if (walking.isSeen(picked)) {
             working = withPacked(explained.explain(picked), shown, picked);
-            WorkingLines.show(working.lines(), lines, LINE_LENGTH, theme);
+            WorkingLines.show(working.lines(), lines, LINE_LENGTH, theme, cells);
             if (walking.mistakeProperty().get() == null) {
                 showCallout(shown, picked);
             }
@@ -131,7 +141,7 @@ final class WorkingPane extends BorderPane {
             // Who guesses sees all terms; who watches sees them come.
             int taken = isGuess ? Walk.ALL : walking.code().map(code -> code.cells(walking.moment())).orElse(0);
             WorkingLines.show(PartialWorking.lines(explained.explain(picked), taken, isGuess
-                    ? "until you write your value by hand" : "until the walk writes the value"), lines, LINE_LENGTH, theme);
+                    ? "until you write your value by hand" : "until the walk writes the value"), lines, LINE_LENGTH, theme, cells);
         } else {
             hint.setText("The walk has not come here yet.");
             lines.add(hint, 0, 0, 2, 1);

@@ -97,6 +97,11 @@ public final class Walking {
         return score.getReadOnlyProperty();
     }
 
+    /** @return whether pixels go by faster than anybody could read their workings */
+    public boolean isRushing() {
+        return playing.get() && speed.get() == Speed.FAST;
+    }
+
     /** What stands in the image when the result is written into the image that is read; null while that is not shown. */
     public ReadOnlyObjectProperty<Shown.Described> mistakeProperty() {
         return mistake.getReadOnlyProperty();

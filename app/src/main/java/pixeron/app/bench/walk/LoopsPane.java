@@ -42,9 +42,17 @@ public final class LoopsPane extends ScrollPane {
         hint.setWrapText(true);
         setContent(new VBox(lines, variables));
         bench.shownProperty().subscribe(now -> seen.request());
-        bench.pickedProperty().subscribe(now -> seen.request());
-        bench.walking().walkProperty().subscribe(now -> seen.request());
+        bench.pickedProperty().subscribe(now -> follow(seen));
+        bench.walking().walkProperty().subscribe(now -> follow(seen));
+        bench.walking().playingProperty().subscribe(now -> seen.request());
         bench.walking().mistakeProperty().subscribe(now -> seen.request());
+    }
+
+    /** At fast speed nobody could read along. */
+    private void follow(WhenSeen seen) {
+        if (!bench.walking().isRushing()) {
+            seen.request();
+        }
     }
 
     private void render() {
@@ -67,8 +75,20 @@ public final class LoopsPane extends ScrollPane {
         for (int n = 0; n < lines.getChildren().size(); n++) {
             lines.getChildren().get(n).pseudoClassStateChanged(CURRENT, n == current);
         }
-        variables.getChildren().setAll(code.get().variables(isCovered ? 0 : done).stream().map(LoopsPane::variable)
-                .toList());
+        showVariables(code.get().variables(isCovered ? 0 : done));
+    }
+
+    /** From moment to moment mostly values change; what shows them is made once. */
+    private void showVariables(List<Moment.Variable> now) {
+        while (variables.getChildren().size() > now.size()) {
+            variables.getChildren().remove(now.size());
+        }
+        while (variables.getChildren().size() < now.size()) {
+            variables.getChildren().add(new VariableBox());
+        }
+        for (int n = 0; n < now.size(); n++) {
+            ((VariableBox) variables.getChildren().get(n)).show(now.get(n));
+        }
     }
 
     private static Region line(Loop.Row row) {
@@ -80,14 +100,23 @@ public final class LoopsPane extends ScrollPane {
         return line;
     }
 
-    private static Region variable(Moment.Variable variable) {
-        Label name = new Label(variable.name() + " =");
-        name.getStyleClass().add("working-label");
-        name.setMinWidth(Region.USE_PREF_SIZE);
-        Label value = new Label(variable.value());
-        value.getStyleClass().add("loop-value");
-        HBox box = new HBox(name, value);
-        box.getStyleClass().add("loop-variable");
-        return box;
+    private static final class VariableBox extends HBox {
+
+        private final Label name = new Label();
+        private final Label value = new Label();
+
+        VariableBox() {
+            super();
+            getStyleClass().add("loop-variable");
+            name.getStyleClass().add("working-label");
+            name.setMinWidth(USE_PREF_SIZE);
+            value.getStyleClass().add("loop-value");
+            getChildren().addAll(name, value);
+        }
+
+        void show(Moment.Variable variable) {
+            name.setText(variable.name() + " =");
+            value.setText(variable.value());
+        }
     }
 }
