@@ -8,7 +8,6 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
-import pixeron.app.theme.Theme;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
@@ -23,18 +22,17 @@ final class CellGrids extends FlowPane {
     private static final int WIDEST_WITH_ORIGIN = 4;
     private static final String COVER = "…";
 
-    private final Theme theme;
     private final List<Cell> cells = new ArrayList<>();
     private List<List<Integer>> shape = List.of();
     private List<String> heads = List.of();
 
-    CellGrids(Theme theme) {
-        this.theme = theme;
+    CellGrids() {
         getStyleClass().add("cell-grids");
     }
 
-    /** @param lines rows of cells; one with a label of its own begins a new grid */
-    void show(List<Line> lines) {
+    /** @param all rows of cells; one with a label of its own begins a new grid */
+    void show(List<Line> all) {
+        List<Line> lines = withoutTwice(all);
         List<String> newHeads = new ArrayList<>();
         List<List<Integer>> newShape = new ArrayList<>();
         for (Line line : lines) {
@@ -56,6 +54,26 @@ final class CellGrids extends FlowPane {
                 cells.get(n++).show(run, runs.size() <= WIDEST_WITH_ORIGIN);
             }
         }
+    }
+
+    /** @return the width at which all grids stand in one row; the pane itself asks for as much as it may break at */
+    double widthOfOneRow() {
+        return getChildren().stream().map(grid -> grid.prefWidth(-1) + getHgap()).reduce(-getHgap(), Double::sum);
+    }
+
+    /** The products say the weights as well, unless they are turned or have no room for it. */
+    private static List<Line> withoutTwice(List<Line> lines) {
+        boolean isTold = lines.stream().noneMatch(line -> line.label().equals("turned"))
+                && lines.stream().allMatch(line -> runs(line).size() <= WIDEST_WITH_ORIGIN);
+        List<Line> kept = new ArrayList<>();
+        boolean isWeights = false;
+        for (Line line : lines) {
+            isWeights = line.label().isBlank() ? isWeights : line.label().equals("weights");
+            if (!isTold || !isWeights) {
+                kept.add(line);
+            }
+        }
+        return kept;
     }
 
     /** Where cells outside come from is said in the cells; other words, such as turned by 180°, stand with the label. */
@@ -112,7 +130,6 @@ final class CellGrids extends FlowPane {
         void show(Run run, boolean hasRoom) {
             String text = run.text().strip();
             number.setText(text);
-            number.setTextFill(theme.palette().of(run.role()));
             if (run.role() != role) {
                 getStyleClass().removeIf(style -> style.startsWith("cell-") && !style.equals("cell-box"));
                 getStyleClass().add("cell-" + run.role().name().toLowerCase(Locale.ROOT));

@@ -98,7 +98,9 @@ final class StatusLine extends HBox {
             text("        after ?", "role-after", false);
         }
         HandValue byHand = shown.sheet().cells().get(picked);
-        if (byHand != null) {
+        // While the person guesses, what they wrote earlier does not help them.
+        boolean isCovered = bench.walking().guessingProperty().get() && !bench.walking().isSeen(picked);
+        if (byHand != null && !isCovered) {
             text("        by hand ", "role-by-hand", false);
             text(byHand.text(), "role-by-hand", true);
         }

@@ -19,28 +19,17 @@ public final class WorkingLines {
     }
 
     /**
-     * Lines that only go on stand behind one another while they fit, as on paper.
+     * Shows all lines but rows of cells. Lines that only go on stand behind one another while they fit, as on paper.
      *
      * @param grid gets the lines below what it has
      * @param length characters on one line before it goes on below
      */
     public static void show(List<Line> lines, GridPane grid, int length, Theme theme) {
-        show(lines, grid, length, theme, new CellGrids(theme));
-    }
-
-    /** @param cells shows what the lines have of grids, where the first of them stands */
-    static void show(List<Line> lines, GridPane grid, int length, Theme theme, CellGrids cells) {
         TextFlow flow = null;
         int used = 0;
         int row = grid.getRowCount();
-        boolean hasGrids = false;
         for (Line line : lines) {
             if (line.isCells()) {
-                if (!hasGrids) {
-                    hasGrids = true;
-                    cells.show(lines.stream().filter(Line::isCells).toList());
-                    grid.add(cells, 0, row++, 2, 1);
-                }
                 flow = null;
                 continue;
             }

@@ -53,14 +53,17 @@ final class WorkingPane extends BorderPane {
     private final Button walkHere = new Button("Walk to here");
     private final Button copy = new Button();
     private final HBox callout = new HBox();
-    private final ScrollPane scroll = new ScrollPane(lines);
+    private final WorkingBody body;
+    private final ScrollPane scroll;
     private final BooleanProperty hasWorking = new SimpleBooleanProperty();
     private Working working;
 
     WorkingPane(Bench bench, Theme theme) {
         this.bench = bench;
         this.theme = theme;
-        this.cells = new CellGrids(theme);
+        this.cells = new CellGrids();
+        this.body = new WorkingBody(cells, lines);
+        this.scroll = new ScrollPane(body);
         getStyleClass().add("working-pane");
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
@@ -116,6 +119,7 @@ final class WorkingPane extends BorderPane {
     private void render() {
         Shown shown = bench.shown();
         lines.getChildren().clear();
+        body.setGrids(false);
         callout.getChildren().clear();
         working = null;
         if (shown != null) {
@@ -132,7 +136,7 @@ final class WorkingPane extends BorderPane {
         Walking walking = bench.walking();
         if (walking.isSeen(picked)) {
             working = withPacked(explained.explain(picked), shown, picked);
-            WorkingLines.show(working.lines(), lines, LINE_LENGTH, theme, cells);
+            show(working.lines());
             if (walking.mistakeProperty().get() == null) {
                 showCallout(shown, picked);
             }
@@ -140,13 +144,22 @@ final class WorkingPane extends BorderPane {
             boolean isGuess = walking.guessingProperty().get();
             // Who guesses sees all terms; who watches sees them come.
             int taken = isGuess ? Walk.ALL : walking.code().map(code -> code.cells(walking.moment())).orElse(0);
-            WorkingLines.show(PartialWorking.lines(explained.explain(picked), taken, isGuess
-                    ? "until you write your value by hand" : "until the walk writes the value"), lines, LINE_LENGTH, theme, cells);
+            show(PartialWorking.lines(explained.explain(picked), taken, isGuess
+                    ? "until you write your value by hand" : "until the walk writes the value"));
         } else {
             hint.setText("The walk has not come here yet.");
             lines.add(hint, 0, 0, 2, 1);
             lines.add(walkHere, 0, 1, 2, 1);
         }
+    }
+
+    private void show(List<Line> shown) {
+        List<Line> rows = shown.stream().filter(Line::isCells).toList();
+        if (!rows.isEmpty()) {
+            cells.show(rows);
+        }
+        body.setGrids(!rows.isEmpty());
+        WorkingLines.show(shown, lines, LINE_LENGTH, theme);
     }
 
     /** Below the working of gray stands how the channels are packed into one number, where they have eight bits. */

@@ -74,6 +74,12 @@ final class Summation {
         }
     }
 
+    private static void setThree(int u, int[] a, int v, int[] b, int w, int[] c, int... sums) {
+        for (int j = 0; j < sums.length; j++) {
+            sums[j] = u * a[j] + v * b[j] + w * c[j];
+        }
+    }
+
     private static void addOne(int weight, int[] cells, int... sums) {
         for (int j = 0; j < sums.length; j++) {
             sums[j] += weight * cells[j];
@@ -82,8 +88,13 @@ final class Summation {
 
     /** Adds weights times rows, three at a time: sums are then read and written a third as often. */
     private static void addAll(int[] weights, int[][] rows, int count, int... sums) {
-        Arrays.fill(sums, 0);
         int n = 0;
+        if (count >= 3) {
+            setThree(weights[0], rows[0], weights[1], rows[1], weights[2], rows[2], sums);
+            n = 3;
+        } else {
+            Arrays.fill(sums, 0);
+        }
         for (; n + 2 < count; n += 3) {
             addThree(weights[n], rows[n], weights[n + 1], rows[n + 1], weights[n + 2], rows[n + 2], sums);
         }
