@@ -62,6 +62,14 @@ public interface Operation extends Explained {
         return Optional.empty();
     }
 
+    /**
+     * @param name a name in the step's formula, such as M
+     * @return the same step with another number for that name; empty where there is no formula with such a name
+     */
+    default Optional<Explained> withNumber(String name, Value number) {
+        return Optional.empty();
+    }
+
     /** @return the cells of the window that the value of a pixel comes from, row by row; empty where it is its own alone */
     default List<Place> cells(Pixel pixel) {
         return List.of();

@@ -59,6 +59,21 @@ final class PointOperation implements Operation {
         this.finish = Finish.of(step, rule.maximumLevel());
     }
 
+    private PointOperation(PointOperation like, String name, Value number) {
+        this.step = like.step;
+        this.before = like.before;
+        this.area = like.area;
+        this.rule = like.rule;
+        this.constants = new HashMap<>(like.constants);
+        this.constants.put(name, number);
+        this.finish = like.finish;
+    }
+
+    @Override
+    public Optional<Explained> withNumber(String name, Value number) {
+        return constants.containsKey(name) ? Optional.of(new PointOperation(this, name, number)) : Optional.empty();
+    }
+
     private static Map<String, Value> constants(Step step, int maximumLevel) {
         Map<String, Value> constants = new HashMap<>();
         constants.put("M", Rational.of(maximumLevel));

@@ -1,14 +1,18 @@
 package pixeron.byhand.slip;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
+import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
+import pixeron.step.Explained;
 import pixeron.step.Step;
 
 /** A named mistake, or a different convention. */
-interface Slip {
+public interface Slip {
 
     /** @return the stable id that stands in written results */
     String id();
@@ -22,20 +26,41 @@ interface Slip {
 
     /**
      * @param words behind "are what you get when": {@code the fraction is dropped instead of rounded}
-     * @param value what the person would have written for a pixel
+     * @param value what the person would have written for a pixel; throws a PixeronException where there is none
      * @param isUnrounded true when a fraction would have been written, so that a whole number written where the value
      *     has one cannot come from this slip
+     * @param done what was worked out instead, whose working can be shown beside the right one; empty where it is no step
      */
-    record Way(String words, Function<Pixel, Value> value, boolean isUnrounded) {
+    record Way(String words, Function<Pixel, Value> value, boolean isUnrounded, Optional<Explained> done) {
+
+        /** @return the way in which the person wrote something else */
+        public static Way of(String words, Function<Pixel, Value> value) {
+            return new Way(words, value, false, Optional.empty());
+        }
 
         /** @return the way in which the person did another step instead */
-        static Way of(String words, Step done, Image before) {
-            return new Way(words, done.bind(before)::value, false);
+        public static Way of(String words, Step done, Image before) {
+            return of(words, done.bind(before));
+        }
+
+        /** @return the way in which the person worked out something else */
+        public static Way of(String words, Explained done) {
+            return new Way(words, done::value, false, Optional.of(done));
         }
 
         /** @return the way in which the person did another step instead, one that leaves fractions */
-        static Way unrounded(String words, Step done, Image before) {
-            return new Way(words, done.bind(before)::value, true);
+        public static Way unrounded(String words, Step done, Image before) {
+            Explained bound = done.bind(before);
+            return new Way(words, bound::value, true, Optional.of(bound));
+        }
+
+        /** @return the way in which the person did another step instead; none where there is no such step */
+        public static List<Way> tried(String words, Supplier<Step> done, Image before) {
+            try {
+                return List.of(of(words, done.get(), before));
+            } catch (PixeronException noSuchStep) {
+                return List.of();
+            }
         }
     }
 }

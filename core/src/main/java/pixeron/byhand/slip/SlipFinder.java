@@ -3,14 +3,40 @@ package pixeron.byhand.slip;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.Slip.Way;
+import pixeron.byhand.slip.ending.LeftUnfinished;
+import pixeron.byhand.slip.ending.NotClipped;
+import pixeron.byhand.slip.ending.NotRounded;
+import pixeron.byhand.slip.ending.RoundedDown;
+import pixeron.byhand.slip.ending.RoundedNearest;
+import pixeron.byhand.slip.ending.RoundedUp;
+import pixeron.byhand.slip.ending.TiesToEven;
+import pixeron.byhand.slip.ending.Wrapped;
+import pixeron.byhand.slip.point.BlackWhiteSwapped;
+import pixeron.byhand.slip.point.CountForMaximum;
+import pixeron.byhand.slip.point.Counting;
+import pixeron.byhand.slip.point.MaximumForCount;
+import pixeron.byhand.slip.point.OtherShare;
+import pixeron.byhand.slip.point.ParameterOffByOne;
+import pixeron.byhand.slip.point.RoundedEarly;
+import pixeron.byhand.slip.point.StretchForEqualize;
+import pixeron.byhand.slip.point.Strictness;
+import pixeron.byhand.slip.point.WrongOperation;
+import pixeron.byhand.slip.sheet.RowsColumnsSwapped;
+import pixeron.byhand.slip.sheet.ShiftedByOne;
+import pixeron.byhand.slip.sheet.SingleCell;
+import pixeron.byhand.slip.window.OtherBorder;
+import pixeron.byhand.slip.window.Weighted;
+import pixeron.byhand.slip.window.WrittenInPlace;
 import pixeron.image.Image;
 import pixeron.number.Value;
 import pixeron.step.Step;
+import pixeron.step.neighborhood.Border;
 
 /**
  * Looks for the slips that explain the differing cells of a check.
@@ -26,9 +52,16 @@ public final class SlipFinder {
     private static final int FEWEST = 2;
 
     /** In the order of preference among slips that explain as many cells. */
-    private static final List<Slip> ALL = List.of(
-            new NotRounded(), new RoundedDown(), new RoundedUp(), new NotClipped(), new Wrapped(),
-                    new LeftUnfinished());
+    private static final List<Slip> ALL = List.of(new NotRounded(), new RoundedDown(), new RoundedUp(), new RoundedNearest(),
+            new TiesToEven(), new NotClipped(), new Wrapped(), new LeftUnfinished(), new CountForMaximum(),
+            new MaximumForCount(), new WrongOperation(), new Strictness(), new ParameterOffByOne(), new BlackWhiteSwapped(),
+            new StretchForEqualize(), Counting.notRunning(), OtherShare.fromFirst(), OtherShare.plain(),
+            new OtherBorder(Border.ZERO), new OtherBorder(Border.REPEAT), new OtherBorder(Border.MIRROR_HALF),
+            new OtherBorder(Border.MIRROR_WHOLE), new OtherBorder(Border.WRAP), new OtherBorder(Border.KEEP),
+            new OtherBorder(Border.INSIDE), Weighted.turned(), Weighted.transposed(), Weighted.noDivisor(),
+            Weighted.noOffset(), new WrittenInPlace(), new RowsColumnsSwapped(), new ShiftedByOne(), Weighted.missed(),
+            Weighted.twice(), Weighted.sign(), new RoundedEarly(), Counting.running(), Counting.miscounted(),
+            new OtherBorder(Border.CONSTANT));
 
     private record Found(Slip slip, Way way, List<CellCheck> explained) {
     }
@@ -42,6 +75,11 @@ public final class SlipFinder {
         left = new ArrayList<>(check.differing());
     }
 
+    /** @return all slips that are looked for in several cells, in the order of preference */
+    public static List<Slip> all() {
+        return ALL;
+    }
+
     /**
      * @param check the person's values against the step
      * @param step the step
@@ -53,6 +91,9 @@ public final class SlipFinder {
     }
 
     private List<Explanation> find(Step step, Image before) {
+        if (left.size() == 1) {
+            return only(left.get(0));
+        }
         List<Explanation> explanations = new ArrayList<>();
         while (left.size() >= FEWEST) {
             Found best = best(step, before);
@@ -66,18 +107,36 @@ public final class SlipFinder {
         return explanations;
     }
 
+    /** One differing cell alone is no pattern; only a slip of writing is said of it. */
+    private static List<Explanation> only(CellCheck cell) {
+        return SingleCell.of(cell).map(slip -> List.of(new Explanation(slip.id(), 1, 1, "The only differing value "
+                + slip.words() + ".", List.of(cell.pixel())))).orElse(List.of());
+    }
+
     private Found best(Step step, Image before) {
         Found best = null;
         for (Slip slip : ALL) {
             for (Way way : slip.ways(step, before)) {
-                List<CellCheck> cells = left.stream().filter(cell -> explains(way, cell)).toList();
-                boolean isBetter = cells.size() > (best == null ? 0 : best.explained().size());
-                if (isBetter && cells.size() >= FEWEST && 2 * cells.size() >= left.size() && !contradicts(way)) {
+                int needed = Math.max(best == null ? FEWEST : best.explained().size() + 1,
+                        Math.max(FEWEST, (left.size() + 1) / 2));
+                List<CellCheck> cells = explained(way, needed);
+                if (cells.size() >= needed && !contradicts(way)) {
                     best = new Found(slip, way, cells);
                 }
             }
         }
         return best;
+    }
+
+    /** @return the cells that a way explains; fewer than needed as soon as that is sure */
+    private List<CellCheck> explained(Way way, int needed) {
+        List<CellCheck> cells = new ArrayList<>();
+        for (int n = 0; n < left.size() && cells.size() + left.size() - n >= needed; n++) {
+            if (explains(way, left.get(n))) {
+                cells.add(left.get(n));
+            }
+        }
+        return cells;
     }
 
     private static boolean explains(Way way, CellCheck cell) {
@@ -86,11 +145,7 @@ public final class SlipFinder {
     }
 
     private static boolean gives(Way way, CellCheck cell) {
-        try {
-            return cell.byHand().agreesWith(way.value().apply(cell.pixel()));
-        } catch (PixeronException withoutValue) {
-            return false;
-        }
+        return valueOf(way, cell).filter(cell.byHand()::agreesWith).isPresent();
     }
 
     /**
@@ -99,11 +154,19 @@ public final class SlipFinder {
      * already, when this slip would have changed the right value as well.
      */
     private boolean contradicts(Way way) {
-        return agreeing.stream().anyMatch(cell -> !gives(way, cell))
-                || explained.stream().anyMatch(cell -> {
-                    Value slipped = way.value().apply(cell.pixel());
-                    return slipped.compareValue(cell.value()) != 0;
-                });
+        return agreeing.stream().anyMatch(cell -> valueOf(way, cell).filter(value ->
+                !cell.byHand().agreesWith(value)).isPresent())
+                || explained.stream().anyMatch(cell -> valueOf(way, cell).filter(value ->
+                value.compareValue(cell.value()) != 0).isPresent());
+    }
+
+    /** @return what the person would have written; empty where the slip says nothing of the cell */
+    private static Optional<Value> valueOf(Way way, CellCheck cell) {
+        try {
+            return Optional.of(way.value().apply(cell.pixel()));
+        } catch (PixeronException withoutValue) {
+            return Optional.empty();
+        }
     }
 
     private Explanation explanation(Found found, boolean isFirst) {

@@ -121,6 +121,11 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
         return all().stream().reduce(Rational.ZERO, Value::plus);
     }
 
+    /** @return what a sum of products is divided by, where all cells count */
+    public Value divisorOrSum() {
+        return divisor.isPresent() ? divisor.get() : divisor(sum());
+    }
+
     /** @return a sum of weights as a divisor: itself, or 1 when it is 0 */
     static Value divisor(Value sum) {
         return sum.signum() == 0 ? Rational.ONE : sum;

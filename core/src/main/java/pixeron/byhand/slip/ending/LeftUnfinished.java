@@ -1,13 +1,14 @@
-package pixeron.byhand.slip;
+package pixeron.byhand.slip.ending;
 
 import java.util.List;
+import pixeron.byhand.slip.Slip;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
 import pixeron.step.Step;
 
 /** The value was neither rounded nor brought into 0 … M: two things left out, so it comes after the single ones. */
-final class LeftUnfinished implements Slip {
+public final class LeftUnfinished implements Slip {
 
     @Override
     public String id() {

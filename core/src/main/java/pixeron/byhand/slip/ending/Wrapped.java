@@ -1,12 +1,13 @@
-package pixeron.byhand.slip;
+package pixeron.byhand.slip.ending;
 
 import java.util.List;
+import pixeron.byhand.slip.Slip;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
 import pixeron.step.Step;
 
 /** A value outside 0 … M went round instead of being clipped. */
-final class Wrapped implements Slip {
+public final class Wrapped implements Slip {
 
     @Override
     public String id() {

@@ -1,12 +1,13 @@
-package pixeron.byhand.slip;
+package pixeron.byhand.slip.ending;
 
 import java.util.List;
+import pixeron.byhand.slip.Slip;
 import pixeron.image.Image;
 import pixeron.number.Rounding;
 import pixeron.step.Step;
 
 /** The value was always rounded up. */
-final class RoundedUp implements Slip {
+public final class RoundedUp implements Slip {
 
     @Override
     public String id() {

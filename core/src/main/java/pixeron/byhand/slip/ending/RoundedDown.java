@@ -1,13 +1,14 @@
-package pixeron.byhand.slip;
+package pixeron.byhand.slip.ending;
 
 import java.util.ArrayList;
 import java.util.List;
+import pixeron.byhand.slip.Slip;
 import pixeron.image.Image;
 import pixeron.number.Rounding;
 import pixeron.step.Step;
 
 /** The fraction was dropped, or the value rounded down, where the step rounds otherwise. */
-final class RoundedDown implements Slip {
+public final class RoundedDown implements Slip {
 
     @Override
     public String id() {

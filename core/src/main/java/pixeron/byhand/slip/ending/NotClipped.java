@@ -1,12 +1,13 @@
-package pixeron.byhand.slip;
+package pixeron.byhand.slip.ending;
 
 import java.util.List;
+import pixeron.byhand.slip.Slip;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
 import pixeron.step.Step;
 
 /** A value outside 0 … M was left as it was. */
-final class NotClipped implements Slip {
+public final class NotClipped implements Slip {
 
     @Override
     public String id() {

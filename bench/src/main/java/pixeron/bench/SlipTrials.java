@@ -1,0 +1,150 @@
+package pixeron.bench;
+
+import java.io.PrintStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import pixeron.PixeronException;
+import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.Slip;
+import pixeron.byhand.slip.SlipFinder;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Step;
+import pixeron.step.catalog.StepLine;
+
+/**
+ * How well slips are found: seeded random images and steps, values by hand made with a slip that changes at least three of
+ * them, clean sheets, and sheets with numbers that have nothing to do with the step.
+ */
+public final class SlipTrials {
+
+    private static final int TRIALS = 2000;
+    private static final int[] MAXIMA = {7, 15, 255};
+    private static final List<String> LINES = List.of("add amount=%d", "subtract amount=%d", "multiply factor=1.%d",
+            "divide divisor=%d", "linear gain=1.%d bias=-3", "invert", "stretch", "quantize levels=4", "clamp low=%d",
+            "slice low=%d high=M", "threshold at=%d", "band low=%d high=M", "threshold-otsu", "threshold-share percent=50",
+            "equalize", "equalize method=share-from-first", "depth maximum=15", "threshold-local size=3",
+            "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"", "kernel weights=\"1 2 0 | 3 4 1 | 0 1 2\" border=repeat",
+            "kernel weights=\"1 2 3\" sum=convolution border=inside offset=%d", "box size=3", "binomial size=3 border=wrap",
+            "sharpen", "laplacian neighbors=4 overflow=keep", "sobel part=x", "sobel part=sum", "median size=3",
+            "maximum size=3", "erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"");
+
+    private SlipTrials() {
+    }
+
+    private record Case(Image before, Step step, Operation operation) {
+
+        static Case random(Random random) {
+            while (true) {
+                int maximum = MAXIMA[random.nextInt(MAXIMA.length)];
+                int rows = 4 + random.nextInt(5);
+                int columns = 4 + random.nextInt(5);
+                Image before = Image.ofLevels(rows, columns, maximum, n -> random.nextInt(maximum + 1));
+                try {
+                    Step step = StepLine.parse(String.format(LINES.get(random.nextInt(LINES.size())),
+                            1 + random.nextInt(maximum)));
+                    return new Case(before, step, step.bind(before));
+                } catch (PixeronException notAllowed) {
+                    // Such as more levels than there are: another one.
+                }
+            }
+        }
+
+        List<Explanation> find(HandSheet sheet) {
+            return SlipFinder.find(Check.of(sheet, operation), step, before);
+        }
+
+        /** @return 40 to 100 % of all cells */
+        List<Pixel> filled(Random random) {
+            double share = 0.4 + 0.6 * random.nextDouble();
+            List<Pixel> pixels = new ArrayList<>();
+            for (int n = 0; n < before.count(); n++) {
+                if (random.nextDouble() < share) {
+                    pixels.add(before.pixel(n));
+                }
+            }
+            return pixels;
+        }
+    }
+
+    /** @param words nothing */
+    public static void main(String... words) {
+        PrintStream out = System.out;
+        Map<String, int[]> byId = new TreeMap<>();
+        int first = 0;
+        Random random = new Random(1);
+        for (int trial = 0; trial < TRIALS; ) {
+            Case one = Case.random(random);
+            Slip slip = SlipFinder.all().get(random.nextInt(SlipFinder.all().size()));
+            List<Slip.Way> ways = slip.ways(one.step(), one.before());
+            if (ways.isEmpty()) {
+                continue;
+            }
+            HandSheet sheet = sheet(one, ways.get(random.nextInt(ways.size())), random);
+            int differing = Check.of(sheet, one.operation()).differing().size();
+            if (differing < 3) {
+                continue;
+            }
+            List<Explanation> found = one.find(sheet);
+            // What explains all of the differing cells and none of the others gives the very same values.
+            boolean isFirst = !found.isEmpty() && (found.get(0).id().equals(slip.id()) || found.get(0).explains() == differing);
+            first += isFirst ? 1 : 0;
+            int[] counts = byId.computeIfAbsent(slip.id(), id -> new int[2]);
+            counts[0]++;
+            counts[1] += isFirst ? 1 : 0;
+            trial++;
+        }
+        out.printf("the true slip, or one with the same values, first: %d of %d, %.1f %%%n", first, TRIALS, 100.0 * first / TRIALS);
+        byId.forEach((id, counts) -> out.printf("    %-24s %4d of %4d%n", id, counts[1], counts[0]));
+        out.printf("clean sheets with a slip claimed: %d of %d%n", clean(), TRIALS);
+        out.printf("unrelated numbers with a slip claimed: %d of %d%n", unrelated(), TRIALS);
+    }
+
+    private static HandSheet sheet(Case one, Slip.Way way, Random random) {
+        HandSheet sheet = HandSheet.EMPTY;
+        for (Pixel pixel : one.filled(random)) {
+            try {
+                Value value = way.value().apply(pixel);
+                sheet = sheet.with(pixel, Decimals.table(value));
+            } catch (PixeronException withoutValue) {
+                // Nobody can write what the slip does not give.
+            }
+        }
+        return sheet;
+    }
+
+    private static int clean() {
+        Random random = new Random(2);
+        int claimed = 0;
+        for (int trial = 0; trial < TRIALS; trial++) {
+            Case one = Case.random(random);
+            HandSheet sheet = sheet(one, Slip.Way.of("right", one.operation()), random);
+            claimed += one.find(sheet).isEmpty() ? 0 : 1;
+        }
+        return claimed;
+    }
+
+    private static int unrelated() {
+        Random random = new Random(3);
+        int claimed = 0;
+        for (int trial = 0; trial < TRIALS; trial++) {
+            Case one = Case.random(random);
+            HandSheet sheet = HandSheet.EMPTY;
+            for (Pixel pixel : one.filled(random)) {
+                boolean isWrong = random.nextInt(3) == 0;
+                sheet = sheet.with(pixel, isWrong ? String.valueOf(random.nextInt(one.before().maximumLevel() + 1))
+                        : Decimals.table(one.operation().value(pixel)));
+            }
+            claimed += one.find(sheet).isEmpty() ? 0 : 1;
+        }
+        return claimed;
+    }
+}

@@ -1,0 +1,2 @@
+/** Slips in point steps, thresholds and equalization. */
+package pixeron.byhand.slip.point;

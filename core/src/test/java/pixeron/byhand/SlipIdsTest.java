@@ -1,0 +1,184 @@
+package pixeron.byhand;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.IntBinaryOperator;
+import org.junit.jupiter.api.Test;
+import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.SlipFinder;
+import pixeron.image.Image;
+import pixeron.step.Step;
+import pixeron.step.catalog.StepLine;
+
+/** For every slip values by hand from a little loop written here; its id must come first. */
+class SlipIdsTest {
+
+    private static final int[][] PROOF = {{12, 200, 34, 90, 77}, {5, 61, 140, 23, 250}, {99, 18, 73, 180, 44},
+            {131, 7, 221, 66, 155}, {40, 84, 29, 110, 3}};
+    private static final int[][] SORT = {{0, 1, 1, 2, 3}, {1, 2, 2, 3, 5}, {2, 2, 3, 5, 7}, {1, 0, 2, 5, 6}, {3, 2, 1, 1, 0}};
+
+    private static List<Explanation> find(int[][] image, int maximum, String line, IntBinaryOperator written) {
+        Image before = Image.of(maximum, image);
+        HandSheet sheet = HandSheet.EMPTY;
+        for (int n = 0; n < before.count(); n++) {
+            sheet = sheet.with(before.pixel(n), String.valueOf(written.applyAsInt(n / before.columns(), n % before.columns())));
+        }
+        Step step = StepLine.parse(line);
+        return SlipFinder.find(Check.of(sheet, step.bind(before)), step, before);
+    }
+
+    private static void proof(String id, String line, IntBinaryOperator written) {
+        assertThat(find(PROOF, 255, line, written)).as(line).isNotEmpty().first().extracting(Explanation::id).isEqualTo(id);
+    }
+
+    private static void sort(String id, String line, IntBinaryOperator written) {
+        assertThat(find(SORT, 7, line, written)).as(line).isNotEmpty().first().extracting(Explanation::id).isEqualTo(id);
+    }
+
+    private static int clip(int value) {
+        return Math.max(0, Math.min(255, value));
+    }
+
+    /** Nearest, halves away from zero, of top ÷ below. */
+    private static int nearest(int top, int below) {
+        return (int) Math.signum(top) * ((2 * Math.abs(top) + below) / (2 * below));
+    }
+
+    private static int running(int level) {
+        return (int) Arrays.stream(SORT).flatMapToInt(Arrays::stream).filter(r -> r <= level).count();
+    }
+
+    @Test
+    void roundingAndOverflow() {
+        proof("rounded-nearest", "divide divisor=3 rounding=floor", (i, j) -> nearest(PROOF[i][j], 3));
+        proof("ties-to-even", "divide divisor=2", (i, j) -> PROOF[i][j] % 4 == 3 ? PROOF[i][j] / 2 + 1 : PROOF[i][j] / 2);
+        proof("rounded-down", "divide divisor=3", (i, j) -> PROOF[i][j] / 3);
+        proof("rounded-up", "divide divisor=3", (i, j) -> (PROOF[i][j] + 2) / 3);
+        proof("not-clipped", "add amount=120", (i, j) -> PROOF[i][j] + 120);
+        proof("wrapped", "add amount=120", (i, j) -> (PROOF[i][j] + 120) % 256);
+    }
+
+    @Test
+    void pointSteps() {
+        proof("count-for-maximum", "invert", (i, j) -> clip(256 - PROOF[i][j]));
+        proof("count-for-maximum", "equalize", (i, j) -> clip(nearest(256 * (int) Arrays.stream(PROOF)
+                .flatMapToInt(Arrays::stream).filter(r -> r <= PROOF[i][j]).count(), 25)));
+        sort("maximum-for-count", "quantize levels=3", (i, j) -> Math.min(7, nearest(SORT[i][j] * 3 / 7 * 7, 2)));
+        proof("wrong-operation", "add amount=40", (i, j) -> clip(PROOF[i][j] - 40));
+        proof("wrong-operation", "multiply factor=2", (i, j) -> nearest(PROOF[i][j], 2));
+        proof("wrong-operation", "erode shape=\"1 1 1\"", (i, j) -> Math.max(PROOF[i][j], Math.max(PROOF[i][Math.max(0, j - 1)],
+                PROOF[i][Math.min(4, j + 1)])));
+        proof("parameter-off-by-one", "add amount=40", (i, j) -> clip(PROOF[i][j] + 41));
+        sort("strictness", "threshold at=2", (i, j) -> SORT[i][j] >= 2 ? 7 : 0);
+        sort("strictness", "slice low=2 high=5", (i, j) -> SORT[i][j] > 2 && SORT[i][j] <= 5 ? 7 : SORT[i][j]);
+        sort("strictness", "threshold-share percent=50", (i, j) -> SORT[i][j] >= 2 ? 7 : 0);
+        sort("black-white-swapped", "threshold at=2", (i, j) -> SORT[i][j] > 2 ? 0 : 7);
+        sort("black-white-swapped", "band low=2 high=3", (i, j) -> SORT[i][j] == 2 || SORT[i][j] == 3 ? 0 : 7);
+    }
+
+    @Test
+    void equalization() {
+        proof("stretch-for-equalize", "equalize", (i, j) -> nearest((PROOF[i][j] - 3) * 255, 247));
+        sort("share-not-running", "equalize", (i, j) -> nearest(7 * (running(SORT[i][j]) - running(SORT[i][j] - 1)), 25));
+        sort("share-from-first", "equalize", (i, j) -> nearest(7 * (running(SORT[i][j]) - running(0)), 25 - running(0)));
+        sort("share-plain", "equalize method=share-from-first", (i, j) -> nearest(7 * running(SORT[i][j]), 25));
+        sort("running-count-slip", "equalize", (i, j) -> nearest(7 * (running(SORT[i][j]) + (SORT[i][j] >= 2 ? -3 : 0)), 25));
+        sort("miscounted", "equalize", (i, j) -> nearest(7 * (running(SORT[i][j]) - (SORT[i][j] >= 2 ? 5 : 0)), 20));
+        // Each share to one decimal: 3, 6, 7, 4, 0, 3, 1, 1 of 25 are 0.1 0.2 0.3 0.2 0 0.1 0 0
+        int[] tenths = {1, 3, 6, 8, 8, 9, 9, 9};
+        sort("rounded-early", "equalize", (i, j) -> nearest(7 * tenths[SORT[i][j]], 10));
+    }
+
+    private static int at(String border, int i, int j) {
+        boolean isInside = i >= 0 && j >= 0 && i < 5 && j < 5;
+        return switch (border) {
+            case "zero" -> isInside ? PROOF[i][j] : 0;
+            case "constant" -> isInside ? PROOF[i][j] : 50;
+            case "repeat" -> PROOF[Math.max(0, Math.min(4, i))][Math.max(0, Math.min(4, j))];
+            case "wrap" -> PROOF[Math.floorMod(i, 5)][Math.floorMod(j, 5)];
+            default -> PROOF[i < 0 ? -i : i > 4 ? 8 - i : i][j < 0 ? -j : j > 4 ? 8 - j : j];
+        };
+    }
+
+    private static int sum(String border, int[][] weights, int i, int j) {
+        int sum = 0;
+        for (int a = -1; a <= 1; a++) {
+            for (int b = -1; b <= 1; b++) {
+                sum += weights[a + 1][b + 1] * at(border, i + a, j + b);
+            }
+        }
+        return sum;
+    }
+
+    private static final int[][] ONES = {{1, 1, 1}, {1, 1, 1}, {1, 1, 1}};
+    private static final int[][] UNEVEN = {{1, 2, 0}, {3, 4, 1}, {0, 1, 2}};
+    private static final String KERNEL = "kernel weights=\"1 2 0 | 3 4 1 | 0 1 2\"";
+
+    @Test
+    void borders() {
+        for (String border : List.of("zero", "repeat", "wrap", "mirror-whole")) {
+            String given = border.equals("zero") ? " border=repeat" : "";
+            proof("border-" + border, "box size=3" + given, (i, j) -> nearest(sum(border, ONES, i, j), 9));
+        }
+        proof("border-constant", "box size=3", (i, j) -> nearest(sum("constant", ONES, i, j), 9));
+        proof("border-keep", "box size=3", (i, j) -> i % 4 == 0 || j % 4 == 0 ? PROOF[i][j] : nearest(sum("zero", ONES, i, j), 9));
+        proof("border-inside", "box size=3", (i, j) -> nearest(sum("zero", ONES, i, j),
+                (i % 4 == 0 ? 2 : 3) * (j % 4 == 0 ? 2 : 3)));
+        // Of a window of five cells both mirrors differ, of one of three the half mirror is the repeated edge.
+        proof("border-mirror-half", "box size=5", (i, j) -> {
+            int sum = 0;
+            for (int a = -2; a <= 2; a++) {
+                for (int b = -2; b <= 2; b++) {
+                    int row = i + a < 0 ? -1 - i - a : i + a > 4 ? 9 - i - a : i + a;
+                    int column = j + b < 0 ? -1 - j - b : j + b > 4 ? 9 - j - b : j + b;
+                    sum += PROOF[row][column];
+                }
+            }
+            return nearest(sum, 25);
+        });
+    }
+
+    @Test
+    void weights() {
+        int[][] turned = {{2, 1, 0}, {1, 4, 3}, {0, 2, 1}};
+        int[][] transposed = {{1, 3, 0}, {2, 4, 1}, {0, 1, 2}};
+        int[][] missed = {{1, 2, 0}, {0, 4, 1}, {0, 1, 2}};
+        int[][] twice = {{1, 2, 0}, {3, 4, 1}, {0, 1, 4}};
+        int[][] sharp = {{0, 1, 0}, {-1, 5, -1}, {0, -1, 0}};
+        proof("kernel-turned", KERNEL, (i, j) -> nearest(sum("zero", turned, i, j), 14));
+        proof("kernel-transposed", KERNEL, (i, j) -> nearest(sum("zero", transposed, i, j), 14));
+        proof("divisor-missing", KERNEL, (i, j) -> clip(sum("zero", UNEVEN, i, j)));
+        proof("divisor-missing", KERNEL, (i, j) -> sum("zero", UNEVEN, i, j));
+        proof("offset-missing", KERNEL + " offset=20", (i, j) -> nearest(sum("zero", UNEVEN, i, j), 14));
+        proof("neighbor-missed", KERNEL, (i, j) -> nearest(sum("zero", missed, i, j), 14));
+        proof("neighbor-missed", KERNEL, (i, j) -> nearest(sum("zero", missed, i, j), 11));
+        proof("neighbor-twice", KERNEL, (i, j) -> nearest(sum("zero", twice, i, j), 14));
+        proof("sign-slip", "sharpen", (i, j) -> clip(sum("zero", sharp, i, j)));
+        proof("rounded-early", KERNEL, (i, j) -> nearest(7 * sum("zero", UNEVEN, i, j), 100));
+    }
+
+    @Test
+    void writingDown() {
+        int[][] cells = Arrays.stream(PROOF).map(int[]::clone).toArray(int[][]::new);
+        for (int i = 0; i < 5; i++) {
+            for (int j = 0; j < 5; j++) {
+                int sum = 0;
+                for (int a = -1; a <= 1; a++) {
+                    for (int b = -1; b <= 1; b++) {
+                        boolean isInside = i + a >= 0 && j + b >= 0 && i + a < 5 && j + b < 5;
+                        sum += isInside ? cells[i + a][j + b] : 0;
+                    }
+                }
+                cells[i][j] = nearest(sum, 9);
+            }
+        }
+        proof("written-in-place", "box size=3", (i, j) -> cells[i][j]);
+        proof("rows-columns-swapped", "invert", (i, j) -> 255 - PROOF[j][i]);
+        proof("shifted-by-one", "invert", (i, j) -> j == 0 ? 0 : 255 - PROOF[i][j - 1]);
+        proof("digits-swapped", "add amount=3", (i, j) -> i == 2 && j == 3 ? 138 : clip(PROOF[i][j] + 3));
+        proof("one-unit-off", "add amount=3", (i, j) -> i == 2 && j == 3 ? 184 : clip(PROOF[i][j] + 3));
+        assertThat(find(PROOF, 255, "add amount=3", (i, j) -> i == 2 && j == 3 ? 17 : clip(PROOF[i][j] + 3))).isEmpty();
+    }
+}
