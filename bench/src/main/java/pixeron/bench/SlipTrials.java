@@ -104,8 +104,43 @@ public final class SlipTrials {
         }
         out.printf("the true slip, or one with the same values, first: %d of %d, %.1f %%%n", first, TRIALS, 100.0 * first / TRIALS);
         byId.forEach((id, counts) -> out.printf("    %-24s %4d of %4d%n", id, counts[1], counts[0]));
+        time(out);
         out.printf("clean sheets with a slip claimed: %d of %d%n", clean(), TRIALS);
         out.printf("unrelated numbers with a slip claimed: %d of %d%n", unrelated(), TRIALS);
+    }
+
+    /** One large sheet with every slip to be tried, and many small ones of the same step one after the other. */
+    private static void time(PrintStream out) {
+        Random random = new Random(4);
+        Image large = Image.ofLevels(64, 64, 255, n -> random.nextInt(256));
+        Step step = StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat");
+        Step rounded = StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=inside");
+        long best = Long.MAX_VALUE;
+        for (int round = 0; round < 5; round++) {
+            HandSheet sheet = HandSheet.EMPTY;
+            for (int n = 0; n < large.count(); n++) {
+                // Half of the cells have the slip, half are random: nothing ends the search early.
+                sheet = sheet.with(large.pixel(n), n % 2 == 0 ? String.valueOf(random.nextInt(256))
+                        : Decimals.table(rounded.bind(large).value(large.pixel(n))));
+            }
+            Check check = Check.of(sheet, step.bind(large));
+            long start = System.nanoTime();
+            SlipFinder.find(check, step, large);
+            best = Math.min(best, System.nanoTime() - start);
+        }
+        out.printf("64 × 64, half of it random: %.0f ms%n", best / 1e6);
+        Image small = Image.ofLevels(8, 8, 255, n -> random.nextInt(256));
+        List<Slip.Way> all = SlipFinder.all().stream().flatMap(slip -> slip.ways(step, small).stream()).toList();
+        SlipFinder finder = new SlipFinder(step, small);
+        Operation operation = step.bind(small);
+        long start = System.nanoTime();
+        int sheets = 1000;
+        for (int n = 0; n < sheets; n++) {
+            Slip.Way way = all.get(random.nextInt(all.size()));
+            finder.find(Check.of(sheet(new Case(small, step, operation), way, random), operation));
+        }
+        out.printf("sheets of 8 × 8 of one step: %.0f in a second, making and checking them included%n",
+                sheets * 1e9 / (System.nanoTime() - start));
     }
 
     private static HandSheet sheet(Case one, Slip.Way way, Random random) {

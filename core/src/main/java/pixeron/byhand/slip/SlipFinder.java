@@ -34,7 +34,10 @@ import pixeron.byhand.slip.window.OtherBorder;
 import pixeron.byhand.slip.window.Weighted;
 import pixeron.byhand.slip.window.WrittenInPlace;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
 import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.neighborhood.Border;
 
@@ -63,16 +66,91 @@ public final class SlipFinder {
             Weighted.twice(), Weighted.sign(), new RoundedEarly(), Counting.running(), Counting.miscounted(),
             new OtherBorder(Border.CONSTANT));
 
-    private record Found(Slip slip, Way way, List<CellCheck> explained) {
+    /** For larger images the values of all slips together would fill the memory. */
+    private static final int MOST_KEPT = 1 << 12;
+
+    /** When so many values of a step were asked for, all together cost less than more of them one by one. */
+    private static final int WORTH_ALL = 100;
+
+    /** A slip in one of its ways, with the values that it gave so far. */
+    private static final class Candidate {
+
+        /** The value was asked for, and there is none. */
+        private static final Object NOTHING = new Object();
+
+        private final Slip slip;
+        private final Way way;
+        private final Image before;
+        private final Object[] known;
+        private int asked;
+        private Optional<Image> whole = Optional.empty();
+
+        Candidate(Slip slip, Way way, Image before) {
+            this.slip = slip;
+            this.way = way;
+            this.before = before;
+            this.known = before.count() <= MOST_KEPT ? new Object[before.count()] : null;
+        }
+
+        /** @return what the person would have written; empty where the slip says nothing of the cell */
+        Optional<Value> value(CellCheck cell) {
+            int at = before.offset(cell.pixel());
+            if (known != null && known[at] != null) {
+                return known[at] == NOTHING ? Optional.empty() : Optional.of((Value) known[at]);
+            }
+            Value value = worked(cell.pixel());
+            if (known != null) {
+                known[at] = value == null ? NOTHING : value;
+            }
+            return Optional.ofNullable(value);
+        }
+
+        private Value worked(Pixel pixel) {
+            if (++asked == WORTH_ALL) {
+                whole = whole();
+            }
+            try {
+                return whole.isPresent() && whole.get().contains(pixel) ? whole.get().value(pixel) : way.value().apply(pixel);
+            } catch (PixeronException withoutValue) {
+                return null;
+            }
+        }
+
+        /** @return all values at once where a step gives them and none is missing or a double */
+        private Optional<Image> whole() {
+            try {
+                return way.done().filter(Operation.class::isInstance).map(Operation.class::cast)
+                        .map(operation -> operation.result(Progress.NONE)).filter(Image::isExact);
+            } catch (PixeronException withoutSomeValue) {
+                return Optional.empty();
+            }
+        }
+
+        boolean gives(CellCheck cell) {
+            return value(cell).filter(cell.byHand()::agreesWith).isPresent();
+        }
+
+        boolean explains(CellCheck cell) {
+            return gives(cell) && (!way.isUnrounded() || cell.byHand().isDetailed() || value(cell).orElseThrow().isWhole());
+        }
     }
 
-    private final List<CellCheck> agreeing;
-    private final Set<CellCheck> explained = new HashSet<>();
-    private final List<CellCheck> left;
+    private record Found(Candidate candidate, List<CellCheck> explained) {
+    }
 
-    private SlipFinder(Check check) {
-        agreeing = check.cells().stream().filter(cell -> cell.state() == CellCheck.State.AGREES).toList();
-        left = new ArrayList<>(check.differing());
+    private final Step step;
+    private final Image before;
+    private List<Candidate> candidates;
+
+    /**
+     * Finds slips in many sheets of the same step: what each slip would give is prepared once.
+     *
+     * @param step the step
+     * @param before its input
+     */
+    public SlipFinder(Step step, Image before) {
+        this.step = step;
+        this.before = before;
     }
 
     /** @return all slips that are looked for in several cells, in the order of preference */
@@ -87,94 +165,107 @@ public final class SlipFinder {
      * @return the slips that are claimed, best first; empty when nothing explains the cells
      */
     public static List<Explanation> find(Check check, Step step, Image before) {
-        return new SlipFinder(check).find(step, before);
+        return new SlipFinder(step, before).find(check);
     }
 
-    private List<Explanation> find(Step step, Image before) {
-        if (left.size() == 1) {
-            return only(left.get(0));
+    private List<Candidate> candidates() {
+        if (candidates == null) {
+            candidates = ALL.stream().flatMap(slip -> slip.ways(step, before).stream()
+                    .map(way -> new Candidate(slip, way, before))).toList();
         }
-        List<Explanation> explanations = new ArrayList<>();
-        while (left.size() >= FEWEST) {
-            Found best = best(step, before);
-            if (best == null) {
-                break;
-            }
-            explanations.add(explanation(best, explanations.isEmpty()));
-            left.removeAll(best.explained());
-            explained.addAll(best.explained());
-        }
-        return explanations;
+        return candidates;
+    }
+
+    /**
+     * @param check a person's values against the step
+     * @return the slips that are claimed, best first; empty when nothing explains the cells
+     */
+    public synchronized List<Explanation> find(Check check) {
+        List<CellCheck> differing = check.differing();
+        return differing.isEmpty() ? List.of() : differing.size() == 1 ? only(differing.get(0))
+                : new Search(check, candidates()).find();
     }
 
     /** One differing cell alone is no pattern; only a slip of writing is said of it. */
     private static List<Explanation> only(CellCheck cell) {
         return SingleCell.of(cell).map(slip -> List.of(new Explanation(slip.id(), 1, 1, "The only differing value "
-                + slip.words() + ".", List.of(cell.pixel())))).orElse(List.of());
+                + slip.words() + ".", List.of(cell.pixel()), Optional.empty()))).orElse(List.of());
     }
 
-    private Found best(Step step, Image before) {
-        Found best = null;
-        for (Slip slip : ALL) {
-            for (Way way : slip.ways(step, before)) {
+    /** The search in one sheet. */
+    private static final class Search {
+
+        private final List<Candidate> candidates;
+        private final List<CellCheck> agreeing;
+        private final Set<CellCheck> explained = new HashSet<>();
+        private final List<CellCheck> left;
+
+        Search(Check check, List<Candidate> candidates) {
+            this.candidates = candidates;
+            this.agreeing = check.cells().stream().filter(cell -> cell.state() == CellCheck.State.AGREES).toList();
+            this.left = new ArrayList<>(check.differing());
+        }
+
+        List<Explanation> find() {
+            List<Explanation> explanations = new ArrayList<>();
+            while (left.size() >= FEWEST) {
+                Found best = best();
+                if (best == null) {
+                    break;
+                }
+                explanations.add(explanation(best, explanations.isEmpty(), left.size()));
+                left.removeAll(best.explained());
+                explained.addAll(best.explained());
+            }
+            return explanations;
+        }
+
+        private Found best() {
+            Found best = null;
+            for (Candidate candidate : candidates) {
                 int needed = Math.max(best == null ? FEWEST : best.explained().size() + 1,
                         Math.max(FEWEST, (left.size() + 1) / 2));
-                List<CellCheck> cells = explained(way, needed);
-                if (cells.size() >= needed && !contradicts(way)) {
-                    best = new Found(slip, way, cells);
+                List<CellCheck> cells = explained(candidate, needed);
+                if (cells.size() >= needed && !contradicts(candidate)) {
+                    best = new Found(candidate, cells);
+                    if (cells.size() == left.size()) {
+                        // Nothing can explain more; among equals the first of the list is taken.
+                        return best;
+                    }
                 }
             }
+            return best;
         }
-        return best;
-    }
 
-    /** @return the cells that a way explains; fewer than needed as soon as that is sure */
-    private List<CellCheck> explained(Way way, int needed) {
-        List<CellCheck> cells = new ArrayList<>();
-        for (int n = 0; n < left.size() && cells.size() + left.size() - n >= needed; n++) {
-            if (explains(way, left.get(n))) {
-                cells.add(left.get(n));
+        /** @return the cells that a way explains; fewer than needed as soon as that is sure */
+        private List<CellCheck> explained(Candidate way, int needed) {
+            List<CellCheck> cells = new ArrayList<>();
+            for (int n = 0; n < left.size() && cells.size() + left.size() - n >= needed; n++) {
+                if (way.explains(left.get(n))) {
+                    cells.add(left.get(n));
+                }
             }
+            return cells;
         }
-        return cells;
-    }
 
-    private static boolean explains(Way way, CellCheck cell) {
-        return gives(way, cell)
-                && (!way.isUnrounded() || cell.byHand().isDetailed() || way.value().apply(cell.pixel()).isWhole());
-    }
-
-    private static boolean gives(Way way, CellCheck cell) {
-        return valueOf(way, cell).filter(cell.byHand()::agreesWith).isPresent();
-    }
-
-    /**
-     * An agreeing cell is contradicted when the person would have written something else there; a cell that is
-     * explained
-     * already, when this slip would have changed the right value as well.
-     */
-    private boolean contradicts(Way way) {
-        return agreeing.stream().anyMatch(cell -> valueOf(way, cell).filter(value ->
-                !cell.byHand().agreesWith(value)).isPresent())
-                || explained.stream().anyMatch(cell -> valueOf(way, cell).filter(value ->
-                value.compareValue(cell.value()) != 0).isPresent());
-    }
-
-    /** @return what the person would have written; empty where the slip says nothing of the cell */
-    private static Optional<Value> valueOf(Way way, CellCheck cell) {
-        try {
-            return Optional.of(way.value().apply(cell.pixel()));
-        } catch (PixeronException withoutValue) {
-            return Optional.empty();
+        /**
+         * An agreeing cell is contradicted when the person would have written something else there; a cell that is explained
+         * already, when this slip would have changed the right value as well.
+         */
+        private boolean contradicts(Candidate way) {
+            return agreeing.stream().anyMatch(cell -> way.value(cell).filter(value ->
+                    !cell.byHand().agreesWith(value)).isPresent())
+                    || explained.stream().anyMatch(cell -> way.value(cell).filter(value ->
+                    value.compareValue(cell.value()) != 0).isPresent());
         }
     }
 
-    private Explanation explanation(Found found, boolean isFirst) {
+    private static Explanation explanation(Found found, boolean isFirst, int left) {
         int explains = found.explained().size();
-        String cells = (explains == left.size() ? "All " + explains : explains + " of the " + left.size())
+        String cells = (explains == left ? "All " + explains : explains + " of the " + left)
                 + (isFirst ? " differing cells" : " other differing cells");
-        return new Explanation(found.slip().id(), explains, left.size(),
-                cells + " are what you get when " + found.way().words() + ".",
-                found.explained().stream().map(CellCheck::pixel).toList());
+        return new Explanation(found.candidate().slip.id(), explains, left, cells + " are what you get when "
+                + found.candidate().way.words() + ".", found.explained().stream().map(CellCheck::pixel).toList(),
+                found.candidate().way.done());
     }
 }
