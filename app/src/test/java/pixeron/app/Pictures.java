@@ -228,4 +228,25 @@ class Pictures extends WindowTest {
         sleep(500);
         take("in-place");
     }
+
+    @Test
+    void slips() throws IOException {
+        demo("Dusty ornament");
+        // Three rows with zeros outside where the edge is repeated.
+        interact(() -> bench().editSheet(old -> {
+            pixeron.byhand.HandSheet sheet = pixeron.byhand.HandSheet.EMPTY;
+            pixeron.step.Operation slipped = pixeron.step.catalog.StepLine.parse(
+                    "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"").bind(bench().project().chain().source());
+            for (int n = 0; n < 24; n++) {
+                Pixel pixel = new Pixel(n / 8, n % 8);
+                sheet = sheet.with(pixel, pixeron.number.Decimals.table(slipped.value(pixel)));
+            }
+            return sheet;
+        }));
+        settle();
+        interact(() -> bench().pick(new Pixel(0, 2)));
+        clickOn("Slips");
+        sleep(300);
+        take("slips");
+    }
 }

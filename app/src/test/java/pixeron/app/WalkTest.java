@@ -210,4 +210,17 @@ class WalkTest extends WindowTest {
         assertThat(bench().project().chain().size()).isEqualTo(3);
         assertThat(after().isLevelImage()).isTrue();
     }
+
+    /** The slip's working stands beside the right one, and the first line where they part is marked. */
+    @Test
+    void theSlippedWorkingStandsBesideTheRightOne() {
+        smooth();
+        // Zeros outside where the edge is repeated: (0 + 2·9 + 0) ÷ 4 = 5, right is (9 + 18 + 0) ÷ 4 = 7, and so on.
+        interact(() -> bench().editSheet(sheet -> sheet.with(new Pixel(0, 2), "5").with(new Pixel(1, 0), "5")
+                .with(new Pixel(1, 1), "2").with(new Pixel(2, 1), "5")));
+        settle();
+        clickOn("Slips");
+        assertThat(shownText()).contains("border-zero", "Right, row 0, column 2", "With the slip",
+                "▸ window       0   9 (9)", "▸ window       0   9 (0)");
+    }
 }

@@ -1,6 +1,7 @@
 package pixeron.cli;
 
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -42,13 +43,17 @@ final class CheckCommand implements Callable<Integer> {
     private StepLines steps;
 
     @Option(names = "--by-hand", paramLabel = "TABLE", required = true,
-            description = "CSV with as many rows and columns as the result; a blank cell is not filled.")
+            description = "CSV with as many rows and columns as the result; a blank cell is not filled. Or a folder of them, with --out.")
     private Path byHand;
 
     @Option(names = "--table", paramLabel = "NAME",
             description = "Checks a table of the last step, such as levels or otsu, instead of its result; the first line of "
                     + "the CSV names the columns, and the first column says which row it is.")
     private String table;
+
+    @Option(names = "--out", paramLabel = "FILE",
+            description = "For a folder: a CSV with one row for each of its files: file, filled, agree, differ, first slip, score.")
+    private Path out;
 
     @Option(names = "--tolerance", paramLabel = "T", description = "Values within ± T agree, whatever their decimals.")
     private String tolerance;
@@ -64,18 +69,28 @@ final class CheckCommand implements Callable<Integer> {
         if (table != null) {
             return checkTable(TableCommand.named(operation.tables(), table));
         }
-        Check check = Check.of(sheet(stage), operation);
+        if (Files.isDirectory(byHand)) {
+            return FolderCheck.write(stage, byHand, out, tolerance, spec.commandLine().getOut());
+        } else if (out != null) {
+            throw PixeronException.of("--out is for a folder of tables; %s is one file.", byHand.getFileName());
+        }
+        Check check = Check.of(sheet(stage, byHand, tolerance), operation);
+        requireUnderstood(check, byHand);
+        List<Explanation> slips = SlipFinder.find(check, stage.link().step(), operation.before());
+        PrintWriter out = spec.commandLine().getOut();
+        out.print(format == Format.json ? Json.text(Json.check(check, slips)) + System.lineSeparator()
+                : CheckText.of(check, slips));
+        return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
+    }
+
+    /** @throws PixeronException if a cell is neither a number nor an expression; names it */
+    static void requireUnderstood(Check check, Path byHand) {
         check.cells().stream().filter(cell -> cell.state() == CellCheck.State.NOT_UNDERSTOOD).findFirst()
                 .ifPresent(cell -> {
             throw PixeronException.of("%s: %s (counted from 0): \"%s\" is neither a number nor an expression. %s",
                     byHand.getFileName(), cell.pixel(), Decimals.shortened(cell.byHand().text()),
                             cell.byHand().problem());
         });
-        List<Explanation> slips = SlipFinder.find(check, stage.link().step(), operation.before());
-        PrintWriter out = spec.commandLine().getOut();
-        out.print(format == Format.json ? Json.text(Json.check(check, slips)) + System.lineSeparator()
-                : CheckText.of(check, slips));
-        return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 
     private int checkTable(Table right) {
@@ -107,7 +122,11 @@ final class CheckCommand implements Callable<Integer> {
         }
     }
 
-    private HandSheet sheet(Stage stage) {
+    /**
+     * @return the values of a file
+     * @throws PixeronException if it cannot be read or has another size
+     */
+    static HandSheet sheet(Stage stage, Path byHand, String tolerance) {
         try {
             HandSheet sheet = HandSheet.of(CellTable.read(byHand), stage.after(Progress.NONE).image());
             return tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance)));

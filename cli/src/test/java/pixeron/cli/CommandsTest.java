@@ -127,6 +127,24 @@ class CommandsTest {
     }
 
     @Test
+    void aFolderOfTablesGivesARowForEach() throws IOException {
+        Path answers = Files.createDirectories(image.resolveSibling("answers"));
+        Files.writeString(answers.resolve("b.csv"), "153,3,0\n255,7,18\n");
+        Files.writeString(answers.resolve("a.csv"), "154,4,0\n255,8,19\n");
+        Files.writeString(answers.resolve("c.csv"), "1,2\n");
+        Files.writeString(answers.resolve("notes.md"), "not a table");
+        Path out = image.resolveSibling("results.csv");
+        assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", answers, "--out", out)).isEqualTo(1);
+        assertThat(output).contains("3 tables checked");
+        assertThat(Files.readAllLines(out)).hasSize(4).startsWith("file,filled,agree,differ,first slip,score,problem",
+                "a.csv,6,6,0,,1,", "b.csv,6,2,4,rounded-down,0.333,");
+        assertThat(Files.readString(out)).contains("c.csv,,,,,,");
+        assertBad("is a folder; give --out results.csv", "check", image, "--step", STRETCHED, "--by-hand", answers);
+        assertBad("--out is for a folder of tables", "check", image, "--step", STRETCHED, "--by-hand",
+                answers.resolve("a.csv"), "--out", out);
+    }
+
+    @Test
     void aRightOrEmptySheetHasNothingToSay() throws IOException {
         Path hand = write("hand.csv", "154,,0\n255,8,\n");
         assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", hand, "--format", "json")).isZero();

@@ -16,4 +16,14 @@ public record Working(String title, List<Line> lines, Value exact, Value result)
     public Working {
         lines = List.copyOf(lines);
     }
+
+    /** @return the first line that is not the same in another working, counted from 0; the number of lines where none is */
+    public int partsAt(Working other) {
+        int n = 0;
+        while (n < lines.size() && n < other.lines.size() && lines.get(n).label().equals(other.lines.get(n).label())
+                && lines.get(n).text().equals(other.lines.get(n).text())) {
+            n++;
+        }
+        return n;
+    }
 }

@@ -1,15 +1,23 @@
 package pixeron.app.bench;
 
+import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pixeron.PixeronException;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.Explanation;
+import pixeron.image.Pixel;
+import pixeron.working.Line;
+import pixeron.working.Role;
+import pixeron.working.Run;
+import pixeron.working.Working;
 
 /** The slips that explain the values by hand, each with a way to its first cell. */
 final class SlipsPane extends ScrollPane {
@@ -24,6 +32,11 @@ final class SlipsPane extends ScrollPane {
         content.getStyleClass().add("working-content");
         setContent(content);
         bench.shownProperty().subscribe(this::render);
+        bench.pickedProperty().subscribe(pixel -> {
+            if (bench.shown() != null && !bench.shown().slips().isEmpty()) {
+                render(bench.shown());
+            }
+        });
     }
 
     private void render(Shown shown) {
@@ -31,7 +44,10 @@ final class SlipsPane extends ScrollPane {
         if (shown == null) {
             return;
         }
-        shown.slips().forEach(slip -> content.getChildren().add(row(slip)));
+        shown.slips().forEach(slip -> {
+            content.getChildren().add(row(slip));
+            workings(shown, slip).ifPresent(content.getChildren()::add);
+        });
         Check check = shown.check();
         int open = check.differing().size() - shown.slips().stream().mapToInt(Explanation::explains).sum();
         if (check.filled() == 0) {
@@ -65,5 +81,50 @@ final class SlipsPane extends ScrollPane {
         HBox row = new HBox(text, go);
         row.getStyleClass().addAll("callout", "wrong");
         return row;
+    }
+
+    /** The right working beside the slipped one, of the picked pixel or of the first that the slip explains. */
+    private Optional<HBox> workings(Shown shown, Explanation slip) {
+        Pixel picked = bench.pickedProperty().get();
+        Pixel pixel = slip.pixels().contains(picked) ? picked : slip.pixels().get(0);
+        try {
+            return slip.done().flatMap(done -> shown.explained().map(right -> {
+                Working ours = right.explain(pixel);
+                Working theirs = done.explain(pixel);
+                HBox both = new HBox(card("Right, " + Words.place(pixel, bench.looking().display()), ours, ours.partsAt(theirs)),
+                        card("With the slip", theirs, ours.partsAt(theirs)));
+                both.getStyleClass().add("slip-workings");
+                return both;
+            }));
+        } catch (PixeronException withoutValue) {
+            return Optional.empty();
+        }
+    }
+
+    private static VBox card(String title, Working working, int partsAt) {
+        Label head = new Label(title);
+        head.getStyleClass().add("working-label");
+        VBox card = new VBox(head);
+        card.getStyleClass().add("slip-working");
+        HBox.setHgrow(card, Priority.ALWAYS);
+        card.setPrefWidth(100);
+        for (int n = 0; n < working.lines().size(); n++) {
+            Line line = working.lines().get(n);
+            // Notes of cells say where they come from; the numbers need the room.
+            String text = line.isCells() ? line.runs().stream().filter(run -> run.role() != Role.NOTE).map(Run::text)
+                    .collect(Collectors.joining()) : line.text().strip();
+            Label label = new Label(String.format("%-11s", line.label().strip()) + text);
+            label.setWrapText(!line.isCells());
+            label.getStyleClass().add("slip-line");
+            if (n != partsAt) {
+                label.setText("  " + label.getText());
+            } else {
+                // Not only in colour: here the two part.
+                label.setText("▸ " + label.getText().stripTrailing());
+                label.getStyleClass().add("parts");
+            }
+            card.getChildren().add(label);
+        }
+        return card;
     }
 }

@@ -39,11 +39,12 @@ import pixeron.step.gray.GraySource;
  * @param check the person's values against After
  * @param slips what explains the values that differ
  * @param lit the pixels that are lit on all sheets
+ * @param finder looks for the slips of the step; empty when there is no step
  */
 public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
         Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet,
                 Check check,
-        List<Explanation> slips, Optional<Lit> lit) {
+        List<Explanation> slips, Optional<Lit> lit, Optional<SlipFinder> finder) {
 
     public Shown {
         steps = List.copyOf(steps);
@@ -101,14 +102,14 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         Optional<Described> image = Optional.of(described(project.chain().source(), known));
         if (project.gray().isEmpty()) {
             return new Shown(project, -1, steps, image, Optional.empty(), List.of(), Optional.empty(),
-                    HandSheet.EMPTY, Check.EMPTY, List.of(), Optional.empty());
+                    HandSheet.EMPTY, Check.EMPTY, List.of(), Optional.empty(), Optional.empty());
         }
         HandSheet sheet = project.sheet(-1);
         ColourImage picture = project.gray().get().picture();
         List<Described> channels = Stream.concat(Stream.of(picture.red(), picture.green(), picture.blue()),
                 picture.alpha().stream()).map(channel -> described(channel, known)).toList();
         return new Shown(project, -1, steps, Optional.empty(), image, channels, project.gray(), sheet,
-                Check.of(sheet, project.gray().get()), List.of(), Optional.empty());
+                Check.of(sheet, project.gray().get()), List.of(), Optional.empty(), Optional.empty());
     }
 
     private static Shown ofStep(Project project, int position, List<StepState> steps, Shown known,
@@ -116,14 +117,18 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         Stage stage = project.chain().stage(position);
         Optional<Operation> operation = stage.operation(progress);
         Check check = steps.get(position).check();
+        // While only values by hand change, what slips would give stays.
+        boolean isSame = known != null && operation.isPresent() && known.finder.isPresent()
+                && known.explained.orElse(null) == operation.get();
+        Optional<SlipFinder> finder = isSame ? known.finder
+                : operation.map(bound -> new SlipFinder(stage.link().step(), bound.before()));
         return new Shown(project, position, steps, described(stage.before(progress), known),
                 described(stage.after(progress), known), List.of(), operation, project.sheet(position), check,
-                operation.map(bound -> SlipFinder.find(check, stage.link().step(), bound.before())).orElse(List.of()),
-                Optional.empty());
+                finder.map(found -> found.find(check)).orElse(List.of()), Optional.empty(), finder);
     }
 
     private Shown with(Optional<Lit> changed) {
-        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, slips, changed);
+        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, slips, changed, finder);
     }
 
     private static Optional<Lit> lit(Shown found, Search search, Progress progress) {

@@ -1,0 +1,89 @@
+package pixeron.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import pixeron.PixeronException;
+import pixeron.byhand.Check;
+import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.SlipFinder;
+import pixeron.chain.Stage;
+import pixeron.format.SafeFile;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+
+/** All tables by hand of a folder against one step: a row for each file. */
+final class FolderCheck {
+
+    private static final String ENDINGS = ".*\\.(csv|tsv|txt)";
+
+    private FolderCheck() {
+    }
+
+    /**
+     * @param folder its CSV, TSV and text files are read, in the order of their names
+     * @param out the CSV that is written; a file that cannot be read has its reason in the last column
+     * @return the exit code
+     */
+    static int write(Stage stage, Path folder, Path out, String tolerance, PrintWriter console) {
+        if (out == null) {
+            throw PixeronException.of("%s is a folder; give --out results.csv, which gets a row for each of its files.",
+                    folder.getFileName());
+        }
+        List<Path> files = files(folder, out);
+        Operation operation = stage.operation(Progress.NONE).orElseThrow();
+        SlipFinder finder = new SlipFinder(stage.link().step(), operation.before());
+        StringWriter text = new StringWriter();
+        boolean isAllRight = true;
+        try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.DEFAULT)) {
+            csv.printRecord("file", "filled", "agree", "differ", "first slip", "score", "problem");
+            for (Path file : files) {
+                try {
+                    Check check = Check.of(CheckCommand.sheet(stage, file, tolerance), operation);
+                    CheckCommand.requireUnderstood(check, file);
+                    List<Explanation> slips = finder.find(check);
+                    int differ = check.differing().size();
+                    isAllRight &= differ == 0;
+                    csv.printRecord(file.getFileName(), check.filled(), check.agree(), differ,
+                            slips.isEmpty() ? "" : slips.get(0).id(), score(check, stage), "");
+                } catch (PixeronException problem) {
+                    isAllRight = false;
+                    csv.printRecord(file.getFileName(), "", "", "", "", "", problem.getMessage());
+                }
+            }
+        } catch (IOException impossible) {
+            throw new java.io.UncheckedIOException(impossible);
+        }
+        SafeFile.write(out, to -> to.write(text.toString().getBytes(StandardCharsets.UTF_8)));
+        console.println(files.size() + " tables checked, results in " + out);
+        return isAllRight ? 0 : Pixeron.DIFFERS;
+    }
+
+    /** The part of all cells that agrees; a blank cell does not. */
+    private static String score(Check check, Stage stage) {
+        int cells = stage.after(Progress.NONE).image().count();
+        return Decimals.table(Rational.of(Math.round(1000.0 * check.agree() / cells), 1000));
+    }
+
+    private static List<Path> files(Path folder, Path out) {
+        try (Stream<Path> all = Files.list(folder)) {
+            List<Path> files = all.filter(file -> file.getFileName().toString().toLowerCase(java.util.Locale.ROOT)
+                    .matches(ENDINGS)).filter(file -> !file.toAbsolutePath().equals(out.toAbsolutePath())).sorted().toList();
+            if (files.isEmpty()) {
+                throw PixeronException.of("%s holds no table (.csv, .tsv or .txt).", folder.getFileName());
+            }
+            return files;
+        } catch (IOException unreadable) {
+            throw PixeronException.because(unreadable, "%s cannot be read: %s.", folder, unreadable.getMessage());
+        }
+    }
+}
