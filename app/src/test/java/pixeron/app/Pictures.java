@@ -248,5 +248,21 @@ class Pictures extends WindowTest {
         clickOn("Slips");
         sleep(300);
         take("slips");
+        interact(() -> bench().select(1));
+        settle();
+        interact(() -> bench().editSheet(old -> {
+            pixeron.byhand.HandSheet sheet = pixeron.byhand.HandSheet.EMPTY;
+            pixeron.step.Step median = bench().project().chain().stage(1).link().step();
+            pixeron.image.Image theirs = pixeron.step.catalog.StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"")
+                    .bind(bench().project().chain().source()).result(pixeron.step.Progress.NONE);
+            for (int n = 0; n < 16; n++) {
+                Pixel pixel = new Pixel(n / 8, n % 8);
+                sheet = sheet.with(pixel, pixeron.number.Decimals.table(median.bind(theirs).value(pixel)));
+            }
+            return sheet;
+        }));
+        settle();
+        sleep(300);
+        take("chain");
     }
 }

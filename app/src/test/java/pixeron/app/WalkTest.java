@@ -223,4 +223,28 @@ class WalkTest extends WindowTest {
         assertThat(shownText()).contains("border-zero", "Right, row 0, column 2", "With the slip",
                 "▸ window       0   9 (9)", "▸ window       0   9 (0)");
     }
+
+    /** Who goes on from a wrong value of their own and does it right is told so, and where it began. */
+    @Test
+    void whatIsRightGivenTheStepBeforeFollows() {
+        open(write("halves.csv", "3,5,8,11\n"));
+        interact(() -> {
+            bench().addStep(StepLine.parse("divide divisor=2"));
+            bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "1").with(new Pixel(0, 1), "2").with(new Pixel(0, 3), "5"));
+            bench().addStep(StepLine.parse("invert"));
+            // M is 255: from 1 2 5, and a slip of its own in the third.
+            bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "254").with(new Pixel(0, 1), "253")
+                    .with(new Pixel(0, 2), "215").with(new Pixel(0, 3), "250"));
+            bench().pick(new Pixel(0, 1));
+        });
+        settle();
+        assertThat(shownText()).contains("Right, given your step 1.");
+        assertThat(sheet("By hand").getAccessibleText()).contains("253, right for the step before by hand");
+        clickOn("Slips");
+        assertThat(shownText()).contains("3 of the 4 differing cells are right, given your step 1", "digits-swapped");
+        clickOn("Go to step 1");
+        settle();
+        assertThat(bench().position()).isZero();
+        assertThat(shownText()).contains("rounded-down");
+    }
 }

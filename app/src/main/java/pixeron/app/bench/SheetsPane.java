@@ -245,7 +245,8 @@ public final class SheetsPane extends HBox {
         });
         boolean isStep = shown.explained().isPresent();
         frames.get(Kind.BY_HAND).sheet().setPainter(isStep
-                ? new HandPainter(shown.sheet(), shown.check(), theme, characters, marks.isSelected()) : null);
+                ? new HandPainter(shown.sheet(), shown.check(), theme, characters, marks.isSelected(),
+                        shown.following().pixels()) : null);
         shown.before().or(shown::after).ifPresent(d -> overview.setPainter(new ImagePainter(d, look, theme)));
         openTable.setDisable(!isStep);
         tolerance.setDisable(!isStep);

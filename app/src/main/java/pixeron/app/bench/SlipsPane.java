@@ -44,12 +44,16 @@ final class SlipsPane extends ScrollPane {
         if (shown == null) {
             return;
         }
+        int follow = shown.following().pixels().size();
+        if (follow > 0) {
+            content.getChildren().add(following(shown, follow));
+        }
         shown.slips().forEach(slip -> {
             content.getChildren().add(row(slip));
             workings(shown, slip).ifPresent(content.getChildren()::add);
         });
         Check check = shown.check();
-        int open = check.differing().size() - shown.slips().stream().mapToInt(Explanation::explains).sum();
+        int open = check.differing().size() - follow - shown.slips().stream().mapToInt(Explanation::explains).sum();
         if (check.filled() == 0) {
             add("Write values by hand, and what explains the ones that differ stands here.");
         } else if (check.differing().isEmpty()) {
@@ -58,6 +62,22 @@ final class SlipsPane extends ScrollPane {
             add(open + (open == 1 ? " differing cell is" : " differing cells are")
                     + " explained by no slip that is known. The working of the cell shows where to look.");
         }
+    }
+
+    private HBox following(Shown shown, int follow) {
+        int differing = shown.check().differing().size();
+        Label words = new Label((follow == differing ? "All " + follow : follow + " of the " + differing)
+                + " differing cells are right, given your step " + shown.position() + ": what is wrong began there.");
+        words.getStyleClass().add("callout-words");
+        words.setWrapText(true);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        Button go = new Button("Go to step " + shown.position());
+        go.setMinWidth(USE_PREF_SIZE);
+        go.setOnAction(event -> bench.select(shown.position() - 1));
+        HBox row = new HBox(words, go);
+        row.getStyleClass().addAll("callout", "right");
+        return row;
     }
 
     private void add(String text) {

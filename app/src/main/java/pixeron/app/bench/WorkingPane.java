@@ -186,13 +186,16 @@ final class WorkingPane extends BorderPane {
     private void showCallout(Shown shown, Pixel picked) {
         Optional<CellCheck> cell = shown.check().cells().stream().filter(c -> c.pixel().equals(picked)).findFirst();
         cell.ifPresent(check -> {
-            boolean isRight = check.state() == CellCheck.State.AGREES;
+            boolean isFollowing = shown.following().pixels().contains(picked);
+            boolean isRight = check.state() == CellCheck.State.AGREES || isFollowing;
             callout.getStyleClass().removeAll("right", "wrong");
             callout.getStyleClass().add(isRight ? "right" : "wrong");
-            Label mark = new Label(mark(check));
+            Label mark = new Label(isFollowing ? "↳" : mark(check));
             mark.getStyleClass().add("callout-mark");
             mark.setMinWidth(Region.USE_PREF_SIZE);
-            Label words = new Label(words(check, shown.slips()));
+            Label words = new Label(isFollowing
+                    ? "You wrote " + check.byHand().text() + ". Right, given your step " + shown.position() + "."
+                    : words(check, shown.slips()));
             words.setWrapText(true);
             words.getStyleClass().add("callout-words");
             HBox.setHgrow(words, Priority.ALWAYS);

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
+import pixeron.byhand.Following;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.Explanation;
 import pixeron.byhand.slip.SlipFinder;
@@ -40,11 +41,12 @@ import pixeron.step.gray.GraySource;
  * @param slips what explains the values that differ
  * @param lit the pixels that are lit on all sheets
  * @param finder looks for the slips of the step; empty when there is no step
+ * @param following the differing cells that are right for the person's values of the step before
  */
 public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
         Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet,
                 Check check,
-        List<Explanation> slips, Optional<Lit> lit, Optional<SlipFinder> finder) {
+        List<Explanation> slips, Optional<Lit> lit, Optional<SlipFinder> finder, Following following) {
 
     public Shown {
         steps = List.copyOf(steps);
@@ -102,14 +104,14 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         Optional<Described> image = Optional.of(described(project.chain().source(), known));
         if (project.gray().isEmpty()) {
             return new Shown(project, -1, steps, image, Optional.empty(), List.of(), Optional.empty(),
-                    HandSheet.EMPTY, Check.EMPTY, List.of(), Optional.empty(), Optional.empty());
+                    HandSheet.EMPTY, Check.EMPTY, List.of(), Optional.empty(), Optional.empty(), Following.NONE);
         }
         HandSheet sheet = project.sheet(-1);
         ColourImage picture = project.gray().get().picture();
         List<Described> channels = Stream.concat(Stream.of(picture.red(), picture.green(), picture.blue()),
                 picture.alpha().stream()).map(channel -> described(channel, known)).toList();
         return new Shown(project, -1, steps, Optional.empty(), image, channels, project.gray(), sheet,
-                Check.of(sheet, project.gray().get()), List.of(), Optional.empty(), Optional.empty());
+                Check.of(sheet, project.gray().get()), List.of(), Optional.empty(), Optional.empty(), Following.NONE);
     }
 
     private static Shown ofStep(Project project, int position, List<StepState> steps, Shown known,
@@ -122,13 +124,15 @@ public record Shown(Project project, int position, List<StepState> steps, Option
                 && known.explained.orElse(null) == operation.get();
         Optional<SlipFinder> finder = isSame ? known.finder
                 : operation.map(bound -> new SlipFinder(stage.link().step(), bound.before()));
+        Following following = position == 0 || operation.isEmpty() ? Following.NONE
+                : Following.of(check, stage.link().step(), project.sheet(position - 1), operation.get().before());
         return new Shown(project, position, steps, described(stage.before(progress), known),
                 described(stage.after(progress), known), List.of(), operation, project.sheet(position), check,
-                finder.map(found -> found.find(check)).orElse(List.of()), Optional.empty(), finder);
+                finder.map(found -> found.find(following.rest(check))).orElse(List.of()), Optional.empty(), finder, following);
     }
 
     private Shown with(Optional<Lit> changed) {
-        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, slips, changed, finder);
+        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, slips, changed, finder, following);
     }
 
     private static Optional<Lit> lit(Shown found, Search search, Progress progress) {

@@ -2,6 +2,7 @@ package pixeron.app.sheet;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
@@ -32,14 +33,18 @@ public final class HandPainter implements Painter {
     private final Theme theme;
     private final int characters;
     private final boolean areMarksShown;
+    private final Set<Pixel> following;
 
     /**
      * @param sheet what was written
      * @param check how it compares
      * @param characters length of the longest number on the sheets beside this one
      * @param areMarksShown false while the person wants to find the mistakes alone
+     * @param following the cells that are right for the person's values of the step before
      */
-    public HandPainter(HandSheet sheet, Check check, Theme theme, int characters, boolean areMarksShown) {
+    public HandPainter(HandSheet sheet, Check check, Theme theme, int characters, boolean areMarksShown,
+            Set<Pixel> following) {
+        this.following = following;
         this.sheet = sheet;
         this.theme = theme;
         this.characters = characters;
@@ -73,7 +78,8 @@ public final class HandPainter implements Painter {
     private void paintCell(GraphicsContext graphics, Viewport viewport, Pixel pixel, HandValue value, Font font) {
         Palette palette = theme.palette();
         CellCheck check = areMarksShown ? checks.get(pixel) : null;
-        boolean isWrong = check != null && check.state() != CellCheck.State.AGREES;
+        boolean isFollowing = following.contains(pixel);
+        boolean isWrong = check != null && check.state() != CellCheck.State.AGREES && !isFollowing;
         double x = Math.floor(viewport.x(pixel.column()));
         double y = Math.floor(viewport.y(pixel.row()));
         double side = viewport.cell();
@@ -107,6 +113,12 @@ public final class HandPainter implements Painter {
     private void paintMark(GraphicsContext graphics, CellCheck check, double x, double y, double side,
             boolean isCorner) {
         Palette palette = theme.palette();
+        if (following.contains(check.pixel())) {
+            graphics.setFill(palette.byHand());
+            paintSign(graphics, "↳", isCorner ? x + side - 4 : x + side / 2 + side / 5, isCorner ? y + 4 : y + side / 2 - side / 5,
+                    isCorner ? Math.min(7, side / 5) : side / 2.5);
+            return;
+        }
         boolean isAgreeing = check.state() == CellCheck.State.AGREES;
         graphics.setFill(isAgreeing ? palette.agree() : palette.differ());
         graphics.setStroke(isAgreeing ? palette.agree() : palette.differ());
@@ -157,7 +169,8 @@ public final class HandPainter implements Painter {
             return "not filled";
         }
         CellCheck check = areMarksShown ? checks.get(pixel) : null;
-        return value.text() + (check == null ? "" : ", " + words(check));
+        return value.text() + (check == null ? "" : following.contains(pixel) ? ", right for the step before by hand"
+                : ", " + words(check));
     }
 
     /** @return how a cell compares, in words */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.Set;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.image.PixelReader;
 import javafx.scene.layout.StackPane;
@@ -164,7 +165,7 @@ class PaintersTest extends ApplicationTest {
         HandSheet sheet = HandSheet.EMPTY.with(new Pixel(0, 0), "155").with(new Pixel(0, 1), "150");
         Check check = Check.of(sheet, StepLine.parse("invert").bind(before));
         Viewport viewport = viewport(before);
-        HandPainter shown = new HandPainter(sheet, check, theme, 3, true);
+        HandPainter shown = new HandPainter(sheet, check, theme, 3, true, Set.of());
         PixelReader reader = painted(shown, viewport);
         double side = viewport.cell();
         assertThat(reader.getColor((int) (side / 2), (int) side - 4)).isEqualTo(Palette.LIGHT.panel());
@@ -174,7 +175,7 @@ class PaintersTest extends ApplicationTest {
         assertThat(has(reader, side, side, Palette.LIGHT.differ()::equals)).isTrue();
         assertThat(has(reader, 0, side, Palette.LIGHT.differ()::equals)).isFalse();
         assertThat(shown.describe(new Pixel(0, 1))).isEqualTo("150, differs by −5");
-        HandPainter covered = new HandPainter(sheet, check, theme, 3, false);
+        HandPainter covered = new HandPainter(sheet, check, theme, 3, false, Set.of());
         assertThat(has(painted(covered, viewport), side, side, Palette.LIGHT.differ()::equals)).isFalse();
         assertThat(covered.describe(new Pixel(0, 1))).as("covered marks are not spoken either").isEqualTo("150");
     }
