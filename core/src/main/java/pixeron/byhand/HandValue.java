@@ -63,7 +63,10 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
             return false;
         }
         Value written = value.get();
-        if (decimals >= 0) {
+        if (decimals >= 0 && result instanceof Rational whole && whole.isWhole()) {
+            // The usual case, and asked for very often while slips are looked for: nothing is to be rounded.
+            return written.compareValue(whole) == 0;
+        } else if (decimals >= 0) {
             // A double beyond 2⁵³ is written shorter than it is; what reads back as the same double agrees as well.
             return written.compareValue(rounded(result, decimals)) == 0
                     || !result.isExact() && written.asDouble() == result.asDouble();

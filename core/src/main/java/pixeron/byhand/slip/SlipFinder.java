@@ -71,6 +71,8 @@ public final class SlipFinder {
 
     /** When so many values of a step were asked for, all together cost less than more of them one by one. */
     private static final int WORTH_ALL = 100;
+    /** Below so many values a second core costs more than it saves. */
+    private static final int WORTH_BOTH_CORES = 50_000;
 
     /** A slip in one of its ways, with the values that it gave so far. */
     private static final class Candidate {
@@ -221,17 +223,16 @@ public final class SlipFinder {
         }
 
         private Found best() {
+            int fewest = Math.max(FEWEST, (left.size() + 1) / 2);
+            boolean isLong = (long) left.size() * candidates.size() > WORTH_BOTH_CORES;
+            // What each explains is found on all cores; which one is taken is decided in the order of the list.
+            List<List<CellCheck>> all = (isLong ? candidates.parallelStream() : candidates.stream())
+                    .map(candidate -> explained(candidate, fewest)).toList();
             Found best = null;
-            for (Candidate candidate : candidates) {
-                int needed = Math.max(best == null ? FEWEST : best.explained().size() + 1,
-                        Math.max(FEWEST, (left.size() + 1) / 2));
-                List<CellCheck> cells = explained(candidate, needed);
-                if (cells.size() >= needed && !contradicts(candidate)) {
-                    best = new Found(candidate, cells);
-                    if (cells.size() == left.size()) {
-                        // Nothing can explain more; among equals the first of the list is taken.
-                        return best;
-                    }
+            for (int n = 0; n < all.size(); n++) {
+                boolean isBetter = all.get(n).size() > (best == null ? fewest - 1 : best.explained().size());
+                if (isBetter && !contradicts(candidates.get(n))) {
+                    best = new Found(candidates.get(n), all.get(n));
                 }
             }
             return best;
