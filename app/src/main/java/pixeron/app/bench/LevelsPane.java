@@ -31,8 +31,6 @@ final class LevelsPane extends VBox {
         getStyleClass().add("levels");
         plot = new HistogramPlot(theme, this::point, this::pick);
         VBox.setVgrow(plot, Priority.ALWAYS);
-        Label title = new Label("Levels");
-        title.getStyleClass().add("sheet-title");
         Label before = new Label("■ before");
         before.getStyleClass().add("role-before");
         Label after = new Label("■ after");
@@ -45,7 +43,8 @@ final class LevelsPane extends VBox {
         logarithmic.selectedProperty().subscribe(isOn -> render());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(title, before, after);
+        // The tab says what it is.
+        HBox head = new HBox(before, after);
         note.getStyleClass().add("sheet-hint");
         note.setMinWidth(0);
         Label bars = new Label("levels in a bar");
