@@ -95,6 +95,9 @@ public final class ProjectFile {
             ArrayNode watched = view.putArray("watched");
             saved.view().watched().forEach(pixel -> watched.add(place(pixel)));
         }
+        if (saved.view().hints() >= 0) {
+            view.put("hints", saved.view().hints());
+        }
         saved.view().walk().ifPresent(walk -> WalkFields.write(walk, view.putObject("walk")));
         return root;
     }
@@ -253,7 +256,8 @@ public final class ProjectFile {
         boolean isInside = source.contains(picked) && position >= -1 && position < Math.max(1, project.chain().size());
         List<Pixel> watched = view.has("watched") ? view.texts("watched").stream()
                 .map(place -> pixel(view, "watched", place)).filter(source::contains).toList() : List.of();
-        return isInside ? new View(position, picked, watched, view.find("walk").map(WalkFields::read)) : View.START;
+        return isInside ? new View(position, picked, watched, view.find("walk").map(WalkFields::read),
+                view.has("hints") ? view.number("hints") : View.NO_HINTS) : View.START;
     }
 
     private static HandSheet sheet(Fields byHand, Image grid) {

@@ -11,8 +11,12 @@ import pixeron.image.Pixel;
  * @param picked the picked pixel
  * @param watched pixels whose values are followed through all steps
  * @param walk the walk over the selected step; empty when there is none
+ * @param hints how many hints a person has taken who looks for mistakes alone; −1 when everything is shown
  */
-public record View(int position, Pixel picked, List<Pixel> watched, Optional<SavedWalk> walk) {
+public record View(int position, Pixel picked, List<Pixel> watched, Optional<SavedWalk> walk, int hints) {
+
+    /** Everything is shown. */
+    public static final int NO_HINTS = -1;
 
     /** The first step, if there is one, and the first pixel. */
     public static final View START = new View(0, new Pixel(0, 0));
@@ -24,5 +28,10 @@ public record View(int position, Pixel picked, List<Pixel> watched, Optional<Sav
     /** A place without watched pixels. */
     public View(int position, Pixel picked) {
         this(position, picked, List.of(), Optional.empty());
+    }
+
+    /** A place where everything is shown. */
+    public View(int position, Pixel picked, List<Pixel> watched, Optional<SavedWalk> walk) {
+        this(position, picked, watched, walk, NO_HINTS);
     }
 }

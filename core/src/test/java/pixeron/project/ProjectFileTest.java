@@ -94,7 +94,7 @@ class ProjectFileTest {
         }
         return new SavedProject(project,
                 new View(chain.size() - 1, image.pixel(image.count() - 1), List.of(new Pixel(0, 0)),
-                        walk(random)));
+                        walk(random), random.nextInt(4) - 1));
     }
 
     private static Optional<SavedWalk> walk(Random random) {

@@ -99,4 +99,13 @@ class HandlesTest {
             }
         }
     }
+
+    /** 100^500 is no double; the step has a result all the same where only 0 occurs. */
+    @net.jqwik.api.Example
+    void aHandleBeyondAllNumbersIsNotThere() {
+        Operation operation = pixeron.step.catalog.StepLine.parse("power gamma=500 scale=2").bind(Image.of(255,
+                new int[][] {{0, 1}}));
+        assertThat(operation.result(Progress.NONE)).isEqualTo(Image.of(255, new int[][] {{0, 2}}));
+        assertThat(operation.handles()).isEmpty();
+    }
 }

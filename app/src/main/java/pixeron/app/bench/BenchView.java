@@ -128,11 +128,13 @@ public final class BenchView extends BorderPane {
         tabs.getStyleClass().add("work-tabs");
         Label count = new Label();
         count.getStyleClass().add("slip-count");
-        bench.shownProperty().subscribe(shown -> {
-            int found = shown == null ? 0 : shown.slips().size();
+        Runnable showCount = () -> {
+            int found = bench.shown() == null || bench.looking().isAlone() ? 0 : bench.shown().slips().size();
             count.setText("● " + found);
             slips.setGraphic(found == 0 ? null : count);
-        });
+        };
+        bench.shownProperty().subscribe(shown -> showCount.run());
+        bench.looking().hintsProperty().subscribe(taken -> showCount.run());
         StackPane area = new StackPane(tabs, working.copyButton());
         area.getStyleClass().add("work-area");
         // The button stands at the right of the tabs and lets clicks beside it through to them.

@@ -109,6 +109,7 @@ public final class SheetsPane extends HBox {
         new WalkSheets(bench, theme, frames.get(Kind.BEFORE).sheet(), frames.get(Kind.AFTER).sheet(),
                 frames.get(Kind.BY_HAND).sheet());
         bench.walking().mistakeProperty().subscribe(found -> render());
+        bench.looking().hintsProperty().subscribe(taken -> render());
         bench.shownProperty().subscribe(shown -> render());
         bench.looking().channelsApartProperty().subscribe(isApart -> render());
         bench.looking().displayProperty().subscribe(display -> render());
@@ -245,13 +246,17 @@ public final class SheetsPane extends HBox {
         });
         boolean isStep = shown.explained().isPresent();
         frames.get(Kind.BY_HAND).sheet().setPainter(isStep
-                ? new HandPainter(shown.sheet(), shown.check(), theme, characters, marks.isSelected(),
+                ? new HandPainter(shown.sheet(), shown.check(), theme, characters, areMarksShown(),
                         shown.following().pixels()) : null);
         shown.before().or(shown::after).ifPresent(d -> overview.setPainter(new ImagePainter(d, look, theme)));
         openTable.setDisable(!isStep);
         tolerance.setDisable(!isStep);
         describe(shown);
         showPicked();
+    }
+
+    private boolean areMarksShown() {
+        return marks.isSelected() && !bench.looking().isAlone();
     }
 
     /** What stands in the place of After while the mistake of writing in place is shown. */
@@ -293,7 +298,7 @@ public final class SheetsPane extends HBox {
         hand.setHint(isStep ? "" : position < 0 ? "Select a step: your own values for its result go here."
                 : shown.after().isPresent() ? "The step is off; switch it on to write its values by hand." : " ");
         hand.setSubtitle(!isStep ? " " : shown.sheet().isEmpty() ? "type, paste a table, or open a file"
-                : marks.isSelected() ? Words.counts(shown.check(), shown.answers())
+                : areMarksShown() ? Words.counts(shown.check(), shown.answers())
                 : shown.check().filled() + " filled, marks are hidden");
     }
 

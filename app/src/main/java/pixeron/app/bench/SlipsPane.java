@@ -1,19 +1,23 @@
 package pixeron.app.bench;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
+import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.Explanation;
 import pixeron.image.Pixel;
+import pixeron.project.View;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
@@ -32,6 +36,7 @@ final class SlipsPane extends ScrollPane {
         content.getStyleClass().add("working-content");
         setContent(content);
         bench.shownProperty().subscribe(this::render);
+        bench.looking().hintsProperty().subscribe(taken -> render(bench.shown()));
         bench.pickedProperty().subscribe(pixel -> {
             if (bench.shown() != null && !bench.shown().slips().isEmpty()) {
                 render(bench.shown());
@@ -42,6 +47,13 @@ final class SlipsPane extends ScrollPane {
     private void render(Shown shown) {
         content.getChildren().clear();
         if (shown == null) {
+            return;
+        }
+        if (shown.check().filled() > 0) {
+            content.getChildren().add(alone());
+        }
+        if (bench.looking().isAlone()) {
+            hints(shown, bench.looking().hintsProperty().get());
             return;
         }
         int follow = shown.following().pixels().size();
@@ -62,6 +74,51 @@ final class SlipsPane extends ScrollPane {
             add(open + (open == 1 ? " differing cell is" : " differing cells are")
                     + " explained by no slip that is known. The working of the cell shows where to look.");
         }
+    }
+
+    /** Begins to look for mistakes alone, takes the next hint, or ends it. */
+    private HBox alone() {
+        boolean isAlone = bench.looking().isAlone();
+        Button first = new Button(isAlone ? "Next hint" : "Find it alone");
+        first.setTooltip(new Tooltip(isAlone ? "How many differ, where, which line, then the slip"
+                : "Covers marks, results and slips, and gives hints one after the other"));
+        first.setOnAction(event -> bench.looking().hintsProperty().set(isAlone ? bench.looking().hintsProperty().get() + 1 : 0));
+        HBox row = new HBox(first);
+        if (isAlone) {
+            Button end = new Button("Show everything");
+            end.setOnAction(event -> bench.looking().hintsProperty().set(View.NO_HINTS));
+            row.getChildren().add(end);
+        }
+        row.getChildren().forEach(button -> button.getStyleClass().add("quiet"));
+        row.getStyleClass().add("kernel-changes");
+        return row;
+    }
+
+    private void hints(Shown shown, int taken) {
+        Check check = shown.check();
+        List<CellCheck> differing = check.differing();
+        add("Marks and results of your cells are covered. Look for what is wrong; a hint is there when you want one.");
+        if (taken >= 1) {
+            add("1. " + (differing.isEmpty() ? "None" : differing.size()) + " of your " + check.filled() + " values "
+                    + (differing.size() == 1 ? "differs." : "differ."));
+        }
+        if (taken >= 2 && !differing.isEmpty()) {
+            add("2. The first is at " + Words.place(differing.get(0).pixel(), bench.looking().display()) + ".");
+        }
+        if (taken >= 3 && !differing.isEmpty()) {
+            add("3. " + line(shown, differing.get(0).pixel()));
+        }
+    }
+
+    /** In which line of the working the person's way parts from the right one. */
+    private static String line(Shown shown, Pixel pixel) {
+        return shown.slips().stream().filter(slip -> slip.pixels().contains(pixel)).findFirst().flatMap(slip ->
+                slip.done().flatMap(done -> shown.explained().map(right -> {
+                    Working ours = right.explain(pixel);
+                    int at = ours.partsAt(done.explain(pixel));
+                    String label = at < ours.lines().size() ? ours.lines().get(at).label().strip() : "";
+                    return label.isEmpty() ? "Look at how the number comes about." : "Look at this line of its working: " + label + ".";
+                }))).orElse("Work it out once more from its first line.");
     }
 
     private HBox following(Shown shown, int follow) {

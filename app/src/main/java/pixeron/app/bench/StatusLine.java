@@ -54,6 +54,7 @@ final class StatusLine extends HBox {
         bench.pickedProperty().subscribe(pixel -> render());
         bench.walking().walkProperty().subscribe(walk -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
+        bench.looking().hintsProperty().subscribe(taken -> render());
         bench.looking().displayProperty().subscribe(display -> {
             sign.setText(DisplayPane.sign(display).orElse(""));
             sign.setManaged(!sign.getText().isEmpty());
@@ -91,7 +92,7 @@ final class StatusLine extends HBox {
                     .collect(Collectors.joining(", ")), "role-before", true);
         });
         value(shown.position() < 0 ? "        value " : "        before ", shown.before(), picked, "role-before");
-        if (bench.walking().isSeen(picked)) {
+        if (bench.walking().isSeen(picked) && !bench.isCovered(picked)) {
             value("        after ", Optional.ofNullable(bench.walking().mistakeProperty().get()).or(shown::after), picked,
                     "role-after");
         } else {
@@ -106,8 +107,9 @@ final class StatusLine extends HBox {
         }
         boolean isStep = shown.explained().isPresent();
         counts.setText(bench.walking().isOn() ? "walk: " + bench.walking().walk().written() + " of "
-                + bench.walking().walk().visits().count() + " pixels written" : !isStep ? "" : Words.counts(shown.check(), shown.answers()));
-        boolean isNext = shown.check().agree() < shown.check().filled();
+                + bench.walking().walk().visits().count() + " pixels written" 
+                : !isStep ? "" : bench.looking().isAlone() ? shown.check().filled() + " filled, found alone" : Words.counts(shown.check(), shown.answers()));
+        boolean isNext = !bench.looking().isAlone() && shown.check().agree() < shown.check().filled();
         next.setVisible(isNext);
         next.setManaged(isNext);
     }

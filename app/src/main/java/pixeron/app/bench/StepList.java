@@ -45,6 +45,11 @@ final class StepList extends VBox {
                 showOutcomes(shown);
             }
         });
+        bench.looking().hintsProperty().subscribe(taken -> {
+            if (bench.shown() != null) {
+                showOutcomes(bench.shown());
+            }
+        });
     }
 
     private void showProject(Project project) {
@@ -77,7 +82,7 @@ final class StepList extends VBox {
     private void showOutcomes(Shown shown) {
         // A newer project may have other steps already; its own results come in a moment.
         for (int n = 0; n < Math.min(shown.steps().size(), getChildren().size() - 1); n++) {
-            ((StepRow) getChildren().get(n + 1)).showOutcome(shown.steps().get(n));
+            ((StepRow) getChildren().get(n + 1)).showOutcome(shown.steps().get(n), !bench.looking().isAlone());
         }
     }
 

@@ -79,10 +79,10 @@ final class StepRow extends HBox {
         setAccessibleText("Step " + (position + 1) + ": " + step.line() + (isOn ? "" : ", off"));
     }
 
-    void showOutcome(StepState state) {
+    void showOutcome(StepState state, boolean isCounted) {
         if (state.after() instanceof Outcome.Done done) {
             show(done.image());
-            setResult(agreement(state.check()), false);
+            setResult(isCounted ? agreement(state.check()) : "", false);
         } else {
             picture.getChildren().clear();
             int failed = ((Outcome.Failed) state.after()).position();

@@ -86,6 +86,7 @@ final class WorkingPane extends BorderPane {
         bench.pickedProperty().subscribe(pixel -> renderWalked());
         bench.walking().walkProperty().subscribe(walk -> renderWalked());
         bench.walking().playingProperty().subscribe(isOn -> render());
+        bench.looking().hintsProperty().subscribe(taken -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
         theme.paletteProperty().subscribe(palette -> render());
         walkHere.getStyleClass().add("quiet");
@@ -134,7 +135,10 @@ final class WorkingPane extends BorderPane {
 
     private void show(Explained explained, Shown shown, Pixel picked) {
         Walking walking = bench.walking();
-        if (walking.isSeen(picked)) {
+        if (bench.isCovered(picked)) {
+            hint.setText("Covered while you look for the mistake alone; hints are in the tab Slips.");
+            lines.add(hint, 0, 0, 2, 1);
+        } else if (walking.isSeen(picked)) {
             working = withPacked(explained.explain(picked), shown, picked);
             show(working.lines());
             if (walking.mistakeProperty().get() == null) {

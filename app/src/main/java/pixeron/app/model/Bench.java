@@ -92,7 +92,7 @@ public final class Bench {
         file.set(from.orElse(null));
         picked.set(opened.view().picked());
         search = Optional.empty();
-        looking.begin(opened.view().watched());
+        looking.begin(opened.view().watched(), opened.view().hints());
         walking.await(opened.view().walk());
         position.set(Math.min(opened.view().position(), opened.project().chain().size() - 1));
         show();
@@ -135,6 +135,11 @@ public final class Bench {
     /** How a person looks at what is shown. */
     public Looking looking() {
         return looking;
+    }
+
+    /** @return whether the result at a pixel is covered, because the person looks for their mistake alone */
+    public boolean isCovered(Pixel pixel) {
+        return looking.isAlone() && shown() != null && shown().sheet().cells().containsKey(pixel);
     }
 
     /** The walk over the result. */
@@ -200,7 +205,7 @@ public final class Bench {
     /** @return what a file of this work holds */
     public SavedProject savedProject() {
         return new SavedProject(project(), new View(position(), picked.get(), looking.watchedProperty().get(),
-                walking.saved()));
+                walking.saved(), looking.hintsProperty().get()));
     }
 
     /** Changes the project; the change can be undone on its own. */

@@ -10,9 +10,13 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.project.View;
 
 /** How a person looks at what is shown: nothing of it changes the project, and so nothing of it is undone. */
 public final class Looking {
+
+    /** How many differ, where, which line of the working, the slip in words: then everything is told. */
+    public static final int ALL_HINTS = 4;
 
     private final ObjectProperty<Display> display = new SimpleObjectProperty<>(Display.PLAIN);
     private final ObjectProperty<Pixel> hover = new SimpleObjectProperty<>();
@@ -21,11 +25,24 @@ public final class Looking {
     private final ReadOnlyObjectWrapper<Selection> selection = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<List<Pixel>> watched = new ReadOnlyObjectWrapper<>(List.of());
 
+    private final ObjectProperty<Integer> hints = new SimpleObjectProperty<>(View.NO_HINTS);
+
     Looking() {
     }
 
+    /** How many hints a person has taken who looks for mistakes alone; {@link View#NO_HINTS} when everything is shown. */
+    public ObjectProperty<Integer> hintsProperty() {
+        return hints;
+    }
+
+    /** @return whether marks, results and slips of filled cells are covered */
+    public boolean isAlone() {
+        return hints.get() >= 0 && hints.get() < ALL_HINTS;
+    }
+
     /** Another project is shown: only the display stays as the person chose it. */
-    void begin(List<Pixel> followed) {
+    void begin(List<Pixel> followed, int hintsTaken) {
+        hints.set(hintsTaken);
         watched.set(followed);
         selection.set(null);
         tool.set(Tool.MOVE);

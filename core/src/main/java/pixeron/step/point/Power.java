@@ -44,8 +44,12 @@ public final class Power extends PointStep {
             return List.of();
         }
         double gamma = constants.get("gamma").asDouble();
-        Value height = Approximate.from(scale * Math.pow(middle.asDouble() / unit, gamma));
-        return List.of(Handle.point("gamma", middle, height, (level, result) -> {
+        double height = scale * Math.pow(middle.asDouble() / unit, gamma);
+        if (!Double.isFinite(height)) {
+            // So high above the curve that nobody could take hold of it.
+            return List.of();
+        }
+        return List.of(Handle.point("gamma", middle, Approximate.from(height), (level, result) -> {
             double found = Math.log(Math.max(0.5, result.asDouble()) / scale) / Math.log(middle.asDouble() / unit);
             return step.with(GAMMA, new Amount(Rational.of(BigDecimal.valueOf(Math.max(0.05, Math.min(20, found)))
                     .setScale(2, RoundingMode.HALF_UP))));

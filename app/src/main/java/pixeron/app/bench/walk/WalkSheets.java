@@ -44,6 +44,7 @@ public final class WalkSheets {
         bench.walking().walkProperty().subscribe(walk -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
         bench.walking().guessingProperty().subscribe(isOn -> render());
+        bench.looking().hintsProperty().subscribe(taken -> render());
         bench.pickedProperty().subscribe(pixel -> render());
         bench.shownProperty().subscribe(shown -> render());
     }
@@ -54,7 +55,9 @@ public final class WalkSheets {
         Walk walk = walking.walk();
         Painter cover = walk == null || shown == null ? null : new CoverPainter(walk::isWritten, walk.current(),
                 walk.visits().rows(), walk.visits().columns(), theme);
-        after.setOver(cover);
+        after.setOver(cover != null || shown == null || !bench.looking().isAlone() ? cover
+                : new CoverPainter(pixel -> !bench.isCovered(pixel), bench.pickedProperty().get(), shown.grid().rows(),
+                        shown.grid().columns(), theme));
         byHand.setOver(walking.guessingProperty().get() ? cover : null);
         before.setOver(shown == null ? null : window(shown, walking).orElse(null));
     }
