@@ -27,7 +27,7 @@ import pixeron.make.Maker;
 class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
-    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place");
+    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -233,6 +233,15 @@ class Pictures extends WindowTest {
         push(KeyCode.ESCAPE);
         sleep(500);
         take("in-place");
+        interact(() -> {
+            bench().walking().leave();
+            bench().addStep(pixeron.step.catalog.StepLine.parse("kernel weights=\"1 2 3 4 5 6 7 | 0 1 0 2 0 3 0\""
+                    + " sum=convolution border=wrap"));
+            bench().pick(new Pixel(0, 1));
+        });
+        settle();
+        sleep(300);
+        take("turned");
     }
 
     @Test

@@ -62,25 +62,18 @@ public final class LevelRaster {
     }
 
     /**
-     * Writes a row of levels that are looked up.
+     * Writes a row of levels that are looked up, for images of bytes.
      *
      * @param row 0 … rows − 1
      * @param codes whole numbers in its first columns
      * @param least the code whose level is the first of the table
-     * @param table levels, each in 0 … M
+     * @param table levels of 0 … M ≤ 255; bytes, because a small table stays nearer to the processor
      */
-    public void write(int row, int[] codes, int least, char... table) {
+    public void write(int row, int[] codes, int least, byte... table) {
         int at = row * columns;
-        if (bytes != null) {
-            byte[] out = bytes;
-            for (int j = 0; j < columns; j++) {
-                out[at + j] = (byte) table[codes[j] - least];
-            }
-        } else {
-            char[] out = words;
-            for (int j = 0; j < columns; j++) {
-                out[at + j] = table[codes[j] - least];
-            }
+        byte[] out = bytes;
+        for (int j = 0; j < columns; j++) {
+            out[at + j] = table[codes[j] - least];
         }
     }
 

@@ -79,7 +79,7 @@ final class CellGrids extends FlowPane {
     /** Where cells outside come from is said in the cells; other words, such as turned by 180°, stand with the label. */
     private static String words(Line line) {
         return line.runs().stream().filter(CellGrids::isNote).map(run -> run.text().strip())
-                .filter(text -> !text.startsWith("outside:")).map(text -> ", " + text).findFirst().orElse("");
+                .filter(text -> !text.startsWith("outside:") && !text.startsWith(line.label())).map(text -> ", " + text).findFirst().orElse("");
     }
 
     private static List<Run> runs(Line line) {

@@ -55,9 +55,13 @@ final class BulkResult {
             char[] table = new char[codes.most() - codes.least() + 1];
             IntStream.range(0, table.length).parallel().forEach(n ->
                     table[n] = (char) codes.level(codes.least() + n, finish));
+            byte[] bytes = new byte[before.maximumLevel() <= Image.BYTE_MAXIMUM && hasNothingSpecial() ? table.length : 0];
+            for (int n = 0; n < bytes.length; n++) {
+                bytes[n] = (byte) table[n];
+            }
             inStripes(progress, (row, found, levels) -> {
-                if (hasNothingSpecial()) {
-                    raster.write(row, found, codes.least(), table);
+                if (bytes.length > 0) {
+                    raster.write(row, found, codes.least(), bytes);
                 } else {
                     for (int j = 0; j < columns; j++) {
                         levels[j] = table[found[j] - codes.least()];

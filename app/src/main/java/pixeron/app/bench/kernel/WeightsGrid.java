@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
+import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -25,6 +26,7 @@ public final class WeightsGrid extends VBox {
     private static final String EMPTY = "empty";
     private static final String NEW_CELL = "0";
     private static final int FEW_COLUMNS = 5;
+    private static final double BAR = 12;
 
     private final String name;
     private final Runnable changed;
@@ -110,6 +112,8 @@ public final class WeightsGrid extends VBox {
             fields.add(row);
         }
         size.setText(rows + " × " + columns);
+        // The bar below a wide grid must not lie over its last row.
+        grid.setPadding(new Insets(2, 2, columns <= FEW_COLUMNS ? 2 : BAR, 2));
     }
 
     private void typed() {
