@@ -36,16 +36,6 @@ final class GradientOperation extends WindowOperation {
         this.part = part;
     }
 
-    private static Value sum(Weights weights, List<Window.Cell> cells) {
-        Value sum = Rational.ZERO;
-        for (Window.Cell cell : cells) {
-            if (cell.value().isPresent()) {
-                sum = sum.plus(weights.at(cell.row(), cell.column()).times(cell.value().get()));
-            }
-        }
-        return sum;
-    }
-
     private Value combined(Value gx, Value gy) {
         return switch (part) {
             case X -> gx;
@@ -71,7 +61,7 @@ final class GradientOperation extends WindowOperation {
 
     @Override
     protected Value valueOf(Pixel pixel, List<Window.Cell> cells) {
-        return combined(sum(across, cells), sum(down, cells));
+        return combined(across.sumOver(cells), down.sumOver(cells));
     }
 
     @Override
@@ -172,8 +162,8 @@ final class GradientOperation extends WindowOperation {
         List<Line> lines = new ArrayList<>(WindowText.lines(window(), pixel, cells));
         lines.addAll(products("x × r", across, cells));
         lines.addAll(products("y × r", down, cells));
-        Value gx = sum(across, cells);
-        Value gy = sum(down, cells);
+        Value gx = across.sumOver(cells);
+        Value gy = down.sumOver(cells);
         lines.add(Line.of("sums", Run.plain("g_x = Σ x·r = " + Decimals.working(gx) + ",")));
         lines.add(Line.of("", Run.plain("g_y = Σ y·r = " + Decimals.working(gy))));
         String result = Decimals.working(valueOf(pixel, cells));

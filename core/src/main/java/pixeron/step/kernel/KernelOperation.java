@@ -56,19 +56,9 @@ final class KernelOperation extends WindowOperation {
                 .map(cell -> weights.at(cell.row(), cell.column())).reduce(Rational.ZERO, Value::plus));
     }
 
-    private Value sum(List<Window.Cell> cells) {
-        Value sum = Rational.ZERO;
-        for (Window.Cell cell : cells) {
-            if (cell.value().isPresent()) {
-                sum = sum.plus(weights.at(cell.row(), cell.column()).times(cell.value().get()));
-            }
-        }
-        return sum;
-    }
-
     @Override
     protected Value valueOf(Pixel pixel, List<Window.Cell> cells) {
-        return sum(cells).dividedBy(divisor(cells)).plus(weights.offset());
+        return weights.sumOver(cells).dividedBy(divisor(cells)).plus(weights.offset());
     }
 
     @Override
@@ -127,7 +117,7 @@ final class KernelOperation extends WindowOperation {
             lines.addAll(WindowText.grid("w·r", "", weights.width(), cells,
                     cell -> WindowText.product(weights.at(cell.row(), cell.column()), cell)));
         }
-        Value sum = sum(cells);
+        Value sum = weights.sumOver(cells);
         Value divided = divisor(cells);
         lines.add(Line.of("sum", Run.plain("Σ w·r = " + Decimals.working(sum))));
         Value quotient = sum.dividedBy(divided);

@@ -10,7 +10,7 @@ import pixeron.number.Value;
 import pixeron.step.Finish;
 import pixeron.step.Step;
 
-/** M was taken where the number of levels, M + 1, belongs: in the bins of quantize, and in going round. */
+/** M was taken where the number of levels, M + 1, belongs: in the bins of quantize. */
 public final class MaximumForCount implements Slip {
 
     @Override
