@@ -36,8 +36,13 @@ public enum ScanOrder {
         return this == ROWS ? new Pixel(place / columns, place % columns) : new Pixel(place % rows, place / rows);
     }
 
+    /** @return when the pixel is visited, 0 … rows·columns − 1 */
+    public int place(int rows, int columns, Pixel pixel) {
+        return this == ROWS ? pixel.row() * columns + pixel.column() : pixel.column() * rows + pixel.row();
+    }
+
     /** @return when the pixel is visited, 0 … image.count() − 1 */
     public int place(Image image, Pixel pixel) {
-        return this == ROWS ? image.offset(pixel) : pixel.column() * image.rows() + pixel.row();
+        return place(image.rows(), image.columns(), pixel);
     }
 }

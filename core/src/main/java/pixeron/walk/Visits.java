@@ -93,8 +93,7 @@ public final class Visits {
     /** @param place 0 … count() − 1 */
     public Pixel pixel(int place) {
         if (order.isPresent()) {
-            return order.get() == ScanOrder.ROWS ? new Pixel(place / columns, place % columns)
-                    : new Pixel(place % rows, place / rows);
+            return order.get().pixel(rows, columns, place);
         }
         int offset = place - path.size();
         return offset < 0 ? path.get(place) : new Pixel(others[offset] / columns, others[offset] % columns);
@@ -103,8 +102,7 @@ public final class Visits {
     /** @return when the pixel is visited, 0 … count() − 1 */
     public int place(Pixel pixel) {
         return places != null ? places[pixel.row() * columns + pixel.column()]
-                : order.orElseThrow() == ScanOrder.ROWS ? pixel.row() * columns + pixel.column()
-                : pixel.column() * rows + pixel.row();
+                : order.orElseThrow().place(rows, columns, pixel);
     }
 
     /** @return where the line after that of a place begins: the next row or column, or what follows the path; count() behind the last */

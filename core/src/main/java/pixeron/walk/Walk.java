@@ -41,10 +41,6 @@ public record Walk(Visits visits, int place, int moment) {
         return place + (isWritten() ? 1 : 0);
     }
 
-    public boolean isAtStart() {
-        return place == 0 && moment == 0;
-    }
-
     public boolean isAtEnd() {
         return written() == visits.count();
     }

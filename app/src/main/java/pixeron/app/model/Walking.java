@@ -40,6 +40,7 @@ public final class Walking {
     private final BooleanProperty drawingPath = new SimpleBooleanProperty();
     private final ObjectProperty<Speed> speed = new SimpleObjectProperty<>(Speed.NORMAL);
     private Optional<InPlace> overwriting = Optional.empty();
+    private int differing;
     private SavedWalk awaited;
     private PseudoCode code;
     private Explained codeOf;
@@ -109,8 +110,7 @@ public final class Walking {
 
     /** @return how many values differ from the right result in the end, while the mistake is shown */
     public Optional<Integer> differing() {
-        return mistake.get() == null ? Optional.empty() : result().map(right -> Comparison.of(right,
-                mistake.get().image()).differ());
+        return mistake.get() == null ? Optional.empty() : Optional.of(differing);
     }
 
     /** @return the size of what is walked over; empty where nothing is worked out */
@@ -343,6 +343,8 @@ public final class Walking {
         background.start(progress -> InPlace.of(operation, visits, progress).orElseThrow(), found -> {
             overwriting = Optional.of(found);
             code = null;
+            // Counted once: while one walks it is asked for at every pixel.
+            differing = result().map(right -> Comparison.of(right, found.image()).differ()).orElse(0);
             mistake.set(Shown.Described.of(found.image()));
         }, problem -> inPlace.set(false));
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Walking;
 import pixeron.app.sheet.CoverPainter;
@@ -29,6 +30,9 @@ public final class WalkSheets {
     private final Sheet before;
     private final Sheet after;
     private final Sheet byHand;
+    private Shown.Described painted;
+    private Display paintedIn;
+    private ImagePainter mistakePainter;
 
     /**
      * @param before the sheet that is read
@@ -76,10 +80,20 @@ public final class WalkSheets {
             return window;
         }
         Walk walk = walking.walk();
-        Painter overwritten = new OverwrittenPainter(new ImagePainter(mistake, new Look(
-                bench.looking().display(), Optional.empty()), theme), walk::isWritten, walk.visits().rows(),
+        Painter overwritten = new OverwrittenPainter(painter(mistake), walk::isWritten, walk.visits().rows(),
                 walk.visits().columns());
         return Optional.of(window.<Painter>map(frames -> new Both(overwritten, frames)).orElse(overwritten));
+    }
+
+    /** From pixel to pixel the same drawing is used; its colours are not worked out anew. */
+    private ImagePainter painter(Shown.Described mistake) {
+        Display display = bench.looking().display();
+        if (mistakePainter == null || mistake != painted || !display.equals(paintedIn)) {
+            painted = mistake;
+            paintedIn = display;
+            mistakePainter = new ImagePainter(mistake, new Look(display, Optional.empty()), theme);
+        }
+        return mistakePainter;
     }
 
     private record Both(Painter below, Painter above) implements Painter {
