@@ -3,29 +3,37 @@ package pixeron.app;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
-import com.tngtech.archunit.junit.ArchTest;
-import com.tngtech.archunit.lang.ArchRule;
+import org.junit.jupiter.api.Test;
 
 /** The window's rooms, and who may know whom. */
-@AnalyzeClasses(packages = "pixeron", importOptions = ImportOption.DoNotIncludeTests.class)
 class AppArchitectureTest {
 
-    @ArchTest
-    static final ArchRule NO_CYCLES = slices().matching("pixeron.app.(*)..").should().beFreeOfCycles();
+    private static final JavaClasses CLASSES = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("pixeron");
 
-    @ArchTest
-    static final ArchRule THE_MODEL_KNOWS_NO_CONTROLS = noClasses().that().resideInAPackage("pixeron.app.model..")
-            .should().dependOnClassesThat().resideInAnyPackage("javafx.scene..", "javafx.stage..");
+    @Test
+    void thereAreNoCycles() {
+        slices().matching("pixeron.app.(*)..").should().beFreeOfCycles().check(CLASSES);
+    }
 
-    @ArchTest
-    static final ArchRule CORE_AND_COMMAND_LINE_KNOW_NO_WINDOW = noClasses().that()
-            .resideOutsideOfPackage("pixeron.app..")
-            .should().dependOnClassesThat().resideInAnyPackage("javafx..", "pixeron.app..");
+    @Test
+    void theModelKnowsNoControls() {
+        noClasses().that().resideInAPackage("pixeron.app.model..")
+                .should().dependOnClassesThat().resideInAnyPackage("javafx.scene..", "javafx.stage..").check(CLASSES);
+    }
 
-    @ArchTest
-    static final ArchRule CORE_KNOWS_NO_COMMAND_LINE = noClasses().that().resideOutsideOfPackages("pixeron.app..",
-            "pixeron.cli..")
-            .should().dependOnClassesThat().resideInAnyPackage("pixeron.cli..", "picocli..");
+    @Test
+    void coreAndCommandLineKnowNoWindow() {
+        noClasses().that().resideOutsideOfPackage("pixeron.app..")
+                .should().dependOnClassesThat().resideInAnyPackage("javafx..", "pixeron.app..").check(CLASSES);
+    }
+
+    @Test
+    void coreKnowsNoCommandLine() {
+        noClasses().that().resideOutsideOfPackages("pixeron.app..", "pixeron.cli..")
+                .should().dependOnClassesThat().resideInAnyPackage("pixeron.cli..", "picocli..").check(CLASSES);
+    }
 }

@@ -9,14 +9,16 @@ import java.util.TreeMap;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
-import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.Slip;
-import pixeron.byhand.slip.SlipFinder;
+import pixeron.byhand.slip.search.KnownSlips;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Operation;
+import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
 
@@ -59,7 +61,7 @@ public final class SlipTrials {
         }
 
         List<Explanation> find(HandSheet sheet) {
-            return SlipFinder.find(Check.of(sheet, operation), step, before);
+            return SlipFinder.find(Check.of(sheet, operation), step, before).slips();
         }
 
         /** @return 40 to 100 % of all cells */
@@ -83,7 +85,7 @@ public final class SlipTrials {
         Random random = new Random(1);
         for (int trial = 0; trial < TRIALS; ) {
             Case one = Case.random(random);
-            Slip slip = SlipFinder.all().get(random.nextInt(SlipFinder.all().size()));
+            Slip slip = KnownSlips.all().get(random.nextInt(KnownSlips.all().size()));
             List<Slip.Way> ways = slip.ways(one.step(), one.before());
             if (ways.isEmpty()) {
                 continue;
@@ -104,9 +106,57 @@ public final class SlipTrials {
         }
         out.printf("the true slip, or one with the same values, first: %d of %d, %.1f %%%n", first, TRIALS, 100.0 * first / TRIALS);
         byId.forEach((id, counts) -> out.printf("    %-24s %4d of %4d%n", id, counts[1], counts[0]));
+        out.printf("two slips at once: both named in %d of %d%n", two(), TRIALS);
         time(out);
         out.printf("clean sheets with a slip claimed: %d of %d%n", clean(), TRIALS);
         out.printf("unrelated numbers with a slip claimed: %d of %d%n", unrelated(), TRIALS);
+    }
+
+    /**
+     * @return in how many cases of two slips at once both are named, or as many cells are explained by less. Counted are
+     *     cases in which each of the two changes what the other gives alone, in at least four filled cells
+     */
+    private static int two() {
+        Random random = new Random(5);
+        int named = 0;
+        for (int trial = 0; trial < TRIALS; ) {
+            Case one = Case.random(random);
+            Slip first = KnownSlips.all().get(random.nextInt(KnownSlips.all().size()));
+            Slip second = KnownSlips.all().get(random.nextInt(KnownSlips.all().size()));
+            List<Slip.Way> ways = KnownSlips.all().indexOf(first) < KnownSlips.all().indexOf(second)
+                    ? first.ways(one.step(), one.before()) : List.of();
+            if (ways.isEmpty() || ways.get(0).step().isEmpty()) {
+                continue;
+            }
+            List<Slip.Way> both = second.ways(ways.get(0).step().get(), one.before());
+            List<Slip.Way> alone = second.ways(one.step(), one.before());
+            if (both.isEmpty() || alone.size() != both.size()) {
+                continue;
+            }
+            int at = random.nextInt(both.size());
+            HandSheet sheet = sheet(one, both.get(at), random);
+            if (Math.min(apart(sheet, ways.get(0)), apart(sheet, alone.get(at))) < 4) {
+                continue;
+            }
+            int differing = Check.of(sheet, one.operation()).differing().size();
+            List<Explanation> found = one.find(sheet);
+            boolean isNamed = !found.isEmpty() && (found.get(0).explains() == differing
+                    || found.stream().flatMap(slip -> slip.ids().stream()).toList().containsAll(List.of(first.id(), second.id())));
+            named += isNamed ? 1 : 0;
+            trial++;
+        }
+        return named;
+    }
+
+    /** @return how many filled cells have another value than a way gives */
+    private static int apart(HandSheet sheet, Slip.Way way) {
+        return (int) sheet.cells().entrySet().stream().filter(cell -> {
+            try {
+                return !cell.getValue().agreesWith(way.value().apply(cell.getKey()));
+            } catch (PixeronException withoutValue) {
+                return true;
+            }
+        }).count();
     }
 
     /** One large sheet with every slip to be tried, and many small ones of the same step one after the other. */
@@ -130,14 +180,14 @@ public final class SlipTrials {
         }
         out.printf("64 × 64, half of it random: %.0f ms%n", best / 1e6);
         Image small = Image.ofLevels(8, 8, 255, n -> random.nextInt(256));
-        List<Slip.Way> all = SlipFinder.all().stream().flatMap(slip -> slip.ways(step, small).stream()).toList();
+        List<Slip.Way> all = KnownSlips.all().stream().flatMap(slip -> slip.ways(step, small).stream()).toList();
         SlipFinder finder = new SlipFinder(step, small);
         Operation operation = step.bind(small);
         long start = System.nanoTime();
         int sheets = 1000;
         for (int n = 0; n < sheets; n++) {
             Slip.Way way = all.get(random.nextInt(all.size()));
-            finder.find(Check.of(sheet(new Case(small, step, operation), way, random), operation));
+            finder.find(Check.of(sheet(new Case(small, step, operation), way, random), operation), Progress.NONE);
         }
         out.printf("sheets of 8 × 8 of one step: %.0f in a second, making and checking them included%n",
                 sheets * 1e9 / (System.nanoTime() - start));

@@ -17,8 +17,8 @@ import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
-import pixeron.byhand.slip.Explanation;
-import pixeron.byhand.slip.SlipFinder;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Stage;
 import pixeron.format.CellTable;
 import pixeron.number.Decimals;
@@ -76,10 +76,10 @@ final class CheckCommand implements Callable<Integer> {
         }
         Check check = Check.of(sheet(stage, byHand, tolerance), operation);
         requireUnderstood(check, byHand);
-        List<Explanation> slips = SlipFinder.find(check, stage.link().step(), operation.before());
+        Findings found = SlipFinder.find(check, stage.link().step(), operation.before());
         PrintWriter out = spec.commandLine().getOut();
-        out.print(format == Format.json ? Json.text(Json.check(check, slips)) + System.lineSeparator()
-                : CheckText.of(check, slips));
+        out.print(format == Format.json ? Json.text(Json.check(check, found)) + System.lineSeparator()
+                : CheckText.of(check, found));
         return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 

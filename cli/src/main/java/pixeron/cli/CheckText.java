@@ -1,9 +1,9 @@
 package pixeron.cli;
 
-import java.util.List;
+import java.util.stream.Collectors;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
-import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
 import pixeron.number.Decimals;
 import pixeron.working.Table;
@@ -14,7 +14,7 @@ final class CheckText {
     private CheckText() {
     }
 
-    static String of(Check check, List<Explanation> slips) {
+    static String of(Check check, Findings found) {
         StringBuilder text = new StringBuilder();
         text.append(String.format("%d filled · %d agree · %d differ%n",
                 check.filled(), check.agree(), check.differing().size()));
@@ -23,9 +23,12 @@ final class CheckText {
                     Decimals.working(cell.value()), Decimals.signed(cell.difference().orElseThrow()),
                     cell.state() == CellCheck.State.NOT_ROUNDED ? ", right before rounding and overflow" : ""));
         }
-        slips.forEach(slip -> text.append(String.format("%s: %s%n", slip.id(), slip.text())));
-        if (slips.isEmpty() && !check.differing().isEmpty()) {
-            text.append(String.format("No single slip that is known explains the difference.%n"));
+        found.slips().forEach(slip -> text.append(String.format("%s: %s%s%n", String.join(" and ", slip.ids()), slip.text(),
+                slip.certainty().isEmpty() ? "" : " " + slip.certainty())));
+        if (!found.wrong().isEmpty()) {
+            text.append(found.slips().isEmpty() ? String.format("No slip that is known explains the difference.%n")
+                    : String.format("Simply wrong: %s%n", found.wrong().stream()
+                            .map(cell -> cell.pixel() + " is " + cell.distance()).collect(Collectors.joining("; "))));
         }
         return text.toString();
     }

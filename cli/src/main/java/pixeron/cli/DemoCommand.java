@@ -13,8 +13,8 @@ import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
-import pixeron.byhand.slip.Explanation;
-import pixeron.byhand.slip.SlipFinder;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.SafeFile;
@@ -79,7 +79,7 @@ final class DemoCommand implements Runnable {
         if (project.gray().isPresent()) {
             GraySource gray = project.gray().get();
             files += write(demo.id() + "-gray", "Gray by " + gray.rule().word(), gray, saved.view().picked(),
-                    project.sheet(Project.SOURCE), List.of());
+                    project.sheet(Project.SOURCE), Findings.NONE);
         }
         for (Stage stage : project.chain().stages()) {
             files += write(demo.id(), saved, stage);
@@ -100,7 +100,7 @@ final class DemoCommand implements Runnable {
 
     /** Writes the working of one pixel, and the check where something was filled in by hand. */
     private int write(String name, String title, Explained step, Pixel picked, HandSheet sheet,
-            List<Explanation> slips) {
+            Findings found) {
         String working = WorkingText.plain(step.explain(picked));
         writeText(name + "-working.txt", working);
         report.append(String.format("%n### %s%n%nOne pixel worked out:%n%n```%n%s```%n", title, working));
@@ -108,8 +108,8 @@ final class DemoCommand implements Runnable {
         if (check.filled() == 0) {
             return 1;
         }
-        writeText(name + "-check.json", Json.text(Json.check(check, slips)) + "\n");
-        report.append(String.format("%nBy hand:%n%n```%n%s```%n", CheckText.of(check, slips)));
+        writeText(name + "-check.json", Json.text(Json.check(check, found)) + "\n");
+        report.append(String.format("%nBy hand:%n%n```%n%s```%n", CheckText.of(check, found)));
         return 2;
     }
 

@@ -12,8 +12,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
-import pixeron.byhand.slip.Explanation;
-import pixeron.byhand.slip.SlipFinder;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Stage;
 import pixeron.format.SafeFile;
 import pixeron.number.Decimals;
@@ -50,7 +50,7 @@ final class FolderCheck {
                 try {
                     Check check = Check.of(CheckCommand.sheet(stage, file, tolerance), operation);
                     CheckCommand.requireUnderstood(check, file);
-                    List<Explanation> slips = finder.find(check);
+                    List<Explanation> slips = finder.find(check, Progress.NONE).slips();
                     int differ = check.differing().size();
                     isAllRight &= differ == 0;
                     csv.printRecord(file.getFileName(), check.filled(), check.agree(), differ,

@@ -9,7 +9,8 @@ import java.util.List;
 import java.util.stream.StreamSupport;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
-import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -57,7 +58,7 @@ final class Json {
         }
     }
 
-    static ObjectNode check(Check check, List<Explanation> slips) {
+    static ObjectNode check(Check check, Findings found) {
         ObjectNode node = object();
         node.put("filled", check.filled()).put("agree", check.agree()).put("differ", check.differing().size());
         check.first().ifPresentOrElse(first -> node.set("first", object()
@@ -70,9 +71,21 @@ final class Json {
             entry.put("state", cell.state().word());
         }
         node.withArray("cells");
-        node.withArray("slips").addAll(slips.stream().map(slip -> object().put("id", slip.id())
-                .put("explains", slip.explains()).put("of", slip.of()).put("text", slip.text())).toList());
+        found.slips().forEach(slip -> addSlip(node.withArray("slips"), slip));
+        node.withArray("slips");
         return node;
+    }
+
+    /** Two slips at once are an entry each, which names the other, so that each stands under its own id. */
+    private static void addSlip(ArrayNode slips, Explanation slip) {
+        for (String id : slip.ids()) {
+            ObjectNode entry = slips.addObject().put("id", id).put("explains", slip.explains()).put("of", slip.of())
+                    .put("text", slip.text());
+            slip.ids().stream().filter(other -> !other.equals(id)).forEach(other -> entry.put("with", other));
+            if (!slip.certainty().isEmpty()) {
+                entry.put("certainty", slip.certainty());
+            }
+        }
     }
 
     /** A table has no slips of its own yet; the field stands empty, so that both kinds of check read alike. */

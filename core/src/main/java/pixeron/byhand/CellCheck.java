@@ -2,6 +2,7 @@ package pixeron.byhand;
 
 import java.util.Optional;
 import pixeron.image.Pixel;
+import pixeron.number.Decimals;
 import pixeron.number.Value;
 
 /**
@@ -38,6 +39,12 @@ public record CellCheck(Pixel pixel, HandValue byHand, Value value, State state)
     /** @return value by hand − result; empty when it was not understood */
     public Optional<Value> difference() {
         return byHand.value().map(written -> written.minus(value));
+    }
+
+    /** @return how far off it is, such as 5 too large; empty when it was not understood or is right */
+    public String distance() {
+        return difference().filter(off -> off.signum() != 0).map(off -> Decimals.working(off.absolute())
+                + (off.signum() > 0 ? " too large" : " too small")).orElse("");
     }
 
     /** @return true for a value that was understood and does not agree */

@@ -25,6 +25,8 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
 
     private static final Pattern PLAIN = Pattern.compile("[+\\-\u2212]?(?:\\d+(?:[.,]\\d*)?|[.,]\\d+)");
     private static final double NEAR = 1e-9;
+    /** Nobody writes so many decimals by hand; a program that prints doubles does. */
+    private static final int DIGITS_OF_DOUBLES = 12;
     private static final int EXPRESSION = -1;
     private static final int MAXIMUM_LENGTH = 200;
 
@@ -67,9 +69,13 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
             // The usual case, and asked for very often while slips are looked for: nothing is to be rounded.
             return written.compareValue(whole) == 0;
         } else if (decimals >= 0) {
-            // A double beyond 2⁵³ is written shorter than it is; what reads back as the same double agrees as well.
+            if (Math.abs(written.asDouble() - result.asDouble()) > 1 + Math.ulp(result.asDouble())) {
+                // Nothing rounds so far; slips ask this very often.
+                return false;
+            }
+            // What a program prints has no more digits than a double: what reads back as the same double agrees as well.
             return written.compareValue(rounded(result, decimals)) == 0
-                    || !result.isExact() && written.asDouble() == result.asDouble();
+                    || (!result.isExact() || decimals >= DIGITS_OF_DOUBLES) && written.asDouble() == result.asDouble();
         }
         return written instanceof Rational && result instanceof Rational ? written.equals(result)
                 : Math.abs(written.asDouble() - result.asDouble())

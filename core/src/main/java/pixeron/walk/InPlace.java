@@ -82,7 +82,7 @@ public final class InPlace implements Explained {
 
     @Override
     public Value value(Pixel pixel) {
-        return at(pixel).value(pixel);
+        return image.value(pixel);
     }
 
     @Override

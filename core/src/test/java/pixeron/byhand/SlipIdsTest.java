@@ -6,8 +6,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntBinaryOperator;
 import org.junit.jupiter.api.Test;
-import pixeron.byhand.slip.Explanation;
-import pixeron.byhand.slip.SlipFinder;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.image.Image;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
@@ -26,7 +26,7 @@ class SlipIdsTest {
             sheet = sheet.with(before.pixel(n), String.valueOf(written.applyAsInt(n / before.columns(), n % before.columns())));
         }
         Step step = StepLine.parse(line);
-        return SlipFinder.find(Check.of(sheet, step.bind(before)), step, before);
+        return SlipFinder.find(Check.of(sheet, step.bind(before)), step, before).slips();
     }
 
     private static void proof(String id, String line, IntBinaryOperator written) {

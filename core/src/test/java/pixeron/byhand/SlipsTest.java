@@ -9,8 +9,9 @@ import java.util.function.UnaryOperator;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
-import pixeron.byhand.slip.Explanation;
-import pixeron.byhand.slip.SlipFinder;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
@@ -36,7 +37,7 @@ class SlipsTest {
 
     private static List<Explanation> find(HandSheet sheet, String line, Image before) {
         Step step = StepLine.parse(line);
-        return SlipFinder.find(Check.of(sheet, step.bind(before)), step, before);
+        return SlipFinder.find(Check.of(sheet, step.bind(before)), step, before).slips();
     }
 
     private static BigDecimal clipped(BigDecimal value) {
@@ -112,6 +113,6 @@ class SlipsTest {
         // A value beyond the end of a result that is smaller than the image counts for nothing.
         Check check = Check.of(sheet.with(new pixeron.image.Pixel(before.rows() + 1, 0), "1"), operation);
         assertThat(check.agree()).isEqualTo(after.count());
-        assertThat(SlipFinder.find(check, step, before)).isEmpty();
+        assertThat(SlipFinder.find(check, step, before)).isEqualTo(Findings.NONE);
     }
 }

@@ -15,7 +15,7 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
-import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.search.Explanation;
 import pixeron.image.Pixel;
 import pixeron.project.View;
 import pixeron.working.Line;
@@ -25,6 +25,8 @@ import pixeron.working.Working;
 
 /** The slips that explain the values by hand, each with a way to its first cell. */
 final class SlipsPane extends ScrollPane {
+
+    private static final int MOST_WRONG = 8;
 
     private final Bench bench;
     private final VBox content = new VBox();
@@ -65,14 +67,13 @@ final class SlipsPane extends ScrollPane {
             workings(shown, slip).ifPresent(content.getChildren()::add);
         });
         Check check = shown.check();
-        int open = check.differing().size() - follow - shown.slips().stream().mapToInt(Explanation::explains).sum();
+        List<CellCheck> wrong = shown.found().wrong();
         if (check.filled() == 0) {
             add("Write values by hand, and what explains the ones that differ stands here.");
         } else if (check.differing().isEmpty()) {
             add("Everything that is filled agrees.");
-        } else if (open > 0) {
-            add(open + (open == 1 ? " differing cell is" : " differing cells are")
-                    + " explained by no slip that is known. The working of the cell shows where to look.");
+        } else if (!wrong.isEmpty()) {
+            wrong(wrong);
         }
     }
 
@@ -148,16 +149,45 @@ final class SlipsPane extends ScrollPane {
         Label words = new Label(slip.text());
         words.getStyleClass().add("callout-words");
         words.setWrapText(true);
-        Label id = new Label(slip.id());
+        Label id = new Label(String.join(" and ", slip.ids()));
         id.getStyleClass().add("step-detail");
         VBox text = new VBox(words, id);
+        if (!slip.certainty().isEmpty()) {
+            Label sure = new Label(slip.certainty());
+            sure.setWrapText(true);
+            sure.getStyleClass().add("slip-certainty");
+            text.getChildren().add(1, sure);
+        }
         HBox.setHgrow(text, Priority.ALWAYS);
-        Button go = new Button("Go to the first");
-        go.setMinWidth(USE_PREF_SIZE);
-        go.setOnAction(event -> bench.pick(slip.pixels().get(0)));
-        HBox row = new HBox(text, go);
+        VBox ways = new VBox(way("Go to the first", slip.pixels().get(0)));
+        slip.telling().ifPresent(telling -> ways.getChildren().add(way("Go to the one that tells", telling.pixel())));
+        ways.getStyleClass().add("slip-ways");
+        HBox row = new HBox(text, ways);
         row.getStyleClass().addAll("callout", "wrong");
         return row;
+    }
+
+    private Button way(String words, Pixel pixel) {
+        Button go = new Button(words);
+        go.setMinWidth(USE_PREF_SIZE);
+        go.setMaxWidth(Double.MAX_VALUE);
+        go.setOnAction(event -> bench.pick(pixel));
+        return go;
+    }
+
+    /** Cells that nothing explains, each on its own, the first few of them. */
+    private void wrong(List<CellCheck> cells) {
+        add((cells.size() == 1 ? "One cell is" : cells.size() + " cells are") + " simply wrong; no slip that is known explains "
+                + (cells.size() == 1 ? "it" : "them") + ". The working shows where to look.");
+        for (CellCheck cell : cells.subList(0, Math.min(MOST_WRONG, cells.size()))) {
+            Label words = new Label(Words.place(cell.pixel(), bench.looking().display()) + ": " + cell.byHand().text() + " is "
+                    + cell.distance() + ".");
+            words.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            HBox row = new HBox(words, way("Go there", cell.pixel()));
+            row.getStyleClass().add("slip-wrong");
+            content.getChildren().add(row);
+        }
     }
 
     /** The right working beside the slipped one, of the picked pixel or of the first that the slip explains. */

@@ -26,7 +26,7 @@ import pixeron.app.model.Walking;
 import pixeron.app.sheet.HandPainter;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.CellCheck;
-import pixeron.byhand.slip.Explanation;
+import pixeron.byhand.slip.search.Explanation;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;

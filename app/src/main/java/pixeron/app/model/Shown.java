@@ -8,8 +8,9 @@ import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.Following;
 import pixeron.byhand.HandSheet;
-import pixeron.byhand.slip.Explanation;
-import pixeron.byhand.slip.SlipFinder;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.image.ColourImage;
@@ -38,7 +39,7 @@ import pixeron.step.gray.GraySource;
  * @param explained how After is worked out; empty when the step is off or failed, or the image was not made here
  * @param sheet the person's values for After
  * @param check the person's values against After
- * @param slips what explains the values that differ
+ * @param found what explains the values that differ, and those that nothing explains
  * @param lit the pixels that are lit on all sheets
  * @param finder looks for the slips of the step; empty when there is no step
  * @param following the differing cells that are right for the person's values of the step before
@@ -46,7 +47,7 @@ import pixeron.step.gray.GraySource;
 public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
         Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet,
                 Check check,
-        List<Explanation> slips, Optional<Lit> lit, Optional<SlipFinder> finder, Following following) {
+        Findings found, Optional<Lit> lit, Optional<SlipFinder> finder, Following following) {
 
     public Shown {
         steps = List.copyOf(steps);
@@ -104,14 +105,14 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         Optional<Described> image = Optional.of(described(project.chain().source(), known));
         if (project.gray().isEmpty()) {
             return new Shown(project, -1, steps, image, Optional.empty(), List.of(), Optional.empty(),
-                    HandSheet.EMPTY, Check.EMPTY, List.of(), Optional.empty(), Optional.empty(), Following.NONE);
+                    HandSheet.EMPTY, Check.EMPTY, Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE);
         }
         HandSheet sheet = project.sheet(-1);
         ColourImage picture = project.gray().get().picture();
         List<Described> channels = Stream.concat(Stream.of(picture.red(), picture.green(), picture.blue()),
                 picture.alpha().stream()).map(channel -> described(channel, known)).toList();
         return new Shown(project, -1, steps, Optional.empty(), image, channels, project.gray(), sheet,
-                Check.of(sheet, project.gray().get()), List.of(), Optional.empty(), Optional.empty(), Following.NONE);
+                Check.of(sheet, project.gray().get()), Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE);
     }
 
     private static Shown ofStep(Project project, int position, List<StepState> steps, Shown known,
@@ -128,11 +129,11 @@ public record Shown(Project project, int position, List<StepState> steps, Option
                 : Following.of(check, stage.link().step(), project.sheet(position - 1), operation.get().before());
         return new Shown(project, position, steps, described(stage.before(progress), known),
                 described(stage.after(progress), known), List.of(), operation, project.sheet(position), check,
-                finder.map(found -> found.find(following.rest(check))).orElse(List.of()), Optional.empty(), finder, following);
+                finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE), Optional.empty(), finder, following);
     }
 
     private Shown with(Optional<Lit> changed) {
-        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, slips, changed, finder, following);
+        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, found, changed, finder, following);
     }
 
     private static Optional<Lit> lit(Shown found, Search search, Progress progress) {
@@ -178,6 +179,11 @@ public record Shown(Project project, int position, List<StepState> steps, Option
     /** @return the pixels that are lit */
     public Optional<PixelSet> litPixels() {
         return lit.flatMap(Lit::pixels);
+    }
+
+    /** @return what explains the values that differ, best first */
+    public List<Explanation> slips() {
+        return found.slips();
     }
 
     /** @return the image that has the size of everything on the sheets */

@@ -15,6 +15,8 @@ final class BulkResult {
 
     private static final int STRIPES_PER_CORE = 4;
     /** Fewer rows than this cost more to prepare, with the window's rows around them, than a second core saves. */
+    /** Images with fewer pixels are done before a second core has begun; slips ask for very many of them. */
+    private static final int WORTH_ALL_CORES = 1 << 14;
     private static final int FEWEST_ROWS = 16;
     /** Where there can be more different codes than this, each is worked out where it occurs. */
     private static final int MOST_KEPT = 1 << 22;
@@ -131,7 +133,8 @@ final class BulkResult {
 
     private void inStripes(Progress progress, Sink sink) {
         int height = Math.max(FEWEST_ROWS, rows / (STRIPES_PER_CORE * Runtime.getRuntime().availableProcessors()));
-        IntStream.range(0, (rows + height - 1) / height).parallel().forEach(stripe -> {
+        IntStream stripes = IntStream.range(0, (rows + height - 1) / height);
+        (rows * columns < WORTH_ALL_CORES ? stripes : stripes.parallel()).forEach(stripe -> {
             int first = stripe * height;
             int count = Math.min(height, rows - first);
             Codes.Rows maker = codes.rows(Plane.of(before, window, first, count, codes.absent()));

@@ -21,7 +21,7 @@ import pixeron.working.Table;
 
 /**
  * A number on the way was rounded to 0 to 3 decimals: shares and M ÷ N of an equalization, the slope of a stretch, 1 ÷ divisor or
- * each weight ÷ divisor of a kernel, M2 ÷ M of a change of depth, the scale of a logarithm.
+ * each weight ÷ divisor of a kernel, M2 ÷ M of a change of depth. Factors and curves are in {@link RoundedCurve}.
  */
 public final class RoundedEarly implements Slip {
 
@@ -37,7 +37,7 @@ public final class RoundedEarly implements Slip {
         return ((Rational) Rounding.NEAREST.apply(number.times(scale))).dividedBy(scale);
     }
 
-    private static String to(int decimals) {
+    static String to(int decimals) {
         return decimals == 0 ? "to a whole number" : "to " + decimals + (decimals == 1 ? " decimal" : " decimals");
     }
 
@@ -50,9 +50,7 @@ public final class RoundedEarly implements Slip {
                 case "stretch" -> addSlope(ways, step, before, decimals);
                 case "kernel", "box", "binomial", "sharpen", "laplacian" -> addKernel(ways, step, before, decimals);
                 case "depth" -> addFactor(ways, step, before, decimals);
-                default -> {
-                    return ways;
-                }
+                default -> ways.addAll(RoundedCurve.ways(step, before, decimals));
             }
         }
         return ways;

@@ -3,16 +3,13 @@ package pixeron.byhand.slip.point;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import pixeron.byhand.slip.Slip;
 import pixeron.byhand.slip.Varied;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
-import pixeron.step.Operation;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
-import pixeron.working.Table;
 
 /** A limit itself was put on the other side: r &gt; t for r ≥ t, or back; at the ends of a band or slice as well. */
 public final class Strictness implements Slip {
@@ -38,7 +35,7 @@ public final class Strictness implements Slip {
                                 end.getKey(), Decimals.print(at.plus(end.getValue()))), before)));
             }
         } else if (name.equals("threshold-otsu") || name.equals("threshold-share") || name.equals("threshold-two-means")) {
-            limit(step.bind(before)).ifPresent(limit -> ways.addAll(Way.tried("r = t counts as above (r ≥ t)",
+            Varied.constant(step.bind(before), "t").filter(Rational.class::isInstance).map(Rational.class::cast).ifPresent(limit -> ways.addAll(Way.tried("r = t counts as above (r ≥ t)",
                     () -> StepLine.parse("threshold compare=at-least at=" + Decimals.print(limit) + ends(step)), before)));
         }
         return ways;
@@ -46,12 +43,5 @@ public final class Strictness implements Slip {
 
     private static String ends(Step step) {
         return " low=" + Varied.number(step, "low").orElse("0") + " high=" + Varied.number(step, "high").orElse("M");
-    }
-
-    /** @return t as the step found it */
-    static Optional<Rational> limit(Operation operation) {
-        return operation.tables().stream().filter(table -> table.name().equals("constants")
-                && table.columns().contains("t")).findFirst().flatMap((Table table) -> table.value(0, "t"))
-                .filter(Rational.class::isInstance).map(Rational.class::cast);
     }
 }

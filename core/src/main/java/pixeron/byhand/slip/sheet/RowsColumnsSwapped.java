@@ -1,14 +1,14 @@
 package pixeron.byhand.slip.sheet;
 
 import java.util.List;
-import pixeron.byhand.slip.Slip;
+import java.util.function.Function;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.number.Value;
 import pixeron.step.Operation;
-import pixeron.step.Step;
 
 /** The result was written down with rows for columns. */
-public final class RowsColumnsSwapped implements Slip {
+public final class RowsColumnsSwapped implements PlaceSlip {
 
     @Override
     public String id() {
@@ -16,11 +16,11 @@ public final class RowsColumnsSwapped implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
-        Operation operation = step.bind(before);
-        boolean isSquare = operation.contains(new Pixel(before.columns() - 1, before.rows() - 1))
+    public List<Way> moved(Function<Pixel, Value> result, Operation right) {
+        Image before = right.before();
+        boolean isSquare = right.contains(new Pixel(before.columns() - 1, before.rows() - 1))
                 || before.rows() == before.columns();
         return !isSquare ? List.of() : List.of(Way.of("rows and columns are exchanged", pixel ->
-                operation.value(new Pixel(pixel.column(), pixel.row()))));
+                result.apply(new Pixel(pixel.column(), pixel.row()))));
     }
 }

@@ -1,0 +1,141 @@
+package pixeron.byhand.slip.search;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import pixeron.PixeronException;
+import pixeron.byhand.HandValue;
+import pixeron.byhand.slip.Slip.Way;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+
+/** A slip in one of its ways, or two at once, with the values that it gave so far. Used by one thread at a time. */
+final class Candidate {
+
+    /** For larger images the values of all slips together would fill the memory. */
+    private static final int MOST_KEPT = 1 << 12;
+    /** When so many values of a step were asked for, all together cost less than more of them one by one. */
+    private static final int WORTH_ALL = 30;
+    /** The value was asked for, and there is none. */
+    private static final Object NOTHING = new Object();
+
+    private final List<String> ids;
+    private final Way way;
+    private final Image before;
+    private final Object[] known;
+    private int asked;
+    private Optional<Image> whole = Optional.empty();
+    /** The same as levels in reading order; null where they are none or the result has another size. */
+    private int[] levels;
+
+    /** @param ids the slip, or the two of them */
+    Candidate(List<String> ids, Way way, Image before) {
+        this.ids = ids;
+        this.way = way;
+        this.before = before;
+        this.known = before.count() <= MOST_KEPT ? new Object[before.count()] : null;
+    }
+
+    List<String> ids() {
+        return ids;
+    }
+
+    Way way() {
+        return way;
+    }
+
+    /** @return what the person would have written; empty where the slip says nothing of the cell */
+    Optional<Value> value(Pixel pixel) {
+        int at = before.offset(pixel);
+        if (whole.isPresent() && whole.get().contains(pixel)) {
+            return Optional.of(whole.get().value(pixel));
+        } else if (known != null && known[at] != null) {
+            return known[at] == NOTHING ? Optional.empty() : Optional.of((Value) known[at]);
+        }
+        Value value = worked(pixel);
+        if (known != null) {
+            known[at] = value == null ? NOTHING : value;
+        }
+        return Optional.ofNullable(value);
+    }
+
+    private Value worked(Pixel pixel) {
+        if (++asked == WORTH_ALL) {
+            whole = whole();
+            levels = whole.filter(image -> image.isLevelImage() && image.rows() == before.rows()
+                    && image.columns() == before.columns()).map(Candidate::levels).orElse(null);
+        }
+        try {
+            return way.value().apply(pixel);
+        } catch (PixeronException withoutValue) {
+            return null;
+        }
+    }
+
+    /** @return all values at once where a step gives them and none is missing or a double */
+    private Optional<Image> whole() {
+        try {
+            return way.done().filter(Operation.class::isInstance).map(Operation.class::cast)
+                    .map(operation -> operation.result(Progress.NONE)).filter(Image::isExact);
+        } catch (PixeronException withoutSomeValue) {
+            return Optional.empty();
+        }
+    }
+
+    private static int[] levels(Image image) {
+        int[] levels = new int[image.count()];
+        for (int row = 0; row < image.rows(); row++) {
+            image.levels(row, levels, row * image.columns());
+        }
+        return levels;
+    }
+
+    /** @return whether it gives what the person wrote */
+    boolean explains(Asked asked) {
+        if (levels != null && asked.level() != Asked.NO_LEVEL) {
+            return levels[asked.offset()] == asked.level();
+        }
+        HandValue byHand = asked.cell().byHand();
+        Optional<Value> value = value(asked.pixel());
+        return value.isPresent() && (!way.isUnrounded() || byHand.isDetailed() || value.get().isWhole())
+                && byHand.agreesWith(value.get());
+    }
+
+    /** @return whether the person would have written something else in an agreeing cell */
+    boolean contradicts(Asked agreeing) {
+        if (levels != null && agreeing.level() != Asked.NO_LEVEL) {
+            return levels[agreeing.offset()] != agreeing.level();
+        }
+        Optional<Value> value = value(agreeing.pixel());
+        return value.isPresent() && !agreeing.cell().byHand().agreesWith(value.get());
+    }
+
+    /**
+     * @return whether the person would have written neither what is right nor what they wrote in a cell that is explained
+     *     already
+     */
+    boolean contradictsExplained(Asked explained) {
+        Optional<Value> value = value(explained.pixel());
+        return value.isPresent() && value.get().compareValue(explained.cell().value()) != 0
+                && !explained.cell().byHand().agreesWith(value.get());
+    }
+
+    /** @return some places in which this and another give different values, of those that are asked about */
+    List<Pixel> partingFrom(Candidate other, List<Pixel> asked, int most) {
+        List<Pixel> found = new ArrayList<>();
+        for (Pixel pixel : asked) {
+            Optional<Value> mine = value(pixel);
+            Optional<Value> theirs = other.value(pixel);
+            if (mine.isPresent() && theirs.isPresent() && mine.get().compareValue(theirs.get()) != 0) {
+                found.add(pixel);
+                if (found.size() == most) {
+                    break;
+                }
+            }
+        }
+        return found;
+    }
+}

@@ -1,0 +1,21 @@
+package pixeron.byhand.slip.search;
+
+import java.util.List;
+import pixeron.byhand.CellCheck;
+
+/**
+ * What is said of the differing cells of a sheet.
+ *
+ * @param slips what explains some of them, best first
+ * @param wrong those that nothing explains, in reading order
+ */
+public record Findings(List<Explanation> slips, List<CellCheck> wrong) {
+
+    /** Nothing differs. */
+    public static final Findings NONE = new Findings(List.of(), List.of());
+
+    public Findings {
+        slips = List.copyOf(slips);
+        wrong = List.copyOf(wrong);
+    }
+}

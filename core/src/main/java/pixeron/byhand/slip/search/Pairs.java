@@ -1,0 +1,89 @@
+package pixeron.byhand.slip.search;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.byhand.slip.Slip;
+import pixeron.byhand.slip.Slip.Way;
+import pixeron.byhand.slip.ending.LeftUnfinished;
+import pixeron.byhand.slip.sheet.PlaceSlip;
+import pixeron.byhand.slip.window.WrittenInPlace;
+import pixeron.image.Image;
+import pixeron.step.Operation;
+import pixeron.step.Step;
+
+/**
+ * Two slips at once: one that amounts to another step, and a second one made in that step. Two of a kind, such as two ways to
+ * round, are no pair, and slips with very many ways are paired with slips of rounding and clipping only.
+ */
+final class Pairs {
+
+    /** A slip with more ways than this is paired with endings only. */
+    private static final int FEW = 20;
+    /** A slip with more ways than this is not paired at all. */
+    private static final int MANY = 100;
+
+    /** In a larger image what is written in place, which has to be gone through from the first pixel on, is not paired. */
+    private static final int MOST_IN_PLACE = 1 << 8;
+
+    private static final Set<String> ENDINGS = Set.of("rounding", "overflow");
+
+    private Pairs() {
+    }
+
+    /** Of two slips of the same kind only one can be made at a time. */
+    private static String kind(String id) {
+        return switch (id) {
+            case "not-rounded", "rounded-down", "rounded-up", "rounded-nearest", "ties-to-even" -> "rounding";
+            case "not-clipped", "wrapped" -> "overflow";
+            case "share-not-running", "share-from-first", "share-plain", "stretch-for-equalize", "running-count-slip",
+                    "miscounted" -> "counts";
+            default -> id.startsWith("border-") ? "border" : id;
+        };
+    }
+
+    /** @return all pairs that are tried on a step, in the order of preference of the first and then of the second */
+    static List<Candidate> of(Step step, Image before) {
+        List<Slip> slips = KnownSlips.all().stream().filter(slip -> !(slip instanceof LeftUnfinished)
+                && (before.count() <= MOST_IN_PLACE || !(slip instanceof WrittenInPlace))).toList();
+        Operation right = step.bind(before);
+        List<List<Way>> ways = slips.stream().map(slip -> slip.ways(step, before)).toList();
+        List<Candidate> pairs = new ArrayList<>();
+        for (int first = 0; first < slips.size(); first++) {
+            for (int second = first + 1; second < slips.size(); second++) {
+                Slip one = slips.get(first);
+                Slip other = slips.get(second);
+                if (isPaired(one, ways.get(first).size(), other, ways.get(second).size())) {
+                    List<String> ids = List.of(one.id(), other.id());
+                    // What changes only the places or the result comes on top of what changes the step.
+                    boolean isOnTop = !(other instanceof PlaceSlip) && (one instanceof PlaceSlip
+                            || ways.get(first).stream().allMatch(way -> way.step().isEmpty()));
+                    onTop(isOnTop ? ways.get(second) : ways.get(first), isOnTop ? one : other, right).forEach(both ->
+                            pairs.add(new Candidate(ids, both, before)));
+                }
+            }
+        }
+        return pairs;
+    }
+
+    private static boolean isPaired(Slip one, int ways, Slip other, int otherWays) {
+        boolean isEnding = ENDINGS.contains(kind(one.id())) || ENDINGS.contains(kind(other.id()));
+        return !kind(one.id()).equals(kind(other.id())) && ways > 0 && otherWays > 0
+                && Math.max(ways, otherWays) <= (isEnding ? MANY : FEW);
+    }
+
+    private static List<Way> onTop(List<Way> below, Slip slip, Operation right) {
+        List<Way> both = new ArrayList<>();
+        for (Way way : below) {
+            try {
+                List<Way> second = slip instanceof PlaceSlip place ? place.moved(way.value(), right)
+                        : way.step().map(step -> slip.ways(step, right.before())).orElse(List.of());
+                second.forEach(found -> both.add(way.and(found)));
+            } catch (PixeronException notPossible) {
+                // Such as a step that the first slip has made into one without a border.
+            }
+        }
+        return both;
+    }
+}

@@ -1,0 +1,187 @@
+package pixeron.byhand.slip.search;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.slip.search.Explanation.Telling;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.step.Progress;
+
+/** The search for slips in one sheet. */
+final class Search {
+
+    private static final int FEWEST = 2;
+    /** Two slips at once say more than one, so more must speak for them. */
+    private static final int FEWEST_FOR_TWO = 4;
+    /** So many cells more than single slips one after the other must two at once explain. */
+    private static final int MORE_FOR_TWO = 2;
+    /** Below so many values a second core costs more than it saves. */
+    private static final int WORTH_BOTH_CORES = 50_000;
+    /** From so many explained cells on, a slip that nothing rivals is no chance. */
+    private static final int MANY = 5;
+
+    private record Found(Candidate candidate, List<Asked> explained, List<Candidate> rivals) {
+    }
+
+    private final List<Candidate> singles;
+    private final Supplier<List<Candidate>> pairs;
+    private final List<Pixel> blank;
+    private final Progress progress;
+    private final List<Asked> agreeing;
+    private final List<Asked> explained = new ArrayList<>();
+    private final List<Asked> left;
+
+    /**
+     * @param check the sheet
+     * @param before the step's input
+     * @param singles all single slips
+     * @param pairs gives all pairs of slips; asked when single ones are not enough
+     * @param blank cells that are not filled, where a value could tell slips apart
+     * @param progress told how far it is
+     */
+    Search(Check check, Image before, List<Candidate> singles, Supplier<List<Candidate>> pairs, List<Pixel> blank, Progress progress) {
+        this.singles = singles;
+        this.pairs = pairs;
+        this.blank = blank;
+        this.progress = progress;
+        this.agreeing = new ArrayList<>(check.cells().stream().filter(cell -> cell.state() == CellCheck.State.AGREES)
+                .map(cell -> Asked.of(cell, before)).toList());
+        this.left = new ArrayList<>(check.differing().stream().map(cell -> Asked.of(cell, before)).toList());
+        // A slip that is not it shows soon in cells taken from everywhere; beside each other they are alike.
+        Collections.shuffle(agreeing, new Random(1));
+        Collections.shuffle(left, new Random(1));
+    }
+
+    Findings find() {
+        List<Explanation> explanations = new ArrayList<>();
+        while (left.size() >= FEWEST) {
+            int all = left.size();
+            List<Found> one = oneAfterTheOther();
+            int byOne = one.stream().mapToInt(found -> found.explained().size()).sum();
+            int needed = Math.max(FEWEST_FOR_TWO, Math.max((all + 1) / 2, byOne + MORE_FOR_TWO));
+            Found two = one.size() == 1 && byOne == all || needed > all ? null : best(pairs.get(), needed);
+            List<Found> taken = two == null ? one : List.of(two);
+            if (taken.isEmpty()) {
+                break;
+            }
+            for (Found found : taken) {
+                explanations.add(explanation(found, explanations.isEmpty()));
+                take(found);
+            }
+        }
+        return new Findings(explanations, left.stream().map(Asked::cell).sorted(Comparator.comparing(CellCheck::pixel)).toList());
+    }
+
+    private void take(Found found) {
+        left.removeAll(Set.copyOf(found.explained()));
+        explained.addAll(found.explained());
+    }
+
+    /** @return single slips, each for the cells that the ones before it left; nothing is taken yet */
+    private List<Found> oneAfterTheOther() {
+        List<Found> all = new ArrayList<>();
+        List<Asked> leftBefore = List.copyOf(left);
+        int explainedBefore = explained.size();
+        while (left.size() >= FEWEST) {
+            Found found = best(singles, Math.max(FEWEST, (left.size() + 1) / 2));
+            if (found == null) {
+                break;
+            }
+            all.add(found);
+            take(found);
+        }
+        left.clear();
+        left.addAll(leftBefore);
+        explained.subList(explainedBefore, explained.size()).clear();
+        return all;
+    }
+
+    /** @return what explains most cells; null where none explains as many as needed */
+    private Found best(List<Candidate> candidates, int needed) {
+        boolean isLong = (long) left.size() * candidates.size() > WORTH_BOTH_CORES;
+        IntStream numbers = IntStream.range(0, candidates.size());
+        // What each explains is found on all cores; which one is taken is decided in the order of the list.
+        List<List<Asked>> all = (isLong ? numbers.parallel() : numbers).mapToObj(n -> {
+            progress.report((double) n / candidates.size());
+            return judged(candidates.get(n), needed);
+        }).toList();
+        int best = -1;
+        for (int n = 0; n < all.size(); n++) {
+            if (all.get(n).size() >= needed && (best < 0 || all.get(n).size() > all.get(best).size())) {
+                best = n;
+            }
+        }
+        if (best < 0) {
+            return null;
+        }
+        List<Asked> cells = all.get(best);
+        int first = best;
+        return new Found(candidates.get(best), cells, IntStream.range(best + 1, all.size())
+                .filter(n -> n != first && all.get(n).equals(cells)).mapToObj(candidates::get).toList());
+    }
+
+    /** @return the cells that a candidate explains; none as soon as it contradicts a cell or explains too few */
+    private List<Asked> judged(Candidate candidate, int needed) {
+        List<Asked> cells = new ArrayList<>();
+        int longest = Math.max(left.size(), agreeing.size());
+        for (int n = 0; n < longest; n++) {
+            if (n < agreeing.size() && candidate.contradicts(agreeing.get(n))) {
+                return List.of();
+            } else if (n < left.size()) {
+                if (candidate.explains(left.get(n))) {
+                    cells.add(left.get(n));
+                } else if (cells.size() + left.size() - n - 1 < needed) {
+                    return List.of();
+                }
+            }
+        }
+        return explained.stream().anyMatch(candidate::contradictsExplained) ? List.of() : cells;
+    }
+
+    private Explanation explanation(Found found, boolean isFirst) {
+        int explains = found.explained().size();
+        Candidate slip = found.candidate();
+        String cells = (explains == left.size() ? "All " + explains : explains + " of the " + left.size())
+                + (isFirst ? " differing cells" : " other differing cells");
+        List<Pixel> pixels = found.explained().stream().map(Asked::pixel).sorted().toList();
+        Optional<Candidate> rival = found.rivals().stream().filter(other -> !slip.partingFrom(other, blank, 1).isEmpty())
+                .findFirst();
+        Optional<Telling> telling = rival.map(other -> {
+            Pixel pixel = slip.partingFrom(other, blank, 1).get(0);
+            return new Telling(pixel, slip.value(pixel).orElseThrow(), other.value(pixel).orElseThrow());
+        });
+        return new Explanation(ordered(slip), explains, left.size(), cells + " are what you get when " + slip.way().words()
+                + ".", certainty(explains, rival, telling), telling, pixels, slip.way().done());
+    }
+
+    /** Of two slips, the one that explains more by itself is named first. */
+    private List<String> ordered(Candidate slip) {
+        if (slip.ids().size() == 1) {
+            return slip.ids();
+        }
+        return slip.ids().stream().sorted((a, b) -> Long.compare(alone(b), alone(a))).toList();
+    }
+
+    private long alone(String id) {
+        return singles.stream().filter(single -> single.ids().get(0).equals(id))
+                .mapToLong(single -> left.stream().filter(single::explains).count()).max().orElse(0);
+    }
+
+    private static String certainty(int explains, Optional<Candidate> rival, Optional<Telling> telling) {
+        String few = explains == 1 ? "One cell is" : explains + " cells are";
+        return telling.map(cell -> few + " not enough to tell it from another slip: the same comes out when "
+                + rival.orElseThrow().way().words() + ". Fill " + cell.pixel() + ": " + Decimals.working(cell.here())
+                + " speaks for the first, " + Decimals.working(cell.there()) + " for the other.").orElseGet(() ->
+                explains >= MANY ? "" : "Only " + explains + " cells speak for it, but no other slip that is known gives them.");
+    }
+}

@@ -1,0 +1,102 @@
+package pixeron.byhand.slip.search;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.slip.sheet.SingleCell;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+import pixeron.step.Step;
+
+/**
+ * Looks for the slips that explain the differing cells of a check.
+ *
+ * <p>A slip explains a cell when it gives the person's value. It is claimed when it explains at least two differing
+ * cells and at least half of them, and contradicts no agreeing cell; then the cells left over are searched in the same
+ * way. Most cells explained comes first; among equals, the order of {@link KnownSlips}. Two slips at once are claimed when
+ * they explain at least four cells, and at least two more than single slips one after the other.
+ *
+ * <p>Cost: (ways + pairs of ways) × filled cells values of the step at most; most ways are given up after a few cells.
+ */
+public final class SlipFinder {
+
+    private final Step step;
+    private final Image before;
+    private List<Candidate> singles;
+    private List<Candidate> pairs;
+
+    /**
+     * Finds slips in many sheets of the same step: what each slip would give is prepared once.
+     *
+     * @param step the step
+     * @param before its input
+     */
+    public SlipFinder(Step step, Image before) {
+        this.step = step;
+        this.before = before;
+    }
+
+    /**
+     * @param check the person's values against the step
+     * @param step the step
+     * @param before its input
+     * @return what is said of the differing cells
+     */
+    public static Findings find(Check check, Step step, Image before) {
+        return new SlipFinder(step, before).find(check, Progress.NONE);
+    }
+
+    private List<Candidate> singles() {
+        if (singles == null) {
+            singles = KnownSlips.all().stream().flatMap(slip -> slip.ways(step, before).stream()
+                    .map(way -> new Candidate(List.of(slip.id()), way, before))).toList();
+        }
+        return singles;
+    }
+
+    private List<Candidate> pairs() {
+        if (pairs == null) {
+            pairs = Pairs.of(step, before);
+        }
+        return pairs;
+    }
+
+    /**
+     * @param check a person's values against the step
+     * @param progress told how far it is
+     * @return what is said of the differing cells
+     * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
+     */
+    public synchronized Findings find(Check check, Progress progress) {
+        List<CellCheck> differing = check.differing();
+        return differing.isEmpty() ? Findings.NONE : differing.size() == 1 ? only(differing.get(0))
+                : new Search(check, before, singles(), this::pairs, blank(check), progress).find();
+    }
+
+    /** One differing cell alone is no pattern; only a slip of writing is said of it. */
+    private static Findings only(CellCheck cell) {
+        return SingleCell.of(cell).map(slip -> new Findings(List.of(new Explanation(List.of(slip.id()), 1, 1,
+                "The only differing value " + slip.words() + ".", "", Optional.empty(), List.of(cell.pixel()),
+                Optional.empty())), List.of())).orElseGet(() -> new Findings(List.of(), List.of(cell)));
+    }
+
+    private List<Pixel> blank(Check check) {
+        Set<Pixel> filled = new HashSet<>();
+        check.cells().forEach(cell -> filled.add(cell.pixel()));
+        Operation operation = step.bind(before);
+        List<Pixel> blank = new ArrayList<>();
+        for (int n = 0; n < before.count(); n++) {
+            Pixel pixel = before.pixel(n);
+            if (!filled.contains(pixel) && operation.contains(pixel)) {
+                blank.add(pixel);
+            }
+        }
+        return blank;
+    }
+}

@@ -1,0 +1,27 @@
+package pixeron.byhand.slip.sheet;
+
+import java.util.List;
+import java.util.function.Function;
+import pixeron.byhand.slip.Slip;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Step;
+
+/** Values that came out in one place were written down in another, whatever they are. */
+public interface PlaceSlip extends Slip {
+
+    /**
+     * @param result what came out for a pixel
+     * @param right the step, whose size the result has
+     * @return what stands where it was written down
+     */
+    List<Way> moved(Function<Pixel, Value> result, Operation right);
+
+    @Override
+    default List<Way> ways(Step step, Image before) {
+        Operation operation = step.bind(before);
+        return moved(operation::value, operation);
+    }
+}
