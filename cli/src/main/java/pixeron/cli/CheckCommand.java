@@ -17,13 +17,17 @@ import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.table.TableSlip;
+import pixeron.byhand.table.TableSlips;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Stage;
 import pixeron.format.CellTable;
+import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Step;
 import pixeron.working.Table;
 
 /** {@code pixeron check IMAGE --step LINE… --by-hand TABLE}: marks and slips for the last step. */
@@ -67,7 +71,7 @@ final class CheckCommand implements Callable<Integer> {
         Stage stage = steps.last(image.read().image());
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
         if (table != null) {
-            return checkTable(TableCommand.named(operation.tables(), table));
+            return checkTable(TableCommand.named(operation.tables(), table), stage.link().step(), operation.before());
         }
         if (Files.isDirectory(byHand)) {
             return FolderCheck.write(stage, byHand, out, tolerance, spec.commandLine().getOut());
@@ -93,7 +97,7 @@ final class CheckCommand implements Callable<Integer> {
         });
     }
 
-    private int checkTable(Table right) {
+    private int checkTable(Table right, Step step, Image before) {
         if (tolerance != null) {
             throw PixeronException.of("--tolerance is for results; the cells of a table agree by their decimals.");
         }
@@ -105,8 +109,9 @@ final class CheckCommand implements Callable<Integer> {
                     Decimals.shortened(cell.byHand().text()), cell.byHand().problem());
         });
         PrintWriter out = spec.commandLine().getOut();
-        out.print(format == Format.json ? Json.text(Json.check(check, right)) + System.lineSeparator()
-                : CheckText.of(check, right));
+        List<TableSlip> slips = TableSlips.find(check, right, step, before);
+        out.print(format == Format.json ? Json.text(Json.check(check, right, slips)) + System.lineSeparator()
+                : CheckText.of(check, right, slips));
         return check.cells().stream().anyMatch(TableCheck.Cell::isWrong) ? Pixeron.DIFFERS : 0;
     }
 

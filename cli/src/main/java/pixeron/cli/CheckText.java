@@ -1,10 +1,12 @@
 package pixeron.cli;
 
+import java.util.List;
 import java.util.stream.Collectors;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.table.TableSlip;
 import pixeron.number.Decimals;
 import pixeron.working.Table;
 
@@ -33,7 +35,7 @@ final class CheckText {
         return text.toString();
     }
 
-    static String of(TableCheck check, Table table) {
+    static String of(TableCheck check, Table table, List<TableSlip> slips) {
         StringBuilder text = new StringBuilder();
         text.append(String.format("%d filled · %d agree · %d differ · %d follow from those%n", check.cells().size(),
                 check.count(TableCheck.State.AGREES), check.count(TableCheck.State.DIFFERS),
@@ -46,6 +48,7 @@ final class CheckText {
                                 ? ", right given your earlier cells" : ""));
             }
         }
+        slips.forEach(slip -> text.append(String.format("%s, %s: %s%n", slip.id(), slip.column(), slip.text())));
         return text.toString();
     }
 }

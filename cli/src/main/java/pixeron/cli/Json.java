@@ -12,6 +12,7 @@ import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.table.TableSlip;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Line;
@@ -88,8 +89,7 @@ final class Json {
         }
     }
 
-    /** A table has no slips of its own yet; the field stands empty, so that both kinds of check read alike. */
-    static ObjectNode check(TableCheck check, Table table) {
+    static ObjectNode check(TableCheck check, Table table, List<TableSlip> slips) {
         ObjectNode node = object();
         long wrong = check.cells().stream().filter(TableCheck.Cell::isWrong).count();
         node.put("table", table.name()).put("filled", check.cells().size())
@@ -105,7 +105,9 @@ final class Json {
             put(entry, "value", cell.value());
             entry.put("state", cell.state().word());
         }
-        node.putArray("slips");
+        ArrayNode found = node.putArray("slips");
+        slips.forEach(slip -> found.addObject().put("id", slip.id()).put("explains", slip.explains()).put("of", slip.of())
+                .put("column", slip.column()).put("text", slip.text()));
         return node;
     }
 

@@ -1,8 +1,13 @@
 package pixeron.byhand;
 
 import java.util.Arrays;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.Image;
@@ -12,18 +17,49 @@ import pixeron.step.Operation;
 import pixeron.step.Step;
 
 /**
- * Cells that differ, but are right for the person's own values of the step before: they follow from an earlier slip and are
- * none themselves.
+ * Cells that differ, but are right for the person's own values of the step before, or for their own tables of this step: they
+ * follow from an earlier slip and are none themselves.
  *
- * @param pixels the cells that follow
+ * @param ofStep the cells that follow from the step before
+ * @param ofTables those that do not, but follow from a table of this step, by its name
  */
-public record Following(Set<Pixel> pixels) {
+public record Following(Set<Pixel> ofStep, Map<String, Set<Pixel>> ofTables) {
 
     /** Nothing follows. */
-    public static final Following NONE = new Following(Set.of());
+    public static final Following NONE = new Following(Set.of(), Map.of());
 
     public Following {
-        pixels = Set.copyOf(pixels);
+        ofStep = Set.copyOf(ofStep);
+        ofTables = Map.copyOf(ofTables);
+    }
+
+    /** @return all cells that follow */
+    public Set<Pixel> pixels() {
+        Set<Pixel> all = new HashSet<>(ofStep);
+        ofTables.values().forEach(all::addAll);
+        return all;
+    }
+
+    /** @return this with what follows from tables; a cell is taken by the first that it follows from */
+    public Following with(Map<String, Set<Pixel>> tables) {
+        Set<Pixel> taken = new HashSet<>(ofStep);
+        Map<String, Set<Pixel>> rest = new LinkedHashMap<>();
+        tables.forEach((name, found) -> {
+            Set<Pixel> own = found.stream().filter(taken::add).collect(Collectors.toSet());
+            if (!own.isEmpty()) {
+                rest.put(name, own);
+            }
+        });
+        return new Following(ofStep, rest);
+    }
+
+    /**
+     * @param given what a pixel gets from something of the person's own; empty where that says nothing
+     * @return the differing cells that have just this value
+     */
+    public static Set<Pixel> cells(Check check, Function<Pixel, Optional<Value>> given) {
+        return check.differing().stream().filter(cell -> given.apply(cell.pixel()).filter(cell.byHand()::agreesWith)
+                .isPresent()).map(CellCheck::pixel).collect(Collectors.toSet());
     }
 
     /**
@@ -39,9 +75,8 @@ public record Following(Set<Pixel> pixels) {
         }
         try {
             Operation given = step.bind(theirs(earlier, before));
-            return new Following(check.differing().stream().filter(cell -> given.contains(cell.pixel())
-                    && cell.byHand().agreesWith(given.value(cell.pixel()))).map(CellCheck::pixel)
-                    .collect(Collectors.toSet()));
+            return new Following(cells(check, pixel -> given.contains(pixel) ? Optional.of(given.value(pixel))
+                    : Optional.empty()), Map.of());
         } catch (PixeronException withoutResult) {
             // From values such as these the step gives nothing.
             return NONE;
@@ -62,7 +97,8 @@ public record Following(Set<Pixel> pixels) {
 
     /** @return the check without the cells that follow */
     public Check rest(Check check) {
-        List<CellCheck> own = check.cells().stream().filter(cell -> !pixels.contains(cell.pixel())).toList();
-        return pixels.isEmpty() ? check : new Check(own);
+        Set<Pixel> follow = pixels();
+        List<CellCheck> own = check.cells().stream().filter(cell -> !follow.contains(cell.pixel())).toList();
+        return follow.isEmpty() ? check : new Check(own);
     }
 }

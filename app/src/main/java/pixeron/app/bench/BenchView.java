@@ -115,7 +115,7 @@ public final class BenchView extends BorderPane {
     }
 
     private HBox below(Bench bench, Theme theme, Consumer<Image> newImage) {
-        Tab slips = new Tab("Slips", new SlipsPane(bench));
+        Tab slips = new Tab("Slips", new SlipsPane(bench, middle::show));
         tabs.getTabs().addAll(new Tab("Working", working), slips,
                 tab("Pixel", isSeen -> new PixelPane(bench, theme, isSeen)),
                 tab("Followed", isSeen -> new WatchList(bench, isSeen)),

@@ -1,7 +1,9 @@
 package pixeron.app.bench;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,11 +18,13 @@ import pixeron.app.model.Shown;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.work.Start;
 import pixeron.image.Pixel;
 import pixeron.project.View;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
+import pixeron.working.TableNames;
 import pixeron.working.Working;
 
 /** The slips that explain the values by hand, each with a way to its first cell. */
@@ -29,10 +33,13 @@ final class SlipsPane extends ScrollPane {
     private static final int MOST_WRONG = 8;
 
     private final Bench bench;
+    private final Consumer<MiddlePane.View> show;
     private final VBox content = new VBox();
 
-    SlipsPane(Bench bench) {
+    /** @param show brings a view into the middle */
+    SlipsPane(Bench bench, Consumer<MiddlePane.View> show) {
         this.bench = bench;
+        this.show = show;
         getStyleClass().add("working-pane");
         setFitToWidth(true);
         content.getStyleClass().add("working-content");
@@ -58,10 +65,9 @@ final class SlipsPane extends ScrollPane {
             hints(shown, bench.looking().hintsProperty().get());
             return;
         }
-        int follow = shown.following().pixels().size();
-        if (follow > 0) {
-            content.getChildren().add(following(shown, follow));
-        }
+        shown.start().filter(start -> !start.table().isEmpty() || start.position() != shown.position()).ifPresent(start ->
+                content.getChildren().add(start(start)));
+        following(shown);
         shown.slips().forEach(slip -> {
             content.getChildren().add(row(slip));
             workings(shown, slip).ifPresent(content.getChildren()::add);
@@ -122,19 +128,43 @@ final class SlipsPane extends ScrollPane {
                 }))).orElse("Work it out once more from its first line.");
     }
 
-    private HBox following(Shown shown, int follow) {
+    /** Where the whole work first goes wrong, when that is not on this sheet. */
+    private HBox start(Start start) {
+        return card(start.sentence(pixel -> Words.place(pixel, bench.looking().display())), "Go there", () -> {
+            bench.select(start.position());
+            start.cell().ifPresent(cell -> bench.pick(cell.pixel()));
+            show.accept(start.table().isEmpty() ? MiddlePane.View.SHEETS : MiddlePane.View.TABLE);
+        }, "wrong");
+    }
+
+    private void following(Shown shown) {
         int differing = shown.check().differing().size();
-        Label words = new Label((follow == differing ? "All " + follow : follow + " of the " + differing)
-                + " differing cells are right, given your step " + shown.position() + ": what is wrong began there.");
+        int ofStep = shown.following().ofStep().size();
+        if (ofStep > 0) {
+            content.getChildren().add(card(count(ofStep, differing) + " right, given your step " + shown.position()
+                    + ": what is wrong began there.", "Go to step " + shown.position(),
+                    () -> bench.select(shown.position() - 1), "right"));
+        }
+        shown.following().ofTables().forEach((table, pixels) -> content.getChildren().add(card(count(pixels.size(), differing)
+                + " right, given your own " + TableNames.table(table).toLowerCase(Locale.ROOT) + ".", "Go to the table",
+                () -> show.accept(MiddlePane.View.TABLE), "right")));
+    }
+
+    private static String count(int part, int differing) {
+        return (part == differing ? "All " + part : part + " of the " + differing) + " differing cells are";
+    }
+
+    private static HBox card(String text, String button, Runnable action, String style) {
+        Label words = new Label(text);
         words.getStyleClass().add("callout-words");
         words.setWrapText(true);
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMaxWidth(Double.MAX_VALUE);
-        Button go = new Button("Go to step " + shown.position());
+        Button go = new Button(button);
         go.setMinWidth(USE_PREF_SIZE);
-        go.setOnAction(event -> bench.select(shown.position() - 1));
+        go.setOnAction(event -> action.run());
         HBox row = new HBox(words, go);
-        row.getStyleClass().addAll("callout", "right");
+        row.getStyleClass().addAll("callout", style);
         return row;
     }
 

@@ -2,6 +2,7 @@ package pixeron.app.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -36,6 +37,7 @@ import pixeron.walk.PartialWorking;
 import pixeron.walk.Walk;
 import pixeron.working.Line;
 import pixeron.working.Run;
+import pixeron.working.TableNames;
 import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
@@ -198,13 +200,19 @@ final class WorkingPane extends BorderPane {
             mark.getStyleClass().add("callout-mark");
             mark.setMinWidth(Region.USE_PREF_SIZE);
             Label words = new Label(isFollowing
-                    ? "You wrote " + check.byHand().text() + ". Right, given your step " + shown.position() + "."
+                    ? "You wrote " + check.byHand().text() + ". Right, given " + given(shown, picked) + "."
                     : words(check, shown.slips()));
             words.setWrapText(true);
             words.getStyleClass().add("callout-words");
             HBox.setHgrow(words, Priority.ALWAYS);
             callout.getChildren().setAll(mark, words);
         });
+    }
+
+    private static String given(Shown shown, Pixel picked) {
+        return shown.following().ofTables().entrySet().stream().filter(table -> table.getValue().contains(picked)).findFirst()
+                .map(table -> "your own " + TableNames.table(table.getKey()).toLowerCase(Locale.ROOT))
+                .orElse("your step " + shown.position());
     }
 
     private static String mark(CellCheck check) {

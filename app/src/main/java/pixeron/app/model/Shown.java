@@ -11,6 +11,9 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
+import pixeron.byhand.work.Start;
+import pixeron.byhand.work.StepWork;
+import pixeron.byhand.work.StepWork.Written;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.image.ColourImage;
@@ -42,12 +45,14 @@ import pixeron.step.gray.GraySource;
  * @param found what explains the values that differ, and those that nothing explains
  * @param lit the pixels that are lit on all sheets
  * @param finder looks for the slips of the step; empty when there is no step
- * @param following the differing cells that are right for the person's values of the step before
+ * @param following the differing cells that follow from the step before or from the person's own tables
+ * @param start where the person's work on the whole chain first goes wrong; empty when nothing does
  */
 public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
         Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet,
                 Check check,
-        Findings found, Optional<Lit> lit, Optional<SlipFinder> finder, Following following) {
+        Findings found, Optional<Lit> lit, Optional<SlipFinder> finder, Following following,
+        Optional<Start> start) {
 
     public Shown {
         steps = List.copyOf(steps);
@@ -91,12 +96,21 @@ public record Shown(Project project, int position, List<StepState> steps, Option
      */
     static Shown of(Project project, int position, Shown known, Optional<Search> search, Progress progress) {
         List<StepState> steps = new ArrayList<>();
+        List<StepWork> works = new ArrayList<>();
+        Optional<Written> earlier = Optional.empty();
         for (Stage stage : project.chain().stages()) {
             // Between two steps is a good moment to notice that something newer is wanted.
             progress.report((double) stage.position() / project.chain().size());
-            steps.add(state(project, stage, progress));
+            Outcome after = stage.after(progress);
+            Optional<Written> written = stage.operation(progress).map(operation -> new Written(stage.position(),
+                    stage.link().step(), operation, project.sheet(stage.position()), project.tables(stage.position())));
+            Optional<Written> before = earlier;
+            Optional<StepWork> work = written.map(found -> StepWork.of(found, before));
+            work.ifPresent(works::add);
+            steps.add(new StepState(stage.link(), after, work.map(StepWork::check).orElse(Check.EMPTY)));
+            earlier = written;
         }
-        Shown found = position < 0 ? ofSource(project, steps, known) : ofStep(project, position, steps, known,
+        Shown found = position < 0 ? ofSource(project, steps, known) : ofStep(project, position, steps, known, works,
                 progress);
         return search.isEmpty() ? found : found.with(lit(found, search.get(), progress));
     }
@@ -105,35 +119,38 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         Optional<Described> image = Optional.of(described(project.chain().source(), known));
         if (project.gray().isEmpty()) {
             return new Shown(project, -1, steps, image, Optional.empty(), List.of(), Optional.empty(),
-                    HandSheet.EMPTY, Check.EMPTY, Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE);
+                    HandSheet.EMPTY, Check.EMPTY, Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE,
+                    Optional.empty());
         }
         HandSheet sheet = project.sheet(-1);
         ColourImage picture = project.gray().get().picture();
         List<Described> channels = Stream.concat(Stream.of(picture.red(), picture.green(), picture.blue()),
                 picture.alpha().stream()).map(channel -> described(channel, known)).toList();
         return new Shown(project, -1, steps, Optional.empty(), image, channels, project.gray(), sheet,
-                Check.of(sheet, project.gray().get()), Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE);
+                Check.of(sheet, project.gray().get()), Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE,
+                Optional.empty());
     }
 
-    private static Shown ofStep(Project project, int position, List<StepState> steps, Shown known,
+    private static Shown ofStep(Project project, int position, List<StepState> steps, Shown known, List<StepWork> works,
             Progress progress) {
         Stage stage = project.chain().stage(position);
-        Optional<Operation> operation = stage.operation(progress);
+        Optional<StepWork> work = works.stream().filter(found -> found.position() == position).findFirst();
+        Optional<Operation> operation = work.map(StepWork::operation);
         Check check = steps.get(position).check();
         // While only values by hand change, what slips would give stays.
-        boolean isSame = known != null && operation.isPresent() && known.finder.isPresent()
-                && known.explained.orElse(null) == operation.get();
-        Optional<SlipFinder> finder = isSame ? known.finder
-                : operation.map(bound -> new SlipFinder(stage.link().step(), bound.before()));
-        Following following = position == 0 || operation.isEmpty() ? Following.NONE
-                : Following.of(check, stage.link().step(), project.sheet(position - 1), operation.get().before());
+        Optional<SlipFinder> finder = operation.map(bound -> Optional.ofNullable(known).flatMap(Shown::finder)
+                .filter(same -> same.isFor(stage.link().step(), bound.before()))
+                .orElseGet(() -> new SlipFinder(stage.link().step(), bound.before())));
+        Following following = work.map(StepWork::following).orElse(Following.NONE);
         return new Shown(project, position, steps, described(stage.before(progress), known),
                 described(stage.after(progress), known), List.of(), operation, project.sheet(position), check,
-                finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE), Optional.empty(), finder, following);
+                finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE), Optional.empty(), finder, following,
+                Start.of(works));
     }
 
     private Shown with(Optional<Lit> changed) {
-        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, found, changed, finder, following);
+        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, found, changed, finder, following,
+                start);
     }
 
     private static Optional<Lit> lit(Shown found, Search search, Progress progress) {
@@ -143,14 +160,6 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         } catch (PixeronException withoutValue) {
             return Optional.of(new Lit(search, Optional.empty(), withoutValue.getMessage()));
         }
-    }
-
-    private static StepState state(Project project, Stage stage, Progress progress) {
-        HandSheet sheet = project.sheet(stage.position());
-        Outcome after = stage.after(progress);
-        Check check = sheet.isEmpty() ? Check.EMPTY
-                : stage.operation(progress).map(operation -> Check.of(sheet, operation)).orElse(Check.EMPTY);
-        return new StepState(stage.link(), after, check);
     }
 
     private static Optional<Described> described(Outcome outcome, Shown known) {

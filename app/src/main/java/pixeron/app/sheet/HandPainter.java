@@ -169,7 +169,7 @@ public final class HandPainter implements Painter {
             return "not filled";
         }
         CellCheck check = areMarksShown ? checks.get(pixel) : null;
-        return value.text() + (check == null ? "" : following.contains(pixel) ? ", right for the step before by hand"
+        return value.text() + (check == null ? "" : following.contains(pixel) ? ", right for your own earlier values"
                 : ", " + words(check));
     }
 

@@ -1,13 +1,9 @@
 package pixeron.byhand.table;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import pixeron.PixeronException;
 import pixeron.byhand.HandValue;
-import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Table;
 
@@ -69,13 +65,13 @@ public record TableCheck(List<Cell> cells) {
 
     /** @return what is said of each filled cell that the table has */
     public static TableCheck of(HandTable hand, Table table) {
-        Own own = new Own(hand, table);
+        OwnTable own = new OwnTable(hand, table);
         List<Cell> cells = new ArrayList<>();
         for (int row = 0; row <= table.rows().size(); row++) {
             for (String column : table.columns()) {
                 int at = row;
                 hand.cell(table.key(row), column).ifPresent(written -> table.value(at, column).ifPresent(value ->
-                        cells.add(new Cell(at, column, written, value, own.state(at, column, written, value)))));
+                        cells.add(new Cell(at, column, written, value, state(own, at, column, written, value)))));
             }
         }
         return new TableCheck(cells);
@@ -95,102 +91,13 @@ public record TableCheck(List<Cell> cells) {
         return cells.stream().filter(cell -> cell.row() == row && cell.column().equals(column)).findFirst();
     }
 
-    /** The table as it would be with the person's own cells: where nothing is written, what follows from those. */
-    private static final class Own {
-
-        private final HandTable hand;
-        private final Table table;
-        private final Map<HandTable.Place, Value> known = new HashMap<>();
-
-        Own(HandTable hand, Table table) {
-            this.hand = hand;
-            this.table = table;
+    private static State state(OwnTable own, int row, String column, HandValue written, Value value) {
+        if (written.value().isEmpty()) {
+            return State.NOT_UNDERSTOOD;
+        } else if (written.agreesWith(value)) {
+            return State.AGREES;
         }
-
-        State state(int row, String column, HandValue written, Value value) {
-            if (written.value().isEmpty()) {
-                return State.NOT_UNDERSTOOD;
-            } else if (written.agreesWith(value)) {
-                return State.AGREES;
-            }
-            return follows(row, column, written, false) || follows(row, column, written, true) ? State.FOLLOWS
-                    : State.DIFFERS;
-        }
-
-        /**
-         * @param isLiteral false: where an earlier cell agrees, it stands for the exact value; true: for what was written,
-         *     such as a share rounded to two decimals
-         */
-        private boolean follows(int row, String column, HandValue written, boolean isLiteral) {
-            try {
-                if (row == table.rows().size()) {
-                    return written.agreesWith(sum(column));
-                }
-                Table.Rule rule = table.rules().get(column);
-                return rule != null && written.agreesWith(rule.apply(name -> input(name, row, isLiteral)));
-            } catch (PixeronException withoutValue) {
-                return false;
-            }
-        }
-
-        private Value sum(String column) {
-            Value sum = Rational.ZERO;
-            for (int row = 0; row < table.rows().size(); row++) {
-                sum = sum.plus(value(row, column));
-            }
-            return sum;
-        }
-
-        private Value input(String name, int row, boolean isLiteral) {
-            int at = Table.row(name, row);
-            String column = Table.column(name);
-            if (at < 0) {
-                return Rational.ZERO;
-            }
-            Optional<Value> literal = isLiteral ? hand.cell(table.key(at), column).flatMap(HandValue::value)
-                    : Optional.empty();
-            return literal.orElseGet(() -> value(at, column));
-        }
-
-        /** Rows are asked for from the first on, so a chain of rows above is never deep. */
-        private Value value(int row, String column) {
-            HandTable.Place place = new HandTable.Place(table.key(row), column);
-            Value found = known.get(place);
-            if (found == null) {
-                found = find(row, column, hand.cell(place.row(), column));
-                known.put(place, found);
-            }
-            return found;
-        }
-
-        private Value find(int row, String column, Optional<HandValue> written) {
-            Value right = table.value(row, column).orElseThrow();
-            if (written.flatMap(HandValue::value).isPresent()) {
-                return written.get().agreesWith(right) ? right : written.get().value().orElseThrow();
-            }
-            Table.Rule rule = table.rules().get(column);
-            if (rule == null) {
-                return right;
-            }
-            // The rows above first, one after the other.
-            if (row > 0 && rule.inputs().stream().anyMatch(name -> Table.row(name, row) < row)) {
-                for (int above = firstUnknown(row, column); above < row; above++) {
-                    value(above, column);
-                }
-            }
-            try {
-                return rule.apply(name -> input(name, row, false));
-            } catch (PixeronException withoutValue) {
-                return right;
-            }
-        }
-
-        private int firstUnknown(int row, String column) {
-            int first = row;
-            while (first > 0 && !known.containsKey(new HandTable.Place(table.key(first - 1), column))) {
-                first--;
-            }
-            return first;
-        }
+        return own.follows(row, column, written, false) || own.follows(row, column, written, true) ? State.FOLLOWS
+                : State.DIFFERS;
     }
 }

@@ -93,7 +93,7 @@ final class RowPane extends VBox {
         WorkingLines.show(lines(table, row.get(), column.get()).stream().map(line -> line.label().equals(column.get())
                 ? new Line("", line.runs()) : line).toList(), lines, LINE_LENGTH, theme);
         Optional<TableCheck.Cell> cell = shown.check(table).cell(row.get(), column.get());
-        showCallout(cell, cell.map(found -> TableWords.sentence(shown.check(table), found, table)).orElse(""));
+        showCallout(cell, cell.map(found -> TableWords.sentence(shown.check(table), found, table, shown.slips(table))).orElse(""));
     }
 
     private static List<Line> lines(Table table, int row, String column) {

@@ -7,6 +7,8 @@ import java.util.Map;
 import pixeron.app.model.Shown;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.table.TableSlip;
+import pixeron.byhand.table.TableSlips;
 import pixeron.step.Operation;
 import pixeron.working.Table;
 
@@ -17,13 +19,15 @@ import pixeron.working.Table;
  * @param tables all of them; empty when the selected step has none
  * @param hands the person's values by the name of the table
  * @param checks what is said of them
+ * @param slips what explains cells that are wrong by themselves
  */
-record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands, Map<String, TableCheck> checks) {
+record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands, Map<String, TableCheck> checks,
+        Map<String, List<TableSlip>> slips) {
 
     /** @return the tables of what is shown; what a person writes most about stands first */
     static ShownTables of(Shown shown) {
         if (!(shown.explained().orElse(null) instanceof Operation operation)) {
-            return new ShownTables(shown, List.of(), Map.of(), Map.of());
+            return new ShownTables(shown, List.of(), Map.of(), Map.of(), Map.of());
         }
         List<Table> tables = new ArrayList<>(operation.tables());
         // The counts alone stand in the levels table as well.
@@ -32,14 +36,22 @@ record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands
         }
         Map<String, HandTable> hands = shown.project().tables(shown.position());
         Map<String, TableCheck> checks = new HashMap<>();
+        Map<String, List<TableSlip>> slips = new HashMap<>();
         for (Table table : tables) {
-            checks.put(table.name(), TableCheck.of(hands.getOrDefault(table.name(), HandTable.EMPTY), table));
+            TableCheck check = TableCheck.of(hands.getOrDefault(table.name(), HandTable.EMPTY), table);
+            checks.put(table.name(), check);
+            slips.put(table.name(), TableSlips.find(check, table,
+                    shown.project().chain().stage(shown.position()).link().step(), operation.before()));
         }
-        return new ShownTables(shown, tables, hands, checks);
+        return new ShownTables(shown, tables, hands, checks, slips);
     }
 
     HandTable hand(Table table) {
         return hands.getOrDefault(table.name(), HandTable.EMPTY);
+    }
+
+    List<TableSlip> slips(Table table) {
+        return slips.getOrDefault(table.name(), List.of());
     }
 
     TableCheck check(Table table) {

@@ -1,33 +1,25 @@
 package pixeron.app.bench.table;
 
-import java.util.Map;
+import java.util.List;
 import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.table.TableSlip;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.working.Table;
+import pixeron.working.TableNames;
 
 /** What tables and columns are called for people. */
 final class TableWords {
-
-    private static final Map<String, String> TABLES = Map.of("levels", "Levels table", "histogram", "Histogram table",
-            "otsu", "Variance table", "two-means", "Rounds", "constants",
-            "Constants", "target", "Target");
-    private static final Map<String, String> COLUMNS = Map.ofEntries(Map.entry("k", "level k"),
-            Map.entry("n", "count n"), Map.entry("p", "share p"), Map.entry("running", "running C"),
-            Map.entry("share", "share P"), Map.entry("exact", "exact"),
-            Map.entry("s", "level s"), Map.entry("mean0", "mean μ0"), Map.entry("mean1", "mean μ1"),
-            Map.entry("variance0", "variance 0"), Map.entry("variance1", "variance 1"),
-            Map.entry("z", "level z"), Map.entry("Q", "share Q"));
 
     private TableWords() {
     }
 
     static String table(Table table) {
-        return TABLES.getOrDefault(table.name(), table.name());
+        return TableNames.table(table.name());
     }
 
     static String column(String name) {
-        return COLUMNS.getOrDefault(name, name);
+        return TableNames.column(name);
     }
 
     /** @return a value as it fits into a column */
@@ -36,8 +28,7 @@ final class TableWords {
     }
 
     static String row(Table table, int row) {
-        return row == table.rows().size() ? "the row of sums" : table.isKeyed()
-                ? table.columns().get(0) + " = " + table.key(row) : "the row";
+        return TableNames.row(table, row);
     }
 
     static String counts(TableCheck check) {
@@ -60,15 +51,17 @@ final class TableWords {
         };
     }
 
-    static String sentence(TableCheck check, TableCheck.Cell cell, Table table) {
+    static String sentence(TableCheck check, TableCheck.Cell cell, Table table, List<TableSlip> slips) {
         String wrote = "You wrote " + cell.byHand().text() + ". ";
+        String slip = slips.stream().filter(found -> found.cells().contains(cell)).findFirst()
+                .map(found -> " " + found.text()).orElse("");
         return wrote + switch (cell.state()) {
             case AGREES -> "That agrees.";
             case NOT_UNDERSTOOD -> "That is neither a number nor an expression.";
             case DIFFERS -> "Right is " + value(cell.value()) + (check.count(TableCheck.State.FOLLOWS) > 0
                     && check.first().filter(cell::equals).isPresent()
                     ? ": the first slip is here, and " + check.count(TableCheck.State.FOLLOWS)
-                            + " later cells follow from it or from others." : ".");
+                            + " later cells follow from it or from others." : ".") + slip;
             case FOLLOWS -> "That is right, given your earlier cells. "
                     + check.first().map(first -> "The first slip is at " + row(table, first.row()) + ", "
                             + column(first.column()) + ".").orElse("");

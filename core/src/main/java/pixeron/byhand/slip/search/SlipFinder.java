@@ -52,6 +52,11 @@ public final class SlipFinder {
         return new SlipFinder(step, before).find(check, Progress.NONE);
     }
 
+    /** @return whether it looks for slips in just this step on this very image */
+    public boolean isFor(Step other, Image input) {
+        return step.equals(other) && before == input;
+    }
+
     private List<Candidate> singles() {
         if (singles == null) {
             singles = KnownSlips.all().stream().flatMap(slip -> slip.ways(step, before).stream()

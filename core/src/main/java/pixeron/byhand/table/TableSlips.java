@@ -1,0 +1,187 @@
+package pixeron.byhand.table;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntFunction;
+import pixeron.PixeronException;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.HandValue;
+import pixeron.byhand.slip.Slip;
+import pixeron.byhand.slip.search.KnownSlips;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.step.Explained;
+import pixeron.step.Step;
+import pixeron.working.Table;
+
+/**
+ * Looks for the slips that explain the cells of a table that are wrong by themselves, column by column. A cell that follows
+ * from others needs no explanation.
+ *
+ * <p>A slip of the step is another table or other new levels; besides, values can stand a row too far down or up, in the
+ * column of another, or with their fraction cut off. It is claimed as in a sheet: for at least two cells and at least half of
+ * those in the column, against none that agrees. One wrong count or running count from which others follow is named as what
+ * it is.
+ */
+public final class TableSlips {
+
+    private static final int FEWEST = 2;
+    /** Slips with more ways than this, such as every count with every error, are named by their first cell instead. */
+    private static final int MOST_WAYS = 20;
+
+    /** What a slip would give in a column. */
+    private record Given(String id, String words, String column, IntFunction<Optional<Value>> row) {
+    }
+
+    private final Table table;
+    private final List<Given> all;
+
+    private TableSlips(Table table, List<Given> all) {
+        this.table = table;
+        this.all = all;
+    }
+
+    /**
+     * @param check the person's values for the table
+     * @param table what is right
+     * @param step the step whose table it is
+     * @param before the step's input
+     * @return the slips that are claimed, in the order of the columns
+     */
+    public static List<TableSlip> find(TableCheck check, Table table, Step step, Image before) {
+        if (check.first().isEmpty()) {
+            return List.of();
+        }
+        TableSlips slips = new TableSlips(table, given(table, step, before));
+        List<TableSlip> found = new ArrayList<>();
+        for (String column : table.columns()) {
+            slips.find(check, column).ifPresent(found::add);
+        }
+        return found;
+    }
+
+    private Optional<TableSlip> find(TableCheck check, String column) {
+        List<TableCheck.Cell> cells = check.cells().stream().filter(cell -> cell.column().equals(column)).toList();
+        List<TableCheck.Cell> wrong = cells.stream().filter(cell -> cell.state() == TableCheck.State.DIFFERS).toList();
+        if (wrong.size() == 1) {
+            return one(wrong.get(0), cells);
+        }
+        List<TableCheck.Cell> agreeing = cells.stream().filter(cell -> cell.state() == TableCheck.State.AGREES).toList();
+        TableSlip best = null;
+        for (Given slip : wrong.isEmpty() ? List.<Given>of() : all) {
+            if (slip.column().equals(column) && agreeing.stream().noneMatch(cell -> slip.row().apply(cell.row())
+                    .filter(value -> !cell.byHand().agreesWith(value)).isPresent())) {
+                List<TableCheck.Cell> explained = wrong.stream().filter(cell -> slip.row().apply(cell.row())
+                        .filter(cell.byHand()::agreesWith).isPresent()).toList();
+                if (explained.size() >= Math.max(FEWEST, (wrong.size() + 1) / 2)
+                        && (best == null || explained.size() > best.explains())) {
+                    best = new TableSlip(slip.id(), column, wrong.size(), (explained.size() == wrong.size() ? "All "
+                            + wrong.size() : explained.size() + " of the " + wrong.size()) + " wrong cells of this column are "
+                            + "what you get when " + slip.words() + ".", explained);
+                }
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    /** One wrong count, from which others follow, is no pattern but sure enough. */
+    private Optional<TableSlip> one(TableCheck.Cell cell, List<TableCheck.Cell> column) {
+        Value off = cell.difference().orElseThrow();
+        boolean isFollowed = column.stream().anyMatch(other -> other.state() == TableCheck.State.FOLLOWS);
+        String key = table.isKeyed() && cell.row() < table.rows().size() ? table.columns().get(0) + " = " + table.key(cell.row()) : "";
+        if (cell.column().equals("n") && cell.row() < table.rows().size()) {
+            return Optional.of(new TableSlip("miscounted", "n", 1, "At " + key + " you counted " + cell.byHand().text()
+                    + " pixels; there are " + Decimals.working(cell.value()) + ".", List.of(cell)));
+        } else if (cell.column().equals("running") && isFollowed) {
+            return Optional.of(new TableSlip("running-count-slip", "running", 1, "From " + key + " on the running count is "
+                    + Decimals.working(off.absolute()) + (off.signum() > 0 ? " too large." : " too small."), List.of(cell)));
+        }
+        return Optional.empty();
+    }
+
+    private static List<Given> given(Table table, Step step, Image before) {
+        List<Given> all = new ArrayList<>();
+        for (Slip slip : KnownSlips.all()) {
+            List<Slip.Way> ways = slip.ways(step, before);
+            for (Slip.Way way : ways.size() > MOST_WAYS ? List.<Slip.Way>of() : ways) {
+                addTable(all, slip, way, table, before);
+                if (table.name().equals("levels")) {
+                    addLevels(all, slip, way, table, before);
+                }
+            }
+        }
+        if (table.columns().contains("running") && table.columns().contains("n")) {
+            all.add(new Given("share-not-running", "the count of the level itself is written, not the running one", "running",
+                    row -> table.value(row, "n")));
+        }
+        for (String column : table.columns()) {
+            addPlaces(all, table, column);
+        }
+        return all;
+    }
+
+    /** The same table of the step that was done instead. */
+    private static void addTable(List<Given> all, Slip slip, Slip.Way way, Table table, Image before) {
+        try {
+            way.step().map(step -> step.bind(before)).stream().flatMap(other -> other.tables().stream())
+                    .filter(other -> other.name().equals(table.name())).forEach(other -> {
+                for (String column : other.columns()) {
+                    if (table.isFillable(column)) {
+                        all.add(new Given(slip.id(), way.words(), column, row -> Optional.of(other.row(table.key(row)))
+                                .filter(found -> found >= 0).flatMap(found -> other.value(found, column))));
+                    }
+                }
+            });
+        } catch (PixeronException withoutTable) {
+            // From this input the other step makes no table.
+        }
+    }
+
+    /** New levels as the slip gives them in pixels that have the level. */
+    private static void addLevels(List<Given> all, Slip slip, Slip.Way way, Table table, Image before) {
+        Map<String, Pixel> places = new HashMap<>();
+        for (int n = 0; n < before.count(); n++) {
+            places.putIfAbsent(Decimals.exact(before.value(n)), before.pixel(n));
+        }
+        all.add(new Given(slip.id(), way.words(), "s", row -> value(places.get(table.key(row)), way.value()::apply)));
+        way.done().ifPresent((Explained done) -> all.add(new Given(slip.id(), way.words(), "exact",
+                row -> value(places.get(table.key(row)), done::exact))));
+    }
+
+    private interface OfPixel {
+        Value at(Pixel pixel);
+    }
+
+    private static Optional<Value> value(Pixel pixel, OfPixel values) {
+        try {
+            return pixel == null ? Optional.empty() : Optional.of(values.at(pixel));
+        } catch (PixeronException withoutValue) {
+            return Optional.empty();
+        }
+    }
+
+    /** Right values a row too far down or up, and fractions that are cut off at some decimal. */
+    private static void addPlaces(List<Given> all, Table table, String column) {
+        for (int far : new int[] {1, -1}) {
+            all.add(new Given("shifted-by-one", "everything is written one row too far " + (far > 0 ? "down" : "up"), column,
+                    row -> row - far < 0 || row - far >= table.rows().size() || row >= table.rows().size() ? Optional.empty()
+                            : table.value(row - far, column)));
+        }
+        Rational scale = Rational.ONE;
+        for (int decimals = 0; decimals <= 4; decimals++) {
+            Rational tens = scale;
+            all.add(new Given("rounded-down", decimals == 0 ? "the fraction is dropped instead of rounded"
+                    : "the digits behind decimal " + decimals + " are dropped instead of rounded", column,
+                    row -> table.value(row, column).filter(Rational.class::isInstance).map(value ->
+                            Rounding.TRUNCATE.apply(value.times(tens)).dividedBy(tens))));
+            scale = scale.times(Rational.of(10));
+        }
+    }
+}

@@ -1,0 +1,76 @@
+package pixeron.byhand.work;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.table.TableCheck;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.working.TableNames;
+
+/**
+ * Where a person's work on a chain first goes wrong.
+ *
+ * @param position of the step, from 0
+ * @param table the name of the table; empty when it is a cell of the sheet
+ * @param row for people, such as k = 3; empty for a sheet
+ * @param tableCell the cell of the table
+ * @param cell the cell of the sheet
+ * @param following how many later differing cells follow from something earlier: in the table, the sheet and later steps
+ * @param others how many differing cells do not, without this one
+ */
+public record Start(int position, String table, String row, Optional<TableCheck.Cell> tableCell, Optional<CellCheck> cell,
+        int following, int others) {
+
+    /**
+     * @param steps the person's work, step by step
+     * @return where it starts; empty when nothing is wrong
+     */
+    public static Optional<Start> of(List<StepWork> steps) {
+        int following = 0;
+        int own = 0;
+        for (StepWork step : steps) {
+            following += step.following().pixels().size();
+            own += step.check().differing().size() - step.following().pixels().size();
+            for (TableCheck table : step.tables().values()) {
+                following += table.count(TableCheck.State.FOLLOWS);
+                own += table.count(TableCheck.State.DIFFERS);
+            }
+        }
+        int others = own - 1;
+        int follow = following;
+        return steps.stream().flatMap(step -> first(step).stream()).findFirst().map(first -> new Start(first.position,
+                first.table, first.row, first.tableCell, first.cell, follow, others));
+    }
+
+    private static Optional<Start> first(StepWork step) {
+        for (String name : step.tables().keySet()) {
+            Optional<TableCheck.Cell> cell = step.tables().get(name).first();
+            if (cell.isPresent()) {
+                return Optional.of(new Start(step.position(), name, TableNames.row(step.table(name), cell.get().row()), cell,
+                        Optional.empty(), 0, 0));
+            }
+        }
+        return step.following().rest(step.check()).first().map(cell -> new Start(step.position(), "", "", Optional.empty(),
+                Optional.of(cell), 0, 0));
+    }
+
+    /**
+     * @param place says a pixel as the person counts
+     * @return one line: where, what was written, what is right, and what follows
+     */
+    public String sentence(Function<Pixel, String> place) {
+        String where = "It starts in step " + (position + 1) + ", " + tableCell.map(found -> TableNames.table(table) + ", " + row
+                + ", " + TableNames.column(found.column()) + ": " + numbers(found.byHand().text(), Decimals.working(found.value())))
+                .orElseGet(() -> place.apply(cell.orElseThrow().pixel()) + ": " + numbers(cell.orElseThrow().byHand().text(),
+                        Decimals.working(cell.orElseThrow().value())));
+        return where + "." + (following == 0 ? "" : " " + following + (following == 1 ? " later difference follows."
+                : " later differences follow.")) + (others == 0 ? "" : " " + others + (others == 1 ? " other differs"
+                        : " others differ") + " by " + (others == 1 ? "itself." : "themselves."));
+    }
+
+    private static String numbers(String written, String right) {
+        return written + " for " + right;
+    }
+}
