@@ -12,7 +12,8 @@ import pixeron.PixeronException;
         description = "Image arithmetic by hand: every number with its working.%n"
                 + "Without a command, pixeron [PROJECT or IMAGE] opens the window.",
         subcommands = {RunCommand.class, FactsCommand.class, ExplainCommand.class, TableCommand.class, CheckCommand.class,
-            CompareCommand.class, GrayCommand.class, NewCommand.class, StepsCommand.class, DemoCommand.class})
+            CompareCommand.class, GrayCommand.class, NewCommand.class, StepsCommand.class, ReportCommand.class,
+        DemoCommand.class})
 public final class Pixeron implements Runnable {
 
     /** Exit code when something differs. */
@@ -22,7 +23,8 @@ public final class Pixeron implements Runnable {
 
     /** Words for the command line; any other first word is a file for the window. */
     private static final List<String> COMMANDS =
-            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "table", "-h",
+            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "table",
+                    "report", "-h",
                     "--help",
                     "-V", "--version");
 

@@ -13,7 +13,6 @@ import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.work.Start;
 import pixeron.byhand.work.StepWork;
-import pixeron.byhand.work.StepWork.Written;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.image.ColourImage;
@@ -22,6 +21,7 @@ import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.look.PixelSet;
 import pixeron.project.Project;
+import pixeron.project.ProjectWork;
 import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
@@ -95,20 +95,11 @@ public record Shown(Project project, int position, List<StepState> steps, Option
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     static Shown of(Project project, int position, Shown known, Optional<Search> search, Progress progress) {
+        List<StepWork> works = ProjectWork.of(project, progress);
         List<StepState> steps = new ArrayList<>();
-        List<StepWork> works = new ArrayList<>();
-        Optional<Written> earlier = Optional.empty();
         for (Stage stage : project.chain().stages()) {
-            // Between two steps is a good moment to notice that something newer is wanted.
-            progress.report((double) stage.position() / project.chain().size());
-            Outcome after = stage.after(progress);
-            Optional<Written> written = stage.operation(progress).map(operation -> new Written(stage.position(),
-                    stage.link().step(), operation, project.sheet(stage.position()), project.tables(stage.position())));
-            Optional<Written> before = earlier;
-            Optional<StepWork> work = written.map(found -> StepWork.of(found, before));
-            work.ifPresent(works::add);
-            steps.add(new StepState(stage.link(), after, work.map(StepWork::check).orElse(Check.EMPTY)));
-            earlier = written;
+            steps.add(new StepState(stage.link(), stage.after(progress), works.stream().filter(work ->
+                    work.position() == stage.position()).findFirst().map(StepWork::check).orElse(Check.EMPTY)));
         }
         Shown found = position < 0 ? ofSource(project, steps, known) : ofStep(project, position, steps, known, works,
                 progress);

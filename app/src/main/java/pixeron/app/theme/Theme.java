@@ -48,7 +48,7 @@ public final class Theme {
     }
 
     private static void load(String font) {
-        try (InputStream in = Theme.class.getResourceAsStream("/pixeron/app/fonts/" + font)) {
+        try (InputStream in = Theme.class.getResourceAsStream("/pixeron/fonts/" + font)) {
             Font.loadFont(in, 13);
         } catch (IOException broken) {
             throw PixeronException.because(broken, "The font %s cannot be read from the program's own files.", font);

@@ -28,7 +28,7 @@ final class Search {
     /** Below so many values a second core costs more than it saves. */
     private static final int WORTH_BOTH_CORES = 50_000;
     /** From so many explained cells on, a slip that nothing rivals is no chance. */
-    private static final int MANY = 5;
+    private static final int MANY = 4;
 
     private record Found(Candidate candidate, List<Asked> explained, List<Candidate> rivals) {
     }

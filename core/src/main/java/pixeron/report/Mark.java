@@ -1,0 +1,43 @@
+package pixeron.report;
+
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.table.TableCheck;
+
+/** What is said of a value in a report; its shape says what its colour says. */
+public enum Mark {
+    NONE(""), AGREES("✓"), TOO_LARGE("▲"), TOO_SMALL("▼"), NOT_ROUNDED("≈"), FOLLOWS("↳"), NOT_UNDERSTOOD("?");
+
+    private final String sign;
+
+    Mark(String sign) {
+        this.sign = sign;
+    }
+
+    /** @return the sign beside the value; empty for none */
+    public String sign() {
+        return sign;
+    }
+
+    /** @return whether the value is wrong by itself */
+    public boolean isWrong() {
+        return this == TOO_LARGE || this == TOO_SMALL || this == NOT_ROUNDED || this == NOT_UNDERSTOOD;
+    }
+
+    static Mark of(CellCheck cell, boolean isFollowing) {
+        return isFollowing ? FOLLOWS : switch (cell.state()) {
+            case AGREES -> AGREES;
+            case NOT_ROUNDED -> NOT_ROUNDED;
+            case NOT_UNDERSTOOD -> NOT_UNDERSTOOD;
+            case DIFFERS -> cell.difference().orElseThrow().signum() > 0 ? TOO_LARGE : TOO_SMALL;
+        };
+    }
+
+    static Mark of(TableCheck.Cell cell) {
+        return switch (cell.state()) {
+            case AGREES -> AGREES;
+            case FOLLOWS -> FOLLOWS;
+            case NOT_UNDERSTOOD -> NOT_UNDERSTOOD;
+            case DIFFERS -> cell.difference().orElseThrow().signum() > 0 ? TOO_LARGE : TOO_SMALL;
+        };
+    }
+}

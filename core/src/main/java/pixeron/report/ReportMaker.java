@@ -1,0 +1,227 @@
+package pixeron.report;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import pixeron.PixeronException;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.work.Start;
+import pixeron.byhand.work.StepWork;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.project.Project;
+import pixeron.project.ProjectWork;
+import pixeron.report.Block.Cell;
+import pixeron.report.Block.Code;
+import pixeron.report.Block.Grid;
+import pixeron.report.Block.Grids;
+import pixeron.report.Block.Heading;
+import pixeron.report.Block.Listing;
+import pixeron.report.Block.Work;
+import pixeron.report.Block.Words;
+import pixeron.report.Block.Workings;
+import pixeron.step.Explained;
+import pixeron.step.Progress;
+import pixeron.working.Table;
+import pixeron.working.TableNames;
+import pixeron.working.Working;
+
+/**
+ * Puts a report together: for every step before, by hand and after with marks, the score, the slips in words, and the working
+ * of the first cell of each slip beside the slipped one.
+ */
+public final class ReportMaker {
+
+    /** Of a larger image the part around the first differing cell is shown. */
+    private static final int MOST_CELLS = 12;
+
+    private final List<Block> blocks = new ArrayList<>();
+    private final Progress progress;
+
+    private ReportMaker(Progress progress) {
+        this.progress = progress;
+    }
+
+    /**
+     * @param project a person's work
+     * @param progress told how far it is
+     * @return the report on it
+     */
+    public static Report of(Project project, Progress progress) {
+        ReportMaker maker = new ReportMaker(progress);
+        maker.add(project);
+        return new Report(maker.blocks);
+    }
+
+    private void add(Project project) {
+        Image source = project.chain().source();
+        blocks.add(new Heading(1, project.name()));
+        blocks.add(new Words(source.rows() + " rows, " + source.columns() + " columns, levels 0 … " + source.maximumLevel()
+                + ". Rows and columns are counted from 0.", false));
+        List<StepWork> works = ProjectWork.of(project, progress);
+        Start.of(works).ifPresent(start -> blocks.add(new Words(start.sentence(Pixel::toString), true)));
+        project.gray().filter(gray -> !project.sheet(Project.SOURCE).isEmpty()).ifPresent(gray -> {
+            blocks.add(new Heading(2, "Gray by " + gray.rule().word()));
+            Check check = Check.of(project.sheet(Project.SOURCE), gray);
+            score(check, source.count());
+            blocks.add(new Grids(List.of(byHand(check, Set.of(), source, source), values("Right", source, source, check))));
+            simplyWrong(check.differing());
+        });
+        for (StepWork work : works) {
+            progress.report((double) work.position() / works.size());
+            add(work);
+        }
+        project.chain().stages().stream().filter(stage -> works.stream().noneMatch(work -> work.position() == stage.position()))
+                .forEach(stage -> blocks.add(new Words("Step " + (stage.position() + 1) + " has no result or is off: "
+                        + stage.link().step().line(), false)));
+    }
+
+    private void add(StepWork work) {
+        blocks.add(new Heading(2, "Step " + (work.position() + 1) + ": " + work.step().type().title()));
+        blocks.add(new Code(work.step().line()));
+        Image before = work.operation().before();
+        Image after = work.operation().result(progress);
+        Check check = work.check();
+        List<Grid> grids = new ArrayList<>();
+        grids.add(values("Before", before, after, check));
+        if (check.filled() > 0) {
+            score(check, after.count());
+            grids.add(byHand(check, work.following().pixels(), after, after));
+        }
+        grids.add(values("After", after, after, check));
+        blocks.add(new Grids(grids));
+        following(work);
+        Findings found = work.findings(progress);
+        for (Explanation slip : found.slips()) {
+            blocks.add(new Words(slip.text() + (slip.certainty().isEmpty() ? "" : " " + slip.certainty()) + " ("
+                    + String.join(" and ", slip.ids()) + ")", true));
+            blocks.add(workings(work.operation(), slip));
+        }
+        simplyWrong(found.wrong());
+        tables(work);
+        if (found.slips().isEmpty()) {
+            Pixel first = check.first().map(CellCheck::pixel).orElse(new Pixel(0, 0));
+            if (work.operation().contains(first)) {
+                blocks.add(new Workings(List.of(work("Working", work.operation().explain(first), Integer.MAX_VALUE))));
+            }
+        }
+    }
+
+    private void score(Check check, int cells) {
+        Rational score = Rational.of(Math.round(100.0 * check.agree() / cells));
+        blocks.add(new Words(check.filled() + " of " + cells + " filled · " + check.agree() + " agree · "
+                + check.differing().size() + " differ · score " + Decimals.table(score) + " of 100", false));
+    }
+
+    private void following(StepWork work) {
+        int ofStep = work.following().ofStep().size();
+        if (ofStep > 0) {
+            blocks.add(new Words(ofStep + " differing cells (↳) are right, given the values by hand of step " + work.position()
+                    + ".", false));
+        }
+        work.following().ofTables().forEach((table, pixels) -> blocks.add(new Words(pixels.size() + " differing cells (↳) are "
+                + "right, given the " + TableNames.table(table).toLowerCase(java.util.Locale.ROOT) + " by hand.", false)));
+    }
+
+    private void simplyWrong(List<CellCheck> cells) {
+        if (!cells.isEmpty()) {
+            blocks.add(new Words("Simply wrong, explained by no slip that is known: " + cells.stream().limit(MOST_CELLS)
+                    .map(cell -> cell.pixel() + " is " + cell.distance()).collect(Collectors.joining("; "))
+                    + (cells.size() > MOST_CELLS ? "; and " + (cells.size() - MOST_CELLS) + " more." : "."), false));
+        }
+    }
+
+    private static Block workings(Explained right, Explanation slip) {
+        Pixel pixel = slip.pixels().get(0);
+        Working ours = right.explain(pixel);
+        Optional<Working> theirs = slip.done().flatMap(done -> explained(done, pixel));
+        int at = theirs.map(ours::partsAt).orElse(Integer.MAX_VALUE);
+        List<Work> both = new ArrayList<>(List.of(work("Right, " + pixel, ours, at)));
+        theirs.ifPresent(slipped -> both.add(work("With the slip", slipped, at)));
+        return new Workings(both);
+    }
+
+    private static Optional<Working> explained(Explained done, Pixel pixel) {
+        try {
+            return Optional.of(done.explain(pixel));
+        } catch (PixeronException withoutValue) {
+            return Optional.empty();
+        }
+    }
+
+    private static Work work(String title, Working working, int partsAt) {
+        int width = working.lines().stream().mapToInt(line -> line.label().length()).max().orElse(0);
+        return new Work(title, working.lines().stream().map(line -> (String.format("%-" + Math.max(1, width) + "s  ", line.label())
+                + line.text()).stripTrailing()).toList(), partsAt);
+    }
+
+    private void tables(StepWork work) {
+        Map<String, List<pixeron.byhand.table.TableSlip>> slips = work.tableSlips();
+        work.tables().forEach((name, check) -> {
+            Table table = work.table(name);
+            blocks.add(new Heading(3, TableNames.table(name) + " by hand"));
+            List<String> written = table.columns().stream().filter(column -> check.cells().stream().anyMatch(cell ->
+                    cell.column().equals(column))).toList();
+            List<String> head = new ArrayList<>(List.of(table.isKeyed() ? table.columns().get(0) : ""));
+            written.forEach(column -> head.addAll(List.of(TableNames.column(column) + " by hand", "right")));
+            List<List<Cell>> rows = new ArrayList<>();
+            for (int row = 0; row <= table.rows().size(); row++) {
+                int at = row;
+                if (check.cells().stream().anyMatch(cell -> cell.row() == at)) {
+                    List<Cell> cells = new ArrayList<>(List.of(Cell.plain(table.isKeyed() ? table.key(row) : "")));
+                    written.forEach(column -> addCell(cells, check.cell(at, column), table.value(at, column)));
+                    rows.add(cells);
+                }
+            }
+            blocks.add(new Listing(head, rows));
+            slips.getOrDefault(name, List.of()).forEach(slip ->
+                    blocks.add(new Words(TableNames.column(slip.column()) + ": " + slip.text() + " (" + slip.id() + ")", true)));
+        });
+    }
+
+    private static void addCell(List<Cell> cells, Optional<TableCheck.Cell> written, Optional<pixeron.number.Value> right) {
+        cells.add(written.map(cell -> new Cell(cell.byHand().text(), Mark.of(cell))).orElse(Cell.plain("")));
+        cells.add(Cell.plain(right.map(Decimals::working).orElse("")));
+    }
+
+    private static Grid byHand(Check check, Set<Pixel> following, Image image, Image shape) {
+        Map<Pixel, CellCheck> cells = check.cells().stream().collect(Collectors.toMap(CellCheck::pixel, Function.identity()));
+        return grid("By hand", image, shape, check, pixel -> Optional.ofNullable(cells.get(pixel)).map(cell ->
+                new Cell(cell.byHand().text(), Mark.of(cell, following.contains(pixel)))).orElse(Cell.plain("")));
+    }
+
+    private static Grid values(String title, Image image, Image shape, Check check) {
+        return grid(title, image, shape, check, pixel -> Cell.plain(Decimals.approximate(image.value(pixel))));
+    }
+
+    /** The whole image where it is small, else the part around the first differing cell; the same part for all grids of a step. */
+    private static Grid grid(String title, Image image, Image shape, Check check, Function<Pixel, Cell> cell) {
+        Pixel around = check.first().map(CellCheck::pixel).orElse(new Pixel(0, 0));
+        int top = first(around.row(), shape.rows());
+        int left = first(around.column(), shape.columns());
+        List<List<Cell>> rows = new ArrayList<>();
+        for (int i = top; i < Math.min(image.rows(), top + MOST_CELLS); i++) {
+            List<Cell> row = new ArrayList<>();
+            for (int j = left; j < Math.min(image.columns(), left + MOST_CELLS); j++) {
+                row.add(cell.apply(new Pixel(i, j)));
+            }
+            rows.add(row);
+        }
+        boolean isPart = rows.size() < image.rows() || rows.get(0).size() < image.columns();
+        return new Grid(title + (isPart ? " (a part)" : ""), top, left, rows);
+    }
+
+    private static int first(int around, int length) {
+        return Math.max(0, Math.min(around - MOST_CELLS / 2, length - MOST_CELLS));
+    }
+}
