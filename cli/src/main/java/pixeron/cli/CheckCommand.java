@@ -4,7 +4,6 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -14,7 +13,6 @@ import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
-import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
@@ -47,8 +45,12 @@ final class CheckCommand implements Callable<Integer> {
     private StepLines steps;
 
     @Option(names = "--by-hand", paramLabel = "TABLE", required = true,
-            description = "CSV with as many rows and columns as the result; a blank cell is not filled. Or a folder of them, with --out.")
+            description = "CSV with as many rows and columns as the result; a blank cell is not filled. Or a spreadsheet (XLSX, "
+                    + "ODS), a picture, or a folder of them, with --out.")
     private Path byHand;
+
+    @Mixin
+    private AnswerChoice answer;
 
     @Option(names = "--table", paramLabel = "NAME",
             description = "Checks a table of the last step, such as levels or otsu, instead of its result; the first line of "
@@ -74,11 +76,11 @@ final class CheckCommand implements Callable<Integer> {
             return checkTable(TableCommand.named(operation.tables(), table), stage.link().step(), operation.before());
         }
         if (Files.isDirectory(byHand)) {
-            return FolderCheck.write(stage, byHand, out, tolerance, spec.commandLine().getOut());
+            return FolderCheck.write(stage, byHand, out, file -> answer.sheet(stage, file, tolerance), spec.commandLine().getOut());
         } else if (out != null) {
             throw PixeronException.of("--out is for a folder of tables; %s is one file.", byHand.getFileName());
         }
-        Check check = Check.of(sheet(stage, byHand, tolerance), operation);
+        Check check = Check.of(answer.sheet(stage, byHand, tolerance), operation);
         requireUnderstood(check, byHand);
         Findings found = SlipFinder.find(check, stage.link().step(), operation.before());
         PrintWriter out = spec.commandLine().getOut();
@@ -122,19 +124,6 @@ final class CheckCommand implements Callable<Integer> {
             boolean isNamed = first.stream().anyMatch(right.columns()::contains);
             // Without a head line it has the columns that the command "table" writes.
             return HandTable.of(cells, isNamed ? right : right.without("share"));
-        } catch (PixeronException problem) {
-            throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
-        }
-    }
-
-    /**
-     * @return the values of a file
-     * @throws PixeronException if it cannot be read or has another size
-     */
-    static HandSheet sheet(Stage stage, Path byHand, String tolerance) {
-        try {
-            HandSheet sheet = HandSheet.of(CellTable.read(byHand), stage.after(Progress.NONE).image());
-            return tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance)));
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
         }

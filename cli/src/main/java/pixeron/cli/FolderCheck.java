@@ -7,11 +7,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Stage;
@@ -24,17 +26,18 @@ import pixeron.step.Progress;
 /** All tables by hand of a folder against one step: a row for each file. */
 final class FolderCheck {
 
-    private static final String ENDINGS = ".*\\.(csv|tsv|txt)";
+    private static final String ENDINGS = ".*\\.(csv|tsv|txt|xlsx|ods|png|pgm|tif|tiff|bmp|gif)";
 
     private FolderCheck() {
     }
 
     /**
-     * @param folder its CSV, TSV and text files are read, in the order of their names
+     * @param folder its tables, spreadsheets and pictures are read, in the order of their names
      * @param out the CSV that is written; a file that cannot be read has its reason in the last column
+     * @param sheets reads one of them
      * @return the exit code
      */
-    static int write(Stage stage, Path folder, Path out, String tolerance, PrintWriter console) {
+    static int write(Stage stage, Path folder, Path out, Function<Path, HandSheet> sheets, PrintWriter console) {
         if (out == null) {
             throw PixeronException.of("%s is a folder; give --out results.csv, which gets a row for each of its files.",
                     folder.getFileName());
@@ -48,7 +51,7 @@ final class FolderCheck {
             csv.printRecord("file", "filled", "agree", "differ", "first slip", "score", "problem");
             for (Path file : files) {
                 try {
-                    Check check = Check.of(CheckCommand.sheet(stage, file, tolerance), operation);
+                    Check check = Check.of(sheets.apply(file), operation);
                     CheckCommand.requireUnderstood(check, file);
                     List<Explanation> slips = finder.find(check, Progress.NONE).slips();
                     int differ = check.differing().size();
@@ -79,7 +82,7 @@ final class FolderCheck {
             List<Path> files = all.filter(file -> file.getFileName().toString().toLowerCase(java.util.Locale.ROOT)
                     .matches(ENDINGS)).filter(file -> !file.toAbsolutePath().equals(out.toAbsolutePath())).sorted().toList();
             if (files.isEmpty()) {
-                throw PixeronException.of("%s holds no table (.csv, .tsv or .txt).", folder.getFileName());
+                throw PixeronException.of("%s holds no table (.csv, .tsv, .txt, .xlsx, .ods) and no picture.", folder.getFileName());
             }
             return files;
         } catch (IOException unreadable) {

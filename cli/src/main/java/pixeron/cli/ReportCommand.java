@@ -37,6 +37,9 @@ final class ReportCommand implements Runnable {
     @Option(names = "--by-hand", paramLabel = "FILE", description = "For an image: values by hand for the last step.")
     private Path byHand;
 
+    @Mixin
+    private AnswerChoice answer;
+
     @Option(names = "--out", paramLabel = "FILE", required = true, description = "What is written: .pdf, .html or .md.")
     private Path out;
 
@@ -59,7 +62,7 @@ final class ReportCommand implements Runnable {
         Chain chain = steps.chain(project.chain().source());
         chain.last(Progress.NONE).image();
         Project made = project.withChain(empty -> chain);
-        return byHand == null ? made : made.withSheet(chain.size() - 1, none -> CheckCommand.sheet(steps.last(
+        return byHand == null ? made : made.withSheet(chain.size() - 1, none -> answer.sheet(steps.last(
                 project.chain().source()), byHand, null));
     }
 }

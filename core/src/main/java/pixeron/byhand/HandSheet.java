@@ -62,6 +62,13 @@ public final class HandSheet {
         return new HandSheet(changed, tolerance);
     }
 
+    /** @return this with rows for columns */
+    public HandSheet swapped() {
+        SortedMap<Pixel, HandValue> changed = new TreeMap<>();
+        cells.forEach((pixel, value) -> changed.put(new Pixel(pixel.column(), pixel.row()), value));
+        return new HandSheet(changed, tolerance);
+    }
+
     /**
      * @param allowed 0 or more, or empty
      * @return this with another tolerance

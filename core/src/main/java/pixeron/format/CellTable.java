@@ -8,6 +8,7 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.AbstractList;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
@@ -46,12 +47,62 @@ public final class CellTable {
     }
 
     /**
-     * @param file a text file in UTF-8
+     * @param file a text file in UTF-8, or a spreadsheet, of which the first sheet that is not empty is taken
      * @return its cells
-     * @throws PixeronException if it cannot be read or is not text
+     * @throws PixeronException if it cannot be read or is neither
      */
     public static CellTable read(Path file) {
-        return parse(decode(ImageFiles.bytes(file)));
+        List<NamedCells> sheets = readAll(file);
+        return sheets.stream().map(NamedCells::cells).filter(cells -> !cells.trimmed().rows().isEmpty()).findFirst()
+                .orElseGet(() -> new Builder().build());
+    }
+
+    /**
+     * @param file a text file in UTF-8, or a spreadsheet (XLSX, ODS)
+     * @return its sheets; one without a name for a text
+     * @throws PixeronException if it cannot be read or is neither
+     */
+    public static List<NamedCells> readAll(Path file) {
+        byte[] bytes = ImageFiles.bytes(file);
+        return Spreadsheets.matches(bytes) ? Spreadsheets.read(bytes) : List.of(new NamedCells("", parse(decode(bytes))));
+    }
+
+    /**
+     * @param top first row, from 0
+     * @param left first column, from 0
+     * @return the cells of a rectangle; blank where a row ends before it
+     */
+    public CellTable part(int top, int left, int height, int width) {
+        Builder part = new Builder();
+        List<List<String>> rows = rows();
+        for (int i = top; i < top + height; i++) {
+            List<String> row = i < rowCount ? rows.get(i) : List.of();
+            List<String> cut = new ArrayList<>();
+            for (int j = left; j < left + width; j++) {
+                cut.add(j < row.size() ? row.get(j) : "");
+            }
+            part.add(cut);
+        }
+        return part.build();
+    }
+
+    /** @return the number of cells in the longest row */
+    public int width() {
+        return rows().stream().mapToInt(List::size).max().orElse(0);
+    }
+
+    /** @return this with rows for columns */
+    public CellTable swapped() {
+        Builder swapped = new Builder();
+        List<List<String>> rows = rows();
+        for (int j = 0; j < width(); j++) {
+            List<String> row = new ArrayList<>();
+            for (List<String> cells : rows) {
+                row.add(j < cells.size() ? cells.get(j) : "");
+            }
+            swapped.add(row);
+        }
+        return swapped.build();
     }
 
     /**

@@ -78,11 +78,24 @@ public final class ImageFiles {
         byte[] bytes = bytes(file);
         try {
             requireContent(bytes);
-            return PictureFiles.format(bytes).isPresent() || NetpbmFiles.matches(bytes) ? Optional.empty()
+            return isPicture(bytes) ? Optional.empty()
                     : Optional.of(CellTable.decode(bytes));
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
         }
+    }
+
+    /**
+     * @param file any
+     * @return whether it holds a picture, not text or a spreadsheet
+     * @throws PixeronException if the file cannot be read
+     */
+    public static boolean isPicture(Path file) {
+        return isPicture(bytes(file));
+    }
+
+    private static boolean isPicture(byte[] bytes) {
+        return PictureFiles.format(bytes).isPresent() || NetpbmFiles.matches(bytes);
     }
 
     private static void requireContent(byte[] bytes) {

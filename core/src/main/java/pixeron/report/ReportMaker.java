@@ -42,8 +42,11 @@ import pixeron.working.Working;
  */
 public final class ReportMaker {
 
-    /** Of a larger image the part around the first differing cell is shown. */
+    /** An image with more rows or columns is shown in part, from before the first differing cell on. */
     private static final int MOST_CELLS = 12;
+    /** So many rows and columns of it, which leaves room for three beside each other. */
+    private static final int PART = 8;
+    private static final int MOST_WRONG = 12;
 
     private final List<Block> blocks = new ArrayList<>();
     private final Progress progress;
@@ -135,9 +138,9 @@ public final class ReportMaker {
 
     private void simplyWrong(List<CellCheck> cells) {
         if (!cells.isEmpty()) {
-            blocks.add(new Words("Simply wrong, explained by no slip that is known: " + cells.stream().limit(MOST_CELLS)
+            blocks.add(new Words("Simply wrong, explained by no slip that is known: " + cells.stream().limit(MOST_WRONG)
                     .map(cell -> cell.pixel() + " is " + cell.distance()).collect(Collectors.joining("; "))
-                    + (cells.size() > MOST_CELLS ? "; and " + (cells.size() - MOST_CELLS) + " more." : "."), false));
+                    + (cells.size() > MOST_WRONG ? "; and " + (cells.size() - MOST_WRONG) + " more." : "."), false));
         }
     }
 
@@ -207,12 +210,14 @@ public final class ReportMaker {
     /** The whole image where it is small, else the part around the first differing cell; the same part for all grids of a step. */
     private static Grid grid(String title, Image image, Image shape, Check check, Function<Pixel, Cell> cell) {
         Pixel around = check.first().map(CellCheck::pixel).orElse(new Pixel(0, 0));
-        int top = first(around.row(), shape.rows());
-        int left = first(around.column(), shape.columns());
+        boolean isWhole = Math.max(shape.rows(), shape.columns()) <= MOST_CELLS;
+        int most = isWhole ? MOST_CELLS : PART;
+        int top = isWhole ? 0 : first(around.row(), shape.rows());
+        int left = isWhole ? 0 : first(around.column(), shape.columns());
         List<List<Cell>> rows = new ArrayList<>();
-        for (int i = top; i < Math.min(image.rows(), top + MOST_CELLS); i++) {
+        for (int i = top; i < Math.min(image.rows(), top + most); i++) {
             List<Cell> row = new ArrayList<>();
-            for (int j = left; j < Math.min(image.columns(), left + MOST_CELLS); j++) {
+            for (int j = left; j < Math.min(image.columns(), left + most); j++) {
                 row.add(cell.apply(new Pixel(i, j)));
             }
             rows.add(row);
@@ -222,6 +227,6 @@ public final class ReportMaker {
     }
 
     private static int first(int around, int length) {
-        return Math.max(0, Math.min(around - MOST_CELLS / 2, length - MOST_CELLS));
+        return Math.max(0, Math.min(around - 1, length - PART));
     }
 }

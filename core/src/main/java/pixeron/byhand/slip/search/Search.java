@@ -151,7 +151,8 @@ final class Search {
     private Explanation explanation(Found found, boolean isFirst) {
         int explains = found.explained().size();
         Candidate slip = found.candidate();
-        String cells = (explains == left.size() ? "All " + explains : explains + " of the " + left.size())
+        String all = explains == FEWEST ? "Both" : "All " + explains;
+        String cells = (explains == left.size() ? all : explains + " of the " + left.size())
                 + (isFirst ? " differing cells" : " other differing cells");
         List<Pixel> pixels = found.explained().stream().map(Asked::pixel).sorted().toList();
         Optional<Candidate> rival = found.rivals().stream().filter(other -> !slip.partingFrom(other, blank, 1).isEmpty())

@@ -1,0 +1,55 @@
+package pixeron.cli;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import picocli.CommandLine.Option;
+import pixeron.PixeronException;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.answer.Answer;
+import pixeron.byhand.answer.AnswerFile;
+import pixeron.chain.Stage;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.step.Progress;
+
+/** Which block of a file with values by hand is meant. */
+final class AnswerChoice {
+
+    @Option(names = "--block", paramLabel = "CELLS",
+            description = "Which block of a spreadsheet is meant where several fit, such as \"Work!B2:I9\".")
+    private String block;
+
+    @Option(names = "--swap", description = "The rows of the file are the columns of the result.")
+    private boolean isSwapped;
+
+    /**
+     * @return the values of a file
+     * @throws PixeronException if it cannot be read, nothing in it fits or more than one thing does
+     */
+    HandSheet sheet(Stage stage, Path file, String tolerance) {
+        Image grid = stage.after(Progress.NONE).image();
+        HandSheet sheet = read(file, grid);
+        return tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance)));
+    }
+
+    private HandSheet read(Path file, Image grid) {
+        List<Answer> all = AnswerFile.read(file, grid);
+        List<Answer> found = block == null ? all : all.stream().filter(answer -> answer.where().equalsIgnoreCase(block)).toList();
+        if (found.size() != 1) {
+            throw PixeronException.of("%s: %s %s; give one with --block.", file.getFileName(), found.isEmpty()
+                    ? Decimals.shortened(block) + " does not fit; these do:" : "More than one block fits:",
+                    all.stream().map(Answer::where).collect(Collectors.joining(", ")));
+        }
+        try {
+            HandSheet sheet = found.get(0).sheet(grid);
+            if (found.get(0).isSwapped() && !isSwapped) {
+                throw PixeronException.of("Its rows are the columns of the result and back; add --swap if that is meant.");
+            }
+            return isSwapped && !found.get(0).isSwapped() ? sheet.swapped() : sheet;
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
+        }
+    }
+}

@@ -1,0 +1,98 @@
+package pixeron.byhand.answer;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import pixeron.PixeronException;
+import pixeron.byhand.HandSheet;
+import pixeron.format.CellTable;
+import pixeron.format.ImageFiles;
+import pixeron.format.LoadedImage;
+import pixeron.format.NamedCells;
+import pixeron.format.ReadOptions;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+
+/**
+ * Finds in a file what can be the answer for a result: a table of just its size, a block of this size in a spreadsheet, or a
+ * picture. Where nothing but a block with rows for columns fits, that is it.
+ */
+public final class AnswerFile {
+
+    private AnswerFile() {
+    }
+
+    /**
+     * @param file a text, a spreadsheet (XLSX, ODS) or a picture
+     * @param grid the result whose size the answer has
+     * @return what fits, best first; at least one
+     * @throws PixeronException if the file cannot be read or nothing in it fits; says what it holds
+     */
+    public static List<Answer> read(Path file, Image grid) {
+        try {
+            return find(sheets(file), grid);
+        } catch (PixeronException problem) {
+            String name = String.valueOf(file.getFileName());
+            throw problem.getMessage().startsWith(name) ? problem
+                    : PixeronException.because(problem, "%s: %s", name, problem.getMessage());
+        }
+    }
+
+    private static List<NamedCells> sheets(Path file) {
+        if (!ImageFiles.isPicture(file)) {
+            return CellTable.readAll(file);
+        }
+        LoadedImage picture = ImageFiles.read(file, ReadOptions.DEFAULT);
+        if (picture.colour().isPresent()) {
+            throw PixeronException.of("The picture has colour or transparency; an answer is gray.");
+        }
+        Image image = picture.image();
+        return List.of(new NamedCells("", CellTable.parse(IntStream.range(0, image.rows()).mapToObj(i ->
+                IntStream.range(0, image.columns()).mapToObj(j -> Decimals.exact(image.value(i * image.columns() + j)))
+                        .collect(Collectors.joining("\t"))).collect(Collectors.joining("\n")))));
+    }
+
+    static List<Answer> find(List<NamedCells> sheets, Image grid) {
+        List<Answer> fitting = new ArrayList<>();
+        List<Answer> swapped = new ArrayList<>();
+        for (NamedCells sheet : sheets) {
+            CellTable all = sheet.cells();
+            if (all.rows().size() >= grid.rows() && all.trimmed().rows().size() <= grid.rows() && all.width() == grid.columns()) {
+                // A text of just this size may have blank rows and columns anywhere.
+                fitting.add(new Answer(sheet.name(), all, false));
+                continue;
+            }
+            for (Block block : Block.all(all)) {
+                addFitting(fitting, swapped, sheet, block, grid);
+            }
+        }
+        List<Answer> found = fitting.isEmpty() ? swapped : fitting;
+        if (found.isEmpty() && sheets.size() == 1 && sheets.get(0).name().isEmpty()) {
+            // A plain table that does not fit: which row is too long or too short is said.
+            HandSheet.of(sheets.get(0).cells(), grid);
+        }
+        if (found.isEmpty()) {
+            throw PixeronException.of("It holds %s, and the result has %d × %d.", sizes(sheets), grid.rows(), grid.columns());
+        }
+        return found;
+    }
+
+    private static void addFitting(List<Answer> fitting, List<Answer> swapped, NamedCells sheet, Block block, Image grid) {
+        for (Block part : block.isNumbered(sheet.cells()) ? List.of(block, block.inner()) : List.of(block)) {
+            CellTable cells = sheet.cells().part(part.top(), part.left(), part.height(), part.width());
+            if (part.height() == grid.rows() && part.width() == grid.columns()) {
+                fitting.add(new Answer(part.where(sheet.name()), cells, false));
+            } else if (part.height() == grid.columns() && part.width() == grid.rows()) {
+                swapped.add(new Answer(part.where(sheet.name()), cells.swapped(), true));
+            }
+        }
+    }
+
+    private static String sizes(List<NamedCells> sheets) {
+        String sizes = sheets.stream().flatMap(sheet -> Block.all(sheet.cells()).stream()).limit(5)
+                .map(block -> block.height() + " × " + block.width()).collect(Collectors.joining(", "));
+        return sizes.isEmpty() ? "no values" : "values in blocks of " + sizes + " rows and columns";
+    }
+}

@@ -1,0 +1,130 @@
+package pixeron.format;
+
+import com.github.miachm.sods.Range;
+import com.github.miachm.sods.Sheet;
+import com.github.miachm.sods.SpreadSheet;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.dhatim.fastexcel.reader.Cell;
+import org.dhatim.fastexcel.reader.CellType;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.Row;
+import pixeron.PixeronException;
+
+/** Reads the sheets of an XLSX or ODS file: of a formula its result, of everything else what is written. */
+final class Spreadsheets {
+
+    private static final byte[] ZIP = {'P', 'K', 3, 4};
+    /** The part of an ODS file that holds its cells; an XLSX file has none of this name. */
+    private static final String ODS_CELLS = "content.xml";
+    /** Larger sheets than this hold no values by hand. */
+    private static final int MOST_CELLS = 1 << 20;
+
+    private Spreadsheets() {
+    }
+
+    /** @return whether the bytes are those of a packed file, as spreadsheets are */
+    static boolean matches(byte[] bytes) {
+        return bytes.length > ZIP.length && Arrays.equals(Arrays.copyOf(bytes, ZIP.length), ZIP);
+    }
+
+    /**
+     * @return the sheets in their order
+     * @throws PixeronException if the file is broken or no spreadsheet
+     */
+    static List<NamedCells> read(byte[] bytes) {
+        try {
+            return isOds(bytes) ? ods(bytes) : xlsx(bytes);
+        } catch (PixeronException tooLarge) {
+            throw tooLarge;
+        } catch (IOException | RuntimeException broken) {
+            // The libraries throw what they stumble over: a broken archive, a missing part, a number that is none.
+            throw PixeronException.because(broken, "This is no spreadsheet that can be read; XLSX and ODS are.");
+        }
+    }
+
+    private static boolean isOds(byte[] bytes) throws IOException {
+        try (ZipInputStream parts = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+            for (ZipEntry part = parts.getNextEntry(); part != null; part = parts.getNextEntry()) {
+                if (part.getName().equals(ODS_CELLS)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private static List<NamedCells> xlsx(byte[] bytes) throws IOException {
+        List<NamedCells> sheets = new ArrayList<>();
+        try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(bytes))) {
+            for (org.dhatim.fastexcel.reader.Sheet sheet : book.getSheets().toList()) {
+                CellTable.Builder cells = new CellTable.Builder();
+                try (Stream<Row> rows = sheet.openStream()) {
+                    int[] next = {1};
+                    rows.forEach(row -> {
+                        for (; next[0] < requireSmall(row.getRowNum(), row.getCellCount()); next[0]++) {
+                            cells.add(List.of(""));
+                        }
+                        cells.add(row.stream().map(Spreadsheets::text).toList());
+                        next[0]++;
+                    });
+                }
+                sheets.add(new NamedCells(sheet.getName(), cells.build()));
+            }
+        }
+        return sheets;
+    }
+
+    private static int requireSmall(int rows, int columns) {
+        if ((long) rows * Math.max(1, columns) > MOST_CELLS) {
+            throw PixeronException.of("A sheet of %d rows and %d columns is more than is read as values by hand.", rows, columns);
+        }
+        return rows;
+    }
+
+    private static String text(Cell cell) {
+        if (cell == null || cell.getType() == CellType.EMPTY || cell.getType() == CellType.ERROR) {
+            return "";
+        }
+        // A number stands in the file as its digits; read back as a double it could gain some.
+        return cell.getType() == CellType.NUMBER || cell.getType() == CellType.FORMULA && isNumber(cell.getRawValue())
+                ? plain(cell.getRawValue()) : Optional.ofNullable(cell.getText()).orElse("");
+    }
+
+    private static boolean isNumber(String raw) {
+        return raw != null && raw.matches("[+-]?(\\d+\\.?\\d*|\\.\\d+)([eE][+-]?\\d+)?");
+    }
+
+    private static String plain(String raw) {
+        return new BigDecimal(raw).toPlainString();
+    }
+
+    private static List<NamedCells> ods(byte[] bytes) throws IOException {
+        List<NamedCells> sheets = new ArrayList<>();
+        for (Sheet sheet : new SpreadSheet(new ByteArrayInputStream(bytes)).getSheets()) {
+            CellTable.Builder cells = new CellTable.Builder();
+            requireSmall(sheet.getMaxRows(), sheet.getMaxColumns());
+            if (sheet.getMaxRows() > 0 && sheet.getMaxColumns() > 0) {
+                Range all = sheet.getDataRange();
+                for (Object[] row : all.getValues()) {
+                    cells.add(Arrays.stream(row).map(Spreadsheets::text).toList());
+                }
+            }
+            sheets.add(new NamedCells(sheet.getName(), cells.build()));
+        }
+        return sheets;
+    }
+
+    private static String text(Object value) {
+        return value == null ? "" : value instanceof Double number ? plain(number.toString()).replaceAll("\\.0$", "")
+                : String.valueOf(value);
+    }
+}
