@@ -6,13 +6,12 @@ import com.github.miachm.sods.SpreadSheet;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
@@ -23,8 +22,8 @@ import pixeron.PixeronException;
 final class Spreadsheets {
 
     private static final byte[] ZIP = {'P', 'K', 3, 4};
-    /** The part of an ODS file that holds its cells; an XLSX file has none of this name. */
-    private static final String ODS_CELLS = "content.xml";
+    /** Every XLSX file has a part of this name, and the names of parts are not packed; an ODS file has none. */
+    private static final String XLSX_PART = "[Content_Types].xml";
     /** Larger sheets than this hold no values by hand. */
     private static final int MOST_CELLS = 1 << 20;
 
@@ -42,24 +41,13 @@ final class Spreadsheets {
      */
     static List<NamedCells> read(byte[] bytes) {
         try {
-            return isOds(bytes) ? ods(bytes) : xlsx(bytes);
+            return new String(bytes, StandardCharsets.ISO_8859_1).contains(XLSX_PART) ? xlsx(bytes) : ods(bytes);
         } catch (PixeronException tooLarge) {
             throw tooLarge;
         } catch (IOException | RuntimeException broken) {
             // The libraries throw what they stumble over: a broken archive, a missing part, a number that is none.
             throw PixeronException.because(broken, "This is no spreadsheet that can be read; XLSX and ODS are.");
         }
-    }
-
-    private static boolean isOds(byte[] bytes) throws IOException {
-        try (ZipInputStream parts = new ZipInputStream(new ByteArrayInputStream(bytes))) {
-            for (ZipEntry part = parts.getNextEntry(); part != null; part = parts.getNextEntry()) {
-                if (part.getName().equals(ODS_CELLS)) {
-                    return true;
-                }
-            }
-        }
-        return false;
     }
 
     private static List<NamedCells> xlsx(byte[] bytes) throws IOException {

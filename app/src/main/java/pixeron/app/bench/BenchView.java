@@ -37,6 +37,7 @@ import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
+import pixeron.working.WorkingText;
 
 /** The main view: puts its parts in their places. */
 public final class BenchView extends BorderPane {
@@ -201,10 +202,10 @@ public final class BenchView extends BorderPane {
         ((DisplayPane) display.getContent()).focusPlace();
     }
 
-    /** Puts the working of the picked pixel on the clipboard. */
-    public void copyWorking() {
-        working.copyWorking();
-        say("Copied the working");
+    /** Puts the working of the picked pixel on the clipboard, as text or as LaTeX. */
+    public void copyWorking(boolean isLatex) {
+        working.copyWorking(isLatex ? WorkingText::latex : WorkingText::plain);
+        say(isLatex ? "Copied the working as LaTeX" : "Copied the working");
     }
 
     /**

@@ -4,11 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
@@ -82,8 +85,10 @@ final class WorkingPane extends BorderPane {
         copy.setGraphic(new FontIcon(Feather.COPY));
         copy.setAccessibleText("Copy working");
         copy.getStyleClass().addAll("icon-button", "quiet");
-        copy.setTooltip(new Tooltip("Copy the working as text (Ctrl+Shift+C)"));
-        copy.setOnAction(event -> copyWorking());
+        copy.setTooltip(new Tooltip("Copy the working as text (Ctrl+Shift+C) or LaTeX (Ctrl+Shift+X); HTML by its context menu"));
+        copy.setOnAction(event -> copyWorking(WorkingText::plain));
+        copy.setContextMenu(new ContextMenu(copyAs("Copy as text", WorkingText::plain),
+                copyAs("Copy as LaTeX", WorkingText::latex), copyAs("Copy as HTML", WorkingText::html)));
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> renderWalked());
         bench.walking().walkProperty().subscribe(walk -> renderWalked());
@@ -105,10 +110,16 @@ final class WorkingPane extends BorderPane {
         return copy;
     }
 
-    /** Puts the working on the clipboard as text, if there is one. */
-    void copyWorking() {
+    private MenuItem copyAs(String title, Function<Working, String> form) {
+        MenuItem item = new MenuItem(title);
+        item.setOnAction(event -> copyWorking(form));
+        return item;
+    }
+
+    /** Puts the working on the clipboard in some form, if there is one. */
+    void copyWorking(Function<Working, String> form) {
         if (working != null) {
-            Copy.text(WorkingText.plain(working));
+            Copy.text(form.apply(working));
         }
     }
 

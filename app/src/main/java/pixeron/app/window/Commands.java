@@ -89,9 +89,9 @@ final class Commands {
         }
     }
 
-    void copyWorking() {
+    void copyWorking(boolean isLatex) {
         if (isOpen()) {
-            view.get().copyWorking();
+            view.get().copyWorking(isLatex);
         }
     }
 

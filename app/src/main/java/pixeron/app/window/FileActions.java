@@ -15,10 +15,7 @@ import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Settings;
 import pixeron.app.model.UserFolder;
-import pixeron.byhand.HandSheet;
-import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
-import pixeron.format.ReadOptions;
 import pixeron.format.LoadedImage;
 import pixeron.format.LossyNote;
 import pixeron.image.Image;
@@ -26,6 +23,8 @@ import pixeron.project.Project;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
+import pixeron.report.ReportFile;
+import pixeron.report.ReportMaker;
 
 /**
  * Opening, saving and what surrounds them: unsaved work, autosave, recent files. Files are read and written in the
@@ -33,7 +32,7 @@ import pixeron.project.demo.DemoCase;
  */
 final class FileActions {
 
-    private static final List<Dialogs.Kind> TO_OPEN = List.of(
+    static final List<Dialogs.Kind> TO_OPEN = List.of(
             new Dialogs.Kind("Images, tables and projects", List.of("*.png", "*.jpg", "*.jpeg", "*.bmp", "*.gif",
                     "*.tif", "*.tiff", "*.pbm", "*.pgm", "*.ppm", "*.pam", "*.pnm", "*.csv", "*.tsv", "*.txt",
                     "*.pixeron.json")),
@@ -45,9 +44,8 @@ final class FileActions {
             new Dialogs.Kind("Other lossless pictures", List.of("*.tif", "*.bmp", "*.gif", "*.ppm", "*.pam")),
             new Dialogs.Kind("JPEG picture (changes values)", List.of("*.jpg")),
             new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")));
-    private static final List<Dialogs.Kind> TABLES = List.of(
-            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")),
-                    new Dialogs.Kind("All files", List.of("*")));
+    private static final List<Dialogs.Kind> REPORTS = List.of(new Dialogs.Kind("PDF", List.of("*.pdf")),
+            new Dialogs.Kind("HTML", List.of("*.html")), new Dialogs.Kind("Markdown", List.of("*.md")));
 
     private final Bench bench;
     private final Background opening;
@@ -271,53 +269,19 @@ final class FileActions {
         return name.isEmpty() ? "project" : name;
     }
 
-    /** Lets the person choose a table of values by hand for the selected step. */
-    void openByHand() {
-        dialogs.chooseToOpen("Open values by hand", TABLES).ifPresent(this::openByHand);
-    }
-
-    void openByHand(Path file) {
-        if (bench.shown() == null || bench.shown().after().isEmpty()) {
-            banner.show("Values by hand belong to a step; select one with a result first.");
+    /** Writes a report of the whole work, in the format that the file's ending names. */
+    void saveReport() {
+        if (!bench.isOpen()) {
             return;
         }
-        Image grid = bench.shown().after().get().image();
-        opening.start(progress -> HandSheet.of(CellTable.read(file), grid), sheet -> {
-            banner.hide();
-            bench.editSheet(old -> sheet.withTolerance(old.tolerance()));
-            say.accept("Read " + sheet.cells().size() + " values from " + file.getFileName());
-        }, problem -> trouble(problem instanceof PixeronException
-                ? PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage()) : problem));
-    }
-
-    /**
-     * Lets the person choose a file with cells.
-     *
-     * @param take gets them; what it throws is shown with the name of the file
-     */
-    void openCells(Consumer<CellTable> take) {
-        dialogs.chooseToOpen("Open values by hand", TABLES).ifPresent(file -> opening.start(
-                progress -> CellTable.read(file), cells -> {
-                    try {
-                        banner.hide();
-                        take.accept(cells);
-                    } catch (PixeronException doesNotFit) {
-                        trouble(PixeronException.because(doesNotFit, "%s: %s", file.getFileName(),
-                                doesNotFit.getMessage()));
-                    }
-                }, this::trouble));
-    }
-
-    /**
-     * Lets the person choose a picture or a table to compare with.
-     *
-     * @param take gets its name and the image; a colour picture as gray by the mean
-     */
-    void openAnswer(BiConsumer<String, Image> take) {
-        dialogs.chooseToOpen("Open an answer", TO_OPEN).ifPresent(file -> opening.start(
-                progress -> ImageFiles.read(file, ReadOptions.DEFAULT).image(), image -> {
+        Project project = bench.project();
+        dialogs.chooseToSave("Write a report", fileName(project) + "-report.pdf", REPORTS).ifPresent(file ->
+                saving.start(progress -> {
+                    ReportFile.write(file, ReportMaker.of(project, progress));
+                    return file;
+                }, written -> {
                     banner.hide();
-                    take.accept(String.valueOf(file.getFileName()), image);
+                    say.accept("Wrote " + file.getFileName());
                 }, this::trouble));
     }
 

@@ -30,7 +30,7 @@ final class HelpPane extends StackPane {
         {"a digit", "begins to write into the picked cell; 153.75, 487/9 and (52+55+61)/3 are all understood"},
         {"Enter · ↑ ↓ · Esc", "write and go on to the right · write and go up or down · leave the cell as it was"},
         {"Delete", "clear the cell"},
-        {"Ctrl+V · Ctrl+Shift+O", "paste a block from a spreadsheet · open a table by hand"},
+        {"Ctrl+V · Ctrl+Shift+O", "paste a block from a spreadsheet · open values by hand from a table, spreadsheet or picture"},
         {"F8", "go to the next difference"},
         {"Walk", ""},
         {"F9 · Shift+F9 · F11", "begin or leave the walk · play or pause · lecture: arrows and the space bar drive it"},
@@ -38,10 +38,10 @@ final class HelpPane extends StackPane {
         {"Alt+Shift+→ · Alt+Enter", "one line of the loop, term by term · walk to the picked pixel"},
         {"Everything", ""},
         {"Ctrl+Z · Ctrl+Shift+Z", "undo · redo, without limit"},
-        {"Ctrl+Shift+C", "copy the working of the picked pixel as text"},
+        {"Ctrl+Shift+C · Ctrl+Shift+X", "copy the working of the picked pixel as text · as LaTeX"},
         {"Ctrl+C · Ctrl+Alt+C · Ctrl+Shift+V",
                 "copy the sheet as a table · as a picture · new image from the clipboard"},
-        {"Ctrl+O · Ctrl+N · Ctrl+S", "open · make a new image · save"},
+        {"Ctrl+O · Ctrl+N · Ctrl+S · Ctrl+P", "open · make a new image · save · write a report"},
         {"Ctrl+W · Ctrl+Q", "back to the opening view · quit"},
         {"Tab", "goes on to the next part of the window"}};
 

@@ -17,11 +17,11 @@ final class MainMenu {
 
     private final MenuButton button = new MenuButton("Menu");
 
-    MainMenu(FileActions files, Commands commands, Theme theme, Runnable showOpening, Runnable newImage,
+    MainMenu(FileActions files, AnswerActions answers, Commands commands, Theme theme, Runnable showOpening, Runnable newImage,
             Runnable showHelp, Runnable quit) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
-        button.getItems().addAll(fileMenu(files, showOpening, newImage, quit), editMenu(files, commands),
+        button.getItems().addAll(fileMenu(files, showOpening, newImage, quit), editMenu(answers, commands),
                 viewMenu(files, commands, theme), walkMenu(commands), item("Keys and help", "F1", showHelp));
     }
 
@@ -38,12 +38,13 @@ final class MainMenu {
                 item("Save", "Shortcut+S", files::save),
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),
                 item("Save result…", "Shortcut+E", files::saveResult),
+                item("Write a report…", "Shortcut+P", files::saveReport),
                 new SeparatorMenuItem(),
                 item("Opening view", "Shortcut+W", showOpening),
                 item("Quit", "Shortcut+Q", quit));
     }
 
-    private static Menu editMenu(FileActions files, Commands commands) {
+    private static Menu editMenu(AnswerActions answers, Commands commands) {
         return new Menu("Edit", null,
                 item("Undo", "Shortcut+Z", commands::undo),
                 item("Redo", "Shortcut+Shift+Z", commands::redo),
@@ -53,9 +54,10 @@ final class MainMenu {
                 item("Copy values of the sheet", "Shortcut+C", commands::copyValues),
                 item("Copy the sheet as a picture", "Shortcut+Alt+C", commands::copyPicture),
                 item("Paste values", "Shortcut+V", commands::pasteValues),
-                item("Open values by hand…", "Shortcut+Shift+O", files::openByHand),
+                item("Open values by hand, or of a program…", "Shortcut+Shift+O", answers::open),
                 item("Next difference", "F8", commands::nextDifference),
-                item("Copy working", "Shortcut+Shift+C", commands::copyWorking));
+                item("Copy working", "Shortcut+Shift+C", () -> commands.copyWorking(false)),
+                item("Copy working as LaTeX", "Shortcut+Shift+X", () -> commands.copyWorking(true)));
     }
 
     private static Menu viewMenu(FileActions files, Commands commands, Theme theme) {

@@ -33,6 +33,7 @@ public final class MainWindow extends StackPane {
     private final FileActions files;
     private final OpeningView opening;
     private final TopBar topBar;
+    private final AnswerActions answers;
     private BenchView view;
     private HelpPane help;
     private NewImagePane newImage;
@@ -49,10 +50,11 @@ public final class MainWindow extends StackPane {
         Background reading = new Background();
         files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, dialogs, banner,
                 text -> view().say(text));
+        answers = new AnswerActions(bench, reading, dialogs, banner, text -> view().say(text), files::trouble);
         files.setAskHow(this::askHow);
         opening = new OpeningView(files, this::showNewImage);
         Commands commands = new Commands(bench, this::view, banner, this::toggleLecture);
-        MainMenu menu = new MainMenu(files, commands, theme, this::showOpening, this::showNewImage, this::showHelp,
+        MainMenu menu = new MainMenu(files, answers, commands, theme, this::showOpening, this::showNewImage, this::showHelp,
                 () -> askToClose(Platform::exit));
         topBar = new TopBar(bench, files, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
@@ -84,8 +86,8 @@ public final class MainWindow extends StackPane {
             theme.loadNumbers();
             topBar.build();
             view = new BenchView(bench, new OwnKernels(folder), calculation, theme, image -> files.openNew("Part", image),
-                    files::openCells, files::openAnswer);
-            view.sheets().openTableButton().setOnAction(event -> files.openByHand());
+                    answers::openCells, answers::openToCompare);
+            view.sheets().openTableButton().setOnAction(event -> answers.open());
         }
         return view;
     }

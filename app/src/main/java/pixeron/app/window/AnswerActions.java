@@ -1,0 +1,132 @@
+package pixeron.app.window;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import pixeron.PixeronException;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.answer.Answer;
+import pixeron.byhand.answer.AnswerFile;
+import pixeron.format.CellTable;
+import pixeron.format.ImageFiles;
+import pixeron.format.ReadOptions;
+import pixeron.image.Image;
+import pixeron.step.Explained;
+
+/** Values by hand from files: tables, spreadsheets, and what somebody's own program made. */
+final class AnswerActions {
+
+    private static final List<Dialogs.Kind> ANSWERS = List.of(
+            new Dialogs.Kind("Tables, spreadsheets and pictures", List.of("*.csv", "*.tsv", "*.txt", "*.xlsx", "*.ods",
+                    "*.png", "*.pgm", "*.tif", "*.tiff", "*.bmp", "*.gif")),
+            new Dialogs.Kind("All files", List.of("*")));
+    /** More blocks than this are no choice any more. */
+    private static final int MOST_OFFERED = 4;
+
+    private final Bench bench;
+    private final Background opening;
+    private final Dialogs dialogs;
+    private final Banner banner;
+    private final Consumer<String> say;
+    private final Consumer<RuntimeException> trouble;
+
+    AnswerActions(Bench bench, Background opening, Dialogs dialogs, Banner banner, Consumer<String> say,
+            Consumer<RuntimeException> trouble) {
+        this.bench = bench;
+        this.opening = opening;
+        this.dialogs = dialogs;
+        this.banner = banner;
+        this.say = say;
+        this.trouble = trouble;
+    }
+
+    /** Lets the person choose a file with values for the selected step: their own, or those of a program. */
+    void open() {
+        dialogs.chooseToOpen("Open values by hand", ANSWERS).ifPresent(this::open);
+    }
+
+    void open(Path file) {
+        if (bench.shown() == null || bench.shown().after().isEmpty()) {
+            banner.show("Values by hand belong to a step; select one with a result first.");
+            return;
+        }
+        Image grid = bench.shown().after().get().image();
+        opening.start(progress -> AnswerFile.read(file, grid), answers -> choose(file, answers, grid), trouble);
+    }
+
+    /** Takes the only block that fits; asks where there are several, or one that fits only with rows for columns. */
+    private void choose(Path file, List<Answer> answers, Image grid) {
+        Answer first = answers.get(0);
+        if (answers.size() == 1 && !first.isSwapped()) {
+            take(file, first, grid);
+            return;
+        }
+        banner.show(first.isSwapped() ? file.getFileName() + " fits only with its rows and columns exchanged."
+                : file.getFileName() + " has " + answers.size() + " blocks of " + grid.rows() + " × " + grid.columns()
+                        + "; which one is meant?");
+        answers.stream().limit(MOST_OFFERED).forEach(answer -> banner.offer((answer.isSwapped() ? "Exchange them" : "")
+                + (answer.isSwapped() && answers.size() > 1 ? ", " : "") + (answers.size() > 1 ? answer.where() : ""),
+                () -> take(file, answer, grid)));
+    }
+
+    private void take(Path file, Answer answer, Image grid) {
+        try {
+            HandSheet sheet = answer.sheet(grid);
+            banner.hide();
+            bench.editSheet(old -> sheet.withTolerance(old.tolerance()));
+            say.accept("Read " + sheet.cells().size() + " values from " + file.getFileName());
+            offerToSwap(sheet, grid);
+        } catch (PixeronException doesNotFit) {
+            trouble.accept(PixeronException.because(doesNotFit, "%s: %s", file.getFileName(), doesNotFit.getMessage()));
+        }
+    }
+
+    /** In a square the shape says nothing; where many more values agree with rows for columns, that is offered. */
+    private void offerToSwap(HandSheet sheet, Image grid) {
+        Explained right = bench.shown().explained().orElse(null);
+        if (grid.rows() != grid.columns() || right == null) {
+            return;
+        }
+        int agree = Check.of(sheet, right).agree();
+        int swapped = Check.of(sheet.swapped(), right).agree();
+        if (swapped > agree && swapped * 2 > sheet.cells().size()) {
+            banner.show(agree + " of " + sheet.cells().size() + " values agree; with rows and columns exchanged " + swapped + " do.");
+            banner.offer("Exchange them", () -> bench.editSheet(HandSheet::swapped));
+        }
+    }
+
+    /**
+     * Lets the person choose a file with cells for a table.
+     *
+     * @param take gets them; what it throws is shown with the name of the file
+     */
+    void openCells(Consumer<CellTable> take) {
+        dialogs.chooseToOpen("Open values by hand", ANSWERS).ifPresent(file -> opening.start(
+                progress -> CellTable.read(file), cells -> {
+                    try {
+                        banner.hide();
+                        take.accept(cells);
+                    } catch (PixeronException doesNotFit) {
+                        trouble.accept(PixeronException.because(doesNotFit, "%s: %s", file.getFileName(),
+                                doesNotFit.getMessage()));
+                    }
+                }, trouble));
+    }
+
+    /**
+     * Lets the person choose a picture or a table to compare with.
+     *
+     * @param take gets its name and the image; a colour picture as gray by the mean
+     */
+    void openToCompare(BiConsumer<String, Image> take) {
+        dialogs.chooseToOpen("Open an answer", FileActions.TO_OPEN).ifPresent(file -> opening.start(
+                progress -> ImageFiles.read(file, ReadOptions.DEFAULT).image(), image -> {
+                    banner.hide();
+                    take.accept(String.valueOf(file.getFileName()), image);
+                }, trouble));
+    }
+}
