@@ -24,6 +24,7 @@ import pixeron.format.CellTable;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
+import pixeron.step.PixelTable;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.working.Table;
@@ -54,7 +55,8 @@ final class CheckCommand implements Callable<Integer> {
 
     @Option(names = "--table", paramLabel = "NAME",
             description = "Checks a table of the last step, such as levels or otsu, instead of its result; the first line of "
-                    + "the CSV names the columns, and the first column says which row it is.")
+                    + "the CSV names the columns, and the first column says which row it is. \"pixel ROW,COLUMN\": the numbers "
+                    + "on the way to that pixel, such as sum, quotient and rounded.")
     private String table;
 
     @Option(names = "--out", paramLabel = "FILE",
@@ -73,7 +75,11 @@ final class CheckCommand implements Callable<Integer> {
         Stage stage = steps.last(image.read().image());
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
         if (table != null) {
-            return checkTable(TableCommand.named(operation.tables(), table), stage.link().step(), operation.before());
+            Step step = stage.link().step();
+            // A pixel's numbers on the way are a table too, which is not listed with the others: there is one for every pixel.
+            Table right = PixelTable.pixel(table).flatMap(pixel -> PixelTable.named(step, operation, table))
+                    .orElseGet(() -> TableCommand.named(operation.tables(), table));
+            return checkTable(right, step, operation.before());
         }
         if (Files.isDirectory(byHand)) {
             return FolderCheck.write(stage, byHand, out, file -> answer.sheet(stage, file, tolerance), spec.commandLine().getOut());

@@ -14,12 +14,14 @@ public final class TableNames {
             Map.entry("variance0", "variance 0"), Map.entry("variance1", "variance 1"),
             Map.entry("z", "level z"), Map.entry("Q", "share Q"));
 
+    private static final String PIXEL = "pixel ";
+
     private TableNames() {
     }
 
     /** @return a table's name for people */
     public static String table(String name) {
-        return TABLES.getOrDefault(name, name);
+        return name.startsWith(PIXEL) ? "Working of " + name : TABLES.getOrDefault(name, name);
     }
 
     /** @return a column's name for people */

@@ -11,7 +11,9 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
+import pixeron.step.Finish;
 import pixeron.step.Operation;
+import pixeron.step.PixelTable;
 import pixeron.step.Step;
 import pixeron.working.Table;
 
@@ -39,6 +41,9 @@ public final class GivenTables {
                                 .ifPresent(values -> given.put(table.name(), values));
             }
         }
+        hands.forEach((name, hand) -> PixelTable.pixel(name).ifPresent(pixel -> PixelTable.named(step, operation, name)
+                .filter(table -> TableCheck.of(hand, table).cells().stream().anyMatch(TableCheck.Cell::isWrong))
+                .ifPresent(table -> given.put(name, byPixel(pixel, step, new OwnTable(hand, table), table, operation.before())))));
         return given;
     }
 
@@ -47,6 +52,13 @@ public final class GivenTables {
             int row = table.row(Decimals.exact(before.value(pixel)));
             return row < 0 ? Optional.empty() : Optional.of(own.value(row, "s"));
         });
+    }
+
+    /** The pixel whose numbers on the way were written by hand, finished as the step finishes. */
+    private static Function<Pixel, Optional<Value>> byPixel(Pixel of, Step step, OwnTable own, Table table, Image before) {
+        String last = table.columns().get(table.columns().size() - 1);
+        return pixel -> pixel.equals(of) ? Optional.of(Finish.of(step, before.maximumLevel()).apply(own.value(0, last)))
+                : Optional.empty();
     }
 
     private static Function<Pixel, Optional<Value>> byStep(Step step, Image before) {

@@ -103,6 +103,19 @@ public final class TableSlips {
             return Optional.of(new TableSlip("running-count-slip", "running", 1, "From " + key + " on the running count is "
                     + Decimals.working(off.absolute()) + (off.signum() > 0 ? " too large." : " too small."), List.of(cell)));
         }
+        return cell.column().equals("rounded") ? rounded(cell) : Optional.empty();
+    }
+
+    /** The rounded value on the way to one pixel, of which there is only one. */
+    private Optional<TableSlip> rounded(TableCheck.Cell cell) {
+        Value exact = table.rows().get(0).get(table.columns().indexOf("rounded") - 1);
+        for (Rounding rounding : List.of(Rounding.TRUNCATE, Rounding.CEILING)) {
+            if (cell.byHand().agreesWith(rounding.apply(exact))) {
+                boolean isDown = rounding == Rounding.TRUNCATE;
+                return Optional.of(new TableSlip(isDown ? "rounded-down" : "rounded-up", "rounded", 1, Decimals.working(exact)
+                        + (isDown ? " lost its fraction instead of being rounded." : " was rounded up."), List.of(cell)));
+            }
+        }
         return Optional.empty();
     }
 

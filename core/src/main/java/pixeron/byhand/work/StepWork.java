@@ -18,6 +18,7 @@ import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
 import pixeron.image.Pixel;
 import pixeron.step.Operation;
+import pixeron.step.PixelTable;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.working.Table;
@@ -81,6 +82,9 @@ public record StepWork(int position, Step step, Operation operation, HandSheet s
             Optional.ofNullable(written.tables().get(table.name())).ifPresent(hand ->
                     checks.put(table.name(), TableCheck.of(hand, table)));
         }
+        written.tables().keySet().stream().filter(name -> PixelTable.pixel(name).isPresent()).sorted().forEach(name ->
+                PixelTable.named(written.step(), written.operation(), name).ifPresent(table ->
+                        checks.put(name, TableCheck.of(written.tables().get(name), table))));
         return checks;
     }
 
@@ -91,7 +95,7 @@ public record StepWork(int position, Step step, Operation operation, HandSheet s
 
     /** @return one of the step's tables, as it is right */
     public Table table(String name) {
-        return operation.tables().stream().filter(table -> table.name().equals(name)).findFirst().orElseThrow();
+        return PixelTable.named(step, operation, name).orElseThrow();
     }
 
     /** @return what explains the differing cells that do not follow from something earlier */

@@ -164,8 +164,8 @@ final class GradientOperation extends WindowOperation {
         lines.addAll(products("y × r", down, cells));
         Value gx = across.sumOver(cells);
         Value gy = down.sumOver(cells);
-        lines.add(Line.of("sums", Run.plain("g_x = Σ x·r = " + Decimals.working(gx) + ",")));
-        lines.add(Line.of("", Run.plain("g_y = Σ y·r = " + Decimals.working(gy))));
+        lines.add(Line.of("sums", Run.plain("g_x = Σ x·r = " + Decimals.working(gx) + ",")).arriving("g_x", gx));
+        lines.add(Line.of("", Run.plain("g_y = Σ y·r = " + Decimals.working(gy))).arriving("g_y", gy));
         String result = Decimals.working(valueOf(pixel, cells));
         lines.add(Line.of("this pixel", Run.plain("s = " + switch (part) {
             case X -> "g_x = " + result;

@@ -119,15 +119,15 @@ final class KernelOperation extends WindowOperation {
         }
         Value sum = weights.sumOver(cells);
         Value divided = divisor(cells);
-        lines.add(Line.of("sum", Run.plain("Σ w·r = " + Decimals.working(sum))));
+        lines.add(Line.of("sum", Run.plain("Σ w·r = " + Decimals.working(sum))).arriving("sum", sum));
         Value quotient = sum.dividedBy(divided);
         lines.add(Line.of("divide", Run.plain(text(sum) + " ÷ " + text(divided) + " = " + Decimals.working(quotient)
                 + nearly(quotient)), Run.note(weights.divisor().isPresent() ? "" : "   the sum of the weights"
-                        + (weights.sum().signum() == 0 ? " is 0, so 1" : ""))));
+                        + (weights.sum().signum() == 0 ? " is 0, so 1" : ""))).arriving("quotient", quotient));
         if (weights.offset().signum() != 0) {
             Value shifted = quotient.plus(weights.offset());
             lines.add(Line.of("offset", Run.plain(text(quotient) + " + " + text(weights.offset()) + " = "
-                    + Decimals.working(shifted) + nearly(shifted))));
+                    + Decimals.working(shifted) + nearly(shifted))).arriving("with offset", shifted));
         }
         return lines;
     }

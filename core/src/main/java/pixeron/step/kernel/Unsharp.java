@@ -109,7 +109,7 @@ public final class Unsharp extends WindowStep {
             Value mean = WindowText.mean(cells);
             Value apart = sample.minus(mean);
             lines.add(Line.of("apart", Run.before(Decimals.working(sample)), Run.plain(" − " + Decimals.working(mean) + " = "
-                    + Decimals.working(apart) + nearly(apart))));
+                    + Decimals.working(apart) + nearly(apart))).arriving("apart", apart));
             Value exact = valueOf(pixel, cells);
             lines.add(Line.of("this pixel", Run.plain("s = "), Run.before(Decimals.working(sample)), Run.plain(" + "
                     + text(amount) + " × " + text(apart) + " = " + Decimals.working(exact) + nearly(exact))));

@@ -65,7 +65,7 @@ final class LocalThresholdOperation extends WindowOperation {
         Value mean = WindowText.mean(cells);
         Value limit = mean.minus(offset);
         lines.add(Line.of("limit", Run.plain("mean − offset = " + Decimals.working(mean) + " − "
-                + text(offset) + " = " + Decimals.working(limit) + nearly(limit))));
+                + text(offset) + " = " + Decimals.working(limit) + nearly(limit))).arriving("limit", limit));
         lines.add(Line.of("this pixel", Run.plain("s = if "), Run.before(Decimals.working(before().value(pixel))),
                 Run.plain(" > " + Decimals.working(limit) + ": " + Decimals.working(high) + ", else "
                         + Decimals.working(low) + " = " + Decimals.working(valueOf(pixel, cells)))));

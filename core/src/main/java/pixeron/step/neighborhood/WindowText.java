@@ -110,9 +110,9 @@ public final class WindowText {
         List<Value> values = values(cells);
         Value sum = sum(values);
         Value mean = mean(cells);
-        return List.of(Line.of("sum", Run.plain(Decimals.working(sum)), Run.note("   of " + values.size() + " cells")),
+        return List.of(Line.of("sum", Run.plain(Decimals.working(sum)), Run.note("   of " + values.size() + " cells")).arriving("sum", sum),
                 Line.of("mean", Run.plain(Decimals.working(sum) + " ÷ " + values.size() + " = "
-                        + Decimals.working(mean) + WindowOperation.nearly(mean))));
+                        + Decimals.working(mean) + WindowOperation.nearly(mean))).arriving("mean", mean));
     }
 
     /** Does the lines of a loop that lead to the mean of the cells. */

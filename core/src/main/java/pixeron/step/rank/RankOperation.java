@@ -129,7 +129,7 @@ final class RankOperation extends WindowOperation {
         lines.add(new Line("sorted", runs));
         if (isBetween(count)) {
             lines.add(Line.of("mean", Run.plain("(" + Decimals.working(sorted.get(at)) + " + "
-                    + Decimals.working(sorted.get(at + 1)) + ") ÷ 2 = " + Decimals.working(valueOf(pixel, cells)))));
+                    + Decimals.working(sorted.get(at + 1)) + ") ÷ 2 = " + Decimals.working(valueOf(pixel, cells)))).arriving("mean", valueOf(pixel, cells)));
         }
         return lines;
     }
