@@ -27,7 +27,8 @@ import pixeron.make.Maker;
 class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
-    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned");
+    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned", "sure",
+            "numbers", "start", "display", "gradient");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -279,5 +280,53 @@ class Pictures extends WindowTest {
         settle();
         sleep(300);
         take("chain");
+    }
+
+    @Test
+    void hints() throws IOException {
+        demo("Levels of the sort");
+        interact(() -> bench().pick(new Pixel(2, 3)));
+        clickOn("Slips");
+        clickOn("Find it alone");
+        clickOn("Next hint");
+        clickOn("Next hint");
+        clickOn("Next hint");
+        sleep(300);
+        take("hints");
+        clickOn("Show everything");
+        sleep(300);
+        take("start");
+    }
+
+    /** A slip that too few cells tell from another, two at once, and numbers on the way with an expression. */
+    @Test
+    void sure() throws IOException {
+        demo("Dusty ornament");
+        interact(() -> bench().editSheet(old -> pixeron.byhand.HandSheet.EMPTY.with(new Pixel(0, 1), "(0+1+7+0+1+7)/9")
+                .with(new Pixel(1, 0), "12").with(new Pixel(2, 0), "9")));
+        settle();
+        clickOn("Slips");
+        sleep(300);
+        take("sure");
+        clickOn("Working");
+        interact(() -> bench().edit(project -> project.withTable(0, "pixel 2,2", none -> none.with(java.util.Map.of(
+                new pixeron.byhand.table.HandTable.Place("1", "sum"), "2000",
+                new pixeron.byhand.table.HandTable.Place("1", "quotient"), "125")))));
+        interact(() -> bench().pick(new Pixel(2, 2)));
+        settle();
+        sleep(300);
+        take("numbers");
+    }
+
+    @Test
+    void report() throws IOException {
+        File page = folder.resolve("report.pdf").toFile();
+        pixeron.report.ReportFile.write(page.toPath(), pixeron.report.ReportMaker.of(pixeron.project.demo.DemoCases.all().stream()
+                .filter(demo -> demo.id().equals("levels-of-the-sort")).findFirst().orElseThrow().saved().project(),
+                pixeron.step.Progress.NONE));
+        try (org.apache.pdfbox.pdmodel.PDDocument document = org.apache.pdfbox.Loader.loadPDF(page)) {
+            ImageIO.write(new org.apache.pdfbox.rendering.PDFRenderer(document).renderImageWithDPI(0, 100), "png",
+                    new File(System.getProperty("pixeron.pictures"), "report.png"));
+        }
     }
 }

@@ -23,6 +23,7 @@ import pixeron.chain.Stage;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
+import pixeron.project.ProjectFile;
 import pixeron.step.Operation;
 import pixeron.step.PixelTable;
 import pixeron.step.Progress;
@@ -31,7 +32,8 @@ import pixeron.working.Table;
 
 /** {@code pixeron check IMAGE --step LINE… --by-hand TABLE}: marks and slips for the last step. */
 @Command(name = "check", mixinStandardHelpOptions = true,
-        description = "Compares values by hand with the last step. Exit code 1 when something differs.")
+        description = "Compares values by hand with the last step, or all values by hand of a project. Exit code 1 when "
+                + "something differs.")
 final class CheckCommand implements Callable<Integer> {
 
     private enum Format { text, json }
@@ -45,7 +47,7 @@ final class CheckCommand implements Callable<Integer> {
     @Mixin
     private StepLines steps;
 
-    @Option(names = "--by-hand", paramLabel = "TABLE", required = true,
+    @Option(names = "--by-hand", paramLabel = "TABLE",
             description = "CSV with as many rows and columns as the result; a blank cell is not filled. Or a spreadsheet (XLSX, "
                     + "ODS), a picture, or a folder of them, with --out.")
     private Path byHand;
@@ -72,6 +74,14 @@ final class CheckCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
+        boolean isProject = image.file().getFileName().toString().endsWith(ProjectFile.ENDING);
+        if (byHand == null && isProject) {
+            return ProjectCheck.write(ProjectFile.read(image.file()).project(), format == Format.json,
+                    spec.commandLine().getOut());
+        } else if (byHand == null) {
+            throw PixeronException.of("Missing required option --by-hand TABLE; only a project (%s) brings its own values by hand.",
+                    ProjectFile.ENDING);
+        }
         Stage stage = steps.last(image.read().image());
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
         if (table != null) {
@@ -91,7 +101,7 @@ final class CheckCommand implements Callable<Integer> {
         Findings found = SlipFinder.find(check, stage.link().step(), operation.before());
         PrintWriter out = spec.commandLine().getOut();
         out.print(format == Format.json ? Json.text(Json.check(check, found)) + System.lineSeparator()
-                : CheckText.of(check, found));
+                : CheckText.of(check, found, CheckText.parts(stage.link().step(), operation)));
         return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 

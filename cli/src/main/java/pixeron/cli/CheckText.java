@@ -1,13 +1,18 @@
 package pixeron.cli;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.parts.WrongPart;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
 import pixeron.number.Decimals;
+import pixeron.step.Operation;
+import pixeron.step.Step;
 import pixeron.working.Table;
 
 /** A check as lines for people. */
@@ -16,7 +21,8 @@ final class CheckText {
     private CheckText() {
     }
 
-    static String of(Check check, Findings found) {
+    /** @param part says which part of an expression is wrong */
+    static String of(Check check, Findings found, Function<CellCheck, Optional<String>> part) {
         StringBuilder text = new StringBuilder();
         text.append(String.format("%d filled · %d agree · %d differ%n",
                 check.filled(), check.agree(), check.differing().size()));
@@ -24,6 +30,7 @@ final class CheckText {
             text.append(String.format("  %s: you wrote %s, right is %s (%s%s)%n", cell.pixel(), cell.byHand().text(),
                     Decimals.working(cell.value()), Decimals.signed(cell.difference().orElseThrow()),
                     cell.state() == CellCheck.State.NOT_ROUNDED ? ", right before rounding and overflow" : ""));
+            part.apply(cell).ifPresent(words -> text.append(String.format("    %s%n", words)));
         }
         found.slips().forEach(slip -> text.append(String.format("%s: %s%s%n", String.join(" and ", slip.ids()), slip.text(),
                 slip.certainty().isEmpty() ? "" : " " + slip.certainty())));
@@ -33,6 +40,11 @@ final class CheckText {
                             .map(cell -> cell.pixel() + " is " + cell.distance()).collect(Collectors.joining("; "))));
         }
         return text.toString();
+    }
+
+    /** @return which part of an expression for a step is wrong */
+    static Function<CellCheck, Optional<String>> parts(Step step, Operation operation) {
+        return cell -> WrongPart.of(cell.byHand(), step, operation, cell.pixel());
     }
 
     static String of(TableCheck check, Table table, List<TableSlip> slips) {

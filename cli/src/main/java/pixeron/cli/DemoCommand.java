@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -25,6 +26,9 @@ import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
+import pixeron.report.Report;
+import pixeron.report.ReportFile;
+import pixeron.report.ReportMaker;
 import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
@@ -53,6 +57,10 @@ final class DemoCommand implements Runnable {
             files += write(demo);
             out.printf("%-20s %s%n", demo.id(), demo.sentence());
         }
+        files += DemoClass.write(folder.resolve("class"));
+        report.append(String.format("%n## A class%n%nSix answers to one exercise, `box size=3 border=repeat` on the three-bit sort, in the "
+                + "folder class. What `pixeron check --by-hand class --out results.csv` says of them:%n%n```%n%s```%n",
+                read(folder.resolve("class").resolve("results.csv"))));
         writeText("report.md", report.toString());
         out.printf("Wrote %d files to %s; begin with report.md.%n", files + 1, folder);
     }
@@ -84,7 +92,11 @@ final class DemoCommand implements Runnable {
         for (Stage stage : project.chain().stages()) {
             files += write(demo.id(), saved, stage);
         }
-        return files;
+        Report page = ReportMaker.of(project, Progress.NONE);
+        ReportFile.write(folder.resolve(demo.id() + "-report.pdf"), page);
+        ReportFile.write(folder.resolve(demo.id() + "-report.html"), page);
+        report.append(String.format("%nThe report of it: `%s-report.pdf` and `.html`.%n", demo.id()));
+        return files + 2;
     }
 
     private int write(String id, SavedProject saved, Stage stage) {
@@ -109,8 +121,16 @@ final class DemoCommand implements Runnable {
             return 1;
         }
         writeText(name + "-check.json", Json.text(Json.check(check, found)) + "\n");
-        report.append(String.format("%nBy hand:%n%n```%n%s```%n", CheckText.of(check, found)));
+        report.append(String.format("%nBy hand:%n%n```%n%s```%n", CheckText.of(check, found, cell -> Optional.empty())));
         return 2;
+    }
+
+    private static String read(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (IOException trouble) {
+            throw PixeronException.because(trouble, "%s cannot be read.", file);
+        }
     }
 
     private void writeText(String name, String text) {

@@ -57,7 +57,7 @@ final class FolderCheck {
                     int differ = check.differing().size();
                     isAllRight &= differ == 0;
                     csv.printRecord(file.getFileName(), check.filled(), check.agree(), differ,
-                            slips.isEmpty() ? "" : slips.get(0).id(), score(check, stage), "");
+                            slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, stage), "");
                 } catch (PixeronException problem) {
                     isAllRight = false;
                     csv.printRecord(file.getFileName(), "", "", "", "", "", problem.getMessage());

@@ -14,6 +14,10 @@ final class OneImage {
     @Mixin
     private ImageInput input;
 
+    Path file() {
+        return file;
+    }
+
     LoadedImage read() {
         return input.read(file);
     }

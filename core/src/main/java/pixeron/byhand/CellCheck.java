@@ -43,7 +43,7 @@ public record CellCheck(Pixel pixel, HandValue byHand, Value value, State state)
 
     /** @return how far off it is, such as 5 too large; empty when it was not understood or is right */
     public String distance() {
-        return difference().filter(off -> off.signum() != 0).map(off -> Decimals.working(off.absolute())
+        return difference().filter(off -> off.signum() != 0).map(off -> Decimals.approximate(off.absolute())
                 + (off.signum() > 0 ? " too large" : " too small")).orElse("");
     }
 

@@ -19,7 +19,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextFlow;
 import org.kordamp.ikonli.feather.Feather;
@@ -31,11 +31,13 @@ import pixeron.app.sheet.HandPainter;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.parts.WrongPart;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.step.Explained;
+import pixeron.step.Operation;
 import pixeron.walk.PartialWorking;
 import pixeron.walk.Walk;
 import pixeron.working.Line;
@@ -58,6 +60,7 @@ final class WorkingPane extends BorderPane {
     private final Button walkHere = new Button("Walk to here");
     private final Button copy = new Button();
     private final HBox callout = new HBox();
+    private final NumbersByHand numbers;
     private final WorkingBody body;
     private final ScrollPane scroll;
     private final BooleanProperty hasWorking = new SimpleBooleanProperty();
@@ -66,6 +69,7 @@ final class WorkingPane extends BorderPane {
     WorkingPane(Bench bench, Theme theme) {
         this.bench = bench;
         this.theme = theme;
+        this.numbers = new NumbersByHand(bench);
         this.cells = new CellGrids();
         this.body = new WorkingBody(cells, lines);
         this.scroll = new ScrollPane(body);
@@ -73,7 +77,7 @@ final class WorkingPane extends BorderPane {
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
         // What is said of the person's own value is always seen, however long the working is.
-        StackPane bottom = new StackPane(callout);
+        VBox bottom = new VBox(numbers, callout);
         bottom.getStyleClass().add("callout-place");
         setCenter(scroll);
         setBottom(bottom);
@@ -142,6 +146,10 @@ final class WorkingPane extends BorderPane {
                     show(explained, shown, picked), () -> showHint(shown));
         }
         hasWorking.set(working != null);
+        // Not while results are covered, nor while a walk is on, which has numbers enough.
+        if (shown != null) {
+            numbers.show(shown, bench.pickedProperty().get(), working != null && bench.walking().walk() == null);
+        }
         callout.setVisible(!callout.getChildren().isEmpty());
         callout.setManaged(callout.isVisible());
     }
@@ -212,7 +220,7 @@ final class WorkingPane extends BorderPane {
             mark.setMinWidth(Region.USE_PREF_SIZE);
             Label words = new Label(isFollowing
                     ? "You wrote " + check.byHand().text() + ". Right, given " + given(shown, picked) + "."
-                    : words(check, shown.slips()));
+                    : words(check, shown.slips()) + wrongPart(check, shown));
             words.setWrapText(true);
             words.getStyleClass().add("callout-words");
             HBox.setHgrow(words, Priority.ALWAYS);
@@ -247,6 +255,14 @@ final class WorkingPane extends BorderPane {
         return wrote + slip.map(Explanation::text).orElseGet(() -> check.state() == CellCheck.State.NOT_ROUNDED
                 ? "That is right before rounding and overflow."
                 : "It " + HandPainter.words(check) + "; no slip that is known explains it.");
+    }
+
+    /** Which part of an expression is wrong, where that can be said. */
+    private static String wrongPart(CellCheck check, Shown shown) {
+        return !check.isDiffering() || shown.position() < 0 ? "" : shown.explained().filter(Operation.class::isInstance)
+                .map(Operation.class::cast).flatMap(operation -> WrongPart.of(check.byHand(),
+                        shown.project().chain().stage(shown.position()).link().step(), operation, check.pixel()))
+                .map(part -> " " + part).orElse("");
     }
 
     /** What an expression is worth, where it does not say so itself. */

@@ -1,0 +1,62 @@
+package pixeron.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Function;
+import pixeron.PixeronException;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.answer.AnswerFile;
+import pixeron.chain.Chain;
+import pixeron.chain.Stage;
+import pixeron.format.ImageFiles;
+import pixeron.image.Image;
+import pixeron.project.demo.DemoCases;
+import pixeron.step.Progress;
+import pixeron.step.catalog.StepLine;
+
+/** The answers of a small class to one exercise, made here, each with a slip of its own, and the table of results. */
+final class DemoClass {
+
+    /** The exercise, and what somebody did instead. */
+    private static final String EXERCISE = "box size=3 border=repeat";
+    private static final Map<String, String> ANSWERS = answers();
+
+    private DemoClass() {
+    }
+
+    private static Map<String, String> answers() {
+        Map<String, String> answers = new LinkedHashMap<>();
+        answers.put("answer-1-right.csv", EXERCISE);
+        answers.put("answer-2-fractions-dropped.csv", "box size=3 border=repeat rounding=truncate");
+        answers.put("answer-3-zeros-outside.csv", "box size=3");
+        answers.put("answer-4-both.csv", "box size=3 rounding=truncate");
+        answers.put("answer-5-own-program.pgm", "box size=3 border=mirror-whole");
+        answers.put("answer-6-not-rounded.csv", "box size=3 border=repeat rounding=none");
+        return answers;
+    }
+
+    /**
+     * @param folder where the answers go, with results.csv beside them
+     * @return the number of files written
+     */
+    static int write(Path folder) {
+        Image sort = DemoCases.all().get(0).saved().project().chain().source();
+        try {
+            Files.createDirectories(folder);
+        } catch (IOException trouble) {
+            throw PixeronException.because(trouble, "The folder %s cannot be made.", folder);
+        }
+        ANSWERS.forEach((name, line) -> ImageFiles.write(folder.resolve(name),
+                StepLine.parse(line).bind(sort).result(Progress.NONE), false));
+        Stage stage = Chain.of(sort).withStep(0, StepLine.parse(EXERCISE)).stage(0);
+        Image grid = stage.after(Progress.NONE).image();
+        Function<Path, HandSheet> sheets = file -> AnswerFile.read(file, grid).get(0).sheet(grid);
+        FolderCheck.write(stage, folder, folder.resolve("results.csv"), sheets, new PrintWriter(Writer.nullWriter()));
+        return ANSWERS.size() + 1;
+    }
+}
