@@ -1,0 +1,151 @@
+package pixeron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import pixeron.byhand.table.HandTable.Place;
+import pixeron.image.Pixel;
+import pixeron.step.catalog.StepLine;
+
+/** Values by hand beyond the sheet: numbers on the way, expressions, files of many kinds, where it starts, the report. */
+class ByHandTest extends WindowTest {
+
+    private void openHalf() {
+        open(write("proof.pgm", "P2 3 2 255\n137 97 96\n164 98 101\n"));
+        interact(() -> bench().addStep(StepLine.parse("divide divisor=2")));
+        settle();
+    }
+
+    private TextField field(String name) {
+        return lookup((TextField field) -> field.isVisible() && String.valueOf(field.getAccessibleText()).startsWith(name)).query();
+    }
+
+    @Test
+    void numbersOnTheWayAreWrittenUnderTheWorking() {
+        open(write("proof.pgm", "P2 3 2 255\n137 97 96\n164 98 101\n"));
+        interact(() -> bench().addStep(StepLine.parse("box size=3")));
+        interact(() -> bench().pick(new Pixel(0, 1)));
+        settle();
+        // 137 + 97 + 96 + 164 + 98 + 101 = 693; 693 ÷ 9 = 77. One too many, and the quotient of that: 77.1.
+        clickOn(field("sum by hand")).write("694").push(KeyCode.ENTER);
+        write("77.1");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(bench().project().tables(0).get("pixel 0,1").cells()).hasSize(2);
+        assertThat(field("sum").getAccessibleText()).isEqualTo("sum by hand, differs");
+        assertThat(field("quotient").getAccessibleText()).contains("right, given your number before it");
+        // Another pixel has its own numbers, and undo takes back what was written.
+        interact(() -> bench().pick(new Pixel(1, 1)));
+        settle();
+        assertThat(field("sum").getText()).isEmpty();
+        interact(() -> bench().pick(new Pixel(0, 1)));
+        interact(() -> bench().undo());
+        settle();
+        assertThat(field("quotient").getText()).isEmpty();
+        assertThat(field("sum").getText()).isEqualTo("694");
+    }
+
+    @Test
+    void aBlockIsPastedIntoTheNumbersOnTheWay() {
+        openHalf();
+        interact(() -> bench().pick(new Pixel(0, 0)));
+        interact(() -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putString("68.5\t68");
+            Clipboard.getSystemClipboard().setContent(content);
+        });
+        clickOn(field("exact by hand"));
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        settle();
+        assertThat(field("rounded").getText()).isEqualTo("68");
+        assertThat(field("rounded").getAccessibleText()).contains("68.5 lost its fraction");
+    }
+
+    @Test
+    void theWrongPartOfAnExpressionStandsAtThePixel() {
+        openHalf();
+        interact(() -> bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "137/3")));
+        interact(() -> bench().pick(new Pixel(0, 0)));
+        settle();
+        assertThat(shownText()).contains("You wrote 137/3", "3 stands where the divisor 2 belongs.");
+    }
+
+    @Test
+    void aTurnedTableIsOfferedToBeExchanged() {
+        openHalf();
+        when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("turned.csv", "69,82\n49,49\n48,51\n")));
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
+        until(() -> shownText().contains("fits only with its rows and columns exchanged"));
+        clickOn("Exchange them");
+        settle();
+        assertThat(bench().shown().check().agree()).isEqualTo(6);
+    }
+
+    @Test
+    void inASquareManyMoreAgreeingValuesTellThatItIsTurned() {
+        open(write("square.pgm", "P2 2 2 255\n10 20\n30 40\n"));
+        interact(() -> bench().addStep(StepLine.parse("add amount=1")));
+        settle();
+        when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("loop.pgm", "P2 2 2 255\n11 31\n21 41\n")));
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
+        until(() -> shownText().contains("2 of 4 values agree; with rows and columns exchanged 4 do."));
+        clickOn("Exchange them");
+        settle();
+        assertThat(bench().shown().check().agree()).isEqualTo(4);
+    }
+
+    @Test
+    void ofSeveralBlocksOneIsChosen() {
+        openHalf();
+        when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("blocks.csv", "69,49,48,,1,1,1\n82,49,51,,2,2,2\n")));
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
+        until(() -> shownText().contains("has 2 blocks of 2 × 3; which one is meant?"));
+        clickOn("A1:C2");
+        settle();
+        assertThat(bench().shown().check().agree()).isEqualTo(6);
+    }
+
+    @Test
+    void whereItStartsLeadsToTheTable() {
+        openHalf();
+        interact(() -> {
+            bench().addStep(StepLine.parse("threshold at=50"));
+            bench().edit(project -> project.withTable(0, "levels", none -> none.with(Map.of(
+                    new Place("137", "n"), "2")))
+                    .withSheet(1, none -> none.with(new Pixel(0, 0), "255")));
+            bench().select(1);
+        });
+        settle();
+        clickOn("Slips");
+        assertThat(shownText()).contains("It starts in step 1, Levels table, k = 137, count n: 2 for 1.");
+        clickOn("Go there");
+        settle();
+        assertThat(bench().position()).isZero();
+        assertThat(lookup(".hand-table").tryQuery()).isPresent();
+    }
+
+    @Test
+    void theReportIsWrittenAndTheWorkingCopiedAsLatex() {
+        openHalf();
+        Path page = folder.resolve("page.html");
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(page));
+        push(KeyCode.SHORTCUT, KeyCode.P);
+        until(() -> Files.exists(page));
+        settle();
+        assertThat(page).content().contains("Step 1: Divide", "divide divisor=2");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.X);
+        String[] copied = new String[1];
+        interact(() -> copied[0] = Clipboard.getSystemClipboard().getString());
+        assertThat(copied[0]).startsWith("\\[\n\\begin{array}{ll}").contains("137 \\div 2");
+    }
+}
