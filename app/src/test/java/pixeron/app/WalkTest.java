@@ -239,7 +239,7 @@ class WalkTest extends WindowTest {
         });
         settle();
         assertThat(shownText()).contains("Right, given your step 1.");
-        assertThat(sheet("By hand").getAccessibleText()).contains("253, right for the step before by hand");
+        assertThat(sheet("By hand").getAccessibleText()).contains("253, right for your own earlier values");
         clickOn("Slips");
         assertThat(shownText()).contains("3 of the 4 differing cells are right, given your step 1", "digits-swapped");
         clickOn("Go to step 1");

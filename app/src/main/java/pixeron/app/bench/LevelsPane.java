@@ -60,6 +60,7 @@ final class LevelsPane extends VBox {
         foot.getStyleClass().add("levels-foot");
         getChildren().addAll(head, plot, note, foot);
         bench.shownProperty().subscribe(shown -> render());
+        bench.looking().hintsProperty().subscribe(taken -> render());
     }
 
     private static ToggleButton toggle(String text, String words) {
@@ -76,7 +77,8 @@ final class LevelsPane extends VBox {
 
     private Optional<Histogram> histogram(boolean isAfter) {
         Shown shown = bench.shown();
-        return shown == null ? Optional.empty()
+        boolean isCovered = isAfter && bench.looking().isAlone();
+        return shown == null || isCovered ? Optional.empty()
                 : (isAfter ? shown.after() : shown.before()).flatMap(Shown.Described::histogram);
     }
 
@@ -103,7 +105,7 @@ final class LevelsPane extends VBox {
             note.setText(Words.lit(shown.lit().get()));
         } else {
             boolean isOpen = shown.before().isPresent() && histogram(false).isEmpty()
-                    || shown.after().isPresent() && histogram(true).isEmpty();
+                    || !bench.looking().isAlone() && shown.after().isPresent() && histogram(true).isEmpty();
             note.setText(isOpen ? "An open image has no levels to count."
                     : "Pick a bar to light its pixels.");
         }

@@ -14,6 +14,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import pixeron.app.bench.table.TableWords;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.byhand.HandValue;
@@ -24,7 +25,6 @@ import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
 import pixeron.format.CellTable;
 import pixeron.image.Pixel;
-import pixeron.number.Decimals;
 import pixeron.step.Operation;
 import pixeron.step.PixelTable;
 import pixeron.step.Step;
@@ -140,13 +140,7 @@ final class NumbersByHand extends FlowPane {
         Label mark = marks.get(column);
         mark.getStyleClass().removeAll("agrees", "differs", "follows", "not-understood");
         cell.ifPresent(found -> mark.getStyleClass().add(found.state().word()));
-        mark.setText(cell.map(found -> switch (found.state()) {
-            case AGREES -> "✓";
-            case FOLLOWS -> "↳";
-            case NOT_UNDERSTOOD -> "?";
-            case DIFFERS -> (found.difference().orElseThrow().signum() > 0 ? "▲" : "▼")
-                    + Decimals.approximate(found.difference().orElseThrow().absolute());
-        }).orElse(""));
+        mark.setText(cell.map(TableWords::mark).orElse(""));
         String why = cell.map(found -> switch (found.state()) {
             case AGREES -> "agrees";
             case FOLLOWS -> "right, given your number before it";

@@ -79,10 +79,15 @@ final class StepRow extends HBox {
         setAccessibleText("Step " + (position + 1) + ": " + step.line() + (isOn ? "" : ", off"));
     }
 
-    void showOutcome(StepState state, boolean isCounted) {
+    /** @param isOpen false while somebody looks for a mistake alone: then neither picture nor counts give anything away */
+    void showOutcome(StepState state, boolean isOpen) {
         if (state.after() instanceof Outcome.Done done) {
-            show(done.image());
-            setResult(isCounted ? agreement(state.check()) : "", false);
+            if (isOpen) {
+                show(done.image());
+            } else {
+                picture.getChildren().clear();
+            }
+            setResult(isOpen ? agreement(state.check()) : "", false);
         } else {
             picture.getChildren().clear();
             int failed = ((Outcome.Failed) state.after()).position();

@@ -65,6 +65,13 @@ class WrongPartTest {
     }
 
     @Test
+    void nothingIsWrongWithWhatIsRight() {
+        assertThat(said("box size=3", "(73+18+99+140+61+5+34+200+12)/9")).isEmpty();
+        assertThat(said("linear gain=1.5 bias=-20", "1.5×61 − 20")).isEmpty();
+        assertThat(said("equalize", "5×255/9")).isEmpty();
+    }
+
+    @Test
     void nothingIsSaidOfNumbersNorWhereMuchDiffers() {
         assertThat(said("box size=3", "71")).isEmpty();
         assertThat(said("box size=3", "(1+2+3+4)/4")).isEmpty();

@@ -9,7 +9,7 @@ import pixeron.working.Table;
 import pixeron.working.TableNames;
 
 /** What tables and columns are called for people. */
-final class TableWords {
+public final class TableWords {
 
     private TableWords() {
     }
@@ -41,7 +41,7 @@ final class TableWords {
     }
 
     /** @return the mark of a cell: its shape says what its colour says */
-    static String mark(TableCheck.Cell cell) {
+    public static String mark(TableCheck.Cell cell) {
         return switch (cell.state()) {
             case AGREES -> "✓";
             case DIFFERS -> (cell.difference().orElseThrow().signum() > 0 ? "▲" : "▼")

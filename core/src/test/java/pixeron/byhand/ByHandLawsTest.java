@@ -1,0 +1,131 @@
+package pixeron.byhand;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import pixeron.PixeronException;
+import pixeron.byhand.slip.Slip.Way;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.KnownSlips;
+import pixeron.byhand.slip.search.SlipFinder;
+import pixeron.byhand.table.HandTable;
+import pixeron.byhand.table.HandTable.Place;
+import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.table.TableSlips;
+import pixeron.byhand.work.Start;
+import pixeron.byhand.work.StepWork;
+import pixeron.byhand.work.StepWork.Written;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.step.Operation;
+import pixeron.step.PixelTable;
+import pixeron.step.Progress;
+import pixeron.step.Step;
+import pixeron.step.StepArbitraries;
+import pixeron.working.Table;
+
+/** What holds for every step of the catalog on random images. */
+class ByHandLawsTest {
+
+    private final class Case {
+        private final Random random;
+        private final Image before;
+        private final Step step;
+        private final Operation operation;
+
+        Case(long seed) {
+            random = new Random(seed);
+            before = StepArbitraries.image(random);
+            step = StepArbitraries.step(random, before);
+            operation = step.bind(before);
+        }
+
+        /** Every other cell as somebody with a slip would have written it. */
+        HandSheet half(Way way) {
+            HandSheet sheet = HandSheet.EMPTY;
+            for (int n = 0; n < before.count(); n++) {
+                if (operation.contains(before.pixel(n)) && random.nextBoolean()) {
+                    try {
+                        sheet = sheet.with(before.pixel(n), Decimals.exact(way.value().apply(before.pixel(n))));
+                    } catch (PixeronException withoutValue) {
+                        // Nobody can write what the slip does not give.
+                    }
+                }
+            }
+            return sheet;
+        }
+
+        HandSheet right() {
+            return half(Way.of("right", operation));
+        }
+    }
+
+    private static HandTable filled(Table table) {
+        Map<Place, String> cells = new HashMap<>();
+        for (int row = 0; row < table.rows().size(); row++) {
+            for (String column : table.columns()) {
+                if (table.isFillable(column)) {
+                    cells.put(new Place(table.key(row), column), Decimals.exact(table.value(row, column).orElseThrow()));
+                }
+            }
+        }
+        return HandTable.EMPTY.with(cells);
+    }
+
+    /** What is right agrees, and neither a slip nor a start is claimed of it: in tables, on the way to a pixel, in the sheet. */
+    @Property(tries = 150)
+    void nothingIsSaidOfWhatIsRight(@ForAll long seed) {
+        Case one = new Case(seed);
+        Map<String, HandTable> hands = new HashMap<>();
+        for (Table table : one.operation.tables()) {
+            TableCheck check = TableCheck.of(filled(table), table);
+            assertThat(check.count(TableCheck.State.AGREES)).isEqualTo(check.cells().size());
+            assertThat(TableSlips.find(check, table, one.step, one.before)).isEmpty();
+            hands.put(table.name(), filled(table));
+        }
+        Pixel pixel = one.before.pixel(one.random.nextInt(one.before.count()));
+        PixelTable.named(one.step, one.operation, PixelTable.name(pixel)).ifPresent(table ->
+                hands.put(table.name(), filled(table)));
+        Written written = new Written(0, one.step, one.operation, one.right(), hands);
+        assertThat(Start.of(List.of(StepWork.of(written, Optional.empty())))).isEmpty();
+    }
+
+    /** What is claimed explains its cells, contradicts none that agrees, and the cell that would tell is blank and tells. */
+    @Property(tries = 150)
+    void whatIsClaimedHolds(@ForAll long seed) {
+        Case one = new Case(seed);
+        List<Way> ways = KnownSlips.all().stream().flatMap(slip -> slip.ways(one.step, one.before).stream()).toList();
+        if (ways.isEmpty()) {
+            return;
+        }
+        HandSheet sheet = one.half(ways.get(one.random.nextInt(ways.size())));
+        Check check = Check.of(sheet, one.operation);
+        Findings found = SlipFinder.find(check, one.step, one.before);
+        int explained = found.slips().stream().mapToInt(Explanation::explains).sum();
+        assertThat(explained + found.wrong().size()).isEqualTo(check.differing().size());
+        for (Explanation slip : found.slips()) {
+            assertThat(slip.pixels()).hasSize(slip.explains()).doesNotHaveDuplicates();
+            slip.done().ifPresent(done -> slip.pixels().forEach(pixel ->
+                    assertThat(sheet.cells().get(pixel).agreesWith(done.value(pixel))).isTrue()));
+            slip.telling().ifPresent(telling -> {
+                assertThat(sheet.cells()).doesNotContainKey(telling.pixel());
+                assertThat(telling.here().compareValue(telling.there())).isNotZero();
+            });
+        }
+    }
+
+    /** A sheet turned twice is the sheet. */
+    @Property(tries = 50)
+    void turnedTwiceIsAsItWas(@ForAll long seed) {
+        HandSheet sheet = new Case(seed).right();
+        assertThat(sheet.swapped().swapped()).isEqualTo(sheet);
+    }
+}
