@@ -20,6 +20,7 @@ import pixeron.chain.Stage;
 import pixeron.format.SafeFile;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
+import pixeron.step.KnownValues;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 
@@ -44,6 +45,7 @@ final class FolderCheck {
         }
         List<Path> files = files(folder, out);
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
+        KnownValues known = new KnownValues(operation);
         SlipFinder finder = new SlipFinder(stage.link().step(), operation.before());
         StringWriter text = new StringWriter();
         boolean isAllRight = true;
@@ -51,7 +53,7 @@ final class FolderCheck {
             csv.printRecord("file", "filled", "agree", "differ", "first slip", "score", "problem");
             for (Path file : files) {
                 try {
-                    Check check = Check.of(sheets.apply(file), operation);
+                    Check check = Check.of(sheets.apply(file), known);
                     CheckCommand.requireUnderstood(check, file);
                     List<Explanation> slips = finder.find(check, Progress.NONE).slips();
                     int differ = check.differing().size();

@@ -81,7 +81,7 @@ class ByHandLawsTest {
     }
 
     /** What is right agrees, and neither a slip nor a start is claimed of it: in tables, on the way to a pixel, in the sheet. */
-    @Property(tries = 150)
+    @Property(tries = 50)
     void nothingIsSaidOfWhatIsRight(@ForAll long seed) {
         Case one = new Case(seed);
         Map<String, HandTable> hands = new HashMap<>();
@@ -99,7 +99,7 @@ class ByHandLawsTest {
     }
 
     /** What is claimed explains its cells, contradicts none that agrees, and the cell that would tell is blank and tells. */
-    @Property(tries = 150)
+    @Property(tries = 50)
     void whatIsClaimedHolds(@ForAll long seed) {
         Case one = new Case(seed);
         List<Way> ways = KnownSlips.all().stream().flatMap(slip -> slip.ways(one.step, one.before).stream()).toList();

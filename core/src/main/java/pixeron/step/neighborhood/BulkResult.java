@@ -14,9 +14,11 @@ import pixeron.step.Progress;
 final class BulkResult {
 
     private static final int STRIPES_PER_CORE = 4;
-    /** Fewer rows than this cost more to prepare, with the window's rows around them, than a second core saves. */
+    /** A table may have so many codes for each pixel of the image. */
+    private static final int TABLED_FOR_PIXEL = 16;
     /** Images with fewer pixels are done before a second core has begun; slips ask for very many of them. */
     private static final int WORTH_ALL_CORES = 1 << 14;
+    /** Fewer rows than this cost more to prepare, with the window's rows around them, than a second core saves. */
     private static final int FEWEST_ROWS = 16;
     /** Where there can be more different codes than this, each is worked out where it occurs. */
     private static final int MOST_KEPT = 1 << 22;
@@ -53,10 +55,11 @@ final class BulkResult {
     private Image levels(Progress progress) {
         LevelRaster raster = new LevelRaster(rows, columns, before.maximumLevel());
         Finish finish = operation.finish();
-        if (hasFewCodes(MOST_TABLED)) {
+        // Of a small image most codes of a long table would never be looked up.
+        if (hasFewCodes((int) Math.min(MOST_TABLED, (long) TABLED_FOR_PIXEL * rows * columns))) {
             char[] table = new char[codes.most() - codes.least() + 1];
-            IntStream.range(0, table.length).parallel().forEach(n ->
-                    table[n] = (char) codes.level(codes.least() + n, finish));
+            IntStream all = IntStream.range(0, table.length);
+            (table.length < WORTH_ALL_CORES ? all : all.parallel()).forEach(n -> table[n] = (char) codes.level(codes.least() + n, finish));
             byte[] bytes = new byte[before.maximumLevel() <= Image.BYTE_MAXIMUM && hasNothingSpecial() ? table.length : 0];
             for (int n = 0; n < bytes.length; n++) {
                 bytes[n] = (byte) table[n];

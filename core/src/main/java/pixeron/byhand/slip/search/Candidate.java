@@ -8,6 +8,7 @@ import pixeron.byhand.HandValue;
 import pixeron.byhand.slip.Slip.Way;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
@@ -22,13 +23,17 @@ final class Candidate {
     /** The value was asked for, and there is none. */
     private static final Object NOTHING = new Object();
 
+    /** Among levels: there is no value, or one that is no level. */
+    private static final int NONE = -1;
+    private static final int OTHER = -2;
+
     private final List<String> ids;
     private final Way way;
     private final Image before;
     private final Object[] known;
     private int asked;
     private Optional<Image> whole = Optional.empty();
-    /** The same as levels in reading order; null where they are none or the result has another size. */
+    /** All values as levels in reading order, once enough of them were asked for; null before. */
     private int[] levels;
 
     /** @param ids the slip, or the two of them */
@@ -63,16 +68,27 @@ final class Candidate {
     }
 
     private Value worked(Pixel pixel) {
-        if (++asked == WORTH_ALL) {
-            whole = whole();
-            levels = whole.filter(image -> image.isLevelImage() && image.rows() == before.rows()
-                    && image.columns() == before.columns()).map(Candidate::levels).orElse(null);
-        }
         try {
             return way.value().apply(pixel);
         } catch (PixeronException withoutValue) {
             return null;
         }
+    }
+
+    /** Asked often enough, all values are worth having at once. */
+    private boolean hasLevels() {
+        if (levels == null && known != null && ++asked > WORTH_ALL) {
+            whole = whole();
+            levels = new int[before.count()];
+            for (int n = 0; n < levels.length; n++) {
+                levels[n] = value(before.pixel(n)).map(Candidate::level).orElse(NONE);
+            }
+        }
+        return levels != null;
+    }
+
+    private static int level(Value value) {
+        return Image.isLevel(value, Image.LARGEST_MAXIMUM) ? ((Rational) value).toInt() : OTHER;
     }
 
     /** @return all values at once where a step gives them and none is missing or a double */
@@ -85,29 +101,21 @@ final class Candidate {
         }
     }
 
-    private static int[] levels(Image image) {
-        int[] levels = new int[image.count()];
-        for (int row = 0; row < image.rows(); row++) {
-            image.levels(row, levels, row * image.columns());
-        }
-        return levels;
-    }
-
     /** @return whether it gives what the person wrote */
-    boolean explains(Asked asked) {
-        if (levels != null && asked.level() != Asked.NO_LEVEL) {
-            return levels[asked.offset()] == asked.level();
+    boolean explains(Asked cell) {
+        if (cell.level() != Asked.NO_LEVEL && hasLevels() && levels[cell.offset()] != OTHER) {
+            return levels[cell.offset()] == cell.level();
         }
-        HandValue byHand = asked.cell().byHand();
-        Optional<Value> value = value(asked.pixel());
+        HandValue byHand = cell.cell().byHand();
+        Optional<Value> value = value(cell.pixel());
         return value.isPresent() && (!way.isUnrounded() || byHand.isDetailed() || value.get().isWhole())
                 && byHand.agreesWith(value.get());
     }
 
     /** @return whether the person would have written something else in an agreeing cell */
     boolean contradicts(Asked agreeing) {
-        if (levels != null && agreeing.level() != Asked.NO_LEVEL) {
-            return levels[agreeing.offset()] != agreeing.level();
+        if (agreeing.level() != Asked.NO_LEVEL && hasLevels() && levels[agreeing.offset()] != OTHER) {
+            return levels[agreeing.offset()] != NONE && levels[agreeing.offset()] != agreeing.level();
         }
         Optional<Value> value = value(agreeing.pixel());
         return value.isPresent() && !agreeing.cell().byHand().agreesWith(value.get());

@@ -26,7 +26,7 @@ final class Search {
     /** So many cells more than single slips one after the other must two at once explain. */
     private static final int MORE_FOR_TWO = 2;
     /** Below so many values a second core costs more than it saves. */
-    private static final int WORTH_BOTH_CORES = 50_000;
+    private static final int WORTH_BOTH_CORES = 1_000_000;
     /** From so many explained cells on, a slip that nothing rivals is no chance. */
     private static final int MANY = 4;
 
