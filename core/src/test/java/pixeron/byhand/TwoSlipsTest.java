@@ -115,6 +115,27 @@ class TwoSlipsTest {
     }
 
     @Test
+    void whatGivesTheSameEverywhereIsNamedToo() {
+        // Counts 5 9 6 2 6 0 19 17 of the levels 0 … 7: level 1 gets 7 · 14 ÷ 64 = 1.53 and so 2, with 13 or less 1.
+        int[] levels = new int[64];
+        int[] counts = {5, 9, 6, 2, 6, 0, 19, 17};
+        for (int k = 0, n = 0; k < 8; n += counts[k++]) {
+            java.util.Arrays.fill(levels, n, n + counts[k], k);
+        }
+        Image sort = Image.ofLevels(8, 8, 7, n -> levels[n]);
+        int[] written = {1, 1, 2, 2, 3, 3, 5, 7};
+        HandSheet sheet = HandSheet.EMPTY;
+        for (int n = 0; n < 64; n++) {
+            sheet = sheet.with(sort.pixel(n), String.valueOf(written[levels[n]]));
+        }
+        Step step = StepLine.parse("equalize");
+        Explanation slip = SlipFinder.find(Check.of(sheet, step.bind(sort)), step, sort).slips().get(0);
+        assertThat(slip.explains()).isEqualTo(9);
+        assertThat(slip.certainty()).startsWith("The same values come out when ").contains("from level 1 on")
+                .endsWith("; your numbers on the way would tell.");
+    }
+
+    @Test
     void aSearchThatIsNoLongerWantedEnds() {
         Image before = Image.of(255, PROOF);
         Step step = StepLine.parse("sharpen");

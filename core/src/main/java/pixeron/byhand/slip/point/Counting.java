@@ -16,8 +16,8 @@ import pixeron.step.StepType;
 /** Slips in the counts of an equalization: shares that do not run, a running count that goes wrong, a level miscounted. */
 public final class Counting implements Slip {
 
-    /** Counts that are further off are not tried. */
-    private static final int FARTHEST = 5;
+    /** By how much a count is off, the nearest first; further is not tried. */
+    private static final int[] ERRORS = {-1, 1, -2, 2, -3, 3, -4, 4, -5, 5};
     /** With more levels than this, every level with every error would be too many to try. */
     private static final int MOST_LEVELS = 256;
 
@@ -71,13 +71,10 @@ public final class Counting implements Slip {
         List<Way> ways = new ArrayList<>();
         for (int k = 0; k <= of.before.maximumLevel(); k++) {
             // A slip shows first at a level that occurs.
-            for (int off = -FARTHEST; off <= FARTHEST && of.histogram.count(k) > 0; off++) {
-                int from = k;
-                int error = off;
-                if (off != 0) {
-                    ways.add(of.way("the running count is wrong by " + signed(off) + " from level " + k + " on",
-                            level -> of.histogram.running(level) + (level >= from ? error : 0), of.area.count()));
-                }
+            int from = k;
+            for (int error : of.histogram.count(k) > 0 ? ERRORS : new int[0]) {
+                ways.add(of.way("the running count is wrong by " + signed(error) + " from level " + k + " on",
+                        level -> of.histogram.running(level) + (level >= from ? error : 0), of.area.count()));
             }
         }
         return ways;
@@ -86,11 +83,10 @@ public final class Counting implements Slip {
     private static List<Way> miscountedWays(Equalization of) {
         List<Way> ways = new ArrayList<>();
         for (int k = 0; k <= of.before.maximumLevel(); k++) {
-            for (int off = -FARTHEST; off <= FARTHEST && of.histogram.count(k) > 0; off++) {
-                int at = k;
-                int error = off;
-                if (off != 0 && of.histogram.count(k) + off >= 0) {
-                    ways.add(of.way("level " + k + " is counted " + (of.histogram.count(k) + off) + " times instead of "
+            int at = k;
+            for (int error : of.histogram.count(k) > 0 ? ERRORS : new int[0]) {
+                if (of.histogram.count(k) + error >= 0) {
+                    ways.add(of.way("level " + k + " is counted " + (of.histogram.count(k) + error) + " times instead of "
                             + of.histogram.count(k) + ", and the sums follow",
                             level -> of.histogram.running(level) + (level >= at ? error : 0), of.area.count() + error));
                 }

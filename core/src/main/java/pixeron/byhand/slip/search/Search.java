@@ -3,11 +3,13 @@ package pixeron.byhand.slip.search;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
@@ -27,6 +29,8 @@ final class Search {
     private static final int MORE_FOR_TWO = 2;
     /** Below so many values a second core costs more than it saves. */
     private static final int WORTH_BOTH_CORES = 1_000_000;
+    /** More slips than this with the same values are not listed. */
+    private static final int MOST_NAMED = 2;
     /** From so many explained cells on, a slip that nothing rivals is no chance. */
     private static final int MANY = 4;
 
@@ -162,7 +166,7 @@ final class Search {
             return new Telling(pixel, slip.value(pixel).orElseThrow(), other.value(pixel).orElseThrow());
         });
         return new Explanation(ordered(slip), explains, left.size(), cells + " are what you get when " + slip.way().words()
-                + ".", certainty(explains, rival, telling), telling, pixels, slip.way().done());
+                + ".", certainty(explains, rival, telling, found), telling, pixels, slip.way().done());
     }
 
     /** Of two slips, the one that explains more by itself is named first. */
@@ -178,8 +182,15 @@ final class Search {
                 .mapToLong(single -> left.stream().filter(single::explains).count()).max().orElse(0);
     }
 
-    private static String certainty(int explains, Optional<Candidate> rival, Optional<Telling> telling) {
+    private static String certainty(int explains, Optional<Candidate> rival, Optional<Telling> telling, Found found) {
         String few = explains == 1 ? "One cell is" : explains + " cells are";
+        // What gives the same in every cell can only be told apart by the numbers on the way.
+        List<String> same = rival.isPresent() ? List.of() : found.rivals().stream().filter(other ->
+                !other.ids().equals(found.candidate().ids())).collect(Collectors.toMap(Candidate::ids, other -> other.way().words(),
+                        (first, other) -> first, LinkedHashMap::new)).values().stream().limit(MOST_NAMED).toList();
+        if (!same.isEmpty()) {
+            return "The same values come out when " + String.join(", or when ", same) + "; your numbers on the way would tell.";
+        }
         return telling.map(cell -> few + " not enough to tell it from another slip: the same comes out when "
                 + rival.orElseThrow().way().words() + ". Fill " + cell.pixel() + ": " + Decimals.working(cell.here())
                 + " speaks for the first, " + Decimals.working(cell.there()) + " for the other.").orElseGet(() ->
