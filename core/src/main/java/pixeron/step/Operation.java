@@ -63,6 +63,15 @@ public interface Operation extends Explained {
     }
 
     /**
+     * @param cell which cell of each window, numbered as in {@link #cells}
+     * @return the same step with that cell left out of every window; empty where the step has no windows, or its result has
+     *     another size
+     */
+    default Optional<Explained> missing(int cell) {
+        return Optional.empty();
+    }
+
+    /**
      * @param name a name in the step's formula, such as M
      * @return the same step with another number for that name; empty where there is no formula with such a name
      */

@@ -50,6 +50,32 @@ class SlipIdsTest {
         return (int) Arrays.stream(SORT).flatMapToInt(Arrays::stream).filter(r -> r <= level).count();
     }
 
+    /** Without the cell to the left, of the eight others the fourth and fifth are halfway; the sum of |x| and |y| lacks it too. */
+    @Test
+    void aNeighborIsMissedInWindowsWithoutWeights() {
+        proof("neighbor-missed", "median size=3 border=repeat", (i, j) -> {
+            int[] cells = new int[8];
+            int n = 0;
+            for (int a = -1; a <= 1; a++) {
+                for (int b = -1; b <= 1; b++) {
+                    if (a != 0 || b != -1) {
+                        cells[n++] = at(i + a, j + b);
+                    }
+                }
+            }
+            Arrays.sort(cells);
+            return nearest(cells[3] + cells[4], 2);
+        });
+        proof("neighbor-missed", "sobel part=sum border=repeat", (i, j) -> clip(Math.abs(at(i - 1, j + 1) + 2 * at(i, j + 1)
+                + at(i + 1, j + 1) - at(i - 1, j - 1) - at(i + 1, j - 1)) + Math.abs(at(i + 1, j - 1) + 2 * at(i + 1, j)
+                        + at(i + 1, j + 1) - at(i - 1, j - 1) - 2 * at(i - 1, j) - at(i - 1, j + 1))));
+    }
+
+    /** The proof with its edge repeated. */
+    private static int at(int i, int j) {
+        return PROOF[Math.max(0, Math.min(4, i))][Math.max(0, Math.min(4, j))];
+    }
+
     @Test
     void roundingAndOverflow() {
         proof("rounded-nearest", "divide divisor=3 rounding=floor", (i, j) -> nearest(PROOF[i][j], 3));

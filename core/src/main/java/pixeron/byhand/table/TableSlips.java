@@ -41,11 +41,22 @@ public final class TableSlips {
     }
 
     private final Table table;
-    private final List<Given> all;
+    private final Step step;
+    private final Image before;
+    private List<Given> all;
 
-    private TableSlips(Table table, List<Given> all) {
+    private TableSlips(Table table, Step step, Image before) {
         this.table = table;
-        this.all = all;
+        this.step = step;
+        this.before = before;
+    }
+
+    /** Made when it is first needed: a table of one row never does. */
+    private List<Given> all() {
+        if (all == null) {
+            all = given(table, step, before);
+        }
+        return all;
     }
 
     /**
@@ -59,7 +70,7 @@ public final class TableSlips {
         if (check.first().isEmpty()) {
             return List.of();
         }
-        TableSlips slips = new TableSlips(table, given(table, step, before));
+        TableSlips slips = new TableSlips(table, step, before);
         List<TableSlip> found = new ArrayList<>();
         for (String column : table.columns()) {
             slips.find(check, column).ifPresent(found::add);
@@ -75,7 +86,7 @@ public final class TableSlips {
         }
         List<TableCheck.Cell> agreeing = cells.stream().filter(cell -> cell.state() == TableCheck.State.AGREES).toList();
         TableSlip best = null;
-        for (Given slip : wrong.isEmpty() ? List.<Given>of() : all) {
+        for (Given slip : wrong.isEmpty() ? List.<Given>of() : all()) {
             if (slip.column().equals(column) && agreeing.stream().noneMatch(cell -> slip.row().apply(cell.row())
                     .filter(value -> !cell.byHand().agreesWith(value)).isPresent())) {
                 List<TableCheck.Cell> explained = wrong.stream().filter(cell -> slip.row().apply(cell.row())

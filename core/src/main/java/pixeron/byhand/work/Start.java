@@ -66,8 +66,8 @@ public record Start(int position, String table, String row, Optional<TableCheck.
                 .orElseGet(() -> place.apply(cell.orElseThrow().pixel()) + ": " + numbers(cell.orElseThrow().byHand().text(),
                         Decimals.working(cell.orElseThrow().value())));
         return where + "." + (following == 0 ? "" : " " + following + (following == 1 ? " later difference follows."
-                : " later differences follow.")) + (others == 0 ? "" : " " + others + (others == 1 ? " other cell is"
-                        : " other cells are") + " wrong without following from anything.");
+                : " later differences follow.")) + (others == 0 ? "" : " " + others + (others == 1 ? " other cell is" : " other cells are")
+                        + " wrong as well.");
     }
 
     private static String numbers(String written, String right) {

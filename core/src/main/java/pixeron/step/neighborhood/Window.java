@@ -31,11 +31,11 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
      * @param value what stands there; empty where nothing does
      */
     public record Cell(int row, int column, Optional<Pixel> source, boolean isInside, Optional<Value> value) {
-    }
 
-    /** @return a square window whose anchor is its middle, or the cell before the middle of an even one */
-    public static Window square(int size, Border border, Value outside) {
-        return new Window(size, size, (size - 1) / 2, (size - 1) / 2, border, outside);
+        /** @return the cell with nothing in it */
+        Cell blank() {
+            return new Cell(row, column, Optional.empty(), isInside, Optional.empty());
+        }
     }
 
     /** @return whether the whole window on the pixel is inside the image */

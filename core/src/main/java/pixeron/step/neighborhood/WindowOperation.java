@@ -27,13 +27,17 @@ import pixeron.working.Working;
  */
 public abstract class WindowOperation implements Operation {
 
+    private static final int ALL_CELLS = -1;
+
     private final Step step;
     private final Image before;
+    private final Sight asIs;
     private final Window window;
     private final Optional<Area> area;
     private final Finish finish;
 
     protected WindowOperation(Step step, Image before, Window window) {
+        this.asIs = new Sight(before::value, ALL_CELLS);
         window.requireFit(before);
         this.step = step;
         this.before = before;
@@ -99,7 +103,7 @@ public abstract class WindowOperation implements Operation {
 
     @Override
     public final Image result(Progress progress) {
-        return fastResult(progress).orElseGet(() -> each(progress, pixel -> written(pixel, before::value)));
+        return fastResult(progress).orElseGet(() -> each(progress, pixel -> written(pixel, asIs)));
     }
 
     /** @return an image of the result's size, whose values come from the pixels of the image before */
@@ -116,40 +120,50 @@ public abstract class WindowOperation implements Operation {
         return Image.from(rows, columns, before.maximumLevel(), values);
     }
 
-    private Value written(Pixel pixel, Function<Pixel, Value> read) {
-        return isKept(pixel) ? read.apply(pixel) : finish.apply(exactOf(pixel, read));
+    private Value written(Pixel pixel, Sight sight) {
+        return isKept(pixel) ? sight.read.apply(pixel) : finish.apply(exactOf(pixel, sight));
     }
 
-    private Value exactOf(Pixel pixel, Function<Pixel, Value> read) {
-        return isKept(pixel) ? read.apply(pixel) : valueOf(pixel, window.cells(before, pixel, read));
+    private Value exactOf(Pixel pixel, Sight sight) {
+        return isKept(pixel) ? sight.read.apply(pixel) : valueOf(pixel, cells(pixel, sight));
+    }
+
+    private List<Window.Cell> cells(Pixel pixel, Sight sight) {
+        List<Window.Cell> all = window.cells(before, pixel, sight.read);
+        if (sight.dropped == ALL_CELLS) {
+            return all;
+        }
+        List<Window.Cell> fewer = new ArrayList<>(all);
+        fewer.set(sight.dropped, all.get(sight.dropped).blank());
+        return fewer;
     }
 
     @Override
     public final Value exact(Pixel result) {
-        return exactOf(window.source(result), before::value);
+        return exactOf(window.source(result), asIs);
     }
 
     @Override
     public final Value value(Pixel result) {
-        return written(window.source(result), before::value);
+        return written(window.source(result), asIs);
     }
 
     @Override
     public final Working explain(Pixel result) {
-        return explain(result, before::value);
+        return explain(result, asIs);
     }
 
-    private Working explain(Pixel result, Function<Pixel, Value> read) {
+    private Working explain(Pixel result, Sight sight) {
         Pixel pixel = window.source(result);
         String title = step.line() + ", " + result + (pixel.equals(result) ? "" : " (before: " + pixel + ")");
         if (isKept(pixel)) {
-            Value sample = read.apply(pixel);
+            Value sample = sight.read.apply(pixel);
             String why = isInArea(pixel) ? "the window leaves the image, the pixel keeps its value"
                     : "outside the area, the pixel keeps its value";
             return new Working(title, List.of(Line.of(isInArea(pixel) ? "border" : "area",
                     Run.after(Decimals.working(sample)), Run.note("   " + why))), sample, sample);
         }
-        List<Window.Cell> cells = window.cells(before, pixel, read);
+        List<Window.Cell> cells = cells(pixel, sight);
         List<Line> lines = new ArrayList<>(work(pixel, cells));
         Value exact = valueOf(pixel, cells);
         lines.addAll(finish.explain(exact));
@@ -158,10 +172,10 @@ public abstract class WindowOperation implements Operation {
 
     @Override
     public final void follow(Pixel result, LoopWriter out) {
-        follow(result, out, before::value);
+        follow(result, out, asIs);
     }
 
-    private void follow(Pixel result, LoopWriter out, Function<Pixel, Value> read) {
+    private void follow(Pixel result, LoopWriter out, Sight sight) {
         Pixel pixel = window.source(result);
         if (window.border() == Border.CROP) {
             out.set("before at", pixel.row() + ", " + pixel.column());
@@ -169,18 +183,18 @@ public abstract class WindowOperation implements Operation {
         String stays = (area.isPresent() ? "unless (i, j) is in the area" : "unless the whole window is inside")
                 + ": after[i][j] ← before[i][j]";
         if (isKept(pixel)) {
-            out.set("after[i][j]", read.apply(pixel)).line(0, stays).onlyWriteFromNowOn();
+            out.set("after[i][j]", sight.read.apply(pixel)).line(0, stays).onlyWriteFromNowOn();
         } else if (keepsSome()) {
             out.mention(0, stays);
         }
-        List<Window.Cell> cells = window.cells(before, pixel, read);
+        List<Window.Cell> cells = cells(pixel, sight);
         follow(out, pixel, cells);
         finish.follow(out, valueOf(pixel, cells));
     }
 
     @Override
     public final Optional<Explained> reading(Function<Pixel, Value> read) {
-        return window.border() == Border.CROP ? Optional.empty() : Optional.of(new Reading(read));
+        return window.border() == Border.CROP ? Optional.empty() : Optional.of(new Seen(new Sight(read, ALL_CELLS)));
     }
 
     @Override
@@ -191,13 +205,27 @@ public abstract class WindowOperation implements Operation {
                         - window.anchorColumn(), cell.source(), cell.value(), cell.isInside())).toList();
     }
 
-    /** The same step with other values around each pixel. */
-    private final class Reading implements Explained {
+    @Override
+    public final Optional<Explained> missing(int cell) {
+        return window.border() == Border.CROP ? Optional.empty() : Optional.of(new Seen(new Sight(before::value, cell)));
+    }
 
-        private final Function<Pixel, Value> read;
+    /**
+     * What is seen around a pixel.
+     *
+     * @param read gives what is read at a pixel
+     * @param dropped the cell of each window that is left out; {@link #ALL_CELLS} for none
+     */
+    private record Sight(Function<Pixel, Value> read, int dropped) {
+    }
 
-        Reading(Function<Pixel, Value> read) {
-            this.read = read;
+    /** The same step with other values around each pixel, or one fewer. */
+    private final class Seen implements Explained {
+
+        private final Sight sight;
+
+        Seen(Sight sight) {
+            this.sight = sight;
         }
 
         @Override
@@ -207,22 +235,22 @@ public abstract class WindowOperation implements Operation {
 
         @Override
         public Value exact(Pixel pixel) {
-            return exactOf(pixel, read);
+            return exactOf(pixel, sight);
         }
 
         @Override
         public Value value(Pixel pixel) {
-            return written(pixel, read);
+            return written(pixel, sight);
         }
 
         @Override
         public Working explain(Pixel pixel) {
-            return WindowOperation.this.explain(pixel, read);
+            return WindowOperation.this.explain(pixel, sight);
         }
 
         @Override
         public void follow(Pixel pixel, LoopWriter out) {
-            WindowOperation.this.follow(pixel, out, read);
+            WindowOperation.this.follow(pixel, out, sight);
         }
     }
 

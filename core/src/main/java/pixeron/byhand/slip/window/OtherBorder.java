@@ -36,7 +36,8 @@ public final class OtherBorder implements Slip {
             return Way.tried(words(), () -> other(step, border.word()), before);
         }
         List<Way> ways = new ArrayList<>();
-        for (int outside = 0; outside <= Math.min(MOST_CONSTANTS, before.maximumLevel()); outside++) {
+        // 0 is border-zero.
+        for (int outside = 1; outside <= Math.min(MOST_CONSTANTS, before.maximumLevel()); outside++) {
             String text = "constant outside=" + outside;
             ways.addAll(Way.tried("every value outside is taken as " + outside, () -> other(step, text), before));
         }

@@ -7,10 +7,13 @@ import java.util.function.UnaryOperator;
 import pixeron.byhand.slip.Slip;
 import pixeron.byhand.slip.Varied;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Overflow;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Place;
 import pixeron.step.Step;
 import pixeron.step.kernel.Kernel;
 import pixeron.step.kernel.Weights;
@@ -74,7 +77,22 @@ public final class Weighted implements Slip {
     @Override
     public List<Way> ways(Step step, Image before) {
         Optional<Step> kernel = Varied.is(step, "kernel") ? Optional.of(step) : step.type().spelledOut(step);
-        return kernel.map(found -> waysOf(found, before)).orElse(List.of());
+        return kernel.map(found -> waysOf(found, before)).orElseGet(() -> kind == Kind.MISSED ? missedWays(step, before)
+                : List.of());
+    }
+
+    /** Of a window without weights, such as a median's, a cell that is left out does not count. */
+    private static List<Way> missedWays(Step step, Image before) {
+        Operation operation = step.bind(before);
+        Pixel middle = new Pixel(before.rows() / 2, before.columns() / 2);
+        List<Place> cells = operation.cells(middle);
+        List<Way> ways = new ArrayList<>();
+        for (int n = 0; n < cells.size() && cells.size() <= MOST_WEIGHTS; n++) {
+            String words = "the cell " + place(cells.get(n).row() - middle.row(), cells.get(n).column() - middle.column())
+                    + " of the window is left out";
+            operation.missing(n).ifPresent(done -> ways.add(Way.of(words, done)));
+        }
+        return ways;
     }
 
     private List<Way> waysOf(Step kernel, Image before) {
