@@ -122,6 +122,23 @@ class ByHandLawsTest {
         }
     }
 
+    /** With a cell missing a step has the value that its working ends with, or says why it has none. */
+    @Property(tries = 100)
+    void aMissingCellGivesWhatItsWorkingSays(@ForAll long seed) {
+        Case one = new Case(seed);
+        Pixel pixel = one.before.pixel(one.random.nextInt(one.before.count()));
+        int cells = one.operation.contains(pixel) ? one.operation.cells(pixel).size() : 0;
+        for (int n = 0; n < cells; n++) {
+            one.operation.missing(n).ifPresent(without -> {
+                try {
+                    assertThat(without.value(pixel)).isEqualTo(without.explain(pixel).result());
+                } catch (PixeronException said) {
+                    assertThat(said.getMessage()).isNotBlank();
+                }
+            });
+        }
+    }
+
     /** A sheet turned twice is the sheet. */
     @Property(tries = 50)
     void turnedTwiceIsAsItWas(@ForAll long seed) {

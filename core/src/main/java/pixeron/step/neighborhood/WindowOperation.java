@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import pixeron.PixeronException;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -135,6 +136,9 @@ public abstract class WindowOperation implements Operation {
         }
         List<Window.Cell> fewer = new ArrayList<>(all);
         fewer.set(sight.dropped, all.get(sight.dropped).blank());
+        if (fewer.stream().noneMatch(cell -> cell.value().isPresent())) {
+            throw PixeronException.of("%s: at %s no cell of the window is left.", step.line(), pixel);
+        }
         return fewer;
     }
 

@@ -34,6 +34,8 @@ final class Search {
     /** From so many explained cells on, a slip that nothing rivals is no chance. */
     private static final int MANY = 4;
 
+    private static final int REPORT_EVERY = 128;
+
     private record Found(Candidate candidate, List<Asked> explained, List<Candidate> rivals) {
     }
 
@@ -116,7 +118,9 @@ final class Search {
         IntStream numbers = IntStream.range(0, candidates.size());
         // What each explains is found on all cores; which one is taken is decided in the order of the list.
         List<List<Asked>> all = (isLong ? numbers.parallel() : numbers).mapToObj(n -> {
-            progress.report((double) n / candidates.size());
+            if (n % REPORT_EVERY == 0) {
+                progress.report((double) n / candidates.size());
+            }
             return judged(candidates.get(n), needed);
         }).toList();
         int best = -1;
@@ -129,9 +133,8 @@ final class Search {
             return null;
         }
         List<Asked> cells = all.get(best);
-        int first = best;
         return new Found(candidates.get(best), cells, IntStream.range(best + 1, all.size())
-                .filter(n -> n != first && all.get(n).equals(cells)).mapToObj(candidates::get).toList());
+                .filter(n -> all.get(n).equals(cells)).mapToObj(candidates::get).toList());
     }
 
     /** @return the cells that a candidate explains; none as soon as it contradicts a cell or explains too few */
