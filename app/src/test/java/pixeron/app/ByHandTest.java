@@ -92,6 +92,23 @@ class ByHandTest extends WindowTest {
     }
 
     @Test
+    void aTurnedBlockOnTheClipboardIsOfferedToBeExchanged() {
+        openHalf();
+        interact(() -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putString("69\t82\n49\t49\n48\t51\n");
+            Clipboard.getSystemClipboard().setContent(content);
+        });
+        clickOn(sheet("By hand"));
+        interact(() -> bench().pick(new Pixel(0, 0)));
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        until(() -> shownText().contains("does not fit"));
+        clickOn("Exchange rows and columns");
+        settle();
+        assertThat(bench().shown().check().agree()).isEqualTo(6);
+    }
+
+    @Test
     void inASquareManyMoreAgreeingValuesTellThatItIsTurned() {
         open(write("square.pgm", "P2 2 2 255\n10 20\n30 40\n"));
         interact(() -> bench().addStep(StepLine.parse("add amount=1")));

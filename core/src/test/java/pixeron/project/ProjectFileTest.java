@@ -69,7 +69,8 @@ class ProjectFileTest {
             if (random.nextBoolean()) {
                 tables.put(chain.size(), Map.of("levels", HandTable.EMPTY.with(Map.of(
                         new HandTable.Place("3", "running"), random.nextInt(9) + "/4",
-                        new HandTable.Place("sum", "n"), "abc"))));
+                        new HandTable.Place("sum", "n"), "abc")),
+                        "pixel 0,0", HandTable.EMPTY.with(Map.of(new HandTable.Place("1", "with offset"), "7×3"))));
             }
         }
         if (chain.size() > 0 && random.nextBoolean()) {

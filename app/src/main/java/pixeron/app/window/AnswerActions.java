@@ -15,6 +15,7 @@ import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
 import pixeron.format.ReadOptions;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
 import pixeron.step.Explained;
 
 /** Values by hand from files: tables, spreadsheets, and what somebody's own program made. */
@@ -82,6 +83,27 @@ final class AnswerActions {
             offerToSwap(sheet, grid);
         } catch (PixeronException doesNotFit) {
             trouble.accept(PixeronException.because(doesNotFit, "%s: %s", file.getFileName(), doesNotFit.getMessage()));
+        }
+    }
+
+    /** Writes a block from the clipboard from the picked cell on; offers to exchange rows and columns where that fits better. */
+    void paste(CellTable block) {
+        Image grid = bench.shown().after().orElseThrow().image();
+        Pixel corner = bench.pickedProperty().get();
+        HandSheet before = bench.shown().sheet();
+        try {
+            HandSheet pasted = before.withBlock(corner, block, grid);
+            bench.editSheet(old -> pasted);
+            say.accept("Pasted from " + corner + " on");
+            if (before.isEmpty() && pasted.cells().size() == grid.count()) {
+                offerToSwap(pasted, grid);
+            }
+        } catch (PixeronException doesNotFit) {
+            banner.show(doesNotFit.getMessage());
+            CellTable swapped = block.trimmed().swapped();
+            if (swapped.rows().size() == grid.rows() && swapped.width() == grid.columns()) {
+                banner.offer("Exchange rows and columns", () -> bench.editSheet(old -> old.withBlock(new Pixel(0, 0), swapped, grid)));
+            }
         }
     }
 

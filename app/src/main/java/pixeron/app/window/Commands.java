@@ -28,9 +28,11 @@ final class Commands {
     private final Supplier<BenchView> view;
     private final Banner banner;
     private final Runnable lecture;
+    private final AnswerActions answers;
 
     /** @param lecture shows sheets and working large, or everything again */
-    Commands(Bench bench, Supplier<BenchView> view, Banner banner, Runnable lecture) {
+    Commands(Bench bench, Supplier<BenchView> view, Banner banner, AnswerActions answers, Runnable lecture) {
+        this.answers = answers;
         this.lecture = lecture;
         this.bench = bench;
         this.view = view;
@@ -226,14 +228,7 @@ final class Commands {
         } else if (bench.shown().explained().isEmpty()) {
             banner.show("Values by hand belong to a step; select one with a result first.");
         } else {
-            try {
-                HandSheet pasted = bench.shown().sheet().withBlock(bench.pickedProperty().get(), CellTable.parse(text),
-                        bench.shown().after().orElseThrow().image());
-                bench.editSheet(old -> pasted);
-                view.get().say("Pasted from " + bench.pickedProperty().get() + " on");
-            } catch (PixeronException doesNotFit) {
-                banner.show(doesNotFit.getMessage());
-            }
+            answers.paste(CellTable.parse(text));
         }
     }
 }

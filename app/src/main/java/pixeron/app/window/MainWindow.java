@@ -53,7 +53,7 @@ public final class MainWindow extends StackPane {
         answers = new AnswerActions(bench, reading, dialogs, banner, text -> view().say(text), files::trouble);
         files.setAskHow(this::askHow);
         opening = new OpeningView(files, this::showNewImage);
-        Commands commands = new Commands(bench, this::view, banner, this::toggleLecture);
+        Commands commands = new Commands(bench, this::view, banner, answers, this::toggleLecture);
         MainMenu menu = new MainMenu(files, answers, commands, theme, this::showOpening, this::showNewImage, this::showHelp,
                 () -> askToClose(Platform::exit));
         topBar = new TopBar(bench, files, commands, this::showNewImage, menu.button());
