@@ -21,6 +21,9 @@ final class Pairs {
 
     /** A slip with more ways than this is paired with endings only. */
     private static final int FEW = 20;
+    /** The same in a large image, where every pair costs more and nobody writes all values by hand. */
+    private static final int FEW_IN_LARGE = 8;
+    private static final int LARGE = 1 << 10;
     /** A slip with more ways than this is not paired at all. */
     private static final int MANY = 100;
 
@@ -54,7 +57,8 @@ final class Pairs {
             for (int second = first + 1; second < slips.size(); second++) {
                 Slip one = slips.get(first);
                 Slip other = slips.get(second);
-                if (isPaired(one, ways.get(first).size(), other, ways.get(second).size())) {
+                if (isPaired(one, ways.get(first).size(), other, ways.get(second).size(),
+                        before.count() > LARGE ? FEW_IN_LARGE : FEW)) {
                     List<String> ids = List.of(one.id(), other.id());
                     // What changes only the places or the result comes on top of what changes the step.
                     boolean isOnTop = !(other instanceof PlaceSlip) && (one instanceof PlaceSlip
@@ -67,10 +71,10 @@ final class Pairs {
         return pairs;
     }
 
-    private static boolean isPaired(Slip one, int ways, Slip other, int otherWays) {
+    private static boolean isPaired(Slip one, int ways, Slip other, int otherWays, int few) {
         boolean isEnding = ENDINGS.contains(kind(one.id())) || ENDINGS.contains(kind(other.id()));
         return !kind(one.id()).equals(kind(other.id())) && ways > 0 && otherWays > 0
-                && Math.max(ways, otherWays) <= (isEnding ? MANY : FEW);
+                && Math.max(ways, otherWays) <= (isEnding ? MANY : few);
     }
 
     private static List<Way> onTop(List<Way> below, Slip slip, Operation right) {

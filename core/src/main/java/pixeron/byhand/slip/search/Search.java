@@ -46,6 +46,7 @@ final class Search {
     private final List<Asked> agreeing;
     private final List<Asked> explained = new ArrayList<>();
     private final List<Asked> left;
+    private final boolean hasFractions;
 
     /**
      * @param check the sheet
@@ -63,6 +64,7 @@ final class Search {
         this.agreeing = new ArrayList<>(check.cells().stream().filter(cell -> cell.state() == CellCheck.State.AGREES)
                 .map(cell -> Asked.of(cell, before)).toList());
         this.left = new ArrayList<>(check.differing().stream().map(cell -> Asked.of(cell, before)).toList());
+        this.hasFractions = left.stream().anyMatch(cell -> cell.cell().byHand().isDetailed());
         // A slip that is not it shows soon in cells taken from everywhere; beside each other they are alike.
         Collections.shuffle(agreeing, new Random(1));
         Collections.shuffle(left, new Random(1));
@@ -139,6 +141,10 @@ final class Search {
 
     /** @return the cells that a candidate explains; none as soon as it contradicts a cell or explains too few */
     private List<Asked> judged(Candidate candidate, int needed) {
+        if (candidate.way().isUnrounded() && !hasFractions) {
+            // Where only whole numbers were written, nobody left fractions.
+            return List.of();
+        }
         List<Asked> cells = new ArrayList<>();
         int longest = Math.max(left.size(), agreeing.size());
         for (int n = 0; n < longest; n++) {
