@@ -44,6 +44,21 @@ class ByHandTest extends WindowTest {
         assertThat(bench().project().tables(0).get("pixel 0,1").cells()).hasSize(2);
         assertThat(field("sum").getAccessibleText()).isEqualTo("sum by hand, differs");
         assertThat(field("quotient").getAccessibleText()).contains("right, given your number before it");
+        // What is being typed stays when something else is calculated meanwhile, and belongs to its pixel when another is picked.
+        clickOn(field("rounded")).write("7");
+        interact(() -> bench().editSheet(sheet -> sheet.with(new Pixel(1, 2), "5")));
+        settle();
+        assertThat(field("rounded").getText()).isEqualTo("7");
+        interact(() -> bench().pick(new Pixel(1, 1)));
+        settle();
+        assertThat(field("rounded").getText()).isEmpty();
+        assertThat(bench().project().tables(0).get("pixel 0,1").cells()).hasSize(3);
+        assertThat(bench().project().tables(0)).doesNotContainKey("pixel 1,1");
+        interact(() -> {
+            bench().undo();
+            bench().undo();
+        });
+        settle();
         // Another pixel has its own numbers, and undo takes back what was written.
         interact(() -> bench().pick(new Pixel(1, 1)));
         settle();

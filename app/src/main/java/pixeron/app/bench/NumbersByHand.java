@@ -36,6 +36,8 @@ final class NumbersByHand extends FlowPane {
     private final Bench bench;
     private final Map<String, TextField> fields = new LinkedHashMap<>();
     private final Map<String, Label> marks = new HashMap<>();
+    /** What each field showed last; what differs from it is being typed and stays. */
+    private final Map<String, String> known = new HashMap<>();
     private Table table;
 
     NumbersByHand(Bench bench) {
@@ -53,7 +55,13 @@ final class NumbersByHand extends FlowPane {
     }
 
     private void show(Shown shown, Step step, Operation operation, Pixel pixel) {
-        table = PixelTable.of(step, operation, pixel);
+        Table wanted = PixelTable.of(step, operation, pixel);
+        if (table != null && !wanted.name().equals(table.name())) {
+            // A pixel can be picked before the field has lost the keyboard: what was typed belongs to the one before.
+            fields.forEach((column, field) -> write(column, field.getText()));
+            known.clear();
+        }
+        table = wanted;
         if (!List.copyOf(fields.keySet()).equals(table.columns())) {
             build();
         }
@@ -61,18 +69,19 @@ final class NumbersByHand extends FlowPane {
         TableCheck check = TableCheck.of(hand, table);
         List<TableSlip> slips = TableSlips.find(check, table, step, operation.before());
         fields.forEach((column, field) -> {
-            if (!field.isFocused() || !bench.savedProperty().get()) {
-                String written = hand.cell(table.key(0), column).map(HandValue::text).orElse("");
-                if (!field.getText().equals(written)) {
-                    field.setText(written);
-                }
+            boolean isTyping = field.isFocused() && known.containsKey(column) && !field.getText().equals(known.get(column));
+            String written = hand.cell(table.key(0), column).map(HandValue::text).orElse("");
+            if (!isTyping && !field.getText().equals(written)) {
+                field.setText(written);
             }
+            known.put(column, written);
             mark(column, check.cell(0, column), slips);
         });
     }
 
     private void build() {
         fields.clear();
+        known.clear();
         getChildren().setAll(new Label("On the way, by hand"));
         for (String column : table.columns()) {
             Label name = new Label(column);
@@ -130,7 +139,8 @@ final class NumbersByHand extends FlowPane {
         String name = table.name();
         String before = bench.project().tables(bench.position()).getOrDefault(name, HandTable.EMPTY)
                 .cell(table.key(0), column).map(HandValue::text).orElse("");
-        if (!before.equals(text.strip())) {
+        boolean isTyped = !text.equals(known.getOrDefault(column, ""));
+        if (isTyped && !before.equals(text.strip())) {
             bench.edit(project -> project.withTable(bench.position(), name,
                     hand -> hand.with(Map.of(new Place(table.key(0), column), text))));
         }

@@ -1,11 +1,11 @@
 package pixeron.byhand.slip.search;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.byhand.HandValue;
 import pixeron.byhand.slip.Slip.Way;
+import pixeron.byhand.slip.search.Explanation.Telling;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
@@ -131,19 +131,10 @@ final class Candidate {
                 && !explained.cell().byHand().agreesWith(value.get());
     }
 
-    /** @return some places in which this and another give different values, of those that are asked about */
-    List<Pixel> partingFrom(Candidate other, List<Pixel> asked, int most) {
-        List<Pixel> found = new ArrayList<>();
-        for (Pixel pixel : asked) {
-            Optional<Value> mine = value(pixel);
-            Optional<Value> theirs = other.value(pixel);
-            if (mine.isPresent() && theirs.isPresent() && mine.get().compareValue(theirs.get()) != 0) {
-                found.add(pixel);
-                if (found.size() == most) {
-                    break;
-                }
-            }
-        }
-        return found;
+    /** @return the first place of those in which this and another give different values; empty where there is none */
+    Optional<Telling> telling(Candidate other, List<Pixel> places) {
+        return places.stream().flatMap(pixel -> value(pixel).flatMap(mine -> other.value(pixel)
+                .filter(theirs -> mine.compareValue(theirs) != 0).map(theirs -> new Telling(pixel, mine, theirs))).stream())
+                .findFirst();
     }
 }

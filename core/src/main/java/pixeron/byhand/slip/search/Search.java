@@ -36,6 +36,10 @@ final class Search {
 
     private static final int REPORT_EVERY = 128;
 
+    /** Another that explains the same cells, with a blank cell that would tell the two apart. */
+    private record Rival(Candidate candidate, Telling telling) {
+    }
+
     private record Found(Candidate candidate, List<Asked> explained, List<Candidate> rivals) {
     }
 
@@ -168,14 +172,10 @@ final class Search {
         String cells = (explains == left.size() ? all : explains + " of the " + left.size())
                 + (isFirst ? " differing cells" : " other differing cells");
         List<Pixel> pixels = found.explained().stream().map(Asked::pixel).sorted().toList();
-        Optional<Candidate> rival = found.rivals().stream().filter(other -> !slip.partingFrom(other, blank, 1).isEmpty())
-                .findFirst();
-        Optional<Telling> telling = rival.map(other -> {
-            Pixel pixel = slip.partingFrom(other, blank, 1).get(0);
-            return new Telling(pixel, slip.value(pixel).orElseThrow(), other.value(pixel).orElseThrow());
-        });
+        Optional<Rival> rival = found.rivals().stream().flatMap(other -> slip.telling(other, blank).map(telling ->
+                new Rival(other, telling)).stream()).findFirst();
         return new Explanation(ordered(slip), explains, left.size(), cells + " are what you get when " + slip.way().words()
-                + ".", certainty(explains, rival, telling, found), telling, pixels, slip.way().done());
+                + ".", certainty(explains, rival, found), rival.map(Rival::telling), pixels, slip.way().done());
     }
 
     /** Of two slips, the one that explains more by itself is named first. */
@@ -191,7 +191,7 @@ final class Search {
                 .mapToLong(single -> left.stream().filter(single::explains).count()).max().orElse(0);
     }
 
-    private static String certainty(int explains, Optional<Candidate> rival, Optional<Telling> telling, Found found) {
+    private static String certainty(int explains, Optional<Rival> rival, Found found) {
         String few = explains == 1 ? "One cell is" : explains + " cells are";
         // What gives the same in every cell can only be told apart by the numbers on the way.
         List<String> same = rival.isPresent() ? List.of() : found.rivals().stream().filter(other ->
@@ -200,9 +200,10 @@ final class Search {
         if (!same.isEmpty()) {
             return "The same values come out when " + String.join(", or when ", same) + "; your numbers on the way would tell.";
         }
-        return telling.map(cell -> few + " not enough to tell it from another slip: the same comes out when "
-                + rival.orElseThrow().way().words() + ". Fill " + cell.pixel() + ": " + Decimals.working(cell.here())
-                + " speaks for the first, " + Decimals.working(cell.there()) + " for the other.").orElseGet(() ->
+        return rival.map(other -> few + " not enough to tell it from another slip: the same comes out when "
+                + other.candidate().way().words() + ". Fill " + other.telling().pixel() + ": "
+                + Decimals.working(other.telling().here()) + " speaks for the first, "
+                + Decimals.working(other.telling().there()) + " for the other.").orElseGet(() ->
                 explains >= MANY ? "" : "Only " + explains + " cells speak for it, but no other slip that is known gives them.");
     }
 }
