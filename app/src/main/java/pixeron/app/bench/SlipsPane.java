@@ -21,7 +21,6 @@ import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.work.Start;
 import pixeron.image.Pixel;
 import pixeron.project.View;
-import pixeron.step.Operation;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
@@ -192,8 +191,7 @@ final class SlipsPane extends ScrollPane {
         HBox.setHgrow(text, Priority.ALWAYS);
         VBox ways = new VBox(way("Go to the first", slip.pixels().get(0)));
         // A slip in counts has no working of one pixel; the table is where it shows.
-        if (slip.done().isEmpty() && bench.shown().explained().filter(Operation.class::isInstance).map(Operation.class::cast)
-                .filter(operation -> operation.tables().stream().anyMatch(table -> table.name().equals("levels"))).isPresent()) {
+        if (slip.done().isEmpty() && bench.shown().isByTable()) {
             Button table = new Button("Open the table");
             table.setMinWidth(USE_PREF_SIZE);
             table.setMaxWidth(Double.MAX_VALUE);

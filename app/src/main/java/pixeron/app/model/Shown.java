@@ -47,12 +47,13 @@ import pixeron.step.gray.GraySource;
  * @param finder looks for the slips of the step; empty when there is no step
  * @param following the differing cells that follow from the step before or from the person's own tables
  * @param start where the person's work on the whole chain first goes wrong; empty when nothing does
+ * @param isByTable whether a slip without a working of its own shows in the levels table of the step
  */
 public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
         Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet,
                 Check check,
         Findings found, Optional<Lit> lit, Optional<SlipFinder> finder, Following following,
-        Optional<Start> start) {
+        Optional<Start> start, boolean isByTable) {
 
     public Shown {
         steps = List.copyOf(steps);
@@ -111,7 +112,7 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         if (project.gray().isEmpty()) {
             return new Shown(project, -1, steps, image, Optional.empty(), List.of(), Optional.empty(),
                     HandSheet.EMPTY, Check.EMPTY, Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE,
-                    Optional.empty());
+                    Optional.empty(), false);
         }
         HandSheet sheet = project.sheet(-1);
         ColourImage picture = project.gray().get().picture();
@@ -119,7 +120,7 @@ public record Shown(Project project, int position, List<StepState> steps, Option
                 picture.alpha().stream()).map(channel -> described(channel, known)).toList();
         return new Shown(project, -1, steps, Optional.empty(), image, channels, project.gray(), sheet,
                 Check.of(sheet, project.gray().get()), Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE,
-                Optional.empty());
+                Optional.empty(), false);
     }
 
     private static Shown ofStep(Project project, int position, List<StepState> steps, Shown known, List<StepWork> works,
@@ -133,15 +134,18 @@ public record Shown(Project project, int position, List<StepState> steps, Option
                 .filter(same -> same.isFor(stage.link().step(), bound.before()))
                 .orElseGet(() -> new SlipFinder(stage.link().step(), bound.before())));
         Following following = work.map(StepWork::following).orElse(Following.NONE);
+        Findings found = finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE);
+        // Only where it is asked for: the counts of a large image take their time.
+        boolean isByTable = found.slips().stream().anyMatch(slip -> slip.done().isEmpty()) && operation.orElseThrow().tables()
+                .stream().anyMatch(table -> table.name().equals("levels"));
         return new Shown(project, position, steps, described(stage.before(progress), known),
                 described(stage.after(progress), known), List.of(), operation, project.sheet(position), check,
-                finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE), Optional.empty(), finder, following,
-                Start.of(works));
+                found, Optional.empty(), finder, following, Start.of(works), isByTable);
     }
 
     private Shown with(Optional<Lit> changed) {
         return new Shown(project, position, steps, before, after, channels, explained, sheet, check, found, changed, finder, following,
-                start);
+                start, isByTable);
     }
 
     private static Optional<Lit> lit(Shown found, Search search, Progress progress) {

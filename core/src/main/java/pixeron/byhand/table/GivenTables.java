@@ -1,6 +1,8 @@
 package pixeron.byhand.table;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,7 +33,7 @@ public final class GivenTables {
      *     which it says nothing has none
      */
     public static Map<String, Function<Pixel, Optional<Value>>> of(Step step, Operation operation, Map<String, HandTable> hands) {
-        Map<String, Function<Pixel, Optional<Value>>> given = new java.util.LinkedHashMap<>();
+        Map<String, Function<Pixel, Optional<Value>>> given = new LinkedHashMap<>();
         for (Table table : hands.isEmpty() ? List.<Table>of() : operation.tables()) {
             HandTable hand = hands.getOrDefault(table.name(), HandTable.EMPTY);
             if (TableCheck.of(hand, table).cells().stream().anyMatch(TableCheck.Cell::isWrong)) {
@@ -48,10 +50,12 @@ public final class GivenTables {
     }
 
     private static Optional<Function<Pixel, Optional<Value>>> byLevel(OwnTable own, Table table, Image before) {
-        return Optional.of(pixel -> {
-            int row = table.row(Decimals.exact(before.value(pixel)));
-            return row < 0 ? Optional.empty() : Optional.of(own.value(row, "s"));
-        });
+        // Looked up for every differing pixel; the table itself would compare the keys of all its rows each time.
+        Map<Value, Integer> rows = new HashMap<>();
+        for (int row = 0; row < table.rows().size(); row++) {
+            rows.put(table.rows().get(row).get(0), row);
+        }
+        return Optional.of(pixel -> Optional.ofNullable(rows.get(before.value(pixel))).map(row -> own.value(row, "s")));
     }
 
     /** The pixel whose numbers on the way were written by hand, finished as the step finishes. */

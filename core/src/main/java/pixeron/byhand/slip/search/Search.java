@@ -45,7 +45,7 @@ final class Search {
 
     private final List<Candidate> singles;
     private final Supplier<List<Candidate>> pairs;
-    private final List<Pixel> blank;
+    private final Supplier<List<Pixel>> blank;
     private final Progress progress;
     private final List<Asked> agreeing;
     private final List<Asked> explained = new ArrayList<>();
@@ -57,10 +57,10 @@ final class Search {
      * @param before the step's input
      * @param singles all single slips
      * @param pairs gives all pairs of slips; asked when single ones are not enough
-     * @param blank cells that are not filled, where a value could tell slips apart
+     * @param blank gives cells that are not filled, where a value could tell slips apart; asked when there are several
      * @param progress told how far it is
      */
-    Search(Check check, Image before, List<Candidate> singles, Supplier<List<Candidate>> pairs, List<Pixel> blank, Progress progress) {
+    Search(Check check, Image before, List<Candidate> singles, Supplier<List<Candidate>> pairs, Supplier<List<Pixel>> blank, Progress progress) {
         this.singles = singles;
         this.pairs = pairs;
         this.blank = blank;
@@ -172,7 +172,8 @@ final class Search {
         String cells = (explains == left.size() ? all : explains + " of the " + left.size())
                 + (isFirst ? " differing cells" : " other differing cells");
         List<Pixel> pixels = found.explained().stream().map(Asked::pixel).sorted().toList();
-        Optional<Rival> rival = found.rivals().stream().flatMap(other -> slip.telling(other, blank).map(telling ->
+        List<Pixel> places = found.rivals().isEmpty() ? List.of() : blank.get();
+        Optional<Rival> rival = found.rivals().stream().flatMap(other -> slip.telling(other, places).map(telling ->
                 new Rival(other, telling)).stream()).findFirst();
         return new Explanation(ordered(slip), explains, left.size(), cells + " are what you get when " + slip.way().words()
                 + ".", certainty(explains, rival, found), rival.map(Rival::telling), pixels, slip.way().done());

@@ -1,10 +1,10 @@
 package pixeron.byhand.slip.search;
 
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.sheet.SingleCell;
@@ -25,6 +25,8 @@ import pixeron.step.Step;
  * <p>Cost: (ways + pairs of ways) × filled cells values of the step at most; most ways are given up after a few cells.
  */
 public final class SlipFinder {
+
+    private static final int MOST_BLANK = 1 << 12;
 
     private final Step step;
     private final Image before;
@@ -81,7 +83,7 @@ public final class SlipFinder {
     public synchronized Findings find(Check check, Progress progress) {
         List<CellCheck> differing = check.differing();
         return differing.isEmpty() ? Findings.NONE : differing.size() == 1 ? only(differing.get(0))
-                : new Search(check, before, singles(), this::pairs, blank(check), progress).find();
+                : new Search(check, before, singles(), this::pairs, () -> blank(check), progress).find();
     }
 
     /** One differing cell alone is no pattern; only a slip of writing is said of it. */
@@ -91,17 +93,11 @@ public final class SlipFinder {
                 Optional.empty())), List.of())).orElseGet(() -> new Findings(List.of(), List.of(cell)));
     }
 
+    /** Cells that are not filled, the first of them; in a large image one of those tells as well as one far down. */
     private List<Pixel> blank(Check check) {
-        Set<Pixel> filled = new HashSet<>();
-        check.cells().forEach(cell -> filled.add(cell.pixel()));
+        Set<Pixel> filled = check.cells().stream().map(CellCheck::pixel).collect(Collectors.toSet());
         Operation operation = step.bind(before);
-        List<Pixel> blank = new ArrayList<>();
-        for (int n = 0; n < before.count(); n++) {
-            Pixel pixel = before.pixel(n);
-            if (!filled.contains(pixel) && operation.contains(pixel)) {
-                blank.add(pixel);
-            }
-        }
-        return blank;
+        return IntStream.range(0, before.count()).mapToObj(before::pixel).filter(pixel -> !filled.contains(pixel)
+                && operation.contains(pixel)).limit(MOST_BLANK).toList();
     }
 }
