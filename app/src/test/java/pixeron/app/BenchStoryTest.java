@@ -10,7 +10,6 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DragEvent;
@@ -18,8 +17,6 @@ import javafx.scene.input.Dragboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.input.TransferMode;
-import javafx.scene.text.Text;
-import javafx.scene.text.TextFlow;
 import org.junit.jupiter.api.Test;
 import org.mockito.Mockito;
 import pixeron.app.bench.BenchView;
@@ -242,7 +239,7 @@ class BenchStoryTest extends WindowTest {
         assertThat(shownText()).contains("12 of 12 filled · 12 agree · 0 differ");
         when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("short.csv", "1,2\n")));
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
-        until(() -> shownText().contains("short.csv: The table has 1 rows, and the result has 3"));
+        until(() -> shownText().contains("short.csv has 1 × 2 cells, and the result has 3 × 4"));
         assertThat(bench().shown().check().agree()).isEqualTo(12);
     }
 

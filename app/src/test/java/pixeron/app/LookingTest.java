@@ -279,9 +279,9 @@ class LookingTest extends WindowTest {
         interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse("threshold-local size=3 border=crop")));
         settle();
         assertThat(after().rows()).isEqualTo(4);
-        interact(() -> bench().pick(new Pixel(5, 5)));
+        interact(() -> bench().pickBefore(new Pixel(5, 5)));
         settle();
-        assertThat(sheet("After").getAccessibleText()).contains("outside this image");
+        assertThat(sheet("After").getAccessibleText()).contains("went nowhere");
         interact(() -> sheet("By hand").requestFocus());
         write("9");
         push(KeyCode.ENTER);

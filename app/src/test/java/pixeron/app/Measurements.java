@@ -10,6 +10,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import pixeron.app.model.Speed;
+import pixeron.app.sheet.Extent;
 import pixeron.app.sheet.Viewport;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
@@ -83,7 +84,7 @@ class Measurements extends WindowTest {
             for (int n = -10; n < ROUNDS; n++) {
                 viewport.pan(-7, -5);
                 long start = System.nanoTime();
-                painter.paint(canvas.getGraphicsContext2D(), viewport);
+                painter.paint(canvas.getGraphicsContext2D(), Extent.of(viewport));
                 canvas.snapshot(null, null);
                 if (n >= 0) {
                     times[n] = System.nanoTime() - start;

@@ -9,10 +9,9 @@ import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.Answer;
 import pixeron.byhand.answer.AnswerFile;
-import pixeron.chain.Stage;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.number.Decimals;
-import pixeron.step.Progress;
+import pixeron.step.Operation;
 
 /** Which block of a file with values by hand is meant. */
 final class AnswerChoice {
@@ -28,13 +27,21 @@ final class AnswerChoice {
      * @return the values of a file
      * @throws PixeronException if it cannot be read, nothing in it fits or more than one thing does
      */
-    HandSheet sheet(Stage stage, Path file, String tolerance) {
-        Image grid = stage.after(Progress.NONE).image();
-        HandSheet sheet = read(file, grid);
-        return tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance)));
+    Written written(Operation operation, Path file, String tolerance) {
+        Written written = read(file, operation.frame());
+        return tolerance == null ? written : new Written(written.sheet().withTolerance(Optional.of(Decimals.parse(tolerance))),
+                written.otherShape());
     }
 
-    private HandSheet read(Path file, Image grid) {
+    /**
+     * Values by hand from a file.
+     *
+     * @param otherShape rows and columns of the table where they are not those of the result
+     */
+    record Written(HandSheet sheet, Optional<Frame> otherShape) {
+    }
+
+    private Written read(Path file, Frame grid) {
         List<Answer> all = AnswerFile.read(file, grid);
         List<Answer> found = block == null ? all : all.stream().filter(answer -> answer.where().equalsIgnoreCase(block)).toList();
         if (found.size() != 1) {
@@ -47,7 +54,7 @@ final class AnswerChoice {
             if (found.get(0).isSwapped() && !isSwapped) {
                 throw PixeronException.of("Its rows are the columns of the result and back; add --swap if that is meant.");
             }
-            return isSwapped && !found.get(0).isSwapped() ? sheet.swapped() : sheet;
+            return new Written(isSwapped && !found.get(0).isSwapped() ? sheet.swapped() : sheet, found.get(0).otherShape());
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
         }

@@ -13,21 +13,20 @@ import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.ShapeSlip;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
-import pixeron.byhand.slip.search.Findings;
-import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Stage;
 import pixeron.format.CellTable;
-import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.project.ProjectFile;
 import pixeron.step.Operation;
-import pixeron.step.PixelTable;
 import pixeron.step.Progress;
-import pixeron.step.Step;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /** {@code pixeron check IMAGE --step LINE… --by-hand TABLE}: marks and slips for the last step. */
@@ -85,24 +84,25 @@ final class CheckCommand implements Callable<Integer> {
         Stage stage = steps.last(image.read().image());
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
         if (table != null) {
-            Step step = stage.link().step();
             // A pixel's numbers on the way are a table too, which is not listed with the others: there is one for every pixel.
-            Table right = PixelTable.pixel(table).flatMap(pixel -> PixelTable.named(step, operation, table))
+            Table right = PixelTable.pixel(table).flatMap(pixel -> PixelTable.named(operation, table))
                     .orElseGet(() -> TableCommand.named(operation.tables(), table));
-            return checkTable(right, step, operation.before());
+            return checkTable(right, operation);
         }
         if (Files.isDirectory(byHand)) {
-            return FolderCheck.write(stage, byHand, out, file -> answer.sheet(stage, file, tolerance), spec.commandLine().getOut());
+            return FolderCheck.write(operation, byHand, out, file -> answer.written(operation, file, tolerance), spec.commandLine().getOut());
         } else if (out != null) {
             throw PixeronException.of("--out is for a folder of tables; %s is one file.", byHand.getFileName());
         }
-        Check check = Check.of(answer.sheet(stage, byHand, tolerance), operation);
+        AnswerChoice.Written written = answer.written(operation, byHand, tolerance);
+        Check check = Check.of(written.sheet(), operation);
         requireUnderstood(check, byHand);
-        Findings found = SlipFinder.find(check, stage.link().step(), operation.before());
+        Findings found = written.otherShape().flatMap(shape -> ShapeSlip.of(shape, operation)).map(shape ->
+                SlipFinder.find(check, operation).with(shape)).orElseGet(() -> SlipFinder.find(check, operation));
         PrintWriter out = spec.commandLine().getOut();
         out.print(format == Format.json ? Json.text(Json.check(check, found)) + System.lineSeparator()
-                : CheckText.of(check, found, CheckText.parts(stage.link().step(), operation)));
-        return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
+                : CheckText.shape(written.otherShape(), operation.frame()) + CheckText.of(check, found, CheckText.parts(operation)));
+        return check.differing().isEmpty() && written.otherShape().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 
     /** @throws PixeronException if a cell is neither a number nor an expression; names it */
@@ -115,7 +115,7 @@ final class CheckCommand implements Callable<Integer> {
         });
     }
 
-    private int checkTable(Table right, Step step, Image before) {
+    private int checkTable(Table right, Operation operation) {
         if (tolerance != null) {
             throw PixeronException.of("--tolerance is for results; the cells of a table agree by their decimals.");
         }
@@ -127,7 +127,7 @@ final class CheckCommand implements Callable<Integer> {
                     Decimals.shortened(cell.byHand().text()), cell.byHand().problem());
         });
         PrintWriter out = spec.commandLine().getOut();
-        List<TableSlip> slips = TableSlips.find(check, right, step, before);
+        List<TableSlip> slips = TableSlips.find(check, right, operation);
         out.print(format == Format.json ? Json.text(Json.check(check, right, slips)) + System.lineSeparator()
                 : CheckText.of(check, right, slips));
         return check.cells().stream().anyMatch(TableCheck.Cell::isWrong) ? Pixeron.DIFFERS : 0;

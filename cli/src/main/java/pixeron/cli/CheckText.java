@@ -10,9 +10,9 @@ import pixeron.byhand.parts.WrongPart;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
+import pixeron.image.Frame;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
-import pixeron.step.Step;
 import pixeron.working.Table;
 
 /** A check as lines for people. */
@@ -42,9 +42,15 @@ final class CheckText {
         return text.toString();
     }
 
+    /** @return a line on a table of another shape than the result; nothing where it is the same */
+    static String shape(Optional<Frame> written, Frame right) {
+        return written.map(shape -> String.format("The table has %s cells and the result %s; those that both have are compared.%n",
+                shape.size(), right.size())).orElse("");
+    }
+
     /** @return which part of an expression for a step is wrong */
-    static Function<CellCheck, Optional<String>> parts(Step step, Operation operation) {
-        return cell -> WrongPart.of(cell.byHand(), step, operation, cell.pixel());
+    static Function<CellCheck, Optional<String>> parts(Operation operation) {
+        return cell -> WrongPart.of(cell.byHand(), operation, cell.pixel());
     }
 
     static String of(TableCheck check, Table table, List<TableSlip> slips) {

@@ -7,15 +7,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.function.Function;
+import java.util.Optional;
 import pixeron.PixeronException;
-import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.AnswerFile;
-import pixeron.chain.Chain;
-import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.project.demo.DemoCases;
+import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 
@@ -53,10 +52,10 @@ final class DemoClass {
         }
         ANSWERS.forEach((name, line) -> ImageFiles.write(folder.resolve(name),
                 StepLine.parse(line).bind(sort).result(Progress.NONE), false));
-        Stage stage = Chain.of(sort).withStep(0, StepLine.parse(EXERCISE)).stage(0);
-        Image grid = stage.after(Progress.NONE).image();
-        Function<Path, HandSheet> sheets = file -> AnswerFile.read(file, grid).get(0).sheet(grid);
-        FolderCheck.write(stage, folder, folder.resolve("results.csv"), sheets, new PrintWriter(Writer.nullWriter()));
+        Operation operation = StepLine.parse(EXERCISE).bind(sort);
+        Frame grid = operation.frame();
+        FolderCheck.write(operation, folder, folder.resolve("results.csv"), file -> new AnswerChoice.Written(
+                AnswerFile.read(file, grid).get(0).sheet(grid), Optional.empty()), new PrintWriter(Writer.nullWriter()));
         return ANSWERS.size() + 1;
     }
 }

@@ -5,7 +5,6 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -107,7 +106,7 @@ final class DemoCommand implements Runnable {
         HandSheet sheet = project.sheet(stage.position());
         return 1 + write(name, "Step " + (stage.position() + 1) + ": `" + stage.link().step().line() + "`", operation,
                 saved.view().picked(), sheet,
-                SlipFinder.find(Check.of(sheet, operation), stage.link().step(), operation.before()));
+                SlipFinder.find(Check.of(sheet, operation), operation));
     }
 
     /** Writes the working of one pixel, and the check where something was filled in by hand. */

@@ -53,7 +53,7 @@ final class ExplainCommand implements Runnable {
             case latex -> out.print(WorkingText.latex(working));
             case html -> out.print(WorkingText.html(working));
             case json -> out.println(Json.text(Json.working(working, stage.link().step().line(), pixel,
-                    operation.before().value(pixel))));
+                    operation.counterpart(pixel).map(operation.before()::value))));
         }
     }
 
@@ -63,9 +63,10 @@ final class ExplainCommand implements Runnable {
             throw PixeronException.of("--at %s is not a place; write ROW,COLUMN counted from 0, such as 2,5.", place);
         }
         Pixel pixel = new Pixel(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2)));
-        if (!operation.before().contains(pixel)) {
-            throw PixeronException.of("--at %s is outside the image of %d rows and %d columns, counted from 0.",
-                    place, operation.before().rows(), operation.before().columns());
+        if (!operation.contains(pixel)) {
+            throw PixeronException.of("--at %s is outside the result of %d rows and %d columns; give a row from 0 to %d and a column from 0 to %d.",
+                    place, operation.frame().rows(), operation.frame().columns(), operation.frame().rows() - 1,
+                    operation.frame().columns() - 1);
         }
         return pixel;
     }

@@ -13,11 +13,12 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
-import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.byhand.slip.search.SlipFinder;
-import pixeron.chain.Stage;
 import pixeron.format.SafeFile;
+import pixeron.image.Frame;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.KnownValues;
@@ -35,31 +36,34 @@ final class FolderCheck {
     /**
      * @param folder its tables, spreadsheets and pictures are read, in the order of their names
      * @param out the CSV that is written; a file that cannot be read has its reason in the last column
-     * @param sheets reads one of them
+     * @param answers reads one of them
      * @return the exit code
      */
-    static int write(Stage stage, Path folder, Path out, Function<Path, HandSheet> sheets, PrintWriter console) {
+    static int write(Operation operation, Path folder, Path out, Function<Path, AnswerChoice.Written> answers, PrintWriter console) {
         if (out == null) {
             throw PixeronException.of("%s is a folder; give --out results.csv, which gets a row for each of its files.",
                     folder.getFileName());
         }
         List<Path> files = files(folder, out);
-        Operation operation = stage.operation(Progress.NONE).orElseThrow();
         KnownValues known = new KnownValues(operation);
-        SlipFinder finder = new SlipFinder(stage.link().step(), operation.before());
+        SlipFinder finder = new SlipFinder(operation);
         StringWriter text = new StringWriter();
         boolean isAllRight = true;
         try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.DEFAULT)) {
             csv.printRecord("file", "filled", "agree", "differ", "first slip", "score", "problem");
             for (Path file : files) {
                 try {
-                    Check check = Check.of(sheets.apply(file), known);
+                    AnswerChoice.Written written = answers.apply(file);
+                    Check check = Check.of(written.sheet(), known);
                     CheckCommand.requireUnderstood(check, file);
-                    List<Explanation> slips = finder.find(check, Progress.NONE).slips();
+                    Findings found = finder.find(check, Progress.NONE);
+                    List<Explanation> slips = written.otherShape().flatMap(shape -> ShapeSlip.of(shape, operation)).map(found::with)
+                            .orElse(found).slips();
                     int differ = check.differing().size();
-                    isAllRight &= differ == 0;
+                    isAllRight &= differ == 0 && written.otherShape().isEmpty();
                     csv.printRecord(file.getFileName(), check.filled(), check.agree(), differ,
-                            slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, stage), "");
+                            slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, operation.frame()), CheckText.shape(written.otherShape(),
+                            operation.frame()).strip());
                 } catch (PixeronException problem) {
                     isAllRight = false;
                     csv.printRecord(file.getFileName(), "", "", "", "", "", problem.getMessage());
@@ -74,8 +78,8 @@ final class FolderCheck {
     }
 
     /** The part of all cells that agrees; a blank cell does not. */
-    private static String score(Check check, Stage stage) {
-        int cells = stage.after(Progress.NONE).image().count();
+    private static String score(Check check, Frame frame) {
+        int cells = frame.count();
         return Decimals.table(Rational.of(Math.round(1000.0 * check.agree() / cells), 1000));
     }
 

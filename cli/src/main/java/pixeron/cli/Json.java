@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.math.BigInteger;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.StreamSupport;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
@@ -13,12 +14,12 @@ import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
+import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.Table;
 import pixeron.working.Working;
-import pixeron.image.Pixel;
 
 /** Results as JSON objects; field names are a contract with scripts. */
 final class Json {
@@ -111,10 +112,10 @@ final class Json {
         return node;
     }
 
-    static ObjectNode working(Working working, String step, Pixel pixel, Value before) {
+    static ObjectNode working(Working working, String step, Pixel pixel, Optional<Value> before) {
         ObjectNode node = object();
         node.put("step", step).put("row", pixel.row()).put("column", pixel.column());
-        put(node, "before", before);
+        before.ifPresentOrElse(value -> put(node, "before", value), () -> node.putNull("before"));
         put(node, "exact", working.exact());
         node.put("exactFraction", working.exact().isExact() ? working.exact().toString() : null);
         put(node, "after", working.result());

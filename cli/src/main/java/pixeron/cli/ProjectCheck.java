@@ -13,7 +13,7 @@ import pixeron.image.Pixel;
 import pixeron.project.Project;
 import pixeron.project.ProjectWork;
 import pixeron.step.Progress;
-import pixeron.working.TableNames;
+import pixeron.step.table.PixelTable;
 
 /** All values by hand of a project, step by step: what differs, what follows, and where it starts. */
 final class ProjectCheck {
@@ -37,22 +37,22 @@ final class ProjectCheck {
     private static void write(StepWork work, PrintWriter out) {
         out.printf("%nStep %d: %s%n", work.position() + 1, work.step().line());
         Map<String, List<TableSlip>> slips = work.tableSlips();
-        work.tables().forEach((name, check) -> out.print(TableNames.table(name) + ": "
+        work.tables().forEach((name, check) -> out.print(work.table(name).kind().title() + ": "
                 + CheckText.of(check, work.table(name), slips.getOrDefault(name, List.of()))));
         if (work.check().filled() > 0) {
-            out.print(CheckText.of(work.check(), work.findings(Progress.NONE), CheckText.parts(work.step(), work.operation())));
+            out.print(CheckText.of(work.check(), work.findings(Progress.NONE), CheckText.parts(work.operation())));
         }
         if (!work.following().ofStep().isEmpty()) {
             out.printf("%d of these are right, given the values by hand of step %d.%n", work.following().ofStep().size(),
                     work.position());
         }
         work.following().ofTables().forEach((table, pixels) -> out.printf("%d of these are right, given the table by hand: %s.%n",
-                pixels.size(), TableNames.table(table)));
+                pixels.size(), PixelTable.kind(work.step().type(), table).title()));
     }
 
     private static ObjectNode json(List<StepWork> works, Optional<Start> start) {
         ObjectNode node = Json.object();
-        start.ifPresentOrElse(found -> node.set("start", Json.object().put("step", found.position() + 1).put("table", found.table())
+        start.ifPresentOrElse(found -> node.set("start", Json.object().put("step", found.position() + 1).put("table", found.inTable().map(cell -> cell.kind().name()).orElse(""))
                 .put("follow", found.following()).put("text", found.sentence(Pixel::toString))), () -> node.putNull("start"));
         for (StepWork work : works) {
             Findings found = work.findings(Progress.NONE);

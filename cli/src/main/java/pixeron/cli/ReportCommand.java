@@ -62,7 +62,7 @@ final class ReportCommand implements Runnable {
         Chain chain = steps.chain(project.chain().source());
         chain.last(Progress.NONE).image();
         Project made = project.withChain(empty -> chain);
-        return byHand == null ? made : made.withSheet(chain.size() - 1, none -> answer.sheet(steps.last(
-                project.chain().source()), byHand, null));
+        return byHand == null ? made : made.withSheet(chain.size() - 1, none -> answer.written(steps.last(
+                project.chain().source()).operation(Progress.NONE).orElseThrow(), byHand, null).sheet());
     }
 }

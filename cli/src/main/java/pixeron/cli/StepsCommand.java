@@ -5,13 +5,15 @@ import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
+import pixeron.image.Image;
 import pixeron.make.Maker;
 import pixeron.make.Makers;
-import pixeron.step.KeyedLine;
-import pixeron.step.Parameter;
+import pixeron.step.Common;
 import pixeron.step.StepType;
 import pixeron.step.catalog.Catalog;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.key.KeyedLine;
+import pixeron.step.key.Parameter;
 
 /** {@code pixeron steps}: every step line with its keys, defaults and ranges. */
 @Command(name = "steps", mixinStandardHelpOptions = true,
@@ -26,11 +28,15 @@ final class StepsCommand implements Runnable {
         PrintWriter out = spec.commandLine().getOut();
         for (StepType type : Catalog.all()) {
             out.println(StepLine.usage(type));
-            out.println("    " + type.sentence() + "  " + type.formula());
+            out.println("    " + type.sentence() + "  " + type.formula(type.starter(Image.BYTE_MAXIMUM).arguments()));
             type.ownParameters().forEach(parameter -> print(out, parameter));
+            if (!type.common().equals(Common.ALL)) {
+                out.println("    takes " + (type.common().isEmpty() ? "neither rounding nor overflow nor area"
+                        : "area, but neither rounding nor overflow"));
+            }
             out.println();
         }
-        out.println("every step takes");
+        out.println("steps take, unless they say otherwise");
         print(out, StepType.ROUNDING);
         print(out, StepType.OVERFLOW);
         print(out, StepType.AREA);

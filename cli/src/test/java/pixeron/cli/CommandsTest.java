@@ -99,7 +99,7 @@ class CommandsTest extends CommandTest {
         assertThat(output).contains("3 tables checked");
         assertThat(Files.readAllLines(out)).hasSize(4).startsWith("file,filled,agree,differ,first slip,score,problem",
                 "a.csv,6,6,0,,1,", "b.csv,6,2,4,rounded-down,0.333,");
-        assertThat(Files.readString(out)).contains("c.csv,,,,,,");
+        assertThat(Files.readString(out)).contains("c.csv,2,0,2,,0,The table has 1 × 2 cells and the result 2 × 3");
         assertBad("is a folder; give --out results.csv", "check", image, "--step", STRETCHED, "--by-hand", answers);
         assertBad("--out is for a folder of tables", "check", image, "--step", STRETCHED, "--by-hand",
                 answers.resolve("a.csv"), "--out", out);
@@ -140,7 +140,7 @@ class CommandsTest extends CommandTest {
         assertBad("Step 1: The area", "run", image, "--step", "invert area=\"0 0 3 3\"", "--out", out);
         assertBad("There is no file", "facts", folder.resolve("nothing.pgm"));
         assertBad("No step is given", "explain", image, "--at", "0,0");
-        assertBad("outside the image of 2 rows", "explain", image, "--step", "invert", "--at", "2,0");
+        assertBad("outside the result of 2 rows and 3 columns; give a row from 0 to 1", "explain", image, "--step", "invert", "--at", "2,0");
         assertBad("write ROW,COLUMN", "explain", image, "--step", "invert", "--at", "2");
         assertBad("column 0 (counted from 0): 137 is not a whole number from 0 to 100", "facts", image, "--max", "100");
         assertBad("from 1 to 65535", "facts", image, "--max", "0");
@@ -235,7 +235,7 @@ class CommandsTest extends CommandTest {
     @Test
     void stepsAndHelpAreListed() {
         assertThat(pixeron("steps")).isZero();
-        assertThat(output).contains("threshold at=… [compare=above] [low=0] [high=M]").contains("every step takes")
+        assertThat(output).contains("threshold at=… [compare=above] [low=0] [high=M]").contains("steps take, unless they say otherwise")
                 .contains("nearest, nearest-even, truncate, floor, ceiling, none");
         assertThat(pixeron("--help")).isZero();
         assertThat(output).contains("run", "facts", "explain", "check", "compare", "steps", "demo");

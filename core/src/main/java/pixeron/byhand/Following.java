@@ -14,7 +14,6 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.step.Operation;
-import pixeron.step.Step;
 
 /**
  * Cells that differ, but are right for the person's own values of the step before, or for their own tables of this step: they
@@ -64,17 +63,16 @@ public record Following(Set<Pixel> ofStep, Map<String, Set<Pixel>> ofTables) {
 
     /**
      * @param check the person's values for a step
-     * @param step that step
+     * @param operation that step, bound to what the step before gives
      * @param earlier the person's values for the step before; those that are not filled are taken from the right ones
-     * @param before what the step before gives
      * @return the differing cells that are right for the earlier values
      */
-    public static Following of(Check check, Step step, HandSheet earlier, Image before) {
+    public static Following of(Check check, Operation operation, HandSheet earlier) {
         if (check.differing().isEmpty() || earlier.isEmpty()) {
             return NONE;
         }
         try {
-            Operation given = step.bind(theirs(earlier, before));
+            Operation given = operation.step().bind(theirs(earlier, operation.before()));
             return new Following(cells(check, pixel -> given.contains(pixel) ? Optional.of(given.value(pixel))
                     : Optional.empty()), Map.of());
         } catch (PixeronException withoutResult) {

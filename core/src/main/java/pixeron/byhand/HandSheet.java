@@ -1,14 +1,14 @@
 package pixeron.byhand;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.Collections;
 import pixeron.PixeronException;
 import pixeron.format.CellTable;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
 
@@ -87,11 +87,11 @@ public final class HandSheet {
      *
      * @param corner where the block's first cell goes
      * @param block the cells
-     * @param grid the image whose size the sheet has
+     * @param grid the frame whose size the sheet has
      * @return this with the block written
      * @throws PixeronException if the block reaches beyond the grid
      */
-    public HandSheet withBlock(Pixel corner, CellTable block, Image grid) {
+    public HandSheet withBlock(Pixel corner, CellTable block, Frame grid) {
         List<List<String>> rows = block.trimmed().rows();
         int height = rows.size();
         int width = rows.stream().mapToInt(List::size).max().orElse(0);
@@ -116,11 +116,11 @@ public final class HandSheet {
      * blank altogether may be an empty line.
      *
      * @param table the cells
-     * @param grid the image whose size the sheet has
+     * @param grid the frame whose size the sheet has
      * @return the sheet
      * @throws PixeronException if the shapes differ; names the row
      */
-    public static HandSheet of(CellTable table, Image grid) {
+    public static HandSheet of(CellTable table, Frame grid) {
         List<List<String>> rows = table.rows();
         if (rows.size() < grid.rows() || table.trimmed().rows().size() > grid.rows()) {
             throw PixeronException.of("The table has %d rows, and the result has %d.", rows.size(), grid.rows());
@@ -133,6 +133,15 @@ public final class HandSheet {
             }
         }
         return EMPTY.withBlock(new Pixel(0, 0), table, grid);
+    }
+
+    /**
+     * A table of another shape than the result: what lies beyond the result is kept and counts for nothing.
+     *
+     * @return the sheet with all cells of the table
+     */
+    public static HandSheet ofAny(CellTable table) {
+        return EMPTY.withBlock(new Pixel(0, 0), table, new Frame(Math.max(1, table.rows().size()), Math.max(1, table.width()), 1));
     }
 
     @Override

@@ -4,12 +4,13 @@ import java.lang.ref.SoftReference;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 
 /**
- * One step in its place, with what came of it. The result is made when it is first asked for and kept as long as memory
- * allows; after that it is made again, which gives the same.
+ * One step in its place, with what came of it. The step is bound and its result made when it is first asked
+ * for, and both are kept as long as memory allows; after that they are made again, which gives the same.
  */
 public final class Stage {
 
@@ -17,8 +18,8 @@ public final class Stage {
     private final Stage previous;
     private final int position;
     private final Link link;
-    private SoftReference<Image> kept = new SoftReference<>(null);
-    private Outcome.Failed failure;
+    private SoftReference<Made> kept = new SoftReference<>(null);
+    private volatile Outcome.Failed failure;
 
     Stage(Image source, Stage previous, Link link) {
         this.source = source;
@@ -54,27 +55,34 @@ public final class Stage {
         return before instanceof Outcome.Failed ? before : applied(before.image(), progress);
     }
 
-    private synchronized Outcome applied(Image before, Progress progress) {
-        if (failure != null) {
-            return failure;
-        }
-        Image known = kept.get();
-        if (known != null) {
-            return new Outcome.Done(known);
+    /** The step bound to its input, with its result. */
+    private record Made(Operation operation, Image result) {
+    }
+
+    private Outcome applied(Image before, Progress progress) {
+        Optional<Made> made = made(before, progress);
+        return made.isPresent() ? new Outcome.Done(made.get().result()) : failure;
+    }
+
+    private synchronized Optional<Made> made(Image before, Progress progress) {
+        Made known = kept.get();
+        if (known != null || failure != null) {
+            return Optional.ofNullable(known);
         }
         try {
-            Image result = link.step().bind(before).result(progress);
-            kept = new SoftReference<>(result);
-            return new Outcome.Done(result);
+            Operation operation = link.step().bind(new Inputs(before));
+            Made made = new Made(operation, operation.result(progress));
+            kept = new SoftReference<>(made);
+            return Optional.of(made);
         } catch (PixeronException problem) {
             failure = new Outcome.Failed(position, problem.getMessage());
-            return failure;
+            return Optional.empty();
         }
     }
 
-    /** @return the step bound to its input, when it is on and all goes well up to its result */
+    /** @return the step bound to its input, once for all who ask; empty when it is off or something failed up to its result */
     public Optional<Operation> operation(Progress progress) {
-        return link.isOn() && after(progress) instanceof Outcome.Done
-                ? Optional.of(link.step().bind(before(progress).image())) : Optional.empty();
+        return link.isOn() && before(progress) instanceof Outcome.Done before ? made(before.image(), progress).map(Made::operation)
+                : Optional.empty();
     }
 }

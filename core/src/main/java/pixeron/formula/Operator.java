@@ -30,6 +30,17 @@ public enum Operator {
         return precedence;
     }
 
+    /** @return a limit that counts where this leaves it out, or back: &lt; and ≤, &gt; and ≥; others stay */
+    public Operator withOrWithoutEqual() {
+        return switch (this) {
+            case LESS -> AT_MOST;
+            case AT_MOST -> LESS;
+            case GREATER -> AT_LEAST;
+            case AT_LEAST -> GREATER;
+            default -> this;
+        };
+    }
+
     boolean isComparison() {
         return precedence == 1;
     }

@@ -40,6 +40,16 @@ public final class Trace {
     }
 
     /**
+     * @param change what becomes of a part, or the part itself where it stays; asked from the whole down to the leaves, and
+     *     not within what it has changed
+     * @return the expression with its parts changed
+     */
+    public static Expression changed(Expression expression, UnaryOperator<Expression> change) {
+        Expression made = change.apply(expression);
+        return made != expression ? made : mapped(expression, part -> changed(part, change));
+    }
+
+    /**
      * @param expression without variables
      * @return the expression itself, then one entry a line; the last is a {@link Literal}
      * @throws pixeron.PixeronException where a part that must be computed has no value

@@ -1,5 +1,7 @@
 package pixeron.image;
 
+import java.util.Optional;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 
 /**
@@ -65,11 +67,30 @@ public record Area(int row, int column, int height, int width) {
      * @throws PixeronException if a pixel of the area lies outside image
      */
     public Area requireInside(Image image) {
-        if ((long) row + height > image.rows() || (long) column + width > image.columns()) {
+        if (!isInside(image.frame())) {
             throw PixeronException.of("The area \"%s\" (row column height width) reaches beyond the image of %d × %d.",
                     this, image.rows(), image.columns());
         }
         return this;
+    }
+
+    /** @return whether all its pixels lie in the frame */
+    public boolean isInside(Frame frame) {
+        return (long) row + height <= frame.rows() && (long) column + width <= frame.columns();
+    }
+
+    /** @return the other rectangles for which its four numbers are taken by somebody who mixes up the size and the last pixel */
+    public Stream<Area> misread() {
+        return Stream.of(
+                // The last pixel is written where height and width belong.
+                sized(lastPixel().row(), lastPixel().column()),
+                // Height and width are read as the last pixel.
+                sized(height - row + 1, width - column + 1))
+                .flatMap(Optional::stream).filter(other -> !other.equals(this)).distinct();
+    }
+
+    private Optional<Area> sized(int rows, int columns) {
+        return rows >= 1 && columns >= 1 ? Optional.of(new Area(row, column, rows, columns)) : Optional.empty();
     }
 
     /** @return as in a step line: row column height width */

@@ -1,6 +1,8 @@
 package pixeron.image;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 
 /**
@@ -12,7 +14,7 @@ import pixeron.PixeronException;
  * @param blue of the same size and maximum level
  * @param alpha 0 is transparent, M is opaque; empty: the picture has no transparency
  */
-public record ColourImage(Image red, Image green, Image blue, Optional<Image> alpha) {
+public record ColourImage(Image red, Image green, Image blue, Optional<Image> alpha) implements Result {
 
     /** @throws PixeronException if the channels differ in size or maximum level */
     public ColourImage {
@@ -25,6 +27,22 @@ public record ColourImage(Image red, Image green, Image blue, Optional<Image> al
         if (a.rows() != b.rows() || a.columns() != b.columns() || a.maximumLevel() != b.maximumLevel()) {
             throw PixeronException.of("The channels of a picture must have one size and one maximum level.");
         }
+    }
+
+    @Override
+    public Frame frame() {
+        return red.frame();
+    }
+
+    @Override
+    public String kind() {
+        return "a colour image";
+    }
+
+    @Override
+    public List<Face> faces() {
+        return Stream.concat(Stream.of(new Face("red", red), new Face("green", green), new Face("blue", blue)),
+                alpha.stream().map(channel -> new Face("alpha", channel))).toList();
     }
 
     public int rows() {

@@ -1,6 +1,7 @@
 package pixeron.image;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import pixeron.PixeronException;
@@ -16,7 +17,7 @@ import pixeron.number.Value;
  *
  * <p>Memory: one byte a sample for M ≤ 255, two for larger M, eight for an open image.
  */
-public final class Image {
+public final class Image implements Result {
 
     /** Largest maximum level of any image. */
     public static final int LARGEST_MAXIMUM = 65535;
@@ -183,6 +184,21 @@ public final class Image {
         Value[] values = new Value[area.count()];
         Arrays.setAll(values, n -> value(offset.applyAsInt(n)));
         return from(area.height(), area.width(), maximumLevel, values);
+    }
+
+    @Override
+    public Frame frame() {
+        return new Frame(rows, columns, maximumLevel);
+    }
+
+    @Override
+    public String kind() {
+        return "an image";
+    }
+
+    @Override
+    public List<Face> faces() {
+        return List.of(new Face("value", this));
     }
 
     public int rows() {

@@ -2,7 +2,9 @@ package pixeron.look;
 
 import java.util.BitSet;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.IntPredicate;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 
@@ -43,6 +45,21 @@ public final class PixelSet {
         return image.isLevelImage() ? of(image, n -> image.level(n) >= low && image.level(n) <= high)
                 : of(image, n -> Image.isLevel(image.value(n), Image.LARGEST_MAXIMUM)
                         && image.asDouble(n) >= low && image.asDouble(n) <= high);
+    }
+
+    /**
+     * @param to another frame
+     * @param place the pixel of this set's image that a pixel of the frame stands for; empty where it stands for none
+     * @return the pixels of the frame that stand for one of this set
+     */
+    public PixelSet in(Frame to, Function<Pixel, Optional<Pixel>> place) {
+        BitSet there = new BitSet(to.count());
+        for (int n = 0; n < to.count(); n++) {
+            if (place.apply(to.pixel(n)).filter(pixel -> contains(pixel.row() * columns + pixel.column())).isPresent()) {
+                there.set(n);
+            }
+        }
+        return new PixelSet(there, to.columns());
     }
 
     /** @return the number of pixels */

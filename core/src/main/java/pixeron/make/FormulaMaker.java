@@ -12,13 +12,13 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
 import pixeron.step.Finish;
-import pixeron.step.NumberParameter;
-import pixeron.step.Parameter;
 import pixeron.step.Progress;
-import pixeron.step.TextParameter;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
+import pixeron.step.key.TextParameter;
 
 /**
  * An image whose value at a pixel is a formula of its place: i, j (also y, x), the size H, W, N, the levels M, L, and

@@ -3,9 +3,10 @@ package pixeron.make;
 import java.util.Random;
 import pixeron.number.Approximate;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
+import pixeron.step.Source;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
 
 /** Values around a mean with a standard deviation, normally distributed. */
 final class GaussianNoise extends NoiseMaker {

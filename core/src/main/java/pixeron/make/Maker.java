@@ -6,14 +6,14 @@ import java.util.stream.Stream;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
 import pixeron.step.Finish;
-import pixeron.step.Keyed;
-import pixeron.step.NumberParameter;
-import pixeron.step.Parameter;
 import pixeron.step.Progress;
 import pixeron.step.StepType;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.Keyed;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
 
 /** A way to make a new image. It describes itself with keys like a step; every one takes size and maximum level. */
 public abstract class Maker implements Keyed {

@@ -5,10 +5,10 @@ import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
-import pixeron.step.Amount;
-import pixeron.step.KeyedLine;
-import pixeron.step.NumberParameter;
 import pixeron.step.Progress;
+import pixeron.step.key.Amount;
+import pixeron.step.key.KeyedLine;
+import pixeron.step.key.NumberParameter;
 
 /** All ways to make a new image, by name. A new one is one entry here. */
 public final class Makers {

@@ -4,11 +4,11 @@ import java.util.Random;
 import java.util.stream.Stream;
 import pixeron.image.Image;
 import pixeron.number.Value;
-import pixeron.step.Arguments;
 import pixeron.step.Finish;
-import pixeron.step.NumberParameter;
-import pixeron.step.Parameter;
 import pixeron.step.Progress;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
 
 /**
  * Seeded noise. The generator is {@link Random}, the JDK's 48-bit linear congruential generator, whose sequence for a

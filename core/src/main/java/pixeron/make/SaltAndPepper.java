@@ -6,9 +6,10 @@ import java.util.Random;
 import pixeron.PixeronException;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
+import pixeron.step.Source;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
 
 /** A flat ground with a number of pixels, all different, that are black or white by chance. */
 final class SaltAndPepper extends NoiseMaker {

@@ -3,9 +3,10 @@ package pixeron.make;
 import java.util.Random;
 import pixeron.PixeronException;
 import pixeron.number.Rational;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
+import pixeron.step.Source;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
 
 /** Every whole number from low to high comes up equally often. */
 final class UniformNoise extends NoiseMaker {

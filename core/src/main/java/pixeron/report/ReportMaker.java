@@ -2,6 +2,7 @@ package pixeron.report;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -27,13 +28,13 @@ import pixeron.report.Block.Grid;
 import pixeron.report.Block.Grids;
 import pixeron.report.Block.Heading;
 import pixeron.report.Block.Listing;
-import pixeron.report.Block.Work;
 import pixeron.report.Block.Words;
+import pixeron.report.Block.Work;
 import pixeron.report.Block.Workings;
 import pixeron.step.Explained;
 import pixeron.step.Progress;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
-import pixeron.working.TableNames;
 import pixeron.working.Working;
 
 /**
@@ -133,7 +134,7 @@ public final class ReportMaker {
                     + ".", false));
         }
         work.following().ofTables().forEach((table, pixels) -> blocks.add(new Words(pixels.size() + " differing cells (↳) are "
-                + "right, given the " + TableNames.table(table).toLowerCase(java.util.Locale.ROOT) + " by hand.", false)));
+                + "right, given the " + PixelTable.kind(work.step().type(), table).title().toLowerCase(Locale.ROOT) + " by hand.", false)));
     }
 
     private void simplyWrong(List<CellCheck> cells) {
@@ -172,11 +173,11 @@ public final class ReportMaker {
         Map<String, List<pixeron.byhand.table.TableSlip>> slips = work.tableSlips();
         work.tables().forEach((name, check) -> {
             Table table = work.table(name);
-            blocks.add(new Heading(3, TableNames.table(name) + " by hand"));
+            blocks.add(new Heading(3, table.kind().title() + " by hand"));
             List<String> written = table.columns().stream().filter(column -> check.cells().stream().anyMatch(cell ->
                     cell.column().equals(column))).toList();
             List<String> head = new ArrayList<>(List.of(table.isKeyed() ? table.columns().get(0) : ""));
-            written.forEach(column -> head.addAll(List.of(TableNames.column(column) + " by hand", "right")));
+            written.forEach(column -> head.addAll(List.of(table.kind().column(column) + " by hand", "right")));
             List<List<Cell>> rows = new ArrayList<>();
             for (int row = 0; row <= table.rows().size(); row++) {
                 int at = row;
@@ -188,7 +189,7 @@ public final class ReportMaker {
             }
             blocks.add(new Listing(head, rows));
             slips.getOrDefault(name, List.of()).forEach(slip ->
-                    blocks.add(new Words(TableNames.column(slip.column()) + ": " + slip.text() + " (" + slip.id() + ")", true)));
+                    blocks.add(new Words(table.kind().column(slip.column()) + ": " + slip.text() + " (" + slip.id() + ")", true)));
         });
     }
 

@@ -1,5 +1,6 @@
 package pixeron.step;
 
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.working.LoopWriter;
@@ -11,9 +12,12 @@ import pixeron.working.Working;
  */
 public interface Explained {
 
-    /** @return whether there is a value at this place; what is worked out may be smaller than what it is made of */
+    /** @return size and maximum level of all values together; they need not be those of what it is made of */
+    Frame frame();
+
+    /** @return whether there is a value at this place */
     default boolean contains(Pixel pixel) {
-        return true;
+        return frame().contains(pixel);
     }
 
     /** @return the value before rounding and overflow; outside the area of a step the sample itself */

@@ -3,6 +3,8 @@ package pixeron.step;
 import java.util.Optional;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.key.Amount;
+import pixeron.step.key.NumberParameter;
 
 /**
  * A part of a step that can be taken hold of on its curve, input level across and result up.

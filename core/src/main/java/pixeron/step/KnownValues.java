@@ -1,6 +1,6 @@
 package pixeron.step;
 
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.working.LoopWriter;
@@ -10,18 +10,18 @@ import pixeron.working.Working;
 public final class KnownValues implements Explained {
 
     private final Operation operation;
-    private final Image before;
+    private final Frame frame;
     private final Value[] values;
 
     public KnownValues(Operation operation) {
         this.operation = operation;
-        this.before = operation.before();
-        this.values = new Value[before.count()];
+        this.frame = operation.frame();
+        this.values = new Value[frame.count()];
     }
 
     @Override
-    public boolean contains(Pixel pixel) {
-        return operation.contains(pixel);
+    public Frame frame() {
+        return frame;
     }
 
     @Override
@@ -31,7 +31,7 @@ public final class KnownValues implements Explained {
 
     @Override
     public Value value(Pixel pixel) {
-        int at = before.offset(pixel);
+        int at = frame.offset(pixel);
         if (values[at] == null) {
             values[at] = operation.value(pixel);
         }

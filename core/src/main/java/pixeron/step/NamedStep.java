@@ -18,6 +18,17 @@ public abstract class NamedStep implements StepType {
         this.sentence = sentence;
     }
 
+    /** Steps of the same kind are alike wherever they were made. */
+    @Override
+    public boolean equals(Object other) {
+        return other != null && getClass() == other.getClass() && name.equals(((NamedStep) other).name);
+    }
+
+    @Override
+    public int hashCode() {
+        return name.hashCode();
+    }
+
     @Override
     public final String name() {
         return name;

@@ -24,6 +24,16 @@ public interface Operation extends Explained {
         return List.of();
     }
 
+    /**
+     * @param table one of {@link #tables}
+     * @param cells what a person wrote in it, and what follows from that
+     * @return the step as it goes on from there; empty where nothing follows from this table
+     * @throws pixeron.PixeronException if nothing can follow from such cells
+     */
+    default Optional<Explained> given(Table table, Table.Cells cells) {
+        return Optional.empty();
+    }
+
     /** @return names for people of images that are worked out on the way, such as the mean of the window of each pixel */
     default List<String> sheetNames() {
         return List.of();
@@ -48,11 +58,6 @@ public interface Operation extends Explained {
         return List.of();
     }
 
-    @Override
-    default boolean contains(Pixel pixel) {
-        return before().contains(pixel);
-    }
-
     /**
      * @param read gives what is read at a pixel, in place of the image before
      * @return the same step reading there, which shows what writing into the image being read leads to; empty where the
@@ -63,7 +68,7 @@ public interface Operation extends Explained {
     }
 
     /**
-     * @param cell which cell of each window, numbered as in {@link #cells}
+     * @param cell which cell of each window, numbered as in {@link #sources}
      * @return the same step with that cell left out of every window; empty where the step has no windows, or its result has
      *     another size
      */
@@ -79,13 +84,53 @@ public interface Operation extends Explained {
         return Optional.empty();
     }
 
-    /** @return the cells of the window that the value of a pixel comes from, row by row; empty where it is its own alone */
-    default List<Place> cells(Pixel pixel) {
-        return List.of();
+    /**
+     * @param pixel of the result
+     * @return the places of the input that its value comes from, for a window row by row
+     */
+    List<Source> sources(Pixel pixel);
+
+    /**
+     * @param pixel of the input
+     * @return the result pixel that it went to, or around which it counts; empty where it went nowhere
+     */
+    default Optional<Pixel> home(Pixel pixel) {
+        return Optional.of(pixel).filter(this::contains);
+    }
+
+    /** @return the pixel of the input that a result pixel stands for; empty where it stands for none, such as one from outside */
+    default Optional<Pixel> counterpart(Pixel pixel) {
+        return Optional.of(pixel);
+    }
+
+    /** @return whether values change their places, so that {@link #counterpart} is another pixel */
+    default boolean isMoving() {
+        return false;
+    }
+
+    /** @return the step */
+    Step step();
+
+    /** @return what the step is applied to */
+    default Inputs inputs() {
+        return new Inputs(before());
+    }
+
+    /**
+     * @param other rounding and overflow
+     * @return the same step with another end; empty where it only moves values
+     */
+    default Optional<Explained> finished(Finish other) {
+        return Optional.empty();
     }
 
     /** @return the image that the step is applied to */
     Image before();
+
+    /** @return rounding and overflow, in the frame of the result */
+    default Finish finish() {
+        return Finish.of(step(), frame().maximumLevel());
+    }
 
     /**
      * @param progress told how far it is

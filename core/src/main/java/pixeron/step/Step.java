@@ -1,10 +1,14 @@
 package pixeron.step;
 
+import java.util.Map;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.KeyedLine;
+import pixeron.step.key.Parameter;
 
 /**
  * One operation with its parameters.
@@ -54,7 +58,55 @@ public record Step(StepType type, Arguments arguments) {
      * @throws PixeronException if the step cannot be applied to this image
      */
     public Operation bind(Image before) {
-        return type.bind(this, before);
+        return bind(new Inputs(before));
+    }
+
+    /**
+     * @param inputs what the step is applied to
+     * @return the step bound to that
+     * @throws PixeronException if the step cannot be applied to this
+     */
+    public Operation bind(Inputs inputs) {
+        return type.bind(this, inputs);
+    }
+
+    /** @return whether its line has a key that steps have in common */
+    public boolean has(Common key) {
+        return type.common().contains(key);
+    }
+
+    /** @return a step of another kind with its own keys; those that steps have in common are as in this one */
+    public Step as(StepType other, Arguments own) {
+        Arguments all = own;
+        for (Parameter<?> key : other.parameters()) {
+            if (!other.ownParameters().contains(key)) {
+                all = taken(all, key, key.key());
+            }
+        }
+        return new Step(other, all);
+    }
+
+    /**
+     * @param names the names of keys here, where they are called differently there
+     * @return a step of another kind with the values of this one
+     * @throws PixeronException if a value is not allowed there
+     */
+    public Step as(StepType other, Map<String, String> names) {
+        Arguments all = Arguments.NONE;
+        for (Parameter<?> key : other.parameters()) {
+            all = taken(all, key, names.getOrDefault(key.key(), key.key()));
+        }
+        return new Step(other, all);
+    }
+
+    /** @return a step of another kind with the values of this one's keys */
+    public Step as(StepType other) {
+        return as(other, Map.of());
+    }
+
+    private <T> Arguments taken(Arguments into, Parameter<T> key, String name) {
+        return type.parameters().stream().filter(mine -> mine.key().equals(name) && arguments.isGiven(mine)).findFirst()
+                .map(mine -> into.with(key, key.parse(printed(mine)))).orElse(into);
     }
 
     /** @return the step as one line of text, which the catalog reads back; keys at their default are left out */

@@ -1,25 +1,33 @@
 package pixeron.step;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
+import pixeron.step.key.AreaParameter;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.Keyed;
+import pixeron.step.key.Parameter;
+import pixeron.working.TableKind;
 
 /** A kind of step. It describes itself; everything that shows, reads or writes steps is made from this. */
 public interface StepType extends Keyed {
 
-    /** The key {@code rounding}, which every step has. */
+    /** The key {@code rounding}. */
     ChoiceParameter ROUNDING = ChoiceParameter.of("rounding", "Rounding", Arrays.stream(Rounding.values())
             .map(r -> new ChoiceParameter.Choice(r.word(), r.sentence())).toArray(ChoiceParameter.Choice[]::new));
 
-    /** The key {@code overflow}, which every step has. */
+    /** The key {@code overflow}. */
     ChoiceParameter OVERFLOW = ChoiceParameter.of("overflow", "Overflow", Arrays.stream(Overflow.values())
             .map(o -> new ChoiceParameter.Choice(o.word(), o.sentence())).toArray(ChoiceParameter.Choice[]::new));
 
-    /** The key {@code area}, which every step has. */
+    /** The key {@code area}. */
     AreaParameter AREA = new AreaParameter();
 
     /** @return its name for people */
@@ -28,8 +36,13 @@ public interface StepType extends Keyed {
     /** @return what it does, in one sentence */
     String sentence();
 
-    /** @return its formula for people: {@code s = r + amount} */
-    String formula();
+    /** @return its formula for people with these values of its keys, all that are required among them: {@code s = r + amount} */
+    String formula(Arguments arguments);
+
+    /** @return which keys it has beside its own */
+    default Set<Common> common() {
+        return Common.ALL;
+    }
 
     /** @return the key {@code rounding} of this kind */
     default ChoiceParameter roundingParameter() {
@@ -43,21 +56,31 @@ public interface StepType extends Keyed {
 
     /** @return how a step with these arguments rounds */
     default Rounding rounding(Arguments arguments) {
-        return Rounding.named(arguments.get(roundingParameter()).word());
+        return common().contains(Common.ROUNDING) ? Rounding.named(arguments.get(roundingParameter()).word()) : Rounding.NONE;
     }
 
     /** @return what a step with these arguments does with values outside 0 … M */
     default Overflow overflow(Arguments arguments) {
-        return Overflow.named(arguments.get(overflowParameter()).word());
+        return common().contains(Common.OVERFLOW) ? Overflow.named(arguments.get(overflowParameter()).word()) : Overflow.KEEP;
     }
 
     /** @return its own keys, in the order of its line */
     List<Parameter<?>> ownParameters();
 
-    /** @return all keys, those that every step has last */
+    /** @return all keys, those that it has in common with others last */
     @Override
     default List<Parameter<?>> parameters() {
-        return Stream.concat(ownParameters().stream(), Stream.of(roundingParameter(), overflowParameter(), AREA)).toList();
+        List<Parameter<?>> all = new ArrayList<>(ownParameters());
+        if (common().contains(Common.ROUNDING)) {
+            all.add(roundingParameter());
+        }
+        if (common().contains(Common.OVERFLOW)) {
+            all.add(overflowParameter());
+        }
+        if (common().contains(Common.AREA)) {
+            all.add(AREA);
+        }
+        return all;
     }
 
     /** @return a step to begin with when a person adds this kind: required keys with values that change little */
@@ -79,11 +102,31 @@ public interface StepType extends Keyed {
         return Optional.empty();
     }
 
+    /** @return the slips that belong to steps of this kind, beside those that every step can have */
+    default List<Slip> slips() {
+        return List.of();
+    }
+
+    /** @return frames that the result would have for somebody who mixes up the size and the last pixel of a rectangle in its keys */
+    default Stream<Frame> misread(Operation right) {
+        return Stream.empty();
+    }
+
+    /** @return the kinds of tables by which it is worked out */
+    default List<TableKind> tables() {
+        return List.of();
+    }
+
+    /** @return what is done where somebody takes this operation for its opposite; empty where it has none */
+    default Optional<Opposite> opposite(Step step) {
+        return Optional.empty();
+    }
+
     /**
      * @param step of this type
-     * @param before the image that it is applied to
-     * @return the step bound to that image
-     * @throws pixeron.PixeronException if the step cannot be applied to this image
+     * @param inputs what it is applied to
+     * @return the step bound to that
+     * @throws pixeron.PixeronException if the step cannot be applied to this
      */
-    Operation bind(Step step, Image before);
+    Operation bind(Step step, Inputs inputs);
 }

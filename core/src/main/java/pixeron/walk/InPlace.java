@@ -2,6 +2,7 @@ package pixeron.walk;
 
 import java.util.Optional;
 import java.util.function.Function;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
@@ -71,8 +72,8 @@ public final class InPlace implements Explained {
     }
 
     @Override
-    public boolean contains(Pixel pixel) {
-        return operation.contains(pixel);
+    public Frame frame() {
+        return operation.frame();
     }
 
     @Override

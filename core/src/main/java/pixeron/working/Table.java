@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -12,16 +13,12 @@ import pixeron.number.Value;
 /**
  * A calculation that is written as a table, such as counts of levels.
  *
- * @param name its name in written results: histogram, levels, otsu, two-means
+ * @param kind what it is and what it is called
  * @param columns the names of the columns
  * @param rows the values, row by row; exact where the calculation is
- * @param rules how the cells of a column follow from others, by the name of the column; a column without one comes from
- *     the image
- * @param summed columns that have a sum below them
- * @param isKeyed whether the first column says which row it is; else there is one row
+ * @param sense how its cells belong together
  */
-public record Table(String name, List<String> columns, List<List<Value>> rows, Map<String, Rule> rules,
-        Set<String> summed, boolean isKeyed) {
+public record Table(TableKind kind, List<String> columns, List<List<Value>> rows, Sense sense) {
 
     /** The key of the row of sums. */
     public static final String SUM = "sum";
@@ -37,40 +34,96 @@ public record Table(String name, List<String> columns, List<List<Value>> rows, M
          *     0 in the first row
          * @return the value of the cell
          */
-        Value apply(java.util.function.Function<String, Value> cells);
+        Value apply(Function<String, Value> cells);
 
         /** @return what is worked out, and the lines with the numbers put in */
-        List<Line> explain(String column, java.util.function.Function<String, Value> cells);
+        List<Line> explain(String column, Function<String, Value> cells);
 
         /** @return the names that it asks for */
         Set<String> inputs();
     }
 
+    /** The cells of a table, perhaps a person's own. */
+    @FunctionalInterface
+    public interface Cells {
+        Value value(int row, String column);
+    }
+
+    /**
+     * What comes of the whole table.
+     *
+     * @param constant the number of the step's formula that it gives
+     * @param value that number by the cells
+     */
+    public record Conclusion(String constant, Function<Cells, Value> value) {
+    }
+
+    /**
+     * How the cells of a table belong together.
+     *
+     * @param rules how the cells of a column follow from others, by the name of the column; a column without one comes from
+     *     the image
+     * @param summed columns that have a sum below them
+     * @param isKeyed whether the first column says which row it is; else there is one row
+     * @param conclusion what comes of the whole table; empty where nothing does
+     */
+    public record Sense(Map<String, Rule> rules, Set<String> summed, boolean isKeyed, Optional<Conclusion> conclusion) {
+
+        public Sense {
+            rules = Map.copyOf(rules);
+            summed = Set.copyOf(summed);
+        }
+    }
+
     public Table {
         columns = List.copyOf(columns);
         rows = rows.stream().map(List::copyOf).toList();
-        rules = Map.copyOf(rules);
-        summed = Set.copyOf(summed);
     }
 
     /** A table with a key in its first column, whose cells all come from the image. */
-    public Table(String name, List<String> columns, List<List<Value>> rows) {
-        this(name, columns, rows, Map.of(), Set.of(), true);
+    public Table(TableKind kind, List<String> columns, List<List<Value>> rows) {
+        this(kind, columns, rows, new Sense(Map.of(), Set.of(), true, Optional.empty()));
+    }
+
+    /** @return its name in written results */
+    public String name() {
+        return kind.name();
+    }
+
+    public Map<String, Rule> rules() {
+        return sense.rules;
+    }
+
+    public Set<String> summed() {
+        return sense.summed;
+    }
+
+    public boolean isKeyed() {
+        return sense.isKeyed;
+    }
+
+    private Table with(Sense other) {
+        return new Table(kind, columns, rows, other);
     }
 
     /** @return this with rules */
     public Table withRules(Map<String, Rule> all) {
-        return new Table(name, columns, rows, all, summed, isKeyed);
+        return with(new Sense(all, sense.summed, sense.isKeyed, sense.conclusion));
     }
 
     /** @return this with sums below some columns */
     public Table withSums(String... names) {
-        return new Table(name, columns, rows, rules, Set.of(names), isKeyed);
+        return with(new Sense(sense.rules, Set.of(names), sense.isKeyed, sense.conclusion));
+    }
+
+    /** @return this with what comes of it */
+    public Table concluding(String constant, Function<Cells, Value> value) {
+        return with(new Sense(sense.rules, sense.summed, sense.isKeyed, Optional.of(new Conclusion(constant, value))));
     }
 
     /** @return this as a table of one row without a key */
     public Table unkeyed() {
-        return new Table(name, columns, rows, rules, summed, false);
+        return with(new Sense(sense.rules, sense.summed, false, sense.conclusion));
     }
 
     /** @return this without a column */
@@ -81,21 +134,26 @@ public record Table(String name, List<String> columns, List<List<Value>> rows, M
         }
         List<String> names = new ArrayList<>(columns);
         names.remove(at);
-        return new Table(name, names, rows.stream().map(row -> {
+        return new Table(kind, names, rows.stream().map(row -> {
             List<Value> fewer = new ArrayList<>(row);
             fewer.remove(at);
             return fewer;
-        }).toList(), rules, summed, isKeyed);
+        }).toList(), sense);
+    }
+
+    /** @return a row for people, such as k = 3 */
+    public String rowName(int row) {
+        return row == rows.size() ? "the row of sums" : isKeyed() ? columns.get(0) + " = " + key(row) : "the row";
     }
 
     /** @return what names a row: its first cell, or {@link #SUM} for the row behind the last */
     public String key(int row) {
-        return row == rows.size() ? SUM : isKeyed ? Decimals.exact(rows.get(row).get(0)) : ONLY_ROW;
+        return row == rows.size() ? SUM : isKeyed() ? Decimals.exact(rows.get(row).get(0)) : ONLY_ROW;
     }
 
     /** @return the row with this key, the number of rows for {@link #SUM}; −1 when there is none */
     public int row(String key) {
-        if (key.equals(SUM) && !summed.isEmpty()) {
+        if (key.equals(SUM) && !summed().isEmpty()) {
             return rows.size();
         }
         for (int row = 0; row < rows.size(); row++) {
@@ -112,13 +170,13 @@ public record Table(String name, List<String> columns, List<List<Value>> rows, M
         if (row < rows.size()) {
             return Optional.of(rows.get(row).get(at));
         }
-        return summed.contains(column) ? Optional.of(rows.stream().map(cells -> cells.get(at))
+        return summed().contains(column) ? Optional.of(rows.stream().map(cells -> cells.get(at))
                 .reduce(Rational.ZERO, Value::plus)) : Optional.empty();
     }
 
     /** @return whether a person can fill the column: every one but the key */
     public boolean isFillable(String column) {
-        return columns.contains(column) && !(isKeyed && columns.get(0).equals(column));
+        return columns.contains(column) && !(isKeyed() && columns.get(0).equals(column));
     }
 
     /**
@@ -136,7 +194,7 @@ public record Table(String name, List<String> columns, List<List<Value>> rows, M
 
     /** @return how a cell is worked out; empty where it comes from the image */
     public List<Line> explain(int row, String column) {
-        Rule rule = rules.get(column);
+        Rule rule = rules().get(column);
         return rule == null || row >= rows.size() ? List.of() : rule.explain(column, name -> row(name, row) < 0
                 ? Rational.ZERO : value(row(name, row), column(name)).orElse(Rational.ZERO));
     }

@@ -10,7 +10,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import pixeron.PixeronException;
-import pixeron.byhand.slip.Slip.Way;
+import pixeron.step.Way;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.KnownSlips;
@@ -26,10 +26,9 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
-import pixeron.step.PixelTable;
-import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.StepArbitraries;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /** What holds for every step of the catalog on random images. */
@@ -51,10 +50,11 @@ class ByHandLawsTest {
         /** Every other cell as somebody with a slip would have written it. */
         HandSheet half(Way way) {
             HandSheet sheet = HandSheet.EMPTY;
-            for (int n = 0; n < before.count(); n++) {
-                if (operation.contains(before.pixel(n)) && random.nextBoolean()) {
+            for (int n = 0; n < operation.frame().count(); n++) {
+                Pixel pixel = operation.frame().pixel(n);
+                if (random.nextBoolean()) {
                     try {
-                        sheet = sheet.with(before.pixel(n), Decimals.exact(way.value().apply(before.pixel(n))));
+                        sheet = sheet.with(pixel, Decimals.exact(way.value().apply(pixel)));
                     } catch (PixeronException withoutValue) {
                         // Nobody can write what the slip does not give.
                     }
@@ -88,13 +88,13 @@ class ByHandLawsTest {
         for (Table table : one.operation.tables()) {
             TableCheck check = TableCheck.of(filled(table), table);
             assertThat(check.count(TableCheck.State.AGREES)).isEqualTo(check.cells().size());
-            assertThat(TableSlips.find(check, table, one.step, one.before)).isEmpty();
+            assertThat(TableSlips.find(check, table, one.operation)).isEmpty();
             hands.put(table.name(), filled(table));
         }
         Pixel pixel = one.before.pixel(one.random.nextInt(one.before.count()));
-        PixelTable.named(one.step, one.operation, PixelTable.name(pixel)).ifPresent(table ->
+        PixelTable.named(one.operation, PixelTable.name(pixel)).ifPresent(table ->
                 hands.put(table.name(), filled(table)));
-        Written written = new Written(0, one.step, one.operation, one.right(), hands);
+        Written written = new Written(0, one.operation, one.right(), hands);
         assertThat(Start.of(List.of(StepWork.of(written, Optional.empty())))).isEmpty();
     }
 
@@ -102,13 +102,13 @@ class ByHandLawsTest {
     @Property(tries = 50)
     void whatIsClaimedHolds(@ForAll long seed) {
         Case one = new Case(seed);
-        List<Way> ways = KnownSlips.all().stream().flatMap(slip -> slip.ways(one.step, one.before).stream()).toList();
+        List<Way> ways = KnownSlips.of(one.step.type()).stream().flatMap(slip -> slip.ways(one.operation).stream()).toList();
         if (ways.isEmpty()) {
             return;
         }
         HandSheet sheet = one.half(ways.get(one.random.nextInt(ways.size())));
         Check check = Check.of(sheet, one.operation);
-        Findings found = SlipFinder.find(check, one.step, one.before);
+        Findings found = SlipFinder.find(check, one.operation);
         int explained = found.slips().stream().mapToInt(Explanation::explains).sum();
         assertThat(explained + found.wrong().size()).isEqualTo(check.differing().size());
         for (Explanation slip : found.slips()) {
@@ -127,7 +127,7 @@ class ByHandLawsTest {
     void aMissingCellGivesWhatItsWorkingSays(@ForAll long seed) {
         Case one = new Case(seed);
         Pixel pixel = one.before.pixel(one.random.nextInt(one.before.count()));
-        int cells = one.operation.contains(pixel) ? one.operation.cells(pixel).size() : 0;
+        int cells = one.operation.contains(pixel) ? one.operation.sources(pixel).size() : 0;
         for (int n = 0; n < cells; n++) {
             one.operation.missing(n).ifPresent(without -> {
                 try {

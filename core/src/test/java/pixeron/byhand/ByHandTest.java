@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
 import pixeron.format.CellTable;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Approximate;
@@ -88,7 +89,7 @@ class ByHandTest {
 
     @Test
     void blocksArePastedAndCleared() {
-        Image grid = Image.of(255, new int[3][4]);
+        Frame grid = new Frame(3, 4, 255);
         HandSheet sheet = HandSheet.EMPTY.withBlock(new Pixel(1, 1), CellTable.parse("1\t\t3\n\t5\t6\n"), grid);
         assertThat(sheet.cells().keySet()).containsExactly(
                 new Pixel(1, 1), new Pixel(1, 3), new Pixel(2, 2), new Pixel(2, 3));
@@ -99,7 +100,7 @@ class ByHandTest {
 
     @Test
     void aTableMustHaveTheShapeOfTheResult() {
-        Image grid = Image.of(255, new int[2][3]);
+        Frame grid = new Frame(2, 3, 255);
         assertThat(HandSheet.of(CellTable.parse("1,2,3\n,,\n"), grid).cells()).hasSize(3);
         assertThat(HandSheet.of(CellTable.parse("\n1,,3\n\n\n"), grid).cells()).hasSize(2);
         assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3"),

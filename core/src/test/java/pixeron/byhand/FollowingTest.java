@@ -26,7 +26,7 @@ class FollowingTest {
         Image between = StepLine.parse("divide divisor=2").bind(IMAGE).result(Progress.NONE);
         Step step = StepLine.parse("invert");
         Operation right = step.bind(between);
-        return Following.of(Check.of(second, right), step, first, between);
+        return Following.of(Check.of(second, right), right, first);
     }
 
     /** Halves: 2 3 4 6, then 253 252 251 249. Dropped fractions give 1 2 4 5, and from those 254 253 251 250. */
@@ -48,7 +48,7 @@ class FollowingTest {
     void theRestIsWhatHasASlipOfItsOwn() {
         Image between = StepLine.parse("divide divisor=2").bind(IMAGE).result(Progress.NONE);
         Check check = Check.of(sheet("254", "253", "251", "205"), StepLine.parse("invert").bind(between));
-        Following following = Following.of(check, StepLine.parse("invert"), sheet("1", "2", "4", "5"), between);
+        Following following = Following.of(check, StepLine.parse("invert").bind(between), sheet("1", "2", "4", "5"));
         assertThat(following.rest(check).differing()).extracting(CellCheck::pixel).containsExactly(new Pixel(0, 3));
     }
 }

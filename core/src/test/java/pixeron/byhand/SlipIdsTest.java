@@ -26,7 +26,7 @@ class SlipIdsTest {
             sheet = sheet.with(before.pixel(n), String.valueOf(written.applyAsInt(n / before.columns(), n % before.columns())));
         }
         Step step = StepLine.parse(line);
-        return SlipFinder.find(Check.of(sheet, step.bind(before)), step, before).slips();
+        return SlipFinder.find(Check.of(sheet, step.bind(before)), step.bind(before)).slips();
     }
 
     private static void proof(String id, String line, IntBinaryOperator written) {

@@ -37,7 +37,7 @@ class SlipsTest {
 
     private static List<Explanation> find(HandSheet sheet, String line, Image before) {
         Step step = StepLine.parse(line);
-        return SlipFinder.find(Check.of(sheet, step.bind(before)), step, before).slips();
+        return SlipFinder.find(Check.of(sheet, step.bind(before)), step.bind(before)).slips();
     }
 
     private static BigDecimal clipped(BigDecimal value) {
@@ -113,6 +113,6 @@ class SlipsTest {
         // A value beyond the end of a result that is smaller than the image counts for nothing.
         Check check = Check.of(sheet.with(new pixeron.image.Pixel(before.rows() + 1, 0), "1"), operation);
         assertThat(check.agree()).isEqualTo(after.count());
-        assertThat(SlipFinder.find(check, step, before)).isEqualTo(Findings.NONE);
+        assertThat(SlipFinder.find(check, step.bind(before))).isEqualTo(Findings.NONE);
     }
 }

@@ -26,7 +26,7 @@ class TwoSlipsTest {
     private static Findings find(String line, HandSheet sheet) {
         Image before = Image.of(255, PROOF);
         Step step = StepLine.parse(line);
-        return SlipFinder.find(Check.of(sheet, step.bind(before)), step, before);
+        return SlipFinder.find(Check.of(sheet, step.bind(before)), step.bind(before));
     }
 
     private static HandSheet filled(IntBinaryOperator written) {
@@ -129,7 +129,7 @@ class TwoSlipsTest {
             sheet = sheet.with(sort.pixel(n), String.valueOf(written[levels[n]]));
         }
         Step step = StepLine.parse("equalize");
-        Explanation slip = SlipFinder.find(Check.of(sheet, step.bind(sort)), step, sort).slips().get(0);
+        Explanation slip = SlipFinder.find(Check.of(sheet, step.bind(sort)), step.bind(sort)).slips().get(0);
         assertThat(slip.explains()).isEqualTo(9);
         assertThat(slip.certainty()).startsWith("The same values come out when ").contains("from level 1 on")
                 .endsWith("; your numbers on the way would tell.");
@@ -140,7 +140,7 @@ class TwoSlipsTest {
         Image before = Image.of(255, PROOF);
         Step step = StepLine.parse("sharpen");
         Check check = Check.of(filled((i, j) -> 1), step.bind(before));
-        assertThatThrownBy(() -> new SlipFinder(step, before).find(check, done -> false))
+        assertThatThrownBy(() -> new SlipFinder(step.bind(before)).find(check, done -> false))
                 .isInstanceOf(CancellationException.class);
     }
 

@@ -50,7 +50,7 @@ class WorkTest {
         Image before = Image.of(7, SORT);
         Step step = StepLine.parse(line);
         Table table = step.bind(before).tables().stream().filter(found -> found.name().equals(name)).findFirst().orElseThrow();
-        return TableSlips.find(TableCheck.of(hand, table), table, step, before);
+        return TableSlips.find(TableCheck.of(hand, table), table, step.bind(before));
     }
 
     @Test
@@ -104,7 +104,7 @@ class WorkTest {
         Optional<Written> earlier = Optional.empty();
         for (Stage stage : chain.stages()) {
             Operation operation = stage.operation(Progress.NONE).orElseThrow();
-            Written written = new Written(stage.position(), stage.link().step(), operation,
+            Written written = new Written(stage.position(), operation,
                     sheets.getOrDefault(stage.position(), HandSheet.EMPTY), tables.containsKey(stage.position())
                             ? Map.of(table, tables.get(stage.position())) : Map.of());
             works.add(StepWork.of(written, earlier));

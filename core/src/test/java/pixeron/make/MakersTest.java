@@ -12,7 +12,7 @@ import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
-import pixeron.step.KeyedLine;
+import pixeron.step.key.KeyedLine;
 
 class MakersTest {
 

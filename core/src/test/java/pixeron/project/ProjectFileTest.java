@@ -203,7 +203,7 @@ class ProjectFileTest {
             var check = pixeron.byhand.Check.of(project.sheet(0), operation);
             assertThat(check.differing()).as(demo.id()).isNotEmpty();
             assertThat(check.agree()).as(demo.id()).isPositive();
-            assertThat(pixeron.byhand.slip.search.SlipFinder.find(check, stage.link().step(), operation.before()).slips())
+            assertThat(pixeron.byhand.slip.search.SlipFinder.find(check, operation).slips())
                     .as(demo.id()).first().extracting("id").isEqualTo(expected.get(demo.id()));
         }
         Image faint = cases.get(2).saved().project().chain().source();

@@ -36,9 +36,9 @@ class ReportTest {
         Project project = Project.of("Two <rows>", new Origin("typed", "table", 1, List.of()), image)
                 .withChain(chain -> chain.withStep(0, StepLine.parse("multiply factor=1.5")).withStep(1,
                         StepLine.parse("threshold at=4")));
-        HandSheet first = HandSheet.of(CellTable.parse("1,4\n7,6\n10,9"), image);
+        HandSheet first = HandSheet.of(CellTable.parse("1,4\n7,6\n10,9"), image.frame());
         // 7 · 1.5 = 10.5 and 2 · 1.5 = 3. Over 4 is 15.
-        HandSheet second = HandSheet.of(CellTable.parse("0,0\n15,15\n15,15"), image);
+        HandSheet second = HandSheet.of(CellTable.parse("0,0\n15,15\n15,15"), image.frame());
         return project.withSheet(0, old -> first).withSheet(1, old -> second);
     }
 

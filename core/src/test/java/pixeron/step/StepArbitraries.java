@@ -2,12 +2,22 @@ package pixeron.step;
 
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.catalog.Catalog;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.ListParameter;
+import pixeron.step.key.MaskParameter;
+import pixeron.step.key.MatrixParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.PairsParameter;
+import pixeron.step.key.Parameter;
+import pixeron.step.key.TextParameter;
 
 /** Random steps of every kind in the catalog, and random images; a new step is covered without a word here. */
 public final class StepArbitraries {
@@ -63,6 +73,9 @@ public final class StepArbitraries {
             if (number.key().equals("size")) {
                 // Larger than most of these images; windows of a thousand cells across would only take time.
                 return String.valueOf(1 + random.nextInt(8));
+            }
+            if (Set.of("row", "column", "height", "width", "down", "right").contains(number.key())) {
+                return String.valueOf(random.nextInt(4));
             }
             return number.takesMaximum() && random.nextInt(4) == 0 ? "M"
                     : number.word().isPresent() && random.nextInt(3) == 0 ? number.word().get().word()

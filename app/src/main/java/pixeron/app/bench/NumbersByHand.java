@@ -26,8 +26,7 @@ import pixeron.byhand.table.TableSlips;
 import pixeron.format.CellTable;
 import pixeron.image.Pixel;
 import pixeron.step.Operation;
-import pixeron.step.PixelTable;
-import pixeron.step.Step;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /** The numbers on the way to the picked pixel, to be written by hand: sum, quotient, rounded. */
@@ -47,15 +46,14 @@ final class NumbersByHand extends FlowPane {
 
     /** Shows the numbers of a pixel; hides itself where there are none or they are covered. */
     void show(Shown shown, Pixel pixel, boolean isOpen) {
-        Optional<Operation> operation = shown.explained().filter(Operation.class::isInstance).map(Operation.class::cast)
-                .filter(found -> isOpen && shown.position() >= 0 && found.contains(pixel) && found.before().contains(pixel));
+        Optional<Operation> operation = shown.operation().filter(found -> isOpen && shown.position() >= 0 && found.contains(pixel));
         setVisible(operation.isPresent());
         setManaged(isVisible());
-        operation.ifPresent(found -> show(shown, shown.project().chain().stage(shown.position()).link().step(), found, pixel));
+        operation.ifPresent(found -> show(shown, found, pixel));
     }
 
-    private void show(Shown shown, Step step, Operation operation, Pixel pixel) {
-        Table wanted = PixelTable.of(step, operation, pixel);
+    private void show(Shown shown, Operation operation, Pixel pixel) {
+        Table wanted = PixelTable.of(operation, pixel);
         if (table != null && !wanted.name().equals(table.name())) {
             // A pixel can be picked before the field has lost the keyboard: what was typed belongs to the one before.
             fields.forEach((column, field) -> write(column, field.getText()));
@@ -67,7 +65,7 @@ final class NumbersByHand extends FlowPane {
         }
         HandTable hand = shown.project().tables(shown.position()).getOrDefault(table.name(), HandTable.EMPTY);
         TableCheck check = TableCheck.of(hand, table);
-        List<TableSlip> slips = TableSlips.find(check, table, step, operation.before());
+        List<TableSlip> slips = TableSlips.find(check, table, operation);
         fields.forEach((column, field) -> {
             boolean isTyping = field.isFocused() && known.containsKey(column) && !field.getText().equals(known.get(column));
             String written = hand.cell(table.key(0), column).map(HandValue::text).orElse("");

@@ -15,10 +15,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.kernel.WeightsGrid;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
-import pixeron.step.MatrixParameter;
-import pixeron.step.Parameter;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.MatrixParameter;
+import pixeron.step.key.Parameter;
 
 /**
  * The field of one key, made from what the key says about itself. What is typed takes effect at once; what cannot be

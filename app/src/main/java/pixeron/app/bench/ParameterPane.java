@@ -18,11 +18,11 @@ import pixeron.app.model.Shown;
 import pixeron.chain.Outcome;
 import pixeron.project.Project;
 import pixeron.step.Operation;
-import pixeron.step.Parameter;
 import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.kernel.Kernel;
+import pixeron.step.key.Parameter;
 
 /** The keys of the selected step, edited in place. */
 final class ParameterPane extends VBox {

@@ -10,6 +10,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Pointed;
 import pixeron.app.model.Shown;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
@@ -82,12 +83,17 @@ final class PixelPane extends ScrollPane {
         return value.isWhole() && value.signum() >= 0 ? prefix + base.text(value, image.maximumLevel()) : "–";
     }
 
-    private void showPointer(Pixel pixel) {
+    private void showPointer(Pointed at) {
         Shown shown = bench.shown();
-        boolean isThere = pixel != null && shown != null && shown.grid().contains(pixel);
-        pointer.setText(!isThere ? "Point at a cell to read it here." : "Pointer: " + Words.place(pixel,
-                bench.looking().display())
-                + value(", before ", shown.before(), pixel) + value(", after ", shown.after(), pixel));
+        if (at == null || shown == null) {
+            pointer.setText("Point at a cell to read it here.");
+            return;
+        }
+        Optional<Pixel> before = at.isBefore() ? Optional.of(at.pixel()) : shown.counterpart(at.pixel());
+        Optional<Pixel> after = at.isBefore() ? shown.home(at.pixel()) : Optional.of(at.pixel());
+        pointer.setText("Pointer: " + Words.place(at.pixel(), bench.looking().display())
+                + before.map(pixel -> value(", before ", shown.before(), pixel)).orElse("")
+                + after.map(pixel -> value(", after ", shown.after(), pixel)).orElse(""));
     }
 
     private static String value(String name, Optional<Shown.Described> described, Pixel pixel) {

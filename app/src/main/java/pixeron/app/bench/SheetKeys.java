@@ -5,7 +5,7 @@ import javafx.scene.input.KeyEvent;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Selection;
 import pixeron.image.Area;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 
 /** The keys on a sheet: arrows and their friends pick another pixel, with Shift they mark a rectangle. */
@@ -21,9 +21,14 @@ final class SheetKeys {
         this.bench = bench;
     }
 
-    void pressed(KeyEvent event) {
-        Pixel at = bench.pickedProperty().get();
-        Image image = bench.project().chain().source();
+    /** @param isBefore whether it is a sheet of Before */
+    void pressed(KeyEvent event, boolean isBefore) {
+        boolean isThere = isBefore && bench.pickedBeforeProperty().get() != null;
+        Pixel at = isThere ? bench.pickedBeforeProperty().get() : bench.pickedProperty().get();
+        if (bench.shown() == null) {
+            return;
+        }
+        Frame frame = isThere ? bench.shown().gridBefore() : bench.shown().grid();
         Pixel next = switch (event.getCode()) {
             case UP -> new Pixel(at.row() - 1, at.column());
             case DOWN -> new Pixel(at.row() + 1, at.column());
@@ -32,14 +37,18 @@ final class SheetKeys {
             case PAGE_UP -> new Pixel(at.row() - PAGE, at.column());
             case PAGE_DOWN -> new Pixel(at.row() + PAGE, at.column());
             case HOME -> event.isShortcutDown() ? new Pixel(0, 0) : new Pixel(at.row(), 0);
-            case END -> new Pixel(event.isShortcutDown() ? image.rows() - 1 : at.row(), image.columns() - 1);
+            case END -> new Pixel(event.isShortcutDown() ? frame.rows() - 1 : at.row(), frame.columns() - 1);
             default -> null;
         };
         if (next != null && !event.isAltDown()) {
-            bench.pick(next);
+            if (isThere) {
+                bench.pickBefore(next);
+            } else {
+                bench.pick(next);
+            }
             if (event.isShiftDown()) {
                 corner = isCorner(corner, at) ? corner : at;
-                bench.mark(Selection.rectangle(corner, bench.pickedProperty().get()));
+                bench.mark(Selection.rectangle(corner, frame.nearest(next)));
             }
             event.consume();
         } else if (event.getCode() == KeyCode.ESCAPE && bench.looking().selectionProperty().get() != null) {

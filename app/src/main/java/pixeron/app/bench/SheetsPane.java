@@ -19,6 +19,7 @@ import pixeron.PixeronException;
 import pixeron.app.bench.walk.WalkSheets;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Display;
+import pixeron.app.model.Pointed;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Shown;
 import pixeron.app.sheet.CellEditing;
@@ -32,7 +33,7 @@ import pixeron.app.sheet.SheetFrame;
 import pixeron.app.sheet.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.HandValue;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.make.Drawing;
 import pixeron.number.Decimals;
@@ -98,10 +99,11 @@ public final class SheetsPane extends HBox {
         frames.get(Kind.BEFORE).tools().getChildren().add(tools);
         frames.get(Kind.BEFORE).setOverview(overview);
         new CellEditing(frames.get(Kind.BY_HAND), this::isAnswerable, bench.pickedProperty()::get, this::handText,
-                this::writeByHand, this::goOn);
-        new CellEditing(frames.get(Kind.BEFORE), bench::isDrawable, bench.pickedProperty()::get,
+                this::writeByHand, next -> goOn(next, bench.shown().grid(), bench::pick));
+        new CellEditing(frames.get(Kind.BEFORE), () -> bench.isDrawable() && bench.pickedBeforeProperty().get() != null,
+                bench.pickedBeforeProperty()::get,
                 pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
-                (pixel, text) -> writeSample(pixel, text, say), this::goOn);
+                (pixel, text) -> writeSample(pixel, text, say), next -> goOn(next, bench.shown().gridBefore(), bench::pickBefore));
         tolerance = new ToleranceField(bench);
         addHandTools();
         aside = new AsideSheet(bench, this::render);
@@ -114,6 +116,7 @@ public final class SheetsPane extends HBox {
         bench.looking().channelsApartProperty().subscribe(isApart -> render());
         bench.looking().displayProperty().subscribe(display -> render());
         bench.pickedProperty().subscribe(pixel -> showPicked());
+        bench.pickedBeforeProperty().subscribe(pixel -> showPicked());
         bench.looking().selectionProperty().subscribe(marked -> all().forEach(frame -> frame.sheet().setMarked(marked)));
         theme.paletteProperty().subscribe(palette -> render());
     }
@@ -130,10 +133,11 @@ public final class SheetsPane extends HBox {
 
     private SheetFrame frame(String title, String role) {
         Sheet sheet = new Sheet(title, viewport, theme);
-        sheet.setOnPick(bench::pick);
-        sheet.setOnHover(bench.looking().hoverProperty()::set);
+        boolean isBefore = role.equals(CHANNEL_ROLE);
+        sheet.setOnPick(isBefore ? bench::pickBefore : bench::pick);
+        sheet.setOnHover(pixel -> bench.looking().hoverProperty().set(pixel == null ? null : new Pointed(pixel, isBefore)));
         sheet.setDragFor(drags::begin);
-        sheet.addEventHandler(KeyEvent.KEY_PRESSED, keys::pressed);
+        sheet.addEventHandler(KeyEvent.KEY_PRESSED, event -> keys.pressed(event, isBefore));
         SheetFrame frame = new SheetFrame(title, role, sheet);
         HBox.setHgrow(frame, Priority.ALWAYS);
         // All sheets share the room evenly, whatever stands on them.
@@ -232,7 +236,11 @@ public final class SheetsPane extends HBox {
             overview.setPainter(null);
             return;
         }
-        viewport.setImageSize(shown.grid().rows(), shown.grid().columns());
+        viewport.setImageSize(Math.max(shown.grid().rows(), shown.gridBefore().rows()),
+                Math.max(shown.grid().columns(), shown.gridBefore().columns()));
+        frames.get(Kind.BEFORE).sheet().setFrame(shown.gridBefore());
+        frames.get(Kind.AFTER).sheet().setFrame(shown.grid());
+        frames.get(Kind.BY_HAND).sheet().setFrame(shown.grid());
         Look look = Look.of(shown, bench.looking().display());
         int characters = Math.max(show(frames.get(Kind.BEFORE), shown.before(), look),
                 show(frames.get(Kind.AFTER), mistake().or(aside::sheet).or(shown::after), look));
@@ -265,7 +273,7 @@ public final class SheetsPane extends HBox {
     }
 
     private int show(SheetFrame frame, Optional<Shown.Described> described, Look look) {
-        ImagePainter painter = described.map(d -> new ImagePainter(d, look.on(d.image(), bench.shown()), theme)).orElse(null);
+        ImagePainter painter = described.map(d -> new ImagePainter(d, look.on(d.image(), frame == frames.get(Kind.AFTER), bench.shown()), theme)).orElse(null);
         frame.sheet().setPainter(painter);
         boolean isAroundZero = described.filter(look.display()::isAroundZero).isPresent();
         // The bar beside it says which values the ends are.
@@ -311,14 +319,16 @@ public final class SheetsPane extends HBox {
     }
 
     private void showPicked() {
-        Pixel picked = bench.pickedProperty().get();
-        viewport.reveal(picked);
-        all().forEach(frame -> frame.sheet().setPicked(picked));
+        Pixel after = bench.goneProperty().get() ? null : bench.pickedProperty().get();
+        Pixel before = bench.pickedBeforeProperty().get();
+        viewport.reveal(after == null ? before : after);
+        frames.forEach((kind, frame) -> frame.sheet().setPicked(kind == Kind.BEFORE ? before : after));
+        channels.forEach(frame -> frame.sheet().setPicked(before));
     }
 
     /** A result may be smaller than what it is made of; beyond it there is nothing to answer. */
     private boolean isAnswerable() {
-        return bench.shown() != null && bench.shown().explained()
+        return bench.shown() != null && !bench.goneProperty().get() && bench.shown().explained()
                 .filter(explained -> explained.contains(bench.pickedProperty().get())).isPresent();
     }
 
@@ -348,18 +358,17 @@ public final class SheetsPane extends HBox {
     }
 
     /** Behind the end of a row comes the next one, as one writes. */
-    private void goOn(Pixel next) {
+    private void goOn(Pixel next, Frame frame, Consumer<Pixel> pick) {
         if (bench.walking().isOn() && bench.walking().guessingProperty().get()) {
             // The walk says where it goes on.
             return;
         }
-        Image image = bench.project().chain().source();
-        if (next.column() >= image.columns() && next.row() + 1 < image.rows()) {
-            bench.pick(new Pixel(next.row() + 1, 0));
+        if (next.column() >= frame.columns() && next.row() + 1 < frame.rows()) {
+            pick.accept(new Pixel(next.row() + 1, 0));
         } else if (next.column() < 0 && next.row() > 0) {
-            bench.pick(new Pixel(next.row() - 1, image.columns() - 1));
+            pick.accept(new Pixel(next.row() - 1, frame.columns() - 1));
         } else {
-            bench.pick(next);
+            pick.accept(next);
         }
     }
 

@@ -21,10 +21,10 @@ import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.work.Start;
 import pixeron.image.Pixel;
 import pixeron.project.View;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
-import pixeron.working.TableNames;
 import pixeron.working.Working;
 
 /** The slips that explain the values by hand, each with a way to its first cell. */
@@ -65,7 +65,7 @@ final class SlipsPane extends ScrollPane {
             hints(shown, bench.looking().hintsProperty().get());
             return;
         }
-        shown.start().filter(start -> !start.table().isEmpty() || start.position() != shown.position()).ifPresent(start ->
+        shown.start().filter(start -> start.inTable().isPresent() || start.position() != shown.position()).ifPresent(start ->
                 content.getChildren().add(start(start)));
         following(shown);
         shown.slips().forEach(slip -> {
@@ -133,7 +133,7 @@ final class SlipsPane extends ScrollPane {
         return card(start.sentence(pixel -> Words.place(pixel, bench.looking().display())), "Go there", () -> {
             bench.select(start.position());
             start.cell().ifPresent(cell -> bench.pick(cell.pixel()));
-            show.accept(start.table().isEmpty() ? MiddlePane.View.SHEETS : MiddlePane.View.TABLE);
+            show.accept(start.inTable().isEmpty() ? MiddlePane.View.SHEETS : MiddlePane.View.TABLE);
         }, "wrong");
     }
 
@@ -146,7 +146,7 @@ final class SlipsPane extends ScrollPane {
                     () -> bench.select(shown.position() - 1), "right"));
         }
         shown.following().ofTables().forEach((table, pixels) -> content.getChildren().add(card(count(pixels.size(), differing)
-                + " right, given your own " + TableNames.table(table).toLowerCase(Locale.ROOT) + ".", "Go to the table",
+                + " right, given your own " + PixelTable.kind(shown.operation().orElseThrow().step().type(), table).title().toLowerCase(Locale.ROOT) + ".", "Go to the table",
                 () -> show.accept(MiddlePane.View.TABLE), "right")));
     }
 

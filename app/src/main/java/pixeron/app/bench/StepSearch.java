@@ -15,6 +15,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.model.Bench;
 import pixeron.app.theme.Theme;
+import pixeron.image.Image;
 import pixeron.step.StepType;
 import pixeron.step.catalog.Catalog;
 
@@ -147,7 +148,7 @@ final class StepSearch extends StackPane {
             setGraphic(isEmpty ? null : box);
             if (!isEmpty) {
                 title.setText(type.title());
-                formula.setText(type.formula());
+                formula.setText(type.formula(type.starter(Image.BYTE_MAXIMUM).arguments()));
                 sentence.setText(type.sentence());
                 getTooltip().setText(type.sentence());
                 setAccessibleText(type.title() + ": " + type.sentence());

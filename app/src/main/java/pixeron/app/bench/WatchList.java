@@ -14,6 +14,7 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.app.model.StepState;
 import pixeron.chain.Outcome;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 
@@ -78,9 +79,10 @@ final class WatchList extends ScrollPane {
 
     private List<String> row(Shown shown, Pixel pixel) {
         int first = bench.looking().display().first();
+        Image source = shown.project().chain().source();
         List<String> row = new ArrayList<>();
         row.add((pixel.row() + first) + ", " + (pixel.column() + first));
-        row.add(shown.grid().contains(pixel) ? Decimals.cell(shown.grid().value(pixel)) : "");
+        row.add(source.contains(pixel) ? Decimals.cell(source.value(pixel)) : "");
         for (StepState step : shown.steps()) {
             row.add(step.after() instanceof Outcome.Done done && done.image().contains(pixel)
                     ? Decimals.cell(done.image().value(pixel)) : "–");

@@ -37,7 +37,7 @@ public final class Words {
     static String arguments(Step step) {
         String line = step.line();
         String rest = line.substring(step.type().name().length()).strip();
-        return rest.isEmpty() ? step.type().formula() : rest.replace('-', Decimals.MINUS);
+        return rest.isEmpty() ? step.type().formula(step.arguments()) : rest.replace('-', Decimals.MINUS);
     }
 
     static String counts(Check check, int cells) {

@@ -20,8 +20,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.text.Text;
-import javafx.scene.text.TextFlow;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.model.Bench;
@@ -30,19 +28,17 @@ import pixeron.app.model.Walking;
 import pixeron.app.sheet.HandPainter;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.CellCheck;
-import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.parts.WrongPart;
+import pixeron.byhand.slip.search.Explanation;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.step.Explained;
-import pixeron.step.Operation;
+import pixeron.step.table.PixelTable;
 import pixeron.walk.PartialWorking;
 import pixeron.walk.Walk;
 import pixeron.working.Line;
-import pixeron.working.Run;
-import pixeron.working.TableNames;
 import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
@@ -230,7 +226,7 @@ final class WorkingPane extends BorderPane {
 
     private static String given(Shown shown, Pixel picked) {
         return shown.following().ofTables().entrySet().stream().filter(table -> table.getValue().contains(picked)).findFirst()
-                .map(table -> "your own " + TableNames.table(table.getKey()).toLowerCase(Locale.ROOT))
+                .map(table -> "your own " + PixelTable.kind(shown.operation().orElseThrow().step().type(), table.getKey()).title().toLowerCase(Locale.ROOT))
                 .orElse("your step " + shown.position());
     }
 
@@ -259,9 +255,8 @@ final class WorkingPane extends BorderPane {
 
     /** Which part of an expression is wrong, where that can be said. */
     private static String wrongPart(CellCheck check, Shown shown) {
-        return !check.isDiffering() || shown.position() < 0 ? "" : shown.explained().filter(Operation.class::isInstance)
-                .map(Operation.class::cast).flatMap(operation -> WrongPart.of(check.byHand(),
-                        shown.project().chain().stage(shown.position()).link().step(), operation, check.pixel()))
+        return !check.isDiffering() || shown.position() < 0 ? "" : shown.operation()
+                .flatMap(operation -> WrongPart.of(check.byHand(), operation, check.pixel()))
                 .map(part -> " " + part).orElse("");
     }
 

@@ -13,11 +13,13 @@ import javafx.beans.property.SimpleObjectProperty;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.HandSheet;
 import pixeron.chain.Chain;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.project.Project;
 import pixeron.project.SavedProject;
 import pixeron.project.View;
+import pixeron.step.Operation;
 import pixeron.step.Step;
 
 /**
@@ -32,6 +34,8 @@ public final class Bench {
     private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Integer> position = new ReadOnlyObjectWrapper<>(-1);
     private final ObjectProperty<Pixel> picked = new SimpleObjectProperty<>(new Pixel(0, 0));
+    private final ReadOnlyObjectWrapper<Pixel> pickedBefore = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyBooleanWrapper gone = new ReadOnlyBooleanWrapper();
     private final Looking looking = new Looking();
     private final Walking walking;
     private Optional<Search> search = Optional.empty();
@@ -128,8 +132,19 @@ public final class Bench {
         return position.get();
     }
 
+    /** The picked pixel, as a place of the result. */
     public ObjectProperty<Pixel> pickedProperty() {
         return picked;
+    }
+
+    /** The pixel of Before that belongs to the picked one; null where none does. */
+    public ReadOnlyObjectProperty<Pixel> pickedBeforeProperty() {
+        return pickedBefore.getReadOnlyProperty();
+    }
+
+    /** Whether the pixel of Before was picked that went nowhere: then no pixel of the result is picked. */
+    public ReadOnlyBooleanProperty goneProperty() {
+        return gone.getReadOnlyProperty();
     }
 
     /** How a person looks at what is shown. */
@@ -149,13 +164,18 @@ public final class Bench {
 
     /** @param marked what is marked now, or null; what reaches beyond the image is left out */
     public void mark(Selection marked) {
-        looking.mark(marked, project().chain().source());
+        looking.mark(marked, grid());
     }
 
     /** @param wanted which pixels are lit from now on; empty for none */
     public void light(Optional<Search> wanted) {
         search = wanted;
-        show();
+        if (isCurrent()) {
+            Shown now = shown();
+            background.start(progress -> now.lighting(wanted, progress), shown::set, trouble);
+        } else {
+            show();
+        }
         isSearching = true;
     }
 
@@ -286,11 +306,66 @@ public final class Bench {
         }
     }
 
-    /** Picks a pixel; places outside the image are drawn to its edge. */
+    /** Picks a pixel of the result; places outside are drawn to its edge. */
     public void pick(Pixel pixel) {
-        Image image = project().chain().source();
-        picked.set(new Pixel(Math.max(0, Math.min(image.rows() - 1, pixel.row())),
-                Math.max(0, Math.min(image.columns() - 1, pixel.column()))));
+        Pixel inside = grid().nearest(pixel);
+        gone.set(false);
+        // First, because who listens to the picked pixel asks for this one as well.
+        pickedBefore.set(isCurrent() ? shown().counterpart(inside).orElse(null) : inside);
+        picked.set(inside);
+    }
+
+    /** Picks a pixel of Before, and where it went to; a place outside is drawn to the edge. */
+    public void pickBefore(Pixel pixel) {
+        if (!isCurrent()) {
+            pick(pixel);
+            return;
+        }
+        Pixel inside = shown().gridBefore().nearest(pixel);
+        Optional<Pixel> home = shown().home(inside);
+        gone.set(home.isEmpty());
+        pickedBefore.set(inside);
+        home.ifPresent(picked::set);
+    }
+
+    /** @return whether what is shown is what the project now is */
+    private boolean isCurrent() {
+        return shown() != null && shown().project() == project() && shown().position() == position();
+    }
+
+    private Frame grid() {
+        return shown() == null ? project().chain().source().frame() : shown().grid();
+    }
+
+    private void show(Shown made) {
+        Pixel at = carried(made);
+        Pixel inside = made.grid().nearest(at);
+        // Before, so that no view looks for the old place in a smaller result.
+        if (shown() != null && shown().grid().contains(inside)) {
+            picked.set(inside);
+        }
+        shown.set(made);
+        pick(inside);
+        mark(looking.selectionProperty().get());
+    }
+
+    /** From a step to the one before it or behind it the picked pixel is followed; elsewhere its row and column stay. */
+    private Pixel carried(Shown made) {
+        Shown old = shown();
+        Pixel at = picked.get();
+        if (old == null) {
+            return at;
+        } else if (made.position() == old.position() + 1) {
+            return made.home(at).orElse(at);
+        } else if (pickedBefore.get() == null || made.position() > old.position()) {
+            return at;
+        } else if (made.position() == old.position() - 1) {
+            return pickedBefore.get();
+        }
+        // A key of a step that moves values was changed: its result is another, what is read is the same.
+        boolean isMoved = made.position() == old.position() && made.operation().filter(Operation::isMoving).isPresent()
+                && !made.operation().equals(old.operation());
+        return isMoved ? made.home(pickedBefore.get()).orElse(at) : at;
     }
 
     /** Picks the next cell in reading order that differs, if there is one. */
@@ -336,11 +411,9 @@ public final class Bench {
         undoable.set(history.canUndo());
         redoable.set(history.canRedo());
         project.set(now);
-        pick(picked.get());
-        mark(looking.selectionProperty().get());
         int at = position();
         Shown known = shown();
         Optional<Search> wanted = search;
-        background.start(progress -> Shown.of(now, at, known, wanted, progress), shown::set, trouble);
+        background.start(progress -> Shown.of(now, at, known, wanted, progress), this::show, trouble);
     }
 }

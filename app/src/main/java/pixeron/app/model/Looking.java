@@ -8,7 +8,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.project.View;
 
@@ -19,7 +19,7 @@ public final class Looking {
     public static final int ALL_HINTS = 4;
 
     private final ObjectProperty<Display> display = new SimpleObjectProperty<>(Display.PLAIN);
-    private final ObjectProperty<Pixel> hover = new SimpleObjectProperty<>();
+    private final ObjectProperty<Pointed> hover = new SimpleObjectProperty<>();
     private final BooleanProperty channelsApart = new SimpleBooleanProperty(true);
     private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.MOVE);
     private final ReadOnlyObjectWrapper<Selection> selection = new ReadOnlyObjectWrapper<>();
@@ -60,7 +60,7 @@ public final class Looking {
     }
 
     /** The pixel under the pointer; null when there is none. */
-    public ObjectProperty<Pixel> hoverProperty() {
+    public ObjectProperty<Pointed> hoverProperty() {
         return hover;
     }
 
@@ -79,8 +79,8 @@ public final class Looking {
         return selection.getReadOnlyProperty();
     }
 
-    void mark(Selection marked, Image image) {
-        selection.set(marked != null && marked.isInside(image) ? marked : null);
+    void mark(Selection marked, Frame frame) {
+        selection.set(marked != null && marked.isInside(frame) ? marked : null);
     }
 
     /** Pixels that are followed through all steps, in the order in which they were chosen. */

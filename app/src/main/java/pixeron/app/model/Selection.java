@@ -1,7 +1,7 @@
 package pixeron.app.model;
 
 import pixeron.image.Area;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.look.Segment;
 
@@ -11,21 +11,21 @@ public sealed interface Selection {
     /** @param area the marked rectangle */
     record Rectangle(Area area) implements Selection {
         @Override
-        public boolean isInside(Image image) {
-            return image.contains(area.lastPixel());
+        public boolean isInside(Frame frame) {
+            return frame.contains(area.lastPixel());
         }
     }
 
     /** @param segment the marked line */
     record Line(Segment segment) implements Selection {
         @Override
-        public boolean isInside(Image image) {
-            return image.contains(segment.from()) && image.contains(segment.to());
+        public boolean isInside(Frame frame) {
+            return frame.contains(segment.from()) && frame.contains(segment.to());
         }
     }
 
     /** @return whether all of it lies inside the image */
-    boolean isInside(Image image);
+    boolean isInside(Frame frame);
 
     /** @return the rectangle between two pixels */
     static Selection rectangle(Pixel from, Pixel to) {

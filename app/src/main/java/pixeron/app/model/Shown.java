@@ -3,7 +3,6 @@ package pixeron.app.model;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.Following;
@@ -15,10 +14,11 @@ import pixeron.byhand.work.Start;
 import pixeron.byhand.work.StepWork;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
-import pixeron.image.ColourImage;
+import pixeron.image.Frame;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
+import pixeron.image.Pixel;
 import pixeron.look.PixelSet;
 import pixeron.project.Project;
 import pixeron.project.ProjectWork;
@@ -26,37 +26,55 @@ import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.gray.GraySource;
+import pixeron.step.table.LevelRows;
 
 /**
- * Everything that the bench shows of a project with one step selected. Made away from the window's thread, then shown
- * as a whole, so that no two places on the bench disagree.
+ * Everything that the bench shows of a project with one step selected, in layers: results, what is said of the values by
+ * hand, lit pixels. Made away from the window's thread, then shown as a whole, so that no two places on the bench disagree;
+ * a layer that nothing has changed is taken over.
  *
- * @param project what was calculated
- * @param position the selected step from 0, or −1 for the image itself
- * @param steps all steps with what came of them
- * @param before the selected step's input with its facts; the image itself when that is selected and was not made of a
- *     colour picture
- * @param after the selected step's result with its facts, or the gray that was made of a colour picture; empty when
- *     there is none
- * @param channels red, green, blue and perhaps alpha of the colour picture that After is made of; else empty
- * @param explained how After is worked out; empty when the step is off or failed, or the image was not made here
- * @param sheet the person's values for After
- * @param check the person's values against After
- * @param found what explains the values that differ, and those that nothing explains
+ * @param results what the steps give
+ * @param marks what is said of the person's values
  * @param lit the pixels that are lit on all sheets
- * @param finder looks for the slips of the step; empty when there is no step
- * @param following the differing cells that follow from the step before or from the person's own tables
- * @param start where the person's work on the whole chain first goes wrong; empty when nothing does
- * @param isByTable whether a slip without a working of its own shows in the levels table of the step
  */
-public record Shown(Project project, int position, List<StepState> steps, Optional<Described> before,
-        Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained, HandSheet sheet,
-                Check check,
-        Findings found, Optional<Lit> lit, Optional<SlipFinder> finder, Following following,
-        Optional<Start> start, boolean isByTable) {
+public record Shown(Results results, Marks marks, Optional<Lit> lit) {
 
-    public Shown {
-        steps = List.copyOf(steps);
+    /**
+     * What the steps give.
+     *
+     * @param project what was calculated
+     * @param position the selected step from 0, or −1 for the image itself
+     * @param outcomes what came of each step
+     * @param before the selected step's input with its facts; the image itself when that is selected and was not made of a
+     *     colour picture
+     * @param after the selected step's result with its facts, or the gray that was made of a colour picture; empty when
+     *     there is none
+     * @param channels red, green, blue and perhaps alpha of the colour picture that After is made of; else empty
+     * @param explained how After is worked out; empty when the step is off or failed, or the image was not made here
+     */
+    public record Results(Project project, int position, List<Outcome> outcomes, Optional<Described> before,
+            Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained) {
+    }
+
+    /**
+     * What is said of the person's values.
+     *
+     * @param steps all steps with what came of them
+     * @param works all that was written, step by step
+     * @param sheet the person's values for After
+     * @param check the person's values against After
+     * @param following the differing cells that follow from the step before or from the person's own tables
+     * @param finder looks for the slips of the step; empty when there is no step
+     * @param found what explains the values that differ, and those that nothing explains
+     * @param isByTable whether a slip without a working of its own shows in the levels table of the step
+     */
+    public record Marks(List<StepState> steps, List<StepWork> works, HandSheet sheet, Check check, Following following,
+            Optional<SlipFinder> finder, Findings found, boolean isByTable) {
+
+        /** @return where the person's work on the whole chain first goes wrong; empty when nothing does */
+        Optional<Start> start() {
+            return Start.of(works);
+        }
     }
 
     /**
@@ -81,80 +99,114 @@ public record Shown(Project project, int position, List<StepState> steps, Option
      * Pixels that are lit.
      *
      * @param search what was searched for
-     * @param pixels what was found; empty when the search failed
+     * @param before the pixels of Before; empty when the search failed
+     * @param after the pixels of After
      * @param problem why it failed; empty when it did not
      */
-    public record Lit(Search search, Optional<PixelSet> pixels, String problem) {
+    public record Lit(Search search, Optional<PixelSet> before, Optional<PixelSet> after, String problem) {
+
+        /** @return the pixels of the sheet that was searched */
+        public Optional<PixelSet> pixels() {
+            return search.isAfter() ? after : before;
+        }
     }
 
     /**
      * Calculates all of it.
      *
      * @param position of a step of the project, or −1
-     * @param known what was shown last, whose facts are taken over where the image is the same; may be null
+     * @param known what was shown last, from which all is taken over that is still the same; may be null
      * @param search which pixels are to be lit
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     static Shown of(Project project, int position, Shown known, Optional<Search> search, Progress progress) {
-        List<StepWork> works = ProjectWork.of(project, progress);
-        List<StepState> steps = new ArrayList<>();
-        for (Stage stage : project.chain().stages()) {
-            steps.add(new StepState(stage.link(), stage.after(progress), works.stream().filter(work ->
-                    work.position() == stage.position()).findFirst().map(StepWork::check).orElse(Check.EMPTY)));
-        }
-        Shown found = position < 0 ? ofSource(project, steps, known) : ofStep(project, position, steps, known, works,
+        List<StepWork> works = ProjectWork.of(project, known == null ? List.of() : known.marks.works, progress);
+        List<Outcome> outcomes = project.chain().stages().stream().map(stage -> stage.after(progress)).toList();
+        Results results = position < 0 ? ofSource(project, outcomes, known) : ofStep(project, position, outcomes, works, known,
                 progress);
-        return search.isEmpty() ? found : found.with(lit(found, search.get(), progress));
+        Shown shown = new Shown(results, marks(results, works, known, progress), Optional.empty());
+        return shown.lighting(search, progress);
     }
 
-    private static Shown ofSource(Project project, List<StepState> steps, Shown known) {
+    private static Results ofSource(Project project, List<Outcome> outcomes, Shown known) {
         Optional<Described> image = Optional.of(described(project.chain().source(), known));
         if (project.gray().isEmpty()) {
-            return new Shown(project, -1, steps, image, Optional.empty(), List.of(), Optional.empty(),
-                    HandSheet.EMPTY, Check.EMPTY, Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE,
-                    Optional.empty(), false);
+            return new Results(project, -1, outcomes, image, Optional.empty(), List.of(), Optional.empty());
         }
-        HandSheet sheet = project.sheet(-1);
-        ColourImage picture = project.gray().get().picture();
-        List<Described> channels = Stream.concat(Stream.of(picture.red(), picture.green(), picture.blue()),
-                picture.alpha().stream()).map(channel -> described(channel, known)).toList();
-        return new Shown(project, -1, steps, Optional.empty(), image, channels, project.gray(), sheet,
-                Check.of(sheet, project.gray().get()), Findings.NONE, Optional.empty(), Optional.empty(), Following.NONE,
-                Optional.empty(), false);
+        List<Described> channels = project.gray().get().picture().faces().stream().map(face -> described(face.image(), known))
+                .toList();
+        return new Results(project, -1, outcomes, Optional.empty(), image, channels, project.gray());
     }
 
-    private static Shown ofStep(Project project, int position, List<StepState> steps, Shown known, List<StepWork> works,
+    private static Results ofStep(Project project, int position, List<Outcome> outcomes, List<StepWork> works, Shown known,
             Progress progress) {
         Stage stage = project.chain().stage(position);
-        Optional<StepWork> work = works.stream().filter(found -> found.position() == position).findFirst();
-        Optional<Operation> operation = work.map(StepWork::operation);
-        Check check = steps.get(position).check();
-        // While only values by hand change, what slips would give stays.
-        Optional<SlipFinder> finder = operation.map(bound -> Optional.ofNullable(known).flatMap(Shown::finder)
-                .filter(same -> same.isFor(stage.link().step(), bound.before()))
-                .orElseGet(() -> new SlipFinder(stage.link().step(), bound.before())));
+        Optional<Operation> operation = works.stream().filter(found -> found.position() == position).findFirst()
+                .map(StepWork::operation);
+        return new Results(project, position, outcomes, described(stage.before(progress), known),
+                described(stage.after(progress), known), List.of(), operation);
+    }
+
+    private static Marks marks(Results results, List<StepWork> works, Shown known, Progress progress) {
+        Project project = results.project;
+        int position = results.position;
+        List<StepState> steps = project.chain().stages().stream().map(stage -> new StepState(stage.link(),
+                results.outcomes.get(stage.position()), work(works, stage.position()).map(StepWork::check).orElse(Check.EMPTY)))
+                .toList();
+        Optional<StepWork> work = work(works, position);
+        HandSheet sheet = position < 0 && project.gray().isEmpty() ? HandSheet.EMPTY : project.sheet(position);
+        Check check = position < 0 ? project.gray().map(gray -> Check.of(sheet, gray)).orElse(Check.EMPTY)
+                : steps.get(position).check();
         Following following = work.map(StepWork::following).orElse(Following.NONE);
+        // While only values by hand change, what slips would give stays.
+        Optional<SlipFinder> finder = results.explained.flatMap(explained -> Optional.ofNullable(known)
+                .flatMap(old -> old.marks.finder).filter(same -> same.isFor(explained)).or(() -> finder(explained)));
+        if (known != null && work.isPresent() && work(known.marks.works, position).filter(old -> old == work.get()).isPresent()
+                && known.position() == position && finder.equals(known.marks.finder)) {
+            return new Marks(steps, works, sheet, check, following, finder, known.marks.found, known.marks.isByTable);
+        }
         Findings found = finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE);
         // Only where it is asked for: the counts of a large image take their time.
-        boolean isByTable = found.slips().stream().anyMatch(slip -> slip.done().isEmpty()) && operation.orElseThrow().tables()
-                .stream().anyMatch(table -> table.name().equals("levels"));
-        return new Shown(project, position, steps, described(stage.before(progress), known),
-                described(stage.after(progress), known), List.of(), operation, project.sheet(position), check,
-                found, Optional.empty(), finder, following, Start.of(works), isByTable);
+        boolean isByTable = found.slips().stream().anyMatch(slip -> slip.done().isEmpty())
+                && results.explained.orElse(null) instanceof Operation operation
+                && operation.tables().stream().anyMatch(table -> table.kind().equals(LevelRows.LEVELS));
+        return new Marks(steps, works, sheet, check, following, finder, found, isByTable);
     }
 
-    private Shown with(Optional<Lit> changed) {
-        return new Shown(project, position, steps, before, after, channels, explained, sheet, check, found, changed, finder, following,
-                start, isByTable);
+    private static Optional<SlipFinder> finder(Explained explained) {
+        return explained instanceof Operation operation ? Optional.of(new SlipFinder(operation))
+                : explained instanceof GraySource gray ? Optional.of(new SlipFinder(gray)) : Optional.empty();
     }
 
-    private static Optional<Lit> lit(Shown found, Search search, Progress progress) {
-        Optional<Described> searched = search.isAfter() ? found.after : found.before;
+    private static Optional<StepWork> work(List<StepWork> works, int position) {
+        return works.stream().filter(found -> found.position() == position).findFirst();
+    }
+
+    /**
+     * @param search which pixels are to be lit
+     * @return this with other pixels lit; nothing else is calculated
+     */
+    Shown lighting(Optional<Search> search, Progress progress) {
+        return new Shown(results, marks, search.flatMap(wanted -> lit(wanted, progress)));
+    }
+
+    private Optional<Lit> lit(Search search, Progress progress) {
+        Optional<Described> searched = search.isAfter() ? after() : before();
         try {
-            return searched.map(described -> new Lit(search, Optional.of(search.in(described, progress)), ""));
+            return searched.map(described -> lit(search, search.in(described, progress)));
         } catch (PixeronException withoutValue) {
-            return Optional.of(new Lit(search, Optional.empty(), withoutValue.getMessage()));
+            return Optional.of(new Lit(search, Optional.empty(), Optional.empty(), withoutValue.getMessage()));
         }
+    }
+
+    /** What was found on one sheet lights on the other where it came from, or went to. */
+    private Lit lit(Search search, PixelSet pixels) {
+        Optional<Operation> moving = operation().filter(Operation::isMoving);
+        Optional<Described> other = search.isAfter() ? before() : after();
+        Optional<PixelSet> there = moving.isEmpty() || other.isEmpty() ? Optional.of(pixels)
+                : moving.map(operation -> search.isAfter() ? pixels.in(other.get().image().frame(), operation::home)
+                        : pixels.in(other.get().image().frame(), operation::counterpart));
+        return search.isAfter() ? new Lit(search, there, Optional.of(pixels), "") : new Lit(search, Optional.of(pixels), there, "");
     }
 
     private static Optional<Described> described(Outcome outcome, Shown known) {
@@ -163,9 +215,9 @@ public record Shown(Project project, int position, List<StepState> steps, Option
 
     private static Described described(Image image, Shown known) {
         if (known != null) {
-            List<Described> all = new ArrayList<>(known.channels);
-            known.before.ifPresent(all::add);
-            known.after.ifPresent(all::add);
+            List<Described> all = new ArrayList<>(known.channels());
+            known.before().ifPresent(all::add);
+            known.after().ifPresent(all::add);
             for (Described old : all) {
                 if (old.image() == image) {
                     return old;
@@ -175,34 +227,108 @@ public record Shown(Project project, int position, List<StepState> steps, Option
         return Described.of(image);
     }
 
-    /** @return the colour picture that After is made of, when that is what is shown */
-    public Optional<GraySource> colour() {
-        return position < 0 ? project.gray() : Optional.empty();
+    public Project project() {
+        return results.project;
     }
 
-    /** @return the pixels that are lit */
+    /** @return the selected step from 0, or −1 for the image itself */
+    public int position() {
+        return results.position;
+    }
+
+    public List<StepState> steps() {
+        return marks.steps;
+    }
+
+    public Optional<Described> before() {
+        return results.before;
+    }
+
+    public Optional<Described> after() {
+        return results.after;
+    }
+
+    public List<Described> channels() {
+        return results.channels;
+    }
+
+    public Optional<? extends Explained> explained() {
+        return results.explained;
+    }
+
+    /** @return the selected step, bound to its input; empty when After is no result of a step */
+    public Optional<Operation> operation() {
+        return results.explained.filter(Operation.class::isInstance).map(Operation.class::cast);
+    }
+
+    public HandSheet sheet() {
+        return marks.sheet;
+    }
+
+    public Check check() {
+        return marks.check;
+    }
+
+    public Following following() {
+        return marks.following;
+    }
+
+    public Findings found() {
+        return marks.found;
+    }
+
+    public Optional<Start> start() {
+        return marks.start();
+    }
+
+    public boolean isByTable() {
+        return marks.isByTable;
+    }
+
+    /** @return the colour picture that After is made of, when that is what is shown */
+    public Optional<GraySource> colour() {
+        return position() < 0 ? project().gray() : Optional.empty();
+    }
+
+    /** @return the pixels that are lit on the sheet that was searched */
     public Optional<PixelSet> litPixels() {
         return lit.flatMap(Lit::pixels);
     }
 
     /** @return what explains the values that differ, best first */
     public List<Explanation> slips() {
-        return found.slips();
+        return found().slips();
     }
 
-    /** @return the image that has the size of everything on the sheets */
-    public Image grid() {
-        return project.chain().source();
+    /** @return the frame of the result, in which pixels are picked and values are written by hand; without a result that of Before */
+    public Frame grid() {
+        return after().or(this::before).map(found -> found.image().frame()).orElseGet(() -> project().chain().source().frame());
+    }
+
+    /** @return the frame of Before; without one that of the result */
+    public Frame gridBefore() {
+        return before().map(found -> found.image().frame()).orElseGet(this::grid);
+    }
+
+    /** @return the pixel of Before that a pixel of the result stands for; empty where it stands for none */
+    public Optional<Pixel> counterpart(Pixel pixel) {
+        return (operation().isPresent() ? operation().filter(found -> found.contains(pixel)).flatMap(found -> found.counterpart(pixel))
+                : Optional.of(pixel)).filter(gridBefore()::contains);
+    }
+
+    /** @return the result pixel that a pixel of Before went to; empty where it went nowhere */
+    public Optional<Pixel> home(Pixel pixel) {
+        return (operation().isPresent() ? operation().flatMap(found -> found.home(pixel)) : Optional.of(pixel)).filter(grid()::contains);
     }
 
     /** @return how many values by hand there can be */
     public int answers() {
-        return after.map(described -> described.image().count()).orElse(0);
+        return after().map(described -> described.image().count()).orElse(0);
     }
 
     /** @return why the selected step has no result, if it has none */
     public Optional<Outcome.Failed> failure() {
-        return position >= 0 && steps.get(position).after() instanceof Outcome.Failed failed
-                ? Optional.of(failed) : Optional.empty();
+        return position() >= 0 && results.outcomes.get(position()) instanceof Outcome.Failed failed ? Optional.of(failed)
+                : Optional.empty();
     }
 }

@@ -33,17 +33,17 @@ public final class ColourPainter implements Painter {
     }
 
     @Override
-    public void paint(GraphicsContext graphics, Viewport viewport) {
-        int width = (int) Math.ceil(Math.min(viewport.x(picture.columns()), graphics.getCanvas().getWidth()));
-        int height = (int) Math.ceil(Math.min(viewport.y(picture.rows()), graphics.getCanvas().getHeight()));
+    public void paint(GraphicsContext graphics, Extent extent) {
+        int width = (int) Math.ceil(Math.min(extent.x(picture.columns()), graphics.getCanvas().getWidth()));
+        int height = (int) Math.ceil(Math.min(extent.y(picture.rows()), graphics.getCanvas().getHeight()));
         if (width <= 0 || height <= 0) {
             return;
         }
         int[] points = new int[width * height];
         IntStream.range(0, height).parallel().forEach(y -> {
-            int row = Math.min(picture.rows() - 1, (int) (viewport.top() + (y + 0.5) / viewport.cell()));
+            int row = Math.min(picture.rows() - 1, (int) (extent.top() + (y + 0.5) / extent.cell()));
             for (int x = 0; x < width; x++) {
-                int column = Math.min(picture.columns() - 1, (int) (viewport.left() + (x + 0.5) / viewport.cell()));
+                int column = Math.min(picture.columns() - 1, (int) (extent.left() + (x + 0.5) / extent.cell()));
                 double ground = (x / CHECK + y / CHECK) % 2 == 0 ? 1 : 0.82;
                 points[y * width + x] = point(row * picture.columns() + column, ground);
             }
@@ -52,9 +52,9 @@ public final class ColourPainter implements Painter {
         drawn.getPixelWriter().setPixels(0, 0, width, height, PixelFormat.getIntArgbPreInstance(), points, 0, width);
         graphics.drawImage(drawn, 0, 0);
         int digits = Integer.toString(picture.maximumLevel()).length();
-        if (NumberFont.isRoomFor(viewport.cell(), digits, 3)) {
-            paintNumbers(graphics, viewport, NumberFont.of(Math.min(15 * theme.scale(),
-                    Math.floor(viewport.cell() / LINES_IN_CELL))));
+        if (NumberFont.isRoomFor(extent.cell(), digits, 3)) {
+            paintNumbers(graphics, extent, NumberFont.of(Math.min(15 * theme.scale(),
+                    Math.floor(extent.cell() / LINES_IN_CELL))));
         }
     }
 
@@ -69,19 +69,19 @@ public final class ColourPainter implements Painter {
         return point;
     }
 
-    private void paintNumbers(GraphicsContext graphics, Viewport viewport, Font font) {
+    private void paintNumbers(GraphicsContext graphics, Extent extent, Font font) {
         graphics.setTextAlign(TextAlignment.CENTER);
         graphics.setTextBaseline(VPos.CENTER);
         graphics.setFont(font);
-        double side = viewport.cell();
-        for (int i = viewport.firstRow(); i <= viewport.lastRow(); i++) {
-            for (int j = viewport.firstColumn(); j <= viewport.lastColumn(); j++) {
+        double side = extent.cell();
+        for (int i = extent.firstRow(); i <= extent.lastRow(); i++) {
+            for (int j = extent.firstColumn(); j <= extent.lastColumn(); j++) {
                 int n = i * picture.columns() + j;
                 int point = point(n, 0.9);
                 Color ground = Color.rgb(point >> 16 & 0xFF, point >> 8 & 0xFF, point & 0xFF);
                 graphics.setFill(Tones.ink(ground));
-                double x = Math.floor(viewport.x(j)) + side / 2;
-                double y = Math.floor(viewport.y(i));
+                double x = Math.floor(extent.x(j)) + side / 2;
+                double y = Math.floor(extent.y(i));
                 graphics.fillText(Integer.toString(picture.red().level(n)), x, y + side * 0.2);
                 graphics.fillText(Integer.toString(picture.green().level(n)), x, y + side * 0.5);
                 graphics.fillText(Integer.toString(picture.blue().level(n)), x, y + side * 0.8);

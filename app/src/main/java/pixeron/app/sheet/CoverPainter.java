@@ -46,14 +46,14 @@ public final class CoverPainter implements Painter {
     }
 
     @Override
-    public void paint(GraphicsContext graphics, Viewport viewport) {
+    public void paint(GraphicsContext graphics, Extent extent) {
         Palette palette = theme.palette();
-        graphics.setFill(viewport.cell() < HATCHED_FROM ? palette.paper() : hatching(palette));
-        int lastColumn = Math.min(viewport.lastColumn(), columns - 1);
-        for (int i = viewport.firstRow(); i <= Math.min(viewport.lastRow(), rows - 1); i++) {
-            double y = Math.floor(viewport.y(i));
-            double height = Math.floor(viewport.y(i + 1)) - y;
-            int from = viewport.firstColumn();
+        graphics.setFill(extent.cell() < HATCHED_FROM ? palette.paper() : hatching(palette));
+        int lastColumn = Math.min(extent.lastColumn(), columns - 1);
+        for (int i = extent.firstRow(); i <= Math.min(extent.lastRow(), rows - 1); i++) {
+            double y = Math.floor(extent.y(i));
+            double height = Math.floor(extent.y(i + 1)) - y;
+            int from = extent.firstColumn();
             while (from <= lastColumn) {
                 if (isSeen.test(new Pixel(i, from))) {
                     from++;
@@ -63,26 +63,26 @@ public final class CoverPainter implements Painter {
                 while (to <= lastColumn && !isSeen.test(new Pixel(i, to))) {
                     to++;
                 }
-                double x = Math.floor(viewport.x(from));
-                graphics.fillRect(x, y, Math.floor(viewport.x(to)) - x, height);
+                double x = Math.floor(extent.x(from));
+                graphics.fillRect(x, y, Math.floor(extent.x(to)) - x, height);
                 from = to;
             }
         }
-        paintCurrent(graphics, viewport, palette);
+        paintCurrent(graphics, extent, palette);
     }
 
-    private void paintCurrent(GraphicsContext graphics, Viewport viewport, Palette palette) {
-        Font font = NumberFont.fitting(viewport.cell(), 1, theme.scale());
+    private void paintCurrent(GraphicsContext graphics, Extent extent, Palette palette) {
+        Font font = NumberFont.fitting(extent.cell(), 1, theme.scale());
         if (!isSeen.test(current) && font != null) {
-            double x = Math.floor(viewport.x(current.column()));
-            double y = Math.floor(viewport.y(current.row()));
+            double x = Math.floor(extent.x(current.column()));
+            double y = Math.floor(extent.y(current.row()));
             graphics.setFill(palette.panel());
-            graphics.fillRect(x, y, viewport.cell(), viewport.cell());
+            graphics.fillRect(x, y, extent.cell(), extent.cell());
             graphics.setFill(palette.byHand());
             graphics.setFont(font);
             graphics.setTextAlign(TextAlignment.CENTER);
             graphics.setTextBaseline(VPos.CENTER);
-            graphics.fillText("?", x + viewport.cell() / 2, y + viewport.cell() / 2);
+            graphics.fillText("?", x + extent.cell() / 2, y + extent.cell() / 2);
         }
     }
 

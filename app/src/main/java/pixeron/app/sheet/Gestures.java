@@ -99,9 +99,7 @@ final class Gestures {
     }
 
     private Pixel nearest(MouseEvent event) {
-        Pixel pixel = at(event);
-        return new Pixel(Math.max(0, Math.min(viewport.rows() - 1, pixel.row())),
-                Math.max(0, Math.min(viewport.columns() - 1, pixel.column())));
+        return sheet.extent().nearest(at(event));
     }
 
     private void scrolled(ScrollEvent event) {

@@ -53,36 +53,36 @@ public final class HandPainter implements Painter {
     }
 
     @Override
-    public void paint(GraphicsContext graphics, Viewport viewport) {
+    public void paint(GraphicsContext graphics, Extent extent) {
         Palette palette = theme.palette();
-        double right = viewport.x(viewport.columns());
-        double bottom = viewport.y(viewport.rows());
+        double right = extent.x(extent.columns());
+        double bottom = extent.y(extent.rows());
         graphics.setFill(palette.panel());
-        graphics.fillRect(Math.max(0, viewport.x(0)), Math.max(0, viewport.y(0)), right, bottom);
-        if (viewport.cell() >= GRID_FROM) {
-            Lines.paint(graphics, viewport, palette.line());
+        graphics.fillRect(Math.max(0, extent.x(0)), Math.max(0, extent.y(0)), right, bottom);
+        if (extent.cell() >= GRID_FROM) {
+            Lines.paint(graphics, extent, palette.line());
         } else {
             graphics.setStroke(palette.line());
-            graphics.strokeRect(viewport.x(0) + 0.5, viewport.y(0) + 0.5, right - viewport.x(0) - 1,
-                    bottom - viewport.y(0) - 1);
+            graphics.strokeRect(extent.x(0) + 0.5, extent.y(0) + 0.5, right - extent.x(0) - 1,
+                    bottom - extent.y(0) - 1);
         }
-        Font font = NumberFont.fitting(viewport.cell(), characters, theme.scale());
+        Font font = NumberFont.fitting(extent.cell(), characters, theme.scale());
         sheet.cells().forEach((pixel, value) -> {
-            if (pixel.row() >= viewport.firstRow() && pixel.row() <= viewport.lastRow()
-                    && pixel.column() >= viewport.firstColumn() && pixel.column() <= viewport.lastColumn()) {
-                paintCell(graphics, viewport, pixel, value, font);
+            if (pixel.row() >= extent.firstRow() && pixel.row() <= extent.lastRow()
+                    && pixel.column() >= extent.firstColumn() && pixel.column() <= extent.lastColumn()) {
+                paintCell(graphics, extent, pixel, value, font);
             }
         });
     }
 
-    private void paintCell(GraphicsContext graphics, Viewport viewport, Pixel pixel, HandValue value, Font font) {
+    private void paintCell(GraphicsContext graphics, Extent extent, Pixel pixel, HandValue value, Font font) {
         Palette palette = theme.palette();
         CellCheck check = areMarksShown ? checks.get(pixel) : null;
         boolean isFollowing = following.contains(pixel);
         boolean isWrong = check != null && check.state() != CellCheck.State.AGREES && !isFollowing;
-        double x = Math.floor(viewport.x(pixel.column()));
-        double y = Math.floor(viewport.y(pixel.row()));
-        double side = viewport.cell();
+        double x = Math.floor(extent.x(pixel.column()));
+        double y = Math.floor(extent.y(pixel.row()));
+        double side = extent.cell();
         if (isWrong || side < GRID_FROM) {
             graphics.setFill(side >= GRID_FROM ? palette.differGround()
                     : isWrong ? palette.differ() : check == null ? palette.byHand() : palette.agree());

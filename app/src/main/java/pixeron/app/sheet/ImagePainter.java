@@ -58,35 +58,35 @@ public final class ImagePainter implements Painter {
     }
 
     @Override
-    public void paint(GraphicsContext graphics, Viewport viewport) {
-        Font font = NumberFont.fitting(viewport.cell(), characters, theme.scale());
+    public void paint(GraphicsContext graphics, Extent extent) {
+        Font font = NumberFont.fitting(extent.cell(), characters, theme.scale());
         if (font == null) {
-            picture.paint(graphics, viewport, theme.palette().panel(), theme.palette().picked());
+            picture.paint(graphics, extent, theme.palette().panel(), theme.palette().picked());
         } else {
-            paintCells(graphics, viewport, font);
+            paintCells(graphics, extent, font);
         }
-        if (look.display().hasGrid() && viewport.cell() >= GRID_FROM) {
-            Lines.paint(graphics, viewport, theme.palette().line());
+        if (look.display().hasGrid() && extent.cell() >= GRID_FROM) {
+            Lines.paint(graphics, extent, theme.palette().line());
         }
     }
 
-    private void paintCells(GraphicsContext graphics, Viewport viewport, Font font) {
+    private void paintCells(GraphicsContext graphics, Extent extent, Font font) {
         graphics.setTextAlign(TextAlignment.CENTER);
         graphics.setTextBaseline(VPos.CENTER);
         graphics.setFont(font);
-        double side = viewport.cell();
+        double side = extent.cell();
         boolean isPlain = image.isLevelImage() && look.display().base() == NumberBase.DECIMAL;
         // Another sheet may have more rows and columns than this one.
-        int lastRow = Math.min(viewport.lastRow(), image.rows() - 1);
-        int lastColumn = Math.min(viewport.lastColumn(), image.columns() - 1);
-        for (int i = viewport.firstRow(); i <= lastRow; i++) {
-            double y = Math.floor(viewport.y(i));
-            double height = Math.floor(viewport.y(i + 1)) - y;
-            for (int j = viewport.firstColumn(); j <= lastColumn; j++) {
+        int lastRow = Math.min(extent.lastRow(), image.rows() - 1);
+        int lastColumn = Math.min(extent.lastColumn(), image.columns() - 1);
+        for (int i = extent.firstRow(); i <= lastRow; i++) {
+            double y = Math.floor(extent.y(i));
+            double height = Math.floor(extent.y(i + 1)) - y;
+            for (int j = extent.firstColumn(); j <= lastColumn; j++) {
                 int n = i * image.columns() + j;
                 int place = tones.placeAt(n);
-                double x = Math.floor(viewport.x(j));
-                double width = Math.floor(viewport.x(j + 1)) - x;
+                double x = Math.floor(extent.x(j));
+                double width = Math.floor(extent.x(j + 1)) - x;
                 graphics.setFill(tones.fill(place));
                 graphics.fillRect(x, y, width, height);
                 paintLit(graphics, n, x, y, width, height);

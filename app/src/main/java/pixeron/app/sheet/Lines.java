@@ -9,17 +9,17 @@ final class Lines {
     private Lines() {
     }
 
-    static void paint(GraphicsContext graphics, Viewport viewport, Color color) {
-        double left = Math.max(0, viewport.x(0));
-        double top = Math.max(0, viewport.y(0));
-        double right = viewport.x(viewport.columns());
-        double bottom = viewport.y(viewport.rows());
+    static void paint(GraphicsContext graphics, Extent extent, Color color) {
+        double left = Math.max(0, extent.x(0));
+        double top = Math.max(0, extent.y(0));
+        double right = extent.x(extent.columns());
+        double bottom = extent.y(extent.rows());
         graphics.setFill(color);
-        for (int i = viewport.firstRow(); i <= viewport.lastRow() + 1; i++) {
-            graphics.fillRect(left, edge(viewport.y(i), bottom), right - left, 1);
+        for (int i = extent.firstRow(); i <= extent.lastRow() + 1; i++) {
+            graphics.fillRect(left, edge(extent.y(i), bottom), right - left, 1);
         }
-        for (int j = viewport.firstColumn(); j <= viewport.lastColumn() + 1; j++) {
-            graphics.fillRect(edge(viewport.x(j), right), top, 1, bottom - top);
+        for (int j = extent.firstColumn(); j <= extent.lastColumn() + 1; j++) {
+            graphics.fillRect(edge(extent.x(j), right), top, 1, bottom - top);
         }
     }
 

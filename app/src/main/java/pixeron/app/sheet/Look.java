@@ -14,12 +14,11 @@ import pixeron.look.PixelSet;
  */
 public record Look(Display display, Optional<PixelSet> lit) {
 
-    /** @return this without lit pixels on an image of another size than the one that they were found in */
-    public Look on(Image image, Shown shown) {
-        boolean isSame = shown.lit().flatMap(lit -> lit.search().isAfter() ? shown.after() : shown.before())
-                .filter(found -> found.image().rows() == image.rows() && found.image().columns() == image.columns())
-                .isPresent();
-        return isSame ? this : new Look(display, Optional.empty());
+    /** @return this with the lit pixels of Before or of After, where they belong to an image of this size */
+    public Look on(Image image, boolean isAfter, Shown shown) {
+        Optional<Image> found = (isAfter ? shown.after() : shown.before()).or(shown::after).map(Shown.Described::image);
+        return new Look(display, shown.lit().filter(lit -> found.filter(same -> same.frame().isSized(image.frame())).isPresent())
+                .flatMap(isAfter ? Shown.Lit::after : Shown.Lit::before));
     }
 
     /** @return the look of what is shown */

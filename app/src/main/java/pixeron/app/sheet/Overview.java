@@ -57,7 +57,7 @@ public final class Overview extends Region {
         canvas.setHeight(height);
         GraphicsContext graphics = canvas.getGraphicsContext2D();
         graphics.clearRect(0, 0, width, height);
-        painter.paint(graphics, map);
+        painter.paint(graphics, Extent.of(map));
         graphics.setStroke(theme.palette().ink());
         graphics.strokeRect(0.5, 0.5, width - 1, height - 1);
         graphics.setStroke(theme.palette().picked());

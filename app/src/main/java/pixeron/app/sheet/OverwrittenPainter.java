@@ -24,28 +24,28 @@ public final class OverwrittenPainter implements Painter {
     }
 
     @Override
-    public void paint(GraphicsContext graphics, Viewport viewport) {
+    public void paint(GraphicsContext graphics, Extent extent) {
         graphics.save();
         graphics.beginPath();
-        for (int i = viewport.firstRow(); i <= Math.min(viewport.lastRow(), rows - 1); i++) {
-            double y = Math.floor(viewport.y(i));
-            double height = Math.floor(viewport.y(i + 1)) - y;
-            int from = viewport.firstColumn();
-            int last = Math.min(viewport.lastColumn(), columns - 1);
+        for (int i = extent.firstRow(); i <= Math.min(extent.lastRow(), rows - 1); i++) {
+            double y = Math.floor(extent.y(i));
+            double height = Math.floor(extent.y(i + 1)) - y;
+            int from = extent.firstColumn();
+            int last = Math.min(extent.lastColumn(), columns - 1);
             while (from <= last) {
                 int to = from;
                 while (to <= last && isWritten.test(new Pixel(i, to))) {
                     to++;
                 }
                 if (to > from) {
-                    double x = Math.floor(viewport.x(from));
-                    graphics.rect(x, y, Math.floor(viewport.x(to)) - x, height);
+                    double x = Math.floor(extent.x(from));
+                    graphics.rect(x, y, Math.floor(extent.x(to)) - x, height);
                 }
                 from = to + 1;
             }
         }
         graphics.clip();
-        written.paint(graphics, viewport);
+        written.paint(graphics, extent);
         graphics.restore();
     }
 

@@ -7,7 +7,7 @@ import pixeron.image.Pixel;
 public interface Painter {
 
     /** Draws the part of the sheet that the viewport shows. */
-    void paint(GraphicsContext graphics, Viewport viewport);
+    void paint(GraphicsContext graphics, Extent extent);
 
     /** @return what a screen reader says of a cell, behind its place; of what is drawn over cells empty where they are seen */
     String describe(Pixel pixel);

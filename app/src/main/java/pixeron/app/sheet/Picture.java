@@ -36,9 +36,9 @@ final class Picture {
         this.look = look;
     }
 
-    void paint(GraphicsContext graphics, Viewport viewport, Color ground, Color lit) {
-        int width = (int) Math.ceil(Math.min(viewport.x(described.image().columns()), graphics.getCanvas().getWidth()));
-        int height = (int) Math.ceil(Math.min(viewport.y(described.image().rows()), graphics.getCanvas().getHeight()));
+    void paint(GraphicsContext graphics, Extent extent, Color ground, Color lit) {
+        int width = (int) Math.ceil(Math.min(extent.x(described.image().columns()), graphics.getCanvas().getWidth()));
+        int height = (int) Math.ceil(Math.min(extent.y(described.image().rows()), graphics.getCanvas().getHeight()));
         if (width <= 0 || height <= 0) {
             return;
         }
@@ -47,14 +47,14 @@ final class Picture {
             buffer = new PixelBuffer<>(width, height, IntBuffer.wrap(points), PixelFormat.getIntArgbPreInstance());
             kept = new WritableImage(buffer);
         }
-        fill(viewport, width, height);
-        look.lit().ifPresent(pixels -> light(pixels, viewport, width, height, argb(ground), argb(lit)));
+        fill(extent, width, height);
+        look.lit().ifPresent(pixels -> light(pixels, extent, width, height, argb(ground), argb(lit)));
         buffer.updateBuffer(changed -> null);
         graphics.drawImage(kept, 0, 0);
     }
 
-    private void fill(Viewport viewport, int width, int height) {
-        double step = 1 / viewport.cell();
+    private void fill(Extent extent, int width, int height) {
+        double step = 1 / extent.cell();
         Reductions smaller = described.smaller();
         int size = -1;
         while (size + 1 < smaller.sizes() && Math.scalb(1, size + 2) <= step) {
@@ -62,8 +62,8 @@ final class Picture {
         }
         if (size < 0) {
             int columns = described.image().columns();
-            int[] across = places(viewport.left(), step, width, columns);
-            int[] down = places(viewport.top(), step, height, described.image().rows());
+            int[] across = places(extent.left(), step, width, columns);
+            int[] down = places(extent.top(), step, height, described.image().rows());
             IntStream.range(0, height).parallel().forEach(y -> {
                 for (int x = 0; x < width; x++) {
                     points[y * width + x] = tones.pointAt(down[y] * columns + across[x]);
@@ -75,8 +75,8 @@ final class Picture {
         int columns = smaller.columns(size);
         int plane = size;
         // Two places for each point, a quarter from either edge: what the point stands for is at most two wide.
-        int[] across = places(viewport.left() / scale, step / scale / 2, 2 * width, columns);
-        int[] down = places(viewport.top() / scale, step / scale / 2, 2 * height, smaller.rows(size));
+        int[] across = places(extent.left() / scale, step / scale / 2, 2 * width, columns);
+        int[] down = places(extent.top() / scale, step / scale / 2, 2 * height, smaller.rows(size));
         IntStream.range(0, height).parallel().forEach(y -> {
             int first = down[2 * y] * columns;
             int second = down[2 * y + 1] * columns;
@@ -100,16 +100,16 @@ final class Picture {
     }
 
     /** A point is lit when any of the pixels that it stands for is: a single one must not be overlooked. */
-    private void light(PixelSet pixels, Viewport viewport, int width, int height, int ground, int lit) {
+    private void light(PixelSet pixels, Extent extent, int width, int height, int ground, int lit) {
         int columns = described.image().columns();
-        double step = 1 / viewport.cell();
+        double step = 1 / extent.cell();
         IntStream.range(0, height).parallel().forEach(y -> {
-            int firstRow = (int) (viewport.top() + y * step);
-            int lastRow = Math.max(firstRow, (int) Math.ceil(viewport.top() + (y + 1) * step) - 1);
+            int firstRow = (int) (extent.top() + y * step);
+            int lastRow = Math.max(firstRow, (int) Math.ceil(extent.top() + (y + 1) * step) - 1);
             for (int x = 0; x < width; x++) {
-                int first = Math.min(columns - 1, (int) (viewport.left() + x * step));
+                int first = Math.min(columns - 1, (int) (extent.left() + x * step));
                 int last = Math.min(columns - 1, Math.max(first,
-                        (int) Math.ceil(viewport.left() + (x + 1) * step) - 1));
+                        (int) Math.ceil(extent.left() + (x + 1) * step) - 1));
                 boolean isLit = false;
                 for (int row = firstRow; !isLit && row <= Math.min(lastRow, described.image().rows() - 1); row++) {
                     isLit = pixels.containsAny(row * columns + first, row * columns + last);

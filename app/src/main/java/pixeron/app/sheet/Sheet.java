@@ -1,5 +1,6 @@
 package pixeron.app.sheet;
 
+import java.util.Objects;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.application.Platform;
@@ -14,6 +15,7 @@ import pixeron.app.model.Selection;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.image.Area;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 
 /**
@@ -30,6 +32,7 @@ public final class Sheet extends Region {
     private Painter over;
     private Pixel picked = new Pixel(0, 0);
     private Selection marked;
+    private Frame frame;
     private int first;
     private boolean isPaintDue;
     private final Gestures gestures;
@@ -104,6 +107,7 @@ public final class Sheet extends Region {
         requestPaint();
     }
 
+    /** @param pixel the picked pixel; null where nothing on this sheet is */
     public void setPicked(Pixel pixel) {
         picked = pixel;
         describe();
@@ -111,12 +115,26 @@ public final class Sheet extends Region {
     }
 
     private void describe() {
-        setAccessibleText(name + ", row " + (picked.row() + first) + ", column " + (picked.column() + first) + ": "
+        setAccessibleText(picked == null ? name + ": the picked pixel went nowhere" : name + ", row " + (picked.row() + first) + ", column " + (picked.column() + first) + ": "
                 + (painter == null ? "nothing" : over == null || over.describe(picked).isEmpty() ? painter.describe(picked)
                 : over.describe(picked)));
     }
 
-    /** Width of the row numbers. */
+    /** @param newFrame rows and columns of this sheet; null: those that the viewport has */
+    public void setFrame(Frame newFrame) {
+        if (!Objects.equals(frame, newFrame)) {
+            frame = newFrame;
+            requestLayout();
+            requestPaint();
+        }
+    }
+
+    /** @return the rows and columns of this sheet as they are seen */
+    Extent extent() {
+        return frame == null ? Extent.of(viewport) : Extent.of(viewport, frame);
+    }
+
+    /** Width of the row numbers; the same on all sheets, so that cells begin in the same place. */
     double gutter() {
         int digits = Integer.toString(viewport.rows() - 1 + first).length();
         // Whole points, so that the edges of cells are sharp.
@@ -170,12 +188,14 @@ public final class Sheet extends Region {
         graphics.beginPath();
         graphics.rect(0, 0, canvas.getWidth() - gutter(), canvas.getHeight() - header());
         graphics.clip();
-        painter.paint(graphics, viewport);
+        painter.paint(graphics, extent());
         if (over != null) {
-            over.paint(graphics, viewport);
+            over.paint(graphics, extent());
         }
         paintMarked(graphics, palette);
-        paintPicked(graphics, palette);
+        if (picked != null) {
+            paintPicked(graphics, palette);
+        }
         graphics.restore();
         paintNumbers(graphics, palette);
     }
@@ -238,22 +258,23 @@ public final class Sheet extends Region {
         graphics.setFont(NumberFont.of(11 * theme.scale()));
         graphics.setTextBaseline(VPos.CENTER);
         double cell = viewport.cell();
+        Extent extent = extent();
         int every = every(Math.max(gutter() + 4, 24), cell);
         int everyRow = every(16 * theme.scale(), cell);
         graphics.setTextAlign(TextAlignment.CENTER);
-        for (int j = roundUp(viewport.firstColumn(), every); j <= viewport.lastColumn(); j += every) {
+        for (int j = roundUp(extent.firstColumn(), every); j <= extent.lastColumn(); j += every) {
             double x = gutter() + viewport.x(j) + Math.min(cell, gutter()) / 2;
             if (viewport.x(j) >= -cell / 2) {
-                graphics.setFill(j == picked.column() ? palette.ink() : palette.soft());
+                graphics.setFill(picked != null && j == picked.column() ? palette.ink() : palette.soft());
                 graphics.fillText(Integer.toString(j + first), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2
                         : x,
                         header() / 2);
             }
         }
         graphics.setTextAlign(TextAlignment.RIGHT);
-        for (int i = roundUp(viewport.firstRow(), everyRow); i <= viewport.lastRow(); i += everyRow) {
+        for (int i = roundUp(extent.firstRow(), everyRow); i <= extent.lastRow(); i += everyRow) {
             if (viewport.y(i) >= -cell / 2) {
-                graphics.setFill(i == picked.row() ? palette.ink() : palette.soft());
+                graphics.setFill(picked != null && i == picked.row() ? palette.ink() : palette.soft());
                 double y = header() + viewport.y(i) + Math.max(cell, Math.min(everyRow * cell, 12)) / 2;
                 // The last one stays on the sheet, also in large type.
                 graphics.fillText(Integer.toString(i + first), gutter() - 6,

@@ -175,20 +175,4 @@ public final class Viewport {
     public double y(int row) {
         return (row - top) * cell();
     }
-
-    int firstRow() {
-        return (int) Math.floor(top);
-    }
-
-    int lastRow() {
-        return Math.min(rows - 1, (int) Math.ceil(top + height / cell()) - 1);
-    }
-
-    int firstColumn() {
-        return (int) Math.floor(left);
-    }
-
-    int lastColumn() {
-        return Math.min(columns - 1, (int) Math.ceil(left + width / cell()) - 1);
-    }
 }

@@ -6,7 +6,7 @@ import javafx.scene.shape.StrokeLineCap;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.image.Pixel;
-import pixeron.step.Place;
+import pixeron.step.Source;
 
 /**
  * The cells of a window on Before: framed where they lie inside the image, with a dashed frame where the value of a cell
@@ -18,47 +18,47 @@ public final class WindowPainter implements Painter {
     private static final int MOST_FRAMED = 121;
     private static final double FRAMED_FROM = 10;
 
-    private final List<Place> places;
+    private final List<Source> sources;
     private final int taken;
     private final Theme theme;
 
     /**
-     * @param places the cells, row by row
+     * @param sources the cells, row by row
      * @param taken how many of them were taken so far; beyond the last all
      */
-    public WindowPainter(List<Place> places, int taken, Theme theme) {
-        this.places = places;
+    public WindowPainter(List<Source> sources, int taken, Theme theme) {
+        this.sources = sources;
         this.taken = taken;
         this.theme = theme;
     }
 
     @Override
-    public void paint(GraphicsContext graphics, Viewport viewport) {
+    public void paint(GraphicsContext graphics, Extent extent) {
         Palette palette = theme.palette();
-        double side = viewport.cell();
+        double side = extent.cell();
         graphics.save();
         graphics.setLineCap(StrokeLineCap.BUTT);
-        if (places.size() > MOST_FRAMED || side < FRAMED_FROM) {
-            paintOutline(graphics, viewport, palette);
+        if (sources.size() > MOST_FRAMED || side < FRAMED_FROM) {
+            paintOutline(graphics, extent, palette);
         } else {
-            for (int n = 0; n < places.size(); n++) {
-                Place place = places.get(n);
+            for (int n = 0; n < sources.size(); n++) {
+                Source place = sources.get(n);
                 boolean isTaken = n < taken;
                 if (place.isInside()) {
-                    frame(graphics, viewport, new Pixel(place.row(), place.column()), palette, isTaken, false);
+                    frame(graphics, extent, new Pixel(place.row(), place.column()), palette, isTaken, false);
                 } else {
-                    place.source().ifPresent(source -> frame(graphics, viewport, source, palette, isTaken, true));
+                    place.pixel().ifPresent(source -> frame(graphics, extent, source, palette, isTaken, true));
                 }
             }
         }
         graphics.restore();
     }
 
-    private static void frame(GraphicsContext graphics, Viewport viewport, Pixel pixel, Palette palette, boolean isTaken,
+    private static void frame(GraphicsContext graphics, Extent extent, Pixel pixel, Palette palette, boolean isTaken,
             boolean isDashed) {
-        double x = Math.floor(viewport.x(pixel.column()));
-        double y = Math.floor(viewport.y(pixel.row()));
-        double side = viewport.cell();
+        double x = Math.floor(extent.x(pixel.column()));
+        double y = Math.floor(extent.y(pixel.row()));
+        double side = extent.cell();
         // A light line below a bright one is seen on every gray.
         double inset = isDashed ? 4 : 1.5;
         graphics.setLineDashes(isDashed ? new double[] {4, 3} : new double[0]);
@@ -70,13 +70,13 @@ public final class WindowPainter implements Painter {
         graphics.strokeRect(x + inset, y + inset, side - 2 * inset, side - 2 * inset);
     }
 
-    private void paintOutline(GraphicsContext graphics, Viewport viewport, Palette palette) {
-        Place first = places.get(0);
-        Place last = places.get(places.size() - 1);
-        double x = Math.floor(viewport.x(first.column()));
-        double y = Math.floor(viewport.y(first.row()));
-        double width = Math.floor(viewport.x(last.column() + 1)) - x;
-        double height = Math.floor(viewport.y(last.row() + 1)) - y;
+    private void paintOutline(GraphicsContext graphics, Extent extent, Palette palette) {
+        Source first = sources.get(0);
+        Source last = sources.get(sources.size() - 1);
+        double x = Math.floor(extent.x(first.column()));
+        double y = Math.floor(extent.y(first.row()));
+        double width = Math.floor(extent.x(last.column() + 1)) - x;
+        double height = Math.floor(extent.y(last.row() + 1)) - y;
         graphics.setStroke(palette.ink());
         graphics.setLineWidth(3);
         graphics.strokeRect(x, y, width, height);

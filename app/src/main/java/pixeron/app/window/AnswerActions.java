@@ -2,6 +2,7 @@ package pixeron.app.window;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import pixeron.PixeronException;
@@ -11,9 +12,11 @@ import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.Answer;
 import pixeron.byhand.answer.AnswerFile;
+import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
 import pixeron.format.ReadOptions;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.Explained;
@@ -55,13 +58,18 @@ final class AnswerActions {
             banner.show("Values by hand belong to a step; select one with a result first.");
             return;
         }
-        Image grid = bench.shown().after().get().image();
+        Frame grid = bench.shown().grid();
         opening.start(progress -> AnswerFile.read(file, grid), answers -> choose(file, answers, grid), trouble);
     }
 
     /** Takes the only block that fits; asks where there are several, or one that fits only with rows for columns. */
-    private void choose(Path file, List<Answer> answers, Image grid) {
+    private void choose(Path file, List<Answer> answers, Frame grid) {
         Answer first = answers.get(0);
+        if (first.otherShape().isPresent()) {
+            banner.show(file.getFileName() + " has " + first.otherShape().get().size() + " cells, and the result has " + grid.size() + ".");
+            banner.offer("Compare those that both have", () -> take(file, first, grid));
+            return;
+        }
         if (answers.size() == 1 && !first.isSwapped()) {
             take(file, first, grid);
             return;
@@ -74,29 +82,45 @@ final class AnswerActions {
                 () -> take(file, answer, grid)));
     }
 
-    private void take(Path file, Answer answer, Image grid) {
-        try {
-            HandSheet sheet = answer.sheet(grid);
-            banner.hide();
-            bench.editSheet(old -> sheet.withTolerance(old.tolerance()));
-            say.accept("Read " + sheet.cells().size() + " values from " + file.getFileName());
-            offerToSwap(sheet, grid);
-        } catch (PixeronException doesNotFit) {
-            trouble.accept(PixeronException.because(doesNotFit, "%s: %s", file.getFileName(), doesNotFit.getMessage()));
+    private void take(Path file, Answer answer, Frame grid) {
+        Optional<? extends Explained> right = bench.shown().explained();
+        banner.hide();
+        opening.start(progress -> Taken.of(answer.sheet(grid), grid, right), taken -> {
+            bench.editSheet(old -> taken.sheet().withTolerance(old.tolerance()));
+            say.accept("Read " + taken.sheet().cells().size() + " values from " + file.getFileName());
+            answer.otherShape().flatMap(shape -> bench.shown().operation().flatMap(operation -> ShapeSlip.of(shape, operation)))
+                    .ifPresent(slip -> banner.show(slip.text()));
+            offerToSwap(taken);
+        }, problem -> trouble.accept(PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage())));
+    }
+
+    /**
+     * Values that were opened or pasted.
+     *
+     * @param agree how many agree
+     * @param swapped how many would with rows for columns; 0 where that is no question
+     */
+    private record Taken(HandSheet sheet, int agree, int swapped) {
+
+        static Taken of(HandSheet sheet, Frame grid, Optional<? extends Explained> right) {
+            boolean isOpen = grid.rows() == grid.columns() && right.isPresent() && sheet.cells().size() == grid.count();
+            return !isOpen ? new Taken(sheet, 0, 0) : new Taken(sheet, Check.of(sheet, right.get()).agree(),
+                    Check.of(sheet.swapped(), right.get()).agree());
         }
     }
 
     /** Writes a block from the clipboard from the picked cell on; offers to exchange rows and columns where that fits better. */
     void paste(CellTable block) {
-        Image grid = bench.shown().after().orElseThrow().image();
+        Frame grid = bench.shown().grid();
         Pixel corner = bench.pickedProperty().get();
         HandSheet before = bench.shown().sheet();
         try {
             HandSheet pasted = before.withBlock(corner, block, grid);
             bench.editSheet(old -> pasted);
             say.accept("Pasted from " + corner + " on");
-            if (before.isEmpty() && pasted.cells().size() == grid.count()) {
-                offerToSwap(pasted, grid);
+            Optional<? extends Explained> right = bench.shown().explained();
+            if (before.isEmpty()) {
+                opening.start(progress -> Taken.of(pasted, grid, right), this::offerToSwap, trouble);
             }
         } catch (PixeronException doesNotFit) {
             banner.show(doesNotFit.getMessage());
@@ -108,15 +132,10 @@ final class AnswerActions {
     }
 
     /** In a square the shape says nothing; where many more values agree with rows for columns, that is offered. */
-    private void offerToSwap(HandSheet sheet, Image grid) {
-        Explained right = bench.shown().explained().orElse(null);
-        if (grid.rows() != grid.columns() || right == null) {
-            return;
-        }
-        int agree = Check.of(sheet, right).agree();
-        int swapped = Check.of(sheet.swapped(), right).agree();
-        if (swapped > agree && swapped * 2 > sheet.cells().size()) {
-            banner.show(agree + " of " + sheet.cells().size() + " values agree; with rows and columns exchanged " + swapped + " do.");
+    private void offerToSwap(Taken taken) {
+        int count = taken.sheet().cells().size();
+        if (taken.swapped() > taken.agree() && taken.swapped() * 2 > count) {
+            banner.show(taken.agree() + " of " + count + " values agree; with rows and columns exchanged " + taken.swapped() + " do.");
             banner.offer("Exchange them", () -> bench.editSheet(HandSheet::swapped));
         }
     }

@@ -26,9 +26,9 @@ import pixeron.image.Image;
 import pixeron.make.Maker;
 import pixeron.make.Makers;
 import pixeron.make.TooLarge;
-import pixeron.step.Arguments;
-import pixeron.step.KeyedLine;
-import pixeron.step.Parameter;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.KeyedLine;
+import pixeron.step.key.Parameter;
 
 /** Where a new image is made, over the window: how, how large, with which values, and at once a picture of it. */
 final class NewImagePane extends StackPane {

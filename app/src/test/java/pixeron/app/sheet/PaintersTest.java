@@ -48,7 +48,7 @@ class PaintersTest extends ApplicationTest {
         PixelReader[] reader = new PixelReader[1];
         interact(() -> {
             Canvas canvas = new Canvas(SIDE, SIDE);
-            painter.paint(canvas.getGraphicsContext2D(), viewport);
+            painter.paint(canvas.getGraphicsContext2D(), Extent.of(viewport));
             reader[0] = canvas.snapshot(null, null).getPixelReader();
         });
         return reader[0];
@@ -75,8 +75,8 @@ class PaintersTest extends ApplicationTest {
             viewport.fit();
             viewport.zoom(zoom, 0, 0);
             PixelReader reader = painted(painter, viewport);
-            for (int i = 0; i <= Math.min(29, viewport.lastRow() - 1); i++) {
-                for (int j = 0; j <= Math.min(29, viewport.lastColumn() - 1); j++) {
+            for (int i = 0; i <= Math.min(29, Extent.of(viewport).lastRow() - 1); i++) {
+                for (int j = 0; j <= Math.min(29, Extent.of(viewport).lastColumn() - 1); j++) {
                     int expected = (int) Math.rint(255.0 * image.level(i * 30 + j) / 7);
                     assertThat(gray(reader, Math.ceil(viewport.x(j)) + 1, Math.ceil(viewport.y(i)) + 1))
                             .as("zoom %s, row %d, column %d", zoom, i, j).isEqualTo(expected);

@@ -3,6 +3,7 @@ package pixeron.byhand.answer;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
@@ -12,6 +13,7 @@ import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.NamedCells;
 import pixeron.format.ReadOptions;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
 
@@ -30,7 +32,7 @@ public final class AnswerFile {
      * @return what fits, best first; at least one
      * @throws PixeronException if the file cannot be read or nothing in it fits; says what it holds
      */
-    public static List<Answer> read(Path file, Image grid) {
+    public static List<Answer> read(Path file, Frame grid) {
         try {
             return find(sheets(file), grid);
         } catch (PixeronException problem) {
@@ -54,14 +56,14 @@ public final class AnswerFile {
                         .collect(Collectors.joining("\t"))).collect(Collectors.joining("\n")))));
     }
 
-    static List<Answer> find(List<NamedCells> sheets, Image grid) {
+    static List<Answer> find(List<NamedCells> sheets, Frame grid) {
         List<Answer> fitting = new ArrayList<>();
         List<Answer> swapped = new ArrayList<>();
         for (NamedCells sheet : sheets) {
             CellTable all = sheet.cells();
             if (all.rows().size() >= grid.rows() && all.trimmed().rows().size() <= grid.rows() && all.width() == grid.columns()) {
                 // A text of just this size may have blank rows and columns anywhere.
-                fitting.add(new Answer(sheet.name(), all, false));
+                fitting.add(new Answer(sheet.name(), all, false, Optional.empty()));
                 continue;
             }
             for (Block block : Block.all(all)) {
@@ -70,8 +72,12 @@ public final class AnswerFile {
         }
         List<Answer> found = fitting.isEmpty() ? swapped : fitting;
         if (found.isEmpty() && sheets.size() == 1 && sheets.get(0).name().isEmpty()) {
-            // A plain table that does not fit: which row is too long or too short is said.
-            HandSheet.of(sheets.get(0).cells(), grid);
+            CellTable cells = sheets.get(0).cells();
+            if (isRectangle(cells)) {
+                return List.of(new Answer("", cells, false, Optional.of(new Frame(cells.rows().size(), cells.width(), grid.maximumLevel()))));
+            }
+            // Rows of different lengths: which one is too long or too short is said.
+            HandSheet.of(cells, grid);
         }
         if (found.isEmpty()) {
             throw PixeronException.of("It holds %s, and the result has %d × %d.", sizes(sheets), grid.rows(), grid.columns());
@@ -79,13 +85,17 @@ public final class AnswerFile {
         return found;
     }
 
-    private static void addFitting(List<Answer> fitting, List<Answer> swapped, NamedCells sheet, Block block, Image grid) {
+    private static boolean isRectangle(CellTable cells) {
+        return cells.width() > 0 && cells.rows().stream().allMatch(row -> row.size() == cells.width());
+    }
+
+    private static void addFitting(List<Answer> fitting, List<Answer> swapped, NamedCells sheet, Block block, Frame grid) {
         for (Block part : block.isNumbered(sheet.cells()) ? List.of(block, block.inner()) : List.of(block)) {
             CellTable cells = sheet.cells().part(part.top(), part.left(), part.height(), part.width());
             if (part.height() == grid.rows() && part.width() == grid.columns()) {
-                fitting.add(new Answer(part.where(sheet.name()), cells, false));
+                fitting.add(new Answer(part.where(sheet.name()), cells, false, Optional.empty()));
             } else if (part.height() == grid.columns() && part.width() == grid.rows()) {
-                swapped.add(new Answer(part.where(sheet.name()), cells.swapped(), true));
+                swapped.add(new Answer(part.where(sheet.name()), cells.swapped(), true, Optional.empty()));
             }
         }
     }

@@ -7,18 +7,14 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.byhand.HandValue;
-import pixeron.byhand.slip.Varied;
 import pixeron.formula.Parser;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Operation;
-import pixeron.step.PixelTable;
-import pixeron.step.Place;
-import pixeron.step.Step;
-import pixeron.step.kernel.Kernel;
-import pixeron.step.kernel.Weights;
+import pixeron.step.Source;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
@@ -38,17 +34,16 @@ public final class WrongPart {
 
     /**
      * @param written what a person wrote for a pixel
-     * @param step the step
      * @param operation it, bound to its input
      * @return one sentence; empty where it is no expression, or nothing can be said
      */
-    public static Optional<String> of(HandValue written, Step step, Operation operation, Pixel pixel) {
+    public static Optional<String> of(HandValue written, Operation operation, Pixel pixel) {
         if (written.decimals() >= 0 || written.value().isEmpty()) {
             return Optional.empty();
         }
         try {
             Optional<Terms> theirs = Terms.of(Parser.parse(written.text(), Set.of()));
-            Optional<Terms> right = window(step, operation, pixel).or(() -> line(operation, pixel));
+            Optional<Terms> right = window(operation, pixel).or(() -> line(operation, pixel));
             return theirs.flatMap(mine -> right.flatMap(ours -> difference(mine, ours)));
         } catch (PixeronException withoutWorking) {
             return Optional.empty();
@@ -56,22 +51,15 @@ public final class WrongPart {
     }
 
     /** The sum over a window, weighted where there are weights, with what it is divided by. */
-    private static Optional<Terms> window(Step step, Operation operation, Pixel pixel) {
-        List<Place> cells = operation.cells(pixel);
-        Table numbers = PixelTable.of(step, operation, pixel);
+    private static Optional<Terms> window(Operation operation, Pixel pixel) {
+        List<Source> cells = operation.sources(pixel);
+        Table numbers = PixelTable.of(operation, pixel);
         Optional<Value> sum = cells.isEmpty() || !numbers.columns().contains("sum") ? Optional.empty() : numbers.value(0, "sum");
         if (sum.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Weights> weights = (Varied.is(step, "kernel") ? Optional.of(step) : step.type().spelledOut(step)).map(Kernel::weights);
-        List<Value> terms = new ArrayList<>();
-        for (int n = 0; n < cells.size(); n++) {
-            if (cells.get(n).value().isPresent()) {
-                Value value = cells.get(n).value().get();
-                int at = n;
-                terms.add(weights.map(all -> all.at(at / all.width(), at % all.width())).map(value::times).orElse(value));
-            }
-        }
+        List<Value> terms = cells.stream().flatMap(cell -> cell.value().map(value -> cell.weight().map(value::times)
+                .orElse(value)).stream()).toList();
         String quotient = numbers.columns().contains("quotient") ? "quotient" : "mean";
         Value part = numbers.columns().contains(quotient) ? numbers.value(0, quotient).orElseThrow() : sum.get();
         Value all = terms.stream().reduce(Rational.ZERO, Value::plus);

@@ -7,9 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import pixeron.PixeronException;
-import pixeron.byhand.CellCheck;
-import pixeron.byhand.HandValue;
-import pixeron.byhand.slip.Slip;
 import pixeron.byhand.slip.search.KnownSlips;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -18,7 +15,10 @@ import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Explained;
-import pixeron.step.Step;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
+import pixeron.step.Way;
+import pixeron.step.table.LevelRows;
 import pixeron.working.Table;
 
 /**
@@ -41,20 +41,18 @@ public final class TableSlips {
     }
 
     private final Table table;
-    private final Step step;
-    private final Image before;
+    private final Operation operation;
     private List<Given> all;
 
-    private TableSlips(Table table, Step step, Image before) {
+    private TableSlips(Table table, Operation operation) {
         this.table = table;
-        this.step = step;
-        this.before = before;
+        this.operation = operation;
     }
 
     /** Made when it is first needed: a table of one row never does. */
     private List<Given> all() {
         if (all == null) {
-            all = given(table, step, before);
+            all = given(table, operation);
         }
         return all;
     }
@@ -62,15 +60,14 @@ public final class TableSlips {
     /**
      * @param check the person's values for the table
      * @param table what is right
-     * @param step the step whose table it is
-     * @param before the step's input
+     * @param operation the step whose table it is
      * @return the slips that are claimed, in the order of the columns
      */
-    public static List<TableSlip> find(TableCheck check, Table table, Step step, Image before) {
+    public static List<TableSlip> find(TableCheck check, Table table, Operation operation) {
         if (check.first().isEmpty()) {
             return List.of();
         }
-        TableSlips slips = new TableSlips(table, step, before);
+        TableSlips slips = new TableSlips(table, operation);
         List<TableSlip> found = new ArrayList<>();
         for (String column : table.columns()) {
             slips.find(check, column).ifPresent(found::add);
@@ -130,14 +127,14 @@ public final class TableSlips {
         return Optional.empty();
     }
 
-    private static List<Given> given(Table table, Step step, Image before) {
+    private static List<Given> given(Table table, Operation operation) {
         List<Given> all = new ArrayList<>();
-        for (Slip slip : KnownSlips.all()) {
-            List<Slip.Way> ways = slip.ways(step, before);
-            for (Slip.Way way : ways.size() > MOST_WAYS ? List.<Slip.Way>of() : ways) {
-                addTable(all, slip, way, table, before);
-                if (table.name().equals("levels")) {
-                    addLevels(all, slip, way, table, before);
+        for (Slip slip : KnownSlips.of(operation.step().type())) {
+            List<Way> ways = slip.ways(operation);
+            for (Way way : ways.size() > MOST_WAYS ? List.<Way>of() : ways) {
+                addTable(all, slip, way, table);
+                if (table.kind().equals(LevelRows.LEVELS)) {
+                    addLevels(all, slip, way, table, operation.before());
                 }
             }
         }
@@ -152,9 +149,9 @@ public final class TableSlips {
     }
 
     /** The same table of the step that was done instead. */
-    private static void addTable(List<Given> all, Slip slip, Slip.Way way, Table table, Image before) {
+    private static void addTable(List<Given> all, Slip slip, Way way, Table table) {
         try {
-            way.step().map(step -> step.bind(before)).stream().flatMap(other -> other.tables().stream())
+            way.done().filter(Operation.class::isInstance).map(Operation.class::cast).stream().flatMap(other -> other.tables().stream())
                     .filter(other -> other.name().equals(table.name())).forEach(other -> {
                 for (String column : other.columns()) {
                     if (table.isFillable(column)) {
@@ -169,7 +166,7 @@ public final class TableSlips {
     }
 
     /** New levels as the slip gives them in pixels that have the level. */
-    private static void addLevels(List<Given> all, Slip slip, Slip.Way way, Table table, Image before) {
+    private static void addLevels(List<Given> all, Slip slip, Way way, Table table, Image before) {
         Map<String, Pixel> places = new HashMap<>();
         for (int n = 0; n < before.count(); n++) {
             places.putIfAbsent(Decimals.exact(before.value(n)), before.pixel(n));

@@ -7,21 +7,28 @@ import pixeron.byhand.CellCheck;
 import pixeron.byhand.table.TableCheck;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
-import pixeron.working.TableNames;
+import pixeron.working.TableKind;
 
 /**
  * Where a person's work on a chain first goes wrong.
  *
  * @param position of the step, from 0
- * @param table the name of the table; empty when it is a cell of the sheet
- * @param row for people, such as k = 3; empty for a sheet
- * @param tableCell the cell of the table
+ * @param inTable the cell of a table; empty when it is a cell of the sheet
  * @param cell the cell of the sheet
  * @param following how many later differing cells follow from something earlier: in the table, the sheet and later steps
  * @param others how many differing cells do not, without this one
  */
-public record Start(int position, String table, String row, Optional<TableCheck.Cell> tableCell, Optional<CellCheck> cell,
-        int following, int others) {
+public record Start(int position, Optional<InTable> inTable, Optional<CellCheck> cell, int following, int others) {
+
+    /**
+     * A cell of a table.
+     *
+     * @param kind of the table
+     * @param row for people, such as k = 3
+     * @param cell what is said of it
+     */
+    public record InTable(TableKind kind, String row, TableCheck.Cell cell) {
+    }
 
     /**
      * @param steps the person's work, step by step
@@ -41,19 +48,18 @@ public record Start(int position, String table, String row, Optional<TableCheck.
         int others = own - 1;
         int follow = following;
         return steps.stream().flatMap(step -> first(step).stream()).findFirst().map(first -> new Start(first.position,
-                first.table, first.row, first.tableCell, first.cell, follow, others));
+                first.inTable, first.cell, follow, others));
     }
 
     private static Optional<Start> first(StepWork step) {
         for (String name : step.tables().keySet()) {
             Optional<TableCheck.Cell> cell = step.tables().get(name).first();
             if (cell.isPresent()) {
-                return Optional.of(new Start(step.position(), name, TableNames.row(step.table(name), cell.get().row()), cell,
-                        Optional.empty(), 0, 0));
+                return Optional.of(new Start(step.position(), Optional.of(new InTable(step.table(name).kind(),
+                        step.table(name).rowName(cell.get().row()), cell.get())), Optional.empty(), 0, 0));
             }
         }
-        return step.following().rest(step.check()).first().map(cell -> new Start(step.position(), "", "", Optional.empty(),
-                Optional.of(cell), 0, 0));
+        return step.following().rest(step.check()).first().map(cell -> new Start(step.position(), Optional.empty(), Optional.of(cell), 0, 0));
     }
 
     /**
@@ -61,8 +67,9 @@ public record Start(int position, String table, String row, Optional<TableCheck.
      * @return one line: where, what was written, what is right, and what follows
      */
     public String sentence(Function<Pixel, String> place) {
-        String where = "It starts in step " + (position + 1) + ", " + tableCell.map(found -> TableNames.table(table) + ", " + row
-                + ", " + TableNames.column(found.column()) + ": " + numbers(found.byHand().text(), Decimals.working(found.value())))
+        String where = "It starts in step " + (position + 1) + ", " + inTable.map(found -> found.kind.title() + ", " + found.row
+                + ", " + found.kind.column(found.cell.column()) + ": " + numbers(found.cell.byHand().text(),
+                        Decimals.working(found.cell.value())))
                 .orElseGet(() -> place.apply(cell.orElseThrow().pixel()) + ": " + numbers(cell.orElseThrow().byHand().text(),
                         Decimals.working(cell.orElseThrow().value())));
         return where + "." + (following == 0 ? "" : " " + following + (following == 1 ? " later difference follows."

@@ -18,35 +18,41 @@ import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
 import pixeron.image.Pixel;
 import pixeron.step.Operation;
-import pixeron.step.PixelTable;
 import pixeron.step.Progress;
 import pixeron.step.Step;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /**
  * A person's work on one step.
  *
  * @param position of the step, from 0
- * @param step the step
- * @param operation it, bound to its input
+ * @param operation the step, bound to its input
  * @param sheet the person's values for the result
  * @param check what is said of them
  * @param following the differing cells that follow from something earlier
  * @param tables what is said of the person's values in the step's tables, by name, in the order of the tables
+ * @param written what all this is said of
+ * @param earlier the person's values for the step before
  */
-public record StepWork(int position, Step step, Operation operation, HandSheet sheet, Check check, Following following,
-        Map<String, TableCheck> tables) {
+public record StepWork(int position, Operation operation, HandSheet sheet, Check check, Following following,
+        Map<String, TableCheck> tables, Written written, HandSheet earlier) {
 
     /**
      * What a person wrote for a step.
      *
      * @param position of the step, from 0
-     * @param step the step
-     * @param operation it, bound to its input
+     * @param operation the step, bound to its input
      * @param sheet values for the result
      * @param tables values in the tables, by name
      */
-    public record Written(int position, Step step, Operation operation, HandSheet sheet, Map<String, HandTable> tables) {
+    public record Written(int position, Operation operation, HandSheet sheet, Map<String, HandTable> tables) {
+    }
+
+    /** @return whether it says what is to be said of just these values */
+    public boolean isOf(Written other, Optional<Written> before) {
+        return written.position == other.position && written.operation == other.operation && written.sheet == other.sheet
+                && written.tables.equals(other.tables) && earlier == before.map(Written::sheet).orElse(HandSheet.EMPTY);
     }
 
     /**
@@ -57,8 +63,9 @@ public record StepWork(int position, Step step, Operation operation, HandSheet s
     public static StepWork of(Written written, Optional<Written> earlier) {
         Operation operation = written.operation();
         Check check = Check.of(written.sheet(), operation);
-        return new StepWork(written.position(), written.step(), operation, written.sheet(), check,
-                following(written, check, earlier.map(Written::sheet).orElse(HandSheet.EMPTY)), tables(written));
+        HandSheet before = earlier.map(Written::sheet).orElse(HandSheet.EMPTY);
+        return new StepWork(written.position(), operation, written.sheet(), check,
+                following(written, check, before), tables(written), written, before);
     }
 
     /**
@@ -71,9 +78,9 @@ public record StepWork(int position, Step step, Operation operation, HandSheet s
             return Following.NONE;
         }
         Map<String, Set<Pixel>> byTable = new LinkedHashMap<>();
-        GivenTables.of(written.step(), written.operation(), written.tables()).forEach((table, values) ->
+        GivenTables.of(written.operation(), written.tables()).forEach((table, values) ->
                 byTable.put(table, Following.cells(check, values)));
-        return Following.of(check, written.step(), earlier, written.operation().before()).with(byTable);
+        return Following.of(check, written.operation(), earlier).with(byTable);
     }
 
     private static Map<String, TableCheck> tables(Written written) {
@@ -83,9 +90,13 @@ public record StepWork(int position, Step step, Operation operation, HandSheet s
                     checks.put(table.name(), TableCheck.of(hand, table)));
         }
         written.tables().keySet().stream().filter(name -> PixelTable.pixel(name).isPresent()).sorted().forEach(name ->
-                PixelTable.named(written.step(), written.operation(), name).ifPresent(table ->
+                PixelTable.named(written.operation(), name).ifPresent(table ->
                         checks.put(name, TableCheck.of(written.tables().get(name), table))));
         return checks;
+    }
+
+    public Step step() {
+        return operation.step();
     }
 
     /** @return whether anything was written */
@@ -95,18 +106,18 @@ public record StepWork(int position, Step step, Operation operation, HandSheet s
 
     /** @return one of the step's tables, as it is right */
     public Table table(String name) {
-        return PixelTable.named(step, operation, name).orElseThrow();
+        return PixelTable.named(operation, name).orElseThrow();
     }
 
     /** @return what explains the differing cells that do not follow from something earlier */
     public Findings findings(Progress progress) {
-        return new SlipFinder(step, operation.before()).find(following.rest(check), progress);
+        return new SlipFinder(operation).find(following.rest(check), progress);
     }
 
     /** @return what explains wrong cells of the tables, by the name of the table */
     public Map<String, List<TableSlip>> tableSlips() {
         Map<String, List<TableSlip>> slips = new HashMap<>();
-        tables.forEach((name, found) -> slips.put(name, TableSlips.find(found, table(name), step, operation.before())));
+        tables.forEach((name, found) -> slips.put(name, TableSlips.find(found, table(name), operation)));
         return slips;
     }
 }

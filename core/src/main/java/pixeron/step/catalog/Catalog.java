@@ -4,9 +4,17 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import pixeron.step.StepType;
+import pixeron.step.bits.BitPlane;
+import pixeron.step.bits.Bits;
+import pixeron.step.bits.Shift;
+import pixeron.step.cut.Clamp;
+import pixeron.step.cut.Posterize;
+import pixeron.step.cut.Quantize;
+import pixeron.step.cut.Slice;
+import pixeron.step.geometry.Crop;
+import pixeron.step.geometry.Move;
 import pixeron.step.histogram.Equalize;
 import pixeron.step.histogram.Match;
 import pixeron.step.kernel.Gradient;
@@ -15,9 +23,6 @@ import pixeron.step.kernel.ReadyKernel;
 import pixeron.step.kernel.Unsharp;
 import pixeron.step.neighborhood.LocalThreshold;
 import pixeron.step.point.Add;
-import pixeron.step.point.BitPlane;
-import pixeron.step.point.Bits;
-import pixeron.step.point.Clamp;
 import pixeron.step.point.Depth;
 import pixeron.step.point.Divide;
 import pixeron.step.point.Exponential;
@@ -28,11 +33,7 @@ import pixeron.step.point.Lookup;
 import pixeron.step.point.Multiply;
 import pixeron.step.point.OwnFormula;
 import pixeron.step.point.Piecewise;
-import pixeron.step.point.Posterize;
 import pixeron.step.point.Power;
-import pixeron.step.point.Quantize;
-import pixeron.step.point.Shift;
-import pixeron.step.point.Slice;
 import pixeron.step.point.Stretch;
 import pixeron.step.point.Subtract;
 import pixeron.step.rank.Morphology;
@@ -54,7 +55,12 @@ public final class Catalog {
             new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(),
             ReadyKernel.gaussian(), ReadyKernel.sharpen(), ReadyKernel.laplacian(), new Unsharp(), Gradient.sobel(),
             Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
-            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close());
+            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Move());
+
+    /** So many names are offered for one that is unknown. */
+    private static final int NEAREST = 3;
+    /** A name that is off by so many letters at most is likely meant. */
+    private static final int LIKELY = 2;
 
     private Catalog() {
     }
@@ -90,9 +96,9 @@ public final class Catalog {
     /** @return what would be right instead of an unknown name, in words */
     static String suggestion(String unknown) {
         LevenshteinDistance distance = LevenshteinDistance.getDefaultInstance();
-        String nearest = ALL.stream().map(StepType::name)
-                .min(Comparator.comparingInt(name -> distance.apply(name, unknown))).orElseThrow();
-        return distance.apply(nearest, unknown) <= 2 ? "did you mean \"" + nearest + "\"?"
-                : "there are " + ALL.stream().map(StepType::name).collect(Collectors.joining(", ", "", "."));
+        List<String> nearest = ALL.stream().map(StepType::name).sorted(Comparator.comparingInt((String name) ->
+                distance.apply(name, unknown))).limit(NEAREST).toList();
+        return distance.apply(nearest.get(0), unknown) <= LIKELY ? "did you mean \"" + nearest.get(0) + "\"?"
+                : "the nearest are " + String.join(", ", nearest) + "; the command \"pixeron steps\" lists all.";
     }
 }

@@ -2,9 +2,9 @@ package pixeron.step.catalog;
 
 import pixeron.PixeronException;
 import pixeron.number.Decimals;
-import pixeron.step.KeyedLine;
 import pixeron.step.Step;
 import pixeron.step.StepType;
+import pixeron.step.key.KeyedLine;
 
 /** A step as one line of text; {@link Step#line} writes it. */
 public final class StepLine {

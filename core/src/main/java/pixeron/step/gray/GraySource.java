@@ -1,6 +1,7 @@
 package pixeron.step.gray;
 
 import pixeron.image.ColourImage;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
@@ -31,6 +32,11 @@ public record GraySource(ColourImage picture, GrayRule rule, Transparency transp
     /** @return this with another way to deal with transparent pixels */
     public GraySource with(Transparency other) {
         return new GraySource(picture, rule, other);
+    }
+
+    @Override
+    public Frame frame() {
+        return picture.frame();
     }
 
     @Override

@@ -1,21 +1,26 @@
 package pixeron.step.histogram;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import pixeron.formula.Expression;
-import pixeron.formula.Parser;
-import pixeron.formula.Trace;
+import java.util.stream.Stream;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Levels;
+import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
-import pixeron.step.TableRule;
+import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.Way;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.point.Stretch;
+import pixeron.step.pointwise.EarlyPart;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
+import pixeron.step.table.TableRule;
 import pixeron.working.Line;
 import pixeron.working.Run;
 import pixeron.working.Table;
@@ -30,17 +35,40 @@ public final class Equalize extends PointStep {
     private static final ChoiceParameter.Choice FROM_FIRST = new ChoiceParameter.Choice("share-from-first",
             "s = M × (C(r) − C0) ÷ (N − C0)");
     private static final ChoiceParameter METHOD = ChoiceParameter.of("method", "Method", SHARE, FROM_FIRST);
-    private static final Expression PLAIN = Parser.parse("M * C / N", Set.of("M", "C", "N"));
-    private static final Expression RELATIVE = Parser.parse("M * (C - C0) / (N - C0)", Set.of("M", "C", "N", "C0"));
 
     public Equalize() {
         super("equalize", "Equalize", "Spreads levels by how often they occur, so that all are used about alike.",
-                "r", METHOD);
+                "M * C / N", Set.of("C", "N", "C0"), METHOD);
+    }
+
+    static boolean isFromFirst(Step step) {
+        return step.arguments().get(METHOD).equals(FROM_FIRST);
     }
 
     @Override
-    public String formula() {
-        return "s = M × C(r) ÷ N";
+    public String formula(Arguments arguments) {
+        return arguments.get(METHOD).sentence();
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        return arguments.get(METHOD).equals(FROM_FIRST) ? List.of() : List.of(
+                new EarlyPart("each running share P(k)", "M * (C / N)", "C / N"),
+                new EarlyPart("M ÷ N", "C * (M / N)", "M / N"));
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return Stream.concat(CountingSlips.all().stream(), Stream.of(
+                Slip.of("stretch-for-equalize", "the levels are stretched instead of equalized",
+                        step -> step.as(new Stretch(), Arguments.NONE)),
+                method("share-from-first", "the count of the lowest level is taken off: M × (C − C0) ÷ (N − C0)", FROM_FIRST),
+                method("share-plain", "the count of the lowest level is not taken off: M × C ÷ N", SHARE))).toList();
+    }
+
+    private static Slip method(String id, String words, ChoiceParameter.Choice other) {
+        return Slip.of(id, right -> right.step().arguments().get(METHOD).equals(other) ? List.of()
+                : Way.tried(words, () -> right.step().with(METHOD, other), right));
     }
 
     @Override
@@ -54,10 +82,10 @@ public final class Equalize extends PointStep {
         if (isRelative && first == count) {
             return PointRule.of(parsed("r"), maximum).withNote("Only one level occurs, so the image is unchanged.");
         }
-        Expression formula = isRelative ? RELATIVE : PLAIN;
-        PointRule rule = PointRule.ofCases(isRelative ? "M × (C(r) − C0) ÷ (N − C0)" : "M × C(r) ÷ N",
-                sample -> counted(formula, histogram, sample), sample -> "C(" + ((Rational) sample).toInt() + ") = "
-                        + histogram.running(((Rational) sample).toInt()), maximum)
+        PointRule rule = PointRule.of(parsed(isRelative ? "M * (C - C0) / (N - C0)" : "M * C / N"), maximum)
+                .withOfSample(isRelative ? "M × (C(r) − C0) ÷ (N − C0)" : "M × C(r) ÷ N", (name, sample) ->
+                        name.equals("C") ? running(histogram, sample) : null, sample -> "C(" + Decimals.working(sample)
+                                + ") = " + Decimals.working(running(histogram, sample)))
                 .withConstant("N", Rational.of(count), Line.of("N", Run.plain("N = " + count)))
                 .withMapping(mapping(isRelative, Map.of("M", Rational.of(maximum), "N", Rational.of(count), "C0",
                         Rational.of(first))));
@@ -65,12 +93,11 @@ public final class Equalize extends PointStep {
                 Run.note("   the running count of the lowest level present, " + histogram.levelAt(1)))) : rule;
     }
 
-    private static Table.Rule mapping(boolean isRelative, Map<String, Value> constants) {
-        return TableRule.of(isRelative ? "M * (running - C0) / (N - C0)" : "M * running / N", constants, "running");
+    private static Value running(Histogram histogram, Value sample) {
+        return Rational.of(histogram.running(((Rational) sample).toInt()));
     }
 
-    private static Expression counted(Expression formula, Histogram histogram, Value sample) {
-        return Trace.substitute(formula, name -> name.equals("C")
-                ? Expression.Literal.of(Rational.of(histogram.running(((Rational) sample).toInt()))) : null);
+    private static Table.Rule mapping(boolean isRelative, Map<String, Value> constants) {
+        return TableRule.of(isRelative ? "M * (running - C0) / (N - C0)" : "M * running / N", constants, "running");
     }
 }

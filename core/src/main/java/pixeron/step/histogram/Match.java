@@ -6,26 +6,29 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import pixeron.PixeronException;
-import pixeron.formula.Expression;
 import pixeron.format.ImageFiles;
 import pixeron.format.ReadOptions;
+import pixeron.formula.Expression;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Levels;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
-import pixeron.step.ListParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
+import pixeron.step.Slip;
 import pixeron.step.Step;
-import pixeron.step.TableRule;
-import pixeron.step.TextParameter;
+import pixeron.step.Way;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.ListParameter;
+import pixeron.step.key.TextParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
+import pixeron.step.table.TableRule;
 import pixeron.working.Line;
 import pixeron.working.Run;
 import pixeron.working.Table;
+import pixeron.working.TableKind;
 
 /**
  * {@code match counts="…"} or {@code match image=FILE}: with the running shares Q(z) of the target, a level k goes to the z
@@ -41,16 +44,26 @@ public final class Match extends PointStep {
             "the z whose Q(z) is closest to P(r)");
     private static final ChoiceParameter.Choice FIRST = new ChoiceParameter.Choice("first-at-least",
             "the smallest z with Q(z) ≥ P(r)");
+    private static final TableKind TARGET = TableKind.of("target", "Target").with(Map.of("z", "level z", "n", "count n",
+            "running", "running C", "Q", "share Q"));
     private static final ChoiceParameter RULE = ChoiceParameter.of("rule", "Rule", CLOSEST, FIRST);
 
+    /** Whether a share of just P(k) is not enough, which is a slip. */
+    private final boolean isAbove;
+
     public Match() {
+        this(false);
+    }
+
+    private Match(boolean isAbove) {
         super("match", "Match a histogram", "Spreads levels so that they occur about as often as in a target.", "r",
                 COUNTS, IMAGE, RULE);
+        this.isAbove = isAbove;
     }
 
     @Override
-    public String formula() {
-        return "s = the z whose Q(z) is closest to P(r)";
+    public String formula(Arguments arguments) {
+        return "s = " + arguments.get(RULE).sentence();
     }
 
     @Override
@@ -63,6 +76,17 @@ public final class Match extends PointStep {
         if (hasCounts) {
             Target.of(arguments.get(COUNTS));
         }
+    }
+
+    @Override
+    protected List<TableKind> ownTables() {
+        return List.of(TARGET);
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(Slip.of("strictness", right -> right.step().arguments().get(RULE).equals(FIRST) ? Way.tried(
+                "Q(z) > P(k) is taken for Q(z) ≥ P(k)", () -> right.step().as(new Match(true)), right) : List.of()));
     }
 
     @Override
@@ -82,13 +106,14 @@ public final class Match extends PointStep {
         }
         Histogram histogram = Histogram.of(before, area);
         boolean isFirst = arguments.get(RULE).equals(FIRST);
+        Choice choice = !isFirst ? Choice.CLOSEST : isAbove ? Choice.FIRST_ABOVE : Choice.FIRST_AT_LEAST;
         long pixels = area.count();
         return PointRule.ofCases(isFirst ? "the smallest z with Q(z) ≥ P(r)" : "the z whose Q(z) is closest to P(r)",
-                sample -> Expression.Literal.of(Rational.of(target.level(running(histogram, sample), pixels, isFirst))),
-                sample -> why(target, running(histogram, sample), pixels, isFirst), maximum)
+                sample -> Expression.Literal.of(Rational.of(target.level(running(histogram, sample), pixels, choice))),
+                sample -> why(target, running(histogram, sample), pixels, choice), maximum)
                 .withConstant("N", Rational.of(pixels), Line.of("N", Run.plain("N = " + pixels),
                         Run.note("   the target has " + target.total())))
-                .withTable(() -> new Table("target", List.of("z", "n", "running", "Q"), target.rows())
+                .withTable(() -> new Table(TARGET, List.of("z", "n", "running", "Q"), target.rows())
                         .withRules(Map.of("running", TableRule.of("runningAbove + n", Map.of(), "runningAbove", "n"),
                                 "Q", TableRule.of("running / N", Map.of("N", Rational.of(target.total())), "running")))
                         .withSums("n"));
@@ -98,8 +123,8 @@ public final class Match extends PointStep {
         return histogram.running(((Rational) sample).toInt());
     }
 
-    private static String why(Target target, long running, long pixels, boolean isFirst) {
-        int level = target.level(running, pixels, isFirst);
+    private static String why(Target target, long running, long pixels, Choice choice) {
+        int level = target.level(running, pixels, choice);
         List<String> shares = new ArrayList<>();
         for (int z = Math.max(0, level - 1); z <= Math.min(target.levels() - 1, level + 1); z++) {
             shares.add("Q(" + z + ") = " + target.running(z) + " ÷ " + target.total());
@@ -112,6 +137,9 @@ public final class Match extends PointStep {
         Levels.require(image, "The target of match");
         return Histogram.of(image);
     }
+
+    /** Which z is taken; the last is a slip. */
+    private enum Choice { CLOSEST, FIRST_AT_LEAST, FIRST_ABOVE }
 
     /** Running counts of a target. */
     private record Target(List<Long> runningCounts) {
@@ -154,24 +182,25 @@ public final class Match extends PointStep {
         }
 
         /** @return the level that a running share of counted ÷ pixels goes to; shares are compared exactly, crosswise */
-        int level(long counted, long pixels, boolean isFirst) {
-            int at = firstAtLeast(counted, pixels);
-            if (isFirst || at == 0) {
+        int level(long counted, long pixels, Choice choice) {
+            int at = firstAtLeast(counted, pixels, choice == Choice.FIRST_ABOVE);
+            if (choice != Choice.CLOSEST || at == 0) {
                 return at;
             }
-            int below = firstAtLeast(running(at - 1), total());
+            int below = firstAtLeast(running(at - 1), total(), false);
             long over = running(at) * pixels - counted * total();
             long under = counted * total() - running(at - 1) * pixels;
             return under <= over ? below : at;
         }
 
         /** @return the smallest level with running ÷ total ≥ counted ÷ pixels; there is one, the last has share 1 */
-        private int firstAtLeast(long counted, long pixels) {
+        private int firstAtLeast(long counted, long pixels, boolean isAbove) {
             int low = 0;
             int high = levels() - 1;
             while (low < high) {
                 int middle = (low + high) >>> 1;
-                if (running(middle) * pixels >= counted * total()) {
+                long over = running(middle) * pixels - counted * total();
+                if (isAbove ? over > 0 : over >= 0) {
                     high = middle;
                 } else {
                     low = middle + 1;

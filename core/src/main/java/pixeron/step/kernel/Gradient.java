@@ -2,14 +2,17 @@ package pixeron.step.kernel;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.StepType;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.WindowStep;
 
@@ -128,7 +131,13 @@ public final class Gradient extends WindowStep {
     }
 
     @Override
-    public Operation bind(Step step, Image before) {
+    protected List<Slip> cellSlips() {
+        return Stream.concat(WeightSlips.of(this::spelledOut).stream(), super.cellSlips().stream()).toList();
+    }
+
+    @Override
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
         return new GradientOperation(step, before, window(step.arguments(), before, across.height(), across.width(),
                 across.anchorRow(), across.anchorColumn()), across, down, part(step.arguments()));
     }

@@ -5,14 +5,16 @@ import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Rational;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
-import pixeron.step.ListParameter;
-import pixeron.step.MatrixParameter;
-import pixeron.step.NumberParameter;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.ListParameter;
+import pixeron.step.key.MatrixParameter;
+import pixeron.step.key.NumberParameter;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.WindowStep;
 
@@ -92,6 +94,32 @@ public final class Kernel extends WindowStep {
         return new Step(type, type.taking(arguments.with(OFFSET, new Amount(weights.offset())), like));
     }
 
+    static boolean isTurned(Step step) {
+        return step.arguments().get(SUM).equals(CONVOLUTION);
+    }
+
+    /** @return convolution for correlation, or back */
+    static Step turned(Step step) {
+        return step.with(SUM, isTurned(step) ? CORRELATION : CONVOLUTION);
+    }
+
+    static Step withDivisor(Step step, Rational divisor) {
+        return step.with(DIVISOR, new Amount(divisor));
+    }
+
+    static Step withoutDivisor(Step step) {
+        return step.without(DIVISOR);
+    }
+
+    static Step withOffset(Step step, Rational offset) {
+        return step.with(OFFSET, new Amount(offset));
+    }
+
+    @Override
+    protected List<Slip> cellSlips() {
+        return WeightSlips.of(Optional::of);
+    }
+
     /** @return a kernel step with other weights and their anchor; its divisor and offset stay */
     public static Step with(Step step, Weights weights) {
         Arguments changed = step.arguments().with(WEIGHTS, weights.rows().stream().map(row -> row.stream()
@@ -112,9 +140,10 @@ public final class Kernel extends WindowStep {
     }
 
     @Override
-    public Operation bind(Step step, Image before) {
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
         Weights given = weights(step);
-        boolean isTurned = step.arguments().get(SUM).equals(CONVOLUTION);
+        boolean isTurned = isTurned(step);
         Weights laid = isTurned ? given.turned() : given;
         return new KernelOperation(step, before, window(step.arguments(), before, laid.height(), laid.width(),
                 laid.anchorRow(), laid.anchorColumn()), given, isTurned);

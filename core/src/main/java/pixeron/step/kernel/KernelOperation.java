@@ -62,6 +62,11 @@ final class KernelOperation extends WindowOperation {
     }
 
     @Override
+    protected Optional<Value> weight(Window.Cell cell) {
+        return cell.value().map(value -> weights.at(cell.row(), cell.column()));
+    }
+
+    @Override
     protected Optional<Codes> codes() {
         return Plane.isPossible(before(), window()) ? KernelCodes.of(weights, before(), window(), dividesByCells())
                 .map(codes -> codes) : Optional.empty();
@@ -77,8 +82,8 @@ final class KernelOperation extends WindowOperation {
     private Image doubles(Progress progress) {
         double[] all = new double[weights.height() * weights.width()];
         Arrays.setAll(all, n -> weights.at(n / weights.width(), n % weights.width()).asDouble());
-        int rows = window().rowsOf(before());
-        int columns = window().columnsOf(before());
+        int rows = frame().rows();
+        int columns = frame().columns();
         Plane plane = Plane.all(before(), window());
         Value[] values = new Value[rows * columns];
         IntStream.range(0, rows).parallel().forEach(i -> {

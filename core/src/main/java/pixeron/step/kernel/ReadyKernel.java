@@ -6,19 +6,22 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
-import pixeron.step.NumberParameter;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
-import pixeron.step.Parameter;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.WindowStep;
 
@@ -155,7 +158,13 @@ public final class ReadyKernel extends WindowStep {
     }
 
     @Override
-    public Operation bind(Step step, Image before) {
+    protected List<Slip> cellSlips() {
+        return Stream.concat(WeightSlips.of(this::spelledOut).stream(), super.cellSlips().stream()).toList();
+    }
+
+    @Override
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
         Weights laid = weights.apply(step.arguments());
         return new KernelOperation(step, before, window(step.arguments(), before, laid.height(), laid.width(),
                 laid.anchorRow(), laid.anchorColumn()), laid, false);

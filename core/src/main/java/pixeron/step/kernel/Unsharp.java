@@ -4,17 +4,19 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.NumberParameter;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.Window;
 import pixeron.step.neighborhood.WindowMeans;
@@ -62,7 +64,13 @@ public final class Unsharp extends WindowStep {
     }
 
     @Override
-    public Operation bind(Step step, Image before) {
+    protected List<Slip> cellSlips() {
+        return Stream.concat(WeightSlips.of(this::spelledOut).stream(), super.cellSlips().stream()).toList();
+    }
+
+    @Override
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
         return new Bound(step, before, square(step.arguments(), before, size(step)));
     }
 

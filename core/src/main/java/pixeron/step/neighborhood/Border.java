@@ -2,7 +2,8 @@ package pixeron.step.neighborhood;
 
 import java.util.Arrays;
 import java.util.function.IntBinaryOperator;
-import pixeron.step.ChoiceParameter;
+import pixeron.PixeronException;
+import pixeron.step.key.ChoiceParameter;
 
 /** What stands outside the image. */
 public enum Border {
@@ -54,11 +55,24 @@ public enum Border {
 
     /** @return the key {@code border} with this as its default */
     public ChoiceParameter parameter() {
-        ChoiceParameter.Choice[] choices = Arrays.stream(values())
+        return parameter(values());
+    }
+
+    /** @return the key {@code border} of steps that only some borders make sense for, with this as its default */
+    public ChoiceParameter parameter(Border... some) {
+        ChoiceParameter.Choice[] choices = Arrays.stream(some)
                 .sorted((a, b) -> Boolean.compare(b == this, a == this))
                 .map(border -> new ChoiceParameter.Choice(border.word, border.sentence))
                 .toArray(ChoiceParameter.Choice[]::new);
         return ChoiceParameter.of("border", "Border", choices);
+    }
+
+    /** @throws PixeronException if a value outside is given without the border that has one, or back */
+    public static void requireOutside(Border border, boolean isGiven) {
+        if ((border == CONSTANT) != isGiven) {
+            throw PixeronException.of(isGiven ? "outside belongs to border=constant; leave it out."
+                    : "border=constant needs outside=…, the value outside the image.");
+        }
     }
 
     /** @return the border with this word */

@@ -39,8 +39,8 @@ final class BulkResult {
         this.before = operation.before();
         this.window = operation.window();
         this.codes = codes;
-        this.rows = window.rowsOf(before);
-        this.columns = window.columnsOf(before);
+        this.rows = operation.frame().rows();
+        this.columns = operation.frame().columns();
         this.hasKept = operation.keepsSome();
     }
 

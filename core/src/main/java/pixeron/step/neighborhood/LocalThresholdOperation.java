@@ -16,12 +16,14 @@ import pixeron.working.Run;
 /** A local threshold bound to an image. */
 final class LocalThresholdOperation extends WindowOperation {
 
+    private final boolean isAtLeast;
     private final Value offset;
     private final Value low;
     private final Value high;
 
-    LocalThresholdOperation(Step step, Image before, Window window) {
+    LocalThresholdOperation(Step step, Image before, Window window, boolean isAtLeast) {
         super(step, before, window);
+        this.isAtLeast = isAtLeast;
         int maximum = before.maximumLevel();
         this.offset = step.arguments().get(LocalThreshold.OFFSET).resolve(maximum);
         this.low = step.arguments().get(LocalThreshold.LOW).resolve(maximum);
@@ -49,8 +51,12 @@ final class LocalThresholdOperation extends WindowOperation {
         return each(progress, new WindowMeans(before(), window())::at);
     }
 
+    private String sign() {
+        return isAtLeast ? " ≥ " : " > ";
+    }
+
     private boolean isHigh(Value sample, Value mean) {
-        return sample.compareValue(mean.minus(offset)) > 0;
+        return sample.compareValue(mean.minus(offset)) > (isAtLeast ? -1 : 0);
     }
 
     @Override
@@ -67,7 +73,7 @@ final class LocalThresholdOperation extends WindowOperation {
         lines.add(Line.of("limit", Run.plain("mean − offset = " + Decimals.working(mean) + " − "
                 + text(offset) + " = " + Decimals.working(limit) + nearly(limit))).arriving("limit", limit));
         lines.add(Line.of("this pixel", Run.plain("s = if "), Run.before(Decimals.working(before().value(pixel))),
-                Run.plain(" > " + Decimals.working(limit) + ": " + Decimals.working(high) + ", else "
+                Run.plain(sign() + Decimals.working(limit) + ": " + Decimals.working(high) + ", else "
                         + Decimals.working(low) + " = " + Decimals.working(valueOf(pixel, cells)))));
         return lines;
     }
@@ -76,6 +82,6 @@ final class LocalThresholdOperation extends WindowOperation {
     protected void follow(LoopWriter out, Pixel pixel, List<Window.Cell> cells) {
         WindowText.followMean(out, window(), cells);
         out.set("r", before().value(pixel)).set("s", valueOf(pixel, cells)).line(0, "s ← " + Decimals.working(high)
-                + " if before[i][j] > mean − " + text(offset) + ", else " + Decimals.working(low));
+                + " if before[i][j]" + sign() + "mean − " + text(offset) + ", else " + Decimals.working(low));
     }
 }

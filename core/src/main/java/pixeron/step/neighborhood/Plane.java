@@ -37,7 +37,7 @@ public final class Plane {
         boolean isCropped = window.border() == Border.CROP;
         this.up = isCropped ? 0 : window.anchorRow();
         this.left = isCropped ? 0 : window.anchorColumn();
-        this.columns = window.columnsOf(image);
+        this.columns = window.frameOf(image).columns();
         this.sources = new int[columns + window.width() - 1];
         Arrays.setAll(sources, n -> window.border().source(n - left, image.columns()));
         this.kept = new int[capacity][sources.length];
@@ -55,7 +55,7 @@ public final class Plane {
 
     /** @return all rows, with 0 where nothing stands outside; several threads may read it */
     public static Plane all(Image image, Window window) {
-        int rows = window.rowsOf(image);
+        int rows = window.frameOf(image).rows();
         Plane plane = new Plane(image, window, 0, rows, 0, rows + window.height() - 1);
         for (int n = 0; n < plane.height(); n++) {
             plane.row(n);

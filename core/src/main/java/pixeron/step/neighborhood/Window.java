@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import pixeron.PixeronException;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
@@ -45,27 +46,28 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
         return top >= 0 && left >= 0 && top + height <= image.rows() && left + width <= image.columns();
     }
 
-    /** @throws PixeronException if with border=crop no pixel is left */
-    public void requireFit(Image image) {
-        if (border == Border.CROP && (height > image.rows() || width > image.columns())) {
+    /**
+     * @return the frame of a result; smaller than that of the image with border=crop
+     * @throws PixeronException if with border=crop no pixel is left
+     */
+    public Frame frameOf(Image image) {
+        if (border != Border.CROP) {
+            return image.frame();
+        } else if (height > image.rows() || width > image.columns()) {
             throw PixeronException.of("border=crop leaves nothing: a window of %d × %d fits nowhere into %d × %d.", height,
                     width, image.rows(), image.columns());
         }
-    }
-
-    /** @return the number of rows of a result; fewer than those of the image with border=crop */
-    public int rowsOf(Image image) {
-        return border == Border.CROP ? image.rows() - height + 1 : image.rows();
-    }
-
-    /** @return the number of columns of a result */
-    public int columnsOf(Image image) {
-        return border == Border.CROP ? image.columns() - width + 1 : image.columns();
+        return new Frame(image.rows() - height + 1, image.columns() - width + 1, image.maximumLevel());
     }
 
     /** @return the pixel of the image that a pixel of the result stands for */
     public Pixel source(Pixel result) {
         return border == Border.CROP ? new Pixel(result.row() + anchorRow, result.column() + anchorColumn) : result;
+    }
+
+    /** @return the pixel of the result that stands for a pixel of the image; outside the result where none does */
+    public Pixel home(Pixel pixel) {
+        return border == Border.CROP ? new Pixel(pixel.row() - anchorRow, pixel.column() - anchorColumn) : pixel;
     }
 
     /** @return the cells on a pixel, row by row */

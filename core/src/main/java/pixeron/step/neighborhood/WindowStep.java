@@ -3,22 +3,24 @@ package pixeron.step.neighborhood;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Rational;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
 import pixeron.step.NamedStep;
-import pixeron.step.NumberParameter;
-import pixeron.step.Parameter;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
 
 /** A step with a window: its keys {@code border} and {@code outside}, and what holds for them. */
 public abstract class WindowStep extends NamedStep {
 
-    private static final int LARGEST = 999;
-    private static final NumberParameter OUTSIDE = NumberParameter.required("outside", "Outside").leftOutAtWill();
+    private static final int LARGEST = 255;
+    private static final NumberParameter OUTSIDE = NumberParameter.level("outside", "Outside", Amount.of(0)).leftOutAtWill();
 
     private final String formula;
     private final ChoiceParameter border;
@@ -45,7 +47,7 @@ public abstract class WindowStep extends NamedStep {
     }
 
     @Override
-    public final String formula() {
+    public final String formula(Arguments arguments) {
         return formula;
     }
 
@@ -56,15 +58,32 @@ public abstract class WindowStep extends NamedStep {
 
     @Override
     public void validate(Arguments arguments) {
-        boolean isConstant = border(arguments) == Border.CONSTANT;
-        if (isConstant != arguments.isGiven(OUTSIDE)) {
-            throw PixeronException.of(isConstant ? "border=constant needs outside=…, the value outside the image."
-                    : "outside belongs to border=constant; leave it out.");
-        }
+        Border.requireOutside(border(arguments), arguments.isGiven(OUTSIDE));
         if (border(arguments) == Border.CROP && arguments.isGiven(AREA)) {
             throw PixeronException.of("area goes with results as large as the image, and border=crop makes them smaller; "
                     + "leave one of them out.");
         }
+    }
+
+    /** @return slips with the cells of the window that this kind of step can have */
+    protected List<Slip> cellSlips() {
+        return List.of(WindowSlips.missed());
+    }
+
+    @Override
+    public List<Slip> slips() {
+        return Stream.concat(WindowSlips.borders(this).stream(), cellSlips().stream()).toList();
+    }
+
+    /** @param outside what stands outside for a constant; null for other borders */
+    final Step withBorder(Step step, Border other, Amount outside) {
+        Arguments changed = step.arguments().with(border, border.parse(other.word())).without(OUTSIDE);
+        return new Step(step.type(), outside == null ? changed : changed.with(OUTSIDE, outside));
+    }
+
+    /** @return where a cell of a window lies from the pixel, in words */
+    public static String place(int down, int right) {
+        return WindowSlips.place(down, right);
     }
 
     protected final Border border(Arguments arguments) {

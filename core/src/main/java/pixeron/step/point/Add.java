@@ -2,14 +2,16 @@ package pixeron.step.point;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
 import pixeron.step.Handle;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointStep;
+import pixeron.step.Opposite;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code add amount=k}: r + k. */
 public final class Add extends PointStep {
@@ -27,6 +29,11 @@ public final class Add extends PointStep {
         Rational middle = Rational.of(maximumLevel / 2);
         return List.of(Handle.point("amount", middle, middle.plus(amount),
                 (level, result) -> step.with(AMOUNT, new Amount(result.minus(middle)))));
+    }
+
+    @Override
+    public Optional<Opposite> opposite(Step step) {
+        return Optional.of(new Opposite("it is subtracted instead of added", step.as(new Subtract())));
     }
 
     @Override

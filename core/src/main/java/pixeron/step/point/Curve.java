@@ -1,6 +1,5 @@
 package pixeron.step.point;
 
-import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.image.Area;
@@ -10,12 +9,11 @@ import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
 import pixeron.working.Line;
 import pixeron.working.Run;
 

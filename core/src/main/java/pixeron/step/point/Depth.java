@@ -1,15 +1,18 @@
 package pixeron.step.point;
 
+import java.util.List;
 import pixeron.PixeronException;
 import pixeron.image.Area;
 import pixeron.image.Image;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
+import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.StepType;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.EarlyPart;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code depth maximum=M2}: r·M2 ÷ M; the result's maximum level is M2. */
 public final class Depth extends PointStep {
@@ -31,6 +34,18 @@ public final class Depth extends PointStep {
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         return PointRule.of(expression(arguments), arguments.get(MAXIMUM).number().toInt());
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        return List.of(new EarlyPart("M2 ÷ M", "r * (maximum / M)", "maximum / M"));
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(otherFormula("count-for-maximum", "M + 1 is taken for M, before and after",
+                "r * (maximum + 1) / (M + 1)"), otherFormula("count-for-maximum", "M2 + 1 is taken for M2",
+                "r * (maximum + 1) / M"));
     }
 
     @Override

@@ -1,10 +1,15 @@
 package pixeron.step.point;
 
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointStep;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import pixeron.step.Opposite;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.EarlyPart;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code divide divisor=d}: r ÷ d, d ≠ 0. */
 public final class Divide extends PointStep {
@@ -14,6 +19,17 @@ public final class Divide extends PointStep {
 
     public Divide() {
         super("divide", "Divide", "Divides every level by a number: less contrast.", "r / divisor", DIVISOR);
+    }
+
+    @Override
+    public Optional<Opposite> opposite(Step step) {
+        return Optional.of(new Opposite("it is multiplied instead of divided", step.as(new Multiply(),
+                Map.of("factor", DIVISOR.key()))));
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        return List.of(new EarlyPart("1 ÷ divisor", "r * (1 / divisor)", "1 / divisor"));
     }
 
     @Override

@@ -1,5 +1,8 @@
 package pixeron.step.point;
 
+import java.util.List;
+import pixeron.step.key.Arguments;
+import pixeron.step.pointwise.EarlyPart;
 
 /** {@code exponential scale=auto}: exp(r ÷ c) − 1; undoes an unrounded log of the same scale. */
 public final class Exponential extends Curve {
@@ -7,5 +10,10 @@ public final class Exponential extends Curve {
     public Exponential() {
         super("exponential", "Exponential", "Draws dark levels together and spreads bright ones; undoes a logarithm.",
                 "exp(r / scale) - 1");
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        return List.of(new EarlyPart("c", "exp(r / scale) - 1", "scale"));
     }
 }

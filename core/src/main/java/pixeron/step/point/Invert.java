@@ -1,6 +1,6 @@
 package pixeron.step.point;
 
-import pixeron.step.PointStep;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code invert}: M − r. */
 public final class Invert extends PointStep {

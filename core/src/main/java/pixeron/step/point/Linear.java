@@ -4,12 +4,13 @@ import java.util.List;
 import java.util.Map;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
 import pixeron.step.Handle;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointStep;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.EarlyPart;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code linear gain=a bias=b}: a·r + b. */
 public final class Linear extends PointStep {
@@ -31,6 +32,11 @@ public final class Linear extends PointStep {
         return List.of(Handle.point("bias", Rational.ZERO, bias, (level, result) -> step.with(BIAS, new Amount(result))),
                 Handle.point("gain", right, gain.times(right).plus(bias), (level, result) -> step.with(GAIN,
                         new Amount(result.minus(bias).dividedBy(right).toDecimals(2)))));
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        return List.of(new EarlyPart("the factor", "gain * r + bias", "gain"));
     }
 
     @Override

@@ -7,16 +7,23 @@ import java.util.Map;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
 import pixeron.step.Handle;
 import pixeron.step.Step;
-
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.pointwise.EarlyPart;
 
 /** {@code log scale=auto}: c·ln(1 + r), for r &gt; −1. */
 public final class Log extends Curve {
 
     public Log() {
         super("log", "Logarithm", "Spreads dark levels and draws bright ones together.", "scale * ln(1 + r)");
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        String whole = "scale * ln(1 + r)";
+        return List.of(new EarlyPart("c", whole, "scale"), new EarlyPart("ln(1 + r)", whole, "ln(1 + r)"));
     }
 
     @Override

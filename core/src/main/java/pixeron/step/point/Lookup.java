@@ -15,12 +15,12 @@ import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Arguments;
 import pixeron.step.Handle;
-import pixeron.step.PairsParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
 import pixeron.step.Step;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.PairsParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code lookup table="0 0 | 1 3 | …"}: the given s for each level; a level that is not listed keeps r. */
 public final class Lookup extends PointStep {
@@ -36,7 +36,7 @@ public final class Lookup extends PointStep {
     }
 
     @Override
-    public String formula() {
+    public String formula(Arguments arguments) {
         return "s = what the table says for r, else r";
     }
 

@@ -2,14 +2,17 @@ package pixeron.step.point;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
 import pixeron.step.Handle;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointStep;
+import pixeron.step.Opposite;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.EarlyPart;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code multiply factor=a}: a·r. */
 public final class Multiply extends PointStep {
@@ -27,6 +30,17 @@ public final class Multiply extends PointStep {
         Rational right = Rational.of(maximumLevel);
         return List.of(Handle.point("factor", right, right.times(factor),
                 (level, result) -> step.with(FACTOR, new Amount(result.dividedBy(right).toDecimals(2)))));
+    }
+
+    @Override
+    public Optional<Opposite> opposite(Step step) {
+        return step.arguments().get(FACTOR).number().signum() == 0 ? Optional.empty() : Optional.of(new Opposite(
+                "it is divided instead of multiplied", step.as(new Divide(), Map.of("divisor", FACTOR.key()))));
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        return List.of(new EarlyPart("the factor", "factor * r", "factor"));
     }
 
     @Override

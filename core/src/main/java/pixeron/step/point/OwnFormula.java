@@ -5,18 +5,17 @@ import java.util.Set;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.formula.Trace;
-import pixeron.formula.Typeset;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Arguments;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
 import pixeron.step.Step;
-import pixeron.step.TextParameter;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.TextParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -37,7 +36,7 @@ public final class OwnFormula extends PointStep {
     }
 
     @Override
-    public String formula() {
+    public String formula(Arguments arguments) {
         return "s = a formula of one's own";
     }
 

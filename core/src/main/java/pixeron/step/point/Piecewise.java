@@ -14,12 +14,12 @@ import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Arguments;
 import pixeron.step.Handle;
-import pixeron.step.PairsParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
 import pixeron.step.Step;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.PairsParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code piecewise points="0 0 | 100 40 | 255 255"}: straight lines between points, level before the first and after the last. */
 public final class Piecewise extends PointStep {
@@ -34,7 +34,7 @@ public final class Piecewise extends PointStep {
     }
 
     @Override
-    public String formula() {
+    public String formula(Arguments arguments) {
         return "s = s0 + (r − r0) × (s1 − s0) ÷ (r1 − r0) between two points";
     }
 

@@ -8,12 +8,13 @@ import pixeron.formula.Expression;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
 import pixeron.step.Handle;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointStep;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.EarlyPart;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code power gamma=g scale=auto}: M·(r ÷ M)^g, or c·r^g with a number c; g &gt; 0, r ≥ 0 unless g is whole. */
 public final class Power extends PointStep {
@@ -54,6 +55,13 @@ public final class Power extends PointStep {
             return step.with(GAMMA, new Amount(Rational.of(BigDecimal.valueOf(Math.max(0.05, Math.min(20, found)))
                     .setScale(2, RoundingMode.HALF_UP))));
         }));
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        String whole = "M * (r / M)^gamma";
+        return arguments.get(SCALE).isAuto() ? List.of(new EarlyPart("r ÷ M", whole, "r / M"),
+                new EarlyPart("(r ÷ M)^gamma", whole, "(r / M)^gamma")) : List.of();
     }
 
     @Override

@@ -14,13 +14,16 @@ import pixeron.image.Levels;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
 import pixeron.step.Handle;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.Way;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.EarlyPart;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -37,10 +40,32 @@ public final class Stretch extends PointStep {
     private static final NumberParameter CUT = NumberParameter.required("cut", "Cut %").leftOutAtWill()
             .only(n -> n.signum() >= 0 && n.compareTo(Rational.of(50)) < 0, "a number from 0 to below 50");
 
+    /** Whether a share of just p % is enough, which is a slip. */
+    private final boolean isAtLeast;
+
     public Stretch() {
+        this(false);
+    }
+
+    private Stretch(boolean isAtLeast) {
         super("stretch", "Stretch", "Spreads the levels that are used over all levels, in a straight line.",
                 "(r - low) * (toHigh - toLow) / (high - low) + toLow", Set.of("toLow", "toHigh"), LOW, HIGH, TO_LOW,
                 TO_HIGH, CUT);
+        this.isAtLeast = isAtLeast;
+    }
+
+    @Override
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        return List.of(new EarlyPart("the slope", "(r - low) * ((toHigh - toLow) / (high - low)) + toLow",
+                "(toHigh - toLow) / (high - low)"), new EarlyPart("(r − low) ÷ (high − low)",
+                "((r - low) / (high - low)) * (toHigh - toLow) + toLow", "(r - low) / (high - low)"));
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(Slip.of("strictness", right -> right.step().arguments().find(CUT).filter(cut ->
+                !cut.equals(Amount.of(0))).isEmpty() ? List.of() : Way.tried("a count of just p % is enough",
+                        () -> right.step().as(new Stretch(true)), right)));
     }
 
     @Override
@@ -97,23 +122,23 @@ public final class Stretch extends PointStep {
     }
 
     /** The smallest level whose running count is above p % of N. */
-    private static Value cutLow(Image before, Area area, Rational percent) {
+    private Value cutLow(Image before, Area area, Rational percent) {
         Histogram histogram = Histogram.of(before, area);
         Rational wanted = percent.times(Rational.of(area.count()));
         int level = 0;
-        while (Rational.of(100L * histogram.running(level)).compareTo(wanted) <= 0) {
+        while (Rational.of(100L * histogram.running(level)).compareTo(wanted) < (isAtLeast ? 0 : 1)) {
             level++;
         }
         return Rational.of(level);
     }
 
     /** The largest level for which the count from it upwards is above p % of N. */
-    private static Value cutHigh(Image before, Area area, Rational percent) {
+    private Value cutHigh(Image before, Area area, Rational percent) {
         Histogram histogram = Histogram.of(before, area);
         Rational wanted = percent.times(Rational.of(area.count()));
         int level = histogram.maximumLevel();
         while (Rational.of(100L * (area.count() - (level == 0 ? 0 : histogram.running(level - 1))))
-                .compareTo(wanted) <= 0) {
+                .compareTo(wanted) < (isAtLeast ? 0 : 1)) {
             level--;
         }
         return Rational.of(level);

@@ -1,10 +1,12 @@
 package pixeron.step.point;
 
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointStep;
+import java.util.Optional;
+import pixeron.step.Opposite;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code subtract amount=k}: r − k. */
 public final class Subtract extends PointStep {
@@ -13,6 +15,11 @@ public final class Subtract extends PointStep {
 
     public Subtract() {
         super("subtract", "Subtract", "Subtracts a number from every level: darker.", "r - amount", AMOUNT);
+    }
+
+    @Override
+    public Optional<Opposite> opposite(Step step) {
+        return Optional.of(new Opposite("it is added instead of subtracted", step.as(new Add())));
     }
 
     @Override

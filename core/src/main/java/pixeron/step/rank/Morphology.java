@@ -1,13 +1,16 @@
 package pixeron.step.rank;
 
 import java.util.List;
+import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Rational;
-import pixeron.step.Arguments;
-import pixeron.step.MatrixParameter;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
+import pixeron.step.Opposite;
 import pixeron.step.Step;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.MatrixParameter;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.Window;
 import pixeron.step.neighborhood.WindowStep;
@@ -62,12 +65,20 @@ public final class Morphology extends WindowStep {
     }
 
     @Override
+    public Optional<Opposite> opposite(Step step) {
+        return passes.size() > 1 ? Optional.empty() : Optional.of(passes.get(0)
+                ? new Opposite("the largest is taken instead of the least", step.as(dilate()))
+                : new Opposite("the least is taken instead of the largest", step.as(erode())));
+    }
+
+    @Override
     public Step starter(int maximumLevel) {
         return new Step(this, Arguments.NONE.with(SHAPE, SHAPE.parse("0 1 0 | 1 1 1 | 0 1 0")));
     }
 
     @Override
-    public Operation bind(Step step, Image before) {
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
         return passes.size() == 1 ? pass(step, before, passes.get(0), "before")
                 : new TwoPasses(step, before, passes.get(0), (like, image, isEroding, name) ->
                         pass(like, image, isEroding, name));

@@ -1,13 +1,16 @@
 package pixeron.step.rank;
 
+import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.image.Image;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
-import pixeron.step.Parameter;
+import pixeron.step.Opposite;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.WindowStep;
 
@@ -80,13 +83,23 @@ public final class Rank extends WindowStep {
     }
 
     @Override
+    public Optional<Opposite> opposite(Step step) {
+        return switch (kind) {
+            case MINIMUM -> Optional.of(new Opposite("the largest is taken instead of the smallest", step.as(maximum())));
+            case MAXIMUM -> Optional.of(new Opposite("the smallest is taken instead of the largest", step.as(minimum())));
+            default -> Optional.empty();
+        };
+    }
+
+    @Override
     public Step starter(int maximumLevel) {
         Arguments small = small(SIZE);
         return new Step(this, kind == Kind.PLACED ? small.with(PLACE, Amount.of(5)) : small);
     }
 
     @Override
-    public Operation bind(Step step, Image before) {
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
         int place = kind == Kind.PLACED ? step.arguments().get(PLACE).number().toInt() : 0;
         return new RankOperation(step, before, square(step.arguments(), before,
                 step.arguments().get(SIZE).number().toInt()), kind, place);

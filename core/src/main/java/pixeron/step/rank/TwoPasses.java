@@ -3,27 +3,24 @@ package pixeron.step.rank;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import pixeron.image.Area;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
-import pixeron.number.Decimals;
 import pixeron.number.Value;
-import pixeron.step.Operation;
-import pixeron.step.Place;
 import pixeron.step.Progress;
+import pixeron.step.Source;
 import pixeron.step.Step;
+import pixeron.step.StepOperation;
 import pixeron.step.StepType;
-import pixeron.step.neighborhood.Window;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
-import pixeron.working.Working;
 
 /**
  * Opening and closing, bound to an image: two passes of morphology, both over the whole image; the area counts for what is
  * written. The image between them is worked out when it is first needed.
  */
-final class TwoPasses implements Operation {
+final class TwoPasses extends StepOperation {
 
     /** Binds one pass to an image. */
     @FunctionalInterface
@@ -31,25 +28,25 @@ final class TwoPasses implements Operation {
         MorphologyOperation bind(Step step, Image image, boolean isEroding, String name);
     }
 
-    private final Step step;
-    private final Image before;
-    private final Optional<Area> area;
     private final boolean erodesFirst;
     private final Pass pass;
     private final MorphologyOperation first;
     private MorphologyOperation second;
 
     TwoPasses(Step step, Image before, boolean erodesFirst, Pass pass) {
-        this.step = step;
-        this.before = before;
-        this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+        this(step, before, erodesFirst, pass, pass.bind(step.without(StepType.AREA), before, erodesFirst, "before"));
+    }
+
+    private TwoPasses(Step step, Image before, boolean erodesFirst, Pass pass, MorphologyOperation first) {
+        // What would not fit is refused now, not when the image between is worked out.
+        super(step, before, first.window().frameOf(blank(first.frame())));
         this.erodesFirst = erodesFirst;
         this.pass = pass;
-        this.first = pass.bind(step.without(StepType.AREA), before, erodesFirst, "before");
-        // What would not fit is refused now, not when the image between is worked out.
-        Image between = Image.ofLevels(first.window().rowsOf(before), first.window().columnsOf(before),
-                before.maximumLevel(), n -> 0);
-        pass.bind(step.without(StepType.AREA), between, !erodesFirst, between());
+        this.first = first;
+    }
+
+    private static Image blank(Frame frame) {
+        return Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> 0);
     }
 
     private String between() {
@@ -58,38 +55,51 @@ final class TwoPasses implements Operation {
 
     private synchronized MorphologyOperation second(Progress progress) {
         if (second == null) {
-            second = pass.bind(step.without(StepType.AREA), first.result(done -> progress.isWanted(done / 2)),
+            second = pass.bind(step().without(StepType.AREA), first.result(done -> progress.isWanted(done / 2)),
                     !erodesFirst, between());
         }
         return second;
     }
 
-    private boolean isKept(Pixel pixel) {
-        return area.isPresent() && !area.get().contains(pixel.row(), pixel.column());
+    @Override
+    protected Optional<Kept> kept(Pixel result) {
+        return super.kept(result).or(() -> second(Progress.NONE).kept(result));
     }
 
     @Override
-    public Image before() {
-        return before;
+    protected Value keptValue(Pixel result, Sight sight) {
+        return isInArea(result) ? second(Progress.NONE).value(result) : super.keptValue(result, sight);
     }
 
     @Override
-    public boolean contains(Pixel pixel) {
-        Window window = first.window();
-        int rows = before.rows() - 2 * (before.rows() - window.rowsOf(before));
-        int columns = before.columns() - 2 * (before.columns() - window.columnsOf(before));
-        return pixel.row() >= 0 && pixel.column() >= 0 && pixel.row() < rows && pixel.column() < columns;
+    protected Optional<String> calculated() {
+        return super.calculated().or(first::calculated);
+    }
+
+    @Override
+    protected Pixel origin(Pixel result) {
+        return first.origin(second(Progress.NONE).origin(result));
+    }
+
+    @Override
+    public boolean isMoving() {
+        return first.isMoving();
+    }
+
+    @Override
+    public Optional<Pixel> home(Pixel pixel) {
+        return first.home(pixel).flatMap(second(Progress.NONE)::home);
     }
 
     @Override
     public Image result(Progress progress) {
         Image whole = second(progress).result(done -> progress.isWanted((1 + done) / 2));
-        if (area.isEmpty()) {
+        if (ownArea().isEmpty()) {
             return whole;
         }
         Value[] values = new Value[whole.count()];
         for (int n = 0; n < values.length; n++) {
-            values[n] = isKept(whole.pixel(n)) ? before.value(n) : whole.value(n);
+            values[n] = isInArea(whole.pixel(n)) ? whole.value(n) : before().value(n);
         }
         return Image.from(whole.rows(), whole.columns(), whole.maximumLevel(), values);
     }
@@ -105,51 +115,36 @@ final class TwoPasses implements Operation {
     }
 
     @Override
-    public Value exact(Pixel pixel) {
-        return isKept(pixel) ? before.value(pixel) : second(Progress.NONE).exact(pixel);
+    protected Value calculate(Pixel pixel, Sight sight) {
+        return second(Progress.NONE).exact(pixel);
     }
 
     @Override
-    public Value value(Pixel pixel) {
-        return isKept(pixel) ? before.value(pixel) : second(Progress.NONE).value(pixel);
-    }
-
-    @Override
-    public Working explain(Pixel pixel) {
-        if (isKept(pixel)) {
-            Value sample = before.value(pixel);
-            return new Working(step.line() + ", " + pixel, List.of(Line.of("area", Run.after(Decimals.working(sample)),
-                    Run.note("   outside the area, the pixel keeps its value"))), sample, sample);
-        }
-        Working working = second(Progress.NONE).explain(pixel);
+    protected List<Line> work(Pixel pixel, Sight sight) {
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of("first", Run.plain(between()), Run.note("   the window is of the image " + between()
                 + " in a first pass over all pixels")));
-        lines.addAll(working.lines());
-        return new Working(working.title(), lines, working.exact(), working.result());
+        MorphologyOperation last = second(Progress.NONE);
+        lines.addAll(last.work(pixel, Sight.of(last.before()::value)));
+        return lines;
     }
 
     @Override
-    public void follow(Pixel pixel, LoopWriter out) {
-        String stays = "unless (i, j) is in the area: after[i][j] ← before[i][j]";
+    protected void loop(Pixel pixel, Sight sight, LoopWriter out) {
+        MorphologyOperation last = second(Progress.NONE);
         out.line(0, between() + " ← first pass over all pixels");
-        if (isKept(pixel)) {
-            out.set("after[i][j]", before.value(pixel)).line(0, stays).onlyWriteFromNowOn();
-        } else if (area.isPresent()) {
-            out.mention(0, stays);
-        }
-        second(Progress.NONE).follow(pixel, out);
+        last.loop(pixel, Sight.of(last.before()::value), out);
     }
 
     /** Where they lie in the image before; what stands there is of the image between. */
     @Override
-    public List<Place> cells(Pixel pixel) {
-        if (!contains(pixel) || isKept(pixel)) {
-            return List.of();
+    public List<Source> sources(Pixel pixel) {
+        if (kept(pixel).isPresent()) {
+            return List.of(Source.of(pixel, before().value(pixel)));
         }
         Pixel corner = first.window().source(new Pixel(0, 0));
-        return second(Progress.NONE).cells(pixel).stream().map(cell -> new Place(cell.row() + corner.row(),
-                cell.column() + corner.column(), cell.source().map(source -> new Pixel(source.row() + corner.row(),
-                        source.column() + corner.column())), cell.value(), cell.isInside())).toList();
+        return second(Progress.NONE).sources(pixel).stream().map(cell -> new Source(cell.row() + corner.row(),
+                cell.column() + corner.column(), cell.pixel().map(source -> new Pixel(source.row() + corner.row(),
+                        source.column() + corner.column())), cell.value(), Optional.empty(), cell.isInside())).toList();
     }
 }

@@ -1,11 +1,12 @@
 package pixeron.step.threshold;
 
 import java.util.List;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointStep;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code band low=a high=b}: M where a ≤ r ≤ b, else 0. */
 public final class Band extends PointStep {
@@ -21,6 +22,12 @@ public final class Band extends PointStep {
     @Override
     protected void validate(Arguments arguments, int maximumLevel) {
         requireOrder(name(), arguments.get(LOW), arguments.get(HIGH), maximumLevel);
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(otherFormula("black-white-swapped", "M is written outside the band and 0 inside",
+                "if(r >= low, if(r <= high, 0, M), M)"));
     }
 
     @Override

@@ -15,16 +15,18 @@ import pixeron.image.Levels;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
+import pixeron.step.Slip;
 import pixeron.step.Step;
-import pixeron.step.TableRule;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
+import pixeron.step.table.TableRule;
 import pixeron.working.Line;
 import pixeron.working.Run;
 import pixeron.working.Table;
+import pixeron.working.TableKind;
 
 /**
  * {@code threshold-otsu}: for every t with levels on both sides, class 0 is r ≤ t; w0·w1·(μ0 − μ1)² is the variance between
@@ -36,6 +38,9 @@ public final class Otsu extends PointStep {
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
     private static final List<String> COLUMNS = List.of("t", "n0", "n1", "w0", "w1", "mean0", "mean1", "variance0",
             "variance1", "within", "between", "total");
+    private static final String BETWEEN = "between";
+    private static final TableKind TABLE = TableKind.of("otsu", "Variance table").plotting(BETWEEN).with(Map.of("mean0",
+            "mean μ0", "mean1", "mean μ1", "variance0", "variance 0", "variance1", "variance 1"));
     /** Far more than a double can be off in {@link Parting#roughly}. */
     private static final double NEAR = 1e-9;
 
@@ -59,8 +64,28 @@ public final class Otsu extends PointStep {
                 Run.plain("t = " + first.t), Run.note("   between-class variance "
                         + Decimals.approximate(first.between()) + ", the largest")));
         String ties = ties(best);
-        return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(() -> new Table("otsu", COLUMNS,
-                partings(histogram).stream().map(Parting::row).toList()).withRules(rules(area.count())));
+        return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(() -> new Table(TABLE, COLUMNS,
+                partings(histogram).stream().map(Parting::row).toList()).withRules(rules(area.count()))
+                        .concluding("t", cells -> largest(cells, partings(histogram))));
+    }
+
+    @Override
+    protected List<TableKind> ownTables() {
+        return List.of(TABLE);
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(TwoLevels.swapped(LOW, HIGH));
+    }
+
+    /** The first t whose variance between the classes is largest, by these cells. */
+    private static Value largest(Table.Cells cells, List<Parting> partings) {
+        int best = 0;
+        for (int row = 1; row < partings.size(); row++) {
+            best = cells.value(row, BETWEEN).compareValue(cells.value(best, BETWEEN)) > 0 ? row : best;
+        }
+        return Rational.of(partings.get(best).t);
     }
 
     /**

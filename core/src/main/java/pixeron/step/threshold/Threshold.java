@@ -2,12 +2,13 @@ package pixeron.step.threshold;
 
 import java.util.List;
 import pixeron.formula.Expression;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.ChoiceParameter;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointStep;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointStep;
 
 /** {@code threshold at=t compare=above low=0 high=M}: high where r &gt; t (above) or r ≥ t (at-least), else low. */
 public final class Threshold extends PointStep {
@@ -29,6 +30,11 @@ public final class Threshold extends PointStep {
     @Override
     protected Expression expression(Arguments arguments) {
         return arguments.get(COMPARE).equals(AT_LEAST) ? atLeast : super.expression(arguments);
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(TwoLevels.swapped(LOW, HIGH));
     }
 
     @Override

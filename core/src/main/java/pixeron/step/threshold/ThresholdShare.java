@@ -1,17 +1,19 @@
 package pixeron.step.threshold;
 
+import java.util.List;
 import java.util.Set;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Levels;
 import pixeron.number.Rational;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -23,9 +25,23 @@ public final class ThresholdShare extends PointStep {
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
 
+    /** Whether a share of just percent is not enough, which is a slip. */
+    private final boolean isStrict;
+
     public ThresholdShare() {
+        this(false);
+    }
+
+    private ThresholdShare(boolean isStrict) {
         super("threshold-share", "Share threshold", "Makes a given share of the pixels dark and the rest bright.",
                 "if(r > t, high, low)", Set.of("t"), PERCENT, LOW, HIGH);
+        this.isStrict = isStrict;
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(TwoLevels.swapped(LOW, HIGH), Slip.of("strictness", "100 × C(t) > p × N is taken for ≥",
+                step -> step.as(new ThresholdShare(true))));
     }
 
     @Override
@@ -35,7 +51,7 @@ public final class ThresholdShare extends PointStep {
         Rational percent = arguments.get(PERCENT).number();
         Rational wanted = percent.times(Rational.of(area.count()));
         int t = 0;
-        while (Rational.of(100L * histogram.running(t)).compareTo(wanted) < 0) {
+        while (t < histogram.maximumLevel() && Rational.of(100L * histogram.running(t)).compareTo(wanted) < (isStrict ? 1 : 0)) {
             t++;
         }
         return super.rule(arguments, before, area).withConstant("t", Rational.of(t), Line.of("t", Run.plain("t = " + t),

@@ -12,16 +12,18 @@ import pixeron.image.ImageFacts;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.Amount;
-import pixeron.step.Arguments;
-import pixeron.step.NumberParameter;
-import pixeron.step.PointRule;
-import pixeron.step.PointStep;
-import pixeron.step.TableRule;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
+import pixeron.step.table.TableRule;
 import pixeron.working.Line;
 import pixeron.working.Run;
 import pixeron.working.Table;
+import pixeron.working.TableKind;
 
 /**
  * {@code threshold-two-means start=auto stop=0.5}: begins with t = the mean; the next t is half way between the mean of r ≤ t
@@ -29,7 +31,7 @@ import pixeron.working.Table;
  */
 public final class TwoMeans extends PointStep {
 
-    private static final NumberParameter START = NumberParameter.automatic("start", "Start", false);
+    private static final NumberParameter START = NumberParameter.automatic("start", "Start", true);
     private static final NumberParameter STOP = NumberParameter.optional("stop", "Stop", 0)
             .with(new Amount(Rational.HALF)).only(n -> n.signum() >= 0, "a number from 0 on");
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
@@ -38,19 +40,39 @@ public final class TwoMeans extends PointStep {
     private static final Map<String, Table.Rule> RULES = Map.of(
             "next", TableRule.of("(mean0 + mean1) / 2", Map.of(), "mean0", "mean1"),
             "change", TableRule.of("abs(next - t)", Map.of(), "next", "t"));
+    private static final TableKind TABLE = TableKind.of("two-means", "Rounds").with(Map.of("mean0", "mean μ0", "mean1", "mean μ1"));
     /** Every round but the last parts the samples anew, and t only ever goes one way: far more than ever happen. */
     private static final int MOST_ROUNDS = 100_000;
 
+    /** Whether a change of just stop goes on, which is a slip. */
+    private final boolean isStrict;
+
     public TwoMeans() {
+        this(false);
+    }
+
+    private TwoMeans(boolean isStrict) {
         super("threshold-two-means", "Two-means threshold",
                 "Moves a limit half way between the means of its two sides until it stays.", "if(r > t, high, low)",
                 Set.of("t"), START, STOP, LOW, HIGH);
+        this.isStrict = isStrict;
+    }
+
+    @Override
+    protected List<TableKind> ownTables() {
+        return List.of(TABLE);
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(TwoLevels.swapped(LOW, HIGH), Slip.of("strictness", "a change of just stop is not small enough",
+                step -> step.as(new TwoMeans(true))));
     }
 
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         Image part = before.part(area);
-        Value t = arguments.get(START).isAuto() ? ImageFacts.of(part).mean() : arguments.get(START).number();
+        Value t = arguments.get(START).isAuto() ? ImageFacts.of(part).mean() : arguments.get(START).resolve(before.maximumLevel());
         Rational stop = arguments.get(STOP).number();
         List<List<Value>> rows = new ArrayList<>();
         Value change;
@@ -60,10 +82,11 @@ public final class TwoMeans extends PointStep {
             change = next.minus(t).absolute();
             rows.add(List.of(Rational.of(rows.size() + 1L), t, round[0], round[1], round[2], round[3], next, change));
             t = next;
-        } while (change.compareValue(stop) > 0 && rows.size() < MOST_ROUNDS);
+        } while (change.signum() > 0 && change.compareValue(stop) > (isStrict ? -1 : 0) && rows.size() < MOST_ROUNDS);
         return super.rule(arguments, before, area).withConstant("t", t, Line.of("t", Run.plain("t = "
                 + Decimals.working(t)), Run.note("   after " + rows.size() + (rows.size() == 1 ? " round" : " rounds"))))
-                .withTable(() -> new Table("two-means", COLUMNS, rows).withRules(RULES));
+                .withTable(() -> new Table(TABLE, COLUMNS, rows).withRules(RULES)
+                        .concluding("t", cells -> cells.value(rows.size() - 1, "next")));
     }
 
     /** @return counts and means of the samples up to t and above it */

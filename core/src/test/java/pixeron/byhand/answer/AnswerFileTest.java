@@ -16,12 +16,13 @@ import org.junit.jupiter.api.io.TempDir;
 import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.format.ImageFiles;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 
 class AnswerFileTest {
 
-    private static final Image GRID = Image.of(255, new int[][] {{0, 0, 0}, {0, 0, 0}});
+    private static final Frame GRID = new Frame(2, 3, 255);
 
     @TempDir
     private Path folder;

@@ -19,9 +19,9 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.step.Operation;
-import pixeron.step.PixelTable;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /** Expressions held against the right one, and the numbers on the way to one pixel. */
@@ -33,7 +33,7 @@ class WrongPartTest {
 
     private static Optional<String> said(String line, String written) {
         Step step = StepLine.parse(line);
-        return WrongPart.of(HandValue.parse(written), step, step.bind(PROOF), MIDDLE);
+        return WrongPart.of(HandValue.parse(written), step.bind(PROOF), MIDDLE);
     }
 
     @Test
@@ -88,7 +88,7 @@ class WrongPartTest {
     void numbersOnTheWayAreATable() {
         Step step = StepLine.parse("box size=3");
         Operation operation = step.bind(PROOF);
-        Table table = PixelTable.of(step, operation, MIDDLE);
+        Table table = PixelTable.of(operation, MIDDLE);
         assertThat(table.columns()).containsExactly("sum", "quotient", "rounded");
         assertThat(table.rows().get(0)).containsExactly(Rational.of(642), Rational.of(642, 9), Rational.of(71));
         // A sum that is 9 too large, and what follows from it: 651 ÷ 9 = 72.33.
@@ -96,9 +96,9 @@ class WrongPartTest {
         assertThat(check.cells()).extracting(TableCheck.Cell::state).containsExactly(State.DIFFERS, State.FOLLOWS, State.FOLLOWS);
         // The right quotient, rounded up.
         TableCheck up = TableCheck.of(numbers("642", "71.33", "72"), table);
-        assertThat(TableSlips.find(up, table, step, PROOF)).extracting(TableSlip::id, TableSlip::text)
+        assertThat(TableSlips.find(up, table, step.bind(PROOF))).extracting(TableSlip::id, TableSlip::text)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple("rounded-up", "214/3 was rounded up."));
-        assertThat(PixelTable.of(StepLine.parse("log rounding=none"), StepLine.parse("log rounding=none").bind(PROOF), MIDDLE)
+        assertThat(PixelTable.of(StepLine.parse("log rounding=none").bind(PROOF), MIDDLE)
                 .columns()).containsExactly("exact");
     }
 
@@ -106,7 +106,7 @@ class WrongPartTest {
     void theCellOfTheSheetFollowsFromTheNumbersOnTheWay() {
         Step step = StepLine.parse("box size=3");
         HandSheet sheet = HandSheet.EMPTY.with(MIDDLE, "72");
-        StepWork work = StepWork.of(new StepWork.Written(0, step, step.bind(PROOF), sheet,
+        StepWork work = StepWork.of(new StepWork.Written(0, step.bind(PROOF), sheet,
                 Map.of(PixelTable.name(MIDDLE), numbers("651", "", ""))), Optional.empty());
         assertThat(work.tables()).containsOnlyKeys("pixel 1,1");
         assertThat(work.following().ofTables()).containsOnlyKeys("pixel 1,1");

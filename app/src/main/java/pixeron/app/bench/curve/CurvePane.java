@@ -29,9 +29,9 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.Handle;
 import pixeron.step.Mapping;
-import pixeron.step.PairsParameter;
-import pixeron.step.Parameter;
 import pixeron.step.Step;
+import pixeron.step.key.PairsParameter;
+import pixeron.step.key.Parameter;
 
 /** The curve of the selected step, and beside it the table of what becomes of each level. */
 public final class CurvePane extends HBox implements CurvePlot.Listener, MiddlePane.Content {
@@ -124,7 +124,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         plot.setVisible(isThere);
         tableCard.setVisible(isThere);
         tableCard.setManaged(isThere);
-        title.setText(isThere ? step().orElseThrow().type().formula() : "Curve");
+        title.setText(isThere ? step().orElseThrow().type().formula(step().orElseThrow().arguments()) : "Curve");
         outside.setText(made.mapping().map(mapping -> outside(mapping.below(), mapping.above(),
                 step().orElseThrow().overflow().word())).orElse(""));
         boolean isLookup = isLookup();

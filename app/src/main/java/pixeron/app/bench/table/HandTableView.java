@@ -91,8 +91,8 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         boolean isHand = id.endsWith("*");
         String name = isHand ? id.substring(0, id.length() - 1) : id;
         TableColumn<Integer, String> column = new TableColumn<>();
-        Label head = new Label(isHand ? "by hand" : TableWords.column(name));
-        head.setTooltip(new Tooltip(isHand ? TableWords.column(name) + ", by hand" : TableWords.column(name)));
+        Label head = new Label(isHand ? "by hand" : TableWords.column(table, name));
+        head.setTooltip(new Tooltip(isHand ? TableWords.column(table, name) + ", by hand" : TableWords.column(table, name)));
         head.getStyleClass().add(isHand ? "role-by-hand" : "column-name");
         column.setId(id);
         column.setGraphic(head);
@@ -113,7 +113,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
     private double width(String column) {
         int longest = IntStream.range(0, Math.min(MEASURED_ROWS, table.rows().size()))
                 .map(row -> text(row, column).length()).max().orElse(1);
-        return PADDING + Math.max(longest * CHARACTER, TableWords.column(column).length() * HEAD_CHARACTER + 5);
+        return PADDING + Math.max(longest * CHARACTER, TableWords.column(table, column).length() * HEAD_CHARACTER + 5);
     }
 
     private String text(int row, String column) {

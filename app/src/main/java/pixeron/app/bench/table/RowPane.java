@@ -87,7 +87,7 @@ final class RowPane extends VBox {
             title.setText("Choose a cell");
             return;
         }
-        title.setText((table.isFillable(column.get()) ? TableWords.column(column.get()) + ", " : "")
+        title.setText((table.isFillable(column.get()) ? TableWords.column(table, column.get()) + ", " : "")
                 + TableWords.row(table, row.get()));
         // The title says what it is; the room is needed for the numbers.
         WorkingLines.show(lines(table, row.get(), column.get()).stream().map(line -> line.label().equals(column.get())

@@ -10,6 +10,7 @@ import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
 import pixeron.step.Operation;
+import pixeron.step.table.LevelRows;
 import pixeron.working.Table;
 
 /**
@@ -31,8 +32,8 @@ record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands
         }
         List<Table> tables = new ArrayList<>(operation.tables());
         // The counts alone stand in the levels table as well.
-        if (tables.stream().anyMatch(table -> table.name().equals("levels"))) {
-            tables.removeIf(table -> table.name().equals("histogram"));
+        if (tables.stream().anyMatch(table -> table.kind().equals(LevelRows.LEVELS))) {
+            tables.removeIf(table -> table.kind().equals(LevelRows.HISTOGRAM));
         }
         Map<String, HandTable> hands = shown.project().tables(shown.position());
         Map<String, TableCheck> checks = new HashMap<>();
@@ -40,8 +41,7 @@ record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands
         for (Table table : tables) {
             TableCheck check = TableCheck.of(hands.getOrDefault(table.name(), HandTable.EMPTY), table);
             checks.put(table.name(), check);
-            slips.put(table.name(), TableSlips.find(check, table,
-                    shown.project().chain().stage(shown.position()).link().step(), operation.before()));
+            slips.put(table.name(), TableSlips.find(check, table, operation));
         }
         return new ShownTables(shown, tables, hands, checks, slips);
     }

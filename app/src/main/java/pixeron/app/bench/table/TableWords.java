@@ -6,7 +6,6 @@ import pixeron.byhand.table.TableSlip;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.working.Table;
-import pixeron.working.TableNames;
 
 /** What tables and columns are called for people. */
 public final class TableWords {
@@ -15,11 +14,11 @@ public final class TableWords {
     }
 
     static String table(Table table) {
-        return TableNames.table(table.name());
+        return table.kind().title();
     }
 
-    static String column(String name) {
-        return TableNames.column(name);
+    static String column(Table table, String name) {
+        return table.kind().column(name);
     }
 
     /** @return a value as it fits into a column */
@@ -28,7 +27,7 @@ public final class TableWords {
     }
 
     static String row(Table table, int row) {
-        return TableNames.row(table, row);
+        return table.rowName(row);
     }
 
     static String counts(TableCheck check) {
@@ -64,7 +63,7 @@ public final class TableWords {
                             + " later cells follow from it or from others." : ".") + slip;
             case FOLLOWS -> "That is right, given your earlier cells. "
                     + check.first().map(first -> "The first slip is at " + row(table, first.row()) + ", "
-                            + column(first.column()) + ".").orElse("");
+                            + column(table, first.column()) + ".").orElse("");
         };
     }
 }

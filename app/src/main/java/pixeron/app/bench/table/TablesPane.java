@@ -173,7 +173,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
                 : "This step has no table here: it is off, or what comes in is an open image, which has values, not levels.");
         empty.setManaged(!isThere);
         columns.setDisable(!isThere);
-        if (isThere && table.name().equals("otsu") && walk.seen() >= table.rows().size()) {
+        if (isThere && table.kind().plotted().isPresent() && walk.seen() >= table.rows().size()) {
             plot.show(table, shown.shown().before().flatMap(before -> before.histogram()));
         } else {
             plot.hide();
@@ -265,7 +265,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         for (String suffix : List.of("", "*")) {
             for (String column : table.columns()) {
                 if (suffix.isEmpty() || table.isFillable(column)) {
-                    CheckMenuItem item = new CheckMenuItem(TableWords.column(column) + (suffix.isEmpty() ? "" : ", by hand"));
+                    CheckMenuItem item = new CheckMenuItem(TableWords.column(table, column) + (suffix.isEmpty() ? "" : ", by hand"));
                     item.setSelected(ids.contains(column + suffix));
                     item.setOnAction(event -> {
                         if (!ids.remove(column + suffix)) {

@@ -8,17 +8,16 @@ import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Walking;
 import pixeron.app.sheet.CoverPainter;
+import pixeron.app.sheet.Extent;
 import pixeron.app.sheet.ImagePainter;
 import pixeron.app.sheet.Look;
 import pixeron.app.sheet.OverwrittenPainter;
 import pixeron.app.sheet.Painter;
 import pixeron.app.sheet.Sheet;
-import pixeron.app.sheet.Viewport;
 import pixeron.app.sheet.WindowPainter;
 import pixeron.app.theme.Theme;
 import pixeron.image.Pixel;
-import pixeron.step.Operation;
-import pixeron.step.Place;
+import pixeron.step.Source;
 import pixeron.walk.PseudoCode;
 import pixeron.walk.Walk;
 
@@ -68,9 +67,9 @@ public final class WalkSheets {
 
     private Optional<Painter> window(Shown shown, Walking walking) {
         Pixel picked = bench.pickedProperty().get();
-        List<Place> places = shown.explained().filter(Operation.class::isInstance).map(Operation.class::cast)
-                .filter(operation -> operation.contains(picked)).map(operation -> operation.cells(picked))
-                .orElse(List.of());
+        List<Source> places = shown.operation()
+                .filter(operation -> operation.contains(picked) && !bench.goneProperty().get())
+                .map(operation -> operation.sources(picked)).filter(WalkSheets::isMoreThanPicked).orElse(List.of());
         int taken = walking.isOn() && walking.moment() != Walk.ALL
                 ? walking.code().map((PseudoCode code) -> code.cells(walking.moment())).orElse(0) : places.size();
         Optional<Painter> window = places.isEmpty() ? Optional.empty()
@@ -83,6 +82,11 @@ public final class WalkSheets {
         Painter overwritten = new OverwrittenPainter(painter(mistake), walk::isWritten, walk.visits().rows(),
                 walk.visits().columns());
         return Optional.of(window.<Painter>map(frames -> new Both(overwritten, frames)).orElse(overwritten));
+    }
+
+    /** One pixel that is taken as it is wears the frame of the picked pixel already. */
+    private static boolean isMoreThanPicked(List<Source> sources) {
+        return sources.size() > 1 || !sources.isEmpty() && !sources.get(0).isInside();
     }
 
     /** From pixel to pixel the same drawing is used; its colours are not worked out anew. */
@@ -99,9 +103,9 @@ public final class WalkSheets {
     private record Both(Painter below, Painter above) implements Painter {
 
         @Override
-        public void paint(GraphicsContext graphics, Viewport viewport) {
-            below.paint(graphics, viewport);
-            above.paint(graphics, viewport);
+        public void paint(GraphicsContext graphics, Extent extent) {
+            below.paint(graphics, extent);
+            above.paint(graphics, extent);
         }
 
         @Override

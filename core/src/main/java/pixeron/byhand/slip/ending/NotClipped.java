@@ -1,10 +1,11 @@
 package pixeron.byhand.slip.ending;
 
 import java.util.List;
-import pixeron.byhand.slip.Slip;
-import pixeron.image.Image;
 import pixeron.number.Overflow;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.Way;
 
 /** A value outside 0 … M was left as it was. */
 public final class NotClipped implements Slip {
@@ -15,9 +16,10 @@ public final class NotClipped implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
+    public List<Way> ways(Operation right) {
+        Step step = right.step();
         return step.overflow() != Overflow.CLIP ? List.of()
-                : List.of(Way.of("values outside 0 … " + before.maximumLevel() + " are not clipped",
-                        step.with(Overflow.KEEP), before));
+                : List.of(Way.of("values outside 0 … " + right.frame().maximumLevel() + " are not clipped",
+                        step.with(Overflow.KEEP), right));
     }
 }

@@ -1,10 +1,11 @@
 package pixeron.byhand.slip.ending;
 
 import java.util.List;
-import pixeron.byhand.slip.Slip;
-import pixeron.image.Image;
 import pixeron.number.Rounding;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.Way;
 
 /** The value was left with its fraction. */
 public final class NotRounded implements Slip {
@@ -15,8 +16,9 @@ public final class NotRounded implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
+    public List<Way> ways(Operation right) {
+        Step step = right.step();
         return step.rounding() == Rounding.NONE ? List.of()
-                : List.of(Way.unrounded("the value is not rounded", step.with(Rounding.NONE), before));
+                : List.of(Way.unrounded("the value is not rounded", step.with(Rounding.NONE), right));
     }
 }

@@ -2,10 +2,12 @@ package pixeron.byhand.slip.ending;
 
 import java.util.ArrayList;
 import java.util.List;
-import pixeron.byhand.slip.Slip;
-import pixeron.image.Image;
 import pixeron.number.Rounding;
+import pixeron.step.Common;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.Way;
 
 /** The fraction was dropped, or the value rounded down, where the step rounds otherwise. */
 public final class RoundedDown implements Slip {
@@ -16,13 +18,17 @@ public final class RoundedDown implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
+    public List<Way> ways(Operation right) {
+        Step step = right.step();
         List<Way> ways = new ArrayList<>();
+        if (!step.has(Common.ROUNDING)) {
+            return ways;
+        }
         if (step.rounding() != Rounding.TRUNCATE) {
-            ways.add(Way.of("the fraction is dropped instead of rounded", step.with(Rounding.TRUNCATE), before));
+            ways.add(Way.of("the fraction is dropped instead of rounded", step.with(Rounding.TRUNCATE), right));
         }
         if (step.rounding() != Rounding.FLOOR) {
-            ways.add(Way.of("the value is always rounded down", step.with(Rounding.FLOOR), before));
+            ways.add(Way.of("the value is always rounded down", step.with(Rounding.FLOOR), right));
         }
         return ways;
     }

@@ -1,10 +1,12 @@
 package pixeron.byhand.slip.ending;
 
 import java.util.List;
-import pixeron.byhand.slip.Slip;
-import pixeron.image.Image;
 import pixeron.number.Rounding;
+import pixeron.step.Common;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.Way;
 
 /** The value was rounded to nearest where the step rounds otherwise. */
 public final class RoundedNearest implements Slip {
@@ -15,8 +17,9 @@ public final class RoundedNearest implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
-        return step.rounding() == Rounding.NEAREST ? List.of()
-                : Way.tried("the value is rounded to nearest", () -> step.with(Rounding.NEAREST), before);
+    public List<Way> ways(Operation right) {
+        Step step = right.step();
+        return !step.has(Common.ROUNDING) || step.rounding() == Rounding.NEAREST ? List.of()
+                : Way.tried("the value is rounded to nearest", () -> step.with(Rounding.NEAREST), right);
     }
 }

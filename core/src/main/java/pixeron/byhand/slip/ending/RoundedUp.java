@@ -1,10 +1,12 @@
 package pixeron.byhand.slip.ending;
 
 import java.util.List;
-import pixeron.byhand.slip.Slip;
-import pixeron.image.Image;
 import pixeron.number.Rounding;
+import pixeron.step.Common;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.Way;
 
 /** The value was always rounded up. */
 public final class RoundedUp implements Slip {
@@ -15,8 +17,9 @@ public final class RoundedUp implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
-        return step.rounding() == Rounding.CEILING ? List.of()
-                : List.of(Way.of("the value is always rounded up", step.with(Rounding.CEILING), before));
+    public List<Way> ways(Operation right) {
+        Step step = right.step();
+        return !step.has(Common.ROUNDING) || step.rounding() == Rounding.CEILING ? List.of()
+                : List.of(Way.of("the value is always rounded up", step.with(Rounding.CEILING), right));
     }
 }

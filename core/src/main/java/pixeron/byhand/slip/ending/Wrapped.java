@@ -1,10 +1,11 @@
 package pixeron.byhand.slip.ending;
 
 import java.util.List;
-import pixeron.byhand.slip.Slip;
-import pixeron.image.Image;
 import pixeron.number.Overflow;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.Way;
 
 /** A value outside 0 … M went round instead of being clipped. */
 public final class Wrapped implements Slip {
@@ -15,10 +16,10 @@ public final class Wrapped implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
+    public List<Way> ways(Operation right) {
+        Step step = right.step();
         return step.overflow() != Overflow.CLIP ? List.of()
-                : List.of(Way.of("values outside 0 … " + before.maximumLevel() + " wrap round (mod "
-                        + (before.maximumLevel() + 1) + ") instead of being clipped", step.with(Overflow.WRAP),
-                                before));
+                : List.of(Way.of("values outside 0 … " + right.frame().maximumLevel() + " wrap round (mod "
+                        + (right.frame().maximumLevel() + 1) + ") instead of being clipped", step.with(Overflow.WRAP), right));
     }
 }

@@ -1,16 +1,15 @@
 package pixeron.byhand.slip.point;
 
+import java.util.ArrayList;
 import java.util.List;
-import pixeron.byhand.slip.Slip;
-import pixeron.byhand.slip.Varied;
-import pixeron.image.Image;
-import pixeron.number.Decimals;
+import pixeron.number.Overflow;
 import pixeron.number.Rational;
-import pixeron.number.Value;
 import pixeron.step.Finish;
-import pixeron.step.Step;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
+import pixeron.step.Way;
 
-/** M was taken where the number of levels, M + 1, belongs: in the bins of quantize. */
+/** M was taken where the number of levels, M + 1, belongs: in what wraps round, and in a formula with L. */
 public final class MaximumForCount implements Slip {
 
     @Override
@@ -19,16 +18,16 @@ public final class MaximumForCount implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
-        if (!Varied.is(step, "quantize")) {
-            return List.of();
+    public List<Way> ways(Operation right) {
+        List<Way> ways = new ArrayList<>();
+        int maximum = right.frame().maximumLevel();
+        if (right.step().overflow() == Overflow.WRAP) {
+            // What wraps at M is what would wrap at the M + 1 of the next smaller maximum.
+            right.finished(new Finish(right.step().rounding(), Overflow.WRAP, maximum - 1)).ifPresent(done -> ways.add(Way.of(
+                    "values wrap round mod M = " + maximum + " instead of mod M + 1", done)));
         }
-        int maximum = before.maximumLevel();
-        Rational levels = Decimals.parse(Varied.number(step, "levels").orElseThrow());
-        Finish finish = Finish.of(step, maximum);
-        return List.of(Way.of("r × " + levels + " is divided by M = " + maximum + " instead of M + 1", pixel -> {
-            Value bin = ((Rational) before.value(pixel).times(levels).dividedBy(Rational.of(maximum))).floor();
-            return finish.apply(bin.times(Rational.of(maximum)).dividedBy(levels.minus(Rational.ONE)));
-        }));
+        right.withNumber("L", Rational.of(right.before().maximumLevel())).ifPresent(done ->
+                ways.add(Way.of("M is taken for L = M + 1", done)));
+        return ways;
     }
 }

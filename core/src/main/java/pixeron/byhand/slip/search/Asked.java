@@ -1,6 +1,7 @@
 package pixeron.byhand.slip.search;
 
 import pixeron.byhand.CellCheck;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
@@ -10,7 +11,7 @@ import pixeron.number.Value;
  * A filled cell that slips are asked about.
  *
  * @param cell what is said of it
- * @param offset its place in the step's input
+ * @param offset its place in the step's result
  * @param level what was written, where that is a plain whole number from 0 to 65535; else {@link #NO_LEVEL}. Numbers of this
  *     kind are compared a thousand times as often as all others
  */
@@ -18,8 +19,8 @@ record Asked(CellCheck cell, int offset, int level) {
 
     static final int NO_LEVEL = -1;
 
-    static Asked of(CellCheck cell, Image before) {
-        return new Asked(cell, before.offset(cell.pixel()), level(cell));
+    static Asked of(CellCheck cell, Frame frame) {
+        return new Asked(cell, frame.offset(cell.pixel()), level(cell));
     }
 
     private static int level(CellCheck cell) {

@@ -4,14 +4,15 @@ import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.byhand.HandValue;
-import pixeron.byhand.slip.Slip.Way;
 import pixeron.byhand.slip.search.Explanation.Telling;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Way;
 
 /** A slip in one of its ways, or two at once, with the values that it gave so far. Used by one thread at a time. */
 final class Candidate {
@@ -29,7 +30,7 @@ final class Candidate {
 
     private final List<String> ids;
     private final Way way;
-    private final Image before;
+    private final Frame frame;
     private final Object[] known;
     private int asked;
     private Optional<Image> whole = Optional.empty();
@@ -37,11 +38,11 @@ final class Candidate {
     private int[] levels;
 
     /** @param ids the slip, or the two of them */
-    Candidate(List<String> ids, Way way, Image before) {
+    Candidate(List<String> ids, Way way, Frame frame) {
         this.ids = ids;
         this.way = way;
-        this.before = before;
-        this.known = before.count() <= MOST_KEPT ? new Object[before.count()] : null;
+        this.frame = frame;
+        this.known = frame.count() <= MOST_KEPT ? new Object[frame.count()] : null;
     }
 
     List<String> ids() {
@@ -54,7 +55,7 @@ final class Candidate {
 
     /** @return what the person would have written; empty where the slip says nothing of the cell */
     Optional<Value> value(Pixel pixel) {
-        int at = before.offset(pixel);
+        int at = frame.offset(pixel);
         if (whole.isPresent() && whole.get().contains(pixel)) {
             return Optional.of(whole.get().value(pixel));
         } else if (known != null && known[at] != null) {
@@ -79,9 +80,9 @@ final class Candidate {
     private boolean hasLevels() {
         if (levels == null && known != null && ++asked > WORTH_ALL) {
             whole = whole();
-            levels = new int[before.count()];
+            levels = new int[frame.count()];
             for (int n = 0; n < levels.length; n++) {
-                levels[n] = value(before.pixel(n)).map(Candidate::level).orElse(NONE);
+                levels[n] = value(frame.pixel(n)).map(Candidate::level).orElse(NONE);
             }
         }
         return levels != null;

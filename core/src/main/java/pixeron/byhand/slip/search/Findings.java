@@ -1,6 +1,7 @@
 package pixeron.byhand.slip.search;
 
 import java.util.List;
+import java.util.stream.Stream;
 import pixeron.byhand.CellCheck;
 
 /**
@@ -17,5 +18,10 @@ public record Findings(List<Explanation> slips, List<CellCheck> wrong) {
     public Findings {
         slips = List.copyOf(slips);
         wrong = List.copyOf(wrong);
+    }
+
+    /** @return these with another explanation first */
+    public Findings with(Explanation first) {
+        return new Findings(Stream.concat(Stream.of(first), slips.stream()).toList(), wrong);
     }
 }

@@ -1,7 +1,8 @@
 package pixeron.byhand.slip.search;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import pixeron.byhand.slip.Slip;
 import pixeron.byhand.slip.ending.LeftUnfinished;
 import pixeron.byhand.slip.ending.NotClipped;
 import pixeron.byhand.slip.ending.NotRounded;
@@ -10,43 +11,52 @@ import pixeron.byhand.slip.ending.RoundedNearest;
 import pixeron.byhand.slip.ending.RoundedUp;
 import pixeron.byhand.slip.ending.TiesToEven;
 import pixeron.byhand.slip.ending.Wrapped;
-import pixeron.byhand.slip.point.BlackWhiteSwapped;
+import pixeron.byhand.slip.point.CornerForSize;
 import pixeron.byhand.slip.point.CountForMaximum;
-import pixeron.byhand.slip.point.Counting;
 import pixeron.byhand.slip.point.MaximumForCount;
-import pixeron.byhand.slip.point.OtherShare;
 import pixeron.byhand.slip.point.ParameterOffByOne;
-import pixeron.byhand.slip.point.RoundedEarly;
-import pixeron.byhand.slip.point.StretchForEqualize;
-import pixeron.byhand.slip.point.Strictness;
 import pixeron.byhand.slip.point.WrongOperation;
 import pixeron.byhand.slip.sheet.RowsColumnsSwapped;
 import pixeron.byhand.slip.sheet.ShiftedByOne;
-import pixeron.byhand.slip.window.OtherBorder;
-import pixeron.byhand.slip.window.Weighted;
 import pixeron.byhand.slip.window.WrittenInPlace;
-import pixeron.step.neighborhood.Border;
+import pixeron.step.Slip;
+import pixeron.step.StepType;
 
-/** All slips that are looked for in several cells. A new one is a class and a line here. */
+/**
+ * The slips that are looked for in several cells of a step: those that any step can have, and those that it names itself.
+ * One that any step can have is a class and a line here.
+ */
 public final class KnownSlips {
 
-    /** In the order of preference among slips that explain as many cells. */
-    private static final List<Slip> ALL = List.of(new NotRounded(), new RoundedDown(), new RoundedUp(), new RoundedNearest(),
-            new TiesToEven(), new NotClipped(), new Wrapped(), new LeftUnfinished(), new CountForMaximum(),
-            new MaximumForCount(), new WrongOperation(), new Strictness(), new ParameterOffByOne(), new BlackWhiteSwapped(),
-            new StretchForEqualize(), Counting.notRunning(), OtherShare.fromFirst(), OtherShare.plain(),
-            new OtherBorder(Border.ZERO), new OtherBorder(Border.REPEAT), new OtherBorder(Border.MIRROR_HALF),
-            new OtherBorder(Border.MIRROR_WHOLE), new OtherBorder(Border.WRAP), new OtherBorder(Border.KEEP),
-            new OtherBorder(Border.INSIDE), Weighted.turned(), Weighted.transposed(), Weighted.noDivisor(),
-            Weighted.noOffset(), new WrittenInPlace(), new RowsColumnsSwapped(), new ShiftedByOne(), Weighted.missed(),
-            Weighted.twice(), Weighted.sign(), new RoundedEarly(), Counting.running(), Counting.miscounted(),
-            new OtherBorder(Border.CONSTANT));
+    private static final List<Slip> OF_ALL = List.of(new NotRounded(), new RoundedDown(), new RoundedUp(), new RoundedNearest(),
+            new TiesToEven(), new NotClipped(), new Wrapped(), new LeftUnfinished(), new CountForMaximum(), new MaximumForCount(),
+            new WrongOperation(), new CornerForSize(), new ParameterOffByOne(), new WrittenInPlace(), new RowsColumnsSwapped(),
+            new ShiftedByOne());
+
+    /** All ids in the order of preference among slips that explain as many cells. */
+    private static final List<String> ORDER = List.of("not-rounded", "rounded-down", "rounded-up", "rounded-nearest",
+            "ties-to-even", "not-clipped", "wrapped", "count-for-maximum", "maximum-for-count", "wrong-operation", "strictness",
+            "other-gray-rule", "transparency-ignored", "corner-for-size", "counted-from-one", "parameter-off-by-one",
+            "black-white-swapped", "stretch-for-equalize", "share-not-running", "share-from-first", "share-plain", "border-zero",
+            "border-repeat", "border-mirror-half", "border-mirror-whole", "border-wrap", "border-keep", "border-inside",
+            "kernel-turned", "kernel-transposed", "divisor-missing", "offset-missing", "written-in-place",
+            "rows-columns-swapped", "shifted-by-one", "neighbor-missed", "neighbor-twice", "sign-slip", "rounded-early",
+            "running-count-slip", "miscounted", "border-constant");
 
     private KnownSlips() {
     }
 
-    /** @return all of them, in the order of preference */
-    public static List<Slip> all() {
-        return ALL;
+    /** @return all that a step of this kind can have, in the order of preference; of the same id in the order of the step */
+    public static List<Slip> of(StepType type) {
+        List<Slip> all = new ArrayList<>(OF_ALL);
+        all.addAll(type.slips());
+        all.sort(Comparator.comparingInt(KnownSlips::place));
+        return all;
+    }
+
+    private static int place(Slip slip) {
+        // Two things left out come after each of them alone.
+        int place = ORDER.indexOf(slip instanceof LeftUnfinished ? "wrapped" : slip.id());
+        return place < 0 ? ORDER.size() : place;
     }
 }

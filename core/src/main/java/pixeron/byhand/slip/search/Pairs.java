@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import pixeron.PixeronException;
-import pixeron.byhand.slip.Slip;
-import pixeron.byhand.slip.Slip.Way;
 import pixeron.byhand.slip.ending.LeftUnfinished;
 import pixeron.byhand.slip.sheet.PlaceSlip;
 import pixeron.byhand.slip.window.WrittenInPlace;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.step.Operation;
-import pixeron.step.Step;
+import pixeron.step.Slip;
+import pixeron.step.StepType;
+import pixeron.step.Way;
 
 /**
  * Two slips at once: one that amounts to another step, and a second one made in that step. Two of a kind, such as two ways to
@@ -47,24 +47,24 @@ final class Pairs {
     }
 
     /** @return all pairs that are tried on a step, in the order of preference of the first and then of the second */
-    static List<Candidate> of(Step step, Image before) {
-        List<Slip> slips = KnownSlips.all().stream().filter(slip -> !(slip instanceof LeftUnfinished)
-                && (before.count() <= MOST_IN_PLACE || !(slip instanceof WrittenInPlace))).toList();
-        Operation right = step.bind(before);
-        List<List<Way>> ways = slips.stream().map(slip -> slip.ways(step, before)).toList();
+    static List<Candidate> of(Operation right) {
+        Frame frame = right.frame();
+        List<Slip> slips = KnownSlips.of(right.step().type()).stream().filter(slip -> !(slip instanceof LeftUnfinished)
+                && (frame.count() <= MOST_IN_PLACE || !(slip instanceof WrittenInPlace))).toList();
+        List<List<Way>> ways = slips.stream().map(slip -> slip.ways(right)).toList();
         List<Candidate> pairs = new ArrayList<>();
         for (int first = 0; first < slips.size(); first++) {
             for (int second = first + 1; second < slips.size(); second++) {
                 Slip one = slips.get(first);
                 Slip other = slips.get(second);
                 if (isPaired(one, ways.get(first).size(), other, ways.get(second).size(),
-                        before.count() > LARGE ? FEW_IN_LARGE : FEW)) {
+                        frame.count() > LARGE ? FEW_IN_LARGE : FEW)) {
                     List<String> ids = List.of(one.id(), other.id());
                     // What changes only the places or the result comes on top of what changes the step.
                     boolean isOnTop = !(other instanceof PlaceSlip) && (one instanceof PlaceSlip
                             || ways.get(first).stream().allMatch(way -> way.step().isEmpty()));
                     onTop(isOnTop ? ways.get(second) : ways.get(first), isOnTop ? one : other, right).forEach(both ->
-                            pairs.add(new Candidate(ids, both, before)));
+                            pairs.add(new Candidate(ids, both, frame)));
                 }
             }
         }
@@ -82,12 +82,21 @@ final class Pairs {
         for (Way way : below) {
             try {
                 List<Way> second = slip instanceof PlaceSlip place ? place.moved(way.value(), right)
-                        : way.step().map(step -> slip.ways(step, right.before())).orElse(List.of());
+                        : way.done().filter(done -> way.step().isPresent()).filter(Operation.class::isInstance)
+                                .map(Operation.class::cast).map(done -> again(slip, right, done)).orElse(List.of());
                 second.forEach(found -> both.add(way.and(found)));
             } catch (PixeronException notPossible) {
                 // Such as a step that the first slip has made into one without a border.
             }
         }
         return both;
+    }
+
+    /** A slip of the step's own kind, where the first slip has made it into a step of another kind, is that of the new kind. */
+    private static List<Way> again(Slip slip, Operation right, Operation done) {
+        StepType type = done.step().type();
+        return type.equals(right.step().type()) ? slip.ways(done) : KnownSlips.of(type).stream()
+                .filter(other -> other.id().equals(slip.id()) && !(other instanceof LeftUnfinished))
+                .flatMap(other -> other.ways(done).stream()).toList();
     }
 }

@@ -14,7 +14,7 @@ import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Explanation.Telling;
-import pixeron.image.Image;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.step.Progress;
@@ -60,14 +60,14 @@ final class Search {
      * @param blank gives cells that are not filled, where a value could tell slips apart; asked when there are several
      * @param progress told how far it is
      */
-    Search(Check check, Image before, List<Candidate> singles, Supplier<List<Candidate>> pairs, Supplier<List<Pixel>> blank, Progress progress) {
+    Search(Check check, Frame frame, List<Candidate> singles, Supplier<List<Candidate>> pairs, Supplier<List<Pixel>> blank, Progress progress) {
         this.singles = singles;
         this.pairs = pairs;
         this.blank = blank;
         this.progress = progress;
         this.agreeing = new ArrayList<>(check.cells().stream().filter(cell -> cell.state() == CellCheck.State.AGREES)
-                .map(cell -> Asked.of(cell, before)).toList());
-        this.left = new ArrayList<>(check.differing().stream().map(cell -> Asked.of(cell, before)).toList());
+                .map(cell -> Asked.of(cell, frame)).toList());
+        this.left = new ArrayList<>(check.differing().stream().map(cell -> Asked.of(cell, frame)).toList());
         this.hasFractions = left.stream().anyMatch(cell -> cell.cell().byHand().isDetailed());
         // A slip that is not it shows soon in cells taken from everywhere; beside each other they are alike.
         Collections.shuffle(agreeing, new Random(1));

@@ -3,16 +3,17 @@ package pixeron.byhand.slip.search;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.sheet.SingleCell;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
-import pixeron.step.Step;
+import pixeron.step.gray.GraySource;
 
 /**
  * Looks for the slips that explain the differing cells of a check.
@@ -28,48 +29,59 @@ public final class SlipFinder {
 
     private static final int MOST_BLANK = 1 << 12;
 
-    private final Step step;
-    private final Image before;
+    private final Explained right;
+    private final Supplier<List<Candidate>> allSingles;
+    private final Supplier<List<Candidate>> allPairs;
     private List<Candidate> singles;
     private List<Candidate> pairs;
 
     /**
      * Finds slips in many sheets of the same step: what each slip would give is prepared once.
      *
-     * @param step the step
-     * @param before its input
+     * @param operation the step, bound to its input
      */
-    public SlipFinder(Step step, Image before) {
-        this.step = step;
-        this.before = before;
+    public SlipFinder(Operation operation) {
+        this(operation, () -> KnownSlips.of(operation.step().type()).stream().flatMap(slip -> slip.ways(operation).stream()
+                .map(way -> new Candidate(List.of(slip.id()), way, operation.frame()))).toList(), () -> Pairs.of(operation));
+    }
+
+    /** Finds slips in values of gray that was made of a colour picture. */
+    public SlipFinder(GraySource gray) {
+        this(gray, () -> GraySlips.of(gray), List::of);
+    }
+
+    private SlipFinder(Explained right, Supplier<List<Candidate>> singles, Supplier<List<Candidate>> pairs) {
+        this.right = right;
+        this.allSingles = singles;
+        this.allPairs = pairs;
     }
 
     /**
      * @param check the person's values against the step
-     * @param step the step
-     * @param before its input
+     * @param operation the step, bound to its input
      * @return what is said of the differing cells
      */
-    public static Findings find(Check check, Step step, Image before) {
-        return new SlipFinder(step, before).find(check, Progress.NONE);
+    public static Findings find(Check check, Operation operation) {
+        return new SlipFinder(operation).find(check, Progress.NONE);
     }
 
     /** @return whether it looks for slips in just this step on this very image */
-    public boolean isFor(Step other, Image input) {
-        return step.equals(other) && before == input;
+    public boolean isFor(Explained other) {
+        return right == other || right instanceof GraySource && right.equals(other)
+                || right instanceof Operation mine && other instanceof Operation operation
+                && mine.step().equals(operation.step()) && mine.before() == operation.before();
     }
 
     private List<Candidate> singles() {
         if (singles == null) {
-            singles = KnownSlips.all().stream().flatMap(slip -> slip.ways(step, before).stream()
-                    .map(way -> new Candidate(List.of(slip.id()), way, before))).toList();
+            singles = allSingles.get();
         }
         return singles;
     }
 
     private List<Candidate> pairs() {
         if (pairs == null) {
-            pairs = Pairs.of(step, before);
+            pairs = allPairs.get();
         }
         return pairs;
     }
@@ -83,7 +95,7 @@ public final class SlipFinder {
     public synchronized Findings find(Check check, Progress progress) {
         List<CellCheck> differing = check.differing();
         return differing.isEmpty() ? Findings.NONE : differing.size() == 1 ? only(differing.get(0))
-                : new Search(check, before, singles(), this::pairs, () -> blank(check), progress).find();
+                : new Search(check, right.frame(), singles(), this::pairs, () -> blank(check), progress).find();
     }
 
     /** One differing cell alone is no pattern; only a slip of writing is said of it. */
@@ -96,8 +108,6 @@ public final class SlipFinder {
     /** Cells that are not filled, the first of them; in a large image one of those tells as well as one far down. */
     private List<Pixel> blank(Check check) {
         Set<Pixel> filled = check.cells().stream().map(CellCheck::pixel).collect(Collectors.toSet());
-        Operation operation = step.bind(before);
-        return IntStream.range(0, before.count()).mapToObj(before::pixel).filter(pixel -> !filled.contains(pixel)
-                && operation.contains(pixel)).limit(MOST_BLANK).toList();
+        return IntStream.range(0, right.frame().count()).mapToObj(right.frame()::pixel).filter(pixel -> !filled.contains(pixel)).limit(MOST_BLANK).toList();
     }
 }

@@ -2,12 +2,11 @@ package pixeron.byhand.slip.sheet;
 
 import java.util.List;
 import java.util.function.Function;
-import pixeron.byhand.slip.Slip;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.step.Operation;
-import pixeron.step.Step;
+import pixeron.step.Slip;
+import pixeron.step.Way;
 
 /** Values that came out in one place were written down in another, whatever they are. */
 public interface PlaceSlip extends Slip {
@@ -20,8 +19,7 @@ public interface PlaceSlip extends Slip {
     List<Way> moved(Function<Pixel, Value> result, Operation right);
 
     @Override
-    default List<Way> ways(Step step, Image before) {
-        Operation operation = step.bind(before);
-        return moved(operation::value, operation);
+    default List<Way> ways(Operation right) {
+        return moved(right::value, right);
     }
 }

@@ -2,10 +2,10 @@ package pixeron.byhand.slip.sheet;
 
 import java.util.List;
 import java.util.function.Function;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.step.Operation;
+import pixeron.step.Way;
 
 /** The result was written down with rows for columns. */
 public final class RowsColumnsSwapped implements PlaceSlip {
@@ -17,10 +17,7 @@ public final class RowsColumnsSwapped implements PlaceSlip {
 
     @Override
     public List<Way> moved(Function<Pixel, Value> result, Operation right) {
-        Image before = right.before();
-        boolean isSquare = right.contains(new Pixel(before.columns() - 1, before.rows() - 1))
-                || before.rows() == before.columns();
-        return !isSquare ? List.of() : List.of(Way.of("rows and columns are exchanged", pixel ->
+        return right.frame().rows() != right.frame().columns() ? List.of() : List.of(Way.of("rows and columns are exchanged", pixel ->
                 result.apply(new Pixel(pixel.column(), pixel.row()))));
     }
 }

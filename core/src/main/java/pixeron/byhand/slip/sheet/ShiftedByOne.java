@@ -8,6 +8,7 @@ import pixeron.PixeronException;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.step.Operation;
+import pixeron.step.Way;
 
 /** The result was written down one row or one column beside where it belongs. */
 public final class ShiftedByOne implements PlaceSlip {

@@ -2,10 +2,11 @@ package pixeron.byhand.slip.window;
 
 import java.util.ArrayList;
 import java.util.List;
-import pixeron.byhand.slip.Slip;
-import pixeron.image.Image;
+import pixeron.image.Frame;
+import pixeron.step.Operation;
 import pixeron.step.Progress;
-import pixeron.step.Step;
+import pixeron.step.Slip;
+import pixeron.step.Way;
 import pixeron.walk.InPlace;
 import pixeron.walk.ScanOrder;
 import pixeron.walk.Visits;
@@ -22,10 +23,11 @@ public final class WrittenInPlace implements Slip {
     }
 
     @Override
-    public List<Way> ways(Step step, Image before) {
+    public List<Way> ways(Operation right) {
         List<Way> ways = new ArrayList<>();
-        for (ScanOrder order : before.count() <= MOST_PIXELS ? ScanOrder.values() : new ScanOrder[0]) {
-            InPlace.of(step.bind(before), Visits.of(order, before.rows(), before.columns()), Progress.NONE)
+        Frame frame = right.frame();
+        for (ScanOrder order : frame.count() <= MOST_PIXELS ? ScanOrder.values() : new ScanOrder[0]) {
+            InPlace.of(right, Visits.of(order, frame.rows(), frame.columns()), Progress.NONE)
                     .ifPresent(done -> ways.add(Way.of("values already written are read again, " + order.title(), done)));
         }
         return ways;

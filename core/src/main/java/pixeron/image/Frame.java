@@ -1,0 +1,50 @@
+package pixeron.image;
+
+/**
+ * Size and maximum level of a result. A result's frame is its own: it need not be that of what it was made from.
+ *
+ * @param rows H ≥ 1
+ * @param columns W ≥ 1
+ * @param maximumLevel M, 1 … 65535
+ */
+public record Frame(int rows, int columns, int maximumLevel) {
+
+    /** @return the number of pixels, H·W */
+    public int count() {
+        return Math.multiplyExact(rows, columns);
+    }
+
+    public boolean contains(Pixel pixel) {
+        return pixel.row() >= 0 && pixel.row() < rows && pixel.column() >= 0 && pixel.column() < columns;
+    }
+
+    /** @return the place of a pixel in reading order, 0 … H·W − 1 */
+    public int offset(Pixel pixel) {
+        return pixel.row() * columns + pixel.column();
+    }
+
+    /** @return the pixel at an offset 0 … H·W − 1 */
+    public Pixel pixel(int offset) {
+        return new Pixel(offset / columns, offset % columns);
+    }
+
+    /** @return the pixel nearest to this place; the place itself where it lies inside */
+    public Pixel nearest(Pixel pixel) {
+        return new Pixel(Math.max(0, Math.min(rows - 1, pixel.row())), Math.max(0, Math.min(columns - 1, pixel.column())));
+    }
+
+    /** @return whether both have as many rows and columns */
+    public boolean isSized(Frame other) {
+        return rows == other.rows && columns == other.columns;
+    }
+
+    /** @return this with another maximum level */
+    public Frame with(int otherMaximum) {
+        return new Frame(rows, columns, otherMaximum);
+    }
+
+    /** @return the size, such as 5 × 7 */
+    public String size() {
+        return rows + " × " + columns;
+    }
+}

@@ -1,0 +1,25 @@
+package pixeron.image;
+
+import java.util.List;
+
+/** What can stand in front of a step or behind it: a kind of its own, in a frame of its own, seen by its faces. */
+public sealed interface Result permits Image, ColourImage {
+
+    /** @return size and maximum level; all faces have it */
+    Frame frame();
+
+    /** @return the kind in words with its article: {@code a colour image} */
+    String kind();
+
+    /** @return its faces by name, in order; an image has one */
+    List<Face> faces();
+
+    /**
+     * What is seen of a result as one image.
+     *
+     * @param name one word; {@code value} where there is only one
+     * @param image the samples
+     */
+    record Face(String name, Image image) {
+    }
+}

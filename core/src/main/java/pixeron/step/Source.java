@@ -1,0 +1,30 @@
+package pixeron.step;
+
+import java.util.Optional;
+import pixeron.image.Pixel;
+import pixeron.number.Value;
+
+/**
+ * A place of a step's input that the value of a result pixel was made from.
+ *
+ * @param row the row of the input where it lies; outside the image below 0 or beyond its last
+ * @param column its column
+ * @param pixel the pixel that its value comes from: the place itself inside the image, where the border says outside it;
+ *     empty where the value comes from no pixel
+ * @param value what stands there; empty where nothing counts
+ * @param weight what the value is multiplied with; empty where it is not a weighted sum, such as in a median
+ * @param isInside whether the place lies inside the image
+ */
+public record Source(int row, int column, Optional<Pixel> pixel, Optional<Value> value, Optional<Value> weight,
+        boolean isInside) {
+
+    /** @return a pixel of an image, taken as it is */
+    public static Source of(Pixel pixel, Value value) {
+        return new Source(pixel.row(), pixel.column(), Optional.of(pixel), Optional.of(value), Optional.empty(), true);
+    }
+
+    /** @return this with a weight */
+    public Source weighted(Value by) {
+        return new Source(row, column, pixel, value, Optional.of(by), isInside);
+    }
+}

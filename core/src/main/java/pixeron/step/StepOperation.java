@@ -1,0 +1,237 @@
+package pixeron.step;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import pixeron.image.Area;
+import pixeron.image.Frame;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Value;
+import pixeron.working.Line;
+import pixeron.working.LoopWriter;
+import pixeron.working.Run;
+import pixeron.working.Working;
+
+/**
+ * What all steps share that calculate values: an area outside of which pixels stay as they are and nothing is calculated,
+ * and the same end for all others. A subclass says what is calculated for a pixel of the result.
+ */
+public abstract class StepOperation implements Operation {
+
+    private final Step step;
+    private final Image before;
+    private final Frame frame;
+    private final Optional<Area> area;
+    private final Finish finish;
+    private final Sight asIs;
+
+    /**
+     * @param frame of the result
+     * @throws pixeron.PixeronException if the step's area reaches beyond the image
+     */
+    protected StepOperation(Step step, Image before, Frame frame) {
+        this.step = step;
+        this.before = before;
+        this.frame = frame;
+        this.asIs = Sight.of(before::value);
+        this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+        this.finish = Finish.of(step, frame.maximumLevel());
+    }
+
+    /** All cells of a window count. */
+    private static final int ALL_CELLS = -1;
+
+    /**
+     * What is seen of the image before.
+     *
+     * @param read gives what is read at a pixel
+     * @param dropped the cell of each window that is left out
+     */
+    public record Sight(Function<Pixel, Value> read, int dropped) {
+
+        /** @return what is read is another thing than the image before */
+        public static Sight of(Function<Pixel, Value> read) {
+            return new Sight(read, ALL_CELLS);
+        }
+
+        public boolean hasAllCells() {
+            return dropped == ALL_CELLS;
+        }
+    }
+
+    /** A pixel that keeps its value, with the label and the reason in its working. */
+    public record Kept(String label, String why) {
+    }
+
+    /** @return why a result pixel keeps its value, neither rounded nor clipped; empty where it is calculated */
+    protected Optional<Kept> kept(Pixel result) {
+        return isInArea(origin(result)) ? Optional.empty()
+                : Optional.of(new Kept("area", "outside the area, the pixel keeps its value"));
+    }
+
+    /** @return what a pixel keeps */
+    protected Value keptValue(Pixel result, Sight sight) {
+        return sight.read().apply(origin(result));
+    }
+
+    /** @return which pixels are calculated, as a condition in a loop; empty where all are */
+    protected Optional<String> calculated() {
+        return area.map(some -> "(i, j) is in the area");
+    }
+
+    /** @return the pixel of the image before that a result pixel stands for */
+    protected Pixel origin(Pixel result) {
+        return result;
+    }
+
+    /** @return the value before rounding of a pixel that is calculated */
+    protected abstract Value calculate(Pixel result, Sight sight);
+
+    /** @return the lines that lead to {@link #calculate} */
+    protected abstract List<Line> work(Pixel result, Sight sight);
+
+    /** Goes through the loop that leads to {@link #calculate}, which is called s. */
+    protected abstract void loop(Pixel result, Sight sight, LoopWriter out);
+
+    @Override
+    public final Optional<Pixel> counterpart(Pixel result) {
+        return Optional.of(origin(result));
+    }
+
+    @Override
+    public final Step step() {
+        return step;
+    }
+
+    @Override
+    public final Image before() {
+        return before;
+    }
+
+    @Override
+    public final Frame frame() {
+        return frame;
+    }
+
+    @Override
+    public final Finish finish() {
+        return finish;
+    }
+
+    /** @return the area of the line; empty for the whole image */
+    protected final Optional<Area> ownArea() {
+        return area;
+    }
+
+    /** @return the part that is calculated */
+    protected final Area area() {
+        return area.orElseGet(() -> Area.all(before));
+    }
+
+    protected final boolean isInArea(Pixel pixel) {
+        return area.isEmpty() || area.get().contains(pixel.row(), pixel.column());
+    }
+
+    @Override
+    public final Value exact(Pixel result) {
+        return exact(result, asIs);
+    }
+
+    @Override
+    public final Value value(Pixel result) {
+        return value(result, asIs, finish);
+    }
+
+    @Override
+    public final Working explain(Pixel result) {
+        return explain(result, asIs, finish);
+    }
+
+    @Override
+    public final void follow(Pixel result, LoopWriter out) {
+        follow(result, asIs, finish, out);
+    }
+
+    private Value exact(Pixel result, Sight sight) {
+        return kept(result).isPresent() ? keptValue(result, sight) : calculate(result, sight);
+    }
+
+    private Value value(Pixel result, Sight sight, Finish end) {
+        return kept(result).isPresent() ? keptValue(result, sight) : end.apply(calculate(result, sight));
+    }
+
+    private Working explain(Pixel result, Sight sight, Finish end) {
+        Pixel origin = origin(result);
+        String title = step.line() + ", " + result + (origin.equals(result) ? "" : " (before: " + origin + ")");
+        Optional<Kept> kept = kept(result);
+        if (kept.isPresent()) {
+            Value sample = keptValue(result, sight);
+            return new Working(title, List.of(Line.of(kept.get().label(), Run.after(Decimals.working(sample)),
+                    Run.note("   " + kept.get().why()))), sample, sample);
+        }
+        Value exact = calculate(result, sight);
+        List<Line> lines = new ArrayList<>(work(result, sight));
+        lines.addAll(end.explain(exact));
+        return new Working(title, lines, exact, end.apply(exact));
+    }
+
+    private void follow(Pixel result, Sight sight, Finish end, LoopWriter out) {
+        String stays = "unless " + calculated().orElse("") + ": after[i][j] ← before[i][j]";
+        if (kept(result).isPresent()) {
+            out.set("after[i][j]", keptValue(result, sight)).line(0, stays).onlyWriteFromNowOn();
+        } else if (calculated().isPresent()) {
+            out.mention(0, stays);
+        }
+        loop(result, sight, out);
+        end.follow(out, exact(result, sight));
+    }
+
+    @Override
+    public Optional<Explained> finished(Finish other) {
+        return Optional.of(new Seeing(asIs, other));
+    }
+
+    /** @return the same step with other values read, for a person who read them or left some of them out */
+    protected final Explained seeing(Sight sight) {
+        return new Seeing(sight, finish);
+    }
+
+    private final class Seeing implements Explained {
+
+        private final Sight sight;
+        private final Finish end;
+
+        Seeing(Sight sight, Finish end) {
+            this.sight = sight;
+            this.end = end;
+        }
+
+        @Override
+        public Frame frame() {
+            return frame;
+        }
+
+        @Override
+        public Value exact(Pixel pixel) {
+            return StepOperation.this.exact(pixel, sight);
+        }
+
+        @Override
+        public Value value(Pixel pixel) {
+            return StepOperation.this.value(pixel, sight, end);
+        }
+
+        @Override
+        public Working explain(Pixel pixel) {
+            return StepOperation.this.explain(pixel, sight, end);
+        }
+
+        @Override
+        public void follow(Pixel pixel, LoopWriter out) {
+            StepOperation.this.follow(pixel, sight, end, out);
+        }
+    }
+}

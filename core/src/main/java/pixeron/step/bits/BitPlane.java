@@ -1,0 +1,45 @@
+package pixeron.step.bits;
+
+import pixeron.formula.Expression;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
+
+/** {@code bit-plane bit=b}: bit b of r (0 = lowest) as 0 or M, or with {@code as=bit} as 0 or 1. */
+public final class BitPlane extends PointStep {
+
+    private static final int LAST_BIT = 15;
+    private static final NumberParameter BIT = NumberParameter.required("bit", "Bit")
+            .only(n -> n.isInt() && n.toInt() >= 0 && n.toInt() <= LAST_BIT, "a whole number from 0 to 15");
+    private static final ChoiceParameter.Choice LEVEL = new ChoiceParameter.Choice("level", "0 or M");
+    private static final ChoiceParameter.Choice AS_BIT = new ChoiceParameter.Choice("bit", "0 or 1");
+    private static final ChoiceParameter AS = ChoiceParameter.of("as", "As", LEVEL, AS_BIT);
+
+    private final Expression bare = parsed("mod(floor(r / 2^bit), 2)");
+
+    public BitPlane() {
+        super("bit-plane", "Bit plane", "Shows one binary digit of every level.", "mod(floor(r / 2^bit), 2) * M", BIT,
+                AS);
+    }
+
+    @Override
+    protected Expression expression(Arguments arguments) {
+        return arguments.get(AS).equals(AS_BIT) ? bare : super.expression(arguments);
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        return Bits.wholeOnly(this, expression(arguments), before);
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(BIT, Amount.of(0)));
+    }
+}

@@ -1,0 +1,107 @@
+package pixeron.step.bits;
+
+import java.math.BigInteger;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BinaryOperator;
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.formula.Typeset;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Opposite;
+import pixeron.step.Step;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.MaskParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
+
+/** {@code bits-and mask=m}, {@code bits-or}, {@code bits-xor}: each binary digit of r with that of a mask. */
+public final class Bits extends PointStep {
+
+    private static final MaskParameter MASK = new MaskParameter("mask", "Mask");
+    private static final String AND = "and";
+    private static final String OR = "or";
+
+    private final String word;
+    private final BinaryOperator<BigInteger> operation;
+
+    private Bits(String word, String sentence, BinaryOperator<BigInteger> operation) {
+        super("bits-" + word, "Bits " + word, sentence, "r", MASK);
+        this.word = word;
+        this.operation = operation;
+    }
+
+    public static Bits and() {
+        return new Bits(AND, "Keeps the binary digits where the mask has a 1.", BigInteger::and);
+    }
+
+    public static Bits or() {
+        return new Bits(OR, "Sets the binary digits where the mask has a 1.", BigInteger::or);
+    }
+
+    public static Bits xor() {
+        return new Bits("xor", "Turns the binary digits round where the mask has a 1.", BigInteger::xor);
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return "s = r " + word + " mask, bit by bit";
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        BigInteger mask = BigInteger.valueOf(arguments.get(MASK));
+        return PointRule.ofCases("r " + word + " mask, bit by bit", sample -> Expression.Literal.of(Rational.of(
+                operation.apply(whole(this, sample), mask), BigInteger.ONE)), sample -> why(mask, sample),
+                before.maximumLevel());
+    }
+
+    private String why(BigInteger mask, Value sample) {
+        BigInteger r = whole(this, sample);
+        BigInteger result = operation.apply(r, mask);
+        int width = Math.max(1, Math.max(mask.bitLength(), r.bitLength()));
+        return String.format(Locale.ROOT, "%s %s %s = %s", binary(r, width), word, binary(mask, width),
+                binary(result, width));
+    }
+
+    private static String binary(BigInteger number, int width) {
+        String digits = number.toString(2);
+        return "0b" + "0".repeat(Math.max(0, width - digits.length())) + digits;
+    }
+
+    /**
+     * @return the sample as a whole number
+     * @throws PixeronException if it is none from 0 on
+     */
+    private static BigInteger whole(PointStep step, Value sample) {
+        if (sample instanceof Rational r && r.isWhole() && r.signum() >= 0) {
+            return r.numerator();
+        }
+        throw PixeronException.of("%s needs whole numbers from 0 on, and %s is none.", step.title(),
+                Decimals.working(sample));
+    }
+
+    /** @return the rule of a step that takes a formula of whole numbers from 0 on */
+    static PointRule wholeOnly(PointStep step, Expression expression, Image before) {
+        return PointRule.ofCases(Typeset.text(expression), sample -> {
+            whole(step, sample);
+            return expression;
+        }, sample -> "", before.maximumLevel());
+    }
+
+    @Override
+    public Optional<Opposite> opposite(Step step) {
+        return word.equals(AND) ? Optional.of(new Opposite("the bits are joined by or instead of and", step.as(or())))
+                : word.equals(OR) ? Optional.of(new Opposite("the bits are joined by and instead of or", step.as(and())))
+                : Optional.empty();
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(MASK, maximumLevel / 2));
+    }
+}

@@ -1,0 +1,40 @@
+package pixeron.step.bits;
+
+import pixeron.formula.Expression;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
+
+/** {@code shift by=n}: r·2ⁿ for n &gt; 0, ⌊r ÷ 2⁻ⁿ⌋ for n &lt; 0; −16 ≤ n ≤ 16. */
+public final class Shift extends PointStep {
+
+    private static final int FARTHEST = 16;
+    private static final NumberParameter BY = NumberParameter.required("by", "By")
+            .only(n -> n.isInt() && Math.abs(n.toInt()) <= FARTHEST, "a whole number from -16 to 16");
+
+    private final Expression right = parsed("floor(r / 2^(-by))");
+
+    public Shift() {
+        super("shift", "Shift", "Moves the binary digits: to the left doubles, to the right halves.", "r * 2^by", BY);
+    }
+
+    @Override
+    protected Expression expression(Arguments arguments) {
+        return arguments.get(BY).number().signum() < 0 ? right : super.expression(arguments);
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        return Bits.wholeOnly(this, expression(arguments), before);
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(BY, Amount.of(-1)));
+    }
+}

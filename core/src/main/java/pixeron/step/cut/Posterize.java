@@ -1,0 +1,103 @@
+package pixeron.step.cut;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Handle;
+import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ListParameter;
+import pixeron.step.pointwise.PointRule;
+import pixeron.step.pointwise.PointStep;
+
+/** {@code posterize cuts="…" values="…"}: the first cut with r &lt; cut gives its value, else the last value. */
+public final class Posterize extends PointStep {
+
+    private static final ListParameter CUTS = new ListParameter("cuts", "Cuts", "rising numbers such as 50 100 150");
+    private static final ListParameter VALUES = new ListParameter("values", "Values", "numbers, one more than cuts");
+
+    /** Whether a cut itself belongs to the range below it, which is a slip. */
+    private final boolean isAtMost;
+
+    public Posterize() {
+        this(false);
+    }
+
+    private Posterize(boolean isAtMost) {
+        super("posterize", "Posterize", "A value of its own for each range of levels between cuts.", "r", CUTS, VALUES);
+        this.isAtMost = isAtMost;
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return "s = the value of the first cut above r, else the last value";
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        List<Rational> cuts = arguments.get(CUTS);
+        for (int n = 1; n < cuts.size(); n++) {
+            if (cuts.get(n).compareTo(cuts.get(n - 1)) <= 0) {
+                throw PixeronException.of("posterize has the cut %s behind %s; cuts must rise.",
+                        Decimals.print(cuts.get(n)), Decimals.print(cuts.get(n - 1)));
+            }
+        }
+        if (arguments.get(VALUES).size() != cuts.size() + 1) {
+            throw PixeronException.of("posterize has %d cuts and %d values; one value more than cuts is right.",
+                    cuts.size(), arguments.get(VALUES).size());
+        }
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        List<Rational> cuts = arguments.get(CUTS);
+        List<Rational> values = arguments.get(VALUES);
+        return PointRule.ofCases("the value of the first cut above r", sample -> Expression.Literal.of(
+                values.get(bin(cuts, sample))), sample -> why(cuts, bin(cuts, sample)), before.maximumLevel());
+    }
+
+    private int bin(List<Rational> cuts, Value sample) {
+        int bin = 0;
+        while (bin < cuts.size() && sample.compareValue(cuts.get(bin)) >= (isAtMost ? 1 : 0)) {
+            bin++;
+        }
+        return bin;
+    }
+
+    private String why(List<Rational> cuts, int bin) {
+        return bin == cuts.size() ? "no cut is above r" : (isAtMost ? "the first cut not below r is " : "the first cut above r is ") + Decimals.working(cuts.get(bin));
+    }
+
+    @Override
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        List<Rational> cuts = step.arguments().get(CUTS);
+        return IntStream.range(0, cuts.size()).mapToObj(n -> new Handle("cuts " + n, cuts.get(n), Optional.empty(),
+                (level, result) -> {
+            List<Rational> moved = new ArrayList<>(cuts);
+            moved.set(n, level);
+            return step.with(CUTS, moved);
+        })).toList();
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(Slip.of("strictness", "r = cut still gets the value of that cut (r ≤ cut)",
+                step -> step.as(new Posterize(true))));
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(CUTS, List.of(Rational.of(maximumLevel, 2)))
+                .with(VALUES, List.of(Rational.ZERO, Rational.of(maximumLevel))));
+    }
+}

@@ -1,0 +1,56 @@
+package pixeron.step.key;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import pixeron.PixeronException;
+import pixeron.number.Decimals;
+
+/**
+ * A key with one of a few words.
+ *
+ * @param key the key
+ * @param title the name beside its field
+ * @param defaultValue the choice when the line does not give it
+ * @param choices all of them, in the order in which they are offered
+ */
+public record ChoiceParameter(String key, String title, Optional<Choice> defaultValue, List<Choice> choices)
+        implements Parameter<ChoiceParameter.Choice> {
+
+    /**
+     * @param word in the step line
+     * @param sentence what it means, in a few words
+     */
+    public record Choice(String word, String sentence) {
+    }
+
+    public ChoiceParameter {
+        choices = List.copyOf(choices);
+    }
+
+    /** @return a key whose default is the first choice */
+    public static ChoiceParameter of(String key, String title, Choice... choices) {
+        return new ChoiceParameter(key, title, Optional.of(choices[0]), List.of(choices));
+    }
+
+    @Override
+    public boolean isRequired() {
+        return defaultValue.isEmpty();
+    }
+
+    @Override
+    public String range() {
+        return choices.stream().map(Choice::word).collect(Collectors.joining(", "));
+    }
+
+    @Override
+    public Choice parse(String text) {
+        return choices.stream().filter(choice -> choice.word().equals(text)).findFirst().orElseThrow(() ->
+                PixeronException.of("%s=%s is unknown; give one of %s.", key, Decimals.shortened(text), range()));
+    }
+
+    @Override
+    public String print(Choice value) {
+        return value.word();
+    }
+}

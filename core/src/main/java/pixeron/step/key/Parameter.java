@@ -1,0 +1,37 @@
+package pixeron.step.key;
+
+import java.util.Optional;
+
+/**
+ * One key of a step line: what it is called, what it may be, and how its value is read and printed.
+ *
+ * @param <T> the type of its value
+ */
+public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter, TextParameter,
+        ListParameter, PairsParameter, MatrixParameter, MaskParameter {
+
+    /** @return the key in a step line */
+    String key();
+
+    /** @return the name beside its field: one or two words */
+    String title();
+
+    /** @return true when the line must give it */
+    boolean isRequired();
+
+    /** @return the value when the line does not give it; empty: nothing stands there */
+    Optional<T> defaultValue();
+
+    /** @return what may stand there, in words: {@code a number other than 0} */
+    String range();
+
+    /**
+     * @param text the value as it stands in a line
+     * @return the value
+     * @throws PixeronException if text is not in {@link #range}; the message says what would be right
+     */
+    T parse(String text);
+
+    /** @return the value as {@link #parse} reads it, without quotes */
+    String print(T value);
+}

@@ -1,0 +1,127 @@
+package pixeron.step.pointwise;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.formula.Function;
+import pixeron.formula.Operator;
+import pixeron.formula.Parser;
+import pixeron.formula.Trace;
+import pixeron.formula.Typeset;
+import pixeron.number.Rational;
+import pixeron.step.Early;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.Way;
+
+/**
+ * Slips that every step with a formula has by its formula alone: a limit that counts on the other side, and numbers on the
+ * way that are rounded too early.
+ */
+final class FormulaSlips {
+
+    private static final Set<String> PLACES = Set.of("i", "j", "x", "y");
+    private static final Expression ONE = Expression.Literal.of(Rational.ONE);
+    private static final Expression PI = Parser.parse("pi", Set.of());
+    private static final Expression HALF_TURN = Expression.Literal.of(Rational.of(180));
+
+    private FormulaSlips() {
+    }
+
+    static List<Slip> of(PointStep type) {
+        return List.of(Slip.of("strictness", right -> strictness(type, right)),
+                Slip.of("counted-from-one", right -> fromOne(type, right)), Slip.of("degrees-for-radians", right -> degrees(type, right)),
+                Early.slip((right, decimals) -> early(type, right, decimals)));
+    }
+
+    /** Each comparison of its own, then all together where there are several. */
+    private static List<Way> strictness(PointStep type, Operation right) {
+        if (!(right instanceof PointOperation operation)) {
+            return List.of();
+        }
+        List<Expression.Binary> comparisons = operation.rule().formula().map(FormulaSlips::comparisons).orElse(List.of());
+        List<Way> ways = new ArrayList<>();
+        for (Expression.Binary comparison : comparisons) {
+            ways.addAll(done(type, right, words(comparison), rule -> rule.changed(part ->
+                    part.equals(comparison) ? turned(comparison) : part)));
+        }
+        if (comparisons.size() > 1) {
+            ways.addAll(done(type, right, "every limit itself counts on its other side", rule -> rule.changed(part ->
+                    part instanceof Expression.Binary binary && comparisons.contains(binary) ? turned(binary) : part)));
+        }
+        return ways;
+    }
+
+    /** A formula with the place of the pixel: rows and columns were counted from 1. */
+    private static List<Way> fromOne(PointStep type, Operation right) {
+        return right instanceof PointOperation operation && operation.rule().hasPlace() ? done(type, right,
+                "rows and columns are counted from 1", rule -> rule.changed(part -> part instanceof Expression.Variable place
+                        && PLACES.contains(place.name()) ? new Expression.Binary(Operator.ADD, place, ONE) : part)) : List.of();
+    }
+
+    /** A formula with an angle: its number was taken in degrees. */
+    private static List<Way> degrees(PointStep type, Operation right) {
+        boolean hasAngle = right instanceof PointOperation operation && operation.rule().formula().filter(formula ->
+                !Trace.changed(formula, FormulaSlips::inDegrees).equals(formula)).isPresent();
+        return hasAngle ? done(type, right, "the number of the angle is taken in degrees", rule ->
+                rule.changed(FormulaSlips::inDegrees)) : List.of();
+    }
+
+    private static Expression inDegrees(Expression part) {
+        return part instanceof Expression.Call call && (call.function() == Function.SIN || call.function() == Function.COS)
+                ? new Expression.Call(call.function(), List.of(new Expression.Binary(Operator.DIVIDE, new Expression.Binary(
+                        Operator.MULTIPLY, call.arguments().get(0), PI), HALF_TURN))) : part;
+    }
+
+    private static List<Way> done(PointStep type, Operation right, String words,
+            java.util.function.UnaryOperator<PointRule> change) {
+        Step step = right.step();
+        return Way.tried(words, () -> new OtherFormula(type, change).of(step), right);
+    }
+
+    private static String words(Expression.Binary comparison) {
+        return Typeset.text(turned(comparison)) + " is taken for " + Typeset.text(comparison);
+    }
+
+    private static Expression.Binary turned(Expression.Binary comparison) {
+        return new Expression.Binary(comparison.operator().withOrWithoutEqual(), comparison.left(), comparison.right());
+    }
+
+    private static List<Expression.Binary> comparisons(Expression expression) {
+        List<Expression.Binary> found = new ArrayList<>();
+        Trace.changed(expression, part -> {
+            if (part instanceof Expression.Binary binary && binary.operator() != binary.operator().withOrWithoutEqual()
+                    && !found.contains(binary)) {
+                found.add(binary);
+            }
+            return part;
+        });
+        return found;
+    }
+
+    private static List<Way> early(PointStep type, Operation right, int decimals) {
+        List<Way> ways = new ArrayList<>();
+        for (EarlyPart part : type.earlyParts(right.step().arguments())) {
+            Expression whole = type.parsed(part.formula());
+            Expression number = type.parsed(part.part());
+            Expression rounded = rounded(number, decimals);
+            Expression changed = Trace.changed(whole, found -> found.equals(number) ? rounded : found);
+            ways.addAll(done(type, right, part.words() + " is rounded " + Early.to(decimals), rule -> rule.with(changed)));
+        }
+        return ways;
+    }
+
+    private static Expression rounded(Expression number, int decimals) {
+        Expression scale = Expression.Literal.of(Early.scale(decimals));
+        try {
+            Expression round = Parser.parse(decimals == 0 ? "round(x)" : "round(x * d) / d", Set.of("x", "d"));
+            return Trace.changed(round, part -> part.equals(new Expression.Variable("x")) ? number
+                    : part.equals(new Expression.Variable("d")) ? scale : part);
+        } catch (PixeronException never) {
+            throw new IllegalStateException(never);
+        }
+    }
+}

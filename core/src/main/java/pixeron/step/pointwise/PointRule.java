@@ -1,0 +1,209 @@
+package pixeron.step.pointwise;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import pixeron.formula.Expression;
+import pixeron.formula.Trace;
+import pixeron.formula.Typeset;
+import pixeron.number.Value;
+import pixeron.working.Line;
+import pixeron.working.Run;
+import pixeron.working.Table;
+
+/**
+ * How a point step works on one image: its formula with every number that the keys or the image give. Immutable.
+ *
+ * <p>Mostly one formula serves all samples. A step whose formula depends on the sample, such as straight lines between
+ * points, gives the formula of each sample and says why it is that one.
+ */
+public final class PointRule {
+
+    /** The formula of a sample. */
+    record Case(Expression expression, String why) {
+    }
+
+    /**
+     * The formula.
+     *
+     * @param shown as it is written for all samples
+     * @param same the formula that serves all samples; empty where it depends on the sample
+     * @param cases the formula of a sample
+     * @param ofSample numbers that depend on the sample, such as C(r); null for other names
+     */
+    private record Formula(List<Run> shown, Optional<Expression> same, Function<Value, Case> cases,
+            BiFunction<String, Value, Value> ofSample, boolean hasPlace) {
+    }
+
+    /** What is told beside it. */
+    private record Told(List<Line> facts, List<String> notes) {
+    }
+
+    /** Tables by which it is worked out, and the exact value of a level over the columns of the levels table. */
+    private record Tables(List<Supplier<Table>> all, Optional<Table.Rule> mapping) {
+    }
+
+    private final Formula formula;
+    private final Map<String, Value> constants;
+    private final Told told;
+    private final Tables tables;
+    private final int maximumLevel;
+
+    private PointRule(Formula formula, Map<String, Value> constants, Told told, Tables tables, int maximumLevel) {
+        this.formula = formula;
+        this.constants = Collections.unmodifiableMap(new LinkedHashMap<>(constants));
+        this.told = told;
+        this.tables = tables;
+        this.maximumLevel = maximumLevel;
+    }
+
+    private static PointRule of(Formula formula, int maximumLevel) {
+        return new PointRule(formula, Map.of(), new Told(List.of(), List.of()), new Tables(List.of(), Optional.empty()),
+                maximumLevel);
+    }
+
+    /**
+     * @param expression over r, the keys and the constants; the same for every sample
+     * @param maximumLevel M of the result
+     */
+    public static PointRule of(Expression expression, int maximumLevel) {
+        Case always = new Case(expression, "");
+        return of(new Formula(Typeset.runs(expression), Optional.of(expression), sample -> always, (name, sample) -> null, false),
+                maximumLevel);
+    }
+
+    /**
+     * A rule with a formula for each sample.
+     *
+     * @param formula what is written for all of them
+     * @param expression the formula of a sample
+     * @param why why it is that one
+     * @param maximumLevel M of the result
+     */
+    public static PointRule ofCases(String formula, Function<Value, Expression> expression,
+            Function<Value, String> why, int maximumLevel) {
+        return of(new Formula(List.of(Run.plain(formula)), Optional.empty(), sample -> new Case(expression.apply(sample),
+                why.apply(sample)), (name, sample) -> null, false), maximumLevel);
+    }
+
+    private static <T> List<T> with(List<T> all, T one) {
+        List<T> more = new ArrayList<>(all);
+        more.add(one);
+        return List.copyOf(more);
+    }
+
+    private PointRule with(Formula other) {
+        return new PointRule(other, constants, told, tables, maximumLevel);
+    }
+
+    private PointRule with(Tables other) {
+        return new PointRule(formula, constants, told, other, maximumLevel);
+    }
+
+    /** @return this with a number that the formula has, and how it came about */
+    public PointRule withConstant(String name, Value value, Line how) {
+        Map<String, Value> all = new LinkedHashMap<>(constants);
+        all.put(name, value);
+        return new PointRule(formula, all, new Told(with(told.facts, how), told.notes), tables, maximumLevel);
+    }
+
+    /**
+     * @param shown the formula as it is written for all samples: M × C(r) ÷ N
+     * @param number a number of the formula for a sample, or null for a name that does not depend on it
+     * @param why how those came about
+     * @return this with numbers that depend on the sample
+     */
+    public PointRule withOfSample(String shown, BiFunction<String, Value, Value> number, Function<Value, String> why) {
+        Function<Value, Case> cases = formula.cases;
+        return with(new Formula(List.of(Run.plain(shown)), formula.same, sample -> new Case(cases.apply(sample).expression,
+                why.apply(sample)), number, formula.hasPlace));
+    }
+
+    /** @return this with something that the person should know */
+    public PointRule withNote(String note) {
+        return new PointRule(formula, constants, new Told(told.facts, with(told.notes, note)), tables, maximumLevel);
+    }
+
+    /**
+     * @param table is made when it is asked for: some have many rows of long fractions
+     * @return this with a table by which a number of the formula is worked out
+     */
+    public PointRule withTable(Supplier<Table> table) {
+        return with(new Tables(with(tables.all, table), tables.mapping));
+    }
+
+    /** @return this with the exact value of a level as a rule over the columns of the levels table */
+    public PointRule withMapping(Table.Rule rule) {
+        return with(new Tables(tables.all, Optional.of(rule)));
+    }
+
+    /** @return this with a formula that has the pixel's place: i, j, y, x */
+    public PointRule withPlace() {
+        return with(new Formula(formula.shown, formula.same, formula.cases, formula.ofSample, true));
+    }
+
+    /** @return this with another formula of the same names, for somebody who takes it for the right one */
+    PointRule with(Expression other) {
+        Function<Value, Case> cases = formula.cases;
+        return with(new Formula(Typeset.runs(other), Optional.of(other), sample -> new Case(other, cases.apply(sample).why),
+                formula.ofSample, formula.hasPlace));
+    }
+
+    /** @return this with parts of the formula changed; see {@link Trace#changed} */
+    PointRule changed(UnaryOperator<Expression> change) {
+        return formula.same.map(expression -> with(Trace.changed(expression, change))).orElse(this);
+    }
+
+    /** @return the formula that serves all samples; empty where it depends on the sample */
+    Optional<Expression> formula() {
+        return formula.same;
+    }
+
+    List<Run> shown() {
+        return formula.shown;
+    }
+
+    Case at(Value sample) {
+        return formula.cases.apply(sample);
+    }
+
+    /** @return a number that depends on the sample; null for a name that does not */
+    Value ofSample(String name, Value sample) {
+        return formula.ofSample.apply(name, sample);
+    }
+
+    Map<String, Value> constants() {
+        return constants;
+    }
+
+    List<Line> facts() {
+        return told.facts;
+    }
+
+    List<String> notes() {
+        return told.notes;
+    }
+
+    List<Table> tables() {
+        return tables.all.stream().map(Supplier::get).toList();
+    }
+
+    Optional<Table.Rule> mapping() {
+        return tables.mapping;
+    }
+
+    boolean hasPlace() {
+        return formula.hasPlace;
+    }
+
+    int maximumLevel() {
+        return maximumLevel;
+    }
+}

@@ -1,0 +1,180 @@
+package pixeron.step.pointwise;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.formula.Parser;
+import pixeron.formula.Typeset;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Handle;
+import pixeron.step.Inputs;
+import pixeron.step.NamedStep;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.StepType;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
+import pixeron.step.table.LevelRows;
+import pixeron.working.TableKind;
+
+/**
+ * A step whose result at a pixel depends on that pixel's level alone.
+ *
+ * <p>A subclass gives its formula once, as text over r, M and its number keys; bulk result, working and typeset
+ * formula all come from that.
+ */
+public abstract class PointStep extends NamedStep {
+
+    /** The numbers of the formula that the image gives. */
+    public static final TableKind CONSTANTS = TableKind.of("constants", "Constants");
+
+    private final List<Parameter<?>> ownParameters;
+    private final Set<String> fromImage;
+    private final Expression expression;
+
+    /**
+     * @param name the first word of its line
+     * @param title its name for people
+     * @param sentence what it does
+     * @param formula over r, M and the number keys
+     * @param ownParameters its own keys
+     */
+    protected PointStep(String name, String title, String sentence, String formula, Parameter<?>... ownParameters) {
+        this(name, title, sentence, formula, Set.of(), ownParameters);
+    }
+
+    /**
+     * @param fromImage names in the formula that {@link #rule} gives numbers to
+     */
+    protected PointStep(String name, String title, String sentence, String formula, Set<String> fromImage,
+            Parameter<?>... ownParameters) {
+        super(name, title, sentence);
+        this.ownParameters = List.of(ownParameters);
+        this.fromImage = Set.copyOf(fromImage);
+        this.expression = parsed(formula);
+    }
+
+    /** @return the text as a formula over r, M and the number keys */
+    protected final Expression parsed(String formula) {
+        Set<String> names = Stream.concat(Stream.of("r", "M"), ownParameters.stream().map(Parameter::key))
+                .collect(Collectors.toSet());
+        names.addAll(fromImage);
+        return Parser.parse(formula, names);
+    }
+
+    /** @return the formula for these arguments, where it depends on a choice; else always the same */
+    protected Expression expression(Arguments arguments) {
+        return expression;
+    }
+
+    /**
+     * How the step works on an image.
+     *
+     * @param arguments every required key has a value
+     * @param before the image before
+     * @param area the part that the step works on; statistics are taken over it
+     * @return its formula with what the image gives; the number keys are put in by who asks
+     * @throws pixeron.PixeronException if the step cannot be applied to this image
+     */
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        return PointRule.of(expression(arguments), before.maximumLevel());
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return "s = " + Typeset.text(expression(arguments));
+    }
+
+    @Override
+    public final List<Parameter<?>> ownParameters() {
+        return ownParameters;
+    }
+
+    /**
+     * Checks what depends on M.
+     *
+     * @throws pixeron.PixeronException if the keys contradict each other for this maximum level
+     */
+    protected void validate(Arguments arguments, int maximumLevel) {
+    }
+
+    /** @throws PixeronException if low is above high for this maximum level */
+    protected static void requireOrder(String name, Amount low, Amount high, int maximumLevel) {
+        if (low.resolve(maximumLevel).compareTo(high.resolve(maximumLevel)) > 0) {
+            throw PixeronException.of("%s has low=%s above high=%s; low must be at most high.", name, low, high);
+        }
+    }
+
+    /** @return keys that are input levels: lines on the curve and across the counts of levels */
+    protected List<NumberParameter> levelKeys() {
+        return List.of();
+    }
+
+    /**
+     * @param step of this type
+     * @param constants the numbers of its formula, those that the image gives among them
+     * @param maximumLevel M of the image before
+     * @return what can be dragged on its curve
+     */
+    protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
+        return levelKeys().stream().filter(key -> constants.get(key.key()) instanceof Rational)
+                .map(key -> Handle.line(step, key, (Rational) constants.get(key.key()))).toList();
+    }
+
+    /** @return numbers on the way that are often rounded too early, with these arguments */
+    protected List<EarlyPart> earlyParts(Arguments arguments) {
+        return List.of();
+    }
+
+    /** @return slips of its own kind, beside those that its formula alone makes possible */
+    protected List<Slip> ownSlips() {
+        return List.of();
+    }
+
+    @Override
+    public final List<Slip> slips() {
+        return Stream.concat(FormulaSlips.of(this).stream(), ownSlips().stream()).toList();
+    }
+
+    /** @return the slip of taking the formula for another one of the same names */
+    protected final Slip otherFormula(String id, String words, String formula) {
+        Expression other = parsed(formula);
+        return Slip.of(id, words, step -> new OtherFormula(this, rule -> rule.with(other)).of(step));
+    }
+
+    /** @return the tables that are its own, beside counts of levels, new levels and constants */
+    protected List<TableKind> ownTables() {
+        return List.of();
+    }
+
+    @Override
+    public final List<TableKind> tables() {
+        return Stream.concat(Stream.of(LevelRows.HISTOGRAM, LevelRows.LEVELS, CONSTANTS), ownTables().stream()).toList();
+    }
+
+    @Override
+    public final Operation bind(Step step, Inputs inputs) {
+        return bind(step, inputs, UnaryOperator.identity());
+    }
+
+    /** @param change what somebody makes of the rule who takes it for another one */
+    final Operation bind(Step step, Inputs inputs, UnaryOperator<PointRule> change) {
+        Image before = inputs.image(this);
+        validate(step.arguments(), before.maximumLevel());
+        Optional<Area> area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+        PointRule rule = rule(step.arguments(), before, area.orElseGet(() -> Area.all(before)));
+        return new PointOperation(step, before, change.apply(rule));
+    }
+}

@@ -1,0 +1,81 @@
+package pixeron.step.table;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntFunction;
+import pixeron.PixeronException;
+import pixeron.image.Histogram;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Finish;
+import pixeron.working.Table;
+import pixeron.working.TableKind;
+
+/** The tables with a row for every level 0 … M. */
+public final class LevelRows {
+
+    private static final Map<String, String> WORDS = Map.of("k", "level k", "n", "count n", "p", "share p", "running",
+            "running C", "share", "share P", "s", "level s");
+    /** Counts of levels. */
+    public static final TableKind HISTOGRAM = TableKind.of("histogram", "Histogram table").with(WORDS);
+    /** What becomes of every level. */
+    public static final TableKind LEVELS = TableKind.of("levels", "Levels table").with(WORDS);
+
+    private LevelRows() {
+    }
+
+    private static List<Value> counted(Histogram histogram, int level) {
+        return List.of(Rational.of(level), Rational.of(histogram.count(level)),
+                Rational.of(histogram.count(level), total(histogram)));
+    }
+
+    private static int total(Histogram histogram) {
+        return histogram.running(histogram.maximumLevel());
+    }
+
+    private static Table.Rule share(Histogram histogram) {
+        return TableRule.of("n / N", Map.of("N", Rational.of(total(histogram))), "n");
+    }
+
+    /** @return k, n(k), p(k) */
+    public static Table histogram(Histogram histogram) {
+        List<List<Value>> rows = new ArrayList<>();
+        for (int level = 0; level <= histogram.maximumLevel(); level++) {
+            rows.add(counted(histogram, level));
+        }
+        return new Table(HISTOGRAM, List.of("k", "n", "p"), rows).withRules(Map.of("p", share(histogram)))
+                .withSums("n", "p");
+    }
+
+    /**
+     * @param exact the value of a level before rounding
+     * @param finish rounding and overflow
+     * @param mapping the exact value as a rule over the running count, where it is one
+     * @return k, n(k), p(k), C(k), P(k), exact value, new level; without the rows of levels that have no value
+     */
+    public static Table levels(Histogram histogram, IntFunction<Value> exact, Finish finish, Optional<Table.Rule> mapping) {
+        List<List<Value>> rows = new ArrayList<>();
+        for (int level = 0; level <= histogram.maximumLevel(); level++) {
+            try {
+                List<Value> row = new ArrayList<>(counted(histogram, level));
+                Value value = exact.apply(level);
+                row.addAll(List.of(Rational.of(histogram.running(level)),
+                        Rational.of(histogram.running(level), total(histogram)), value, finish.apply(value)));
+                rows.add(row);
+            } catch (PixeronException withoutValue) {
+                // Such as the logarithm of a level that does not occur: there is nothing to write.
+                continue;
+            }
+        }
+        Map<String, Table.Rule> rules = new HashMap<>(Map.of("p", share(histogram),
+                "running", TableRule.of("runningAbove + n", Map.of(), "runningAbove", "n"),
+                "share", TableRule.of("running / N", Map.of("N", Rational.of(total(histogram))), "running"),
+                "s", TableRule.finished(finish, "exact")));
+        mapping.ifPresent(rule -> rules.put("exact", rule));
+        return new Table(LEVELS, List.of("k", "n", "p", "running", "share", "exact", "s"), rows).withRules(rules)
+                .withSums("n", "p");
+    }
+}
