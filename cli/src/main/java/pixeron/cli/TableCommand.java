@@ -64,7 +64,7 @@ final class TableCommand implements Runnable {
      */
     static Table named(List<Table> all, String name) {
         return all.stream().filter(table -> table.name().equals(name)).findFirst().orElseThrow(() ->
-                PixeronException.of(all.isEmpty() ? "The last step has no tables: an open image has values, not levels."
+                PixeronException.of(all.isEmpty() ? "The last step has no tables: it is not worked out level by level, or its image has values that are no levels."
                         : "The last step has no table \"%s\"; it has %s.", Decimals.shortened(String.valueOf(name)),
                         all.stream().map(Table::name).collect(Collectors.joining(", "))));
     }

@@ -16,6 +16,9 @@ import org.junit.jupiter.api.io.TempDir;
 /** Runs commands as they are written in a terminal, on a small image. */
 abstract class CommandTest {
 
+    /** A refusal is read at a glance. */
+    private static final int LONGEST = 300;
+
     @TempDir
     protected Path folder;
     /** 137 97 96 in the first row, 164 98 101 in the second. */
@@ -48,7 +51,7 @@ abstract class CommandTest {
 
     protected void assertBad(String message, Object... words) {
         assertThat(pixeron(words)).isEqualTo(2);
-        assertThat(error).contains(message).hasLineCount(1);
+        assertThat(error).contains(message).hasLineCount(1).hasSizeLessThanOrEqualTo(LONGEST);
         assertThat(output).isEmpty();
     }
 }

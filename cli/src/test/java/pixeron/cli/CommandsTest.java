@@ -105,6 +105,24 @@ class CommandsTest extends CommandTest {
                 answers.resolve("a.csv"), "--out", out);
     }
 
+    /** The last pixel of the rectangle is row 1, column 1: who writes that for its size has one cell. */
+    @Test
+    void aTableOfAnotherShapeIsComparedWhereBothHaveCells() throws IOException {
+        String crop = "crop row=0 column=1 height=2 width=1";
+        Path right = write("right.csv", "97\n98\n");
+        assertThat(pixeron("check", image, "--step", crop, "--by-hand", right)).isZero();
+        Path larger = write("larger.csv", "97,96\n98,0\n");
+        assertThat(pixeron("check", image, "--step", crop, "--by-hand", larger, "--format", "json")).isEqualTo(1);
+        assertThat(json().get("agree").intValue()).isEqualTo(2);
+        assertThat(json().get("differ").intValue()).isZero();
+        assertThat(json().get("slips")).isEmpty();
+        // The last pixel, row 1, column 1, written for height and width.
+        Path misread = write("misread.csv", "97\n");
+        assertThat(pixeron("check", image, "--step", crop, "--by-hand", misread, "--format", "json")).isEqualTo(1);
+        assertThat(json().get("slips").get(0).get("id").textValue()).isEqualTo("corner-for-size");
+        assertBad("--at 0,1 is outside the result of 2 rows and 1 columns", "explain", image, "--step", crop, "--at", "0,1");
+    }
+
     @Test
     void aRightOrEmptySheetHasNothingToSay() throws IOException {
         Path hand = write("hand.csv", "154,,0\n255,8,\n");
@@ -150,8 +168,8 @@ class CommandsTest extends CommandTest {
         assertThat(Pixeron.isCommand("table", "proof.pgm")).isTrue();
         assertBad("Unknown option: '--loud'", "facts", image, "--loud");
         assertBad("Missing required", "check", image, "--step", "invert");
-        assertBad("hand.csv: The table has 1 rows, and the result has 2", "check", image, "--step", "invert",
-                "--by-hand", write("hand.csv", "1,2,3\n"));
+        assertBad("hand.csv: Row 1 (counted from 0) of the table has 2 cells, and the result has 3", "check", image, "--step",
+                "invert", "--by-hand", write("hand.csv", "1,2,3\n1,2\n"));
         assertBad("\"abc\" is neither a number nor an expression", "check", image, "--step", "invert",
                 "--by-hand", write("hand.csv", "1,2,3\n1,2,abc\n"));
         assertThat(out).hasContent("old");

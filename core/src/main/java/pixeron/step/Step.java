@@ -34,14 +34,14 @@ public record Step(StepType type, Arguments arguments) {
         return new Step(type, arguments.without(parameter));
     }
 
-    /** @return this with another rounding */
+    /** @return this with another rounding; itself where it has none */
     public Step with(Rounding rounding) {
-        return with(type.roundingParameter(), type.roundingParameter().parse(rounding.word()));
+        return !has(Common.ROUNDING) ? this : with(type.roundingParameter(), type.roundingParameter().parse(rounding.word()));
     }
 
-    /** @return this with another overflow rule */
+    /** @return this with another overflow rule; itself where it has none */
     public Step with(Overflow overflow) {
-        return with(type.overflowParameter(), type.overflowParameter().parse(overflow.word()));
+        return !has(Common.OVERFLOW) ? this : with(type.overflowParameter(), type.overflowParameter().parse(overflow.word()));
     }
 
     public Rounding rounding() {

@@ -4,13 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.IntBinaryOperator;
 import org.junit.jupiter.api.Test;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.SlipFinder;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.gray.GrayRule;
+import pixeron.step.gray.GraySource;
+import pixeron.step.gray.Transparency;
 
 /** For every slip values by hand from a little loop written here; its id must come first. */
 class SlipIdsTest {
@@ -206,5 +214,69 @@ class SlipIdsTest {
         proof("digits-swapped", "add amount=3", (i, j) -> i == 2 && j == 3 ? 138 : clip(PROOF[i][j] + 3));
         proof("one-unit-off", "add amount=3", (i, j) -> i == 2 && j == 3 ? 184 : clip(PROOF[i][j] + 3));
         assertThat(find(PROOF, 255, "add amount=3", (i, j) -> i == 2 && j == 3 ? 17 : clip(PROOF[i][j] + 3))).isEmpty();
+    }
+
+    /** Every limit that there is, each once the other way round. */
+    @Test
+    void aLimitCountsOnItsOtherSide() {
+        sort("strictness", "posterize cuts=\"2 5\" values=\"0 3 7\"", (i, j) -> SORT[i][j] <= 2 ? 0 : SORT[i][j] <= 5 ? 3 : 7);
+        sort("strictness", "slice low=2 high=3 inside=7 outside=0", (i, j) -> SORT[i][j] > 2 && SORT[i][j] <= 3 ? 7 : 0);
+        sort("strictness", "band low=2 high=5", (i, j) -> SORT[i][j] > 2 && SORT[i][j] < 5 ? 7 : 0);
+        sort("strictness", "threshold at=2 compare=at-least", (i, j) -> SORT[i][j] > 2 ? 7 : 0);
+        sort("strictness", "formula expression=\"if(r < 2, 7, r)\"", (i, j) -> SORT[i][j] <= 2 ? 7 : SORT[i][j]);
+        // 9 of 25 are at most 1, which is just 36 %; who wants more than that goes on to 2.
+        assertThat(running(1)).isEqualTo(9);
+        sort("strictness", "threshold-share percent=36", (i, j) -> SORT[i][j] > 2 ? 7 : 0);
+    }
+
+    @Test
+    void mIsTakenForTheNumberOfLevels() {
+        sort("maximum-for-count", "add amount=4 overflow=wrap", (i, j) -> Math.floorMod(SORT[i][j] + 4, 7));
+        proof("maximum-for-count", KERNEL + " divisor=1 overflow=wrap", (i, j) -> sum("zero", UNEVEN, i, j) % 255);
+        sort("maximum-for-count", "formula expression=\"L - 1 - r\" overflow=keep", (i, j) -> 7 - 1 - SORT[i][j]);
+    }
+
+    @Test
+    void rowsAndColumnsOfAFormulaAreCountedFromOne() {
+        sort("counted-from-one", "formula expression=\"r + 2*i\" overflow=keep", (i, j) -> SORT[i][j] + 2 * (i + 1));
+        proof("degrees-for-radians", "formula expression=\"100 + 90*sin(r)\"", (i, j) ->
+                (int) Math.round(100 + 90 * Math.sin(Math.toRadians(PROOF[i][j]))));
+    }
+
+    /** Row 1, column 2 on: who begins at row 2, column 3 has other numbers altogether. */
+    @Test
+    void aCropIsCountedFromOne() {
+        String line = "crop row=1 column=1 height=3 width=3";
+        Image before = Image.of(255, PROOF);
+        for (int one : new int[] {1, -1}) {
+            HandSheet sheet = HandSheet.EMPTY;
+            for (int n = 0; n < 9; n++) {
+                sheet = sheet.with(new Pixel(n / 3, n % 3), String.valueOf(PROOF[n / 3 + 1 + one][n % 3 + 1 + one]));
+            }
+            Operation crop = StepLine.parse(line).bind(before);
+            assertThat(SlipFinder.find(Check.of(sheet, crop), crop).slips()).first().extracting(Explanation::id)
+                    .isEqualTo("counted-from-one");
+        }
+    }
+
+    @Test
+    void grayIsMadeByAnotherRule() {
+        Image red = Image.of(255, new int[][] {{200, 10, 77}, {31, 140, 9}});
+        Image green = Image.of(255, new int[][] {{20, 110, 70}, {131, 14, 90}});
+        Image blue = Image.of(255, new int[][] {{90, 240, 7}, {3, 144, 190}});
+        Image alpha = Image.of(255, new int[][] {{255, 0, 128}, {255, 64, 255}});
+        GraySource opaque = new GraySource(new ColourImage(red, green, blue, Optional.empty()), GrayRule.parse("luma-601"),
+                Transparency.OVER_WHITE);
+        HandSheet mean = HandSheet.EMPTY;
+        for (int n = 0; n < 6; n++) {
+            mean = mean.with(red.pixel(n), String.valueOf(nearest(red.level(n) + green.level(n) + blue.level(n), 3)));
+        }
+        Explanation found = new SlipFinder(opaque).find(Check.of(mean, opaque), Progress.NONE).slips().get(0);
+        assertThat(found.id()).isEqualTo("other-gray-rule");
+        assertThat(found.text()).contains("mean");
+        GraySource clear = new GraySource(new ColourImage(red, green, blue, Optional.of(alpha)), GrayRule.parse("mean"),
+                Transparency.OVER_WHITE);
+        assertThat(new SlipFinder(clear).find(Check.of(mean, clear), Progress.NONE).slips().get(0).id())
+                .isEqualTo("transparency-ignored");
     }
 }
