@@ -77,10 +77,11 @@ final class NeighborhoodPart extends HBox {
             return;
         }
         boolean isAfter = "After".equals(sheet.getValue()) || shown.before().isEmpty();
+        Pixel picked = isAfter ? bench.pickedProperty().get() : bench.pickedBeforeProperty().get();
         (isAfter ? shown.after() : shown.before()).map(Shown.Described::image)
-                .filter(image -> image.contains(bench.pickedProperty().get())).ifPresent(image -> {
-                    paint(graphics, image, bench.pickedProperty().get(), isAfter);
-                    Area area = Area.around(bench.pickedProperty().get(), size.getValue(), image);
+                .filter(image -> picked != null && image.contains(picked)).ifPresent(image -> {
+                    paint(graphics, image, picked, isAfter);
+                    Area area = Area.around(picked, size.getValue(), image);
                     AreaStatistics all = AreaStatistics.of(image, area);
                     statistics.setText("min " + Decimals.approximate(all.smallest())
                             + "\nmax " + Decimals.approximate(all.largest())

@@ -17,6 +17,7 @@ import javafx.scene.layout.HBox;
 import pixeron.app.bench.table.TableWords;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
+import pixeron.app.model.Target;
 import pixeron.byhand.HandValue;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.HandTable.Place;
@@ -38,6 +39,7 @@ final class NumbersByHand extends FlowPane {
     /** What each field showed last; what differs from it is being typed and stays. */
     private final Map<String, String> known = new HashMap<>();
     private Table table;
+    private Target target;
 
     NumbersByHand(Bench bench) {
         this.bench = bench;
@@ -54,12 +56,14 @@ final class NumbersByHand extends FlowPane {
 
     private void show(Shown shown, Operation operation, Pixel pixel) {
         Table wanted = PixelTable.of(operation, pixel);
-        if (table != null && !wanted.name().equals(table.name())) {
+        Target shownFor = bench.target();
+        if (table != null && (!wanted.name().equals(table.name()) || !shownFor.equals(target))) {
             // A pixel can be picked before the field has lost the keyboard: what was typed belongs to the one before.
             fields.forEach((column, field) -> write(column, field.getText()));
             known.clear();
         }
         table = wanted;
+        target = shownFor;
         if (!List.copyOf(fields.keySet()).equals(table.columns())) {
             build();
         }
@@ -131,16 +135,17 @@ final class NumbersByHand extends FlowPane {
     }
 
     private void write(String column, String text) {
-        if (table == null || bench.shown() == null || bench.position() < 0) {
+        Optional<Integer> at = table == null ? Optional.empty() : target.position(bench.project()).filter(found -> found >= 0);
+        if (at.isEmpty()) {
             return;
         }
         String name = table.name();
-        String before = bench.project().tables(bench.position()).getOrDefault(name, HandTable.EMPTY)
+        String before = bench.project().tables(at.get()).getOrDefault(name, HandTable.EMPTY)
                 .cell(table.key(0), column).map(HandValue::text).orElse("");
         boolean isTyped = !text.equals(known.getOrDefault(column, ""));
         if (isTyped && !before.equals(text.strip())) {
-            bench.edit(project -> project.withTable(bench.position(), name,
-                    hand -> hand.with(Map.of(new Place(table.key(0), column), text))));
+            Place place = new Place(table.key(0), column);
+            bench.editTable(target, name, hand -> hand.with(Map.of(place, text)));
         }
     }
 

@@ -74,8 +74,14 @@ final class PixelPane extends ScrollPane {
     private void row(String name, List<Optional<Shown.Described>> columns, Pixel picked,
             BiFunction<Image, Value, String> text) {
         facts.row(name, columns.stream().map(column -> column.map(Shown.Described::image)
-                .filter(image -> image.contains(picked)).map(image -> text.apply(image, image.value(picked)))
+                .flatMap(image -> pixel(image, picked).map(pixel -> text.apply(image, image.value(pixel))))
                 .orElse("")).toArray(String[]::new));
+    }
+
+    /** @return the place in one of the columns' images that belongs to the picked pixel */
+    private Optional<Pixel> pixel(Image image, Pixel picked) {
+        boolean isAfter = bench.shown().after().filter(after -> after.image() == image).isPresent();
+        return Optional.ofNullable(isAfter ? picked : bench.pickedBeforeProperty().get()).filter(image::contains);
     }
 
     /** What is no whole number from 0 has no digits in another base. */

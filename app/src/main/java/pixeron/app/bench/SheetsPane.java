@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -22,6 +23,7 @@ import pixeron.app.model.Display;
 import pixeron.app.model.Pointed;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Shown;
+import pixeron.app.model.Target;
 import pixeron.app.sheet.CellEditing;
 import pixeron.app.sheet.ColourPainter;
 import pixeron.app.sheet.HandPainter;
@@ -99,11 +101,11 @@ public final class SheetsPane extends HBox {
         frames.get(Kind.BEFORE).tools().getChildren().add(tools);
         frames.get(Kind.BEFORE).setOverview(overview);
         new CellEditing(frames.get(Kind.BY_HAND), this::isAnswerable, bench.pickedProperty()::get, this::handText,
-                this::writeByHand, next -> goOn(next, bench.shown().grid(), bench::pick));
+                this::handWriter, next -> goOn(next, bench.shown().grid(), bench::pick));
         new CellEditing(frames.get(Kind.BEFORE), () -> bench.isDrawable() && bench.pickedBeforeProperty().get() != null,
                 bench.pickedBeforeProperty()::get,
                 pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
-                (pixel, text) -> writeSample(pixel, text, say), next -> goOn(next, bench.shown().gridBefore(), bench::pickBefore));
+                () -> (pixel, text) -> writeSample(pixel, text, say), next -> goOn(next, bench.shown().gridBefore(), bench::pickBefore));
         tolerance = new ToleranceField(bench);
         addHandTools();
         aside = new AsideSheet(bench, this::render);
@@ -332,9 +334,15 @@ public final class SheetsPane extends HBox {
                 .filter(explained -> explained.contains(bench.pickedProperty().get())).isPresent();
     }
 
-    private void writeByHand(Pixel pixel, String text) {
+    /** What is typed belongs to the step that was selected when typing began. */
+    private BiConsumer<Pixel, String> handWriter() {
+        Target target = bench.target();
+        return (pixel, text) -> writeByHand(target, pixel, text);
+    }
+
+    private void writeByHand(Target target, Pixel pixel, String text) {
         boolean isGuess = bench.walking().waitsFor(pixel) && !text.isBlank();
-        bench.editSheet(sheet -> sheet.with(pixel, text));
+        bench.editSheet(target, sheet -> sheet.with(pixel, text));
         if (isGuess) {
             bench.walking().guessed(text);
         }

@@ -19,6 +19,7 @@ import pixeron.byhand.HandValue;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
+import pixeron.step.Operation;
 
 /** Where the picked pixel is and its values; how the values by hand stand; what is being calculated. */
 final class StatusLine extends HBox {
@@ -52,6 +53,8 @@ final class StatusLine extends HBox {
         getChildren().addAll(place, sign, message, gap, work, counts, next);
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
+        bench.pickedBeforeProperty().subscribe(pixel -> render());
+        bench.goneProperty().subscribe(isGone -> render());
         bench.walking().walkProperty().subscribe(walk -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
@@ -84,21 +87,37 @@ final class StatusLine extends HBox {
         int first = bench.looking().display().first();
         String row = Integer.toString(picked.row() + first);
         String column = Integer.toString(picked.column() + first);
-        add("row ", row, "   column ", column, "ink");
-        add("        x ", column, ", y ", row, "ink");
+        Pixel before = bench.pickedBeforeProperty().get();
+        boolean isGone = bench.goneProperty().get();
+        boolean isMoved = !isGone && shown.operation().filter(Operation::isMoving).isPresent();
+        if (isGone) {
+            add("before row ", Integer.toString(before.row() + first), ", column ", Integer.toString(before.column() + first), "ink");
+            text(" · goes nowhere", "soft", false);
+        } else {
+            add(isMoved ? "after row " : "row ", row, isMoved ? ", column " : "   column ", column, "ink");
+        }
+        if (isMoved && before != null) {
+            add(" · from row ", Integer.toString(before.row() + first), ", column ", Integer.toString(before.column() + first), "ink");
+        } else if (isMoved) {
+            text(" · from outside", "soft", false);
+        } else if (!isGone) {
+            add("        x ", column, ", y ", row, "ink");
+        }
         shown.colour().ifPresent(gray -> {
             text("        red, green, blue ", "role-before", false);
             text(shown.channels().stream().limit(3).map(d -> Decimals.working(d.image().value(picked)))
                     .collect(Collectors.joining(", ")), "role-before", true);
         });
-        value(shown.position() < 0 ? "        value " : "        before ", shown.before(), picked, "role-before");
-        if (bench.walking().isSeen(picked) && !bench.isCovered(picked)) {
+        value(shown.position() < 0 ? "        value " : "        before ", shown.before(), before, "role-before");
+        if (isGone) {
+            text(" ", "soft", false);
+        } else if (bench.walking().isSeen(picked) && !bench.isCovered(picked)) {
             value("        after ", Optional.ofNullable(bench.walking().mistakeProperty().get()).or(shown::after), picked,
                     "role-after");
         } else {
             text("        after ?", "role-after", false);
         }
-        HandValue byHand = shown.sheet().cells().get(picked);
+        HandValue byHand = isGone ? null : shown.sheet().cells().get(picked);
         // While the person guesses, what they wrote earlier does not help them.
         boolean isCovered = bench.walking().guessingProperty().get() && !bench.walking().isSeen(picked);
         if (byHand != null && !isCovered) {
@@ -122,7 +141,7 @@ final class StatusLine extends HBox {
     }
 
     private void value(String name, Optional<Shown.Described> described, Pixel picked, String role) {
-        Optional<Image> image = Words.image(described).filter(i -> i.contains(picked));
+        Optional<Image> image = Words.image(described).filter(i -> picked != null && i.contains(picked));
         image.ifPresent(i -> {
             text(name, role, false);
             text(Decimals.working(i.value(picked)), role, true);

@@ -7,6 +7,7 @@ import javafx.scene.control.Tooltip;
 import pixeron.PixeronException;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
+import pixeron.app.model.Target;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 
@@ -18,6 +19,7 @@ final class ToleranceField extends TextField {
             "Values within ± this distance agree. Empty: a value agrees by the decimals it was written with.";
 
     private final Bench bench;
+    private Target target;
     private final Tooltip tooltip = new Tooltip(RULE);
 
     ToleranceField(Bench bench) {
@@ -28,7 +30,9 @@ final class ToleranceField extends TextField {
         setTooltip(tooltip);
         setOnAction(event -> take());
         focusedProperty().subscribe(isFocused -> {
-            if (!isFocused) {
+            if (isFocused) {
+                target = bench.target();
+            } else {
                 take();
             }
         });
@@ -43,13 +47,13 @@ final class ToleranceField extends TextField {
     }
 
     private void take() {
-        if (bench.shown() == null || bench.position() < 0) {
+        if (bench.shown() == null || target == null || target.equals(Target.IMAGE)) {
             return;
         }
         try {
             String text = getText().replace("±", "").strip();
             Optional<Rational> allowed = text.isEmpty() ? Optional.empty() : Optional.of(Decimals.parse(text));
-            bench.editSheet(sheet -> sheet.withTolerance(allowed));
+            bench.editSheet(target, sheet -> sheet.withTolerance(allowed));
             setProblem("");
         } catch (PixeronException notAllowed) {
             setProblem(notAllowed.getMessage());

@@ -29,28 +29,53 @@ public final class Autosave {
 
     private final UserFolder folder;
     private final Duration delay;
+    private final ScheduledExecutorService writer;
     private final String mine = ProcessHandle.current().pid() + "-" + started(ProcessHandle.current())
             + ProjectFile.ENDING;
-    private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "pixeron-autosave");
-        thread.setDaemon(true);
-        return thread;
-    });
     private Future<?> pending;
+    /** The newest work that is not written yet; null when there is none. */
+    private SavedProject newest;
 
     /**
      * @param folder where the files are
-     * @param delay time without a change before the work is written
+     * @param delay time from a change until the work is written, however many changes follow
      */
     public Autosave(UserFolder folder, Duration delay) {
-        this.folder = folder;
-        this.delay = delay;
+        this(folder, delay, Executors.newSingleThreadScheduledExecutor(work -> {
+            Thread thread = new Thread(work, "pixeron-autosave");
+            thread.setDaemon(true);
+            return thread;
+        }));
     }
 
-    /** Writes the work soon, unless newer work comes before that. */
+    /** @param writer writes later what is given to it now */
+    Autosave(UserFolder folder, Duration delay, ScheduledExecutorService writer) {
+        this.folder = folder;
+        this.delay = delay;
+        this.writer = writer;
+    }
+
+    /**
+     * Writes the work soon. Changes that come before that are written with it: somebody who never pauses loses no more than
+     * what was changed within the delay.
+     */
     public synchronized void keep(SavedProject work) {
-        drop();
-        pending = writer.schedule(() -> write(work), delay.toMillis(), TimeUnit.MILLISECONDS);
+        boolean isDue = newest != null;
+        newest = work;
+        if (!isDue) {
+            pending = writer.schedule(this::writeNewest, delay.toMillis(), TimeUnit.MILLISECONDS);
+        }
+    }
+
+    private void writeNewest() {
+        SavedProject work;
+        synchronized (this) {
+            work = newest;
+            newest = null;
+        }
+        if (work != null) {
+            write(work);
+        }
     }
 
     private void write(SavedProject work) {
@@ -62,6 +87,7 @@ public final class Autosave {
     }
 
     private void drop() {
+        newest = null;
         if (pending != null) {
             pending.cancel(false);
         }

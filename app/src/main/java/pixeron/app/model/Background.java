@@ -1,7 +1,7 @@
 package pixeron.app.model;
 
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
@@ -9,6 +9,7 @@ import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
+import pixeron.PixeronException;
 import pixeron.step.Progress;
 
 /**
@@ -20,13 +21,28 @@ public final class Background {
     /** Nothing is under way. */
     public static final double IDLE = -1;
 
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "pixeron-background");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final Executor worker;
+    private final Executor window;
     private final AtomicLong newest = new AtomicLong();
     private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(IDLE);
+
+    /** Work on a thread of its own, results on the window's. */
+    public Background() {
+        this(Executors.newSingleThreadExecutor(work -> {
+            Thread thread = new Thread(work, "pixeron-background");
+            thread.setDaemon(true);
+            return thread;
+        }), Platform::runLater);
+    }
+
+    /**
+     * @param worker runs the work, one piece after the other
+     * @param window runs what shows results
+     */
+    Background(Executor worker, Executor window) {
+        this.worker = worker;
+        this.window = window;
+    }
 
     /** @return the part of the present work that is done, 0 … 1, or {@link #IDLE} */
     public ReadOnlyDoubleProperty progressProperty() {
@@ -50,8 +66,11 @@ public final class Background {
             } catch (RuntimeException problem) {
                 finish(number, () -> failed.accept(problem));
             } catch (OutOfMemoryError full) {
-                finish(number, () -> failed.accept(pixeron.PixeronException.because(full,
+                finish(number, () -> failed.accept(PixeronException.because(full,
                         "There is not enough memory for this; a smaller image would fit.")));
+            } catch (Error broken) {
+                // Such as a recursion too deep: the window goes on, and who shows trouble logs what is no message for people.
+                finish(number, () -> failed.accept(new IllegalStateException(broken)));
             }
         });
     }
@@ -65,7 +84,7 @@ public final class Background {
     private boolean isWanted(long number, double part) {
         boolean isNewest = number == newest.get();
         if (isNewest) {
-            Platform.runLater(() -> {
+            window.execute(() -> {
                 if (number == newest.get() && progress.get() != IDLE) {
                     progress.set(part);
                 }
@@ -75,7 +94,7 @@ public final class Background {
     }
 
     private void finish(long number, Runnable ending) {
-        Platform.runLater(() -> {
+        window.execute(() -> {
             if (number == newest.get()) {
                 progress.set(IDLE);
                 ending.run();

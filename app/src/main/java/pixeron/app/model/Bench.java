@@ -12,6 +12,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.table.HandTable;
 import pixeron.chain.Chain;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -299,11 +300,25 @@ public final class Bench {
         edit(project -> project.withChain(change));
     }
 
+    /** @return what an edit that is begun now belongs to, wherever the selection moves until it is written */
+    public Target target() {
+        return position() < 0 ? Target.IMAGE : new Target(project().chain().stage(position()).link().id());
+    }
+
     /** Changes the values by hand of the selected step, or of the gray that was made of colour. */
     public void editSheet(UnaryOperator<HandSheet> change) {
-        if (position() >= 0 || project().gray().isPresent()) {
-            edit(project -> project.withSheet(position(), change));
-        }
+        editSheet(target(), change);
+    }
+
+    /** Changes the values by hand of the step that an edit was begun in; nothing where it is gone meanwhile. */
+    public void editSheet(Target target, UnaryOperator<HandSheet> change) {
+        target.position(project()).filter(at -> at >= 0 || project().gray().isPresent())
+                .ifPresent(at -> edit(project -> project.withSheet(at, change)));
+    }
+
+    /** Changes the values by hand in a table of the step that an edit was begun in; nothing where it is gone meanwhile. */
+    public void editTable(Target target, String table, UnaryOperator<HandTable> change) {
+        target.position(project()).filter(at -> at >= 0).ifPresent(at -> edit(project -> project.withTable(at, table, change)));
     }
 
     /** Picks a pixel of the result; places outside are drawn to its edge. */

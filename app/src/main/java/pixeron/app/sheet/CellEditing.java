@@ -23,24 +23,26 @@ public final class CellEditing {
     private final BooleanSupplier isOpen;
     private final Supplier<Pixel> picked;
     private final Function<Pixel, String> textAt;
-    private final BiConsumer<Pixel, String> onWrite;
+    private final Supplier<BiConsumer<Pixel, String>> writer;
+    /** Where the cell that is open is written to: what was selected when it was opened. */
+    private BiConsumer<Pixel, String> onWrite;
 
     /**
      * @param frame the sheet
      * @param isOpen says whether its cells can be written now
      * @param picked says which cell is picked
      * @param textAt says what stands in a cell
-     * @param onWrite gets what was written; an empty text clears the cell
+     * @param writer asked when a cell is opened for who gets what was written; an empty text clears the cell
      * @param onMove told where to go on; the place may lie beyond the end of a row
      */
     public CellEditing(SheetFrame frame, BooleanSupplier isOpen, Supplier<Pixel> picked, Function<Pixel, String> textAt,
-            BiConsumer<Pixel, String> onWrite, Consumer<Pixel> onMove) {
+            Supplier<BiConsumer<Pixel, String>> writer, Consumer<Pixel> onMove) {
         this.sheet = frame.sheet();
         this.isOpen = isOpen;
         this.picked = picked;
         this.textAt = textAt;
-        this.onWrite = onWrite;
-        editor = new CellEditor(sheet, onWrite, direction -> onMove.accept(next(direction)));
+        this.writer = writer;
+        editor = new CellEditor(sheet, (pixel, text) -> onWrite.accept(pixel, text), direction -> onMove.accept(next(direction)));
         frame.body().getChildren().add(editor);
         sheet.addEventHandler(KeyEvent.KEY_TYPED, this::typed);
         sheet.addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
@@ -76,13 +78,14 @@ public final class CellEditing {
             event.consume();
         } else if (isOpen.getAsBoolean()
                 && (event.getCode() == KeyCode.DELETE || event.getCode() == KeyCode.BACK_SPACE)) {
-            onWrite.accept(picked.get(), "");
+            writer.get().accept(picked.get(), "");
             event.consume();
         }
     }
 
     private void open(String text) {
         if (sheet.isEditable() && isOpen.getAsBoolean()) {
+            onWrite = writer.get();
             editor.open(picked.get(), text);
         }
     }

@@ -27,11 +27,14 @@ final class Commands {
     private final Bench bench;
     private final Supplier<BenchView> view;
     private final Banner banner;
+    private final Runnable pasteImage;
     private final Runnable lecture;
     private final AnswerActions answers;
 
     /** @param lecture shows sheets and working large, or everything again */
-    Commands(Bench bench, Supplier<BenchView> view, Banner banner, AnswerActions answers, Runnable lecture) {
+    Commands(Bench bench, Supplier<BenchView> view, Banner banner, AnswerActions answers, Runnable pasteImage,
+            Runnable lecture) {
+        this.pasteImage = pasteImage;
         this.answers = answers;
         this.lecture = lecture;
         this.bench = bench;
@@ -215,15 +218,19 @@ final class Commands {
 
     /**
      * Writes the block on the clipboard from the picked cell on: into the image itself when Before has the keyboard and
-     * can be drawn on, else by hand.
+     * can be drawn on, else by hand. Where nothing is open, it becomes an image.
      */
     void pasteValues() {
+        if (!isOpen()) {
+            pasteImage.run();
+            return;
+        }
         String text = Clipboard.getSystemClipboard().getString();
-        if (isOpen() && text != null && view.get().sheets().sheet(Kind.BEFORE).isFocused() && bench.isDrawable()) {
+        if (text != null && view.get().sheets().sheet(Kind.BEFORE).isFocused() && bench.isDrawable()) {
             pasteSamples(CellTable.parse(text));
             return;
         }
-        if (!isOpen() || text == null || text.isBlank()) {
+        if (text == null || text.isBlank()) {
             banner.show("The clipboard holds no cells; copy a block from a spreadsheet first.");
         } else if (bench.shown().explained().isEmpty()) {
             banner.show("Values by hand belong to a step; select one with a result first.");

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import javafx.application.Platform;
+import javafx.geometry.Pos;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -53,17 +54,23 @@ public final class MainWindow extends StackPane {
         answers = new AnswerActions(bench, reading, dialogs, banner, text -> view().say(text), files::trouble);
         files.setAskHow(this::askHow);
         opening = new OpeningView(files, this::showNewImage);
-        Commands commands = new Commands(bench, this::view, banner, answers, this::toggleLecture);
+        Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
         MainMenu menu = new MainMenu(files, answers, commands, theme, this::showOpening, this::showNewImage, this::showHelp,
                 () -> askToClose(Platform::exit));
         topBar = new TopBar(bench, files, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
                 reading::cancel);
         note.getStyleClass().add("opening-note");
-        layout.setTop(new VBox(topBar, banner, note));
+        layout.setTop(topBar);
         layout.setCenter(opening);
         topBar.setOpen(false);
-        getChildren().add(layout);
+        // Over what is there: nothing moves under the pointer when a message comes or goes.
+        VBox over = new VBox(banner, note);
+        over.setMaxHeight(USE_PREF_SIZE);
+        over.setPickOnBounds(false);
+        setAlignment(over, Pos.TOP_CENTER);
+        over.translateYProperty().bind(topBar.heightProperty());
+        getChildren().addAll(layout, over);
         files.settingsProperty().subscribe(settings -> {
             theme.setDark(settings.isDark());
             theme.setLarge(settings.isLarge());

@@ -56,7 +56,7 @@ final class OpeningView extends ScrollPane {
         open.setTooltip(new Tooltip("Open a picture, a table of numbers or a project (Ctrl+O)"));
         open.setOnAction(event -> actions.open());
         Button paste = new Button("Paste");
-        paste.setTooltip(new Tooltip("Make an image of the cells on the clipboard (Ctrl+Shift+V)"));
+        paste.setTooltip(new Tooltip("Make an image of the cells or the picture on the clipboard (Ctrl+V)"));
         paste.setOnAction(event -> actions.pasteImage());
         Label drop = new Label("or drop a picture, a table of numbers or a project anywhere on this window");
         drop.setWrapText(true);

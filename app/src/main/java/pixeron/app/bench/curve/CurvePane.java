@@ -25,6 +25,7 @@ import pixeron.app.model.Search;
 import pixeron.app.model.Shown;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.Handle;
@@ -149,9 +150,10 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         if (curve == null) {
             return;
         }
+        Pixel picked = bench.pickedBeforeProperty().get();
         Optional<Image> before = curve.shown().before().map(Shown.Described::image).filter(Image::isLevelImage)
-                .filter(image -> image.contains(bench.pickedProperty().get()));
-        int level = before.map(image -> image.level(image.offset(bench.pickedProperty().get()))).orElse(-1);
+                .filter(image -> picked != null && image.contains(picked));
+        int level = before.map(image -> image.level(image.offset(picked))).orElse(-1);
         plot.show(curve, level);
         if (level >= 0) {
             table.scrollTo(Math.max(0, level - 3));

@@ -59,12 +59,12 @@ final class RowPane extends VBox {
         VBox worked = new VBox(title, scroll, callout);
         worked.getStyleClass().addAll("sheet", "row-card");
         Sheet sheet = new Sheet("Pixels of the row", viewport, theme);
-        sheet.setOnPick(bench::pick);
+        sheet.setOnPick(bench::pickBefore);
         frame = new SheetFrame("Where it is", "before", sheet);
         VBox.setVgrow(frame, Priority.ALWAYS);
         getChildren().addAll(worked, frame);
         bench.shownProperty().subscribe(shown -> light());
-        bench.pickedProperty().subscribe(sheet::setPicked);
+        bench.pickedBeforeProperty().subscribe(sheet::setPicked);
         clear();
     }
 
@@ -126,7 +126,7 @@ final class RowPane extends VBox {
         viewport.setImageSize(bench.shown().before().get().image().rows(),
                 bench.shown().before().get().image().columns());
         frame.sheet().setPainter(new ImagePainter(bench.shown().before().get(), Look.of(bench.shown(),
-                Display.PLAIN), theme));
+                Display.PLAIN).on(bench.shown().before().get().image(), false, bench.shown()), theme));
         frame.setCaption(bench.shown().lit().flatMap(lit -> lit.pixels().map(pixels -> lit.search().words() + ": "
                 + pixels.count() + " pixels")).orElse("choose a row"));
     }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -33,6 +34,8 @@ import pixeron.app.bench.MiddlePane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Search;
+import pixeron.app.model.Shown;
+import pixeron.app.model.Target;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
@@ -282,8 +285,10 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         }
     }
 
-    private void write(java.util.function.UnaryOperator<HandTable> change) {
-        bench.edit(project -> project.withTable(bench.position(), choice.getValue().name(), change));
+    private void write(UnaryOperator<HandTable> change) {
+        // The step whose table is shown, also where another was selected before the cell was left.
+        Shown of = shown.shown();
+        bench.editTable(new Target(of.project().chain().stage(of.position()).link().id()), choice.getValue().name(), change);
     }
 
     private void take(CellTable cells) {
