@@ -93,7 +93,7 @@ class GettingImagesTest extends WindowTest {
     @Test
     void numbersAreTypedOnPaperAndPasted() {
         clipboard("0\t1\n1\t0\n");
-        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.V);
+        push(KeyCode.SHORTCUT, KeyCode.V);
         TextField maximum = (TextField) named("Maximum level");
         assertThat(maximum.getText()).isEqualTo("1");
         interact(() -> maximum.setText("10"));

@@ -3,6 +3,7 @@ package pixeron.app;
 import java.io.File;
 import java.io.IOException;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.control.ComboBox;
@@ -18,6 +19,7 @@ import pixeron.app.model.Search;
 import pixeron.app.model.Selection;
 import pixeron.image.Pixel;
 import pixeron.make.Maker;
+import pixeron.step.catalog.StepLine;
 
 /**
  * Takes the pictures of docs/screenshots; runs only when asked: {@code mvn test -pl app -am -Dtest=Pictures
@@ -28,7 +30,7 @@ class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
     private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned", "sure",
-            "numbers", "start", "display", "gradient");
+            "numbers", "start", "display", "gradient", "gone");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -105,6 +107,25 @@ class Pictures extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.PLUS);
         push(KeyCode.SHORTCUT, KeyCode.PLUS);
         take("display");
+    }
+
+    /** Before and After of different sizes; a value by hand in the result's own rows and columns. */
+    @Test
+    void crop() throws IOException {
+        demo("Faint proof");
+        interact(() -> {
+            bench().select(-1);
+            bench().addStep(StepLine.parse("crop row=4 column=3 height=6 width=8"));
+        });
+        settle();
+        interact(() -> {
+            bench().editSheet(sheet -> sheet.with(Map.of(new Pixel(0, 0), String.valueOf(after().level(0)), new Pixel(0, 1),
+                    String.valueOf(after().level(1)), new Pixel(0, 2), "99")));
+            bench().pick(new Pixel(2, 3));
+        });
+        take("crop");
+        interact(() -> bench().pickBefore(new Pixel(0, 1)));
+        take("gone");
     }
 
     @Test

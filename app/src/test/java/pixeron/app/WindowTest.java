@@ -11,6 +11,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import javafx.application.Application;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
 import javafx.scene.Scene;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -100,13 +102,30 @@ abstract class WindowTest extends ApplicationTest {
         return bench().shown().after().orElseThrow().image();
     }
 
+    /** @return whether a person can see a node: it and all around it is visible, has a size, and is not scrolled or cut away */
+    protected static boolean canBeSeen(Node node) {
+        Bounds seen = node.localToScene(node.getLayoutBounds());
+        if (node.getScene() == null || seen.getWidth() <= 0 || seen.getHeight() <= 0) {
+            return false;
+        }
+        Bounds all = new BoundingBox(0, 0, node.getScene().getWidth(), node.getScene().getHeight());
+        for (Node at = node; at != null; at = at.getParent()) {
+            boolean isCut = at.getClip() != null && !at.localToScene(at.getClip().getBoundsInParent()).intersects(seen);
+            if (!at.isVisible() || at.getOpacity() == 0 || isCut) {
+                return false;
+            }
+        }
+        return seen.intersects(all);
+    }
+
+    /** @return all text that a person can see now */
     protected String shownText() {
         StringBuilder text = new StringBuilder();
-        for (Node node : lookup((Node n) -> n instanceof TextFlow && n.isVisible()).queryAll()) {
+        for (Node node : lookup((Node n) -> n instanceof TextFlow && canBeSeen(n)).queryAll()) {
             ((TextFlow) node).getChildren().forEach(part -> text.append(((Text) part).getText()));
             text.append('\n');
         }
-        lookup((Labeled label) -> label.isVisible()).queryAll()
+        lookup((Labeled label) -> canBeSeen(label)).queryAll()
                 .forEach(label -> text.append(((Labeled) label).getText()).append('\n'));
         return text.toString();
     }

@@ -91,6 +91,7 @@ final class WorkingPane extends BorderPane {
                 copyAs("Copy as LaTeX", WorkingText::latex), copyAs("Copy as HTML", WorkingText::html)));
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> renderWalked());
+        bench.goneProperty().subscribe(isGone -> renderWalked());
         bench.walking().walkProperty().subscribe(walk -> renderWalked());
         bench.walking().playingProperty().subscribe(isOn -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
@@ -138,7 +139,7 @@ final class WorkingPane extends BorderPane {
         working = null;
         if (shown != null) {
             Pixel picked = bench.pickedProperty().get();
-            bench.walking().explained().filter(explained -> explained.contains(picked)).ifPresentOrElse(explained ->
+            bench.walking().explained().filter(explained -> explained.contains(picked) && !bench.goneProperty().get()).ifPresentOrElse(explained ->
                     show(explained, shown, picked), () -> showHint(shown));
         }
         hasWorking.set(working != null);
@@ -194,7 +195,7 @@ final class WorkingPane extends BorderPane {
     }
 
     private void showHint(Shown shown) {
-        hint.setText(shown.explained().isPresent() ? "The result has no pixel here: it is smaller than what comes in."
+        hint.setText(shown.explained().isPresent() ? "This pixel of Before went nowhere: no pixel of the result stands for it."
                 : shown.position() < 0
                 ? "This is the image itself: type into a cell of Before to change its value. Add or select a step,"
                 + " and the working of the picked pixel stands here."

@@ -1,0 +1,133 @@
+package pixeron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import pixeron.byhand.CellCheck;
+import pixeron.format.ImageFiles;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.project.ProjectFile;
+
+/** A result of another size, through the window: what a person sees, types, saves and finds again. */
+class CropTest extends WindowTest {
+
+    @BeforeEach
+    void crop() {
+        // The level says row and column: 10·row + column.
+        Path file = folder.resolve("grid.pgm");
+        ImageFiles.write(file, Image.ofLevels(6, 6, 255, n -> n / 6 * 10 + n % 6), false);
+        open(file);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
+        write("crop");
+        push(KeyCode.ENTER);
+        settle();
+        interact(() -> bench().editChain(0, chain -> chain.replaced(0, pixeron.step.catalog.StepLine.parse(
+                "crop row=2 column=1 height=3 width=4"))));
+        settle();
+    }
+
+    private List<CellCheck.State> states() {
+        return bench().shown().check().cells().stream().map(CellCheck::state).toList();
+    }
+
+    @Test
+    void eachSheetHasItsOwnEndsAndBothPlacesAreSaid() {
+        interact(() -> sheet("After").requestFocus());
+        push(KeyCode.SHORTCUT, KeyCode.END);
+        assertThat(sheet("After").getAccessibleText()).isEqualTo("After, row 2, column 3: 44");
+        assertThat(sheet("Before").getAccessibleText()).isEqualTo("Before, row 4, column 4: 44");
+        assertThat(shownText()).contains("after row 2, column 3 · from row 4, column 4").contains("y = i + row = 2 + 2 = 4");
+        interact(() -> sheet("Before").requestFocus());
+        push(KeyCode.RIGHT);
+        assertThat(sheet("Before").getAccessibleText()).isEqualTo("Before, row 4, column 5: 45");
+        assertThat(sheet("After").getAccessibleText()).isEqualTo("After: the picked pixel went nowhere");
+        assertThat(shownText()).contains("before row 4, column 5 · goes nowhere").contains("This pixel of Before went nowhere")
+                .doesNotContain("y = i + row");
+        push(KeyCode.LEFT);
+        push(KeyCode.UP);
+        assertThat(sheet("After").getAccessibleText()).isEqualTo("After, row 1, column 3: 34");
+    }
+
+    @Test
+    void valuesByHandAreTypedPastedMarkedSavedAndFoundAgain() {
+        interact(() -> {
+            bench().pick(new Pixel(0, 0));
+            sheet("By hand").requestFocus();
+        });
+        write("21");
+        push(KeyCode.ENTER);
+        write("22");
+        push(KeyCode.ENTER);
+        settle();
+        clipboard("23\t99\n33\t34\n");
+        interact(() -> bench().pick(new Pixel(0, 2)));
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        settle();
+        until(() -> bench().shown().check().filled() == 6);
+        assertThat(states()).containsExactly(CellCheck.State.AGREES, CellCheck.State.AGREES, CellCheck.State.AGREES,
+                CellCheck.State.DIFFERS, CellCheck.State.AGREES, CellCheck.State.AGREES);
+        assertThat(shownText()).contains("6 of 12 filled · 5 agree · 1 differ");
+        clipboard("1\t2\t3\n");
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        assertThat(shownText()).contains("does not fit").contains("3 × 4");
+        Path saved = folder.resolve("work" + ProjectFile.ENDING);
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(saved));
+        push(KeyCode.SHORTCUT, KeyCode.S);
+        until(() -> bench().savedProperty().get());
+        open(saved);
+        assertThat(states()).hasSize(6).contains(CellCheck.State.DIFFERS);
+        assertThat(bench().shown().grid().size()).isEqualTo("3 × 4");
+    }
+
+    @Test
+    void aTableOfAnotherShapeIsComparedWhereBothHaveCells() {
+        // The last pixel is row 4, column 4: who takes that for height and width has 4 × 4 cells.
+        when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("larger.csv",
+                "21,22,23,24\n31,32,33,34\n41,42,43,44\n51,52,53,54\n")));
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
+        until(() -> shownText().contains("larger.csv has 4 × 4 cells, and the result has 3 × 4."));
+        clickOn((Button) lookup((Labeled label) -> "Compare those that both have".equals(label.getText())).query());
+        until(() -> bench().shown().check().filled() == 12);
+        assertThat(bench().shown().check().agree()).isEqualTo(12);
+        assertThat(shownText()).contains("that is the rectangle when its last pixel and its size are mixed up");
+    }
+
+    /** Where the step before was wrong, the cropped cell follows, at its own place. */
+    @Test
+    void whatFollowsFromTheStepBeforeIsTold() {
+        interact(() -> {
+            bench().select(-1);
+            bench().addStep(pixeron.step.catalog.StepLine.parse("add amount=1"));
+            bench().editSheet(sheet -> sheet.with(new Pixel(2, 1), "25").with(new Pixel(2, 2), "23"));
+            bench().select(1);
+            bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "25").with(new Pixel(0, 1), "23"));
+        });
+        settle();
+        assertThat(bench().shown().following().pixels()).containsExactly(new Pixel(0, 0));
+        clickOn("Slips");
+        assertThat(shownText()).contains("right, given your step 1");
+    }
+
+    /** A message must not move what is under the pointer. */
+    @Test
+    void aMessageLiesOverTheBench() {
+        double[] top = new double[2];
+        interact(() -> top[0] = sheet("After").localToScene(0, 0).getY());
+        clipboard("");
+        interact(() -> sheet("By hand").requestFocus());
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        assertThat(shownText()).contains("The clipboard holds no cells");
+        interact(() -> top[1] = sheet("After").localToScene(0, 0).getY());
+        assertThat(top[1]).isEqualTo(top[0]);
+    }
+}
