@@ -1,14 +1,14 @@
 package pixeron.app;
 
 import atlantafx.base.theme.PrimerLight;
-import java.time.Duration;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import org.slf4j.LoggerFactory;
+import java.time.Duration;
 import pixeron.PixeronException;
-import pixeron.app.model.UserFolder;
+import pixeron.app.folder.UserFolder;
 import pixeron.app.window.MainWindow;
 import pixeron.app.window.PlatformDialogs;
 

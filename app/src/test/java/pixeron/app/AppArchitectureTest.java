@@ -16,7 +16,7 @@ class AppArchitectureTest {
 
     @Test
     void thereAreNoCycles() {
-        slices().matching("pixeron.app.(*)..").should().beFreeOfCycles().check(CLASSES);
+        slices().matching("pixeron.app.(**)").should().beFreeOfCycles().check(CLASSES);
     }
 
     @Test

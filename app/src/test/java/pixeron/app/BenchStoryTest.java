@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.mockito.Mockito;
 import pixeron.app.bench.BenchView;
 import pixeron.app.sheet.Sheet;
-import pixeron.app.sheet.Viewport;
+import pixeron.app.sheet.paint.Viewport;
 import pixeron.byhand.CellCheck;
 import pixeron.image.Image;
 import pixeron.image.Pixel;

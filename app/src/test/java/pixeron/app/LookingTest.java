@@ -43,7 +43,7 @@ class LookingTest extends WindowTest {
         return sheet.localToScreen(gutter + (column + 0.5) * side, header + (row + 0.5) * side);
     }
 
-    private pixeron.app.sheet.Viewport viewport() {
+    private pixeron.app.sheet.paint.Viewport viewport() {
         return ((pixeron.app.bench.BenchView) lookup(".bench").query()).sheets().viewport();
     }
 

@@ -10,8 +10,8 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import pixeron.app.model.Speed;
-import pixeron.app.sheet.Extent;
-import pixeron.app.sheet.Viewport;
+import pixeron.app.sheet.paint.Extent;
+import pixeron.app.sheet.paint.Viewport;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -77,8 +77,8 @@ class Measurements extends WindowTest {
     private void drawing(String what, Viewport viewport) {
         long[] times = new long[ROUNDS];
         interact(() -> {
-            var painter = new pixeron.app.sheet.ImagePainter(bench().shown().before().orElseThrow(),
-                    pixeron.app.sheet.Look.of(bench().shown(), pixeron.app.model.Display.PLAIN),
+            var painter = new pixeron.app.sheet.paint.ImagePainter(bench().shown().before().orElseThrow(),
+                    pixeron.app.sheet.paint.Look.of(bench().shown(), pixeron.app.model.Display.PLAIN),
                     new pixeron.app.theme.Theme(new javafx.scene.layout.StackPane()));
             var canvas = new javafx.scene.canvas.Canvas(300, 340);
             for (int n = -10; n < ROUNDS; n++) {

@@ -194,7 +194,7 @@ class WalkTest extends WindowTest {
         });
         settle();
         assertThat(bench().project().kernels()).hasSize(1);
-        assertThat(new pixeron.app.model.OwnKernels(new pixeron.app.model.UserFolder(folder.resolve("data"))).all())
+        assertThat(new pixeron.app.folder.OwnKernels(new pixeron.app.folder.UserFolder(folder.resolve("data"))).all())
                 .isEqualTo(bench().project().kernels());
         // A ready kernel is written out and can then be changed; an open result becomes levels by a further step.
         interact(() -> bench().addStep(StepLine.parse("sobel part=x")));

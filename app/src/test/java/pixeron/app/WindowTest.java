@@ -1,6 +1,21 @@
 package pixeron.app;
 
 import atlantafx.base.theme.PrimerLight;
+import javafx.application.Application;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextFlow;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.io.TempDir;
+import org.mockito.Mockito;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -10,27 +25,12 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
-import javafx.application.Application;
-import javafx.geometry.BoundingBox;
-import javafx.geometry.Bounds;
-import javafx.scene.Scene;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
-import javafx.stage.Stage;
-import javafx.scene.Node;
-import javafx.scene.control.Labeled;
-import javafx.scene.text.Text;
-import javafx.scene.text.TextFlow;
-import pixeron.app.sheet.Sheet;
-import pixeron.image.Image;
-import org.junit.jupiter.api.io.TempDir;
-import org.mockito.Mockito;
-import org.testfx.framework.junit5.ApplicationTest;
-import org.testfx.util.WaitForAsyncUtils;
+import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Bench;
-import pixeron.app.model.UserFolder;
+import pixeron.app.sheet.Sheet;
 import pixeron.app.window.Dialogs;
 import pixeron.app.window.MainWindow;
+import pixeron.image.Image;
 
 /** The real window, drawn offscreen at 1280 × 800, with the platform's dialogs replaced. */
 abstract class WindowTest extends ApplicationTest {

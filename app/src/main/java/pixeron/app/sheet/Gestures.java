@@ -5,6 +5,7 @@ import java.util.function.Function;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import pixeron.app.sheet.paint.Viewport;
 import pixeron.image.Pixel;
 
 /**

@@ -4,6 +4,9 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import pixeron.app.sheet.paint.Extent;
+import pixeron.app.sheet.paint.Painter;
+import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 
 /** A small map of the whole image while only a part is seen, with a frame around that part. Press or drag goes there. */

@@ -3,7 +3,7 @@ package pixeron.app.window;
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
-import pixeron.app.sheet.Grays;
+import pixeron.app.sheet.paint.Grays;
 import pixeron.format.LoadedImage;
 
 /** Pictures between the clipboard and the program. */

@@ -7,8 +7,8 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
-import pixeron.app.bench.MiddlePane.View;
-import pixeron.app.bench.SheetsPane.Kind;
+import pixeron.app.bench.parts.MiddlePane.View;
+import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
 

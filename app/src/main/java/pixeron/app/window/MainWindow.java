@@ -13,13 +13,13 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.BenchView;
-import pixeron.app.bench.ProgressNote;
-import pixeron.app.bench.SheetsPane.Kind;
-import pixeron.app.model.Autosave;
+import pixeron.app.bench.parts.ProgressNote;
+import pixeron.app.bench.sheets.SheetsPane.Kind;
+import pixeron.app.folder.Autosave;
+import pixeron.app.folder.OwnKernels;
+import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
-import pixeron.app.model.OwnKernels;
-import pixeron.app.model.UserFolder;
 import pixeron.app.theme.Theme;
 
 /** Everything inside the window: top bar, messages, and below them the opening view or the bench. */

@@ -15,8 +15,8 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pixeron.app.bench.Thumbnail;
-import pixeron.app.model.Autosave;
+import pixeron.app.bench.steps.Thumbnail;
+import pixeron.app.folder.Autosave;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 

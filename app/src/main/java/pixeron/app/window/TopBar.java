@@ -12,7 +12,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
-import pixeron.app.bench.Words;
+import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 
 /** The head of the window: what is open, and the actions that are needed most. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import pixeron.app.sheet.paint.Viewport;
 import pixeron.image.Pixel;
 
 class ViewportTest {

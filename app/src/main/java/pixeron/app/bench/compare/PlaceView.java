@@ -11,16 +11,16 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
-import pixeron.app.bench.HistogramPlot;
+import pixeron.app.bench.counts.HistogramPlot;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Shown;
-import pixeron.app.sheet.ImagePainter;
-import pixeron.app.sheet.Look;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.SheetFrame;
-import pixeron.app.sheet.Viewport;
+import pixeron.app.sheet.paint.ImagePainter;
+import pixeron.app.sheet.paint.Look;
+import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Comparison;
 import pixeron.number.Decimals;
@@ -112,7 +112,7 @@ final class PlaceView extends VBox {
         frame.sheet().setPainter(drawn.map(described -> new ImagePainter(described, look(described, isMap), theme))
                 .orElse(null));
         frame.setHint(place.image().isPresent() ? "" : place.problem());
-        frame.setSubtitle(place.image().map(described -> pixeron.app.bench.Words.range(described.facts())).orElse(" "));
+        frame.setSubtitle(place.image().map(described -> pixeron.app.bench.parts.Words.range(described.facts())).orElse(" "));
         shown = place;
         isMapShown = isMap;
         caption();
@@ -145,7 +145,7 @@ final class PlaceView extends VBox {
             return "the same as the first";
         }
         return found.differ() + " of " + (found.agree() + found.differ()) + " pixels changed · largest "
-                + Decimals.approximate(found.maxAbsolute()) + " at " + pixeron.app.bench.Words.place(
+                + Decimals.approximate(found.maxAbsolute()) + " at " + pixeron.app.bench.parts.Words.place(
                         place.difference().orElseThrow().largest(), bench.looking().display()) + "\nMSE "
                 + Decimals.approximate(found.mse()) + " · PSNR " + found.psnr().map(psnr -> String.format(
                         java.util.Locale.ROOT, "%.2f dB", psnr)).orElse("∞");

@@ -18,7 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
-import pixeron.app.bench.MiddlePane;
+import pixeron.app.bench.parts.MiddlePane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Search;

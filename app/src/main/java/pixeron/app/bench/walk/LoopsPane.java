@@ -10,7 +10,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import pixeron.app.bench.WhenSeen;
+import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Walking;
 import pixeron.walk.PseudoCode;

@@ -13,7 +13,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
-import pixeron.app.bench.Titles;
+import pixeron.app.bench.parts.Titles;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Speed;
 import pixeron.app.model.Walking;

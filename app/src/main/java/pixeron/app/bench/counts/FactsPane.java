@@ -1,0 +1,85 @@
+package pixeron.app.bench.counts;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import pixeron.app.bench.parts.Facts;
+import pixeron.app.bench.parts.WhenSeen;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.image.Image;
+import pixeron.look.Storage;
+import pixeron.number.Decimals;
+import pixeron.number.Value;
+import pixeron.project.Origin;
+import pixeron.walk.ScanOrder;
+
+/** What can be said of Before and After, side by side, and where the image came from. */
+public final class FactsPane extends ScrollPane {
+
+    private static final int WRITTEN_OUT = 3;
+
+    private final Facts table = new Facts();
+    private final Facts storage = new Facts();
+
+    public FactsPane(Bench bench, ObservableValue<Boolean> isSeen) {
+        WhenSeen seen = new WhenSeen(isSeen, () -> render(bench.shown()));
+        getStyleClass().add("working-pane");
+        setContent(new HBox(table, storage));
+        bench.shownProperty().subscribe(shown -> seen.request());
+    }
+
+    private void render(Shown shown) {
+        table.clear();
+        storage.clear();
+        if (shown == null) {
+            return;
+        }
+        List<Optional<Shown.Described>> both = List.of(shown.before(), shown.after());
+        table.head(0, "", "");
+        table.head(1, shown.before().isEmpty() ? "" : shown.position() < 0 ? "image" : "before", "role-before");
+        table.head(2, shown.after().isPresent() ? "after" : "", "role-after");
+        row("size", both, d -> d.image().rows() + " × " + d.image().columns());
+        row("levels", both, d -> d.image().isLevelImage() ? "0–" + d.image().maximumLevel()
+                : "open, M = " + d.image().maximumLevel());
+        row("bits", both, d -> Storage.bits(d.image()).isPresent()
+                ? Integer.toString(Storage.bits(d.image()).getAsInt())
+                : "no whole number");
+        row("kept as", both, d -> Storage.kind(d.image()));
+        row("smallest", both, d -> shown(d.facts().smallest()));
+        row("largest", both, d -> shown(d.facts().largest()));
+        row("mean", both, d -> shown(d.facts().mean()));
+        row("distinct", both, d -> Integer.toString(d.facts().distinct()));
+        Origin origin = shown.project().origin();
+        storage.row("from", origin.file() + " · " + origin.format());
+        storage.row("channels", shown.project().gray().map(gray -> channels(origin) + ", gray by " + gray.rule().word())
+                .orElse(channels(origin)));
+        origin.notes().forEach(note -> storage.row("", note));
+        storage.row("row-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(), ScanOrder.ROWS,
+                WRITTEN_OUT));
+        storage.row("", "offset = i · " + shown.grid().columns() + " + j, kept so");
+        storage.row("column-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(),
+                ScanOrder.COLUMNS, WRITTEN_OUT));
+        storage.row("", "offset = j · " + shown.grid().rows() + " + i");
+    }
+
+    private static String channels(Origin origin) {
+        return switch (origin.channels()) {
+            case 1 -> "1, gray";
+            case 2 -> "2, gray and transparency";
+            case 3 -> "3, red green blue";
+            default -> "4, red green blue and transparency";
+        };
+    }
+
+    private void row(String name, List<Optional<Shown.Described>> both,
+            java.util.function.Function<Shown.Described, String> text) {
+        table.row(name, both.get(0).map(text).orElse(""), both.get(1).map(text).orElse(""));
+    }
+
+    private static String shown(Value value) {
+        return Decimals.working(value) + (Decimals.isShownAsFraction(value) ? " ≈ " + Decimals.approximate(value) : "");
+    }
+}

@@ -1,0 +1,222 @@
+package pixeron.app.bench.counts;
+
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.IntConsumer;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import pixeron.app.model.Search;
+import pixeron.app.theme.Palette;
+import pixeron.app.theme.Theme;
+import pixeron.image.Histogram;
+
+/** The counts of levels before and after as bars; a bar can be pointed at and picked. */
+public final class HistogramPlot extends Region {
+
+    private static final double AXIS = 20;
+    private static final double TOP = 12;
+    private static final int LABELS = 4;
+    private static final int FEW_BINS = 16;
+
+    /**
+     * How counts are drawn.
+     *
+     * @param width levels in a bin
+     * @param isLogarithmic bars as high as log(1 + count)
+     * @param hasRunning whether a line shows the running counts
+     */
+    public record Style(int width, boolean isLogarithmic, boolean hasRunning) {
+    }
+
+    private final Theme theme;
+    private final Canvas canvas = new Canvas();
+    private Optional<Histogram> before = Optional.empty();
+    private Optional<Histogram> after = Optional.empty();
+    private Style style = new Style(1, false, false);
+    private Optional<Search> lit = Optional.empty();
+    private int pointed = -1;
+
+    /**
+     * @param onPoint told the bin under the pointer, −1 for none
+     * @param onPick told the bin that was picked, and whether its bar of After was
+     */
+    public HistogramPlot(Theme theme, IntConsumer onPoint, BiConsumer<Integer, Boolean> onPick) {
+        this.theme = theme;
+        getStyleClass().add("plot");
+        getChildren().add(canvas);
+        setMinSize(0, 0);
+        addEventHandler(MouseEvent.MOUSE_MOVED, event -> point(binAt(event.getX()), onPoint));
+        addEventHandler(MouseEvent.MOUSE_EXITED, event -> point(-1, onPoint));
+        addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
+            int bin = binAt(event.getX());
+            if (bin >= 0) {
+                onPick.accept(bin, isAfterAt(event.getX(), bin));
+            }
+        });
+        theme.paletteProperty().subscribe(palette -> paint());
+    }
+
+    public void show(Optional<Histogram> newBefore, Optional<Histogram> newAfter, Style newStyle, Optional<Search> newLit) {
+        before = newBefore;
+        after = newAfter;
+        style = newStyle;
+        lit = newLit;
+        paint();
+    }
+
+    private void point(int bin, IntConsumer onPoint) {
+        if (bin != pointed) {
+            pointed = bin;
+            onPoint.accept(bin);
+            paint();
+        }
+    }
+
+    private int maximum() {
+        return Math.max(before.map(Histogram::maximumLevel).orElse(0), after.map(Histogram::maximumLevel).orElse(0));
+    }
+
+    private int bins() {
+        return maximum() / style.width() + 1;
+    }
+
+    private double slot() {
+        return canvas.getWidth() / bins();
+    }
+
+    private int binAt(double x) {
+        return maximum() == 0 || x < 0 || x >= canvas.getWidth() ? -1 : (int) (x / slot());
+    }
+
+    /** With few bins the bars stand side by side; else After is meant where only it is shown. */
+    private boolean isAfterAt(double x, int bin) {
+        return after.isPresent() && (before.isEmpty() || bins() <= FEW_BINS && x - bin * slot() > slot() / 2);
+    }
+
+    @Override
+    protected void layoutChildren() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(getHeight());
+        paint();
+    }
+
+    private void paint() {
+        GraphicsContext graphics = canvas.getGraphicsContext2D();
+        graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        if (maximum() == 0 || canvas.getHeight() < 2 * AXIS) {
+            return;
+        }
+        Palette palette = theme.palette();
+        if (pointed >= 0) {
+            graphics.setFill(palette.line());
+            graphics.fillRect(pointed * slot(), 0, Math.max(1, slot()), canvas.getHeight() - AXIS);
+        }
+        lit.ifPresent(search -> paintLit(graphics, search, palette));
+        double tallest = Math.max(tallest(before), tallest(after));
+        before.ifPresent(h -> paintBars(graphics, h, tallest, 0, palette.before()));
+        after.ifPresent(h -> paintBars(graphics, h, tallest, 1, palette.after()));
+        if (style.hasRunning()) {
+            before.ifPresent(h -> paintRunning(graphics, h, palette.before(), 0));
+            after.ifPresent(h -> paintRunning(graphics, h, palette.after(), 1));
+        }
+        paintAxis(graphics, palette);
+    }
+
+    private void paintLit(GraphicsContext graphics, Search search, Palette palette) {
+        if (search instanceof Search.Levels levels) {
+            double from = levels.low() / style.width() * slot();
+            double to = (levels.high() / style.width() + 1) * slot();
+            graphics.setFill(palette.picked());
+            graphics.fillRect(from, canvas.getHeight() - AXIS, Math.max(3, to - from), 4);
+        }
+    }
+
+    private double tallest(Optional<Histogram> histogram) {
+        double tallest = 0;
+        for (int count : histogram.map(h -> h.bins(style.width())).orElse(new int[0])) {
+            tallest = Math.max(tallest, scaled(count));
+        }
+        return tallest;
+    }
+
+    private double scaled(double count) {
+        return style.isLogarithmic() ? Math.log1p(count) : count;
+    }
+
+    private double room() {
+        return canvas.getHeight() - AXIS - TOP;
+    }
+
+    /** Few bins: two bars side by side for each; many: thin bars over one another. */
+    private void paintBars(GraphicsContext graphics, Histogram histogram, double tallest, int place, Color color) {
+        boolean isFew = bins() <= FEW_BINS;
+        double slot = slot();
+        double width = isFew ? slot * 0.4 : Math.max(1, slot * 0.8);
+        graphics.setFill(isFew ? color : color.deriveColor(0, 1, 1, 0.8));
+        graphics.setFont(Font.font(Theme.NUMBERS, 10));
+        graphics.setTextAlign(TextAlignment.CENTER);
+        graphics.setTextBaseline(VPos.BOTTOM);
+        int[] counts = histogram.bins(style.width());
+        for (int bin = 0; bin < counts.length; bin++) {
+            if (counts[bin] > 0) {
+                double x = bin * slot + (isFew ? slot * (0.08 + 0.44 * place) : 0);
+                double tall = Math.max(1, room() * scaled(counts[bin]) / tallest);
+                graphics.fillRect(x, canvas.getHeight() - AXIS - tall, width, tall);
+                if (isFew && width > 10) {
+                    graphics.fillText(Integer.toString(counts[bin]), x + width / 2, canvas.getHeight() - AXIS - tall);
+                }
+            }
+        }
+    }
+
+    /** The running count as a stair from 0 to all pixels; that of After is dashed, so that colour is not all. */
+    private void paintRunning(GraphicsContext graphics, Histogram histogram, Color color, int place) {
+        int[] counts = histogram.bins(style.width());
+        double all = 0;
+        for (int count : counts) {
+            all += count;
+        }
+        double[] x = new double[2 * counts.length];
+        double[] y = new double[2 * counts.length];
+        double running = 0;
+        for (int bin = 0; bin < counts.length; bin++) {
+            running += counts[bin];
+            x[2 * bin] = bin * slot();
+            x[2 * bin + 1] = (bin + 1) * slot();
+            y[2 * bin] = canvas.getHeight() - AXIS - room() * running / all;
+            y[2 * bin + 1] = y[2 * bin];
+        }
+        graphics.setStroke(color);
+        graphics.setLineWidth(1.5);
+        graphics.setLineDashes(place == 0 ? null : new double[] {5, 3});
+        graphics.strokePolyline(x, y, x.length);
+        graphics.setLineDashes((double[]) null);
+        graphics.setLineWidth(1);
+    }
+
+    private void paintAxis(GraphicsContext graphics, Palette palette) {
+        double y = canvas.getHeight() - AXIS;
+        graphics.setStroke(palette.line());
+        graphics.strokeLine(0, y + 0.5, canvas.getWidth(), y + 0.5);
+        graphics.setFill(palette.soft());
+        graphics.setFont(Font.font(Theme.NUMBERS, 11 * theme.scale()));
+        graphics.setTextBaseline(VPos.TOP);
+        int last = bins() - 1;
+        boolean isFew = last < FEW_BINS;
+        int labels = isFew ? last : LABELS;
+        for (int n = 0; n <= labels; n++) {
+            int bin = Math.min(last, (int) ((long) (last + (isFew ? 0 : 1)) * n / Math.max(1, labels)));
+            boolean isEnd = !isFew && (n == 0 || n == labels);
+            graphics.setTextAlign(!isEnd ? TextAlignment.CENTER : n == 0 ? TextAlignment.LEFT : TextAlignment.RIGHT);
+            double x = !isEnd ? (bin + 0.5) * slot() : n == 0 ? 0 : canvas.getWidth();
+            graphics.fillText(Integer.toString(n == labels && style.width() > 1 && !isFew ? maximum()
+                    : bin * style.width()), x, y + 4);
+        }
+    }
+}

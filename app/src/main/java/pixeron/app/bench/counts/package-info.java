@@ -1,0 +1,2 @@
+/** Counts of levels: histogram, tally marks, facts. */
+package pixeron.app.bench.counts;

@@ -1,0 +1,124 @@
+package pixeron.app.bench.parts;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.function.Function;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+
+/** The place of the sheets: they, or another view of the same step. */
+public final class MiddlePane extends BorderPane {
+
+    /** What can stand in the middle. */
+    public enum View {
+        SHEETS("Sheets", "F3", "Before, After and By hand, number beside number"),
+        TABLE("Table", "F4", "The tables by which the step is worked out, with your values beside them"),
+        CURVE("Curve", "F5", "Input level across, result up; the keys of the step can be dragged"),
+        COMPARE("Compare", "F6", "Two to four results side by side, and what differs");
+
+        private final String title;
+        private final String key;
+        private final String words;
+
+        View(String title, String key, String words) {
+            this.title = title;
+            this.key = key;
+            this.words = words;
+        }
+
+        /** @return its name */
+        public String title() {
+            return title;
+        }
+
+        /** @return the key that shows it */
+        public String key() {
+            return key;
+        }
+    }
+
+    /** A view that says where the keyboard goes first. */
+    public interface Content {
+        /** @return the control that gets the keyboard when the view is shown */
+        Node first();
+
+        /**
+         * Goes on in a walk of this view's own, or back.
+         *
+         * @return false when there is none
+         */
+        public default boolean step(int by) {
+            return false;
+        }
+    }
+
+    /** Goes on in a walk of the view that is shown, if it has one of its own. */
+    public boolean step(int by) {
+        return made.get(shown.get()) instanceof Content content && content.step(by);
+    }
+
+    private final StackPane place = new StackPane();
+    private final HBox choices = new HBox();
+    private final Map<View, Node> made = new EnumMap<>(View.class);
+    private final Map<View, Function<ObservableValue<Boolean>, Node>> makers;
+    private final Map<View, ToggleButton> buttons = new EnumMap<>(View.class);
+    private final ObjectProperty<View> shown = new SimpleObjectProperty<>(View.SHEETS);
+
+    /**
+     * @param action stands at the right of the choices
+     * @param makers make the other views when they are first opened; they get whether they are seen
+     */
+    public MiddlePane(Node sheets, Node action, Map<View, Function<ObservableValue<Boolean>, Node>> makers) {
+        this.makers = makers;
+        made.put(View.SHEETS, sheets);
+        getStyleClass().add("middle");
+        ToggleGroup group = new ToggleGroup();
+        choices.getStyleClass().add("views");
+        for (View view : View.values()) {
+            if (view == View.SHEETS || makers.containsKey(view)) {
+                ToggleButton button = new ToggleButton(view.title);
+                button.setTooltip(new Tooltip(view.words + " (" + view.key + ")"));
+                button.setToggleGroup(group);
+                // One of them is always chosen: a second click does not take it away.
+                button.setOnAction(event -> show(view));
+                buttons.put(view, button);
+                choices.getChildren().add(button);
+            }
+        }
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        choices.getChildren().addAll(gap, action);
+        setTop(choices);
+        setCenter(place);
+        show(View.SHEETS);
+    }
+
+    /** In a lecture there are only the sheets. */
+    public void setLecture(boolean isOn) {
+        if (isOn) {
+            show(View.SHEETS);
+        }
+        setTop(isOn ? null : choices);
+    }
+
+    /** Shows a view; makes it when it is shown for the first time. */
+    public void show(View view) {
+        buttons.get(view).setSelected(true);
+        shown.set(view);
+        Node node = made.computeIfAbsent(view, wanted -> makers.get(wanted).apply(shown.map(view::equals)));
+        place.getChildren().setAll(node);
+        if (node instanceof Content content) {
+            content.first().requestFocus();
+        }
+    }
+}

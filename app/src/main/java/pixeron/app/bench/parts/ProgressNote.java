@@ -1,0 +1,50 @@
+package pixeron.app.bench.parts;
+
+import javafx.animation.PauseTransition;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.util.Duration;
+import pixeron.app.model.Background;
+
+/** Says that something is under way, how far it is, and lets the person give it up. Short work is not worth a word. */
+public final class ProgressNote extends HBox {
+
+    private static final Duration PATIENCE = Duration.millis(300);
+
+    private final ProgressBar bar = new ProgressBar();
+    private final PauseTransition patience = new PauseTransition(PATIENCE);
+
+    /**
+     * @param what is under way: {@code Calculating…}
+     * @param words what giving up means
+     * @param cancel gives it up
+     */
+    public ProgressNote(String what, String words, Background background, Runnable cancel) {
+        getStyleClass().add("work");
+        Button button = new Button("Cancel");
+        button.setTooltip(new Tooltip(words));
+        button.setOnAction(event -> cancel.run());
+        bar.setPrefWidth(120);
+        bar.setAccessibleText("Progress: " + what);
+        getChildren().addAll(new Label(what), bar, button);
+        setVisible(false);
+        managedProperty().bind(visibleProperty());
+        patience.setOnFinished(event -> setVisible(background.progressProperty().get() != Background.IDLE));
+        background.progressProperty().subscribe(value -> show(value.doubleValue()));
+    }
+
+    private void show(double value) {
+        if (value == Background.IDLE) {
+            patience.stop();
+            setVisible(false);
+        } else {
+            bar.setProgress(value > 0 ? value : ProgressBar.INDETERMINATE_PROGRESS);
+            if (!isVisible()) {
+                patience.play();
+            }
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Small things that several parts of the bench share. */
+package pixeron.app.bench.parts;

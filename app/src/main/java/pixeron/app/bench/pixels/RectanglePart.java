@@ -1,0 +1,208 @@
+package pixeron.app.bench.pixels;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import pixeron.PixeronException;
+import pixeron.app.bench.parts.Copy;
+import pixeron.app.bench.parts.Facts;
+import pixeron.app.bench.parts.Words;
+import pixeron.app.bench.sheets.SheetDrags;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Selection;
+import pixeron.app.model.Shown;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.look.AreaStatistics;
+import pixeron.make.Drawing;
+import pixeron.number.Decimals;
+import pixeron.number.Value;
+import pixeron.step.Step;
+import pixeron.step.StepType;
+
+/** A marked rectangle: where it is, its statistics before and after, and what can be done with it. */
+final class RectanglePart extends HBox {
+
+    /** Width of what stands beside the statistics. */
+    private static final double SIDE = 292;
+    private static final List<String> NAMES = List.of("row", "column", "height", "width");
+
+    /** The statistics of both sheets; empty where there is no image. */
+    private record Both(Optional<AreaStatistics> before, Optional<AreaStatistics> after) {
+    }
+
+    private final Bench bench;
+    private final Background background;
+    private final Consumer<Image> newImage;
+    private final Consumer<String> say;
+    private final List<TextField> fields = new ArrayList<>();
+    private final Label second = new Label();
+    private final Facts statistics = new Facts();
+    private final TextField level = new TextField("M");
+    private final Button useAsArea = new Button("Use as area of the step");
+    private final Button setLevel = new Button("Set to level");
+    private Area area = new Area(0, 0, 1, 1);
+
+    RectanglePart(Bench bench, Background background, Consumer<Image> newImage, Consumer<String> say) {
+        this.bench = bench;
+        this.background = background;
+        this.newImage = newImage;
+        this.say = say;
+        getStyleClass().add("pixel-pane");
+        FlowPane places = new FlowPane();
+        places.getStyleClass().add("places");
+        places.setPrefWrapLength(SIDE);
+        for (String name : NAMES) {
+            TextField field = new TextField();
+            field.getStyleClass().addAll("number-field", "place-field");
+            field.setAccessibleText(name + " of the rectangle");
+            field.setOnAction(event -> take());
+            field.focusedProperty().subscribe((wasFocused, isFocused) -> {
+                if (!isFocused && bench.looking().selectionProperty().get() instanceof Selection.Rectangle) {
+                    take();
+                }
+            });
+            fields.add(field);
+            Label label = new Label(name);
+            label.getStyleClass().add("working-label");
+            HBox pair = new HBox(label, field);
+            pair.getStyleClass().add("place");
+            places.getChildren().add(pair);
+        }
+        second.getStyleClass().add("sheet-hint");
+        second.setWrapText(true);
+        VBox left = new VBox(places, second, actions());
+        left.getStyleClass().add("part");
+        left.setPrefWidth(SIDE);
+        left.setMinWidth(SIDE);
+        getChildren().addAll(left, statistics);
+    }
+
+    private FlowPane actions() {
+        Button copy = button("Copy values",
+                "Copies the values of After (Before while the image is selected) as a table",
+                this::copy);
+        Button own = button("New image of it", "Opens the part of the shown sheet as an image of its own",
+                () -> image().ifPresent(image -> newImage.accept(image.part(area))));
+        useAsArea.setTooltip(new Tooltip("The selected step works inside this rectangle only"));
+        useAsArea.setOnAction(event -> useAsArea());
+        setLevel.setTooltip(new Tooltip("Writes this level into every pixel of the rectangle in the image itself"));
+        setLevel.setOnAction(event -> setLevel());
+        level.getStyleClass().addAll("number-field", "place-field");
+        level.setAccessibleText("Level for the rectangle; M is the maximum level");
+        Button leave = button("Unmark", "Takes the rectangle away (Esc on a sheet)", () -> bench.mark(null));
+        FlowPane actions = new FlowPane(copy, own, useAsArea, setLevel, level, leave);
+        actions.getStyleClass().add("places");
+        actions.setPrefWrapLength(SIDE);
+        return actions;
+    }
+
+    private static Button button(String text, String words, Runnable action) {
+        Button button = new Button(text);
+        button.setTooltip(new Tooltip(words));
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    void show(Shown shown, Area marked) {
+        area = marked;
+        int first = bench.looking().display().first();
+        int[] numbers = {area.row() + first, area.column() + first, area.height(), area.width()};
+        for (int n = 0; n < numbers.length; n++) {
+            fields.get(n).setText(Integer.toString(numbers[n]));
+        }
+        second.setText("Its opposite corner is " + Words.place(area.lastPixel(), bench.looking().display()) + ".");
+        useAsArea.setDisable(shown.position() < 0);
+        setLevel.setDisable(!bench.isDrawable());
+        level.setDisable(!bench.isDrawable());
+        background.start(progress -> new Both(inside(shown.before()).map(image -> AreaStatistics.of(image, marked)),
+                inside(shown.after()).map(image -> AreaStatistics.of(image, marked))), this::showStatistics,
+                problem -> say.accept(problem.getMessage()));
+    }
+
+    /** @return the image when the rectangle is inside it; a result may be smaller than what it is made of */
+    private Optional<Image> inside(Optional<Shown.Described> described) {
+        return described.map(Shown.Described::image).filter(image -> image.contains(area.lastPixel()));
+    }
+
+    private void showStatistics(Both both) {
+        statistics.clear();
+        statistics.head(0, "", "");
+        statistics.head(1, both.before().isPresent() ? "before" : "", "role-before");
+        statistics.head(2, both.after().isPresent() ? "after" : "", "role-after");
+        row(both, "count n", s -> Integer.toString(s.count()));
+        row(both, "minimum", s -> Decimals.approximate(s.smallest()));
+        row(both, "maximum", s -> Decimals.approximate(s.largest()));
+        row(both, "sum", s -> Decimals.approximate(s.sum()));
+        row(both, "mean = sum ÷ n", s -> Decimals.approximate(s.mean()));
+        row(both, "median", s -> Decimals.approximate(s.median()));
+        row(both, "deviation, population", s -> root(s.populationVariance()));
+        row(both, "deviation, sample", s -> s.count() == 1 ? "–" : root(s.sampleVariance()));
+    }
+
+    private void row(Both both, String name, Function<AreaStatistics, String> text) {
+        statistics.row(name, both.before().map(text).orElse(""), both.after().map(text).orElse(""));
+    }
+
+    private static String root(Value variance) {
+        return Decimals.approximate(pixeron.number.Approximate.from(Math.sqrt(variance.asDouble())));
+    }
+
+    private void take() {
+        try {
+            int[] n = fields.stream().mapToInt(field -> Integer.parseInt(field.getText().strip())).toArray();
+            int first = bench.looking().display().first();
+            Area wanted = new Area(n[0] - first, n[1] - first, n[2], n[3]);
+            if (!wanted.equals(area)) {
+                bench.mark(new Selection.Rectangle(wanted.requireInside(bench.project().chain().source())));
+            }
+        } catch (NumberFormatException noNumber) {
+            say.accept("Row, column, height and width are whole numbers.");
+        } catch (PixeronException outside) {
+            say.accept(outside.getMessage());
+        }
+    }
+
+    /** @return what is shown: After, or Before where there is none */
+    private Optional<Image> image() {
+        return inside(bench.shown().after()).or(() -> inside(bench.shown().before()));
+    }
+
+    private void copy() {
+        image().ifPresent(image -> {
+            if (area.count() > Copy.MOST_VALUES) {
+                say.accept("The rectangle has too many values for the clipboard.");
+                return;
+            }
+            Copy.table(image.part(area));
+            say.accept("Copied " + area.height() + " × " + area.width() + " values");
+        });
+    }
+
+    private void useAsArea() {
+        int position = bench.position();
+        Step step = bench.project().chain().stage(position).link().step();
+        bench.edit(null, project -> project.withChain(chain -> chain.replaced(position,
+                step.with(StepType.AREA, area))));
+    }
+
+    private void setLevel() {
+        try {
+            Value value = SheetDrags.level(level.getText().strip(), bench.project().chain().source().maximumLevel());
+            Area wanted = area;
+            bench.draw(null, image -> Drawing.rectangle(image, wanted, value));
+        } catch (PixeronException noNumber) {
+            say.accept(noNumber.getMessage());
+        }
+    }
+}

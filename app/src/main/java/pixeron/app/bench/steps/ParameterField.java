@@ -1,0 +1,198 @@
+package pixeron.app.bench.steps;
+
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pixeron.PixeronException;
+import pixeron.app.bench.kernel.WeightsGrid;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.MatrixParameter;
+import pixeron.step.key.Parameter;
+
+/**
+ * The field of one key, made from what the key says about itself. What is typed takes effect at once; what cannot be
+ * read is marked and explained below the field, and the step stays as it was.
+ *
+ * @param <T> the type of the key's value
+ */
+public final class ParameterField<T> extends VBox {
+
+    private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
+
+    private final Parameter<T> parameter;
+    private final BiConsumer<ParameterField<T>, Optional<T>> onChange;
+    private final Label problem = new Label();
+    private final Region control;
+    /** True while a value is shown that the person did not give; also while the field is being made. */
+    private boolean isShowing = true;
+
+    /**
+     * @param onChange gets the value that the person gave, or empty for the key's default
+     */
+    public ParameterField(Parameter<T> parameter, BiConsumer<ParameterField<T>, Optional<T>> onChange) {
+        this.parameter = parameter;
+        this.onChange = onChange;
+        getStyleClass().add("parameter");
+        Label name = new Label(parameter.title());
+        name.getStyleClass().add("parameter-name");
+        control = parameter instanceof ChoiceParameter choice ? comboBox(choice)
+                : parameter instanceof MatrixParameter ? weights() : textField();
+        control.setAccessibleText(parameter.title() + ", " + parameter.range());
+        Tooltip.install(control, new Tooltip(parameter.key() + ": " + parameter.range()));
+        name.setLabelFor(control);
+        control.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(control, Priority.ALWAYS);
+        problem.getStyleClass().add("parameter-problem");
+        problem.setWrapText(true);
+        getChildren().add(control instanceof WeightsGrid ? new VBox(name, control) : new HBox(name, control));
+        isShowing = false;
+    }
+
+    /** @return the key */
+    public Parameter<T> parameter() {
+        return parameter;
+    }
+
+    /** @return the field or box itself */
+    public Node control() {
+        return control;
+    }
+
+    private WeightsGrid weights() {
+        WeightsGrid[] grid = new WeightsGrid[1];
+        grid[0] = new WeightsGrid(parameter.title(), () -> {
+            if (!isShowing) {
+                typed(grid[0].getText());
+            }
+        });
+        return grid[0];
+    }
+
+    /** Puts the cursor into the field. */
+    public void focus() {
+        if (control instanceof WeightsGrid grid) {
+            grid.focusFirst();
+        } else {
+            control.requestFocus();
+        }
+    }
+
+    private TextField textField() {
+        TextField field = new TextField();
+        field.getStyleClass().add("number-field");
+        field.setPromptText(parameter.defaultValue().map(parameter::print).orElse(
+                parameter.isRequired() ? "" : parameter.key().equals("area") ? "whole image" : "none"));
+        field.textProperty().subscribe(text -> {
+            if (!isShowing) {
+                typed(text.strip());
+            }
+        });
+        return field;
+    }
+
+    private void typed(String text) {
+        try {
+            onChange.accept(this, text.isEmpty() && !parameter.isRequired()
+                    ? Optional.empty() : Optional.of(parameter.parse(text)));
+            setProblem("");
+        } catch (PixeronException notUnderstood) {
+            setProblem(notUnderstood.getMessage());
+        }
+    }
+
+    private ComboBox<ChoiceParameter.Choice> comboBox(ChoiceParameter choice) {
+        ComboBox<ChoiceParameter.Choice> box = new ComboBox<>();
+        box.getItems().setAll(choice.choices());
+        box.setCellFactory(view -> new ChoiceCell(true));
+        box.setButtonCell(new ChoiceCell(false));
+        box.valueProperty().subscribe(value -> {
+            if (!isShowing && value != null) {
+                typed(value.word());
+            }
+        });
+        return box;
+    }
+
+    /** A choice: its word, in the list with what it means. */
+    private static final class ChoiceCell extends ListCell<ChoiceParameter.Choice> {
+
+        private final boolean isLong;
+
+        ChoiceCell(boolean isLong) {
+            this.isLong = isLong;
+        }
+
+        @Override
+        protected void updateItem(ChoiceParameter.Choice choice, boolean isEmpty) {
+            super.updateItem(choice, isEmpty);
+            setText(isEmpty ? null : isLong ? choice.word() + "   " + choice.sentence() : choice.word());
+        }
+    }
+
+    /** Shows the value that is given, unless the person is typing it. */
+    public void show(Arguments arguments) {
+        isShowing = true;
+        Optional<T> value = arguments.find(parameter);
+        if (control instanceof TextField field) {
+            String text = arguments.isGiven(parameter) ? value.map(parameter::print).orElse("") : "";
+            if (!isSame(field.getText(), text)) {
+                field.setText(text);
+                setProblem("");
+            }
+        } else if (control instanceof WeightsGrid grid) {
+            String text = value.map(parameter::print).orElse("");
+            if (!isSame(grid.getText(), text)) {
+                grid.setText(text);
+                setProblem("");
+            }
+        } else if (control instanceof ComboBox<?> box) {
+            select(box, value.orElse(null));
+        }
+        isShowing = false;
+    }
+
+    /** A person who types "1.50" or a default must not see it become "1.5" or vanish under the cursor. */
+    private boolean isSame(String typed, String text) {
+        if (typed.strip().equals(text)) {
+            return true;
+        }
+        if (!control.isFocusWithin()) {
+            return false;
+        }
+        try {
+            T value = typed.isBlank() ? null : parameter.parse(typed.strip());
+            String printed = value == null || parameter.defaultValue().filter(value::equals).isPresent()
+                    ? "" : parameter.print(value);
+            return printed.equals(text) && !(parameter.isRequired() && typed.isBlank());
+        } catch (PixeronException stillWrong) {
+            return problem.getText().length() > 0;
+        }
+    }
+
+    @SuppressWarnings("unchecked") // the box of this key holds values of this key
+    private static <V> void select(ComboBox<V> box, Object value) {
+        box.setValue((V) value);
+    }
+
+    /** @param text what is wrong, shown below the field; empty when nothing is */
+    public void setProblem(String text) {
+        problem.setText(text.isEmpty() ? "" : "▲ " + text);
+        control.pseudoClassStateChanged(WRONG, !text.isEmpty());
+        if (text.isEmpty()) {
+            getChildren().remove(problem);
+        } else if (!getChildren().contains(problem)) {
+            getChildren().add(problem);
+        }
+    }
+}

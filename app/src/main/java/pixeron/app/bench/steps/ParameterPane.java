@@ -1,0 +1,164 @@
+package pixeron.app.bench.steps;
+
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import pixeron.PixeronException;
+import pixeron.app.bench.kernel.KernelTools;
+import pixeron.app.bench.parts.Copy;
+import pixeron.app.folder.OwnKernels;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.chain.Outcome;
+import pixeron.project.Project;
+import pixeron.step.Operation;
+import pixeron.step.Step;
+import pixeron.step.StepType;
+import pixeron.step.catalog.StepLine;
+import pixeron.step.kernel.Kernel;
+import pixeron.step.key.Parameter;
+
+/** The keys of the selected step, edited in place. */
+public final class ParameterPane extends VBox {
+
+    private final Bench bench;
+    private final Label title = new Label();
+    private final Label sentence = new Label();
+    private final Label failure = new Label();
+    private final Label note = new Label();
+    private final List<ParameterField<?>> fields = new ArrayList<>();
+    private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
+    private final Button copy = new Button("Copy step line");
+    private final Button spellOut = new Button("Write out as a kernel");
+    private final KernelTools kernel;
+    private final ImageSettings image;
+    private StepType type;
+    private int id;
+
+    /** @param personal the person's own kernels */
+    public ParameterPane(Bench bench, OwnKernels personal) {
+        this.bench = bench;
+        this.kernel = new KernelTools(bench, personal, this::replace);
+        spellOut.getStyleClass().add("quiet");
+        spellOut.setTooltip(new Tooltip("Turns the step into a kernel with its weights written out, to be changed"));
+        spellOut.setOnAction(event -> {
+            Step step = bench.project().chain().stage(bench.position()).link().step();
+            step.type().spelledOut(step).ifPresent(this::replace);
+        });
+        this.image = new ImageSettings(bench);
+        getStyleClass().add("parameters");
+        title.getStyleClass().add("section-title");
+        sentence.getStyleClass().add("found-sentence");
+        sentence.setWrapText(true);
+        failure.getStyleClass().add("parameter-problem");
+        failure.setWrapText(true);
+        note.getStyleClass().add("step-note");
+        note.setWrapText(true);
+        copy.getStyleClass().add("quiet");
+        copy.setTooltip(new Tooltip("Copies the step as one line of text, as the command line and the project file have it"));
+        copy.setOnAction(event -> copyLine());
+        bench.projectProperty().subscribe(project -> show());
+        bench.positionProperty().subscribe(position -> show());
+        bench.shownProperty().subscribe(this::showFailure);
+    }
+
+    private void show() {
+        Project project = bench.project();
+        if (project == null || bench.position() >= project.chain().size()) {
+            return;
+        }
+        if (bench.position() < 0) {
+            type = null;
+            title.setText("IMAGE");
+            image.show(project);
+            getChildren().setAll(title, image);
+            return;
+        }
+        var link = project.chain().stage(bench.position()).link();
+        if (link.step().type() != type || link.id() != id) {
+            type = link.step().type();
+            id = link.id();
+            build(link.step());
+        }
+        fields.forEach(field -> field.show(link.step().arguments()));
+        if (link.step().type() instanceof Kernel) {
+            kernel.show(link.step());
+        }
+        boolean isReady = link.step().type().spelledOut(link.step()).isPresent();
+        spellOut.setVisible(isReady);
+        spellOut.setManaged(isReady);
+    }
+
+    private void build(Step step) {
+        title.setText(step.type().title().toUpperCase(java.util.Locale.ROOT));
+        sentence.setText(step.type().sentence());
+        fields.forEach(field -> field.setProblem(""));
+        fields.clear();
+        for (Parameter<?> parameter : step.type().parameters()) {
+            // A field is made once: making one costs more time than anything else when a step is selected.
+            fields.add(made.computeIfAbsent(parameter, this::field));
+        }
+        failure.setText("");
+        getChildren().setAll(title, sentence);
+        getChildren().addAll(fields);
+        if (step.type() instanceof Kernel) {
+            getChildren().add(3, kernel);
+        }
+        getChildren().addAll(spellOut, new HBox(copy));
+    }
+
+    /** Another step in the place of the selected one; through its line, so that its type is that of the catalog. */
+    private void replace(Step changed) {
+        int position = bench.position();
+        bench.edit(project -> project.withChain(chain -> chain.replaced(position, StepLine.parse(changed.line()))));
+    }
+
+    private <T> ParameterField<T> field(Parameter<T> parameter) {
+        return new ParameterField<>(parameter, this::changed);
+    }
+
+    private <T> void changed(ParameterField<T> field, Optional<T> value) {
+        int position = bench.position();
+        Step step = bench.project().chain().stage(position).link().step();
+        Step changed = value.map(v -> step.with(field.parameter(), v)).orElseGet(() -> step.without(field.parameter()));
+        bench.edit("parameter " + field.parameter().key() + " of " + id,
+                project -> project.withChain(chain -> chain.replaced(position, changed)));
+    }
+
+    /** A step that is right in itself but cannot be applied to its input says so here, where it can be mended. */
+    private void showFailure(Shown shown) {
+        getChildren().removeAll(failure, note);
+        if (shown != null && shown.explained().orElse(null) instanceof Operation operation
+                && !operation.notes().isEmpty() && bench.position() == shown.position()) {
+            note.setText(String.join("\n", operation.notes()));
+            getChildren().add(Math.min(2, getChildren().size()), note);
+        }
+        Optional<Outcome.Failed> failed = shown == null ? Optional.empty() : shown.failure();
+        if (failed.isPresent() && failed.get().position() == bench.position()) {
+            failure.setText("▲ " + failed.get().message());
+            getChildren().add(Math.min(2, getChildren().size()), failure);
+        }
+    }
+
+    /** Puts the cursor into the first field. */
+    public void focusFirst() {
+        if (!fields.isEmpty()) {
+            fields.get(0).focus();
+        }
+    }
+
+    private void copyLine() {
+        try {
+            Copy.text(bench.project().chain().stage(bench.position()).link().step().line());
+        } catch (PixeronException noStep) {
+            failure.setText(noStep.getMessage());
+        }
+    }
+}

@@ -1,0 +1,69 @@
+package pixeron.app.bench.steps;
+
+import javafx.scene.image.ImageView;
+import javafx.scene.image.WritableImage;
+import pixeron.app.sheet.paint.Grays;
+import pixeron.image.Image;
+
+/** A small square picture of an image. */
+public final class Thumbnail extends ImageView {
+
+    private static final int BRIGHTEST = 255;
+
+    private Image shown;
+
+    /**
+     * @param image the image
+     * @param size side in points
+     */
+    public Thumbnail(Image image, int size) {
+        setFitWidth(size);
+        setFitHeight(size);
+        setSmooth(false);
+        show(image);
+    }
+
+    /** Draws another image, unless it is the one that is shown. */
+    public void show(Image image) {
+        if (image != shown) {
+            shown = image;
+            setImage(picture(image, (int) getFitWidth()));
+        }
+    }
+
+    /** A small image gets a whole number of points for each pixel; of a large one the nearest samples are drawn. */
+    private static WritableImage picture(Image image, int size) {
+        int side = 2 * size;
+        WritableImage picture = new WritableImage(side, side);
+        int[] offsets = offsets(image, side);
+        // As on the sheets, 0 is in the middle where there are values below it.
+        double lowest = 0;
+        double reach = 0;
+        for (int offset : offsets) {
+            double value = offset < 0 ? 0 : image.asDouble(offset);
+            lowest = Math.min(lowest, value);
+            reach = Math.max(reach, Math.abs(value));
+        }
+        for (int n = 0; n < offsets.length; n++) {
+            if (offsets[n] >= 0) {
+                double gray = lowest == 0 ? Grays.of(image, offsets[n])
+                        : (image.asDouble(offsets[n]) + reach) / (2 * reach) * BRIGHTEST;
+                picture.getPixelWriter().setArgb(n % side, n / side, Grays.point(gray));
+            }
+        }
+        return picture;
+    }
+
+    /** @return the sample for each point, row by row; −1 beside the image */
+    private static int[] offsets(Image image, int side) {
+        double span = Math.max(image.rows(), image.columns());
+        int[] offsets = new int[side * side];
+        for (int n = 0; n < offsets.length; n++) {
+            int row = (int) Math.floor((n / side + 0.5) * span / side - (span - image.rows()) / 2);
+            int column = (int) Math.floor((n % side + 0.5) * span / side - (span - image.columns()) / 2);
+            boolean isInside = row >= 0 && row < image.rows() && column >= 0 && column < image.columns();
+            offsets[n] = isInside ? row * image.columns() + column : -1;
+        }
+        return offsets;
+    }
+}

@@ -1,0 +1,277 @@
+package pixeron.app.bench.working;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pixeron.PixeronException;
+import pixeron.app.bench.parts.MiddlePane;
+import pixeron.app.bench.parts.Words;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.work.Start;
+import pixeron.image.Pixel;
+import pixeron.project.View;
+import pixeron.step.table.PixelTable;
+import pixeron.working.Line;
+import pixeron.working.Role;
+import pixeron.working.Run;
+import pixeron.working.Working;
+
+/** The slips that explain the values by hand, each with a way to its first cell. */
+public final class SlipsPane extends ScrollPane {
+
+    private static final int MOST_WRONG = 8;
+
+    private final Bench bench;
+    private final Consumer<MiddlePane.View> show;
+    private final VBox content = new VBox();
+
+    /** @param show brings a view into the middle */
+    public SlipsPane(Bench bench, Consumer<MiddlePane.View> show) {
+        this.bench = bench;
+        this.show = show;
+        getStyleClass().add("working-pane");
+        setFitToWidth(true);
+        content.getStyleClass().add("working-content");
+        setContent(content);
+        bench.shownProperty().subscribe(this::render);
+        bench.looking().hintsProperty().subscribe(taken -> render(bench.shown()));
+        bench.pickedProperty().subscribe(pixel -> {
+            if (bench.shown() != null && !bench.shown().slips().isEmpty()) {
+                render(bench.shown());
+            }
+        });
+    }
+
+    private void render(Shown shown) {
+        content.getChildren().clear();
+        if (shown == null) {
+            return;
+        }
+        if (shown.check().filled() > 0) {
+            content.getChildren().add(alone());
+        }
+        if (bench.looking().isAlone()) {
+            hints(shown, bench.looking().hintsProperty().get());
+            return;
+        }
+        shown.start().filter(start -> start.inTable().isPresent() || start.position() != shown.position()).ifPresent(start ->
+                content.getChildren().add(start(start)));
+        following(shown);
+        shown.slips().forEach(slip -> {
+            content.getChildren().add(row(slip));
+            workings(shown, slip).ifPresent(content.getChildren()::add);
+        });
+        Check check = shown.check();
+        List<CellCheck> wrong = shown.found().wrong();
+        if (check.filled() == 0) {
+            add("Write values by hand, and what explains the ones that differ stands here.");
+        } else if (check.differing().isEmpty()) {
+            add("Everything that is filled agrees.");
+        } else if (!wrong.isEmpty()) {
+            wrong(wrong);
+        }
+    }
+
+    /** Begins to look for mistakes alone, takes the next hint, or ends it. */
+    private HBox alone() {
+        boolean isAlone = bench.looking().isAlone();
+        Button first = new Button(isAlone ? "Next hint" : "Find it alone");
+        first.setTooltip(new Tooltip(isAlone ? "How many differ, where, which line, then the slip"
+                : "Covers marks, results and slips, and gives hints one after the other"));
+        first.setOnAction(event -> bench.looking().hintsProperty().set(isAlone ? bench.looking().hintsProperty().get() + 1 : 0));
+        HBox row = new HBox(first);
+        if (isAlone) {
+            Button end = new Button("Show everything");
+            end.setOnAction(event -> bench.looking().hintsProperty().set(View.NO_HINTS));
+            row.getChildren().add(end);
+        }
+        row.getChildren().forEach(button -> button.getStyleClass().add("quiet"));
+        row.getStyleClass().add("kernel-changes");
+        return row;
+    }
+
+    private void hints(Shown shown, int taken) {
+        Check check = shown.check();
+        List<CellCheck> differing = check.differing();
+        add("Marks and results of your cells are covered. Look for what is wrong; a hint is there when you want one.");
+        if (taken >= 1) {
+            add("1. " + (differing.isEmpty() ? "None" : differing.size()) + " of your " + check.filled() + " values "
+                    + (differing.size() == 1 ? "differs." : "differ."));
+        }
+        if (taken >= 2 && !differing.isEmpty()) {
+            add("2. The first is at " + Words.place(differing.get(0).pixel(), bench.looking().display()) + ".");
+        }
+        if (taken >= 3 && !differing.isEmpty()) {
+            add("3. " + line(shown, differing.get(0).pixel()));
+        }
+    }
+
+    /** In which line of the working the person's way parts from the right one. */
+    private static String line(Shown shown, Pixel pixel) {
+        return shown.slips().stream().filter(slip -> slip.pixels().contains(pixel)).findFirst().flatMap(slip ->
+                slip.done().flatMap(done -> shown.explained().map(right -> {
+                    Working ours = right.explain(pixel);
+                    int at = ours.partsAt(done.explain(pixel));
+                    String label = at < ours.lines().size() ? ours.lines().get(at).label().strip() : "";
+                    return label.isEmpty() ? "Look at how the number comes about." : "Look at this line of its working: " + label + ".";
+                }))).orElse("Work it out once more from its first line.");
+    }
+
+    /** Where the whole work first goes wrong, when that is not on this sheet. */
+    private HBox start(Start start) {
+        return card(start.sentence(pixel -> Words.place(pixel, bench.looking().display())), "Go there", () -> {
+            bench.select(start.position());
+            start.cell().ifPresent(cell -> bench.pick(cell.pixel()));
+            show.accept(start.inTable().isEmpty() ? MiddlePane.View.SHEETS : MiddlePane.View.TABLE);
+        }, "wrong");
+    }
+
+    private void following(Shown shown) {
+        int differing = shown.check().differing().size();
+        int ofStep = shown.following().ofStep().size();
+        if (ofStep > 0) {
+            content.getChildren().add(card(count(ofStep, differing) + " right, given your step " + shown.position()
+                    + ": what is wrong began there.", "Go to step " + shown.position(),
+                    () -> bench.select(shown.position() - 1), "right"));
+        }
+        shown.following().ofTables().forEach((table, pixels) -> content.getChildren().add(card(count(pixels.size(), differing)
+                + " right, given your own " + PixelTable.kind(shown.operation().orElseThrow().step().type(), table).title().toLowerCase(Locale.ROOT) + ".", "Go to the table",
+                () -> show.accept(MiddlePane.View.TABLE), "right")));
+    }
+
+    private static String count(int part, int differing) {
+        return (part == differing ? "All " + part : part + " of the " + differing) + " differing cells are";
+    }
+
+    private static HBox card(String text, String button, Runnable action, String style) {
+        Label words = new Label(text);
+        words.getStyleClass().add("callout-words");
+        words.setWrapText(true);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        Button go = new Button(button);
+        go.setMinWidth(USE_PREF_SIZE);
+        go.setOnAction(event -> action.run());
+        HBox row = new HBox(words, go);
+        row.getStyleClass().addAll("callout", style);
+        return row;
+    }
+
+    private void add(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("sheet-hint");
+        label.setWrapText(true);
+        content.getChildren().add(label);
+    }
+
+    private HBox row(Explanation slip) {
+        Label words = new Label(slip.text());
+        words.getStyleClass().add("callout-words");
+        words.setWrapText(true);
+        Label id = new Label(String.join(" and ", slip.ids()));
+        id.getStyleClass().add("step-detail");
+        VBox text = new VBox(words, id);
+        if (!slip.certainty().isEmpty()) {
+            Label sure = new Label(slip.certainty());
+            sure.setWrapText(true);
+            sure.getStyleClass().add("slip-certainty");
+            text.getChildren().add(1, sure);
+        }
+        HBox.setHgrow(text, Priority.ALWAYS);
+        VBox ways = new VBox(way("Go to the first", slip.pixels().get(0)));
+        // A slip in counts has no working of one pixel; the table is where it shows.
+        if (slip.done().isEmpty() && bench.shown().isByTable()) {
+            Button table = new Button("Open the table");
+            table.setMinWidth(USE_PREF_SIZE);
+            table.setMaxWidth(Double.MAX_VALUE);
+            table.setOnAction(event -> show.accept(MiddlePane.View.TABLE));
+            ways.getChildren().add(table);
+        }
+        slip.telling().ifPresent(telling -> ways.getChildren().add(way("Go to the one that tells", telling.pixel())));
+        ways.getStyleClass().add("slip-ways");
+        HBox row = new HBox(text, ways);
+        row.getStyleClass().addAll("callout", "wrong");
+        return row;
+    }
+
+    private Button way(String words, Pixel pixel) {
+        Button go = new Button(words);
+        go.setMinWidth(USE_PREF_SIZE);
+        go.setMaxWidth(Double.MAX_VALUE);
+        go.setOnAction(event -> bench.pick(pixel));
+        return go;
+    }
+
+    /** Cells that nothing explains, each on its own, the first few of them. */
+    private void wrong(List<CellCheck> cells) {
+        add((cells.size() == 1 ? "One cell is" : cells.size() + " cells are") + " simply wrong; no slip that is known explains "
+                + (cells.size() == 1 ? "it" : "them") + ". The working shows where to look.");
+        for (CellCheck cell : cells.subList(0, Math.min(MOST_WRONG, cells.size()))) {
+            Label words = new Label(Words.place(cell.pixel(), bench.looking().display()) + ": " + cell.byHand().text() + " is "
+                    + cell.distance() + ".");
+            words.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            HBox row = new HBox(words, way("Go there", cell.pixel()));
+            row.getStyleClass().add("slip-wrong");
+            content.getChildren().add(row);
+        }
+    }
+
+    /** The right working beside the slipped one, of the picked pixel or of the first that the slip explains. */
+    private Optional<HBox> workings(Shown shown, Explanation slip) {
+        Pixel picked = bench.pickedProperty().get();
+        Pixel pixel = slip.pixels().contains(picked) ? picked : slip.pixels().get(0);
+        try {
+            return slip.done().flatMap(done -> shown.explained().map(right -> {
+                Working ours = right.explain(pixel);
+                Working theirs = done.explain(pixel);
+                HBox both = new HBox(card("Right, " + Words.place(pixel, bench.looking().display()), ours, ours.partsAt(theirs)),
+                        card("With the slip", theirs, ours.partsAt(theirs)));
+                both.getStyleClass().add("slip-workings");
+                return both;
+            }));
+        } catch (PixeronException withoutValue) {
+            return Optional.empty();
+        }
+    }
+
+    private static VBox card(String title, Working working, int partsAt) {
+        Label head = new Label(title);
+        head.getStyleClass().add("working-label");
+        VBox card = new VBox(head);
+        card.getStyleClass().add("slip-working");
+        HBox.setHgrow(card, Priority.ALWAYS);
+        card.setPrefWidth(100);
+        for (int n = 0; n < working.lines().size(); n++) {
+            Line line = working.lines().get(n);
+            // Notes of cells say where they come from; the numbers need the room.
+            String text = line.isCells() ? line.runs().stream().filter(run -> run.role() != Role.NOTE).map(Run::text)
+                    .collect(Collectors.joining()) : line.text().strip();
+            Label label = new Label(String.format("%-11s", line.label().strip()) + text);
+            label.setWrapText(!line.isCells());
+            label.getStyleClass().add("slip-line");
+            if (n != partsAt) {
+                label.setText("  " + label.getText());
+            } else {
+                // Not only in colour: here the two part.
+                label.setText("▸ " + label.getText().stripTrailing());
+                label.getStyleClass().add("parts");
+            }
+            card.getChildren().add(label);
+        }
+        return card;
+    }
+}

@@ -1,0 +1,271 @@
+package pixeron.app.bench.working;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+import pixeron.app.bench.parts.Copy;
+import pixeron.app.bench.parts.WorkingLines;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Shown;
+import pixeron.app.model.Walking;
+import pixeron.app.sheet.paint.HandPainter;
+import pixeron.app.theme.Theme;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.parts.WrongPart;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.look.PackedPixel;
+import pixeron.number.Decimals;
+import pixeron.step.Explained;
+import pixeron.step.table.PixelTable;
+import pixeron.walk.PartialWorking;
+import pixeron.walk.Walk;
+import pixeron.working.Line;
+import pixeron.working.Working;
+import pixeron.working.WorkingText;
+
+/** The working of the picked pixel, line by line, and what is said of the person's value there. */
+public final class WorkingPane extends BorderPane {
+
+    /** Characters on one line of a working before it goes on below. */
+    private static final int LINE_LENGTH = 64;
+
+    private final Bench bench;
+    private final Theme theme;
+    private final GridPane lines = new GridPane();
+    private final CellGrids cells;
+    private final Label hint = new Label();
+    private final Button walkHere = new Button("Walk to here");
+    private final Button copy = new Button();
+    private final HBox callout = new HBox();
+    private final NumbersByHand numbers;
+    private final WorkingBody body;
+    private final ScrollPane scroll;
+    private final BooleanProperty hasWorking = new SimpleBooleanProperty();
+    private Working working;
+
+    public WorkingPane(Bench bench, Theme theme) {
+        this.bench = bench;
+        this.theme = theme;
+        this.numbers = new NumbersByHand(bench);
+        this.cells = new CellGrids();
+        this.body = new WorkingBody(cells, lines);
+        this.scroll = new ScrollPane(body);
+        getStyleClass().add("working-pane");
+        scroll.setFitToWidth(true);
+        scroll.setFocusTraversable(false);
+        // What is said of the person's own value is always seen, however long the working is.
+        VBox bottom = new VBox(numbers, callout);
+        bottom.getStyleClass().add("callout-place");
+        setCenter(scroll);
+        setBottom(bottom);
+        lines.getStyleClass().add("working-lines");
+        hint.getStyleClass().add("sheet-hint");
+        hint.setWrapText(true);
+        callout.getStyleClass().add("callout");
+        // Only a picture: beside eight tabs there is no room for words.
+        copy.setGraphic(new FontIcon(Feather.COPY));
+        copy.setAccessibleText("Copy working");
+        copy.getStyleClass().addAll("icon-button", "quiet");
+        copy.setTooltip(new Tooltip("Copy the working as text (Ctrl+Shift+C) or LaTeX (Ctrl+Shift+X); HTML by its context menu"));
+        copy.setOnAction(event -> copyWorking(WorkingText::plain));
+        copy.setContextMenu(new ContextMenu(copyAs("Copy as text", WorkingText::plain),
+                copyAs("Copy as LaTeX", WorkingText::latex), copyAs("Copy as HTML", WorkingText::html)));
+        bench.shownProperty().subscribe(shown -> render());
+        bench.pickedProperty().subscribe(pixel -> renderWalked());
+        bench.goneProperty().subscribe(isGone -> renderWalked());
+        bench.walking().walkProperty().subscribe(walk -> renderWalked());
+        bench.walking().playingProperty().subscribe(isOn -> render());
+        bench.looking().hintsProperty().subscribe(taken -> render());
+        bench.walking().mistakeProperty().subscribe(found -> render());
+        theme.paletteProperty().subscribe(palette -> render());
+        walkHere.getStyleClass().add("quiet");
+        walkHere.setOnAction(event -> bench.walking().to(bench.pickedProperty().get()));
+    }
+
+    /** Whether there is a working to copy. */
+    public ReadOnlyBooleanProperty hasWorkingProperty() {
+        return hasWorking;
+    }
+
+    /** @return the button that copies the working, to be put where there is room */
+    public Button copyButton() {
+        return copy;
+    }
+
+    private MenuItem copyAs(String title, Function<Working, String> form) {
+        MenuItem item = new MenuItem(title);
+        item.setOnAction(event -> copyWorking(form));
+        return item;
+    }
+
+    /** Puts the working on the clipboard in some form, if there is one. */
+    public void copyWorking(Function<Working, String> form) {
+        if (working != null) {
+            Copy.text(form.apply(working));
+        }
+    }
+
+    /** At fast speed nobody could read along; the working comes when the walk stops. */
+    private void renderWalked() {
+        if (!bench.walking().isRushing()) {
+            render();
+        }
+    }
+
+    private void render() {
+        Shown shown = bench.shown();
+        lines.getChildren().clear();
+        body.setGrids(false);
+        callout.getChildren().clear();
+        working = null;
+        if (shown != null) {
+            Pixel picked = bench.pickedProperty().get();
+            bench.walking().explained().filter(explained -> explained.contains(picked) && !bench.goneProperty().get()).ifPresentOrElse(explained ->
+                    show(explained, shown, picked), () -> showHint(shown));
+        }
+        hasWorking.set(working != null);
+        // Not while results are covered, nor while a walk is on, which has numbers enough.
+        if (shown != null) {
+            numbers.show(shown, bench.pickedProperty().get(), working != null && bench.walking().walk() == null);
+        }
+        callout.setVisible(!callout.getChildren().isEmpty());
+        callout.setManaged(callout.isVisible());
+    }
+
+    private void show(Explained explained, Shown shown, Pixel picked) {
+        Walking walking = bench.walking();
+        if (bench.isCovered(picked)) {
+            hint.setText("Covered while you look for the mistake alone; hints are in the tab Slips.");
+            lines.add(hint, 0, 0, 2, 1);
+        } else if (walking.isSeen(picked)) {
+            working = withPacked(explained.explain(picked), shown, picked);
+            show(working.lines());
+            if (walking.mistakeProperty().get() == null) {
+                showCallout(shown, picked);
+            }
+        } else if (walking.walk().current().equals(picked)) {
+            boolean isGuess = walking.guessingProperty().get();
+            // Who guesses sees all terms; who watches sees them come.
+            int taken = isGuess ? Walk.ALL : walking.code().map(code -> code.cells(walking.moment())).orElse(0);
+            show(PartialWorking.lines(explained.explain(picked), taken, isGuess
+                    ? "until you write your value by hand" : "until the walk writes the value"));
+        } else {
+            hint.setText("The walk has not come here yet.");
+            lines.add(hint, 0, 0, 2, 1);
+            lines.add(walkHere, 0, 1, 2, 1);
+        }
+    }
+
+    private void show(List<Line> shown) {
+        List<Line> rows = shown.stream().filter(Line::isCells).toList();
+        if (!rows.isEmpty()) {
+            cells.show(rows);
+        }
+        body.setGrids(!rows.isEmpty());
+        WorkingLines.show(shown, lines, LINE_LENGTH, theme);
+    }
+
+    /** Below the working of gray stands how the channels are packed into one number, where they have eight bits. */
+    private static Working withPacked(Working gray, Shown shown, Pixel picked) {
+        if (shown.colour().isEmpty() || shown.grid().maximumLevel() != Image.BYTE_MAXIMUM) {
+            return gray;
+        }
+        List<Line> lines = new ArrayList<>(gray.lines());
+        lines.addAll(PackedPixel.of(shown.colour().get().picture(), picked).lines());
+        return new Working(gray.title(), lines, gray.exact(), gray.result());
+    }
+
+    private void showHint(Shown shown) {
+        hint.setText(shown.explained().isPresent() ? "This pixel of Before went nowhere: no pixel of the result stands for it."
+                : shown.position() < 0
+                ? "This is the image itself: type into a cell of Before to change its value. Add or select a step,"
+                + " and the working of the picked pixel stands here."
+                : shown.failure().isPresent()
+                        ? "The step has no result, so there is nothing to work out. The reason stands at the left."
+                : "The step is off and passes its input on.");
+        lines.add(hint, 0, 0);
+    }
+
+    private void showCallout(Shown shown, Pixel picked) {
+        Optional<CellCheck> cell = shown.check().cells().stream().filter(c -> c.pixel().equals(picked)).findFirst();
+        cell.ifPresent(check -> {
+            boolean isFollowing = shown.following().pixels().contains(picked);
+            boolean isRight = check.state() == CellCheck.State.AGREES || isFollowing;
+            callout.getStyleClass().removeAll("right", "wrong");
+            callout.getStyleClass().add(isRight ? "right" : "wrong");
+            Label mark = new Label(isFollowing ? "↳" : mark(check));
+            mark.getStyleClass().add("callout-mark");
+            mark.setMinWidth(Region.USE_PREF_SIZE);
+            Label words = new Label(isFollowing
+                    ? "You wrote " + check.byHand().text() + ". Right, given " + given(shown, picked) + "."
+                    : words(check, shown.slips()) + wrongPart(check, shown));
+            words.setWrapText(true);
+            words.getStyleClass().add("callout-words");
+            HBox.setHgrow(words, Priority.ALWAYS);
+            callout.getChildren().setAll(mark, words);
+        });
+    }
+
+    private static String given(Shown shown, Pixel picked) {
+        return shown.following().ofTables().entrySet().stream().filter(table -> table.getValue().contains(picked)).findFirst()
+                .map(table -> "your own " + PixelTable.kind(shown.operation().orElseThrow().step().type(), table.getKey()).title().toLowerCase(Locale.ROOT))
+                .orElse("your step " + shown.position());
+    }
+
+    private static String mark(CellCheck check) {
+        return switch (check.state()) {
+            case AGREES -> "✓";
+            case DIFFERS -> (check.difference().orElseThrow().signum() > 0 ? "▲ " : "▼ ")
+                    + Decimals.approximate(check.difference().orElseThrow().absolute());
+            case NOT_ROUNDED -> "≈";
+            case NOT_UNDERSTOOD -> "?";
+        };
+    }
+
+    private static String words(CellCheck check, List<Explanation> slips) {
+        String wrote = "You wrote " + check.byHand().text() + worth(check) + ". ";
+        if (check.state() == CellCheck.State.AGREES) {
+            return wrote + "That agrees.";
+        } else if (check.state() == CellCheck.State.NOT_UNDERSTOOD) {
+            return wrote + "That is neither a number nor an expression. " + check.byHand().problem();
+        }
+        Optional<Explanation> slip = slips.stream().filter(s -> s.pixels().contains(check.pixel())).findFirst();
+        return wrote + slip.map(Explanation::text).orElseGet(() -> check.state() == CellCheck.State.NOT_ROUNDED
+                ? "That is right before rounding and overflow."
+                : "It " + HandPainter.words(check) + "; no slip that is known explains it.");
+    }
+
+    /** Which part of an expression is wrong, where that can be said. */
+    private static String wrongPart(CellCheck check, Shown shown) {
+        return !check.isDiffering() || shown.position() < 0 ? "" : shown.operation()
+                .flatMap(operation -> WrongPart.of(check.byHand(), operation, check.pixel()))
+                .map(part -> " " + part).orElse("");
+    }
+
+    /** What an expression is worth, where it does not say so itself. */
+    private static String worth(CellCheck check) {
+        boolean isExpression = check.byHand().decimals() < 0 && check.byHand().value().isPresent();
+        return isExpression ? " = " + Decimals.approximate(check.byHand().value().orElseThrow()) : "";
+    }
+}

@@ -1,0 +1,98 @@
+package pixeron.app.folder;
+
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Properties;
+import java.util.stream.IntStream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import pixeron.PixeronException;
+import pixeron.format.SafeFile;
+
+/**
+ * What a person chose and opened last.
+ *
+ * @param isDark dark theme
+ * @param isLarge large type
+ * @param recent files opened last, newest first, at most ten
+ */
+public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
+
+    // A properties file, because the JDK reads it in no time; a JSON library would cost a tenth of the program's start.
+    private static final String FILE = "settings.properties";
+    private static final String DARK = "dark";
+    private static final String LARGE = "large";
+    private static final String RECENT = "recent.";
+    private static final int MOST_RECENT = 10;
+
+    public static final Settings DEFAULT = new Settings(false, false, List.of());
+
+    public Settings {
+        recent = List.copyOf(recent);
+    }
+
+    public Settings withRecent(Path file) {
+        List<Path> files = new ArrayList<>(recent);
+        Path whole = file.toAbsolutePath().normalize();
+        files.remove(whole);
+        files.add(0, whole);
+        return new Settings(isDark, isLarge, files.subList(0, Math.min(MOST_RECENT, files.size())));
+    }
+
+    public Settings withDark(boolean dark) {
+        return new Settings(dark, isLarge, recent);
+    }
+
+    public Settings withLarge(boolean large) {
+        return new Settings(isDark, large, recent);
+    }
+
+    /** @return the settings of last time; the default ones when there are none or they cannot be read */
+    public static Settings read(UserFolder folder) {
+        try {
+            Path file = folder.path(FILE);
+            if (!Files.exists(file)) {
+                return DEFAULT;
+            }
+            Properties properties = new Properties();
+            try (Reader reader = Files.newBufferedReader(file)) {
+                properties.load(reader);
+            }
+            List<Path> recent = IntStream.range(0, MOST_RECENT).mapToObj(n -> properties.getProperty(RECENT + n))
+                    .filter(Objects::nonNull).map(Path::of).filter(Files::isRegularFile).toList();
+            return new Settings(Boolean.parseBoolean(properties.getProperty(DARK)),
+                    Boolean.parseBoolean(properties.getProperty(LARGE)), recent);
+        } catch (IOException | RuntimeException unreadable) {
+            log().warn("settings are not read, the default ones are used", unreadable);
+            return DEFAULT;
+        }
+    }
+
+    /** Keeps the settings for next time; where that fails, work goes on without. */
+    public void write(UserFolder folder) {
+        Properties properties = new Properties();
+        properties.setProperty(DARK, Boolean.toString(isDark));
+        properties.setProperty(LARGE, Boolean.toString(isLarge));
+        for (int n = 0; n < recent.size(); n++) {
+            properties.setProperty(RECENT + n, recent.get(n).toString());
+        }
+        try {
+            SafeFile.write(folder.path(FILE), out -> properties.store(new OutputStreamWriter(out,
+                    StandardCharsets.UTF_8), "Pixeron"));
+        } catch (PixeronException notKept) {
+            log().warn("settings are not kept", notKept);
+        }
+    }
+
+    /** Made when it is first needed: logging costs more time at the start than all of the settings. */
+    private static Logger log() {
+        return LoggerFactory.getLogger(Settings.class);
+    }
+}

@@ -1,0 +1,185 @@
+package pixeron.app.sheet.paint;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import pixeron.app.theme.Palette;
+import pixeron.app.theme.Theme;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.HandValue;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+
+/**
+ * Draws what the person wrote, with a mark on every cell: a tick for one that agrees, a triangle up or down with the
+ * difference for one that differs, ≈ for one that is right before rounding, ? for one that is not understood. The
+ * marks differ in shape as
+ * well as in colour.
+ */
+public final class HandPainter implements Painter {
+
+    private static final double GRID_FROM = 8;
+    private static final double MARKS_FROM = 14;
+    private static final double WORDS_FROM = 30;
+
+    private final HandSheet sheet;
+    private final Map<Pixel, CellCheck> checks = new HashMap<>();
+    private final Theme theme;
+    private final int characters;
+    private final boolean areMarksShown;
+    private final Set<Pixel> following;
+
+    /**
+     * @param sheet what was written
+     * @param check how it compares
+     * @param characters length of the longest number on the sheets beside this one
+     * @param areMarksShown false while the person wants to find the mistakes alone
+     * @param following the cells that are right for the person's values of the step before
+     */
+    public HandPainter(HandSheet sheet, Check check, Theme theme, int characters, boolean areMarksShown,
+            Set<Pixel> following) {
+        this.following = following;
+        this.sheet = sheet;
+        this.theme = theme;
+        this.characters = characters;
+        this.areMarksShown = areMarksShown;
+        check.cells().forEach(cell -> checks.put(cell.pixel(), cell));
+    }
+
+    @Override
+    public void paint(GraphicsContext graphics, Extent extent) {
+        Palette palette = theme.palette();
+        double right = extent.x(extent.columns());
+        double bottom = extent.y(extent.rows());
+        graphics.setFill(palette.panel());
+        graphics.fillRect(Math.max(0, extent.x(0)), Math.max(0, extent.y(0)), right, bottom);
+        if (extent.cell() >= GRID_FROM) {
+            Lines.paint(graphics, extent, palette.line());
+        } else {
+            graphics.setStroke(palette.line());
+            graphics.strokeRect(extent.x(0) + 0.5, extent.y(0) + 0.5, right - extent.x(0) - 1,
+                    bottom - extent.y(0) - 1);
+        }
+        Font font = NumberFont.fitting(extent.cell(), characters, theme.scale());
+        sheet.cells().forEach((pixel, value) -> {
+            if (pixel.row() >= extent.firstRow() && pixel.row() <= extent.lastRow()
+                    && pixel.column() >= extent.firstColumn() && pixel.column() <= extent.lastColumn()) {
+                paintCell(graphics, extent, pixel, value, font);
+            }
+        });
+    }
+
+    private void paintCell(GraphicsContext graphics, Extent extent, Pixel pixel, HandValue value, Font font) {
+        Palette palette = theme.palette();
+        CellCheck check = areMarksShown ? checks.get(pixel) : null;
+        boolean isFollowing = following.contains(pixel);
+        boolean isWrong = check != null && check.state() != CellCheck.State.AGREES && !isFollowing;
+        double x = Math.floor(extent.x(pixel.column()));
+        double y = Math.floor(extent.y(pixel.row()));
+        double side = extent.cell();
+        if (isWrong || side < GRID_FROM) {
+            graphics.setFill(side >= GRID_FROM ? palette.differGround()
+                    : isWrong ? palette.differ() : check == null ? palette.byHand() : palette.agree());
+            graphics.fillRect(x + 1, y + 1, Math.max(1, side - 1), Math.max(1, side - 1));
+        }
+        if (font != null) {
+            graphics.setFill(isWrong ? palette.differ() : palette.byHand());
+            paintNumber(graphics, value.text(), font, x, y, side);
+        } else if (side >= GRID_FROM && check == null) {
+            graphics.setFill(palette.byHand());
+            graphics.fillOval(x + side / 2 - 1.5, y + side / 2 - 1.5, 3, 3);
+        }
+        if (check != null && side >= MARKS_FROM) {
+            paintMark(graphics, check, x, y, side, font != null);
+        }
+    }
+
+    private static void paintNumber(GraphicsContext graphics, String text, Font font, double x, double y, double side) {
+        int room = (int) Math.floor((side - 2) / (font.getSize() * 0.6));
+        graphics.setFont(font);
+        graphics.setTextAlign(TextAlignment.CENTER);
+        graphics.setTextBaseline(VPos.CENTER);
+        // Below the marks in the corner; a long expression is cut, the line below the sheets has all of it.
+        graphics.fillText(text.length() <= room ? text : text.substring(0, Math.max(0, room - 1)) + "…",
+                x + side / 2, y + side * 0.56);
+    }
+
+    private void paintMark(GraphicsContext graphics, CellCheck check, double x, double y, double side,
+            boolean isCorner) {
+        Palette palette = theme.palette();
+        if (following.contains(check.pixel())) {
+            graphics.setFill(palette.byHand());
+            paintSign(graphics, "↳", isCorner ? x + side - 4 : x + side / 2 + side / 5, isCorner ? y + 4 : y + side / 2 - side / 5,
+                    isCorner ? Math.min(7, side / 5) : side / 2.5);
+            return;
+        }
+        boolean isAgreeing = check.state() == CellCheck.State.AGREES;
+        graphics.setFill(isAgreeing ? palette.agree() : palette.differ());
+        graphics.setStroke(isAgreeing ? palette.agree() : palette.differ());
+        double size = isCorner ? Math.min(7, side / 5) : side / 2.5;
+        double right = isCorner ? x + side - 4 : x + side / 2 + size / 2;
+        double top = isCorner ? y + 4 : y + side / 2 - size / 2;
+        switch (check.state()) {
+            case AGREES -> {
+                graphics.strokeLine(right - size, top + size * 0.55, right - size * 0.6, top + size * 0.95);
+                graphics.strokeLine(right - size * 0.6, top + size * 0.95, right, top + size * 0.1);
+            }
+            case DIFFERS -> paintTriangle(graphics, check, right, top, size, side >= WORDS_FROM && isCorner);
+            case NOT_ROUNDED -> paintSign(graphics, "≈", right, top, size);
+            case NOT_UNDERSTOOD -> paintSign(graphics, "?", right, top, size);
+        }
+    }
+
+    private static void paintSign(GraphicsContext graphics, String sign, double right, double top, double size) {
+        graphics.setFont(NumberFont.of(Math.floor(size * 1.7)));
+        graphics.setTextAlign(TextAlignment.RIGHT);
+        graphics.setTextBaseline(VPos.CENTER);
+        graphics.fillText(sign, right + 1, top + size / 2);
+    }
+
+    /** Up when the person's value is too large, down when it is too small, with how much. */
+    private static void paintTriangle(GraphicsContext graphics, CellCheck check, double right, double top, double size,
+            boolean isNumbered) {
+        String amount = isNumbered ? Decimals.approximate(check.difference().orElseThrow().absolute()) : "";
+        amount = amount.length() > 4 ? "" : amount;
+        double digits = amount.length() * 5.4;
+        double end = right - digits;
+        boolean isUp = check.difference().orElseThrow().signum() > 0;
+        double base = isUp ? top + size : top;
+        double tip = isUp ? top : top + size;
+        graphics.fillPolygon(new double[] {end - size, end, end - size / 2}, new double[] {base, base, tip}, 3);
+        if (!amount.isEmpty()) {
+            graphics.setFont(NumberFont.of(9));
+            graphics.setTextAlign(TextAlignment.RIGHT);
+            graphics.setTextBaseline(VPos.CENTER);
+            graphics.fillText(amount, right, top + size / 2);
+        }
+    }
+
+    @Override
+    public String describe(Pixel pixel) {
+        HandValue value = sheet.cells().get(pixel);
+        if (value == null) {
+            return "not filled";
+        }
+        CellCheck check = areMarksShown ? checks.get(pixel) : null;
+        return value.text() + (check == null ? "" : following.contains(pixel) ? ", right for your own earlier values"
+                : ", " + words(check));
+    }
+
+    /** @return how a cell compares, in words */
+    public static String words(CellCheck check) {
+        return switch (check.state()) {
+            case AGREES -> "agrees";
+            case DIFFERS -> "differs by " + Decimals.signed(check.difference().orElseThrow());
+            case NOT_ROUNDED -> "right before rounding";
+            case NOT_UNDERSTOOD -> "not understood";
+        };
+    }
+}

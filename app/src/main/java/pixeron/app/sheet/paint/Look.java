@@ -1,0 +1,28 @@
+package pixeron.app.sheet.paint;
+
+import java.util.Optional;
+import pixeron.app.model.Display;
+import pixeron.app.model.Shown;
+import pixeron.image.Image;
+import pixeron.look.PixelSet;
+
+/**
+ * How the samples of all sheets are drawn.
+ *
+ * @param display scale, range, number base, lines
+ * @param lit pixels that stand out; empty: none does
+ */
+public record Look(Display display, Optional<PixelSet> lit) {
+
+    /** @return this with the lit pixels of Before or of After, where they belong to an image of this size */
+    public Look on(Image image, boolean isAfter, Shown shown) {
+        Optional<Image> found = (isAfter ? shown.after() : shown.before()).or(shown::after).map(Shown.Described::image);
+        return new Look(display, shown.lit().filter(lit -> found.filter(same -> same.frame().isSized(image.frame())).isPresent())
+                .flatMap(isAfter ? Shown.Lit::after : Shown.Lit::before));
+    }
+
+    /** @return the look of what is shown */
+    public static Look of(Shown shown, Display display) {
+        return new Look(display, shown.litPixels());
+    }
+}

@@ -1,0 +1,41 @@
+package pixeron.app.sheet.paint;
+
+import java.util.HashMap;
+import java.util.Map;
+import javafx.scene.text.Font;
+import pixeron.app.theme.Theme;
+
+/** The font that lets numbers of a given length fit into a cell. */
+public final class NumberFont {
+
+    private static final double SMALLEST = 9;
+    private static final double LARGEST = 15;
+    /** A digit of the number font is this part of its size wide. */
+    private static final double DIGIT = 0.6;
+    private static final Map<Double, Font> FONTS = new HashMap<>();
+
+    private NumberFont() {
+    }
+
+    /**
+     * @param cell side of the cell in points
+     * @param characters length of the longest number
+     * @param scale how much larger than normal type is
+     * @return the font, or null when the numbers do not fit
+     */
+    static Font fitting(double cell, int characters, double scale) {
+        double room = (cell - 4) / (characters * DIGIT);
+        double size = Math.floor(2 * Math.min(Math.min(room, cell * 0.42), LARGEST * scale)) / 2;
+        return size < SMALLEST ? null : of(size);
+    }
+
+    /** @return whether so many lines of numbers fit into a cell, one under the other */
+    static boolean isRoomFor(double cell, int characters, int lines) {
+        double size = Math.floor(cell / (lines + 0.4));
+        return size >= SMALLEST && characters * DIGIT * size <= cell - 2;
+    }
+
+    public static Font of(double size) {
+        return FONTS.computeIfAbsent(size, s -> Font.font(Theme.NUMBERS, s));
+    }
+}

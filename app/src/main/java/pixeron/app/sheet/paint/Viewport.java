@@ -1,0 +1,178 @@
+package pixeron.app.sheet.paint;
+
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
+import pixeron.image.Pixel;
+
+/**
+ * The part of the image that all sheets show, and how large.
+ *
+ * <p>Units: places in the image are in pixels of the image (column and row, fractions allowed), places on the screen
+ * are in points from the top left corner of the sheet's cells. Zoom runs without a break from the whole picture to
+ * cells
+ * of 96 points.
+ */
+public final class Viewport {
+
+    private static final double LARGEST_CELL = 96;
+    /** A small image that fills the sheet has cells of at most this size, as on squared paper. */
+    private static final double LARGEST_FITTED_CELL = 48;
+
+    private final DoubleProperty cell = new SimpleDoubleProperty(1);
+    private final ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
+    private int rows = 1;
+    private int columns = 1;
+    private double width = 1;
+    private double height = 1;
+    private double left;
+    private double top;
+    private boolean isFitted = true;
+
+    /** Counts changes; who draws listens to it. */
+    public ReadOnlyLongProperty changesProperty() {
+        return changes.getReadOnlyProperty();
+    }
+
+    /** Side of a cell on the screen, in points. */
+    public double cell() {
+        return cell.get();
+    }
+
+    /** @return column of the image at the left edge */
+    public double left() {
+        return left;
+    }
+
+    /** @return row of the image at the top edge */
+    public double top() {
+        return top;
+    }
+
+    public int rows() {
+        return rows;
+    }
+
+    public int columns() {
+        return columns;
+    }
+
+    /** Another image: the whole of it is shown, unless it has the size of the one before. */
+    public void setImageSize(int newRows, int newColumns) {
+        if (newRows != rows || newColumns != columns) {
+            rows = newRows;
+            columns = newColumns;
+            fit();
+        }
+    }
+
+    /** The room for cells on a sheet changed. */
+    public void setScreenSize(double newWidth, double newHeight) {
+        if (newWidth != width || newHeight != height) {
+            width = Math.max(1, newWidth);
+            height = Math.max(1, newHeight);
+            if (isFitted) {
+                fit();
+            } else {
+                moveTo(left, top);
+            }
+        }
+    }
+
+    /** Shows the whole image. */
+    public void fit() {
+        cell.set(fittedCell());
+        isFitted = true;
+        moveTo(0, 0);
+    }
+
+    private double fittedCell() {
+        double fitting = Math.min(width / columns, height / rows);
+        return Math.min(LARGEST_FITTED_CELL, fitting >= 8 ? Math.floor(fitting) : fitting);
+    }
+
+    /**
+     * Makes cells larger or smaller around a place on the screen, which keeps its place in the image.
+     *
+     * @param factor above 1: larger
+     */
+    public void zoom(double factor, double x, double y) {
+        double smallest = Math.min(fittedCell(), LARGEST_FITTED_CELL);
+        double wanted = Math.max(smallest, Math.min(LARGEST_CELL, cell() * factor));
+        // Cells with numbers have whole sides, so that they are all the same on the screen.
+        double next = wanted >= 16 ? Math.rint(wanted) : wanted;
+        next = next == cell() && wanted != cell() ? wanted : next;
+        double column = left + x / cell();
+        double row = top + y / cell();
+        cell.set(next);
+        isFitted = next <= smallest;
+        moveTo(column - x / next, row - y / next);
+    }
+
+    /** Zooms around the middle of the sheet. */
+    public void zoom(double factor) {
+        zoom(factor, Math.min(width, columns * cell()) / 2, Math.min(height, rows * cell()) / 2);
+    }
+
+    /** Zooms around a pixel, which comes into the middle where it can. */
+    public void zoomAround(double factor, Pixel pixel) {
+        zoom(factor, (pixel.column() + 0.5 - left) * cell(), (pixel.row() + 0.5 - top) * cell());
+        reveal(pixel);
+    }
+
+    /** Moves the image under the sheet, in points. */
+    public void pan(double dx, double dy) {
+        moveTo(left - dx / cell(), top - dy / cell());
+    }
+
+    /** Moves just so far that the pixel is seen. */
+    public void reveal(Pixel pixel) {
+        moveTo(revealed(left, across(), pixel.column()), revealed(top, down(), pixel.row()));
+    }
+
+    private static double revealed(double start, double span, int place) {
+        return place < start ? place : place + 1 > start + span ? place + 1 - span : start;
+    }
+
+    /** Moves so that a place in the image comes into the middle of the sheet, as far as the image reaches. */
+    public void centre(double column, double row) {
+        moveTo(column - across() / 2, row - down() / 2);
+    }
+
+    /** @return true while the whole image is seen */
+    public boolean isWhole() {
+        return columns * cell() <= width + 0.5 && rows * cell() <= height + 0.5;
+    }
+
+    /** @return columns of the image that are seen, fractions allowed */
+    public double across() {
+        return width / cell();
+    }
+
+    /** @return rows of the image that are seen, fractions allowed */
+    public double down() {
+        return height / cell();
+    }
+
+    private void moveTo(double newLeft, double newTop) {
+        left = Math.max(0, Math.min(newLeft, columns - width / cell()));
+        top = Math.max(0, Math.min(newTop, rows - height / cell()));
+        changes.set(changes.get() + 1);
+    }
+
+    /** @return the pixel under a place on the screen; it may lie outside the image */
+    public Pixel pixelAt(double x, double y) {
+        return new Pixel((int) Math.floor(top + y / cell()), (int) Math.floor(left + x / cell()));
+    }
+
+    /** @return the left edge of a column on the screen */
+    public double x(int column) {
+        return (column - left) * cell();
+    }
+
+    /** @return the top edge of a row on the screen */
+    public double y(int row) {
+        return (row - top) * cell();
+    }
+}

@@ -1,0 +1,87 @@
+package pixeron.app.folder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import pixeron.image.Pixel;
+import pixeron.project.ProjectFile;
+import pixeron.project.SavedProject;
+import pixeron.project.demo.DemoCases;
+
+/** Somebody types a value every 300 ms and never pauses; the clock is the test's own. */
+class AutosaveTest {
+
+    private static final Duration DELAY = Duration.ofSeconds(2);
+
+    @TempDir
+    private Path folder;
+    private final TurnedClock clock = new TurnedClock();
+    private Autosave autosave;
+
+    @BeforeEach
+    void begin() {
+        autosave = new Autosave(new UserFolder(folder), DELAY, clock);
+    }
+
+    private static SavedProject work(int values) {
+        SavedProject demo = DemoCases.all().get(0).saved();
+        return new SavedProject(demo.project().withSheet(0, sheet -> {
+            var filled = pixeron.byhand.HandSheet.EMPTY;
+            for (int n = 0; n < values; n++) {
+                filled = filled.with(new Pixel(n / 8, n % 8), "1");
+            }
+            return filled;
+        }), demo.view());
+    }
+
+    /** @return how many values would be found again after a crash now */
+    private int kept() {
+        try (Stream<Path> files = Files.walk(folder)) {
+            Optional<Path> file = files.filter(path -> path.toString().endsWith(ProjectFile.ENDING)).findFirst();
+            return file.map(path -> ProjectFile.read(path).project().sheet(0).cells().size()).orElse(0);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    @Test
+    void whoeverNeverPausesLosesNoMoreThanTwoSeconds() {
+        for (int value = 1; value <= 60; value++) {
+            autosave.keep(work(value));
+            clock.turn(300);
+            // Seven values take 2.1 s; all that are older than that are kept.
+            assertThat(kept()).as("after %d values", value).isGreaterThanOrEqualTo(value - 7);
+        }
+    }
+
+    @Test
+    void oneChangeIsWrittenTwoSecondsLaterAndNotBefore() {
+        autosave.keep(work(3));
+        clock.turn(1900);
+        assertThat(kept()).isZero();
+        clock.turn(100);
+        assertThat(kept()).isEqualTo(3);
+    }
+
+    @Test
+    void whatIsSavedMeanwhileIsNotWrittenAnyMore() {
+        autosave.keep(work(3));
+        autosave.clear();
+        clock.turn(5000);
+        assertThat(kept()).isZero();
+        autosave.keep(work(4));
+        clock.turn(2000);
+        assertThat(kept()).isEqualTo(4);
+        autosave.clear();
+        assertThat(kept()).isZero();
+    }
+}
