@@ -6,6 +6,7 @@ import pixeron.PixeronException;
 import pixeron.number.Decimals;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.kernel.Kernel;
 
 /**
  * A kernel that a person keeps under a name.
@@ -15,15 +16,13 @@ import pixeron.step.catalog.StepLine;
  */
 public record OwnKernel(String name, String line) {
 
-    private static final String TYPE = "kernel";
-
     /**
      * @return line
      * @throws PixeronException if it is not the line of a kernel
      */
     public static String requireKernel(String line) {
         Step step = StepLine.parse(line);
-        if (!step.type().name().equals(TYPE)) {
+        if (!(step.type() instanceof Kernel)) {
             throw PixeronException.of("\"%s\" is no kernel", Decimals.shortened(line));
         }
         return line;

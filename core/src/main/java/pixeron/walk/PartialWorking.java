@@ -2,7 +2,7 @@ package pixeron.walk;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
+import pixeron.step.neighborhood.WindowText;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
@@ -11,8 +11,6 @@ import pixeron.working.Working;
 /** The part of a working that is seen while its value is not written yet: what is given, and the terms so far. */
 public final class PartialWorking {
 
-    /** Grids of what the step is given; the others hold terms. */
-    private static final Set<String> GIVEN = Set.of("window", "weights", "turned", "shape");
     /** The line where the result begins to come about, where there is no grid of terms. */
     private static final String RESULT = "this pixel";
     private static final String COVER = "…";
@@ -43,7 +41,7 @@ public final class PartialWorking {
                 grid = line.label();
                 cell = 0;
             }
-            boolean isGiven = !line.isCells() || GIVEN.contains(grid);
+            boolean isGiven = !line.isCells() || WindowText.GIVEN.contains(grid);
             List<Run> runs = new ArrayList<>();
             for (Run run : line.runs()) {
                 boolean isCovered = !isGiven && run.role() != Role.NOTE && cell++ >= taken;

@@ -19,6 +19,7 @@ import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Way;
 import pixeron.step.table.LevelRows;
+import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /**
@@ -104,23 +105,23 @@ public final class TableSlips {
         Value off = cell.difference().orElseThrow();
         boolean isFollowed = column.stream().anyMatch(other -> other.state() == TableCheck.State.FOLLOWS);
         String key = table.isKeyed() && cell.row() < table.rows().size() ? table.columns().get(0) + " = " + table.key(cell.row()) : "";
-        if (cell.column().equals("n") && cell.row() < table.rows().size()) {
-            return Optional.of(new TableSlip("miscounted", "n", 1, "At " + key + " you counted " + cell.byHand().text()
+        if (cell.column().equals(LevelRows.COUNT) && cell.row() < table.rows().size()) {
+            return Optional.of(new TableSlip("miscounted", LevelRows.COUNT, 1, "At " + key + " you counted " + cell.byHand().text()
                     + " pixels; there are " + Decimals.working(cell.value()) + ".", List.of(cell)));
-        } else if (cell.column().equals("running") && isFollowed) {
-            return Optional.of(new TableSlip("running-count-slip", "running", 1, "From " + key + " on the running count is "
+        } else if (cell.column().equals(LevelRows.RUNNING) && isFollowed) {
+            return Optional.of(new TableSlip("running-count-slip", LevelRows.RUNNING, 1, "From " + key + " on the running count is "
                     + Decimals.working(off.absolute()) + (off.signum() > 0 ? " too large." : " too small."), List.of(cell)));
         }
-        return cell.column().equals("rounded") ? rounded(cell) : Optional.empty();
+        return cell.column().equals(PixelTable.ROUNDED) ? rounded(cell) : Optional.empty();
     }
 
     /** The rounded value on the way to one pixel, of which there is only one. */
     private Optional<TableSlip> rounded(TableCheck.Cell cell) {
-        Value exact = table.rows().get(0).get(table.columns().indexOf("rounded") - 1);
+        Value exact = table.rows().get(0).get(table.columns().indexOf(PixelTable.ROUNDED) - 1);
         for (Rounding rounding : List.of(Rounding.TRUNCATE, Rounding.CEILING)) {
             if (cell.byHand().agreesWith(rounding.apply(exact))) {
                 boolean isDown = rounding == Rounding.TRUNCATE;
-                return Optional.of(new TableSlip(isDown ? "rounded-down" : "rounded-up", "rounded", 1, Decimals.working(exact)
+                return Optional.of(new TableSlip(isDown ? "rounded-down" : "rounded-up", PixelTable.ROUNDED, 1, Decimals.working(exact)
                         + (isDown ? " lost its fraction instead of being rounded." : " was rounded up."), List.of(cell)));
             }
         }
@@ -138,9 +139,9 @@ public final class TableSlips {
                 }
             }
         }
-        if (table.columns().contains("running") && table.columns().contains("n")) {
-            all.add(new Given("share-not-running", "the count of the level itself is written, not the running one", "running",
-                    row -> table.value(row, "n")));
+        if (table.columns().contains(LevelRows.RUNNING) && table.columns().contains(LevelRows.COUNT)) {
+            all.add(new Given("share-not-running", "the count of the level itself is written, not the running one", LevelRows.RUNNING,
+                    row -> table.value(row, LevelRows.COUNT)));
         }
         for (String column : table.columns()) {
             addPlaces(all, table, column);
@@ -171,8 +172,8 @@ public final class TableSlips {
         for (int n = 0; n < before.count(); n++) {
             places.putIfAbsent(Decimals.exact(before.value(n)), before.pixel(n));
         }
-        all.add(new Given(slip.id(), way.words(), "s", row -> value(places.get(table.key(row)), way.value()::apply)));
-        way.done().ifPresent((Explained done) -> all.add(new Given(slip.id(), way.words(), "exact",
+        all.add(new Given(slip.id(), way.words(), LevelRows.NEW_LEVEL, row -> value(places.get(table.key(row)), way.value()::apply)));
+        way.done().ifPresent((Explained done) -> all.add(new Given(slip.id(), way.words(), LevelRows.EXACT,
                 row -> value(places.get(table.key(row)), done::exact))));
     }
 

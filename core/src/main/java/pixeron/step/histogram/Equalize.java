@@ -41,6 +41,16 @@ public final class Equalize extends PointStep {
                 "M * C / N", Set.of("C", "N", "C0"), METHOD);
     }
 
+    /** @return the step with M·C ÷ N */
+    public static Step share() {
+        return new Step(new Equalize(), Arguments.NONE);
+    }
+
+    /** @return the step with M·(C − C₀) ÷ (N − C₀) */
+    public static Step fromFirst() {
+        return share().with(METHOD, FROM_FIRST);
+    }
+
     static boolean isFromFirst(Step step) {
         return step.arguments().get(METHOD).equals(FROM_FIRST);
     }

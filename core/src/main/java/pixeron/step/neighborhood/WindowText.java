@@ -2,6 +2,7 @@ package pixeron.step.neighborhood;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import pixeron.image.Pixel;
@@ -15,6 +16,11 @@ import pixeron.working.Run;
 
 /** The cells of a window as lines of a working. */
 public final class WindowText {
+
+    /** The label of a grid of weights. */
+    public static final String WEIGHTS = "weights";
+    /** The labels of grids of what a step is given; other grids hold terms. */
+    public static final Set<String> GIVEN = Set.of("window", WEIGHTS, "turned", "shape");
 
     private static final int LARGEST_SHOWN = 7;
 

@@ -23,6 +23,11 @@ public final class Add extends PointStep {
                 "r + amount", AMOUNT);
     }
 
+    /** @return the step that adds this number */
+    public static Step of(long amount) {
+        return new Step(new Add(), Arguments.NONE.with(AMOUNT, Amount.of(amount)));
+    }
+
     @Override
     protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
         Rational amount = step.arguments().get(AMOUNT).number();

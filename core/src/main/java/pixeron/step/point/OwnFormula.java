@@ -40,6 +40,11 @@ public final class OwnFormula extends PointStep {
         return "s = a formula of one's own";
     }
 
+    /** @return the step with this formula */
+    public static Step of(String expression) {
+        return new Step(new OwnFormula(), Arguments.NONE.with(EXPRESSION, expression));
+    }
+
     @Override
     public void validate(Arguments arguments) {
         Parser.parse(arguments.get(EXPRESSION), NAMES);

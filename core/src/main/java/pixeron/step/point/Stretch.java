@@ -54,6 +54,11 @@ public final class Stretch extends PointStep {
         this.isAtLeast = isAtLeast;
     }
 
+    /** @return the step that spreads smallest and largest to 0 and M */
+    public static Step plain() {
+        return new Step(new Stretch(), Arguments.NONE);
+    }
+
     @Override
     protected List<EarlyPart> earlyParts(Arguments arguments) {
         return List.of(new EarlyPart("the slope", "(r - low) * ((toHigh - toLow) / (high - low)) + toLow",

@@ -24,6 +24,15 @@ public final class LevelRows {
     /** What becomes of every level. */
     public static final TableKind LEVELS = TableKind.of("levels", "Levels table").with(WORDS);
 
+    /** Column: how often the level occurs. */
+    public static final String COUNT = "n";
+    /** Column: how often the levels up to it occur. */
+    public static final String RUNNING = "running";
+    /** Column: the value before rounding. */
+    public static final String EXACT = "exact";
+    /** Column: the new level. */
+    public static final String NEW_LEVEL = "s";
+
     private LevelRows() {
     }
 

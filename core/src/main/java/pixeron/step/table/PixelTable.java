@@ -28,7 +28,8 @@ import pixeron.working.Working;
 public final class PixelTable {
 
     private static final String EXACT = "exact";
-    private static final String ROUNDED = "rounded";
+    /** The column of the value that was rounded. */
+    public static final String ROUNDED = "rounded";
     private static final Pattern NAME = Pattern.compile("pixel (\\d{1,9}),(\\d{1,9})");
 
     private PixelTable() {

@@ -21,6 +21,8 @@ import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.project.Project;
+import pixeron.step.histogram.Equalize;
+import pixeron.step.point.Stretch;
 
 /** Two to four results side by side with one zoom and one picked pixel, their counts of levels, and what differs. */
 public final class ComparePane extends VBox implements MiddlePane.Content {
@@ -156,9 +158,9 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
 
     private void showThreeWays() {
         Result.OfStep before = new Result.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
-        results = new ArrayList<>(List.of(before, new Result.Tried("stretch", "Stretch", before),
-                new Result.Tried("equalize", "Equalize, share", before),
-                new Result.Tried("equalize method=share-from-first", "Equalize, from the first", before)));
+        results = new ArrayList<>(List.of(before, new Result.Tried(Stretch.plain(), "Stretch", before),
+                new Result.Tried(Equalize.share(), "Equalize, share", before),
+                new Result.Tried(Equalize.fromFirst(), "Equalize, from the first", before)));
         sentence.setText(THREE_WAYS);
         sentence.setManaged(true);
         sentence.setVisible(true);

@@ -5,7 +5,7 @@ import pixeron.chain.Outcome;
 import pixeron.image.Image;
 import pixeron.project.Project;
 import pixeron.step.Progress;
-import pixeron.step.catalog.StepLine;
+import pixeron.step.Step;
 
 /** What can stand in a place of the comparison. */
 sealed interface Result {
@@ -51,15 +51,15 @@ sealed interface Result {
     /**
      * A step applied to what comes into the selected one, without being part of the work.
      *
-     * @param line the step
+     * @param step the step
      * @param title its name
      * @param before the selected step's input: its branch and the position before it
      */
-    record Tried(String line, String title, OfStep before) implements Result {
+    record Tried(Step step, String title, OfStep before) implements Result {
 
         @Override
         public Image image(Project project, Progress progress) {
-            return StepLine.parse(line).bind(before.image(project, progress)).result(progress);
+            return step.bind(before.image(project, progress)).result(progress);
         }
 
         @Override

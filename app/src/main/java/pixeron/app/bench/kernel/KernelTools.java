@@ -19,17 +19,13 @@ import pixeron.app.folder.OwnKernels;
 import pixeron.app.model.Bench;
 import pixeron.project.OwnKernel;
 import pixeron.step.Step;
-import pixeron.step.catalog.StepLine;
+import pixeron.step.catalog.ReadyKernels;
 import pixeron.step.kernel.Kernel;
 import pixeron.step.kernel.KernelFacts;
 import pixeron.step.kernel.Weights;
 
 /** What can be done with the weights of a kernel beside typing them, and what is to be said of them. */
 public final class KernelTools extends VBox {
-
-    private static final List<String> READY = List.of("box size=3", "box size=5", "binomial size=3", "binomial size=5",
-            "sharpen", "laplacian neighbors=4", "laplacian neighbors=8", "sobel part=x", "sobel part=y", "prewitt part=x",
-            "prewitt part=y", "scharr part=x", "scharr part=y", "roberts part=x", "roberts part=y");
 
     private final Bench bench;
     private final OwnKernels personal;
@@ -85,8 +81,8 @@ public final class KernelTools extends VBox {
     private void fillMenu() {
         fill.getItems().clear();
         Menu ready = new Menu("Ready kernels");
-        READY.forEach(line -> ready.getItems().add(item(line,
-                () -> StepLine.parse(line).type().spelledOut(StepLine.parse(line)).orElseThrow())));
+        ReadyKernels.all().forEach(kernel -> ready.getItems().add(item(kernel.line(),
+                () -> kernel.type().spelledOut(kernel).orElseThrow())));
         fill.getItems().add(ready);
         addOwn("In this project", bench.project().kernels());
         addOwn("In your own list", personal.all());

@@ -1,12 +1,16 @@
 package pixeron.app.bench.sheets;
 
+import java.util.function.Supplier;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.image.Image;
-import pixeron.step.catalog.StepLine;
+import pixeron.step.Step;
+import pixeron.step.point.Add;
+import pixeron.step.point.OwnFormula;
+import pixeron.step.point.Stretch;
 
 /** Makes levels of an open result, such as a gradient with negative values: by a further step, not behind one's back. */
 final class ToLevels extends MenuButton {
@@ -18,25 +22,21 @@ final class ToLevels extends MenuButton {
         this.bench = bench;
         getStyleClass().add("quiet");
         setTooltip(new Tooltip("The result has values that are no levels; add a step that makes levels of them"));
-        getItems().addAll(item("Absolute value", "formula expression=abs(r)"),
-                new MenuItem("Half of M added"), item("Smallest and largest to 0 and M", "stretch"));
-        // Which number half of M is depends on the image.
-        getItems().get(1).setOnAction(event -> add("add amount=" + (maximumLevel() + 1) / 2));
+        getItems().addAll(item("Absolute value", () -> OwnFormula.of("abs(r)")),
+                item("Half of M added", () -> Add.of((maximumLevel() + 1) / 2)),
+                item("Smallest and largest to 0 and M", Stretch::plain));
         bench.shownProperty().subscribe(this::render);
     }
 
-    private MenuItem item(String words, String line) {
+    /** @param step asked when it is chosen, because what it is depends on the image */
+    private MenuItem item(String words, Supplier<Step> step) {
         MenuItem item = new MenuItem(words);
-        item.setOnAction(event -> add(line));
+        item.setOnAction(event -> bench.addStep(step.get()));
         return item;
     }
 
     private int maximumLevel() {
         return bench.shown().after().map(Shown.Described::image).map(Image::maximumLevel).orElse(Image.BYTE_MAXIMUM);
-    }
-
-    private void add(String line) {
-        bench.addStep(StepLine.parse(line));
     }
 
     private void render(Shown shown) {

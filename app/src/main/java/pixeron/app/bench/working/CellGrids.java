@@ -8,6 +8,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
+import pixeron.step.neighborhood.WindowText;
 import pixeron.working.Line;
 import pixeron.working.Role;
 import pixeron.working.Run;
@@ -68,7 +69,7 @@ final class CellGrids extends FlowPane {
         List<Line> kept = new ArrayList<>();
         boolean isWeights = false;
         for (Line line : lines) {
-            isWeights = line.label().isBlank() ? isWeights : line.label().equals("weights");
+            isWeights = line.label().isBlank() ? isWeights : line.label().equals(WindowText.WEIGHTS);
             if (!isTold || !isWeights) {
                 kept.add(line);
             }
