@@ -311,8 +311,8 @@ final class PointOperation extends StepOperation {
             case "i", "y" -> Rational.of(pixel.row());
             case "j", "x" -> Rational.of(pixel.column());
             default -> {
-                Value ofSample = rule.ofSample(name, sample);
-                yield ofSample == null ? constants.get(name) : ofSample;
+                Value constant = constants.get(name);
+                yield constant == null ? rule.ofSample(name, sample) : constant;
             }
         };
     }
@@ -340,8 +340,9 @@ final class PointOperation extends StepOperation {
                 ? new Expression.Literal(sample, Role.BEFORE)
                 : Expression.Literal.of(variable(name, sample, pixel)));
         List<Trace.Step> trace = Trace.lines(filled);
-        if (!here.why().isEmpty()) {
-            lines.add(Line.of("because", Run.plain(here.why())));
+        String why = here.why().get();
+        if (!why.isEmpty()) {
+            lines.add(Line.of("because", Run.plain(why)));
         }
         for (int n = 0; n < trace.size(); n++) {
             lines.add(line(n == 0 ? "this pixel" : "", n == 0 ? "s = " : "  = ", trace.get(n).expression(),

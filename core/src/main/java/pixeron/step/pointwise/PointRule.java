@@ -26,8 +26,12 @@ import pixeron.working.Table;
  */
 public final class PointRule {
 
-    /** The formula of a sample. */
-    record Case(Expression expression, String why) {
+    /**
+     * The formula of a sample.
+     *
+     * @param why why it is that one, put into words only where somebody reads it
+     */
+    record Case(Expression expression, Supplier<String> why) {
     }
 
     /**
@@ -74,7 +78,7 @@ public final class PointRule {
      * @param maximumLevel M of the result
      */
     public static PointRule of(Expression expression, int maximumLevel) {
-        Case always = new Case(expression, "");
+        Case always = new Case(expression, () -> "");
         return of(new Formula(Typeset.runs(expression), Optional.of(expression), sample -> always, (name, sample) -> null, false),
                 maximumLevel);
     }
@@ -90,7 +94,7 @@ public final class PointRule {
     public static PointRule ofCases(String formula, Function<Value, Expression> expression,
             Function<Value, String> why, int maximumLevel) {
         return of(new Formula(List.of(Run.plain(formula)), Optional.empty(), sample -> new Case(expression.apply(sample),
-                why.apply(sample)), (name, sample) -> null, false), maximumLevel);
+                () -> why.apply(sample)), (name, sample) -> null, false), maximumLevel);
     }
 
     private static <T> List<T> with(List<T> all, T one) {
@@ -123,7 +127,7 @@ public final class PointRule {
     public PointRule withOfSample(String shown, BiFunction<String, Value, Value> number, Function<Value, String> why) {
         Function<Value, Case> cases = formula.cases;
         return with(new Formula(List.of(Run.plain(shown)), formula.same, sample -> new Case(cases.apply(sample).expression,
-                why.apply(sample)), number, formula.hasPlace));
+                () -> why.apply(sample)), number, formula.hasPlace));
     }
 
     /** @return this with something that the person should know */
