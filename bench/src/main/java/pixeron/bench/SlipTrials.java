@@ -10,7 +10,6 @@ import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.Explanation;
-import pixeron.byhand.slip.Slip;
 import pixeron.byhand.slip.search.KnownSlips;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.image.Image;
@@ -19,7 +18,9 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.Way;
 import pixeron.step.catalog.StepLine;
 
 /**
@@ -37,7 +38,11 @@ public final class SlipTrials {
             "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"", "kernel weights=\"1 2 0 | 3 4 1 | 0 1 2\" border=repeat",
             "kernel weights=\"1 2 3\" sum=convolution border=inside offset=%d", "box size=3", "binomial size=3 border=wrap",
             "sharpen", "laplacian neighbors=4 overflow=keep", "sobel part=x", "sobel part=sum", "median size=3",
-            "maximum size=3", "erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"");
+            "maximum size=3", "erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"",
+            "posterize cuts=\"2 5\" values=\"0 3 7\"", "add amount=%d overflow=wrap", "stretch cut=5", "threshold-two-means",
+            "match counts=\"1 2 3 4 5 6 7 8\" rule=first-at-least", "formula expression=\"if(r < %d, M, r)\"",
+            "formula expression=\"r + 2*i\" overflow=keep", "invert area=\"1 1 2 3\"", "crop row=1 column=1 height=3 width=2",
+            "move down=1 right=-1 border=repeat");
 
     private SlipTrials() {
     }
@@ -61,16 +66,16 @@ public final class SlipTrials {
         }
 
         List<Explanation> find(HandSheet sheet) {
-            return SlipFinder.find(Check.of(sheet, operation), step, before).slips();
+            return SlipFinder.find(Check.of(sheet, operation), operation).slips();
         }
 
         /** @return 40 to 100 % of all cells */
         List<Pixel> filled(Random random) {
             double share = 0.4 + 0.6 * random.nextDouble();
             List<Pixel> pixels = new ArrayList<>();
-            for (int n = 0; n < before.count(); n++) {
+            for (int n = 0; n < operation.frame().count(); n++) {
                 if (random.nextDouble() < share) {
-                    pixels.add(before.pixel(n));
+                    pixels.add(operation.frame().pixel(n));
                 }
             }
             return pixels;
@@ -85,8 +90,9 @@ public final class SlipTrials {
         Random random = new Random(1);
         for (int trial = 0; trial < TRIALS; ) {
             Case one = Case.random(random);
-            Slip slip = KnownSlips.all().get(random.nextInt(KnownSlips.all().size()));
-            List<Slip.Way> ways = slip.ways(one.step(), one.before());
+            List<Slip> known = KnownSlips.of(one.step().type());
+            Slip slip = known.get(random.nextInt(known.size()));
+            List<Way> ways = slip.ways(one.operation());
             if (ways.isEmpty()) {
                 continue;
             }
@@ -121,15 +127,18 @@ public final class SlipTrials {
         int named = 0;
         for (int trial = 0; trial < TRIALS; ) {
             Case one = Case.random(random);
-            Slip first = KnownSlips.all().get(random.nextInt(KnownSlips.all().size()));
-            Slip second = KnownSlips.all().get(random.nextInt(KnownSlips.all().size()));
-            List<Slip.Way> ways = KnownSlips.all().indexOf(first) < KnownSlips.all().indexOf(second)
-                    ? first.ways(one.step(), one.before()) : List.of();
+            List<Slip> known = KnownSlips.of(one.step().type());
+            Slip first = known.get(random.nextInt(known.size()));
+            Slip second = known.get(random.nextInt(known.size()));
+            List<Way> ways = known.indexOf(first) < known.indexOf(second) ? first.ways(one.operation()) : List.of();
             if (ways.isEmpty() || ways.get(0).step().isEmpty()) {
                 continue;
             }
-            List<Slip.Way> both = second.ways(ways.get(0).step().get(), one.before());
-            List<Slip.Way> alone = second.ways(one.step(), one.before());
+            // A slip of the step's own kind is that of the kind which the first slip has made of it.
+            Operation done = ways.get(0).step().get().bind(one.before());
+            List<Way> both = KnownSlips.of(done.step().type()).stream().filter(slip -> slip.id().equals(second.id())).findFirst()
+                    .map(slip -> slip.ways(done)).orElse(List.of());
+            List<Way> alone = second.ways(one.operation());
             if (both.isEmpty() || alone.size() != both.size()) {
                 continue;
             }
@@ -149,7 +158,7 @@ public final class SlipTrials {
     }
 
     /** @return how many filled cells have another value than a way gives */
-    private static int apart(HandSheet sheet, Slip.Way way) {
+    private static int apart(HandSheet sheet, Way way) {
         return (int) sheet.cells().entrySet().stream().filter(cell -> {
             try {
                 return !cell.getValue().agreesWith(way.value().apply(cell.getKey()));
@@ -175,7 +184,7 @@ public final class SlipTrials {
                         : Decimals.table(rounded.bind(large).value(large.pixel(n))));
             }
             Check check = Check.of(sheet, step.bind(large));
-            SlipFinder finder = new SlipFinder(step, large);
+            SlipFinder finder = new SlipFinder(step.bind(large));
             long start = System.nanoTime();
             finder.find(check, Progress.NONE);
             best = Math.min(best, System.nanoTime() - start);
@@ -188,20 +197,20 @@ public final class SlipTrials {
         out.printf("64 × 64, half of it random, slips and pairs: %.0f ms the first time, %.0f ms after the next key%n", best / 1e6,
                 next / 1e6);
         Image small = Image.ofLevels(8, 8, 255, n -> random.nextInt(256));
-        List<Slip.Way> all = KnownSlips.all().stream().flatMap(slip -> slip.ways(step, small).stream()).toList();
-        SlipFinder finder = new SlipFinder(step, small);
+        List<Way> all = KnownSlips.of(step.type()).stream().flatMap(slip -> slip.ways(step.bind(small)).stream()).toList();
+        SlipFinder finder = new SlipFinder(step.bind(small));
         Operation operation = step.bind(small);
         long start = System.nanoTime();
         int sheets = 1000;
         for (int n = 0; n < sheets; n++) {
-            Slip.Way way = all.get(random.nextInt(all.size()));
+            Way way = all.get(random.nextInt(all.size()));
             finder.find(Check.of(sheet(new Case(small, step, operation), way, random), operation), Progress.NONE);
         }
         out.printf("sheets of 8 × 8 of one step: %.0f in a second, making and checking them included%n",
                 sheets * 1e9 / (System.nanoTime() - start));
     }
 
-    private static HandSheet sheet(Case one, Slip.Way way, Random random) {
+    private static HandSheet sheet(Case one, Way way, Random random) {
         HandSheet sheet = HandSheet.EMPTY;
         for (Pixel pixel : one.filled(random)) {
             try {
@@ -219,7 +228,7 @@ public final class SlipTrials {
         int claimed = 0;
         for (int trial = 0; trial < TRIALS; trial++) {
             Case one = Case.random(random);
-            HandSheet sheet = sheet(one, Slip.Way.of("right", one.operation()), random);
+            HandSheet sheet = sheet(one, Way.of("right", one.operation()), random);
             claimed += one.find(sheet).isEmpty() ? 0 : 1;
         }
         return claimed;

@@ -230,6 +230,11 @@ class SlipIdsTest {
     }
 
     @Test
+    void whatShouldGoRoundStays() {
+        sort("not-clipped", "add amount=4 overflow=wrap", (i, j) -> SORT[i][j] + 4);
+    }
+
+    @Test
     void mIsTakenForTheNumberOfLevels() {
         sort("maximum-for-count", "add amount=4 overflow=wrap", (i, j) -> Math.floorMod(SORT[i][j] + 4, 7));
         proof("maximum-for-count", KERNEL + " divisor=1 overflow=wrap", (i, j) -> sum("zero", UNEVEN, i, j) % 255);

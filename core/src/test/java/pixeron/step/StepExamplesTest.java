@@ -8,6 +8,7 @@ import java.math.RoundingMode;
 import java.util.concurrent.CancellationException;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -208,7 +209,7 @@ class StepExamplesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"ad amount=3; character 1; did you mean \"add\"",
-            "sharpness by=3; character 1; there are add, subtract",
+            "sharpness by=3; character 1; the nearest are sharpen, kernel, unsharp; the command \"pixeron steps\" lists all",
         "add; add needs amount=; a number", "add amount=; character 5; empty",
                 "add amount=x; character 5; not a number",
         "add amount=1 amount=2; character 14; twice", "add amount=1 speed=2; character 14; no key \"speed\"; ",
@@ -291,6 +292,26 @@ class StepExamplesTest {
         Image open = Image.from(1, 2, 7, Rational.of(3), Rational.of(-1));
         assertThatThrownBy(() -> StepLine.parse(line).bind(open).result(Progress.NONE))
                 .isInstanceOf(PixeronException.class).hasMessageContaining(message.replace("\\u2212", "\u2212"));
+    }
+
+    /** M may be written wherever a level is meant: 7 stands outside, and (7 + 0 + 1) ÷ 3 is 2.67. */
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {
+        "kernel weights=\"1 1 1\" border=constant outside=M; 3 1 2 4",
+        "minimum size=3 border=constant outside=M; 0 0 1 2",
+        "clamp low=2 high=M; 2 2 2 3", "slice low=1 high=M inside=M outside=M; 7 7 7 7", "slice low=1 high=2 outside=M; 7 7 7 7",
+        "threshold at=M compare=at-least; 0 0 0 0", "band low=1 high=M; 0 7 7 7", "stretch low=0 high=M to-low=M to-high=0; 7 6 5 4",
+        "threshold-two-means start=M stop=7; 0 0 7 7"})
+    void theMaximumLevelIsWrittenAsM(String line, String expected) {
+        Image row = Image.of(7, new int[][] {{0, 1, 2, 3}});
+        if (line.contains("start=M")) {
+            // Nothing is above M, so the first round has no mean there, and that is said.
+            assertThatThrownBy(() -> StepLine.parse(line).bind(row)).hasMessageContaining("no sample is above t = 7");
+            return;
+        }
+        Image after = StepLine.parse(line).bind(row).result(Progress.NONE);
+        assertThat(IntStream.range(0, 4).mapToObj(n -> String.valueOf(after.level(n))).collect(Collectors.joining(" ")))
+                .isEqualTo(expected);
     }
 
     @Test

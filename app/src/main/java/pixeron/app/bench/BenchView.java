@@ -30,7 +30,6 @@ import pixeron.app.bench.counts.CountingPane;
 import pixeron.app.bench.counts.FactsPane;
 import pixeron.app.bench.counts.LevelsPane;
 import pixeron.app.bench.curve.CurvePane;
-import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.MiddlePane;
 import pixeron.app.bench.pixels.DisplayPane;
 import pixeron.app.bench.pixels.MarkedPane;
@@ -216,6 +215,9 @@ public final class BenchView extends BorderPane {
     /** Opens the place where a pixel is found by its row and column. */
     public void goToPixel() {
         tabs.getSelectionModel().select(display);
+        // A tab that was never shown takes the keyboard only when it stands.
+        tabs.applyCss();
+        tabs.layout();
         ((DisplayPane) display.getContent()).focusPlace();
     }
 

@@ -73,6 +73,10 @@ public final class CellEditing {
     }
 
     private void pressed(KeyEvent event) {
+        if (event.isAltDown() || event.isShortcutDown()) {
+            // Such as walking to the picked pixel.
+            return;
+        }
         if (event.getCode() == KeyCode.ENTER || event.getCode() == KeyCode.F2) {
             open(textAt.apply(picked.get()));
             event.consume();

@@ -30,7 +30,7 @@ final class HelpPane extends StackPane {
         {"a digit", "begins to write into the picked cell; 153.75, 487/9 and (52+55+61)/3 are all understood"},
         {"Enter · ↑ ↓ · Esc", "write and go on to the right · write and go up or down · leave the cell as it was"},
         {"Delete", "clear the cell"},
-        {"Ctrl+V · Ctrl+Shift+O", "paste a block from a spreadsheet · open values by hand from a table, spreadsheet or picture"},
+        {"Ctrl+V · Ctrl+Shift+O", "paste a block from a spreadsheet, on the opening view as an image · open values by hand from a table, spreadsheet or picture"},
         {"F8", "go to the next difference"},
         {"Walk", ""},
         {"F9 · Shift+F9 · F11", "begin or leave the walk · play or pause · lecture: arrows and the space bar drive it"},

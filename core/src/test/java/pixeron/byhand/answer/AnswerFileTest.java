@@ -119,12 +119,22 @@ class AnswerFileTest {
         assertThat(text(sheet, 1, 0)).isEqualTo("6");
     }
 
+    /** Only what both have is compared; the other cells stay, for a result that has them. */
+    @Test
+    void aPlainTableOfAnotherShapeIsTakenAsItIs() throws IOException {
+        Path larger = folder.resolve("larger.csv");
+        Files.writeString(larger, "1,2,3,4\n5,6,,8\n9,10,11,12\n");
+        Answer answer = AnswerFile.read(larger, GRID).get(0);
+        assertThat(answer.otherShape().orElseThrow().size()).isEqualTo("3 × 4");
+        assertThat(answer.sheet(GRID).cells()).hasSize(11);
+    }
+
     @Test
     void whatDoesNotFitIsSaid() throws IOException {
         Path small = folder.resolve("small.csv");
-        Files.writeString(small, "1,2,3\n");
+        Files.writeString(small, "1,2,3\n1,2\n7,8,9\n");
         assertThatThrownBy(() -> AnswerFile.read(small, GRID)).isInstanceOf(PixeronException.class)
-                .hasMessage("small.csv: The table has 1 rows, and the result has 2.");
+                .hasMessage("small.csv: The table has 3 rows, and the result has 2.");
         Path other = xlsx(sheet -> block(sheet, 0, 0, new Object[][] {{1, 2}, {3, 4}}));
         assertThatThrownBy(() -> AnswerFile.read(other, GRID))
                 .hasMessage("answer.xlsx: It holds values in blocks of 2 × 2 rows and columns, and the result has 2 × 3.");

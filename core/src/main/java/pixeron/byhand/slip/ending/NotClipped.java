@@ -7,7 +7,7 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** A value outside 0 … M was left as it was. */
+/** A value outside 0 … M was left as it was, where it should be clipped or go round. */
 public final class NotClipped implements Slip {
 
     @Override
@@ -18,8 +18,8 @@ public final class NotClipped implements Slip {
     @Override
     public List<Way> ways(Operation right) {
         Step step = right.step();
-        return step.overflow() != Overflow.CLIP ? List.of()
-                : List.of(Way.of("values outside 0 … " + right.frame().maximumLevel() + " are not clipped",
-                        step.with(Overflow.KEEP), right));
+        String words = step.overflow() == Overflow.WRAP ? " do not go round but stay" : " are not clipped";
+        return step.overflow() == Overflow.KEEP ? List.of() : List.of(Way.of("values outside 0 … "
+                + right.frame().maximumLevel() + words, step.with(Overflow.KEEP), right));
     }
 }
