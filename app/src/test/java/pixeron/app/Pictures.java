@@ -30,7 +30,7 @@ class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
     private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned", "sure",
-            "numbers", "start", "display", "gradient", "gone");
+            "numbers", "start", "display", "gradient", "gone", "median");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
