@@ -118,6 +118,31 @@ class CropTest extends WindowTest {
         assertThat(shownText()).contains("right, given your step 1");
     }
 
+    /** Results of different sizes stand beside each other, each with its own ends, and why there is no difference is said. */
+    @Test
+    void resultsOfDifferentSizesAreCompared() {
+        push(KeyCode.F6);
+        until(() -> shownText().contains("The images have different sizes, 6 × 6 and 3 × 4; both must be the same."));
+        assertThat(shownText()).contains("picked: ");
+        push(KeyCode.F3);
+        until(() -> canBeSeen(sheet("After")));
+    }
+
+    /** The loop over the result reads backwards; what it has not come to is covered. */
+    @Test
+    void aWalkGoesOverTheResult() {
+        push(KeyCode.F9);
+        push(KeyCode.ALT, KeyCode.RIGHT);
+        assertThat(shownText()).contains("walk: 1 of 12 pixels written");
+        clickOn("Loops");
+        until(() -> shownText().contains("for each row i from 0 to 2"));
+        assertThat(shownText()).contains("y ← i + row").contains("after[i][j] ← before[y][x]");
+        assertThat(sheet("After").getAccessibleText()).isEqualTo("After, row 0, column 0: 21");
+        interact(() -> bench().pick(new Pixel(2, 3)));
+        assertThat(sheet("After").getAccessibleText()).endsWith("not written yet");
+        push(KeyCode.F9);
+    }
+
     /** A message must not move what is under the pointer. */
     @Test
     void aMessageLiesOverTheBench() {

@@ -30,7 +30,7 @@ class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
     private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned", "sure",
-            "numbers", "start", "display", "gradient", "gone", "median");
+            "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -126,6 +126,14 @@ class Pictures extends WindowTest {
         take("crop");
         interact(() -> bench().pickBefore(new Pixel(0, 1)));
         take("gone");
+        push(KeyCode.F6);
+        sleep(600);
+        take("compare-crop");
+        push(KeyCode.F3);
+        interact(() -> bench().pick(new Pixel(2, 3)));
+        clipboard("");
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        take("message");
     }
 
     @Test

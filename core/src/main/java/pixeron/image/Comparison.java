@@ -25,10 +25,7 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
      * @throws PixeronException if the sizes differ
      */
     public static Comparison of(Image a, Image b) {
-        if (a.rows() != b.rows() || a.columns() != b.columns()) {
-            throw PixeronException.of("The images have different sizes, %d × %d and %d × %d; both must be the same.",
-                    a.rows(), a.columns(), b.rows(), b.columns());
-        }
+        a.frame().requireSized(b.frame());
         Sums sums = a.isLevelImage() && b.isLevelImage() ? levelSums(a, b) : valueSums(a, b);
         Rational count = Rational.of(a.count());
         Value mse = sums.squares.dividedBy(count);

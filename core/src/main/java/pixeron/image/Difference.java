@@ -19,10 +19,7 @@ public record Difference(Image image, Pixel largest, int changed) {
      * @throws PixeronException if the sizes differ
      */
     public static Difference of(Image a, Image b) {
-        if (a.rows() != b.rows() || a.columns() != b.columns()) {
-            throw PixeronException.of("The images have different sizes, %d × %d and %d × %d; both must be the same.",
-                    a.rows(), a.columns(), b.rows(), b.columns());
-        }
+        a.frame().requireSized(b.frame());
         Value[] values = new Value[a.count()];
         Value most = Rational.ZERO;
         int place = 0;

@@ -1,5 +1,7 @@
 package pixeron.image;
 
+import pixeron.PixeronException;
+
 /**
  * Size and maximum level of a result. A result's frame is its own: it need not be that of what it was made from.
  *
@@ -36,6 +38,13 @@ public record Frame(int rows, int columns, int maximumLevel) {
     /** @return whether both have as many rows and columns */
     public boolean isSized(Frame other) {
         return rows == other.rows && columns == other.columns;
+    }
+
+    /** @throws PixeronException if the other has other rows or columns, so that there is no difference pixel by pixel */
+    void requireSized(Frame other) {
+        if (!isSized(other)) {
+            throw PixeronException.of("The images have different sizes, %s and %s; both must be the same.", size(), other.size());
+        }
     }
 
     /** @return this with another maximum level */

@@ -63,6 +63,6 @@ class WorkingLawTest {
     /** The law would hold of nothing at all. */
     @AfterContainer
     static void manySumsWereChecked() {
-        assertThat(CHECKED.get()).isGreaterThan(200);
+        assertThat(CHECKED.get()).isGreaterThan(60);
     }
 }

@@ -19,6 +19,7 @@ import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.project.Project;
 import pixeron.step.histogram.Equalize;
@@ -176,8 +177,10 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
             views.add(new PlaceView(bench, theme, viewport, place + 1, result -> change(place, result)));
         }
         row.getChildren().setAll(views.subList(0, shown.places().size()));
-        shown.places().get(0).image().ifPresent(first -> viewport.setImageSize(first.image().rows(),
-                first.image().columns()));
+        List<Frame> frames = shown.places().stream().flatMap(place -> place.image().stream()).map(found -> found.image().frame())
+                .toList();
+        viewport.setImageSize(frames.stream().mapToInt(Frame::rows).max().orElse(1),
+                frames.stream().mapToInt(Frame::columns).max().orElse(1));
         List<Result> offered = offered();
         for (int n = 0; n < shown.places().size(); n++) {
             views.get(n).offer(offered, shown.places().get(n).result(), bench.project());

@@ -23,6 +23,7 @@ import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Comparison;
+import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.project.Project;
 
@@ -81,8 +82,15 @@ final class PlaceView extends VBox {
         measures.setMinHeight(MEASURES);
         measures.setPrefHeight(MEASURES);
         getChildren().addAll(choice, frame, plot, measures);
-        bench.pickedProperty().subscribe(sheet::setPicked);
-        bench.pickedProperty().subscribe(pixel -> caption());
+        bench.pickedProperty().subscribe(pixel -> showPicked());
+    }
+
+    /** A result of another size may have no such pixel. */
+    private void showPicked() {
+        Pixel picked = bench.pickedProperty().get();
+        boolean isThere = shown == null || shown.image().filter(found -> found.image().contains(picked)).isPresent();
+        frame.sheet().setPicked(isThere ? picked : null);
+        caption();
     }
 
     private void caption() {
@@ -113,9 +121,10 @@ final class PlaceView extends VBox {
                 .orElse(null));
         frame.setHint(place.image().isPresent() ? "" : place.problem());
         frame.setSubtitle(place.image().map(described -> pixeron.app.bench.parts.Words.range(described.facts())).orElse(" "));
+        frame.sheet().setFrame(drawn.map(described -> described.image().frame()).orElse(null));
         shown = place;
         isMapShown = isMap;
-        caption();
+        showPicked();
         plot.show(Optional.empty(), place.image().flatMap(Shown.Described::histogram),
                 new HistogramPlot.Style(1, false, false), Optional.empty());
         measures.setText(place.measures().map(found -> words(found, place)).orElse(place.difference().isEmpty()
@@ -123,7 +132,7 @@ final class PlaceView extends VBox {
     }
 
     private String picked(ShownComparison.Place place) {
-        pixeron.image.Pixel pixel = bench.pickedProperty().get();
+        Pixel pixel = bench.pickedProperty().get();
         return place.image().map(Shown.Described::image).filter(image -> image.contains(pixel))
                 .map(image -> "picked: " + Decimals.working(image.value(pixel))).orElse("");
     }
