@@ -154,5 +154,7 @@ class CropTest extends WindowTest {
         assertThat(shownText()).contains("The clipboard holds no cells");
         interact(() -> top[1] = sheet("After").localToScene(0, 0).getY());
         assertThat(top[1]).isEqualTo(top[0]);
+        push(KeyCode.ESCAPE);
+        assertThat(shownText()).doesNotContain("The clipboard holds no cells");
     }
 }

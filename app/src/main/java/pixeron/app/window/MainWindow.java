@@ -79,7 +79,9 @@ public final class MainWindow extends StackPane {
         bench.projectProperty().subscribe(project -> showWhatIsOpen());
         bench.shownProperty().subscribe(shown -> showWhatIsOpen());
         addEventHandler(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ESCAPE && view != null && view.isLecture()) {
+            if (event.getCode() == KeyCode.ESCAPE && banner.isVisible()) {
+                banner.hide();
+            } else if (event.getCode() == KeyCode.ESCAPE && view != null && view.isLecture()) {
                 toggleLecture();
             }
         });

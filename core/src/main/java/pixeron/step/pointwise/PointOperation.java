@@ -82,6 +82,17 @@ final class PointOperation extends StepOperation {
         return rule;
     }
 
+    /** @throws PixeronException if the formula has a name that nothing gives a number to */
+    void requireNumbers() {
+        Value any = before.value(0);
+        rule.formula().ifPresent(formula -> Trace.substitute(formula, name -> {
+            if (variable(name, any, NO_PLACE) == null) {
+                throw PixeronException.of("%s has no number %s on this image.", step().type().name(), name);
+            }
+            return null;
+        }));
+    }
+
     @Override
     public Optional<Explained> given(Table table, Table.Cells cells) {
         Map<String, Value> given = new HashMap<>();

@@ -175,6 +175,9 @@ public abstract class PointStep extends NamedStep {
         validate(step.arguments(), before.maximumLevel());
         Optional<Area> area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
         PointRule rule = rule(step.arguments(), before, area.orElseGet(() -> Area.all(before)));
-        return new PointOperation(step, before, change.apply(rule));
+        PointOperation operation = new PointOperation(step, before, change.apply(rule));
+        // On some images a step is simpler and has fewer numbers, such as a stretch of one level; then there is no such slip.
+        operation.requireNumbers();
+        return operation;
     }
 }
