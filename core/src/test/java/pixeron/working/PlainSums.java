@@ -16,11 +16,12 @@ final class PlainSums {
         this.text = text.replace(" ", "").replace('/', '÷');
     }
 
-    /** @return what the sum is worth; empty where it is none */
+    /** @return what the sum is worth; empty where it is none, or has numbers beyond those of a double */
     static OptionalDouble worth(String text) {
         PlainSums sums = new PlainSums(text);
         double value = sums.sum();
-        return sums.isSum && sums.at == sums.text.length() && !sums.text.isEmpty() ? OptionalDouble.of(value) : OptionalDouble.empty();
+        return sums.isSum && sums.at == sums.text.length() && !sums.text.isEmpty() && Double.isFinite(value)
+                ? OptionalDouble.of(value) : OptionalDouble.empty();
     }
 
     private boolean takes(char sign) {
@@ -79,6 +80,8 @@ final class PlainSums {
             at++;
         }
         isSum &= text.substring(from, at).matches("\\d+(\\.\\d+)?");
-        return isSum ? Double.parseDouble(text.substring(from, at)) : 0;
+        double number = isSum ? Double.parseDouble(text.substring(from, at)) : 0;
+        isSum &= Double.isFinite(number);
+        return number;
     }
 }

@@ -176,9 +176,9 @@ public abstract class WindowOperation extends StepOperation {
         return window.border() == Border.CROP ? Optional.empty() : Optional.of(seeing(new Sight(before()::value, cell)));
     }
 
-    /** @return the number, with brackets where it is negative */
+    /** @return the number as it stands in a product or behind a sign: with brackets where it is negative or a fraction */
     public static String text(Value value) {
-        return value.signum() < 0 ? "(" + Decimals.working(value) + ")" : Decimals.working(value);
+        return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.working(value) + ")" : Decimals.working(value);
     }
 
     /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */

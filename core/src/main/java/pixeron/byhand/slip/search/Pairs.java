@@ -9,6 +9,7 @@ import pixeron.byhand.slip.sheet.PlaceSlip;
 import pixeron.byhand.slip.window.WrittenInPlace;
 import pixeron.image.Frame;
 import pixeron.step.Operation;
+import pixeron.step.Progress;
 import pixeron.step.Slip;
 import pixeron.step.StepType;
 import pixeron.step.Way;
@@ -47,13 +48,14 @@ final class Pairs {
     }
 
     /** @return all pairs that are tried on a step, in the order of preference of the first and then of the second */
-    static List<Candidate> of(Operation right) {
+    static List<Candidate> of(Operation right, Progress progress) {
         Frame frame = right.frame();
         List<Slip> slips = KnownSlips.of(right.step().type()).stream().filter(slip -> !(slip instanceof LeftUnfinished)
                 && (frame.count() <= MOST_IN_PLACE || !(slip instanceof WrittenInPlace))).toList();
         List<List<Way>> ways = slips.stream().map(slip -> slip.ways(right)).toList();
         List<Candidate> pairs = new ArrayList<>();
         for (int first = 0; first < slips.size(); first++) {
+            progress.report(0);
             for (int second = first + 1; second < slips.size(); second++) {
                 Slip one = slips.get(first);
                 Slip other = slips.get(second);

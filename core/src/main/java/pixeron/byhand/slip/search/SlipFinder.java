@@ -1,9 +1,10 @@
 package pixeron.byhand.slip.search;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
@@ -13,6 +14,7 @@ import pixeron.image.Pixel;
 import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Slip;
 import pixeron.step.gray.GraySource;
 
 /**
@@ -30,8 +32,8 @@ public final class SlipFinder {
     private static final int MOST_BLANK = 1 << 12;
 
     private final Explained right;
-    private final Supplier<List<Candidate>> allSingles;
-    private final Supplier<List<Candidate>> allPairs;
+    private final Function<Progress, List<Candidate>> allSingles;
+    private final Function<Progress, List<Candidate>> allPairs;
     private List<Candidate> singles;
     private List<Candidate> pairs;
 
@@ -41,16 +43,15 @@ public final class SlipFinder {
      * @param operation the step, bound to its input
      */
     public SlipFinder(Operation operation) {
-        this(operation, () -> KnownSlips.of(operation.step().type()).stream().flatMap(slip -> slip.ways(operation).stream()
-                .map(way -> new Candidate(List.of(slip.id()), way, operation.frame()))).toList(), () -> Pairs.of(operation));
+        this(operation, progress -> singles(operation, progress), progress -> Pairs.of(operation, progress));
     }
 
     /** Finds slips in values of gray that was made of a colour picture. */
     public SlipFinder(GraySource gray) {
-        this(gray, () -> GraySlips.of(gray), List::of);
+        this(gray, progress -> GraySlips.of(gray), progress -> List.of());
     }
 
-    private SlipFinder(Explained right, Supplier<List<Candidate>> singles, Supplier<List<Candidate>> pairs) {
+    private SlipFinder(Explained right, Function<Progress, List<Candidate>> singles, Function<Progress, List<Candidate>> pairs) {
         this.right = right;
         this.allSingles = singles;
         this.allPairs = pairs;
@@ -72,16 +73,26 @@ public final class SlipFinder {
                 && mine.step().equals(operation.step()) && mine.before() == operation.before();
     }
 
-    private List<Candidate> singles() {
+    /** Between two slips is a good moment to notice that something newer is wanted. */
+    private static List<Candidate> singles(Operation operation, Progress progress) {
+        List<Candidate> all = new ArrayList<>();
+        for (Slip slip : KnownSlips.of(operation.step().type())) {
+            progress.report(0);
+            slip.ways(operation).forEach(way -> all.add(new Candidate(List.of(slip.id()), way, operation.frame())));
+        }
+        return List.copyOf(all);
+    }
+
+    private List<Candidate> singles(Progress progress) {
         if (singles == null) {
-            singles = allSingles.get();
+            singles = allSingles.apply(progress);
         }
         return singles;
     }
 
-    private List<Candidate> pairs() {
+    private List<Candidate> pairs(Progress progress) {
         if (pairs == null) {
-            pairs = allPairs.get();
+            pairs = allPairs.apply(progress);
         }
         return pairs;
     }
@@ -95,7 +106,7 @@ public final class SlipFinder {
     public synchronized Findings find(Check check, Progress progress) {
         List<CellCheck> differing = check.differing();
         return differing.isEmpty() ? Findings.NONE : differing.size() == 1 ? only(differing.get(0))
-                : new Search(check, right.frame(), singles(), this::pairs, () -> blank(check), progress).find();
+                : new Search(check, right.frame(), singles(progress), () -> pairs(progress), () -> blank(check), progress).find();
     }
 
     /** One differing cell alone is no pattern; only a slip of writing is said of it. */
