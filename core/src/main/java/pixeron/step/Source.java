@@ -22,9 +22,4 @@ public record Source(int row, int column, Optional<Pixel> pixel, Optional<Value>
     public static Source of(Pixel pixel, Value value) {
         return new Source(pixel.row(), pixel.column(), Optional.of(pixel), Optional.of(value), Optional.empty(), true);
     }
-
-    /** @return this with a weight */
-    public Source weighted(Value by) {
-        return new Source(row, column, pixel, value, Optional.of(by), isInside);
-    }
 }

@@ -64,17 +64,21 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * @param sheet the person's values for After
      * @param check the person's values against After
      * @param following the differing cells that follow from the step before or from the person's own tables
+     * @param slips what is said of those that differ
+     * @param start where the person's work on the whole chain first goes wrong; empty when nothing does
+     */
+    public record Marks(List<StepState> steps, List<StepWork> works, HandSheet sheet, Check check, Following following,
+            Slips slips, Optional<Start> start) {
+    }
+
+    /**
+     * What is said of values that differ.
+     *
      * @param finder looks for the slips of the step; empty when there is no step
      * @param found what explains the values that differ, and those that nothing explains
      * @param isByTable whether a slip without a working of its own shows in the levels table of the step
      */
-    public record Marks(List<StepState> steps, List<StepWork> works, HandSheet sheet, Check check, Following following,
-            Optional<SlipFinder> finder, Findings found, boolean isByTable) {
-
-        /** @return where the person's work on the whole chain first goes wrong; empty when nothing does */
-        Optional<Start> start() {
-            return Start.of(works);
-        }
+    public record Slips(Optional<SlipFinder> finder, Findings found, boolean isByTable) {
     }
 
     /**
@@ -160,17 +164,17 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         Following following = work.map(StepWork::following).orElse(Following.NONE);
         // While only values by hand change, what slips would give stays.
         Optional<SlipFinder> finder = results.explained.flatMap(explained -> Optional.ofNullable(known)
-                .flatMap(old -> old.marks.finder).filter(same -> same.isFor(explained)).or(() -> finder(explained)));
+                .flatMap(old -> old.marks.slips.finder).filter(same -> same.isFor(explained)).or(() -> finder(explained)));
         if (known != null && work.isPresent() && work(known.marks.works, position).filter(old -> old == work.get()).isPresent()
-                && known.position() == position && finder.equals(known.marks.finder)) {
-            return new Marks(steps, works, sheet, check, following, finder, known.marks.found, known.marks.isByTable);
+                && known.position() == position && finder.equals(known.marks.slips.finder)) {
+            return new Marks(steps, works, sheet, check, following, known.marks.slips, Start.of(works));
         }
         Findings found = finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE);
         // Only where it is asked for: the counts of a large image take their time.
         boolean isByTable = found.slips().stream().anyMatch(slip -> slip.done().isEmpty())
                 && results.explained.orElse(null) instanceof Operation operation
                 && operation.tables().stream().anyMatch(table -> table.kind().equals(LevelRows.LEVELS));
-        return new Marks(steps, works, sheet, check, following, finder, found, isByTable);
+        return new Marks(steps, works, sheet, check, following, new Slips(finder, found, isByTable), Start.of(works));
     }
 
     private static Optional<SlipFinder> finder(Explained explained) {
@@ -274,15 +278,15 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     }
 
     public Findings found() {
-        return marks.found;
+        return marks.slips.found;
     }
 
     public Optional<Start> start() {
-        return marks.start();
+        return marks.start;
     }
 
     public boolean isByTable() {
-        return marks.isByTable;
+        return marks.slips.isByTable;
     }
 
     /** @return the colour picture that After is made of, when that is what is shown */

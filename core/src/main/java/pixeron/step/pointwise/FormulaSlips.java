@@ -3,7 +3,7 @@ package pixeron.step.pointwise;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import pixeron.PixeronException;
+import java.util.function.UnaryOperator;
 import pixeron.formula.Expression;
 import pixeron.formula.Function;
 import pixeron.formula.Operator;
@@ -77,7 +77,7 @@ final class FormulaSlips {
     }
 
     private static List<Way> done(PointStep type, Operation right, String words,
-            java.util.function.UnaryOperator<PointRule> change) {
+            UnaryOperator<PointRule> change) {
         Step step = right.step();
         return Way.tried(words, () -> new OtherFormula(type, change).of(step), right);
     }
@@ -116,12 +116,8 @@ final class FormulaSlips {
 
     private static Expression rounded(Expression number, int decimals) {
         Expression scale = Expression.Literal.of(Early.scale(decimals));
-        try {
-            Expression round = Parser.parse(decimals == 0 ? "round(x)" : "round(x * d) / d", Set.of("x", "d"));
-            return Trace.changed(round, part -> part.equals(new Expression.Variable("x")) ? number
-                    : part.equals(new Expression.Variable("d")) ? scale : part);
-        } catch (PixeronException never) {
-            throw new IllegalStateException(never);
-        }
+        Expression round = Parser.parse(decimals == 0 ? "round(x)" : "round(x * d) / d", Set.of("x", "d"));
+        return Trace.changed(round, part -> part.equals(new Expression.Variable("x")) ? number
+                : part.equals(new Expression.Variable("d")) ? scale : part);
     }
 }
