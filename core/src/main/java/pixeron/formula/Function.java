@@ -14,7 +14,9 @@ import pixeron.number.Value;
 /** The functions of an expression; {@code if} is {@link Expression.Choice}, because it computes one branch only. */
 public enum Function {
     MIN(1, Integer.MAX_VALUE), MAX(1, Integer.MAX_VALUE), ABS(1, 1), FLOOR(1, 1), CEILING(1, 1), ROUND(1, 1),
-    SQRT(1, 1), LN(1, 1), LOG2(1, 1), LOG10(1, 1), EXP(1, 1), SIN(1, 1), COS(1, 1), MOD(2, 2);
+    SQRT(1, 1), LN(1, 1), LOG2(1, 1), LOG10(1, 1), EXP(1, 1), SIN(1, 1), COS(1, 1), MOD(2, 2),
+    /** The angle of (x, y) in degrees, above −180 up to 180. Steps have it, a formula that is typed has not. */
+    ANGLE(2, 2);
 
     private final int fewest;
     private final int most;
@@ -30,7 +32,7 @@ public enum Function {
     }
 
     static Optional<Function> named(String word) {
-        return Arrays.stream(values()).filter(f -> f.word().equals(word)).findFirst();
+        return Arrays.stream(values()).filter(f -> f != ANGLE && f.word().equals(word)).findFirst();
     }
 
     boolean takes(int count) {
@@ -64,6 +66,7 @@ public enum Function {
             case SIN -> Approximate.from(Math.sin(a.asDouble()));
             case COS -> Approximate.from(Math.cos(a.asDouble()));
             case MOD -> mod(a, arguments.get(1));
+            case ANGLE -> angle(a.asDouble(), arguments.get(1).asDouble());
         };
     }
 
@@ -72,6 +75,11 @@ public enum Function {
             throw withoutValue("%s(%s)", word(), Decimals.working(argument));
         }
         return argument.asDouble();
+    }
+
+    private static Value angle(double x, double y) {
+        // A double of −0 would turn 180° into −180°; adding 0 makes it 0.
+        return Approximate.from(Math.toDegrees(Math.atan2(y + 0.0, x + 0.0)));
     }
 
     private static Value mod(Value a, Value b) {

@@ -1,7 +1,10 @@
 package pixeron.formula;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import pixeron.formula.Expression.Binary;
 import pixeron.formula.Expression.Call;
@@ -31,12 +34,27 @@ public final class Trace {
      * @param values the literal for a variable, or null to leave its name
      * @return the expression with numbers put in
      */
-    public static Expression substitute(Expression expression, java.util.function.Function<String, Literal> values) {
+    public static Expression substitute(Expression expression, Function<String, Literal> values) {
         if (expression instanceof Variable variable) {
             Literal literal = values.apply(variable.name());
             return literal == null ? variable : literal;
         }
         return mapped(expression, part -> substitute(part, values));
+    }
+
+    /** @return whether the expression has a variable of this name */
+    public static boolean has(Expression expression, String name) {
+        return names(expression).contains(name);
+    }
+
+    /** @return the names of the expression's variables */
+    public static Set<String> names(Expression expression) {
+        Set<String> names = new LinkedHashSet<>();
+        substitute(expression, name -> {
+            names.add(name);
+            return null;
+        });
+        return names;
     }
 
     /**

@@ -65,6 +65,16 @@ public final class Typeset {
     }
 
     private void write(Call call) {
+        if (call.function() == Function.ABS) {
+            sign("|");
+            write(call.arguments().get(0));
+            sign("|");
+            return;
+        } else if (call.function() == Function.SQRT) {
+            sign("√");
+            bracketed(call.arguments().get(0), ATOM);
+            return;
+        }
         sign(call.function().word() + "(");
         for (int n = 0; n < call.arguments().size(); n++) {
             sign(n > 0 ? ", " : "");

@@ -2,6 +2,7 @@ package pixeron.step;
 
 import java.util.ArrayList;
 import java.util.List;
+import pixeron.image.Image;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Overflow;
@@ -27,6 +28,10 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
 
     /** @return the value that is written for an exact value */
     public Value apply(Value exact) {
+        if (exact instanceof Rational whole && Image.isLevel(whole, maximumLevel)) {
+            // Whatever the rounding and the overflow, a level stays.
+            return whole;
+        }
         return overflow.apply(rounding.apply(Approximate.snapped(exact, maximumLevel)), maximumLevel);
     }
 

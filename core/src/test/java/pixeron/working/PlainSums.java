@@ -4,7 +4,7 @@ import java.util.OptionalDouble;
 
 /**
  * Works out sums as they are written on paper, by a few lines of its own that share nothing with the program: numbers,
- * + − × ÷ ^, brackets, a sign in front. Anything else is no sum.
+ * + − × ÷ ^ √ | |, brackets, a sign in front. Anything else is no sum.
  */
 final class PlainSums {
 
@@ -74,6 +74,12 @@ final class PlainSums {
             double value = sum();
             isSum &= takes(')');
             return value;
+        } else if (takes('|')) {
+            double value = sum();
+            isSum &= takes('|');
+            return Math.abs(value);
+        } else if (takes('√')) {
+            return Math.sqrt(number());
         }
         int from = at;
         while (at < text.length() && (Character.isDigit(text.charAt(at)) || text.charAt(at) == '.')) {

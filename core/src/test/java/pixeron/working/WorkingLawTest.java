@@ -25,6 +25,7 @@ class WorkingLawTest {
     void plainSumsAreWorkedOutAsOnPaper() {
         assertThat(PlainSums.worth("2 + 3 × (4 − −1)^2 ÷ 5")).hasValue(17);
         assertThat(PlainSums.worth("−2^2")).hasValue(-4);
+        assertThat(PlainSums.worth("|2 − 5| + √(9 + 16)")).hasValue(8);
         assertThat(PlainSums.worth("487/9").getAsDouble()).isCloseTo(54.111, within(0.001));
         assertThat(PlainSums.worth("ln(3)")).isEmpty();
         assertThat(PlainSums.worth("3 +")).isEmpty();

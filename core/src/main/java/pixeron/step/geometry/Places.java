@@ -1,5 +1,6 @@
 package pixeron.step.geometry;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,7 @@ import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.formula.Trace;
+import pixeron.formula.TraceLines;
 import pixeron.formula.Typeset;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
@@ -82,8 +84,8 @@ record Places(Frame frame, Expression y, Expression x, Expression i, Expression 
 
     private Line line(String label, String name, Expression formula, Pixel result) {
         Expression filled = Trace.substitute(formula, found -> Expression.Literal.of(number(found, "i", "j", result)));
-        StringBuilder text = new StringBuilder(name + " = " + Typeset.text(formula));
-        Trace.lines(filled).forEach(step -> text.append(" = ").append(Typeset.text(step.expression())));
-        return Line.of(label, Run.plain(text.toString()));
+        List<Run> runs = new ArrayList<>(List.of(Run.plain(name + " = " + Typeset.text(formula) + " = ")));
+        runs.addAll(TraceLines.inOneLine(filled));
+        return new Line(label, runs);
     }
 }

@@ -12,6 +12,7 @@ import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.formula.Trace;
+import pixeron.formula.TraceLines;
 import pixeron.formula.Typeset;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
@@ -187,13 +188,7 @@ public final class GrayRule {
         }
         Map<String, Value> filledIn = laid;
         Expression filled = Trace.substitute(formula, name -> new Expression.Literal(filledIn.get(name), Role.BEFORE));
-        List<Trace.Step> trace = Trace.lines(filled);
-        for (int n = 0; n < trace.size(); n++) {
-            List<Run> runs = new ArrayList<>();
-            runs.add(Run.plain(n == 0 ? "gray = " : "  = "));
-            runs.addAll(Typeset.runs(trace.get(n).expression()));
-            lines.add(new Line(n == 0 ? "this pixel" : "", runs));
-        }
+        lines.addAll(TraceLines.under("this pixel", "gray = ", filled));
         Value exact = Evaluator.evaluate(formula, laid::get);
         Finish finish = new Finish(Rounding.NEAREST, Overflow.CLIP, maximum);
         lines.addAll(finish.explain(exact));

@@ -2,7 +2,11 @@ package pixeron.step.kernel;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
+import pixeron.formula.Expression;
+import pixeron.formula.Function;
+import pixeron.formula.Parser;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
@@ -14,26 +18,36 @@ import pixeron.step.StepType;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.Window;
+import pixeron.step.neighborhood.WindowOperation;
+import pixeron.step.neighborhood.WindowRule;
 import pixeron.step.neighborhood.WindowStep;
 
 /**
  * How much the values change from left to right and from above to below: two sums of the window, and what is made of
- * them. {@code sobel}, {@code prewitt}, {@code scharr} and {@code roberts}, each with {@code part=x|y|sum|root|angle}.
+ * them; roots and angles are doubles, as in a formula. {@code sobel}, {@code prewitt}, {@code scharr} and {@code roberts}, each with {@code part=x|y|sum|root|angle}.
  */
 public final class Gradient extends WindowStep {
 
     /** What is made of the two sums. */
     enum Part {
-        X("x", "g_x: the change from left to right"),
-        Y("y", "g_y: the change from above to below"),
-        SUM("sum", "|g_x| + |g_y|: how strong the change is, in whole numbers"),
-        ROOT("root", "√(g_x² + g_y²): how strong the change is"),
-        ANGLE("angle", "the direction of the change in degrees, above −180 up to 180");
+        X("x", "g_x: the change from left to right", parsed("g_x")),
+        Y("y", "g_y: the change from above to below", parsed("g_y")),
+        SUM("sum", "|g_x| + |g_y|: how strong the change is, in whole numbers", parsed("abs(g_x) + abs(g_y)")),
+        ROOT("root", "√(g_x² + g_y²): how strong the change is", parsed("sqrt(g_x^2 + g_y^2)")),
+        ANGLE("angle", "the direction of the change in degrees, above −180 up to 180", new Expression.Call(Function.ANGLE,
+                List.of(new Expression.Variable("g_x"), new Expression.Variable("g_y"))));
 
         private final ChoiceParameter.Choice choice;
+        private final Expression made;
 
-        Part(String word, String sentence) {
+        Part(String word, String sentence, Expression made) {
             this.choice = new ChoiceParameter.Choice(word, sentence);
+            this.made = made;
+        }
+
+        private static Expression parsed(String formula) {
+            return Parser.parse(formula, Set.of("g_x", "g_y"));
         }
 
         /** @return whether negative values belong to it */
@@ -138,7 +152,10 @@ public final class Gradient extends WindowStep {
     @Override
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
-        return new GradientOperation(step, before, window(step.arguments(), before, across.height(), across.width(),
-                across.anchorRow(), across.anchorColumn()), across, down, part(step.arguments()));
+        Window window = window(step.arguments(), before, across.height(), across.width(), across.anchorRow(),
+                across.anchorColumn());
+        Part part = part(step.arguments());
+        return new WindowOperation(step, before, window, WindowRule.of(Weighted.ofTwo("x", across), Weighted.ofTwo("y", down))
+                .ending(part.made).withCodes(() -> GradientCodes.of(part, across, down, before, window).map(codes -> codes)));
     }
 }

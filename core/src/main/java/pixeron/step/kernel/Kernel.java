@@ -143,9 +143,8 @@ public final class Kernel extends WindowStep {
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
         Weights given = weights(step);
-        boolean isTurned = isTurned(step);
-        Weights laid = isTurned ? given.turned() : given;
-        return new KernelOperation(step, before, window(step.arguments(), before, laid.height(), laid.width(),
-                laid.anchorRow(), laid.anchorColumn()), given, isTurned);
+        Weights laid = isTurned(step) ? given.turned() : given;
+        return KernelRule.bind(step, before, window(step.arguments(), before, laid.height(), laid.width(),
+                laid.anchorRow(), laid.anchorColumn()), given, laid);
     }
 }

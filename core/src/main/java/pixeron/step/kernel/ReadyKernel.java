@@ -166,7 +166,7 @@ public final class ReadyKernel extends WindowStep {
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
         Weights laid = weights.apply(step.arguments());
-        return new KernelOperation(step, before, window(step.arguments(), before, laid.height(), laid.width(),
-                laid.anchorRow(), laid.anchorColumn()), laid, false);
+        return KernelRule.bind(step, before, window(step.arguments(), before, laid.height(), laid.width(),
+                laid.anchorRow(), laid.anchorColumn()), laid, laid);
     }
 }

@@ -10,11 +10,15 @@ import pixeron.step.neighborhood.Plane;
  * Sums of whole weights times levels for rows of pixels, each kernel the fastest way that it allows; all give the same
  * numbers, because whole numbers may be added in any order.
  *
- * <p>Cost for each pixel: equal weights two sums whatever the size; weights that are a column times a row height + width
+ * <p>Cost for each pixel: equal weights, or all but a few, two sums whatever the size; weights that are a column times a row height + width
  * products; others height × width. All loops but those of equal weights read their arrays from the first place and depend
  * on nothing that they did before, so that the virtual machine works on several columns at once.
  */
 final class Summation {
+
+    /** Moving sums are worth it for so many equal weights. */
+    private static final int FEWEST_EQUAL = 16;
+    private static final int MOST_OTHERS = 4;
 
     private Summation() {
     }
@@ -28,8 +32,28 @@ final class Summation {
         if (isBox && weights.length * weights[0].length > 1) {
             return new Box(weights[0][0], plane);
         }
+        Optional<Codes.Rows> almost = almostBox(weights, plane);
+        if (almost.isPresent()) {
+            return almost.get();
+        }
         return factors(weights).filter(factors -> isWorthwhile(weights)).<Codes.Rows>map(factors ->
                 new Separable(factors[0], factors[1], plane)).orElseGet(() -> new Plain(weights, plane));
+    }
+
+    /** Equal weights but for a few cells, such as r less the mean around it: moving sums, and those cells' products. */
+    private static Optional<Codes.Rows> almostBox(int[][] weights, Plane plane) {
+        int same = weights[0][0];
+        int[][] others = Arrays.stream(weights).map(row -> Arrays.stream(row).map(w -> w - same).toArray()).toArray(int[][]::new);
+        long count = Arrays.stream(others).flatMapToInt(Arrays::stream).filter(w -> w != 0).count();
+        if (same == 0 || count > MOST_OTHERS || (long) weights.length * weights[0].length < FEWEST_EQUAL) {
+            return Optional.empty();
+        }
+        Box box = new Box(same, plane);
+        Plain plain = new Plain(others, plane);
+        return Optional.of((row, codes) -> {
+            box.fill(row, codes);
+            plain.addTo(row, codes);
+        });
     }
 
     private static boolean isWorthwhile(int[]... weights) {
@@ -120,6 +144,12 @@ final class Summation {
             this.across = Arrays.stream(cells).map(n -> n % width).toArray();
             this.weights = Arrays.stream(cells).map(n -> all[n / width][n % width]).toArray();
             this.rows = new int[cells.length][];
+        }
+
+        void addTo(int row, int... codes) {
+            for (int n = 0; n < weights.length; n++) {
+                addOne(weights[n], plane.shifted(row + down[n], across[n]), codes);
+            }
         }
 
         @Override

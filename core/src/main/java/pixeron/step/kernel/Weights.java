@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import pixeron.number.Rational;
 import pixeron.number.Value;
-import pixeron.step.neighborhood.Window;
 
 /**
  * The weights of a kernel with the cell that stands on the pixel.
@@ -42,7 +41,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
     }
 
     /** @return weights from whole numbers, row by row */
-    static Weights centred(int[]... rows) {
+    public static Weights centred(int[]... rows) {
         List<List<Value>> all = new ArrayList<>();
         for (int[] row : rows) {
             List<Value> weights = new ArrayList<>();
@@ -60,7 +59,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
     }
 
     /** @return these with a divisor and an offset */
-    Weights with(Optional<Rational> newDivisor, Rational newOffset) {
+    public Weights with(Optional<Rational> newDivisor, Rational newOffset) {
         return new Weights(rows, anchorRow, anchorColumn, newDivisor, newOffset);
     }
 
@@ -130,17 +129,6 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
     /** @return a sum of weights as a divisor: itself, or 1 when it is 0 */
     static Value divisor(Value sum) {
         return sum.signum() == 0 ? Rational.ONE : sum;
-    }
-
-    /** @return Σ w·r over the cells that are there */
-    Value sumOver(List<Window.Cell> cells) {
-        Value sum = Rational.ZERO;
-        for (Window.Cell cell : cells) {
-            if (cell.value().isPresent()) {
-                sum = sum.plus(at(cell.row(), cell.column()).times(cell.value().get()));
-            }
-        }
-        return sum;
     }
 
     /** @return what becomes of an image that has 1 everywhere: the sum of the weights ÷ divisor, without the offset */

@@ -1,7 +1,6 @@
 package pixeron.step.neighborhood;
 
 import java.util.Arrays;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
@@ -9,17 +8,15 @@ import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 import pixeron.step.Progress;
+import pixeron.walk.Visits;
 
 /** All pixels of a step with windows by {@link Codes}, in stripes on all cores. */
 final class BulkResult {
 
-    private static final int STRIPES_PER_CORE = 4;
     /** A table may have so many codes for each pixel of the image. */
     private static final int TABLED_FOR_PIXEL = 16;
     /** Images with fewer pixels are done before a second core has begun; slips ask for very many of them. */
-    private static final int WORTH_ALL_CORES = 1 << 14;
-    /** Fewer rows than this cost more to prepare, with the window's rows around them, than a second core saves. */
-    private static final int FEWEST_ROWS = 16;
+    static final int WORTH_ALL_CORES = 1 << 14;
     /** Where there can be more different codes than this, each is worked out where it occurs. */
     private static final int MOST_KEPT = 1 << 22;
     /** Where there can be fewer, the levels of all are worked out before. */
@@ -32,7 +29,6 @@ final class BulkResult {
     private final int rows;
     private final int columns;
     private final boolean hasKept;
-    private final AtomicInteger done = new AtomicInteger();
 
     BulkResult(WindowOperation operation, Codes codes) {
         this.operation = operation;
@@ -135,20 +131,13 @@ final class BulkResult {
     }
 
     private void inStripes(Progress progress, Sink sink) {
-        int height = Math.max(FEWEST_ROWS, rows / (STRIPES_PER_CORE * Runtime.getRuntime().availableProcessors()));
-        IntStream stripes = IntStream.range(0, (rows + height - 1) / height);
-        (rows * columns < WORTH_ALL_CORES ? stripes : stripes.parallel()).forEach(stripe -> {
-            int first = stripe * height;
-            int count = Math.min(height, rows - first);
+        Stripes.each(rows, rows * columns >= WORTH_ALL_CORES, progress, (first, count) -> {
             Codes.Rows maker = codes.rows(Plane.of(before, window, first, count, codes.absent()));
             int[] found = new int[columns];
             int[] room = new int[columns];
             for (int i = 0; i < count; i++) {
                 maker.fill(i, found);
                 sink.take(first + i, found, room);
-            }
-            synchronized (progress) {
-                progress.report((double) done.addAndGet(count) / rows);
             }
         });
     }

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
-import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Explained;
 import pixeron.step.Progress;
@@ -19,49 +19,29 @@ import pixeron.working.LoopWriter;
 
 /**
  * A step bound to an image whose result at a pixel comes from a window around it: what the area, the border and a smaller
- * result mean is the same for all of them. A subclass says what becomes of the cells of one window.
+ * result mean is the same for all of them. What becomes of the cells of one
+ * window is said by a {@link WindowRule}.
  */
-public abstract class WindowOperation extends StepOperation {
+public final class WindowOperation extends StepOperation {
 
     private static final Kept LEAVES = new Kept("border", "the window leaves the image, the pixel keeps its value");
 
     private final Window window;
+    private final WindowRule rule;
 
     /** @throws PixeronException if with border=crop no pixel is left */
-    protected WindowOperation(Step step, Image before, Window window) {
+    public WindowOperation(Step step, Image before, Window window, WindowRule rule) {
         super(step, before, window.frameOf(before));
         this.window = window;
+        this.rule = rule;
     }
 
-    /** @return the value of a pixel of the image before with these cells around it, before rounding */
-    protected abstract Value valueOf(Pixel pixel, List<Window.Cell> cells);
-
-    /** @return the lines that lead to {@link #valueOf} */
-    protected abstract List<Line> work(Pixel pixel, List<Window.Cell> cells);
-
-    /**
-     * Goes through the loop that leads to the value before rounding, which is called s.
-     *
-     * @param out gets the lines as they are done
-     */
-    protected abstract void follow(LoopWriter out, Pixel pixel, List<Window.Cell> cells);
-
-    /** @return the fast way to all pixels, where there is one */
-    protected Optional<Codes> codes() {
-        return Optional.empty();
-    }
-
-    /** @return the result where there is a faster way than window by window */
-    protected Optional<Image> fastResult(Progress progress) {
-        return codes().map(codes -> new BulkResult(this, codes).result(progress));
-    }
-
-    public final Window window() {
+    public Window window() {
         return window;
     }
 
     /** @return whether a pixel of the image before keeps its value, neither rounded nor clipped */
-    protected final boolean isKept(Pixel pixel) {
+    boolean isKept(Pixel pixel) {
         return !isInArea(pixel) || leaves(pixel);
     }
 
@@ -69,74 +49,121 @@ public abstract class WindowOperation extends StepOperation {
         return window.border() == Border.KEEP && !window.fits(before(), pixel);
     }
 
-    final boolean keepsSome() {
+    boolean keepsSome() {
         return ownArea().isPresent() || window.border() == Border.KEEP;
     }
 
     @Override
-    public final Optional<Kept> kept(Pixel result) {
+    public Optional<Kept> kept(Pixel result) {
         return super.kept(result).or(() -> leaves(origin(result)) ? Optional.of(LEAVES) : Optional.empty());
     }
 
     @Override
-    public final Optional<String> calculated() {
+    public Optional<String> calculated() {
         return super.calculated().or(() -> window.border() == Border.KEEP ? Optional.of("the whole window is inside")
                 : Optional.empty());
     }
 
     @Override
-    public final Pixel origin(Pixel result) {
+    public Pixel origin(Pixel result) {
         return window.source(result);
     }
 
     @Override
-    public final boolean isMoving() {
+    public boolean isMoving() {
         return window.border() == Border.CROP;
     }
 
     @Override
-    public final Optional<Pixel> home(Pixel pixel) {
+    public Optional<Pixel> home(Pixel pixel) {
         return Optional.of(window.home(pixel)).filter(this::contains);
     }
 
     @Override
-    public final Image result(Progress progress) {
-        return fastResult(progress).orElseGet(() -> each(progress, pixel -> value(window.home(pixel))));
+    public Image result(Progress progress) {
+        if (Plane.isPossible(before(), window)) {
+            Optional<Codes> codes = rule.codes();
+            if (codes.isPresent()) {
+                return new BulkResult(this, codes.get()).result(progress);
+            }
+        }
+        List<Optional<Supplier<Function<Pixel, Value>>>> moving = rule.reductions().stream()
+                .map(reduction -> reduction.moving(before(), window)).toList();
+        if (moving.stream().anyMatch(Optional::isEmpty)) {
+            // On one core, so that a refusal names the first pixel that has no value.
+            return each(progress, false, () -> pixel -> value(window.home(pixel)));
+        }
+        return each(progress, isLarge(), () -> moved(moving.stream().map(one -> one.orElseThrow().get()).toList()));
+    }
+
+    private Function<Pixel, Value> moved(List<Function<Pixel, Value>> reductions) {
+        return pixel -> {
+            Value sample = before().value(pixel);
+            if (isKept(pixel)) {
+                return sample;
+            }
+            Value[] found = new Value[reductions.size()];
+            for (int n = 0; n < found.length; n++) {
+                found[n] = reductions.get(n).apply(pixel);
+            }
+            return finish().apply(rule.value(sample, found));
+        };
     }
 
     /** @return an image of the result's size, whose values come from the pixels of the image before */
-    protected final Image each(Progress progress, Function<Pixel, Value> value) {
-        int rows = frame().rows();
+    private Image each(Progress progress, boolean isOnAllCores, Supplier<Function<Pixel, Value>> maker) {
         int columns = frame().columns();
-        Value[] values = new Value[rows * columns];
-        for (int i = 0; i < rows; i++) {
-            for (int j = 0; j < columns; j++) {
-                values[i * columns + j] = value.apply(window.source(new Pixel(i, j)));
+        Value[] values = new Value[frame().count()];
+        Stripes.each(frame().rows(), isOnAllCores, progress, (first, count) -> {
+            Function<Pixel, Value> value = maker.get();
+            for (int n = first * columns; n < (first + count) * columns; n++) {
+                values[n] = value.apply(window.source(frame().pixel(n)));
             }
-            progress.report((double) i / rows);
-        }
-        return Image.from(rows, columns, frame().maximumLevel(), values);
+        });
+        return Image.from(frame().rows(), columns, frame().maximumLevel(), values);
+    }
+
+    private boolean isLarge() {
+        return frame().count() >= BulkResult.WORTH_ALL_CORES;
+    }
+
+    private Optional<Reduction<?>> sheetReduction() {
+        return rule.reductions().stream().filter(reduction -> reduction.sheet().isPresent()).findFirst();
     }
 
     @Override
-    protected final Value calculate(Pixel result, Sight sight) {
-        Pixel pixel = origin(result);
-        return valueOf(pixel, cells(pixel, sight));
+    public List<String> sheetNames() {
+        return sheetReduction().flatMap(Reduction::sheet).stream().toList();
     }
 
     @Override
-    public final List<Line> work(Pixel result, Sight sight) {
-        Pixel pixel = origin(result);
-        return work(pixel, cells(pixel, sight));
+    public Image sheet(String name, Progress progress) {
+        Reduction<?> reduction = sheetReduction().orElseThrow();
+        return each(progress, isLarge(), reduction.moving(before(), window).orElse(() -> pixel -> reduction.of(around(pixel,
+                Sight.of(before()::value)))));
+    }
+
+    private Neighborhood around(Pixel pixel, Sight sight) {
+        return new Neighborhood(window, pixel, before().value(pixel), cells(pixel, sight));
     }
 
     @Override
-    public final void loop(Pixel result, Sight sight, LoopWriter out) {
+    protected Value calculate(Pixel result, Sight sight) {
+        return rule.value(around(origin(result), sight));
+    }
+
+    @Override
+    public List<Line> work(Pixel result, Sight sight) {
+        return rule.lines(around(origin(result), sight));
+    }
+
+    @Override
+    public void loop(Pixel result, Sight sight, LoopWriter out) {
         Pixel pixel = origin(result);
         if (window.border() == Border.CROP) {
             out.set("before at", pixel.row() + ", " + pixel.column());
         }
-        follow(out, pixel, cells(pixel, sight));
+        rule.follow(around(pixel, sight), out);
     }
 
     private List<Window.Cell> cells(Pixel pixel, Sight sight) {
@@ -153,36 +180,21 @@ public abstract class WindowOperation extends StepOperation {
     }
 
     @Override
-    public final Optional<Explained> reading(Function<Pixel, Value> read) {
+    public Optional<Explained> reading(Function<Pixel, Value> read) {
         return window.border() == Border.CROP ? Optional.empty() : Optional.of(seeing(Sight.of(read)));
     }
 
-    /** @return the weight of a cell in the sum; empty where it is no weighted sum */
-    protected Optional<Value> weight(Window.Cell cell) {
-        return Optional.empty();
-    }
-
     @Override
-    public final List<Source> sources(Pixel result) {
+    public List<Source> sources(Pixel result) {
         Pixel pixel = origin(result);
         return kept(result).isPresent() ? List.of(Source.of(pixel, before().value(pixel)))
                 : window.cells(before(), pixel).stream().map(cell -> new Source(pixel.row() + cell.row() - window.anchorRow(),
-                        pixel.column() + cell.column() - window.anchorColumn(), cell.source(), cell.value(), weight(cell),
+                        pixel.column() + cell.column() - window.anchorColumn(), cell.source(), cell.value(), rule.weight(cell),
                         cell.isInside())).toList();
     }
 
     @Override
-    public final Optional<Explained> missing(int cell) {
+    public Optional<Explained> missing(int cell) {
         return window.border() == Border.CROP ? Optional.empty() : Optional.of(seeing(new Sight(before()::value, cell)));
-    }
-
-    /** @return the number as it stands in a product or behind a sign: with brackets where it is negative or a fraction */
-    public static String text(Value value) {
-        return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.working(value) + ")" : Decimals.working(value);
-    }
-
-    /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */
-    public static String nearly(Value value) {
-        return Decimals.isShownAsFraction(value) ? " ≈ " + Decimals.approximate(value) : "";
     }
 }

@@ -5,9 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import pixeron.image.Pixel;
 import pixeron.number.Decimals;
-import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
@@ -39,12 +37,13 @@ public final class WindowText {
     }
 
     /** @return a line for each row of the window; one line of words where it is too large to be written out */
-    public static List<Line> lines(Window window, Pixel pixel, List<Window.Cell> cells) {
+    static List<Line> lines(Neighborhood around) {
+        Window window = around.window();
         if (!isShown(window.height(), window.width())) {
             return List.of(Line.of("window", Run.plain(window.height() + " × " + window.width() + " cells around "
-                    + pixel)));
+                    + around.pixel())));
         }
-        return grid("window", "", window.width(), cells, cell -> {
+        return grid("window", "", window.width(), around.cells(), cell -> {
             String value = cell.value().map(Decimals::working).orElse(NOTHING);
             return cell.isInside() ? Run.before(value) : new Run(cell.value().isEmpty() ? value : "(" + value + ")",
                     Role.OUTSIDE).from(cell.source().map(source -> "from " + source.row() + ", " + source.column())
@@ -94,66 +93,28 @@ public final class WindowText {
     /** @return a cell of products: weight × value, with the weight and the value above it */
     public static Run product(Value weight, Window.Cell cell) {
         return cell.value().map(value -> Run.plain(Decimals.working(weight.times(value)))
-                .from(Decimals.working(weight) + " × " + WindowOperation.text(value))).orElse(Run.plain(NOTHING));
+                .from(Decimals.working(weight) + " × " + bracketed(value))).orElse(Run.plain(NOTHING));
     }
 
-    /** @return the mean of the cells that are there */
-    public static Value mean(List<Window.Cell> cells) {
-        List<Value> values = values(cells);
-        return sum(values).dividedBy(Rational.of(values.size()));
+    /** @return the number as it stands in a product or behind a sign: with brackets where it is negative or a fraction */
+    public static String bracketed(Value value) {
+        return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.working(value) + ")" : Decimals.working(value);
     }
 
-    private static List<Value> values(List<Window.Cell> cells) {
-        return cells.stream().flatMap(cell -> cell.value().stream()).toList();
-    }
-
-    private static Value sum(List<Value> values) {
-        return values.stream().reduce(Rational.ZERO, Value::plus);
-    }
-
-    /** @return the lines that lead to {@link #mean} */
-    public static List<Line> meanLines(List<Window.Cell> cells) {
-        List<Value> values = values(cells);
-        Value sum = sum(values);
-        Value mean = mean(cells);
-        return List.of(Line.of("sum", Run.plain(Decimals.working(sum)), Run.note("   of " + values.size() + " cells")).arriving("sum", sum),
-                Line.of("mean", Run.plain(Decimals.working(sum) + " ÷ " + values.size() + " = "
-                        + Decimals.working(mean) + WindowOperation.nearly(mean))).arriving("mean", mean));
-    }
-
-    /** Does the lines of a loop that lead to the mean of the cells. */
-    public static void followMean(LoopWriter out, Window window, List<Window.Cell> cells) {
-        followSum(out, window, cells);
-        out.set("mean", mean(cells)).line(0, "mean ← sum ÷ count");
-    }
-
-    /** Does the lines of a loop that add up the cells that are there: sum and count. */
-    private static void followSum(LoopWriter out, Window window, List<Window.Cell> cells) {
-        Value sum = Rational.ZERO;
-        int count = 0;
-        out.set("sum", sum).set("count", Rational.ZERO).line(0, "sum ← 0, count ← 0");
-        for (Window.Cell cell : cells) {
-            out.takeCell();
-            place(out, window, cell);
-            if (cell.value().isPresent()) {
-                sum = sum.plus(cell.value().get());
-                out.line(0, forEachCell(window));
-                out.set("sum", sum).set("count", Rational.of(++count))
-                        .line(1, "sum ← sum + before[i+a][j+b], count ← count + 1");
-            }
-        }
-    }
-
-    /** @return the head of the loop over the cells of a window */
-    public static String forEachCell(Window window) {
-        return "for each cell (a, b) of the " + window.height() + " × " + window.width() + " window"
-                + (window.border() == Border.INSIDE ? " that is inside" : "");
+    /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */
+    public static String nearly(Value value) {
+        return Decimals.isShownAsFraction(value) ? " ≈ " + Decimals.approximate(value) : "";
     }
 
     /** Sets a and b to where a cell lies, counted from the anchor, and r to what stands there. */
-    public static void place(LoopWriter out, Window window, Window.Cell cell) {
+    static void place(LoopWriter out, Window window, Window.Cell cell) {
         out.set("a", String.valueOf(cell.row() - window.anchorRow()).replace('-', '−'))
                 .set("b", String.valueOf(cell.column() - window.anchorColumn()).replace('-', '−'))
                 .set("r", cell.value().map(Decimals::working).orElse("none"));
+    }
+
+    /** @return which cells a loop over a window takes, behind its head */
+    public static String ifInside(Window window) {
+        return window.border() == Border.INSIDE ? ", where the cell is inside" : "";
     }
 }

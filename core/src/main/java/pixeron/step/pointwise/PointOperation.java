@@ -14,7 +14,7 @@ import pixeron.PixeronException;
 import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
 import pixeron.formula.Trace;
-import pixeron.formula.Typeset;
+import pixeron.formula.TraceLines;
 import pixeron.image.Frame;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
@@ -350,15 +350,11 @@ final class PointOperation extends StepOperation {
         Expression filled = Trace.substitute(here.expression(), name -> name.equals("r")
                 ? new Expression.Literal(sample, Role.BEFORE)
                 : Expression.Literal.of(variable(name, sample, pixel)));
-        List<Trace.Step> trace = Trace.lines(filled);
         String why = here.why().get();
         if (!why.isEmpty()) {
             lines.add(Line.of("because", Run.plain(why)));
         }
-        for (int n = 0; n < trace.size(); n++) {
-            lines.add(line(n == 0 ? "this pixel" : "", n == 0 ? "s = " : "  = ", trace.get(n).expression(),
-                    trace.get(n).note()));
-        }
+        lines.addAll(TraceLines.under("this pixel", "s = ", filled));
         rule.notes().forEach(note -> lines.add(Line.of("note", Run.note(note))));
         return lines;
     }
@@ -370,18 +366,5 @@ final class PointOperation extends StepOperation {
         out.set("r", sample).line(0, "r ← before[i][j]");
         out.set("s", isInArea(pixel) ? exact(sample, pixel) : sample).line(0, "s ← " + rule.shown().stream().map(Run::text)
                 .collect(Collectors.joining()));
-    }
-
-    private static Line line(String label, String start, Expression expression, String note) {
-        List<Run> runs = new ArrayList<>();
-        runs.add(Run.plain(start));
-        runs.addAll(Typeset.runs(expression));
-        if (expression instanceof Expression.Literal literal && Decimals.isShownAsFraction(literal.value())) {
-            runs.add(Run.plain(" ≈ " + Decimals.approximate(literal.value())));
-        }
-        if (!note.isEmpty()) {
-            runs.add(Run.note("   " + note));
-        }
-        return new Line(label, runs);
     }
 }

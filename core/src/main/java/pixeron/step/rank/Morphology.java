@@ -13,6 +13,8 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.MatrixParameter;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.Window;
+import pixeron.step.neighborhood.WindowOperation;
+import pixeron.step.neighborhood.WindowRule;
 import pixeron.step.neighborhood.WindowStep;
 
 /**
@@ -84,7 +86,7 @@ public final class Morphology extends WindowStep {
                         pass(like, image, isEroding, name));
     }
 
-    private MorphologyOperation pass(Step step, Image image, boolean isEroding, String name) {
+    private WindowOperation pass(Step step, Image image, boolean isEroding, String name) {
         List<List<Rational>> rows = step.arguments().get(SHAPE);
         int height = rows.size();
         int width = rows.get(0).size();
@@ -99,6 +101,7 @@ public final class Morphology extends WindowStep {
         }
         Window window = isEroding ? window(step.arguments(), image, height, width, anchorRow, anchorColumn)
                 : window(step.arguments(), image, height, width, height - 1 - anchorRow, width - 1 - anchorColumn);
-        return new MorphologyOperation(step, image, window, laid, isEroding, name);
+        return new WindowOperation(step, image, window, WindowRule.of(new Extreme(laid, isEroding, name)).withCodes(
+                () -> Optional.of(new ExtremeCodes(image, window, isEroding, Optional.of(laid)))));
     }
 }

@@ -12,13 +12,18 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
 import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.Codes;
+import pixeron.step.neighborhood.Window;
+import pixeron.step.neighborhood.WindowOperation;
+import pixeron.step.neighborhood.WindowRule;
 import pixeron.step.neighborhood.WindowStep;
 
 /**
  * A place in the sorted window: {@code median size=n}, {@code minimum size=n}, {@code maximum size=n},
  * {@code rank size=n place=k}, where place 1 is the smallest.
  *
- * <p>Cost: see {@link RankOperation}.
+ * <p>Cost for a level image: the smallest and the largest 2n comparisons for each pixel; other places 2n counts that move
+ * with the window, see {@link SortedRows}. Otherwise every window is sorted anew.
  */
 public final class Rank extends WindowStep {
 
@@ -100,8 +105,19 @@ public final class Rank extends WindowStep {
     @Override
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
+        Window window = square(step.arguments(), before, step.arguments().get(SIZE).number().toInt());
         int place = kind == Kind.PLACED ? step.arguments().get(PLACE).number().toInt() : 0;
-        return new RankOperation(step, before, square(step.arguments(), before,
-                step.arguments().get(SIZE).number().toInt()), kind, place);
+        Ranked ranked = new Ranked(kind, place, window);
+        return new WindowOperation(step, before, window, WindowRule.of(ranked).withCodes(() -> codes(ranked, before, window)));
+    }
+
+    private Optional<Codes> codes(Ranked ranked, Image before, Window window) {
+        if (kind == Kind.MINIMUM || kind == Kind.MAXIMUM) {
+            return Optional.of(new ExtremeCodes(before, window, kind == Kind.MINIMUM, Optional.empty()));
+        }
+        // A place may be beyond the cells that are inside; the plain way says at which pixel first.
+        boolean mayFail = kind == Kind.PLACED && window.border() == Border.INSIDE;
+        return mayFail || !Image.isLevel(window.outside(), before.maximumLevel()) ? Optional.empty()
+                : Optional.of(new MiddleCodes(ranked, before.maximumLevel()));
     }
 }

@@ -12,6 +12,7 @@ import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.StepOperation;
 import pixeron.step.StepType;
+import pixeron.step.neighborhood.WindowOperation;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -25,19 +26,19 @@ final class TwoPasses extends StepOperation {
     /** Binds one pass to an image. */
     @FunctionalInterface
     interface Pass {
-        MorphologyOperation bind(Step step, Image image, boolean isEroding, String name);
+        WindowOperation bind(Step step, Image image, boolean isEroding, String name);
     }
 
     private final boolean erodesFirst;
     private final Pass pass;
-    private final MorphologyOperation first;
-    private MorphologyOperation second;
+    private final WindowOperation first;
+    private WindowOperation second;
 
     TwoPasses(Step step, Image before, boolean erodesFirst, Pass pass) {
         this(step, before, erodesFirst, pass, pass.bind(step.without(StepType.AREA), before, erodesFirst, "before"));
     }
 
-    private TwoPasses(Step step, Image before, boolean erodesFirst, Pass pass, MorphologyOperation first) {
+    private TwoPasses(Step step, Image before, boolean erodesFirst, Pass pass, WindowOperation first) {
         // What would not fit is refused now, not when the image between is worked out.
         super(step, before, first.window().frameOf(blank(first.frame())));
         this.erodesFirst = erodesFirst;
@@ -53,7 +54,7 @@ final class TwoPasses extends StepOperation {
         return erodesFirst ? "eroded" : "dilated";
     }
 
-    private synchronized MorphologyOperation second(Progress progress) {
+    private synchronized WindowOperation second(Progress progress) {
         if (second == null) {
             second = pass.bind(step().without(StepType.AREA), first.result(done -> progress.isWanted(done / 2)),
                     !erodesFirst, between());
@@ -124,14 +125,14 @@ final class TwoPasses extends StepOperation {
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of("first", Run.plain(between()), Run.note("   the window is of the image " + between()
                 + " in a first pass over all pixels")));
-        MorphologyOperation last = second(Progress.NONE);
+        WindowOperation last = second(Progress.NONE);
         lines.addAll(last.work(pixel, Sight.of(last.before()::value)));
         return lines;
     }
 
     @Override
     protected void loop(Pixel pixel, Sight sight, LoopWriter out) {
-        MorphologyOperation last = second(Progress.NONE);
+        WindowOperation last = second(Progress.NONE);
         out.line(0, between() + " ← first pass over all pixels");
         last.loop(pixel, Sight.of(last.before()::value), out);
     }

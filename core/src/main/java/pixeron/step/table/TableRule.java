@@ -11,8 +11,8 @@ import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.formula.Trace;
+import pixeron.formula.TraceLines;
 import pixeron.formula.Typeset;
-import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 import pixeron.working.Line;
@@ -82,15 +82,7 @@ public final class TableRule implements Table.Rule {
         lines.add(new Line(column, formula));
         Expression filled = Trace.substitute(expression, name -> Expression.Literal.of(constants.containsKey(name)
                 ? constants.get(name) : known.get(name)));
-        for (Trace.Step step : Trace.lines(filled)) {
-            List<Run> runs = new ArrayList<>(List.of(Run.plain("  = ")));
-            runs.addAll(Typeset.runs(step.expression()));
-            if (step.expression() instanceof Expression.Literal literal
-                    && Decimals.isShownAsFraction(literal.value())) {
-                runs.add(Run.plain(" ≈ " + Decimals.approximate(literal.value())));
-            }
-            lines.add(new Line("", runs));
-        }
+        lines.addAll(TraceLines.under("", "  = ", filled));
         return lines;
     }
 

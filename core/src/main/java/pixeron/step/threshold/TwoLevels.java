@@ -6,13 +6,13 @@ import pixeron.step.key.Amount;
 import pixeron.step.key.NumberParameter;
 
 /** What all steps share that make two levels of all, high and low. */
-public final class TwoLevels {
+final class TwoLevels {
 
     private TwoLevels() {
     }
 
     /** @return the slip of writing high for low and low for high */
-    public static Slip swapped(NumberParameter low, NumberParameter high) {
+    static Slip swapped(NumberParameter low, NumberParameter high) {
         return Slip.of("black-white-swapped", "high and low are exchanged", step -> swapped(step, low, high));
     }
 

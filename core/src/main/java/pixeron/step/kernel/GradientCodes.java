@@ -1,0 +1,108 @@
+package pixeron.step.kernel;
+
+import java.util.Optional;
+import java.util.Set;
+import pixeron.formula.Compiled;
+import pixeron.formula.Parser;
+import pixeron.image.Image;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.neighborhood.Codes;
+import pixeron.step.neighborhood.Plane;
+import pixeron.step.neighborhood.Window;
+
+/** The codes of a gradient: one of its sums, |g_x| + |g_y|, or g_x² + g_y². */
+final class GradientCodes implements Codes {
+
+    private static final Compiled ROOT = Compiled.of(Parser.parse("sqrt(squares)", Set.of("squares")), name -> 0);
+
+    private final Gradient.Part part;
+    private final int[][] x;
+    private final int[][] y;
+    private final KernelCodes.Range rangeX;
+    private final KernelCodes.Range rangeY;
+
+    private GradientCodes(Gradient.Part part, int[][] x, int[][] y, KernelCodes.Range rangeX, KernelCodes.Range rangeY) {
+        this.part = part;
+        this.x = x;
+        this.y = y;
+        this.rangeX = rangeX;
+        this.rangeY = rangeY;
+    }
+
+    /** @return the codes; empty where they are no whole numbers, or could become too large */
+    static Optional<GradientCodes> of(Gradient.Part part, Weights across, Weights down, Image before, Window window) {
+        if (part == Gradient.Part.ANGLE) {
+            return Optional.empty();
+        }
+        int[][] x = across.whole().orElseThrow().numerators();
+        int[][] y = down.whole().orElseThrow().numerators();
+        return KernelCodes.range(x, before, window).flatMap(rangeX -> KernelCodes.range(y, before, window).map(
+                rangeY -> new GradientCodes(part, x, y, rangeX, rangeY))).filter(GradientCodes::isPossible);
+    }
+
+    private static long largest(KernelCodes.Range range) {
+        return Math.max(-(long) range.least(), range.most());
+    }
+
+    private long largestCode() {
+        long largestX = largest(rangeX);
+        long largestY = largest(rangeY);
+        return part == Gradient.Part.ROOT ? largestX * largestX + largestY * largestY : largestX + largestY;
+    }
+
+    private boolean isPossible() {
+        return largestCode() < 1 << 30;
+    }
+
+    @Override
+    public int least() {
+        return part == Gradient.Part.X ? rangeX.least() : part == Gradient.Part.Y ? rangeY.least() : 0;
+    }
+
+    @Override
+    public int most() {
+        return part == Gradient.Part.X ? rangeX.most() : part == Gradient.Part.Y ? rangeY.most()
+                : (int) largestCode();
+    }
+
+    @Override
+    public Value value(int code) {
+        Value whole = Rational.of(code);
+        return part == Gradient.Part.ROOT ? ROOT.at(whole) : whole;
+    }
+
+    @Override
+    public Rows rows(Plane plane) {
+        if (part == Gradient.Part.X) {
+            return Summation.of(x, plane);
+        } else if (part == Gradient.Part.Y) {
+            return Summation.of(y, plane);
+        }
+        Rows sumX = Summation.of(x, plane);
+        Rows sumY = Summation.of(y, plane);
+        int[] other = new int[plane.columns()];
+        boolean isRoot = part == Gradient.Part.ROOT;
+        return (row, codes) -> {
+            sumX.fill(row, codes);
+            sumY.fill(row, other);
+            if (isRoot) {
+                addSquares(codes, other);
+            } else {
+                addAbsolutes(codes, other);
+            }
+        };
+    }
+
+    private static void addSquares(int[] codes, int... other) {
+        for (int j = 0; j < codes.length; j++) {
+            codes[j] = codes[j] * codes[j] + other[j] * other[j];
+        }
+    }
+
+    private static void addAbsolutes(int[] codes, int... other) {
+        for (int j = 0; j < codes.length; j++) {
+            codes[j] = Math.abs(codes[j]) + Math.abs(other[j]);
+        }
+    }
+}

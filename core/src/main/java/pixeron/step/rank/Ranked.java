@@ -1,0 +1,121 @@
+package pixeron.step.rank;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import pixeron.PixeronException;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.Neighborhood;
+import pixeron.step.neighborhood.Reduction;
+import pixeron.step.neighborhood.Window;
+import pixeron.working.Line;
+import pixeron.working.LoopWriter;
+import pixeron.working.Run;
+
+/** A place in the sorted list of the cells that are there. */
+final class Ranked implements Reduction<List<Value>> {
+
+    private final Rank.Kind kind;
+    private final int place;
+    private final String words;
+
+    /** @param place for a place that was given, from 1 */
+    Ranked(Rank.Kind kind, int place, Window window) {
+        this.kind = kind;
+        this.place = place;
+        this.words = kind.words() + (kind == Rank.Kind.MEDIAN && window.border() == Border.INSIDE
+                ? "; of an even count the mean of both" : "");
+    }
+
+    /** @return the place that is taken, from 0; of an even count's middle the lower one */
+    int at(int count) {
+        return switch (kind) {
+            case MINIMUM -> 0;
+            case MAXIMUM -> count - 1;
+            case MEDIAN -> (count - 1) / 2;
+            case PLACED -> place - 1;
+        };
+    }
+
+    /** @return whether of so many the next place counts as well, and the mean of both is taken */
+    boolean isBetween(int count) {
+        return kind == Rank.Kind.MEDIAN && count % 2 == 0;
+    }
+
+    @Override
+    public String name() {
+        return "s";
+    }
+
+    @Override
+    public List<Value> none() {
+        return new ArrayList<>();
+    }
+
+    @Override
+    public List<Value> with(List<Value> taken, Window.Cell cell) {
+        Value value = cell.value().orElseThrow();
+        int found = Collections.binarySearch(taken, value, Value::compareValue);
+        taken.add(found < 0 ? -found - 1 : found, value);
+        return taken;
+    }
+
+    @Override
+    public Value value(List<Value> sorted, Neighborhood around) {
+        int at = at(sorted.size());
+        if (at >= sorted.size()) {
+            throw PixeronException.of("rank at %s: place %d is beyond the %d cells of the window that are inside.",
+                    around.pixel(), place, sorted.size());
+        }
+        return isBetween(sorted.size()) ? sorted.get(at).plus(sorted.get(at + 1)).dividedBy(Rational.of(2))
+                : sorted.get(at);
+    }
+
+    @Override
+    public List<Line> lines(Neighborhood around) {
+        List<Value> sorted = around.values().stream().sorted(Value::compareValue).toList();
+        int count = sorted.size();
+        int at = at(count);
+        List<Run> runs = new ArrayList<>();
+        for (int n = 0; n < count; n++) {
+            boolean isChosen = n == at || isBetween(count) && n == at + 1;
+            String number = Decimals.working(sorted.get(n));
+            runs.add(isChosen ? Run.after("[" + number + "] ") : Run.plain(number + " "));
+        }
+        runs.add(Run.note("   place " + (at + 1) + (isBetween(count) ? " and " + (at + 2) : "") + " of " + count));
+        List<Line> lines = new ArrayList<>(List.of(new Line("sorted", runs)));
+        if (isBetween(count)) {
+            Value mean = value(sorted, around);
+            lines.add(Line.of("mean", Run.plain("(" + Decimals.working(sorted.get(at)) + " + "
+                    + Decimals.working(sorted.get(at + 1)) + ") ÷ 2 = " + Decimals.working(mean))).arriving("mean", mean));
+        }
+        return lines;
+    }
+
+    @Override
+    public String start() {
+        return "list ← empty";
+    }
+
+    @Override
+    public String each() {
+        return "put before[i+a][j+b] into list where it belongs";
+    }
+
+    @Override
+    public Optional<String> end() {
+        return Optional.of("s ← " + words);
+    }
+
+    @Override
+    public void show(List<Value> taken, LoopWriter out) {
+        if (kind == Rank.Kind.PLACED) {
+            out.set("k", Rational.of(place));
+        }
+        out.set("list", taken.isEmpty() ? "empty" : String.join(" ", taken.stream().map(Decimals::working).toList()));
+    }
+}
