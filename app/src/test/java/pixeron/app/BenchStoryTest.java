@@ -22,7 +22,7 @@ import org.mockito.Mockito;
 import pixeron.app.bench.BenchView;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.paint.Viewport;
-import pixeron.byhand.CellCheck;
+import pixeron.byhand.Verdict;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
@@ -51,7 +51,7 @@ class BenchStoryTest extends WindowTest {
         settle();
     }
 
-    private CellCheck.State state(int row, int column) {
+    private Verdict state(int row, int column) {
         return bench().shown().check().cells().stream().filter(cell -> cell.pixel().equals(new Pixel(row, column)))
                 .findFirst().orElseThrow().state();
     }
@@ -83,11 +83,11 @@ class BenchStoryTest extends WindowTest {
         settle();
         assertThat(bench().pickedProperty().get()).as("the row was full, so it went on below").isEqualTo(new Pixel(2,
                 1));
-        assertThat(state(0, 0)).isEqualTo(CellCheck.State.DIFFERS);
-        assertThat(state(0, 1)).isEqualTo(CellCheck.State.NOT_ROUNDED);
-        assertThat(state(0, 2)).isEqualTo(CellCheck.State.AGREES);
-        assertThat(state(1, 3)).isEqualTo(CellCheck.State.AGREES);
-        assertThat(state(2, 0)).isEqualTo(CellCheck.State.DIFFERS);
+        assertThat(state(0, 0)).isEqualTo(Verdict.DIFFERS);
+        assertThat(state(0, 1)).isEqualTo(Verdict.NOT_ROUNDED);
+        assertThat(state(0, 2)).isEqualTo(Verdict.AGREES);
+        assertThat(state(1, 3)).isEqualTo(Verdict.AGREES);
+        assertThat(state(2, 0)).isEqualTo(Verdict.DIFFERS);
         assertThat(bench().shown().check().filled()).as("letters do not begin a value").isEqualTo(5);
         assertThat(shownText()).contains("5 of 12 filled · 2 agree · 3 differ");
 
@@ -344,11 +344,11 @@ class BenchStoryTest extends WindowTest {
         write("153");
         push(KeyCode.ENTER);
         settle();
-        assertThat(state(0, 0)).isEqualTo(CellCheck.State.DIFFERS);
+        assertThat(state(0, 0)).isEqualTo(Verdict.DIFFERS);
         clickOn(lookup((TextInputControl field) -> "± 0".equals(field.getPromptText())).<Node>query());
         write("1");
         push(KeyCode.ENTER);
         settle();
-        assertThat(state(0, 0)).isEqualTo(CellCheck.State.AGREES);
+        assertThat(state(0, 0)).isEqualTo(Verdict.AGREES);
     }
 }

@@ -13,6 +13,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pixeron.byhand.CellCheck;
+import pixeron.byhand.Verdict;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -36,7 +37,7 @@ class CropTest extends WindowTest {
         settle();
     }
 
-    private List<CellCheck.State> states() {
+    private List<Verdict> states() {
         return bench().shown().check().cells().stream().map(CellCheck::state).toList();
     }
 
@@ -74,8 +75,8 @@ class CropTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.V);
         settle();
         until(() -> bench().shown().check().filled() == 6);
-        assertThat(states()).containsExactly(CellCheck.State.AGREES, CellCheck.State.AGREES, CellCheck.State.AGREES,
-                CellCheck.State.DIFFERS, CellCheck.State.AGREES, CellCheck.State.AGREES);
+        assertThat(states()).containsExactly(Verdict.AGREES, Verdict.AGREES, Verdict.AGREES,
+                Verdict.DIFFERS, Verdict.AGREES, Verdict.AGREES);
         assertThat(shownText()).contains("6 of 12 filled · 5 agree · 1 differ");
         clipboard("1\t2\t3\n");
         push(KeyCode.SHORTCUT, KeyCode.V);
@@ -85,7 +86,7 @@ class CropTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.S);
         until(() -> bench().savedProperty().get());
         open(saved);
-        assertThat(states()).hasSize(6).contains(CellCheck.State.DIFFERS);
+        assertThat(states()).hasSize(6).contains(Verdict.DIFFERS);
         assertThat(bench().shown().grid().size()).isEqualTo("3 × 4");
     }
 

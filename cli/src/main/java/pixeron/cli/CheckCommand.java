@@ -11,8 +11,8 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
-import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.byhand.slip.search.SlipFinder;
@@ -34,8 +34,6 @@ import pixeron.working.Table;
         description = "Compares values by hand with the last step, or all values by hand of a project. Exit code 1 when "
                 + "something differs.")
 final class CheckCommand implements Callable<Integer> {
-
-    private enum Format { text, json }
 
     @Spec
     private CommandSpec spec;
@@ -107,7 +105,7 @@ final class CheckCommand implements Callable<Integer> {
 
     /** @throws PixeronException if a cell is neither a number nor an expression; names it */
     static void requireUnderstood(Check check, Path byHand) {
-        check.cells().stream().filter(cell -> cell.state() == CellCheck.State.NOT_UNDERSTOOD).findFirst()
+        check.cells().stream().filter(cell -> cell.state() == Verdict.NOT_UNDERSTOOD).findFirst()
                 .ifPresent(cell -> {
             throw PixeronException.of("%s: %s (counted from 0): \"%s\" is neither a number nor an expression. %s",
                     byHand.getFileName(), cell.pixel(), Decimals.shortened(cell.byHand().text()),
@@ -120,7 +118,7 @@ final class CheckCommand implements Callable<Integer> {
             throw PixeronException.of("--tolerance is for results; the cells of a table agree by their decimals.");
         }
         TableCheck check = TableCheck.of(handTable(right), right);
-        check.cells().stream().filter(cell -> cell.state() == TableCheck.State.NOT_UNDERSTOOD).findFirst()
+        check.cells().stream().filter(cell -> cell.state() == Verdict.NOT_UNDERSTOOD).findFirst()
                 .ifPresent(cell -> {
             throw PixeronException.of("%s: row %s, column %s: \"%s\" is neither a number nor an expression. %s",
                     byHand.getFileName(), right.key(cell.row()), cell.column(),

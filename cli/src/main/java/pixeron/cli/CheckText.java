@@ -6,6 +6,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.parts.WrongPart;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
@@ -29,11 +30,11 @@ final class CheckText {
         for (CellCheck cell : check.differing()) {
             text.append(String.format("  %s: you wrote %s, right is %s (%s%s)%n", cell.pixel(), cell.byHand().text(),
                     Decimals.working(cell.value()), Decimals.signed(cell.difference().orElseThrow()),
-                    cell.state() == CellCheck.State.NOT_ROUNDED ? ", right before rounding and overflow" : ""));
+                    cell.state() == Verdict.NOT_ROUNDED ? ", right before rounding and overflow" : ""));
             part.apply(cell).ifPresent(words -> text.append(String.format("    %s%n", words)));
         }
         found.slips().forEach(slip -> text.append(String.format("%s: %s%s%n", String.join(" and ", slip.ids()), slip.text(),
-                slip.certainty().isEmpty() ? "" : " " + slip.certainty())));
+                slip.certainty().words().isEmpty() ? "" : " " + slip.certainty().words())));
         if (!found.wrong().isEmpty()) {
             text.append(found.slips().isEmpty() ? String.format("No slip that is known explains the difference.%n")
                     : String.format("Simply wrong: %s%n", found.wrong().stream()
@@ -56,13 +57,13 @@ final class CheckText {
     static String of(TableCheck check, Table table, List<TableSlip> slips) {
         StringBuilder text = new StringBuilder();
         text.append(String.format("%d filled · %d agree · %d differ · %d follow from those%n", check.cells().size(),
-                check.count(TableCheck.State.AGREES), check.count(TableCheck.State.DIFFERS),
-                check.count(TableCheck.State.FOLLOWS)));
+                check.count(Verdict.AGREES), check.count(Verdict.DIFFERS),
+                check.count(Verdict.FOLLOWS)));
         for (TableCheck.Cell cell : check.cells()) {
             if (cell.isWrong()) {
                 text.append(String.format("  row %s, %s: you wrote %s, right is %s (%s)%s%n", table.key(cell.row()),
                         cell.column(), cell.byHand().text(), Decimals.working(cell.value()),
-                        Decimals.signed(cell.difference().orElseThrow()), cell.state() == TableCheck.State.FOLLOWS
+                        Decimals.signed(cell.difference().orElseThrow()), cell.state() == Verdict.FOLLOWS
                                 ? ", right given your earlier cells" : ""));
             }
         }

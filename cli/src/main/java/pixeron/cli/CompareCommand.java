@@ -19,8 +19,6 @@ import pixeron.number.Value;
         description = "Measures how far two images differ. Exit code 1 when they do.")
 final class CompareCommand implements Callable<Integer> {
 
-    private enum Format { text, json }
-
     @Spec
     private CommandSpec spec;
 

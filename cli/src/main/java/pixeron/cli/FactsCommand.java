@@ -25,8 +25,6 @@ import pixeron.walk.ScanOrder;
 @Command(name = "facts", mixinStandardHelpOptions = true, description = "Says what can be said about an image.")
 final class FactsCommand implements Runnable {
 
-    private enum Format { text, json }
-
     private static final int OFFSETS = 4;
 
     @Spec

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.StreamSupport;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
@@ -84,8 +85,8 @@ final class Json {
             ObjectNode entry = slips.addObject().put("id", id).put("explains", slip.explains()).put("of", slip.of())
                     .put("text", slip.text());
             slip.ids().stream().filter(other -> !other.equals(id)).forEach(other -> entry.put("with", other));
-            if (!slip.certainty().isEmpty()) {
-                entry.put("certainty", slip.certainty());
+            if (!slip.certainty().words().isEmpty()) {
+                entry.put("certainty", slip.certainty().words());
             }
         }
     }
@@ -94,8 +95,8 @@ final class Json {
         ObjectNode node = object();
         long wrong = check.cells().stream().filter(TableCheck.Cell::isWrong).count();
         node.put("table", table.name()).put("filled", check.cells().size())
-                .put("agree", check.count(TableCheck.State.AGREES)).put("differ", wrong)
-                .put("follow", check.count(TableCheck.State.FOLLOWS));
+                .put("agree", check.count(Verdict.AGREES)).put("differ", wrong)
+                .put("follow", check.count(Verdict.FOLLOWS));
         check.first().ifPresentOrElse(first -> node.set("first", object().put("row", first.row())
                 .put("column", table.columns().indexOf(first.column()))), () -> node.putNull("first"));
         node.putArray("cells");

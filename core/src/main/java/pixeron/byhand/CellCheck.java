@@ -13,28 +13,7 @@ import pixeron.number.Value;
  * @param value the step's result there
  * @param state how the two compare
  */
-public record CellCheck(Pixel pixel, HandValue byHand, Value value, State state) {
-
-    /** How a value by hand compares with the result. */
-    public enum State {
-        AGREES("agrees"),
-        DIFFERS("differs"),
-        /** Right before rounding and overflow. */
-        NOT_ROUNDED("not-rounded"),
-        /** Neither a number nor an expression. */
-        NOT_UNDERSTOOD("not-understood");
-
-        private final String word;
-
-        State(String word) {
-            this.word = word;
-        }
-
-        /** @return the word in written results */
-        public String word() {
-            return word;
-        }
-    }
+public record CellCheck(Pixel pixel, HandValue byHand, Value value, Verdict state) {
 
     /** @return value by hand − result; empty when it was not understood */
     public Optional<Value> difference() {
@@ -49,6 +28,6 @@ public record CellCheck(Pixel pixel, HandValue byHand, Value value, State state)
 
     /** @return true for a value that was understood and does not agree */
     public boolean isDiffering() {
-        return state == State.DIFFERS || state == State.NOT_ROUNDED;
+        return state == Verdict.DIFFERS || state == Verdict.NOT_ROUNDED;
     }
 }

@@ -42,15 +42,15 @@ public record Check(List<CellCheck> cells) {
         return new Check(cells);
     }
 
-    private static CellCheck.State state(HandSheet sheet, Pixel pixel, HandValue byHand, Value value,
+    private static Verdict state(HandSheet sheet, Pixel pixel, HandValue byHand, Value value,
             Explained step) {
         if (byHand.value().isEmpty()) {
-            return CellCheck.State.NOT_UNDERSTOOD;
+            return Verdict.NOT_UNDERSTOOD;
         } else if (agrees(sheet, byHand, value)) {
-            return CellCheck.State.AGREES;
+            return Verdict.AGREES;
         }
         return byHand.isDetailed() && byHand.agreesWith(step.exact(pixel))
-                ? CellCheck.State.NOT_ROUNDED : CellCheck.State.DIFFERS;
+                ? Verdict.NOT_ROUNDED : Verdict.DIFFERS;
     }
 
     private static boolean agrees(HandSheet sheet, HandValue byHand, Value value) {
@@ -65,12 +65,12 @@ public record Check(List<CellCheck> cells) {
     }
 
     /** @return the number of filled cells in a state */
-    public int count(CellCheck.State state) {
+    public int count(Verdict state) {
         return (int) cells.stream().filter(cell -> cell.state() == state).count();
     }
 
     public int agree() {
-        return count(CellCheck.State.AGREES);
+        return count(Verdict.AGREES);
     }
 
     /** @return cells that differ, with those that are only not rounded, in reading order */
@@ -88,7 +88,7 @@ public record Check(List<CellCheck> cells) {
      * @return the next cell in reading order that differs or is not understood
      */
     public Optional<CellCheck> nextAfter(Pixel from) {
-        List<CellCheck> wanted = cells.stream().filter(cell -> cell.state() != CellCheck.State.AGREES).toList();
+        List<CellCheck> wanted = cells.stream().filter(cell -> cell.state() != Verdict.AGREES).toList();
         return wanted.stream().filter(cell -> cell.pixel().compareTo(from) > 0).findFirst()
                 .or(() -> wanted.stream().findFirst());
     }

@@ -6,7 +6,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * Measures between two images of the same size.
+ * What differs between two images of the same size.
  *
  * @param agree pixels with equal samples
  * @param differ pixels with different samples
@@ -14,9 +14,10 @@ import pixeron.number.Value;
  * @param meanAbsolute mean of |a − b|
  * @param mse mean of (a − b)²
  * @param psnr 10·log₁₀(M² ÷ mse) with the first image's M; empty (infinite) when the images are equal
+ * @param largest the first pixel in reading order with the largest |a − b|
  */
 public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbsolute, Value mse,
-        Optional<Double> psnr) {
+        Optional<Double> psnr, Pixel largest) {
 
     /**
      * @param a the first image, whose M counts
@@ -32,40 +33,62 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
         Rational peak = Rational.of((long) a.maximumLevel() * a.maximumLevel());
         return new Comparison(sums.agree, a.count() - sums.agree, sums.largest, sums.absolutes.dividedBy(count), mse,
                 mse.signum() == 0 ? Optional.empty()
-                        : Optional.of(10 * Math.log10(peak.dividedBy(mse).asDouble())));
+                        : Optional.of(10 * Math.log10(peak.dividedBy(mse).asDouble())), a.pixel(sums.place));
     }
 
-    private record Sums(int agree, Value largest, Value absolutes, Value squares) {
+    /**
+     * @param a what is subtracted
+     * @param b from this
+     * @return b − a, signed, as an open image
+     * @throws PixeronException if the sizes differ
+     */
+    public static Image difference(Image a, Image b) {
+        a.frame().requireSized(b.frame());
+        Value[] values = new Value[a.count()];
+        boolean areLevels = a.isLevelImage() && b.isLevelImage();
+        for (int n = 0; n < values.length; n++) {
+            values[n] = areLevels ? Rational.of(b.level(n) - a.level(n)) : b.value(n).minus(a.value(n));
+        }
+        return Image.from(a.rows(), a.columns(), a.maximumLevel(), values);
+    }
+
+    private record Sums(int agree, Value largest, int place, Value absolutes, Value squares) {
     }
 
     /** Fits in a long: at most 2³¹ pixels with a square below 2³² each. */
     private static Sums levelSums(Image a, Image b) {
         int agree = 0;
         long largest = 0;
+        int place = 0;
         long absolutes = 0;
         long squares = 0;
         for (int n = 0; n < a.count(); n++) {
             long difference = Math.abs(a.level(n) - b.level(n));
             agree += difference == 0 ? 1 : 0;
+            place = difference > largest ? n : place;
             largest = Math.max(largest, difference);
             absolutes += difference;
             squares += difference * difference;
         }
-        return new Sums(agree, Rational.of(largest), Rational.of(absolutes), Rational.of(squares));
+        return new Sums(agree, Rational.of(largest), place, Rational.of(absolutes), Rational.of(squares));
     }
 
     private static Sums valueSums(Image a, Image b) {
         int agree = 0;
         Value largest = Rational.ZERO;
+        int place = 0;
         Value absolutes = Rational.ZERO;
         Value squares = Rational.ZERO;
         for (int n = 0; n < a.count(); n++) {
             Value difference = a.value(n).minus(b.value(n)).absolute();
             agree += difference.signum() == 0 ? 1 : 0;
-            largest = difference.compareValue(largest) > 0 ? difference : largest;
+            if (difference.compareValue(largest) > 0) {
+                largest = difference;
+                place = n;
+            }
             absolutes = absolutes.plus(difference);
             squares = squares.plus(difference.times(difference));
         }
-        return new Sums(agree, largest, absolutes, squares);
+        return new Sums(agree, largest, place, absolutes, squares);
     }
 }

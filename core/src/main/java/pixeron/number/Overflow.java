@@ -1,9 +1,9 @@
 package pixeron.number;
 
-import java.util.Arrays;
+import pixeron.Worded;
 
 /** What happens to a value outside 0 … M. Every step has this as its {@code overflow} key. */
-public enum Overflow {
+public enum Overflow implements Worded {
     CLIP("clip", "values below 0 become 0, above M become M"),
     WRAP("wrap", "value mod (M + 1), never negative"),
     KEEP("keep", "values outside 0 … M stay");
@@ -16,7 +16,7 @@ public enum Overflow {
         this.sentence = sentence;
     }
 
-    /** @return the word of the step line */
+    @Override
     public String word() {
         return word;
     }
@@ -26,8 +26,7 @@ public enum Overflow {
      * @throws IllegalArgumentException if there is no such word
      */
     public static Overflow named(String word) {
-        return Arrays.stream(values()).filter(value -> value.word.equals(word)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(word));
+        return Worded.find(values(), word).orElseThrow(() -> new IllegalArgumentException(word));
     }
 
     /** @return what it does, in a few words */

@@ -3,10 +3,10 @@ package pixeron.number;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.RoundingMode;
-import java.util.Arrays;
+import pixeron.Worded;
 
 /** How an exact value becomes a whole number. Every step has this as its {@code rounding} key. */
-public enum Rounding {
+public enum Rounding implements Worded {
     NEAREST("nearest", "nearest, ties away from zero", RoundingMode.HALF_UP),
     NEAREST_EVEN("nearest-even", "nearest, ties to even", RoundingMode.HALF_EVEN),
     TRUNCATE("truncate", "truncated toward zero", RoundingMode.DOWN),
@@ -24,7 +24,7 @@ public enum Rounding {
         this.mode = mode;
     }
 
-    /** @return the word of the step line */
+    @Override
     public String word() {
         return word;
     }
@@ -34,8 +34,7 @@ public enum Rounding {
      * @throws IllegalArgumentException if there is no such word
      */
     public static Rounding named(String word) {
-        return Arrays.stream(values()).filter(value -> value.word.equals(word)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(word));
+        return Worded.find(values(), word).orElseThrow(() -> new IllegalArgumentException(word));
     }
 
     /** @return what it does, in a few words */

@@ -7,7 +7,7 @@ import pixeron.chain.Chain;
 import pixeron.image.Image;
 
 /**
- * A branch of the work that is not the one that is worked on.
+ * A branch of the work.
  *
  * @param name a letter
  * @param chain the image and its steps
@@ -22,7 +22,15 @@ public record Branch(String name, Chain chain, Map<Integer, HandSheet> sheets,
         tables = Map.copyOf(tables);
     }
 
+    Branch with(Chain changed) {
+        return new Branch(name, changed, sheets, tables);
+    }
+
+    Branch with(Map<Integer, HandSheet> changed, Map<Integer, Map<String, HandTable>> changedTables) {
+        return new Branch(name, chain, changed, changedTables);
+    }
+
     Branch onSource(Image image) {
-        return new Branch(name, chain.onSource(image), sheets, tables);
+        return with(chain.onSource(image));
     }
 }

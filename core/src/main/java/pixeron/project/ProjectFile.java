@@ -227,8 +227,7 @@ public final class ProjectFile {
                 .map(kernel -> new OwnKernel(kernel.text("name"), kernel.read("line", OwnKernel::requireKernel))).toList();
         Map<Integer, HandSheet> sheets = new HashMap<>(empty.sheets());
         sheets.putAll(work.sheets());
-        Project project = new Project(empty.name(), empty.origin(), empty.gray(), work.chain(), sheets, work.tables(),
-                work.name(), others, kernels);
+        Project project = new Project(empty.name(), empty.origin(), empty.gray(), work.with(sheets, work.tables()), others, kernels);
         return new SavedProject(project, view(fields.object("view"), project));
     }
 

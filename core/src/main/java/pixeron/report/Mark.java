@@ -1,7 +1,10 @@
 package pixeron.report;
 
+import java.util.Optional;
 import pixeron.byhand.CellCheck;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.table.TableCheck;
+import pixeron.number.Value;
 
 /** What is said of a value in a report; its shape says what its colour says. */
 public enum Mark {
@@ -24,20 +27,20 @@ public enum Mark {
     }
 
     static Mark of(CellCheck cell, boolean isFollowing) {
-        return isFollowing ? FOLLOWS : switch (cell.state()) {
-            case AGREES -> AGREES;
-            case NOT_ROUNDED -> NOT_ROUNDED;
-            case NOT_UNDERSTOOD -> NOT_UNDERSTOOD;
-            case DIFFERS -> cell.difference().orElseThrow().signum() > 0 ? TOO_LARGE : TOO_SMALL;
-        };
+        return isFollowing ? FOLLOWS : of(cell.state(), cell.difference());
     }
 
     static Mark of(TableCheck.Cell cell) {
-        return switch (cell.state()) {
+        return of(cell.state(), cell.difference());
+    }
+
+    private static Mark of(Verdict verdict, Optional<Value> difference) {
+        return switch (verdict) {
             case AGREES -> AGREES;
             case FOLLOWS -> FOLLOWS;
+            case NOT_ROUNDED -> NOT_ROUNDED;
             case NOT_UNDERSTOOD -> NOT_UNDERSTOOD;
-            case DIFFERS -> cell.difference().orElseThrow().signum() > 0 ? TOO_LARGE : TOO_SMALL;
+            case DIFFERS -> difference.orElseThrow().signum() > 0 ? TOO_LARGE : TOO_SMALL;
         };
     }
 }

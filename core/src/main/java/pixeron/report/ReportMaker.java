@@ -107,7 +107,7 @@ public final class ReportMaker {
         following(work);
         Findings found = work.findings(progress);
         for (Explanation slip : found.slips()) {
-            blocks.add(new Words(slip.text() + (slip.certainty().isEmpty() ? "" : " " + slip.certainty()) + " ("
+            blocks.add(new Words(slip.text() + (slip.certainty().words().isEmpty() ? "" : " " + slip.certainty().words()) + " ("
                     + String.join(" and ", slip.ids()) + ")", true));
             blocks.add(workings(work.operation(), slip));
         }

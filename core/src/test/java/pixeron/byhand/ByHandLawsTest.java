@@ -10,7 +10,6 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import pixeron.PixeronException;
-import pixeron.step.Way;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.KnownSlips;
@@ -28,6 +27,7 @@ import pixeron.number.Decimals;
 import pixeron.step.Operation;
 import pixeron.step.Step;
 import pixeron.step.StepArbitraries;
+import pixeron.step.Way;
 import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
@@ -87,7 +87,7 @@ class ByHandLawsTest {
         Map<String, HandTable> hands = new HashMap<>();
         for (Table table : one.operation.tables()) {
             TableCheck check = TableCheck.of(filled(table), table);
-            assertThat(check.count(TableCheck.State.AGREES)).isEqualTo(check.cells().size());
+            assertThat(check.count(Verdict.AGREES)).isEqualTo(check.cells().size());
             assertThat(TableSlips.find(check, table, one.operation)).isEmpty();
             hands.put(table.name(), filled(table));
         }
@@ -115,7 +115,7 @@ class ByHandLawsTest {
             assertThat(slip.pixels()).hasSize(slip.explains()).doesNotHaveDuplicates();
             slip.done().ifPresent(done -> slip.pixels().forEach(pixel ->
                     assertThat(sheet.cells().get(pixel).agreesWith(done.value(pixel))).isTrue()));
-            slip.telling().ifPresent(telling -> {
+            slip.certainty().telling().ifPresent(telling -> {
                 assertThat(sheet.cells()).doesNotContainKey(telling.pixel());
                 assertThat(telling.here().compareValue(telling.there())).isNotZero();
             });

@@ -101,17 +101,17 @@ class TwoSlipsTest {
         Findings found = find("add amount=40", HandSheet.EMPTY.with(new Pixel(0, 0), "53").with(new Pixel(1, 0), "46"));
         Explanation slip = found.slips().get(0);
         assertThat(slip.id()).isEqualTo("parameter-off-by-one");
-        assertThat(slip.certainty()).isEqualTo("Only 2 cells speak for it, but no other slip that is known gives them.");
+        assertThat(slip.certainty().words()).isEqualTo("Only 2 cells speak for it, but no other slip that is known gives them.");
         // Row 1, column 0: (12 + 200 + 5 + 61 + 99 + 18) ÷ 9 = 43.9 with zeros outside; row 2: 321 ÷ 9 = 35.7.
         Findings zeros = find("box size=3 border=repeat", HandSheet.EMPTY.with(new Pixel(1, 0), "44")
                 .with(new Pixel(2, 0), "36").with(new Pixel(2, 2), "86"));
         Explanation zero = zeros.slips().get(0);
         // In the first column the windows leave the image to the left only: zeros there, or the cells missed, are the same.
         assertThat(zero.id()).isEqualTo("border-zero");
-        assertThat(zero.telling()).isPresent();
-        assertThat(zero.certainty()).startsWith("2 cells are not enough to tell it from another slip")
-                .contains("Fill " + zero.telling().get().pixel());
-        assertThat(zero.telling().get().here()).isNotEqualTo(zero.telling().get().there());
+        assertThat(zero.certainty().telling()).isPresent();
+        assertThat(zero.certainty().words()).startsWith("2 cells are not enough to tell it from another slip")
+                .contains("Fill " + zero.certainty().telling().get().pixel());
+        assertThat(zero.certainty().telling().get().here()).isNotEqualTo(zero.certainty().telling().get().there());
     }
 
     @Test
@@ -131,7 +131,7 @@ class TwoSlipsTest {
         Step step = StepLine.parse("equalize");
         Explanation slip = SlipFinder.find(Check.of(sheet, step.bind(sort)), step.bind(sort)).slips().get(0);
         assertThat(slip.explains()).isEqualTo(9);
-        assertThat(slip.certainty()).startsWith("The same values come out when ").contains("from level 1 on")
+        assertThat(slip.certainty().words()).startsWith("The same values come out when ").contains("from level 1 on")
                 .endsWith("; your numbers on the way would tell.");
     }
 

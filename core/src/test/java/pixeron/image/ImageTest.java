@@ -116,12 +116,13 @@ class ImageTest {
     @Test
     void theDifferenceIsSignedAndItsLargestIsTheFirstOfThose() {
         Image a = Image.of(7, new int[][] {{1, 5, 3}, {0, 7, 2}});
-        Difference difference = Difference.of(a, Image.of(7, new int[][] {{1, 2, 6}, {0, 6, 2}}));
-        assertThat(difference.image().value(1)).isEqualTo(Rational.of(-3));
-        assertThat(difference.image().value(2)).isEqualTo(Rational.of(3));
-        assertThat(difference.largest()).isEqualTo(new Pixel(0, 1));
-        assertThat(difference.changed()).isEqualTo(3);
-        assertThat(Difference.of(a, a).changed()).isZero();
-        assertThatThrownBy(() -> Difference.of(a, Image.of(7, new int[][] {{1}}))).hasMessageContaining("2 × 3 and 1 × 1");
+        Image b = Image.of(7, new int[][] {{1, 2, 6}, {0, 6, 2}});
+        Image difference = Comparison.difference(a, b);
+        assertThat(difference.value(1)).isEqualTo(Rational.of(-3));
+        assertThat(difference.value(2)).isEqualTo(Rational.of(3));
+        assertThat(Comparison.of(a, b).largest()).isEqualTo(new Pixel(0, 1));
+        assertThat(Comparison.of(Image.from(2, 3, 7, a.value(0), a.value(1), a.value(2), a.value(3), a.value(4), Rational.of(1, 2)), b)
+                .largest()).as("of open images as well").isEqualTo(new Pixel(0, 1));
+        assertThatThrownBy(() -> Comparison.difference(a, Image.of(7, new int[][] {{1}}))).hasMessageContaining("2 × 3 and 1 × 1");
     }
 }

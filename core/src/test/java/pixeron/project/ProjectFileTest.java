@@ -83,7 +83,7 @@ class ProjectFileTest {
             chain = chain.onSource(gray.get().image());
             sheets.put(Project.GRAY_ID, HandSheet.EMPTY.with(new Pixel(0, 0), "12"));
         }
-        Project project = new Project("Proof " + seed, origin, gray, chain, sheets, tables);
+        Project project = new Project("Proof " + seed, origin, gray, new Branch(Project.FIRST_BRANCH, chain, sheets, tables), List.of(), List.of());
         if (random.nextBoolean()) {
             project = project.withKernel(new OwnKernel("edge", "kernel weights=\"-1 0 1\""))
                     .withKernel(new OwnKernel("half", "kernel weights=1/2 divisor=1"))

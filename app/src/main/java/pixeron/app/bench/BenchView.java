@@ -71,15 +71,23 @@ public final class BenchView extends BorderPane {
     private boolean isLecture;
 
     /**
-     * @param bench the state
-     * @param personal the person's own kernels
-     * @param background where it is calculated
+     * What only the window around it can do.
+     *
      * @param newImage opens an image that was made here
      * @param openCells lets the person choose a file with cells and hands them over
      * @param openAnswer lets the person choose a file with an image and hands over its name and the image
      */
-    public BenchView(Bench bench, OwnKernels personal, Background background, Theme theme, Consumer<Image> newImage,
-            Consumer<Consumer<CellTable>> openCells, Consumer<BiConsumer<String, Image>> openAnswer) {
+    public record Ways(Consumer<Image> newImage, Consumer<Consumer<CellTable>> openCells,
+            Consumer<BiConsumer<String, Image>> openAnswer) {
+    }
+
+    /**
+     * @param bench the state
+     * @param personal the person's own kernels
+     * @param background where it is calculated
+     * @param ways what the window does for it
+     */
+    public BenchView(Bench bench, OwnKernels personal, Background background, Theme theme, Ways ways) {
         sheets = new SheetsPane(bench, theme, this::say);
         working = new WorkingPane(bench, theme);
         display = tab("Display", isSeen -> new DisplayPane(bench));
@@ -93,10 +101,10 @@ public final class BenchView extends BorderPane {
         BorderPane walked = new BorderPane(sheets);
         walked.setTop(new WalkBar(bench));
         middle = new MiddlePane(walked, walkButton(bench), Map.of(
-                MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, openCells, this::say, isSeen),
+                MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, ways.openCells, this::say, isSeen),
                 MiddlePane.View.CURVE, isSeen -> new CurvePane(bench, theme, this::say, isSeen),
-                MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, openAnswer, this::say, isSeen)));
-        split = new SplitPane(middle, below(bench, theme, newImage));
+                MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen)));
+        split = new SplitPane(middle, below(bench, theme, ways.newImage));
         split.setOrientation(Orientation.VERTICAL);
         split.setDividerPositions(0.6);
         setCenter(split);

@@ -45,15 +45,23 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * @param project what was calculated
      * @param position the selected step from 0, or −1 for the image itself
      * @param outcomes what came of each step
+     * @param sides the images on both sides of the step
+     * @param explained how After is worked out; empty when the step is off or failed, or the image was not made here
+     */
+    public record Results(Project project, int position, List<Outcome> outcomes, Sides sides,
+            Optional<? extends Explained> explained) {
+    }
+
+    /**
+     * The images on both sides of a step.
+     *
      * @param before the selected step's input with its facts; the image itself when that is selected and was not made of a
      *     colour picture
      * @param after the selected step's result with its facts, or the gray that was made of a colour picture; empty when
      *     there is none
      * @param channels red, green, blue and perhaps alpha of the colour picture that After is made of; else empty
-     * @param explained how After is worked out; empty when the step is off or failed, or the image was not made here
      */
-    public record Results(Project project, int position, List<Outcome> outcomes, Optional<Described> before,
-            Optional<Described> after, List<Described> channels, Optional<? extends Explained> explained) {
+    public record Sides(Optional<Described> before, Optional<Described> after, List<Described> channels) {
     }
 
     /**
@@ -61,14 +69,21 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      *
      * @param steps all steps with what came of them
      * @param works all that was written, step by step
-     * @param sheet the person's values for After
-     * @param check the person's values against After
-     * @param following the differing cells that follow from the step before or from the person's own tables
+     * @param own the person's values for After
      * @param slips what is said of those that differ
      * @param start where the person's work on the whole chain first goes wrong; empty when nothing does
      */
-    public record Marks(List<StepState> steps, List<StepWork> works, HandSheet sheet, Check check, Following following,
-            Slips slips, Optional<Start> start) {
+    public record Marks(List<StepState> steps, List<StepWork> works, Own own, Slips slips, Optional<Start> start) {
+    }
+
+    /**
+     * The person's values for After.
+     *
+     * @param sheet what was written
+     * @param check the same against After
+     * @param following the differing cells that follow from the step before or from the person's own tables
+     */
+    public record Own(HandSheet sheet, Check check, Following following) {
     }
 
     /**
@@ -135,11 +150,11 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     private static Results ofSource(Project project, List<Outcome> outcomes, Shown known) {
         Optional<Described> image = Optional.of(described(project.chain().source(), known));
         if (project.gray().isEmpty()) {
-            return new Results(project, -1, outcomes, image, Optional.empty(), List.of(), Optional.empty());
+            return new Results(project, -1, outcomes, new Sides(image, Optional.empty(), List.of()), Optional.empty());
         }
         List<Described> channels = project.gray().get().picture().faces().stream().map(face -> described(face.image(), known))
                 .toList();
-        return new Results(project, -1, outcomes, Optional.empty(), image, channels, project.gray());
+        return new Results(project, -1, outcomes, new Sides(Optional.empty(), image, channels), project.gray());
     }
 
     private static Results ofStep(Project project, int position, List<Outcome> outcomes, List<StepWork> works, Shown known,
@@ -147,8 +162,8 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         Stage stage = project.chain().stage(position);
         Optional<Operation> operation = works.stream().filter(found -> found.position() == position).findFirst()
                 .map(StepWork::operation);
-        return new Results(project, position, outcomes, described(stage.before(progress), known),
-                described(stage.after(progress), known), List.of(), operation);
+        return new Results(project, position, outcomes, new Sides(described(stage.before(progress), known),
+                described(stage.after(progress), known), List.of()), operation);
     }
 
     private static Marks marks(Results results, List<StepWork> works, Shown known, Progress progress) {
@@ -162,19 +177,20 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         Check check = position < 0 ? project.gray().map(gray -> Check.of(sheet, gray)).orElse(Check.EMPTY)
                 : steps.get(position).check();
         Following following = work.map(StepWork::following).orElse(Following.NONE);
+        Own own = new Own(sheet, check, following);
         // While only values by hand change, what slips would give stays.
         Optional<SlipFinder> finder = results.explained.flatMap(explained -> Optional.ofNullable(known)
                 .flatMap(old -> old.marks.slips.finder).filter(same -> same.isFor(explained)).or(() -> finder(explained)));
         if (known != null && work.isPresent() && work(known.marks.works, position).filter(old -> old == work.get()).isPresent()
                 && known.position() == position && finder.equals(known.marks.slips.finder)) {
-            return new Marks(steps, works, sheet, check, following, known.marks.slips, Start.of(works));
+            return new Marks(steps, works, own, known.marks.slips, Start.of(works));
         }
         Findings found = finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE);
         // Only where it is asked for: the counts of a large image take their time.
         boolean isByTable = found.slips().stream().anyMatch(slip -> slip.done().isEmpty())
                 && results.explained.orElse(null) instanceof Operation operation
                 && operation.tables().stream().anyMatch(table -> table.kind().equals(LevelRows.LEVELS));
-        return new Marks(steps, works, sheet, check, following, new Slips(finder, found, isByTable), Start.of(works));
+        return new Marks(steps, works, own, new Slips(finder, found, isByTable), Start.of(works));
     }
 
     private static Optional<SlipFinder> finder(Explained explained) {
@@ -245,15 +261,15 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     }
 
     public Optional<Described> before() {
-        return results.before;
+        return results.sides.before;
     }
 
     public Optional<Described> after() {
-        return results.after;
+        return results.sides.after;
     }
 
     public List<Described> channels() {
-        return results.channels;
+        return results.sides.channels;
     }
 
     public Optional<? extends Explained> explained() {
@@ -266,15 +282,15 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     }
 
     public HandSheet sheet() {
-        return marks.sheet;
+        return marks.own.sheet;
     }
 
     public Check check() {
-        return marks.check;
+        return marks.own.check;
     }
 
     public Following following() {
-        return marks.following;
+        return marks.own.following;
     }
 
     public Findings found() {

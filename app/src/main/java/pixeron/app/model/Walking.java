@@ -10,9 +10,9 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import pixeron.PixeronException;
-import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.Verdict;
 import pixeron.image.Comparison;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -240,7 +240,7 @@ public final class Walking {
         Explained explained = bench.shown().explained().orElseThrow();
         Check check = Check.of(HandSheet.EMPTY.withTolerance(bench.shown().sheet().tolerance())
                 .with(walk().current(), text), explained);
-        score.set(score.get().with(check.cells().get(0).state() == CellCheck.State.AGREES));
+        score.set(score.get().with(check.cells().get(0).state() == Verdict.AGREES));
         Walk revealed = walk().at(walk().place() + 1);
         set(revealed.isAtEnd() ? revealed : revealed.next());
     }

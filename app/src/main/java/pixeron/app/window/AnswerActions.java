@@ -33,29 +33,25 @@ final class AnswerActions {
 
     private final Bench bench;
     private final Background opening;
-    private final Dialogs dialogs;
-    private final Banner banner;
-    private final Consumer<String> say;
+    private final Voice voice;
     private final Consumer<RuntimeException> trouble;
 
-    AnswerActions(Bench bench, Background opening, Dialogs dialogs, Banner banner, Consumer<String> say,
+    AnswerActions(Bench bench, Background opening, Voice voice,
             Consumer<RuntimeException> trouble) {
         this.bench = bench;
         this.opening = opening;
-        this.dialogs = dialogs;
-        this.banner = banner;
-        this.say = say;
+        this.voice = voice;
         this.trouble = trouble;
     }
 
     /** Lets the person choose a file with values for the selected step: their own, or those of a program. */
     void open() {
-        dialogs.chooseToOpen("Open values by hand", ANSWERS).ifPresent(this::open);
+        voice.dialogs().chooseToOpen("Open values by hand", ANSWERS).ifPresent(this::open);
     }
 
     void open(Path file) {
         if (bench.shown() == null || bench.shown().after().isEmpty()) {
-            banner.show("Values by hand belong to a step; select one with a result first.");
+            voice.banner().show("Values by hand belong to a step; select one with a result first.");
             return;
         }
         Frame grid = bench.shown().grid();
@@ -66,30 +62,30 @@ final class AnswerActions {
     private void choose(Path file, List<Answer> answers, Frame grid) {
         Answer first = answers.get(0);
         if (first.otherShape().isPresent()) {
-            banner.show(file.getFileName() + " has " + first.otherShape().get().size() + " cells, and the result has " + grid.size() + ".");
-            banner.offer("Compare those that both have", () -> take(file, first, grid));
+            voice.banner().show(file.getFileName() + " has " + first.otherShape().get().size() + " cells, and the result has " + grid.size() + ".");
+            voice.banner().offer("Compare those that both have", () -> take(file, first, grid));
             return;
         }
         if (answers.size() == 1 && !first.isSwapped()) {
             take(file, first, grid);
             return;
         }
-        banner.show(first.isSwapped() ? file.getFileName() + " fits only with its rows and columns exchanged."
+        voice.banner().show(first.isSwapped() ? file.getFileName() + " fits only with its rows and columns exchanged."
                 : file.getFileName() + " has " + answers.size() + " blocks of " + grid.rows() + " × " + grid.columns()
                         + "; which one is meant?");
-        answers.stream().limit(MOST_OFFERED).forEach(answer -> banner.offer((answer.isSwapped() ? "Exchange them" : "")
+        answers.stream().limit(MOST_OFFERED).forEach(answer -> voice.banner().offer((answer.isSwapped() ? "Exchange them" : "")
                 + (answer.isSwapped() && answers.size() > 1 ? ", " : "") + (answers.size() > 1 ? answer.where() : ""),
                 () -> take(file, answer, grid)));
     }
 
     private void take(Path file, Answer answer, Frame grid) {
         Optional<? extends Explained> right = bench.shown().explained();
-        banner.hide();
+        voice.banner().hide();
         opening.start(progress -> Taken.of(answer.sheet(grid), grid, right), taken -> {
             bench.editSheet(old -> taken.sheet().withTolerance(old.tolerance()));
-            say.accept("Read " + taken.sheet().cells().size() + " values from " + file.getFileName());
+            voice.say().accept("Read " + taken.sheet().cells().size() + " values from " + file.getFileName());
             answer.otherShape().flatMap(shape -> bench.shown().operation().flatMap(operation -> ShapeSlip.of(shape, operation)))
-                    .ifPresent(slip -> banner.show(slip.text()));
+                    .ifPresent(slip -> voice.banner().show(slip.text()));
             offerToSwap(taken);
         }, problem -> trouble.accept(PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage())));
     }
@@ -117,16 +113,16 @@ final class AnswerActions {
         try {
             HandSheet pasted = before.withBlock(corner, block, grid);
             bench.editSheet(old -> pasted);
-            say.accept("Pasted from " + corner + " on");
+            voice.say().accept("Pasted from " + corner + " on");
             Optional<? extends Explained> right = bench.shown().explained();
             if (before.isEmpty()) {
                 opening.start(progress -> Taken.of(pasted, grid, right), this::offerToSwap, trouble);
             }
         } catch (PixeronException doesNotFit) {
-            banner.show(doesNotFit.getMessage());
+            voice.banner().show(doesNotFit.getMessage());
             CellTable swapped = block.trimmed().swapped();
             if (swapped.rows().size() == grid.rows() && swapped.width() == grid.columns()) {
-                banner.offer("Exchange rows and columns", () -> bench.editSheet(old -> old.withBlock(new Pixel(0, 0), swapped, grid)));
+                voice.banner().offer("Exchange rows and columns", () -> bench.editSheet(old -> old.withBlock(new Pixel(0, 0), swapped, grid)));
             }
         }
     }
@@ -135,8 +131,8 @@ final class AnswerActions {
     private void offerToSwap(Taken taken) {
         int count = taken.sheet().cells().size();
         if (taken.swapped() > taken.agree() && taken.swapped() * 2 > count) {
-            banner.show(taken.agree() + " of " + count + " values agree; with rows and columns exchanged " + taken.swapped() + " do.");
-            banner.offer("Exchange them", () -> bench.editSheet(HandSheet::swapped));
+            voice.banner().show(taken.agree() + " of " + count + " values agree; with rows and columns exchanged " + taken.swapped() + " do.");
+            voice.banner().offer("Exchange them", () -> bench.editSheet(HandSheet::swapped));
         }
     }
 
@@ -146,10 +142,10 @@ final class AnswerActions {
      * @param take gets them; what it throws is shown with the name of the file
      */
     void openCells(Consumer<CellTable> take) {
-        dialogs.chooseToOpen("Open values by hand", ANSWERS).ifPresent(file -> opening.start(
+        voice.dialogs().chooseToOpen("Open values by hand", ANSWERS).ifPresent(file -> opening.start(
                 progress -> CellTable.read(file), cells -> {
                     try {
-                        banner.hide();
+                        voice.banner().hide();
                         take.accept(cells);
                     } catch (PixeronException doesNotFit) {
                         trouble.accept(PixeronException.because(doesNotFit, "%s: %s", file.getFileName(),
@@ -164,9 +160,9 @@ final class AnswerActions {
      * @param take gets its name and the image; a colour picture as gray by the mean
      */
     void openToCompare(BiConsumer<String, Image> take) {
-        dialogs.chooseToOpen("Open an answer", FileActions.TO_OPEN).ifPresent(file -> opening.start(
+        voice.dialogs().chooseToOpen("Open an answer", FileActions.TO_OPEN).ifPresent(file -> opening.start(
                 progress -> ImageFiles.read(file, ReadOptions.DEFAULT).image(), image -> {
-                    banner.hide();
+                    voice.banner().hide();
                     take.accept(String.valueOf(file.getFileName()), image);
                 }, trouble));
     }

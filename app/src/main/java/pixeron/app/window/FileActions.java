@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
-import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.input.Clipboard;
@@ -53,23 +52,18 @@ final class FileActions {
     private final Background saving = new Background();
     private final Autosave autosave;
     private final UserFolder folder;
-    private final Dialogs dialogs;
-    private final Banner banner;
-    private final Consumer<String> say;
+    private final Voice voice;
     private final ReadOnlyObjectWrapper<Settings> settings;
     /** The file of the table that the person was asked about; empty for one from the clipboard. */
     private Optional<Path> asked = Optional.empty();
     private BiConsumer<String, String> askHow = (name, text) -> { };
 
-    FileActions(Bench bench, Background opening, Autosave autosave, UserFolder folder, Dialogs dialogs, Banner banner,
-            Consumer<String> say) {
+    FileActions(Bench bench, Background opening, Autosave autosave, UserFolder folder, Voice voice) {
         this.bench = bench;
         this.opening = opening;
         this.autosave = autosave;
         this.folder = folder;
-        this.dialogs = dialogs;
-        this.banner = banner;
-        this.say = say;
+        this.voice = voice;
         this.settings = new ReadOnlyObjectWrapper<>(Settings.read(folder));
         bench.projectProperty().subscribe(project -> keepUnsaved());
     }
@@ -93,7 +87,7 @@ final class FileActions {
 
     /** Lets the person choose a file and opens it. */
     void open() {
-        afterUnsaved(() -> dialogs.chooseToOpen("Open an image, a table or a project", TO_OPEN).ifPresent(this::read));
+        afterUnsaved(() -> voice.dialogs().chooseToOpen("Open an image, a table or a project", TO_OPEN).ifPresent(this::read));
     }
 
     /** Opens a file, after a question about unsaved work; asks how a table is to be read. */
@@ -107,7 +101,7 @@ final class FileActions {
     }
 
     private void read(Path file) {
-        banner.hide();
+        voice.banner().hide();
         opening.start(progress -> Opened.isProject(file) ? Optional.<String>empty() : ImageFiles.tableText(file),
                 table -> table.ifPresentOrElse(text -> ask(Optional.of(file), file.getFileName().toString(), text),
                         () -> readAsItIs(file)), this::trouble);
@@ -125,20 +119,20 @@ final class FileActions {
 
     /** Opens what was read of a table in the form that the person chose. */
     void openTable(String name, Image image) {
-        banner.hide();
+        voice.banner().hide();
         asked.ifPresent(file -> setSettings(settings.get().withRecent(file)));
         bench.open(Opened.image(name, name, LoadedImage.gray(image, "table")), Optional.empty(), asked.isPresent());
     }
 
     private void readAsItIs(Path file) {
-        banner.hide();
+        voice.banner().hide();
         opening.start(progress -> Opened.of(file), opened -> {
             opened.work().ifPresentOrElse(work -> {
                 bench.open(work, opened.project(), true);
                 setSettings(settings.get().withRecent(file));
             }, () -> {
-                banner.show(opened.problem());
-                opened.otherWays().forEach((name, work) -> banner.offer(name, () -> opening.start(
+                voice.banner().show(opened.problem());
+                opened.otherWays().forEach((name, work) -> voice.banner().offer(name, () -> opening.start(
                         progress -> work.get(), made -> {
                             bench.open(made, Optional.empty(), true);
                             setSettings(settings.get().withRecent(file));
@@ -149,7 +143,7 @@ final class FileActions {
 
     void open(DemoCase demo) {
         afterUnsaved(() -> {
-            banner.hide();
+            voice.banner().hide();
             bench.open(demo.saved(), Optional.empty(), true);
         });
     }
@@ -173,7 +167,7 @@ final class FileActions {
     /** Opens an image that was made here. */
     void openNew(String name, Image image) {
         afterUnsaved(() -> {
-            banner.hide();
+            voice.banner().hide();
             bench.open(Opened.image("new", name, LoadedImage.gray(image, "new")), Optional.empty(), false);
         });
     }
@@ -187,11 +181,11 @@ final class FileActions {
         } else if (clipboard.hasImage()) {
             LoadedImage picture = ClipboardPicture.read(clipboard.getImage());
             afterUnsaved(() -> {
-                banner.hide();
+                voice.banner().hide();
                 bench.open(Opened.image("pasted", "Pasted picture", picture), Optional.empty(), false);
             });
         } else {
-            banner.show("The clipboard holds no numbers and no picture; copy a block of cells or a picture first.");
+            voice.banner().show("The clipboard holds no numbers and no picture; copy a block of cells or a picture first.");
         }
     }
 
@@ -214,7 +208,7 @@ final class FileActions {
 
     private void saveAs(Runnable then) {
         String name = fileName(bench.project()) + ProjectFile.ENDING;
-        dialogs.chooseToSave("Save the project", name, PROJECTS).ifPresent(chosen -> write(withEnding(chosen), then));
+        voice.dialogs().chooseToSave("Save the project", name, PROJECTS).ifPresent(chosen -> write(withEnding(chosen), then));
     }
 
     private static Path withEnding(Path chosen) {
@@ -232,9 +226,9 @@ final class FileActions {
                 bench.markSaved(file);
                 autosave.clear();
             }
-            banner.hide();
+            voice.banner().hide();
             setSettings(settings.get().withRecent(file));
-            say.accept("Saved " + file.getFileName());
+            voice.say().accept("Saved " + file.getFileName());
             then.run();
         }, this::trouble);
     }
@@ -246,20 +240,20 @@ final class FileActions {
         }
         var described = bench.position() < 0 ? bench.shown().before() : bench.shown().after();
         if (described.isEmpty()) {
-            banner.show("The selected step has no result to save.");
+            voice.banner().show("The selected step has no result to save.");
             return;
         }
         Image image = described.get().image();
         String suggested = fileName(bench.project())
                 + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1)) + ImageFiles.suggestedEnding(image);
-        dialogs.chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
+        voice.dialogs().chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
             ImageFiles.write(file, image, false);
             return ImageFiles.isLossy(file) ? LossyNote.of(file, image) : "";
         }, note -> {
-            banner.hide();
-            say.accept("Saved " + file.getFileName());
+            voice.banner().hide();
+            voice.say().accept("Saved " + file.getFileName());
             if (!note.isEmpty()) {
-                banner.show(note);
+                voice.banner().show(note);
             }
         }, this::trouble));
     }
@@ -275,13 +269,13 @@ final class FileActions {
             return;
         }
         Project project = bench.project();
-        dialogs.chooseToSave("Write a report", fileName(project) + "-report.pdf", REPORTS).ifPresent(file ->
+        voice.dialogs().chooseToSave("Write a report", fileName(project) + "-report.pdf", REPORTS).ifPresent(file ->
                 saving.start(progress -> {
                     ReportFile.write(file, ReportMaker.of(project, progress));
                     return file;
                 }, written -> {
-                    banner.hide();
-                    say.accept("Wrote " + file.getFileName());
+                    voice.banner().hide();
+                    voice.say().accept("Wrote " + file.getFileName());
                 }, this::trouble));
     }
 
@@ -291,7 +285,7 @@ final class FileActions {
             action.run();
             return;
         }
-        switch (dialogs.askAboutUnsaved(bench.project().name())) {
+        switch (voice.dialogs().askAboutUnsaved(bench.project().name())) {
             case SAVE -> save(action);
             case DISCARD -> {
                 autosave.clear();
@@ -309,10 +303,10 @@ final class FileActions {
     /** Shows what went wrong; what must not happen goes into the log as well. */
     void trouble(RuntimeException problem) {
         if (problem instanceof PixeronException) {
-            banner.show(problem.getMessage());
+            voice.banner().show(problem.getMessage());
         } else {
             LoggerFactory.getLogger(FileActions.class).error("unexpected", problem);
-            banner.show("Something went wrong inside Pixeron; your work is kept. The log has the details.");
+            voice.banner().show("Something went wrong inside Pixeron; your work is kept. The log has the details.");
         }
     }
 }

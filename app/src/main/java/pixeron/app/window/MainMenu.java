@@ -17,22 +17,25 @@ final class MainMenu {
 
     private final MenuButton button = new MenuButton("Menu");
 
-    MainMenu(FileActions files, AnswerActions answers, Commands commands, Theme theme, Runnable showOpening, Runnable newImage,
-            Runnable showHelp, Runnable quit) {
+    /** What the window itself does. */
+    record Ways(Runnable showOpening, Runnable newImage, Runnable showHelp, Runnable quit) {
+    }
+
+    MainMenu(FileActions files, AnswerActions answers, Commands commands, Theme theme, Ways ways) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
-        button.getItems().addAll(fileMenu(files, showOpening, newImage, quit), editMenu(answers, commands),
-                viewMenu(files, commands, theme), walkMenu(commands), item("Keys and help", "F1", showHelp));
+        button.getItems().addAll(fileMenu(files, ways), editMenu(answers, commands),
+                viewMenu(files, commands, theme), walkMenu(commands), item("Keys and help", "F1", ways.showHelp));
     }
 
     MenuButton button() {
         return button;
     }
 
-    private static Menu fileMenu(FileActions files, Runnable showOpening, Runnable newImage, Runnable quit) {
+    private static Menu fileMenu(FileActions files, Ways ways) {
         return new Menu("File", null,
                 item("Open…", "Shortcut+O", files::open),
-                item("New image…", "Shortcut+N", newImage),
+                item("New image…", "Shortcut+N", ways.newImage),
                 item("New image from the clipboard", "Shortcut+Shift+V", files::pasteImage),
                 new SeparatorMenuItem(),
                 item("Save", "Shortcut+S", files::save),
@@ -40,8 +43,8 @@ final class MainMenu {
                 item("Save result…", "Shortcut+E", files::saveResult),
                 item("Write a report…", "Shortcut+P", files::saveReport),
                 new SeparatorMenuItem(),
-                item("Opening view", "Shortcut+W", showOpening),
-                item("Quit", "Shortcut+Q", quit));
+                item("Opening view", "Shortcut+W", ways.showOpening),
+                item("Quit", "Shortcut+Q", ways.quit));
     }
 
     private static Menu editMenu(AnswerActions answers, Commands commands) {

@@ -49,14 +49,14 @@ public final class MainWindow extends StackPane {
         this.folder = folder;
         bench = new Bench(calculation, problem -> trouble(problem));
         Background reading = new Background();
-        files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, dialogs, banner,
-                text -> view().say(text));
-        answers = new AnswerActions(bench, reading, dialogs, banner, text -> view().say(text), files::trouble);
+        Voice voice = new Voice(dialogs, banner, text -> view().say(text));
+        files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, voice);
+        answers = new AnswerActions(bench, reading, voice, files::trouble);
         files.setAskHow(this::askHow);
         opening = new OpeningView(files, this::showNewImage);
         Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
-        MainMenu menu = new MainMenu(files, answers, commands, theme, this::showOpening, this::showNewImage, this::showHelp,
-                () -> askToClose(Platform::exit));
+        MainMenu menu = new MainMenu(files, answers, commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
+                this::showHelp, () -> askToClose(Platform::exit)));
         topBar = new TopBar(bench, files, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
                 reading::cancel);
@@ -94,8 +94,8 @@ public final class MainWindow extends StackPane {
         if (view == null) {
             theme.loadNumbers();
             topBar.build();
-            view = new BenchView(bench, new OwnKernels(folder), calculation, theme, image -> files.openNew("Part", image),
-                    answers::openCells, answers::openToCompare);
+            view = new BenchView(bench, new OwnKernels(folder), calculation, theme, new BenchView.Ways(
+                    image -> files.openNew("Part", image), answers::openCells, answers::openToCompare));
             view.sheets().openTableButton().setOnAction(event -> answers.open());
         }
         return view;

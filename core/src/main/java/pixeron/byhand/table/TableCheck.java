@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import pixeron.byhand.HandValue;
+import pixeron.byhand.Verdict;
 import pixeron.number.Value;
 import pixeron.working.Table;
 
@@ -15,26 +16,6 @@ import pixeron.working.Table;
  */
 public record TableCheck(List<Cell> cells) {
 
-    /** How a cell compares. */
-    public enum State {
-        AGREES("agrees"),
-        DIFFERS("differs"),
-        /** Right given the person's own earlier cells, which are wrong. */
-        FOLLOWS("follows"),
-        NOT_UNDERSTOOD("not-understood");
-
-        private final String word;
-
-        State(String word) {
-            this.word = word;
-        }
-
-        /** @return the word in written results */
-        public String word() {
-            return word;
-        }
-    }
-
     /**
      * What is said of one filled cell.
      *
@@ -44,7 +25,7 @@ public record TableCheck(List<Cell> cells) {
      * @param value what is right
      * @param state how the two compare
      */
-    public record Cell(int row, String column, HandValue byHand, Value value, State state) {
+    public record Cell(int row, String column, HandValue byHand, Value value, Verdict state) {
 
         /** @return value by hand − right value; empty when it was not understood */
         public Optional<Value> difference() {
@@ -52,7 +33,7 @@ public record TableCheck(List<Cell> cells) {
         }
 
         public boolean isWrong() {
-            return state == State.DIFFERS || state == State.FOLLOWS;
+            return state == Verdict.DIFFERS || state == Verdict.FOLLOWS;
         }
     }
 
@@ -77,13 +58,13 @@ public record TableCheck(List<Cell> cells) {
         return new TableCheck(cells);
     }
 
-    public int count(State state) {
+    public int count(Verdict state) {
         return (int) cells.stream().filter(cell -> cell.state() == state).count();
     }
 
     /** @return the first cell that is wrong by itself */
     public Optional<Cell> first() {
-        return cells.stream().filter(cell -> cell.state() == State.DIFFERS).findFirst();
+        return cells.stream().filter(cell -> cell.state() == Verdict.DIFFERS).findFirst();
     }
 
     /** @return what is said of a cell, when it is filled */
@@ -91,13 +72,13 @@ public record TableCheck(List<Cell> cells) {
         return cells.stream().filter(cell -> cell.row() == row && cell.column().equals(column)).findFirst();
     }
 
-    private static State state(OwnTable own, int row, String column, HandValue written, Value value) {
+    private static Verdict state(OwnTable own, int row, String column, HandValue written, Value value) {
         if (written.value().isEmpty()) {
-            return State.NOT_UNDERSTOOD;
+            return Verdict.NOT_UNDERSTOOD;
         } else if (written.agreesWith(value)) {
-            return State.AGREES;
+            return Verdict.AGREES;
         }
-        return own.follows(row, column, written, false) || own.follows(row, column, written, true) ? State.FOLLOWS
-                : State.DIFFERS;
+        return own.follows(row, column, written, false) || own.follows(row, column, written, true) ? Verdict.FOLLOWS
+                : Verdict.DIFFERS;
     }
 }

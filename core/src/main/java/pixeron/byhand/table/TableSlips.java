@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import pixeron.PixeronException;
+import pixeron.byhand.Claim;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.slip.search.KnownSlips;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -33,7 +35,6 @@ import pixeron.working.Table;
  */
 public final class TableSlips {
 
-    private static final int FEWEST = 2;
     /** Slips with more ways than this, such as every count with every error, are named by their first cell instead. */
     private static final int MOST_WAYS = 20;
 
@@ -78,22 +79,20 @@ public final class TableSlips {
 
     private Optional<TableSlip> find(TableCheck check, String column) {
         List<TableCheck.Cell> cells = check.cells().stream().filter(cell -> cell.column().equals(column)).toList();
-        List<TableCheck.Cell> wrong = cells.stream().filter(cell -> cell.state() == TableCheck.State.DIFFERS).toList();
+        List<TableCheck.Cell> wrong = cells.stream().filter(cell -> cell.state() == Verdict.DIFFERS).toList();
         if (wrong.size() == 1) {
             return one(wrong.get(0), cells);
         }
-        List<TableCheck.Cell> agreeing = cells.stream().filter(cell -> cell.state() == TableCheck.State.AGREES).toList();
+        List<TableCheck.Cell> agreeing = cells.stream().filter(cell -> cell.state() == Verdict.AGREES).toList();
         TableSlip best = null;
         for (Given slip : wrong.isEmpty() ? List.<Given>of() : all()) {
             if (slip.column().equals(column) && agreeing.stream().noneMatch(cell -> slip.row().apply(cell.row())
                     .filter(value -> !cell.byHand().agreesWith(value)).isPresent())) {
                 List<TableCheck.Cell> explained = wrong.stream().filter(cell -> slip.row().apply(cell.row())
                         .filter(cell.byHand()::agreesWith).isPresent()).toList();
-                if (explained.size() >= Math.max(FEWEST, (wrong.size() + 1) / 2)
-                        && (best == null || explained.size() > best.explains())) {
-                    best = new TableSlip(slip.id(), column, wrong.size(), (explained.size() == wrong.size() ? "All "
-                            + wrong.size() : explained.size() + " of the " + wrong.size()) + " wrong cells of this column are "
-                            + "what you get when " + slip.words() + ".", explained);
+                Claim claim = new Claim(explained.size(), wrong.size());
+                if (claim.holds() && (best == null || explained.size() > best.explains())) {
+                    best = new TableSlip(slip.id(), column, wrong.size(), claim.words() + " wrong cells of this column are what you get when " + slip.words() + ".", explained);
                 }
             }
         }
@@ -103,7 +102,7 @@ public final class TableSlips {
     /** One wrong count, from which others follow, is no pattern but sure enough. */
     private Optional<TableSlip> one(TableCheck.Cell cell, List<TableCheck.Cell> column) {
         Value off = cell.difference().orElseThrow();
-        boolean isFollowed = column.stream().anyMatch(other -> other.state() == TableCheck.State.FOLLOWS);
+        boolean isFollowed = column.stream().anyMatch(other -> other.state() == Verdict.FOLLOWS);
         String key = table.isKeyed() && cell.row() < table.rows().size() ? table.columns().get(0) + " = " + table.key(cell.row()) : "";
         if (cell.column().equals(LevelRows.COUNT) && cell.row() < table.rows().size()) {
             return Optional.of(new TableSlip("miscounted", LevelRows.COUNT, 1, "At " + key + " you counted " + cell.byHand().text()

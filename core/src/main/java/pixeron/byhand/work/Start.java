@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import pixeron.byhand.CellCheck;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.table.TableCheck;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
@@ -41,8 +42,8 @@ public record Start(int position, Optional<InTable> inTable, Optional<CellCheck>
             following += step.following().pixels().size();
             own += step.check().differing().size() - step.following().pixels().size();
             for (TableCheck table : step.tables().values()) {
-                following += table.count(TableCheck.State.FOLLOWS);
-                own += table.count(TableCheck.State.DIFFERS);
+                following += table.count(Verdict.FOLLOWS);
+                own += table.count(Verdict.DIFFERS);
             }
         }
         int others = own - 1;

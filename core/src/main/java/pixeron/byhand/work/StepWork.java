@@ -26,17 +26,13 @@ import pixeron.working.Table;
 /**
  * A person's work on one step.
  *
- * @param position of the step, from 0
- * @param operation the step, bound to its input
- * @param sheet the person's values for the result
- * @param check what is said of them
+ * @param written what all this is said of
+ * @param check what is said of the values for the result
  * @param following the differing cells that follow from something earlier
  * @param tables what is said of the person's values in the step's tables, by name, in the order of the tables
- * @param written what all this is said of
  * @param earlier the person's values for the step before
  */
-public record StepWork(int position, Operation operation, HandSheet sheet, Check check, Following following,
-        Map<String, TableCheck> tables, Written written, HandSheet earlier) {
+public record StepWork(Written written, Check check, Following following, Map<String, TableCheck> tables, HandSheet earlier) {
 
     /**
      * What a person wrote for a step.
@@ -64,8 +60,7 @@ public record StepWork(int position, Operation operation, HandSheet sheet, Check
         Operation operation = written.operation();
         Check check = Check.of(written.sheet(), operation);
         HandSheet before = earlier.map(Written::sheet).orElse(HandSheet.EMPTY);
-        return new StepWork(written.position(), operation, written.sheet(), check,
-                following(written, check, before), tables(written), written, before);
+        return new StepWork(written, check, following(written, check, before), tables(written), before);
     }
 
     /**
@@ -95,8 +90,23 @@ public record StepWork(int position, Operation operation, HandSheet sheet, Check
         return checks;
     }
 
+    /** @return the step's position, from 0 */
+    public int position() {
+        return written.position();
+    }
+
+    /** @return the step, bound to its input */
+    public Operation operation() {
+        return written.operation();
+    }
+
+    /** @return the person's values for the result */
+    public HandSheet sheet() {
+        return written.sheet();
+    }
+
     public Step step() {
-        return operation.step();
+        return operation().step();
     }
 
     /** @return whether anything was written */
@@ -106,18 +116,18 @@ public record StepWork(int position, Operation operation, HandSheet sheet, Check
 
     /** @return one of the step's tables, as it is right */
     public Table table(String name) {
-        return PixelTable.named(operation, name).orElseThrow();
+        return PixelTable.named(operation(), name).orElseThrow();
     }
 
     /** @return what explains the differing cells that do not follow from something earlier */
     public Findings findings(Progress progress) {
-        return new SlipFinder(operation).find(following.rest(check), progress);
+        return new SlipFinder(operation()).find(following.rest(check), progress);
     }
 
     /** @return what explains wrong cells of the tables, by the name of the table */
     public Map<String, List<TableSlip>> tableSlips() {
         Map<String, List<TableSlip>> slips = new HashMap<>();
-        tables.forEach((name, found) -> slips.put(name, TableSlips.find(found, table(name), operation)));
+        tables.forEach((name, found) -> slips.put(name, TableSlips.find(found, table(name), operation())));
         return slips;
     }
 }

@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.UnaryOperator;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
@@ -145,7 +144,7 @@ public final class DemoCases {
         for (String line : lines) {
             chain = chain.withStep(chain.size(), StepLine.parse(line));
         }
-        return new Project(name, new Origin("demo data", "demo", 1, List.of()), Optional.empty(), chain, Map.of(), Map.of());
+        return Project.of(name, new Origin("demo data", "demo", 1, List.of()), chain);
     }
 
     private static Step step(Project project, int position) {

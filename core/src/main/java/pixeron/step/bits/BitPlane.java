@@ -11,7 +11,11 @@ import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code bit-plane bit=b}: bit b of r (0 = lowest) as 0 or M, or with {@code as=bit} as 0 or 1. */
+/**
+ * {@code bit-plane bit=b}: bit b of r (0 = lowest) as 0 or M, or with {@code as=bit} as 0 or 1.
+ *
+ * <p>Domain: whole levels r; 0 ≤ b, and 2^b ≤ M. Source: ⌊r ÷ 2^b⌋ mod 2, docs/definitions/point-steps.md.
+ */
 public final class BitPlane extends PointStep {
 
     private static final int LAST_BIT = 15;

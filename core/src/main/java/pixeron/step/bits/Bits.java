@@ -19,7 +19,12 @@ import pixeron.step.key.MaskParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code bits-and mask=m}, {@code bits-or}, {@code bits-xor}: each binary digit of r with that of a mask. */
+/**
+ * {@code bits-and mask=m}, {@code bits-or}, {@code bits-xor}: each binary digit of r with that of a mask.
+ *
+ * <p>Domain: whole levels r; 0 ≤ m ≤ M. Source: The table of and, or, exclusive or, digit by digit,
+ * docs/definitions/point-steps.md.
+ */
 public final class Bits extends PointStep {
 
     private static final MaskParameter MASK = new MaskParameter("mask", "Mask");

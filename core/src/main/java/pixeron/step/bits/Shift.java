@@ -10,7 +10,11 @@ import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code shift by=n}: r·2ⁿ for n &gt; 0, ⌊r ÷ 2⁻ⁿ⌋ for n &lt; 0; −16 ≤ n ≤ 16. */
+/**
+ * {@code shift by=n}: r·2ⁿ for n &gt; 0, ⌊r ÷ 2⁻ⁿ⌋ for n &lt; 0; −16 ≤ n ≤ 16.
+ *
+ * <p>Domain: whole levels r. Source: A place in binary is a factor of 2, docs/definitions/point-steps.md.
+ */
 public final class Shift extends PointStep {
 
     private static final int FARTHEST = 16;

@@ -11,7 +11,12 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code clamp low=a high=b}: min(max(r, a), b); one of the two may be left out; a ≤ b. */
+/**
+ * {@code clamp low=a high=b}: min(max(r, a), b); one of the two may be left out; a ≤ b.
+ *
+ * <p>Domain: r any value, a and b any numbers or M. Source: The part of a curve between two limits,
+ * docs/definitions/point-steps.md.
+ */
 public final class Clamp extends PointStep {
 
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0)).leftOutAtWill();

@@ -20,7 +20,11 @@ import pixeron.step.key.ListParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code posterize cuts="…" values="…"}: the first cut with r &lt; cut gives its value, else the last value. */
+/**
+ * {@code posterize cuts="…" values="…"}: the first cut with r &lt; cut gives its value, else the last value.
+ *
+ * <p>Domain: rising cuts, one value more than cuts. Source: A stair of one's own, docs/definitions/point-steps.md.
+ */
 public final class Posterize extends PointStep {
 
     private static final ListParameter CUTS = new ListParameter("cuts", "Cuts", "rising numbers such as 50 100 150");

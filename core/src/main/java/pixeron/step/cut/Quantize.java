@@ -14,7 +14,11 @@ import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code quantize levels=n}: bin q = ⌊r·n ÷ (M + 1)⌋, then q·M ÷ (n − 1); 2 ≤ n ≤ M + 1. */
+/**
+ * {@code quantize levels=n}: bin q = ⌊r·n ÷ (M + 1)⌋, then q·M ÷ (n − 1); 2 ≤ n ≤ M + 1.
+ *
+ * <p>Domain: r from 0 to M. Source: A stair of n equal treads from 0 to M, docs/definitions/point-steps.md.
+ */
 public final class Quantize extends PointStep {
 
     private static final NumberParameter LEVELS = NumberParameter.required("levels", "Levels")

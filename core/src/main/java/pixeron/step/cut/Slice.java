@@ -8,7 +8,12 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code slice low=a high=b inside=M outside=keep}: one value for a range of levels, another one or none for the rest. */
+/**
+ * {@code slice low=a high=b inside=M outside=keep}: one value for a range of levels, another one or none for the rest.
+ *
+ * <p>Domain: a ≤ b; inside and outside any numbers, M or keep. Source: Both limits belong to the range,
+ * docs/definitions/point-steps.md.
+ */
 public final class Slice extends PointStep {
 
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0)).givenAlways();

@@ -25,6 +25,8 @@ import pixeron.step.key.Parameter;
 /**
  * {@code crop row=i column=j height=h width=w}: s(a, b) = r(a + i, b + j) for 0 ≤ a &lt; h, 0 ≤ b &lt; w; the rectangle lies
  * inside the image.
+ *
+ * <p>Domain: whole numbers; h, w ≥ 1. Cost: one copy of the part. Source: docs/definitions/geometry.md.
  */
 public final class Crop extends NamedStep {
 

@@ -16,7 +16,12 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
 
-/** {@code move down=a right=b border=zero}: s(i, j) = r(i − a, j − b), whole a, b of any sign. */
+/**
+ * {@code move down=a right=b border=zero}: s(i, j) = r(i − a, j − b), whole a, b of any sign.
+ *
+ * <p>Domain: what stands outside is as for windows, without keep, inside and crop. Cost: one copy. Source:
+ * docs/definitions/geometry.md.
+ */
 public final class Move extends NamedStep {
 
     private static final NumberParameter DOWN = whole("down", "Down");

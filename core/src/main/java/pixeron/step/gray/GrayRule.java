@@ -47,18 +47,17 @@ public final class GrayRule {
     private static final String WEIGHTS = "weights";
 
     private static final List<GrayRule> READY = List.of(
-            weighted("mean", "the mean of the channels", "(R + G + B) / 3", 1, 1, 1, 3),
-            weighted("luma-601", "weights 0.299, 0.587, 0.114", "0.299 * R + 0.587 * G + 0.114 * B", 299, 587, 114,
-                    1000),
+            weighted("mean", "the mean of the channels", "(R + G + B) / 3", 3, 1, 1, 1),
+            weighted("luma-601", "weights 0.299, 0.587, 0.114", "0.299 * R + 0.587 * G + 0.114 * B", 1000, 299, 587, 114),
             weighted("luma-709", "weights 0.2126, 0.7152, 0.0722", "0.2126 * R + 0.7152 * G + 0.0722 * B",
-                    2126, 7152, 722, 10000),
+                    10000, 2126, 7152, 722),
             new GrayRule("lightness", "half way between the largest and the smallest channel",
                     "(max(R, G, B) + min(R, G, B)) / 2",
                     (r, g, b) -> Math.max(r, Math.max(g, b)) + Math.min(r, Math.min(g, b)), 2),
             new GrayRule("maximum", "the largest channel", "max(R, G, B)", (r, g, b) -> Math.max(r, Math.max(g, b)), 1),
-            weighted("red", "the red channel alone", "R", 1, 0, 0, 1),
-            weighted("green", "the green channel alone", "G", 0, 1, 0, 1),
-            weighted("blue", "the blue channel alone", "B", 0, 0, 1, 1));
+            weighted("red", "the red channel alone", "R", 1, 1, 0, 0),
+            weighted("green", "the green channel alone", "G", 1, 0, 1, 0),
+            weighted("blue", "the blue channel alone", "B", 1, 0, 0, 1));
 
     private final String word;
     private final String sentence;
@@ -74,9 +73,9 @@ public final class GrayRule {
         this.divisor = divisor;
     }
 
-    private static GrayRule weighted(String word, String sentence, String formula, long r, long g, long b,
-            long divisor) {
-        return new GrayRule(word, sentence, formula, (red, green, blue) -> r * red + g * green + b * blue, divisor);
+    private static GrayRule weighted(String word, String sentence, String formula, long divisor, long... weights) {
+        return new GrayRule(word, sentence, formula, (red, green, blue) -> weights[0] * red + weights[1] * green + weights[2] * blue,
+                divisor);
     }
 
     /** @return the rules with a name, the usual one first */
@@ -112,7 +111,7 @@ public final class GrayRule {
                 .mapToLong(w -> requireSmall(w).longValue()).toArray();
         String formula = "(" + weights.get(0) + ") * R + (" + weights.get(1) + ") * G + (" + weights.get(2) + ") * B";
         return weighted(WEIGHTS + " " + weights.stream().map(Decimals::print).collect(Collectors.joining(" ")),
-                "weights of one's own", formula, whole[0], whole[1], whole[2], requireSmall(common).longValue());
+                "weights of one's own", formula, requireSmall(common).longValue(), whole);
     }
 
     private static BigInteger requireSmall(BigInteger number) {

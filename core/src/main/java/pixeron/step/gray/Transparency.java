@@ -1,11 +1,10 @@
 package pixeron.step.gray;
 
-import java.util.Arrays;
-import java.util.stream.Collectors;
 import pixeron.PixeronException;
+import pixeron.Worded;
 
 /** What becomes of transparent pixels before gray is made of them. */
-public enum Transparency {
+public enum Transparency implements Worded {
     OVER_WHITE("over-white", "as if the picture lay on white"),
     OVER_BLACK("over-black", "as if the picture lay on black"),
     IGNORED("ignored", "as if every pixel were opaque");
@@ -18,6 +17,7 @@ public enum Transparency {
         this.sentence = sentence;
     }
 
+    @Override
     public String word() {
         return word;
     }
@@ -37,8 +37,7 @@ public enum Transparency {
      * @throws PixeronException if there is no such word
      */
     public static Transparency of(String word) {
-        return Arrays.stream(values()).filter(t -> t.word.equals(word)).findFirst().orElseThrow(() ->
-                PixeronException.of("There is no way \"%s\" to deal with transparency; there are %s.", word,
-                        Arrays.stream(values()).map(Transparency::word).collect(Collectors.joining(", "))));
+        return Worded.find(values(), word).orElseThrow(() -> PixeronException.of("There is no way \"%s\" to deal with transparency; there are %s.", word,
+                        Worded.list(values())));
     }
 }

@@ -28,6 +28,9 @@ import pixeron.working.Table;
 /**
  * {@code equalize method=share}: M·C(k) ÷ N; {@code method=share-from-first}: M·(C(k) − C₀) ÷ (N − C₀), with C₀ the running
  * count of the lowest level present.
+ *
+ * <p>Domain: levels; N the pixels of the area, C(k) its running count. Cost: one pass more, for the counts. Source:
+ * Shares of the running count spread evenly over 0 … M, docs/definitions/equalization.md.
  */
 public final class Equalize extends PointStep {
 

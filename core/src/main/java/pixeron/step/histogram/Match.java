@@ -33,6 +33,9 @@ import pixeron.working.TableKind;
 /**
  * {@code match counts="…"} or {@code match image=FILE}: with the running shares Q(z) of the target, a level k goes to the z
  * whose Q(z) is closest to P(k), the smallest of several; {@code rule=first-at-least}: to the smallest z with Q(z) ≥ P(k).
+ *
+ * <p>Domain: levels; target counts not all 0. Cost: one pass more, for the counts, and M + 1 comparisons. Source: Equal
+ * running shares, docs/definitions/equalization.md.
  */
 public final class Match extends PointStep {
 

@@ -26,6 +26,9 @@ import pixeron.step.neighborhood.WindowStep;
 /**
  * How much the values change from left to right and from above to below: two sums of the window, and what is made of
  * them; roots and angles are doubles, as in a formula. {@code sobel}, {@code prewitt}, {@code scharr} and {@code roberts}, each with {@code part=x|y|sum|root|angle}.
+ *
+ * <p>Domain: any values; the angle of two sums of 0 is 0. Cost: two weighted sums for each pixel. Source: Differences
+ * across and down, docs/definitions/kernels.md.
  */
 public final class Gradient extends WindowStep {
 

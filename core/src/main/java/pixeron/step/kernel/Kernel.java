@@ -21,6 +21,9 @@ import pixeron.step.neighborhood.WindowStep;
 /**
  * {@code kernel weights="…" divisor=auto offset=0 sum=correlation border=zero anchor=auto}: Σ w·r ÷ divisor + offset, the
  * weights laid on the image as they are, or turned by 180° with {@code sum=convolution}.
+ *
+ * <p>Domain: up to 31 × 31 fractions; a divisor that is not 0, auto the sum of the weights or 1 where that is 0. Cost:
+ * see {@link Summation}. Source: Correlation and convolution, docs/definitions/kernels.md.
  */
 public final class Kernel extends WindowStep {
 

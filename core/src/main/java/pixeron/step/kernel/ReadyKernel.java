@@ -28,6 +28,9 @@ import pixeron.step.neighborhood.WindowStep;
 /**
  * A kernel with weights that everybody uses: {@code box}, {@code binomial}, {@code gaussian}, {@code sharpen},
  * {@code laplacian}.
+ *
+ * <p>Domain: n from 1 to 31, sigma above 0 with a window up to 31. Cost: see {@link Summation}. Source:
+ * docs/definitions/kernels.md.
  */
 public final class ReadyKernel extends WindowStep {
 
@@ -44,20 +47,26 @@ public final class ReadyKernel extends WindowStep {
     private static final ChoiceParameter NEIGHBORS = new ChoiceParameter("neighbors", "Neighbors",
             Optional.empty(), List.of(FOUR, EIGHT));
 
-    private final Function<Arguments, Weights> weights;
-    private final Arguments first;
+    /**
+     * Where the weights come from.
+     *
+     * @param first arguments to begin with
+     * @param weights the weights for arguments
+     */
+    private record Recipe(Arguments first, Function<Arguments, Weights> weights) {
+    }
 
-    private ReadyKernel(String name, String title, String sentence, String formula, Arguments first,
-            Function<Arguments, Weights> weights, Parameter<?>... own) {
+    private final Recipe recipe;
+
+    private ReadyKernel(String name, String title, String sentence, String formula, Recipe recipe, Parameter<?>... own) {
         super(name, title, sentence, formula, Border.ZERO, own);
-        this.weights = weights;
-        this.first = first;
+        this.recipe = recipe;
     }
 
     /** @return {@code box size=n}: the mean of the window */
     public static ReadyKernel box() {
         return new ReadyKernel("box", "Box mean", "Takes the mean of the window around each pixel.", "s = Σ r ÷ n²",
-                small(SIZE), arguments -> box(size(arguments, SIZE)), SIZE);
+                new Recipe(small(SIZE), arguments -> box(size(arguments, SIZE))), SIZE);
     }
 
     private static int size(Arguments arguments, NumberParameter size) {
@@ -72,7 +81,7 @@ public final class ReadyKernel extends WindowStep {
     public static ReadyKernel binomial() {
         return new ReadyKernel("binomial", "Binomial mean",
                 "Takes a mean of the window that counts the middle most: a row of Pascal's triangle across and down.",
-                "s = Σ w × r ÷ Σ w", small(SIZE), arguments -> binomial(size(arguments, SIZE)), SIZE);
+                "s = Σ w × r ÷ Σ w", new Recipe(small(SIZE), arguments -> binomial(size(arguments, SIZE))), SIZE);
     }
 
     private static Weights binomial(int size) {
@@ -89,8 +98,8 @@ public final class ReadyKernel extends WindowStep {
     public static ReadyKernel gaussian() {
         return new ReadyKernel("gaussian", "Gaussian mean",
                 "Takes a mean of the window whose weights fall off with the distance: sigma says how slowly.",
-                "s = Σ w × r ÷ Σ w, w = exp(−(a² + b²) ÷ 2σ²)", Arguments.NONE.with(SIGMA, Amount.of(1)),
-                ReadyKernel::gaussian, SIGMA, ODD_SIZE);
+                "s = Σ w × r ÷ Σ w, w = exp(−(a² + b²) ÷ 2σ²)", new Recipe(Arguments.NONE.with(SIGMA,
+                Amount.of(1)), ReadyKernel::gaussian), SIGMA, ODD_SIZE);
     }
 
     /** The rule that nearly all of the weight lies within 3σ to both sides. */
@@ -127,33 +136,33 @@ public final class ReadyKernel extends WindowStep {
     /** @return {@code sharpen}: five times the pixel less its four neighbors */
     public static ReadyKernel sharpen() {
         return new ReadyKernel("sharpen", "Sharpen", "Five times the pixel less its four neighbors: edges stand out.",
-                "s = 5 × r − above − below − left − right", Arguments.NONE,
-                arguments -> Weights.centred(new int[] {0, -1, 0}, new int[] {-1, 5, -1}, new int[] {0, -1, 0}));
+                "s = 5 × r − above − below − left − right", new Recipe(Arguments.NONE,
+                arguments -> Weights.centred(new int[] {0, -1, 0}, new int[] {-1, 5, -1}, new int[] {0, -1, 0})));
     }
 
     /** @return {@code laplacian neighbors=4|8}: the neighbors less as many times the pixel */
     public static ReadyKernel laplacian() {
         return new ReadyKernel("laplacian", "Laplacian", "The neighbors less as many times the pixel: 0 where nothing changes.",
-                "s = Σ neighbors − 4 × r, or − 8 × r", Arguments.NONE.with(NEIGHBORS, FOUR),
+                "s = Σ neighbors − 4 × r, or − 8 × r", new Recipe(Arguments.NONE.with(NEIGHBORS, FOUR),
                 arguments -> arguments.get(NEIGHBORS).equals(FOUR)
                         ? Weights.centred(new int[] {0, 1, 0}, new int[] {1, -4, 1}, new int[] {0, 1, 0})
-                        : Weights.centred(new int[] {1, 1, 1}, new int[] {1, -8, 1}, new int[] {1, 1, 1}), NEIGHBORS);
+                        : Weights.centred(new int[] {1, 1, 1}, new int[] {1, -8, 1}, new int[] {1, 1, 1})), NEIGHBORS);
     }
 
     @Override
     public void validate(Arguments arguments) {
         super.validate(arguments);
-        weights.apply(arguments);
+        recipe.weights.apply(arguments);
     }
 
     @Override
     public Step starter(int maximumLevel) {
-        return new Step(this, first);
+        return new Step(this, recipe.first);
     }
 
     @Override
     public Optional<Step> spelledOut(Step step) {
-        Weights laid = weights.apply(step.arguments());
+        Weights laid = recipe.weights.apply(step.arguments());
         return laid.isRational() ? Optional.of(Kernel.step(laid, step)) : Optional.empty();
     }
 
@@ -165,7 +174,7 @@ public final class ReadyKernel extends WindowStep {
     @Override
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
-        Weights laid = weights.apply(step.arguments());
+        Weights laid = recipe.weights.apply(step.arguments());
         return KernelRule.bind(step, before, window(step.arguments(), before, laid.height(), laid.width(),
                 laid.anchorRow(), laid.anchorColumn()), laid, laid);
     }

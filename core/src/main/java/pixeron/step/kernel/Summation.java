@@ -92,13 +92,25 @@ final class Summation {
         return b == 0 ? Math.abs(a) : commonDivisor(b, a % b);
     }
 
-    private static void addThree(int u, int[] a, int v, int[] b, int w, int[] c, int... sums) {
+    private static void addThree(int[] weights, int[][] rows, int n, int... sums) {
+        int u = weights[n];
+        int v = weights[n + 1];
+        int w = weights[n + 2];
+        int[] a = rows[n];
+        int[] b = rows[n + 1];
+        int[] c = rows[n + 2];
         for (int j = 0; j < sums.length; j++) {
             sums[j] += u * a[j] + v * b[j] + w * c[j];
         }
     }
 
-    private static void setThree(int u, int[] a, int v, int[] b, int w, int[] c, int... sums) {
+    private static void setThree(int[] weights, int[][] rows, int... sums) {
+        int u = weights[0];
+        int v = weights[1];
+        int w = weights[2];
+        int[] a = rows[0];
+        int[] b = rows[1];
+        int[] c = rows[2];
         for (int j = 0; j < sums.length; j++) {
             sums[j] = u * a[j] + v * b[j] + w * c[j];
         }
@@ -114,13 +126,13 @@ final class Summation {
     private static void addAll(int[] weights, int[][] rows, int count, int... sums) {
         int n = 0;
         if (count >= 3) {
-            setThree(weights[0], rows[0], weights[1], rows[1], weights[2], rows[2], sums);
+            setThree(weights, rows, sums);
             n = 3;
         } else {
             Arrays.fill(sums, 0);
         }
         for (; n + 2 < count; n += 3) {
-            addThree(weights[n], rows[n], weights[n + 1], rows[n + 1], weights[n + 2], rows[n + 2], sums);
+            addThree(weights, rows, n, sums);
         }
         for (; n < count; n++) {
             addOne(weights[n], rows[n], sums);

@@ -24,7 +24,12 @@ import pixeron.step.neighborhood.WindowOperation;
 import pixeron.step.neighborhood.WindowRule;
 import pixeron.step.neighborhood.WindowStep;
 
-/** {@code unsharp amount=a size=n}: r + a·(r − mean of the n × n window). */
+/**
+ * {@code unsharp amount=a size=n}: r + a·(r − mean of the n × n window).
+ *
+ * <p>Domain: a any number, n from 1 to 31. Cost: a few sums for each pixel, whatever n. Source: What a mean takes away,
+ * added once more, docs/definitions/kernels.md.
+ */
 public final class Unsharp extends WindowStep {
 
     private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount");

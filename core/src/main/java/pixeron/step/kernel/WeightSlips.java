@@ -92,16 +92,23 @@ final class WeightSlips {
                 if (weight.signum() != 0) {
                     String words = "the cell " + WindowStep.place(i - weights.anchorRow(), j - weights.anchorColumn()) + " of the window "
                             + (isMissed ? "is left out" : "is counted twice");
-                    addBoth(ways, kernel, weights, i, j, isMissed ? Rational.ZERO : weight.plus(weight), words, right);
+                    addBoth(ways, kernel, weights, new Changed(i, j, isMissed ? Rational.ZERO : weight.plus(weight), words), right);
                 }
             }
         }
         return ways;
     }
 
+    /** A cell with another weight than it should have, and what that is in words. */
+    private record Changed(int row, int column, Value weight, String words) {
+    }
+
     /** With the divisor as it was, and adapted to the changed weights. */
-    private static void addBoth(List<Way> ways, Step kernel, Weights weights, int row, int column, Value changed,
-            String words, Operation right) {
+    private static void addBoth(List<Way> ways, Step kernel, Weights weights, Changed cell, Operation right) {
+        Value changed = cell.weight;
+        int row = cell.row;
+        int column = cell.column;
+        String words = cell.words;
         Rational divisor = (Rational) weights.divisorOrSum();
         Rational other = divisor.plus((Rational) changed.minus(weights.at(row, column)));
         Step with = Kernel.with(kernel, replaced(weights, row, column, changed));
@@ -146,8 +153,8 @@ final class WeightSlips {
         for (int i = 0; i < weights.height() && weights.height() * weights.width() <= MOST_WEIGHTS; i++) {
             for (int j = 0; j < weights.width(); j++) {
                 if (weights.at(i, j).signum() != 0) {
-                    addBoth(ways, kernel, weights, i, j, weights.at(i, j).negated(), "the sign of the weight "
-                            + WindowStep.place(i - weights.anchorRow(), j - weights.anchorColumn()) + " is wrong", right);
+                    addBoth(ways, kernel, weights, new Changed(i, j, weights.at(i, j).negated(), "the sign of the weight "
+                            + WindowStep.place(i - weights.anchorRow(), j - weights.anchorColumn()) + " is wrong"), right);
                 }
             }
         }

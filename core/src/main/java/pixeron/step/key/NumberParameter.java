@@ -13,80 +13,110 @@ import pixeron.number.Rational;
  * @param title the name beside its field
  * @param isRequired whether a line must give it
  * @param defaultValue the value otherwise
- * @param takesMaximum whether M may be written
- * @param word another word that may be written: auto or keep
- * @param rule which numbers are allowed
- * @param range the rule in words
+ * @param words what may be written that is no number
+ * @param allowed which numbers are allowed
  */
 public record NumberParameter(String key, String title, boolean isRequired, Optional<Amount> defaultValue,
-        boolean takesMaximum, Optional<Amount> word, Predicate<Rational> rule, String range) implements Parameter<Amount> {
+        Words words, Allowed allowed) implements Parameter<Amount> {
+
+    /**
+     * What may be written that is no number.
+     *
+     * @param hasMaximum whether M may be
+     * @param other another word: auto or keep
+     */
+    private record Words(boolean hasMaximum, Optional<Amount> other) {
+
+        private static final Words NONE = new Words(false, Optional.empty());
+        private static final Words MAXIMUM = new Words(true, Optional.empty());
+    }
+
+    /** Which numbers are allowed, and the same in words. */
+    private record Allowed(Predicate<Rational> rule, String range) {
+
+        static Allowed all(String range) {
+            return new Allowed(number -> true, range);
+        }
+    }
 
     /** @return a key that must be given, with any number */
     public static NumberParameter required(String key, String title) {
-        return new NumberParameter(key, title, true, Optional.empty(), false, Optional.empty(), number -> true,
-                "a number");
+        return new NumberParameter(key, title, true, Optional.empty(), Words.NONE, Allowed.all("a number"));
     }
 
     /** @return a key with a default; M may be written for the maximum level */
     public static NumberParameter level(String key, String title, Amount defaultValue) {
-        return new NumberParameter(key, title, false, Optional.of(defaultValue), true, Optional.empty(), number -> true,
-                "a number or M");
+        return new NumberParameter(key, title, false, Optional.of(defaultValue), Words.MAXIMUM, Allowed.all("a number or M"));
     }
 
     /** @return a key with a default, for a number that no level stands for */
     public static NumberParameter optional(String key, String title, long defaultValue) {
-        return new NumberParameter(key, title, false, Optional.of(Amount.of(defaultValue)), false, Optional.empty(),
-                number -> true, "a number");
+        return new NumberParameter(key, title, false, Optional.of(Amount.of(defaultValue)), Words.NONE, Allowed.all("a number"));
     }
 
     /** @return a key for a number that the step works out unless it is given */
     public static NumberParameter automatic(String key, String title, boolean takesMaximum) {
-        return new NumberParameter(key, title, false, Optional.of(Amount.AUTO), takesMaximum, Optional.of(Amount.AUTO), number -> true,
-                takesMaximum ? "a number, M or auto" : "a number or auto");
+        return new NumberParameter(key, title, false, Optional.of(Amount.AUTO), new Words(takesMaximum, Optional.of(Amount.AUTO)),
+                Allowed.all(takesMaximum ? "a number, M or auto" : "a number or auto"));
     }
 
     /** @return a key for a number or M; by default the sample is kept */
     public static NumberParameter kept(String key, String title) {
-        return new NumberParameter(key, title, false, Optional.of(Amount.KEEP), true, Optional.of(Amount.KEEP),
-                number -> true, "a number, M or keep");
+        return new NumberParameter(key, title, false, Optional.of(Amount.KEEP), new Words(true, Optional.of(Amount.KEEP)),
+                Allowed.all("a number, M or keep"));
     }
 
     /** @return this as a key that must be given */
     public NumberParameter givenAlways() {
-        return new NumberParameter(key, title, true, Optional.empty(), takesMaximum, word, rule, range);
+        return new NumberParameter(key, title, true, Optional.empty(), words, allowed);
     }
 
     /** @return this with another default */
     public NumberParameter with(Amount otherDefault) {
-        return new NumberParameter(key, title, false, Optional.of(otherDefault), takesMaximum, word, rule, range);
+        return new NumberParameter(key, title, false, Optional.of(otherDefault), words, allowed);
     }
 
     /** @return this as a key that may be left out and then has no value */
     public NumberParameter leftOutAtWill() {
-        return new NumberParameter(key, title, false, Optional.empty(), takesMaximum, word, rule, range);
+        return new NumberParameter(key, title, false, Optional.empty(), words, allowed);
     }
 
     /** @return this with fewer numbers allowed */
-    public NumberParameter only(Predicate<Rational> allowed, String inWords) {
-        return new NumberParameter(key, title, isRequired, defaultValue, takesMaximum, word, allowed, inWords);
+    public NumberParameter only(Predicate<Rational> rule, String inWords) {
+        return new NumberParameter(key, title, isRequired, defaultValue, words, new Allowed(rule, inWords));
+    }
+
+    /** @return whether M may be written */
+    public boolean takesMaximum() {
+        return words.hasMaximum;
+    }
+
+    /** @return another word that may be written: auto or keep */
+    public Optional<Amount> word() {
+        return words.other;
+    }
+
+    /** @return which numbers are allowed, in words */
+    public String range() {
+        return allowed.range;
     }
 
     @Override
     public Amount parse(String text) {
-        if (takesMaximum && text.equals("M")) {
+        if (words.hasMaximum && text.equals("M")) {
             return Amount.MAXIMUM;
         }
-        if (word.isPresent() && text.equals(word.get().word())) {
-            return word.get();
+        if (words.other.isPresent() && text.equals(words.other.get().word())) {
+            return words.other.get();
         }
         if (text.isEmpty()) {
-            throw PixeronException.of("%s is empty; give %s.", key, range);
+            throw PixeronException.of("%s is empty; give %s.", key, allowed.range);
         } else if (!Decimals.isNumber(text)) {
-            throw PixeronException.of("%s=%s is not %s.", key, Decimals.shortened(text), range);
+            throw PixeronException.of("%s=%s is not %s.", key, Decimals.shortened(text), allowed.range);
         }
         Rational number = Decimals.parse(text);
-        if (!rule.test(number)) {
-            throw PixeronException.of("%s=%s is not allowed; give %s.", key, Decimals.shortened(text), range);
+        if (!allowed.rule.test(number)) {
+            throw PixeronException.of("%s=%s is not allowed; give %s.", key, Decimals.shortened(text), allowed.range);
         }
         return new Amount(number);
     }

@@ -3,10 +3,11 @@ package pixeron.step.neighborhood;
 import java.util.Arrays;
 import java.util.function.IntBinaryOperator;
 import pixeron.PixeronException;
+import pixeron.Worded;
 import pixeron.step.key.ChoiceParameter;
 
 /** What stands outside the image. */
-public enum Border {
+public enum Border implements Worded {
     ZERO("zero", "0", null),
     CONSTANT("constant", "the same value everywhere", null),
     REPEAT("repeat", "the nearest pixel of the edge", (index, size) -> Math.max(0, Math.min(size - 1, index))),
@@ -27,7 +28,7 @@ public enum Border {
         this.source = source;
     }
 
-    /** @return the word in a step line */
+    @Override
     public String word() {
         return word;
     }
@@ -77,6 +78,6 @@ public enum Border {
 
     /** @return the border with this word */
     public static Border named(ChoiceParameter.Choice choice) {
-        return Arrays.stream(values()).filter(border -> border.word.equals(choice.word())).findFirst().orElseThrow();
+        return Worded.find(values(), choice.word()).orElseThrow();
     }
 }

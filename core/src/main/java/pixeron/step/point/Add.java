@@ -13,7 +13,11 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code add amount=k}: r + k. */
+/**
+ * {@code add amount=k}: r + k.
+ *
+ * <p>Domain: r any value, k any number or M. Source: A shift of the curve, docs/definitions/point-steps.md.
+ */
 public final class Add extends PointStep {
 
     private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount");

@@ -14,7 +14,12 @@ import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code depth maximum=M2}: r·M2 ÷ M; the result's maximum level is M2. */
+/**
+ * {@code depth maximum=M2}: r·M2 ÷ M; the result's maximum level is M2.
+ *
+ * <p>Domain: r from 0 to M, M2 a whole number from 1 to 65535. Source: The straight line through (0, 0) and (M, M2),
+ * docs/definitions/point-steps.md.
+ */
 public final class Depth extends PointStep {
 
     private static final NumberParameter MAXIMUM = NumberParameter.required("maximum", "Maximum level").only(

@@ -11,7 +11,11 @@ import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code divide divisor=d}: r ÷ d, d ≠ 0. */
+/**
+ * {@code divide divisor=d}: r ÷ d, d ≠ 0.
+ *
+ * <p>Domain: r any value, d any number but 0. Source: A change of contrast, docs/definitions/point-steps.md.
+ */
 public final class Divide extends PointStep {
 
     private static final NumberParameter DIVISOR = NumberParameter.required("divisor", "Divisor")

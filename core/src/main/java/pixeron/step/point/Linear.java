@@ -12,7 +12,12 @@ import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code linear gain=a bias=b}: a·r + b. */
+/**
+ * {@code linear gain=a bias=b}: a·r + b.
+ *
+ * <p>Domain: r any value, a and b any numbers or M. Source: The straight line with slope a through (0, b),
+ * docs/definitions/point-steps.md.
+ */
 public final class Linear extends PointStep {
 
     private static final NumberParameter GAIN = NumberParameter.required("gain", "Gain");

@@ -13,7 +13,12 @@ import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.pointwise.EarlyPart;
 
-/** {@code log scale=auto}: c·ln(1 + r), for r &gt; −1. */
+/**
+ * {@code log scale=auto}: c·ln(1 + r), for r &gt; −1.
+ *
+ * <p>Domain: c &gt; 0; auto is M ÷ ln(1 + M), which takes M to M. Doubles. Source: Lifts dark levels,
+ * docs/definitions/point-steps.md.
+ */
 public final class Log extends Curve {
 
     public Log() {

@@ -22,7 +22,12 @@ import pixeron.step.key.PairsParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code lookup table="0 0 | 1 3 | …"}: the given s for each level; a level that is not listed keeps r. */
+/**
+ * {@code lookup table="0 0 | 1 3 | …"}: the given s for each level; a level that is not listed keeps r.
+ *
+ * <p>Domain: levels from 0 to M, each at most once; s any numbers. Source: A table in place of a formula,
+ * docs/definitions/point-steps.md.
+ */
 public final class Lookup extends PointStep {
 
     private static final PairsParameter TABLE = new PairsParameter("table", "Table",

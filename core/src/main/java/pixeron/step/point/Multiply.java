@@ -14,7 +14,11 @@ import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code multiply factor=a}: a·r. */
+/**
+ * {@code multiply factor=a}: a·r.
+ *
+ * <p>Domain: r any value, a any number or M. Source: A change of contrast, docs/definitions/point-steps.md.
+ */
 public final class Multiply extends PointStep {
 
     private static final NumberParameter FACTOR = NumberParameter.required("factor", "Factor");

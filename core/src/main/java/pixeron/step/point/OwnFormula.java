@@ -22,6 +22,9 @@ import pixeron.working.Run;
 /**
  * {@code formula expression="…"}: a formula of one's own over r, the place i, j (y, x), M, L = M + 1, the size H, W, and N,
  * min, max, mean of the area.
+ *
+ * <p>Domain: what the formula has a value for; min, max and mean are those of the area. Source: The language of formulas,
+ * docs/definitions/point-steps.md. Cost: with a place in it, once for each pixel.
  */
 public final class OwnFormula extends PointStep {
 

@@ -21,7 +21,13 @@ import pixeron.step.key.PairsParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code piecewise points="0 0 | 100 40 | 255 255"}: straight lines between points, level before the first and after the last. */
+/**
+ * {@code piecewise points="0 0 | 100 40 | 255 255"}: straight lines between points, level before the first and after the
+ * last.
+ *
+ * <p>Domain: at least two points with rising first numbers; exact fractions between them. Source: Linear interpolation,
+ * docs/definitions/point-steps.md.
+ */
 public final class Piecewise extends PointStep {
 
     private static final PairsParameter POINTS = new PairsParameter("points", "Points",

@@ -16,7 +16,12 @@ import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code power gamma=g scale=auto}: M·(r ÷ M)^g, or c·r^g with a number c; g &gt; 0, r ≥ 0 unless g is whole. */
+/**
+ * {@code power gamma=g scale=auto}: M·(r ÷ M)^g, or c·r^g with a number c; g &gt; 0, r ≥ 0 unless g is whole.
+ *
+ * <p>Domain: auto is M^(1 − g), which takes M to M. Doubles unless g is a whole number. Source: The power law of
+ * displays, docs/definitions/point-steps.md.
+ */
 public final class Power extends PointStep {
 
     private static final NumberParameter GAMMA = NumberParameter.required("gamma", "Gamma")

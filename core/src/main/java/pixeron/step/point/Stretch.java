@@ -30,6 +30,9 @@ import pixeron.working.Run;
 /**
  * {@code stretch low=auto high=auto to-low=0 to-high=auto}: a straight line through (low, to-low) and (high, to-high). With
  * {@code cut=p} the ends leave out p % of the pixels on either side.
+ *
+ * <p>Domain: low and high differ; auto are the smallest and the largest value of the area. Cost: one pass more for those.
+ * Source: The straight line through two points, docs/definitions/point-steps.md.
  */
 public final class Stretch extends PointStep {
 

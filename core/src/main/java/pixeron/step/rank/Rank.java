@@ -24,6 +24,9 @@ import pixeron.step.neighborhood.WindowStep;
  *
  * <p>Cost for a level image: the smallest and the largest 2n comparisons for each pixel; other places 2n counts that move
  * with the window, see {@link SortedRows}. Otherwise every window is sorted anew.
+ *
+ * <p>Domain: n from 1 to 255, 1 ≤ k ≤ n²; a median over an even number of cells is the mean of the two in the middle.
+ * Source: docs/definitions/kernels.md.
  */
 public final class Rank extends WindowStep {
 
@@ -33,12 +36,19 @@ public final class Rank extends WindowStep {
 
     /** Which of the sorted values is taken. */
     enum Kind {
-        MEDIAN("the middle of list"), MINIMUM("the first of list"), MAXIMUM("the last of list"), PLACED("place k of list");
+        MEDIAN("median", "the middle of list", "s = the middle of the sorted window"),
+        MINIMUM("minimum", "the first of list", "s = the smallest of the window"),
+        MAXIMUM("maximum", "the last of list", "s = the largest of the window"),
+        PLACED("rank", "place k of list", "s = the value at the place of the sorted window");
 
+        private final String name;
         private final String words;
+        private final String formula;
 
-        Kind(String words) {
+        Kind(String name, String words, String formula) {
+            this.name = name;
             this.words = words;
+            this.formula = formula;
         }
 
         String words() {
@@ -48,30 +58,25 @@ public final class Rank extends WindowStep {
 
     private final Kind kind;
 
-    private Rank(Kind kind, String name, String title, String sentence, String formula, Border border,
-            Parameter<?>... own) {
-        super(name, title, sentence, formula, border, own);
+    private Rank(Kind kind, String title, String sentence, Border border, Parameter<?>... own) {
+        super(kind.name, title, sentence, kind.formula, border, own);
         this.kind = kind;
     }
 
     public static Rank median() {
-        return new Rank(Kind.MEDIAN, "median", "Median", "Takes the middle of the sorted window: single specks go.",
-                "s = the middle of the sorted window", Border.INSIDE, SIZE);
+        return new Rank(Kind.MEDIAN, "Median", "Takes the middle of the sorted window: single specks go.", Border.INSIDE, SIZE);
     }
 
     public static Rank minimum() {
-        return new Rank(Kind.MINIMUM, "minimum", "Minimum", "Takes the smallest value of the window.",
-                "s = the smallest of the window", Border.INSIDE, SIZE);
+        return new Rank(Kind.MINIMUM, "Minimum", "Takes the smallest value of the window.", Border.INSIDE, SIZE);
     }
 
     public static Rank maximum() {
-        return new Rank(Kind.MAXIMUM, "maximum", "Maximum", "Takes the largest value of the window.",
-                "s = the largest of the window", Border.INSIDE, SIZE);
+        return new Rank(Kind.MAXIMUM, "Maximum", "Takes the largest value of the window.", Border.INSIDE, SIZE);
     }
 
     public static Rank placed() {
-        return new Rank(Kind.PLACED, "rank", "Rank", "Takes the value at a place of the sorted window.",
-                "s = the value at the place of the sorted window", Border.REPEAT, SIZE, PLACE);
+        return new Rank(Kind.PLACED, "Rank", "Takes the value at a place of the sorted window.", Border.REPEAT, SIZE, PLACE);
     }
 
     @Override

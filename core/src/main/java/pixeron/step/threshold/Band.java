@@ -8,7 +8,11 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code band low=a high=b}: M where a ≤ r ≤ b, else 0. */
+/**
+ * {@code band low=a high=b}: M where a ≤ r ≤ b, else 0.
+ *
+ * <p>Domain: r any value, a ≤ b. Source: Both limits belong to the band, docs/definitions/thresholds.md.
+ */
 public final class Band extends PointStep {
 
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0)).givenAlways();

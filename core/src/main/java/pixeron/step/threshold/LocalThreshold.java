@@ -28,6 +28,9 @@ import pixeron.step.neighborhood.WindowStep;
 /**
  * {@code threshold-local size=n offset=0 border=zero low=0 high=M}: high where r &gt; (mean of the n × n window) − offset,
  * else low.
+ *
+ * <p>Domain: n from 1 to 255, offset any number. Cost: a few sums for each pixel, whatever n. Source: A limit that
+ * follows uneven light, docs/definitions/thresholds.md.
  */
 public final class LocalThreshold extends WindowStep {
 

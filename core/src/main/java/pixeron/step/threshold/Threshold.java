@@ -10,7 +10,11 @@ import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointStep;
 
-/** {@code threshold at=t compare=above low=0 high=M}: high where r &gt; t (above) or r ≥ t (at-least), else low. */
+/**
+ * {@code threshold at=t compare=above low=0 high=M}: high where r &gt; t (above) or r ≥ t (at-least), else low.
+ *
+ * <p>Domain: r any value, t any number or M. Source: docs/definitions/thresholds.md.
+ */
 public final class Threshold extends PointStep {
 
     private static final NumberParameter AT = NumberParameter.level("at", "At", Amount.MAXIMUM).givenAlways();

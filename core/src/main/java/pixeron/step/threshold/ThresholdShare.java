@@ -17,7 +17,12 @@ import pixeron.step.pointwise.PointStep;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
-/** {@code threshold-share percent=p}: t is the smallest level with 100·C(t) ≥ p·N; high above it, else low. */
+/**
+ * {@code threshold-share percent=p}: t is the smallest level with 100·C(t) ≥ p·N; high above it, else low.
+ *
+ * <p>Domain: levels; 0 ≤ p ≤ 100. Cost: one pass more, for the counts. Source: The limit that leaves a given share dark,
+ * docs/definitions/thresholds.md.
+ */
 public final class ThresholdShare extends PointStep {
 
     private static final NumberParameter PERCENT = NumberParameter.required("percent", "Percent").only(

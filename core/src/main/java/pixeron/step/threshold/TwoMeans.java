@@ -28,6 +28,9 @@ import pixeron.working.TableKind;
 /**
  * {@code threshold-two-means start=auto stop=0.5}: begins with t = the mean; the next t is half way between the mean of r ≤ t
  * and the mean of r &gt; t, until it changes by at most stop; high above the last t, else low.
+ *
+ * <p>Domain: levels with values on both sides of every t on the way. Cost: one pass more, and M + 1 sums for each t.
+ * Source: The limit half way between two class means, docs/definitions/thresholds.md.
  */
 public final class TwoMeans extends PointStep {
 

@@ -8,10 +8,10 @@ import org.junit.jupiter.api.Test;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.HandValue;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.HandTable.Place;
 import pixeron.byhand.table.TableCheck;
-import pixeron.byhand.table.TableCheck.State;
 import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
 import pixeron.byhand.work.StepWork;
@@ -93,7 +93,7 @@ class WrongPartTest {
         assertThat(table.rows().get(0)).containsExactly(Rational.of(642), Rational.of(642, 9), Rational.of(71));
         // A sum that is 9 too large, and what follows from it: 651 ÷ 9 = 72.33.
         TableCheck check = TableCheck.of(numbers("651", "72.33", "72"), table);
-        assertThat(check.cells()).extracting(TableCheck.Cell::state).containsExactly(State.DIFFERS, State.FOLLOWS, State.FOLLOWS);
+        assertThat(check.cells()).extracting(TableCheck.Cell::state).containsExactly(Verdict.DIFFERS, Verdict.FOLLOWS, Verdict.FOLLOWS);
         // The right quotient, rounded up.
         TableCheck up = TableCheck.of(numbers("642", "71.33", "72"), table);
         assertThat(TableSlips.find(up, table, step.bind(PROOF))).extracting(TableSlip::id, TableSlip::text)

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pixeron.PixeronException;
+import pixeron.byhand.Verdict;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
@@ -139,7 +140,7 @@ class TableCheckTest {
             // Nobody writes a fraction of hundreds of digits; it is not understood, and that is all that is said of it.
             assertThat(check.cells()).hasSize(table.rows().size() * table.columns().size())
                     .filteredOn(cell -> cell.byHand().text().length() < 30)
-                    .allMatch(cell -> cell.state() == TableCheck.State.AGREES);
+                    .allMatch(cell -> cell.state() == Verdict.AGREES);
         }
     }
 }

@@ -9,10 +9,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
-import pixeron.byhand.Check;
 import pixeron.byhand.CellCheck;
+import pixeron.byhand.Check;
 import pixeron.byhand.Following;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.Verdict;
 import pixeron.format.CellTable;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -116,8 +117,8 @@ class MovedTest {
         Operation crop = StepLine.parse("crop row=1 column=1 height=1 width=3").bind(SORT);
         HandSheet earlier = HandSheet.EMPTY.with(new Pixel(1, 2), "9").with(new Pixel(0, 0), "5");
         Check check = Check.of(HandSheet.of(CellTable.parse("5,9,8"), crop.frame()), crop);
-        assertThat(check.cells()).extracting(CellCheck::state).containsExactly(CellCheck.State.AGREES, CellCheck.State.DIFFERS,
-                CellCheck.State.DIFFERS);
+        assertThat(check.cells()).extracting(CellCheck::state).containsExactly(Verdict.AGREES, Verdict.DIFFERS,
+                Verdict.DIFFERS);
         assertThat(Following.of(check, crop, earlier).pixels()).containsExactly(new Pixel(0, 1));
     }
 

@@ -127,7 +127,7 @@ final class PlaceView extends VBox {
         showPicked();
         plot.show(Optional.empty(), place.image().flatMap(Shown.Described::histogram),
                 new HistogramPlot.Style(1, false, false), Optional.empty());
-        measures.setText(place.measures().map(found -> words(found, place)).orElse(place.difference().isEmpty()
+        measures.setText(place.measures().map(found -> words(found, place)).orElse(place.map().isEmpty()
                 && place.problem().isEmpty() ? "the others are compared with this one" : place.problem()));
     }
 
@@ -154,8 +154,7 @@ final class PlaceView extends VBox {
             return "the same as the first";
         }
         return found.differ() + " of " + (found.agree() + found.differ()) + " pixels changed · largest "
-                + Decimals.approximate(found.maxAbsolute()) + " at " + pixeron.app.bench.parts.Words.place(
-                        place.difference().orElseThrow().largest(), bench.looking().display()) + "\nMSE "
+                + Decimals.approximate(found.maxAbsolute()) + " at " + pixeron.app.bench.parts.Words.place(found.largest(), bench.looking().display()) + "\nMSE "
                 + Decimals.approximate(found.mse()) + " · PSNR " + found.psnr().map(psnr -> String.format(
                         java.util.Locale.ROOT, "%.2f dB", psnr)).orElse("∞");
     }

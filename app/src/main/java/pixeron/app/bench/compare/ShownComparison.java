@@ -6,7 +6,6 @@ import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.app.model.Shown;
 import pixeron.image.Comparison;
-import pixeron.image.Difference;
 import pixeron.image.Image;
 import pixeron.project.Project;
 import pixeron.step.Progress;
@@ -21,13 +20,11 @@ record ShownComparison(List<Place> places) {
     /**
      * @param result what was asked for
      * @param image what it is; empty when there is none
-     * @param difference from the first; empty for the first itself and where sizes differ
-     * @param map the signed differences as they are drawn
+     * @param map the signed differences from the first; empty for the first itself and where sizes differ
      * @param measures against the first
      * @param problem why there is no image, or none of the measures
      */
-    record Place(Result result, Optional<Shown.Described> image, Optional<Difference> difference,
-            Optional<Shown.Described> map, Optional<Comparison> measures, String problem) {
+    record Place(Result result, Optional<Shown.Described> image, Optional<Shown.Described> map, Optional<Comparison> measures, String problem) {
     }
 
     static ShownComparison of(Project project, List<Result> results, Progress progress) {
@@ -39,7 +36,7 @@ record ShownComparison(List<Place> places) {
                 places.add(place(result, image, first));
                 first = first == null ? image : first;
             } catch (PixeronException problem) {
-                places.add(new Place(result, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
+                places.add(new Place(result, Optional.empty(), Optional.empty(), Optional.empty(),
                         problem.getMessage()));
             }
             progress.report((double) places.size() / results.size());
@@ -50,14 +47,12 @@ record ShownComparison(List<Place> places) {
     private static Place place(Result result, Image image, Image first) {
         Optional<Shown.Described> described = Optional.of(Shown.Described.of(image));
         if (first == null) {
-            return new Place(result, described, Optional.empty(), Optional.empty(), Optional.empty(), "");
+            return new Place(result, described, Optional.empty(), Optional.empty(), "");
         }
         try {
-            Difference difference = Difference.of(first, image);
-            return new Place(result, described, Optional.of(difference),
-                    Optional.of(Shown.Described.of(difference.image())), Optional.of(Comparison.of(first, image)), "");
+            return new Place(result, described, Optional.of(Shown.Described.of(Comparison.difference(first, image))), Optional.of(Comparison.of(first, image)), "");
         } catch (PixeronException otherSize) {
-            return new Place(result, described, Optional.empty(), Optional.empty(), Optional.empty(),
+            return new Place(result, described, Optional.empty(), Optional.empty(),
                     otherSize.getMessage());
         }
     }

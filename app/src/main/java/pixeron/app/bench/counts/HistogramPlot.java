@@ -3,21 +3,21 @@ package pixeron.app.bench.counts;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.IntConsumer;
+import javafx.geometry.Insets;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import pixeron.app.bench.parts.Plot;
 import pixeron.app.model.Search;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
 
 /** The counts of levels before and after as bars; a bar can be pointed at and picked. */
-public final class HistogramPlot extends Region {
+public final class HistogramPlot extends Plot {
 
     private static final double AXIS = 20;
     private static final double TOP = 12;
@@ -34,8 +34,6 @@ public final class HistogramPlot extends Region {
     public record Style(int width, boolean isLogarithmic, boolean hasRunning) {
     }
 
-    private final Theme theme;
-    private final Canvas canvas = new Canvas();
     private Optional<Histogram> before = Optional.empty();
     private Optional<Histogram> after = Optional.empty();
     private Style style = new Style(1, false, false);
@@ -47,9 +45,7 @@ public final class HistogramPlot extends Region {
      * @param onPick told the bin that was picked, and whether its bar of After was
      */
     public HistogramPlot(Theme theme, IntConsumer onPoint, BiConsumer<Integer, Boolean> onPick) {
-        this.theme = theme;
-        getStyleClass().add("plot");
-        getChildren().add(canvas);
+        super(theme, "plot", Insets.EMPTY);
         setMinSize(0, 0);
         addEventHandler(MouseEvent.MOUSE_MOVED, event -> point(binAt(event.getX()), onPoint));
         addEventHandler(MouseEvent.MOUSE_EXITED, event -> point(-1, onPoint));
@@ -59,7 +55,6 @@ public final class HistogramPlot extends Region {
                 onPick.accept(bin, isAfterAt(event.getX(), bin));
             }
         });
-        theme.paletteProperty().subscribe(palette -> paint());
     }
 
     public void show(Optional<Histogram> newBefore, Optional<Histogram> newAfter, Style newStyle, Optional<Search> newLit) {
@@ -87,11 +82,11 @@ public final class HistogramPlot extends Region {
     }
 
     private double slot() {
-        return canvas.getWidth() / bins();
+        return across() / bins();
     }
 
     private int binAt(double x) {
-        return maximum() == 0 || x < 0 || x >= canvas.getWidth() ? -1 : (int) (x / slot());
+        return maximum() == 0 || x < 0 || x >= across() ? -1 : (int) (x / slot());
     }
 
     /** With few bins the bars stand side by side; else After is meant where only it is shown. */
@@ -100,22 +95,13 @@ public final class HistogramPlot extends Region {
     }
 
     @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        paint();
-    }
-
-    private void paint() {
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
-        graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
-        if (maximum() == 0 || canvas.getHeight() < 2 * AXIS) {
+    protected void paint(GraphicsContext graphics, Palette palette) {
+        if (maximum() == 0 || tall() < 2 * AXIS) {
             return;
         }
-        Palette palette = theme.palette();
         if (pointed >= 0) {
             graphics.setFill(palette.line());
-            graphics.fillRect(pointed * slot(), 0, Math.max(1, slot()), canvas.getHeight() - AXIS);
+            graphics.fillRect(pointed * slot(), 0, Math.max(1, slot()), tall() - AXIS);
         }
         lit.ifPresent(search -> paintLit(graphics, search, palette));
         double tallest = Math.max(tallest(before), tallest(after));
@@ -133,7 +119,7 @@ public final class HistogramPlot extends Region {
             double from = levels.low() / style.width() * slot();
             double to = (levels.high() / style.width() + 1) * slot();
             graphics.setFill(palette.picked());
-            graphics.fillRect(from, canvas.getHeight() - AXIS, Math.max(3, to - from), 4);
+            graphics.fillRect(from, tall() - AXIS, Math.max(3, to - from), 4);
         }
     }
 
@@ -150,7 +136,7 @@ public final class HistogramPlot extends Region {
     }
 
     private double room() {
-        return canvas.getHeight() - AXIS - TOP;
+        return tall() - AXIS - TOP;
     }
 
     /** Few bins: two bars side by side for each; many: thin bars over one another. */
@@ -167,9 +153,9 @@ public final class HistogramPlot extends Region {
             if (counts[bin] > 0) {
                 double x = bin * slot + (isFew ? slot * (0.08 + 0.44 * place) : 0);
                 double tall = Math.max(1, room() * scaled(counts[bin]) / tallest);
-                graphics.fillRect(x, canvas.getHeight() - AXIS - tall, width, tall);
+                graphics.fillRect(x, tall() - AXIS - tall, width, tall);
                 if (isFew && width > 10) {
-                    graphics.fillText(Integer.toString(counts[bin]), x + width / 2, canvas.getHeight() - AXIS - tall);
+                    graphics.fillText(Integer.toString(counts[bin]), x + width / 2, tall() - AXIS - tall);
                 }
             }
         }
@@ -189,7 +175,7 @@ public final class HistogramPlot extends Region {
             running += counts[bin];
             x[2 * bin] = bin * slot();
             x[2 * bin + 1] = (bin + 1) * slot();
-            y[2 * bin] = canvas.getHeight() - AXIS - room() * running / all;
+            y[2 * bin] = tall() - AXIS - room() * running / all;
             y[2 * bin + 1] = y[2 * bin];
         }
         graphics.setStroke(color);
@@ -201,11 +187,11 @@ public final class HistogramPlot extends Region {
     }
 
     private void paintAxis(GraphicsContext graphics, Palette palette) {
-        double y = canvas.getHeight() - AXIS;
+        double y = tall() - AXIS;
         graphics.setStroke(palette.line());
-        graphics.strokeLine(0, y + 0.5, canvas.getWidth(), y + 0.5);
+        graphics.strokeLine(0, y + 0.5, across(), y + 0.5);
         graphics.setFill(palette.soft());
-        graphics.setFont(Font.font(Theme.NUMBERS, 11 * theme.scale()));
+        graphics.setFont(numbers());
         graphics.setTextBaseline(VPos.TOP);
         int last = bins() - 1;
         boolean isFew = last < FEW_BINS;
@@ -214,7 +200,7 @@ public final class HistogramPlot extends Region {
             int bin = Math.min(last, (int) ((long) (last + (isFew ? 0 : 1)) * n / Math.max(1, labels)));
             boolean isEnd = !isFew && (n == 0 || n == labels);
             graphics.setTextAlign(!isEnd ? TextAlignment.CENTER : n == 0 ? TextAlignment.LEFT : TextAlignment.RIGHT);
-            double x = !isEnd ? (bin + 0.5) * slot() : n == 0 ? 0 : canvas.getWidth();
+            double x = !isEnd ? (bin + 0.5) * slot() : n == 0 ? 0 : across();
             graphics.fillText(Integer.toString(n == labels && style.width() > 1 && !isFew ? maximum()
                     : bin * style.width()), x, y + 4);
         }

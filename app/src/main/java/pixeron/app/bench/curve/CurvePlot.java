@@ -1,18 +1,15 @@
 package pixeron.app.bench.curve;
 
 import java.util.Optional;
-import java.util.function.BiConsumer;
+import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import pixeron.app.bench.parts.Plot;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
@@ -21,7 +18,7 @@ import pixeron.step.Handle;
 import pixeron.step.Mapping;
 
 /** Draws a curve with the counts of levels along its axes, and lets its handles be dragged. */
-final class CurvePlot extends Region {
+final class CurvePlot extends Plot {
 
     private static final double LEFT = 92;
     private static final double BOTTOM = 76;
@@ -45,19 +42,15 @@ final class CurvePlot extends Region {
         void remove(Handle handle);
     }
 
-    private final Theme theme;
     private final Listener listener;
-    private final Canvas canvas = new Canvas();
     private ShownCurve curve;
     private int pickedLevel = -1;
     private Optional<Handle> held = Optional.empty();
     private String chosen = "";
 
     CurvePlot(Theme theme, Listener listener) {
-        this.theme = theme;
+        super(theme, "curve-plot", Insets.EMPTY);
         this.listener = listener;
-        getStyleClass().add("curve-plot");
-        getChildren().add(canvas);
         setMinSize(0, 0);
         setFocusTraversable(true);
         focusedProperty().subscribe(isFocused -> paint());
@@ -71,7 +64,6 @@ final class CurvePlot extends Region {
         addEventHandler(MouseEvent.MOUSE_MOVED, event -> setCursor(at(event.getX(), event.getY()).isPresent()
                 ? Cursor.HAND : Cursor.DEFAULT));
         addEventHandler(KeyEvent.KEY_PRESSED, this::keyPressed);
-        theme.paletteProperty().subscribe(palette -> paint());
     }
 
     /** @param level the level of the picked pixel, −1 for none */
@@ -152,11 +144,11 @@ final class CurvePlot extends Region {
     }
 
     private double plotWidth() {
-        return Math.max(1, canvas.getWidth() - LEFT - RIGHT);
+        return Math.max(1, across() - LEFT - RIGHT);
     }
 
     private double plotHeight() {
-        return Math.max(1, canvas.getHeight() - TOP - BOTTOM);
+        return Math.max(1, tall() - TOP - BOTTOM);
     }
 
     private int resultMaximum() {
@@ -183,19 +175,10 @@ final class CurvePlot extends Region {
     }
 
     @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        paint();
-    }
-
-    private void paint() {
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
-        graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
-        if (curve == null || curve.mapping().isEmpty() || canvas.getHeight() < BOTTOM + TOP + 40) {
+    protected void paint(GraphicsContext graphics, Palette palette) {
+        if (curve == null || curve.mapping().isEmpty() || tall() < BOTTOM + TOP + 40) {
             return;
         }
-        Palette palette = theme.palette();
         Mapping mapping = curve.mapping().get();
         paintGround(graphics, palette);
         paintClipped(graphics, mapping, palette);
@@ -215,7 +198,7 @@ final class CurvePlot extends Region {
         graphics.setLineDashes(2, 4);
         graphics.strokeLine(LEFT, TOP + plotHeight(), LEFT + plotWidth(), TOP);
         graphics.setLineDashes((double[]) null);
-        graphics.setFont(Font.font(Theme.NUMBERS, 11 * theme.scale()));
+        graphics.setFont(numbers());
         graphics.setFill(palette.before());
         graphics.setTextBaseline(VPos.TOP);
         double below = TOP + plotHeight() + BARS + 8;
@@ -251,7 +234,7 @@ final class CurvePlot extends Region {
         }
         // The shape says it as well: where the curve is cut off stands a mark.
         graphics.setFill(palette.differ());
-        graphics.setFont(Font.font(Theme.NUMBERS, 12 * theme.scale()));
+        graphics.setFont(numbers());
         graphics.setTextBaseline(VPos.CENTER);
         if (mapping.above() > 0) {
             graphics.setTextAlign(TextAlignment.RIGHT);
@@ -264,19 +247,16 @@ final class CurvePlot extends Region {
     }
 
     private void paintCounts(GraphicsContext graphics, Histogram counts, Color color, boolean isAcross) {
-        graphics.setFill(color.deriveColor(0, 1, 1, 0.75));
         int maximum = counts.maximumLevel();
         double slot = (isAcross ? plotWidth() : plotHeight()) / Math.max(1, maximum);
         double width = Math.max(1, Math.min(12, slot * 0.7));
-        for (int level = 0; level <= maximum; level++) {
-            double tall = counts.count(level) == 0 ? 0
-                    : Math.max(1, (BARS - 4) * counts.count(level) / counts.tallest());
-            if (tall > 0 && isAcross) {
+        bars(graphics, counts, color.deriveColor(0, 1, 1, 0.75), BARS - 4, (level, tall) -> {
+            if (isAcross) {
                 graphics.fillRect(LEFT + level * slot - width / 2, TOP + plotHeight() + 4, width, tall);
-            } else if (tall > 0) {
+            } else {
                 graphics.fillRect(LEFT - 4 - tall, TOP + plotHeight() - level * slot - width / 2, tall, width);
             }
-        }
+        });
     }
 
     private void paintCurve(GraphicsContext graphics, Mapping mapping, Palette palette) {
@@ -342,7 +322,7 @@ final class CurvePlot extends Region {
         graphics.setFill(palette.ink());
         graphics.setTextAlign(x > LEFT + plotWidth() - 80 ? TextAlignment.RIGHT : TextAlignment.LEFT);
         graphics.setTextBaseline(VPos.TOP);
-        graphics.setFont(Font.font(Theme.NUMBERS, 12 * theme.scale()));
+        graphics.setFont(numbers());
         graphics.fillText(handle.name() + " = " + handle.level(), x + (x > LEFT + plotWidth() - 80 ? -6 : 6), TOP + 4);
     }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
+import pixeron.byhand.Verdict;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
@@ -41,7 +42,7 @@ public final class Words {
     }
 
     public static String counts(Check check, int cells) {
-        int notUnderstood = check.count(pixeron.byhand.CellCheck.State.NOT_UNDERSTOOD);
+        int notUnderstood = check.count(pixeron.byhand.Verdict.NOT_UNDERSTOOD);
         return check.filled() + " of " + cells + " filled · " + check.agree() + " agree · "
                 + check.differing().size() + " differ" + (notUnderstood == 0 ? "" : " · " + notUnderstood
                         + " not understood");
@@ -65,5 +66,16 @@ public final class Words {
 
     public static Optional<Image> image(Optional<Shown.Described> described) {
         return described.map(Shown.Described::image);
+    }
+
+    /** @return the mark of a value by hand: its shape says what its colour says, the number how far off it is */
+    public static String mark(Verdict verdict, Optional<Value> difference) {
+        return switch (verdict) {
+            case AGREES -> "✓";
+            case DIFFERS -> (difference.orElseThrow().signum() > 0 ? "▲" : "▼") + Decimals.approximate(difference.get().absolute());
+            case NOT_ROUNDED -> "≈";
+            case FOLLOWS -> "↳";
+            case NOT_UNDERSTOOD -> "?";
+        };
     }
 }

@@ -18,6 +18,7 @@ import pixeron.app.sheet.paint.ImagePainter;
 import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.table.TableCheck;
 import pixeron.working.Line;
 import pixeron.working.Run;
@@ -112,7 +113,7 @@ final class RowPane extends VBox {
         callout.setManaged(cell.isPresent());
         callout.getStyleClass().removeAll("right", "wrong");
         cell.ifPresent(found -> {
-            callout.getStyleClass().add(found.state() == TableCheck.State.AGREES ? "right" : "wrong");
+            callout.getStyleClass().add(found.state() == Verdict.AGREES ? "right" : "wrong");
             mark.setText(TableWords.mark(found));
             words.setText(sentence);
         });

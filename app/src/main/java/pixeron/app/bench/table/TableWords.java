@@ -1,6 +1,8 @@
 package pixeron.app.bench.table;
 
 import java.util.List;
+import pixeron.app.bench.parts.Words;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
 import pixeron.number.Decimals;
@@ -34,20 +36,14 @@ public final class TableWords {
         if (check.cells().isEmpty()) {
             return "type into the ochre columns, paste a block, or open a file";
         }
-        int follow = check.count(TableCheck.State.FOLLOWS);
-        return check.cells().size() + " filled · " + check.count(TableCheck.State.AGREES) + " agree · "
-                + check.count(TableCheck.State.DIFFERS) + " differ" + (follow == 0 ? "" : " · " + follow + " follow");
+        int follow = check.count(Verdict.FOLLOWS);
+        return check.cells().size() + " filled · " + check.count(Verdict.AGREES) + " agree · "
+                + check.count(Verdict.DIFFERS) + " differ" + (follow == 0 ? "" : " · " + follow + " follow");
     }
 
     /** @return the mark of a cell: its shape says what its colour says */
     public static String mark(TableCheck.Cell cell) {
-        return switch (cell.state()) {
-            case AGREES -> "✓";
-            case DIFFERS -> (cell.difference().orElseThrow().signum() > 0 ? "▲" : "▼")
-                    + Decimals.approximate(cell.difference().orElseThrow().absolute());
-            case FOLLOWS -> "↳";
-            case NOT_UNDERSTOOD -> "?";
-        };
+        return Words.mark(cell.state(), cell.difference());
     }
 
     static String sentence(TableCheck check, TableCheck.Cell cell, Table table, List<TableSlip> slips) {
@@ -57,9 +53,9 @@ public final class TableWords {
         return wrote + switch (cell.state()) {
             case AGREES -> "That agrees.";
             case NOT_UNDERSTOOD -> "That is neither a number nor an expression.";
-            case DIFFERS -> "Right is " + value(cell.value()) + (check.count(TableCheck.State.FOLLOWS) > 0
+            case DIFFERS, NOT_ROUNDED -> "Right is " + value(cell.value()) + (check.count(Verdict.FOLLOWS) > 0
                     && check.first().filter(cell::equals).isPresent()
-                    ? ": the first slip is here, and " + check.count(TableCheck.State.FOLLOWS)
+                    ? ": the first slip is here, and " + check.count(Verdict.FOLLOWS)
                             + " later cells follow from it or from others." : ".") + slip;
             case FOLLOWS -> "That is right, given your earlier cells. "
                     + check.first().map(first -> "The first slip is at " + row(table, first.row()) + ", "

@@ -37,6 +37,7 @@ import pixeron.app.model.Search;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Target;
 import pixeron.app.theme.Theme;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.format.CellTable;
@@ -335,7 +336,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         int from = view.chosenRow().orElse(-1);
         int column = view.chosenColumn().map(table.columns()::indexOf).orElse(-1);
         List<TableCheck.Cell> slips = shown.check(table).cells().stream()
-                .filter(cell -> cell.state() == TableCheck.State.DIFFERS).toList();
+                .filter(cell -> cell.state() == Verdict.DIFFERS).toList();
         slips.stream().filter(cell -> cell.row() > from || cell.row() == from
                 && table.columns().indexOf(cell.column()) > column).findFirst().or(() -> slips.stream().findFirst())
                 .ifPresentOrElse(cell -> {

@@ -158,7 +158,7 @@ final class NumbersByHand extends FlowPane {
             case AGREES -> "agrees";
             case FOLLOWS -> "right, given your number before it";
             case NOT_UNDERSTOOD -> found.byHand().problem();
-            case DIFFERS -> slips.stream().filter(slip -> slip.cells().contains(found)).findFirst().map(TableSlip::text)
+            case DIFFERS, NOT_ROUNDED -> slips.stream().filter(slip -> slip.cells().contains(found)).findFirst().map(TableSlip::text)
                     .orElse("differs");
         }).orElse("");
         mark.setTooltip(why.isEmpty() ? null : new Tooltip(why));

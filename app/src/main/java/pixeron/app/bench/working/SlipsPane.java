@@ -184,8 +184,8 @@ public final class SlipsPane extends ScrollPane {
         Label id = new Label(String.join(" and ", slip.ids()));
         id.getStyleClass().add("step-detail");
         VBox text = new VBox(words, id);
-        if (!slip.certainty().isEmpty()) {
-            Label sure = new Label(slip.certainty());
+        if (!slip.certainty().words().isEmpty()) {
+            Label sure = new Label(slip.certainty().words());
             sure.setWrapText(true);
             sure.getStyleClass().add("slip-certainty");
             text.getChildren().add(1, sure);
@@ -200,7 +200,7 @@ public final class SlipsPane extends ScrollPane {
             table.setOnAction(event -> show.accept(MiddlePane.View.TABLE));
             ways.getChildren().add(table);
         }
-        slip.telling().ifPresent(telling -> ways.getChildren().add(way("Go to the one that tells", telling.pixel())));
+        slip.certainty().telling().ifPresent(telling -> ways.getChildren().add(way("Go to the one that tells", telling.pixel())));
         ways.getStyleClass().add("slip-ways");
         HBox row = new HBox(text, ways);
         row.getStyleClass().addAll("callout", "wrong");

@@ -23,6 +23,7 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.bench.parts.Copy;
+import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.parts.WorkingLines;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
@@ -30,6 +31,7 @@ import pixeron.app.model.Walking;
 import pixeron.app.sheet.paint.HandPainter;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.CellCheck;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.parts.WrongPart;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.image.Image;
@@ -211,7 +213,7 @@ public final class WorkingPane extends BorderPane {
         Optional<CellCheck> cell = shown.check().cells().stream().filter(c -> c.pixel().equals(picked)).findFirst();
         cell.ifPresent(check -> {
             boolean isFollowing = shown.following().pixels().contains(picked);
-            boolean isRight = check.state() == CellCheck.State.AGREES || isFollowing;
+            boolean isRight = check.state() == Verdict.AGREES || isFollowing;
             callout.getStyleClass().removeAll("right", "wrong");
             callout.getStyleClass().add(isRight ? "right" : "wrong");
             Label mark = new Label(isFollowing ? "↳" : mark(check));
@@ -234,24 +236,18 @@ public final class WorkingPane extends BorderPane {
     }
 
     private static String mark(CellCheck check) {
-        return switch (check.state()) {
-            case AGREES -> "✓";
-            case DIFFERS -> (check.difference().orElseThrow().signum() > 0 ? "▲ " : "▼ ")
-                    + Decimals.approximate(check.difference().orElseThrow().absolute());
-            case NOT_ROUNDED -> "≈";
-            case NOT_UNDERSTOOD -> "?";
-        };
+        return Words.mark(check.state(), check.difference());
     }
 
     private static String words(CellCheck check, List<Explanation> slips) {
         String wrote = "You wrote " + check.byHand().text() + worth(check) + ". ";
-        if (check.state() == CellCheck.State.AGREES) {
+        if (check.state() == Verdict.AGREES) {
             return wrote + "That agrees.";
-        } else if (check.state() == CellCheck.State.NOT_UNDERSTOOD) {
+        } else if (check.state() == Verdict.NOT_UNDERSTOOD) {
             return wrote + "That is neither a number nor an expression. " + check.byHand().problem();
         }
         Optional<Explanation> slip = slips.stream().filter(s -> s.pixels().contains(check.pixel())).findFirst();
-        return wrote + slip.map(Explanation::text).orElseGet(() -> check.state() == CellCheck.State.NOT_ROUNDED
+        return wrote + slip.map(Explanation::text).orElseGet(() -> check.state() == Verdict.NOT_ROUNDED
                 ? "That is right before rounding and overflow."
                 : "It " + HandPainter.words(check) + "; no slip that is known explains it.");
     }

@@ -13,6 +13,7 @@ import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.HandValue;
+import pixeron.byhand.Verdict;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 
@@ -79,7 +80,7 @@ public final class HandPainter implements Painter {
         Palette palette = theme.palette();
         CellCheck check = areMarksShown ? checks.get(pixel) : null;
         boolean isFollowing = following.contains(pixel);
-        boolean isWrong = check != null && check.state() != CellCheck.State.AGREES && !isFollowing;
+        boolean isWrong = check != null && check.state() != Verdict.AGREES && !isFollowing;
         double x = Math.floor(extent.x(pixel.column()));
         double y = Math.floor(extent.y(pixel.row()));
         double side = extent.cell();
@@ -119,7 +120,7 @@ public final class HandPainter implements Painter {
                     isCorner ? Math.min(7, side / 5) : side / 2.5);
             return;
         }
-        boolean isAgreeing = check.state() == CellCheck.State.AGREES;
+        boolean isAgreeing = check.state() == Verdict.AGREES;
         graphics.setFill(isAgreeing ? palette.agree() : palette.differ());
         graphics.setStroke(isAgreeing ? palette.agree() : palette.differ());
         double size = isCorner ? Math.min(7, side / 5) : side / 2.5;
@@ -179,6 +180,7 @@ public final class HandPainter implements Painter {
             case AGREES -> "agrees";
             case DIFFERS -> "differs by " + Decimals.signed(check.difference().orElseThrow());
             case NOT_ROUNDED -> "right before rounding";
+            case FOLLOWS -> "right for your own earlier values";
             case NOT_UNDERSTOOD -> "not understood";
         };
     }

@@ -8,7 +8,11 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** The value was neither rounded nor brought into 0 … M: two things left out, so it comes after the single ones. */
+/**
+ * The value was neither rounded nor brought into 0 … M: two things left out, so it comes after the single ones.
+ *
+ * <p>Gives the exact value where both rounding and overflow would change something. Source: docs/slips.md.
+ */
 public final class LeftUnfinished implements Slip {
 
     @Override

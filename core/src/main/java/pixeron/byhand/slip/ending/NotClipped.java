@@ -7,7 +7,11 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** A value outside 0 … M was left as it was, where it should be clipped or go round. */
+/**
+ * A value outside 0 … M was left as it was, where it should be clipped or go round.
+ *
+ * <p>Gives the rounded value, where it is below 0 or above M of the result. Source: docs/slips.md.
+ */
 public final class NotClipped implements Slip {
 
     @Override

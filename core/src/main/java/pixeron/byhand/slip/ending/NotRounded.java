@@ -7,7 +7,12 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** The value was left with its fraction. */
+/**
+ * The value was left with its fraction.
+ *
+ * <p>Gives the exact value, where it is no whole number, brought into 0 … M as the step says. Source:
+ * docs/slips.md.
+ */
 public final class NotRounded implements Slip {
 
     @Override

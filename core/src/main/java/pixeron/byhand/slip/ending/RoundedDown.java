@@ -9,7 +9,11 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** The fraction was dropped, or the value rounded down, where the step rounds otherwise. */
+/**
+ * The fraction was dropped, or the value rounded down, where the step rounds otherwise.
+ *
+ * <p>Gives the exact value toward 0, or ⌊exact⌋, where it is no whole number. Source: docs/slips.md.
+ */
 public final class RoundedDown implements Slip {
 
     @Override

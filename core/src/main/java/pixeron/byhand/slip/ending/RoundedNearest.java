@@ -8,7 +8,11 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** The value was rounded to nearest where the step rounds otherwise. */
+/**
+ * The value was rounded to nearest where the step rounds otherwise.
+ *
+ * <p>Gives the whole number nearest to the exact value, halves away from 0. Source: docs/slips.md.
+ */
 public final class RoundedNearest implements Slip {
 
     @Override

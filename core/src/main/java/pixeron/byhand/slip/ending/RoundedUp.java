@@ -8,7 +8,11 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** The value was always rounded up. */
+/**
+ * The value was always rounded up.
+ *
+ * <p>Gives ⌈exact⌉, where it is no whole number. Source: docs/slips.md.
+ */
 public final class RoundedUp implements Slip {
 
     @Override

@@ -8,7 +8,11 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** Halves were rounded to the even neighbor. */
+/**
+ * Halves were rounded to the even neighbor.
+ *
+ * <p>Gives the even of both neighbors, where the exact value is half way between. Source: docs/slips.md.
+ */
 public final class TiesToEven implements Slip {
 
     @Override

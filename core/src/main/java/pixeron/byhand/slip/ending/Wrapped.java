@@ -7,7 +7,11 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
 
-/** A value outside 0 … M went round instead of being clipped. */
+/**
+ * A value outside 0 … M went round instead of being clipped.
+ *
+ * <p>Gives rounded mod (M + 1) with M of the result, where it is below 0 or above M. Source: docs/slips.md.
+ */
 public final class Wrapped implements Slip {
 
     @Override

@@ -15,7 +15,13 @@ import pixeron.step.Way;
 import pixeron.step.key.Amount;
 import pixeron.step.key.NumberParameter;
 
-/** M + 1, the number of levels, was taken where M belongs: in the formula, or in a key that is M; with and without clipping. */
+/**
+ * M + 1, the number of levels, was taken where M belongs: in the formula, or in a key that is M; with and without
+ * clipping.
+ *
+ * <p>Gives the formula with M + 1 for M, brought to an end as the step says, or with M + 1 there as well. Source:
+ * docs/slips.md.
+ */
 public final class CountForMaximum implements Slip {
 
     @Override

@@ -9,7 +9,11 @@ import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Way;
 
-/** M was taken where the number of levels, M + 1, belongs: in what wraps round, and in a formula with L. */
+/**
+ * M was taken where the number of levels, M + 1, belongs: in what wraps round, and in a formula with L.
+ *
+ * <p>Gives value mod M for value mod (M + 1), or the formula with M for L. Source: docs/slips.md.
+ */
 public final class MaximumForCount implements Slip {
 
     @Override

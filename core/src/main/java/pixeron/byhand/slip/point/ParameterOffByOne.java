@@ -12,7 +12,11 @@ import pixeron.step.key.Amount;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
 
-/** One number of the step was taken one too large or too small. */
+/**
+ * One number of the step was taken one too large or too small.
+ *
+ * <p>Gives the step with that number plus or minus 1, where its line allows that. Source: docs/slips.md.
+ */
 public final class ParameterOffByOne implements Slip {
 
     @Override

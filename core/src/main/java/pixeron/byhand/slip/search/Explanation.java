@@ -2,6 +2,7 @@ package pixeron.byhand.slip.search;
 
 import java.util.List;
 import java.util.Optional;
+import pixeron.byhand.Claim;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.step.Explained;
@@ -10,16 +11,25 @@ import pixeron.step.Explained;
  * A slip that explains cells, or two at once.
  *
  * @param ids the slip; two when both were made at once
- * @param explains how many cells it explains
- * @param of how many differing cells there were to be explained: all of them, or those that were left
+ * @param claim how many cells it explains, of how many differing ones that were to be explained: all, or those that were left
  * @param text one sentence for the person
- * @param certainty how sure that is, one sentence; empty where there is nothing to be said
- * @param telling a cell that would tell it from another that explains the same; empty where none is needed
+ * @param certainty how sure that is
  * @param pixels the explained cells in reading order
  * @param done what was worked out instead, whose working can be shown beside the right one; empty where that is no step
  */
-public record Explanation(List<String> ids, int explains, int of, String text, String certainty, Optional<Telling> telling,
-        List<Pixel> pixels, Optional<Explained> done) {
+public record Explanation(List<String> ids, Claim claim, String text, Certainty certainty, List<Pixel> pixels,
+        Optional<Explained> done) {
+
+    /**
+     * How sure an explanation is.
+     *
+     * @param words one sentence; empty where there is nothing to be said
+     * @param telling a cell that would tell it from another that explains the same; empty where none is needed
+     */
+    public record Certainty(String words, Optional<Telling> telling) {
+
+        static final Certainty UNSAID = new Certainty("", Optional.empty());
+    }
 
     /**
      * A cell that is not filled and would tell one slip from another.
@@ -34,6 +44,16 @@ public record Explanation(List<String> ids, int explains, int of, String text, S
     public Explanation {
         ids = List.copyOf(ids);
         pixels = List.copyOf(pixels);
+    }
+
+    /** @return how many cells it explains */
+    public int explains() {
+        return claim.explains();
+    }
+
+    /** @return how many differing cells there were to be explained */
+    public int of() {
+        return claim.of();
     }
 
     /** @return the slip; of two the one that explains more by itself */

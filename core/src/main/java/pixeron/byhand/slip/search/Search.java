@@ -13,6 +13,9 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.Claim;
+import pixeron.byhand.Verdict;
+import pixeron.byhand.slip.search.Explanation.Certainty;
 import pixeron.byhand.slip.search.Explanation.Telling;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
@@ -22,7 +25,6 @@ import pixeron.step.Progress;
 /** The search for slips in one sheet. */
 final class Search {
 
-    private static final int FEWEST = 2;
     /** Two slips at once say more than one, so more must speak for them. */
     private static final int FEWEST_FOR_TWO = 4;
     /** So many cells more than single slips one after the other must two at once explain. */
@@ -65,7 +67,7 @@ final class Search {
         this.pairs = pairs;
         this.blank = blank;
         this.progress = progress;
-        this.agreeing = new ArrayList<>(check.cells().stream().filter(cell -> cell.state() == CellCheck.State.AGREES)
+        this.agreeing = new ArrayList<>(check.cells().stream().filter(cell -> cell.state() == Verdict.AGREES)
                 .map(cell -> Asked.of(cell, frame)).toList());
         this.left = new ArrayList<>(check.differing().stream().map(cell -> Asked.of(cell, frame)).toList());
         this.hasFractions = left.stream().anyMatch(cell -> cell.cell().byHand().isDetailed());
@@ -76,7 +78,7 @@ final class Search {
 
     Findings find() {
         List<Explanation> explanations = new ArrayList<>();
-        while (left.size() >= FEWEST) {
+        while (left.size() >= Claim.FEWEST) {
             int all = left.size();
             List<Found> one = oneAfterTheOther();
             int byOne = one.stream().mapToInt(found -> found.explained().size()).sum();
@@ -104,8 +106,8 @@ final class Search {
         List<Found> all = new ArrayList<>();
         List<Asked> leftBefore = List.copyOf(left);
         int explainedBefore = explained.size();
-        while (left.size() >= FEWEST) {
-            Found found = best(singles, Math.max(FEWEST, (left.size() + 1) / 2));
+        while (left.size() >= Claim.FEWEST) {
+            Found found = best(singles, Claim.needed(left.size()));
             if (found == null) {
                 break;
             }
@@ -168,15 +170,14 @@ final class Search {
     private Explanation explanation(Found found, boolean isFirst) {
         int explains = found.explained().size();
         Candidate slip = found.candidate();
-        String all = explains == FEWEST ? "Both" : "All " + explains;
-        String cells = (explains == left.size() ? all : explains + " of the " + left.size())
+        String cells = new Claim(explains, left.size()).words()
                 + (isFirst ? " differing cells" : " other differing cells");
         List<Pixel> pixels = found.explained().stream().map(Asked::pixel).sorted().toList();
         List<Pixel> places = found.rivals().isEmpty() ? List.of() : blank.get();
         Optional<Rival> rival = found.rivals().stream().flatMap(other -> slip.telling(other, places).map(telling ->
                 new Rival(other, telling)).stream()).findFirst();
-        return new Explanation(ordered(slip), explains, left.size(), cells + " are what you get when " + slip.way().words()
-                + ".", certainty(explains, rival, found), rival.map(Rival::telling), pixels, slip.way().done());
+        return new Explanation(ordered(slip), new Claim(explains, left.size()), cells + " are what you get when " + slip.way().words()
+                + ".", new Certainty(certainty(explains, rival, found), rival.map(Rival::telling)), pixels, slip.way().done());
     }
 
     /** Of two slips, the one that explains more by itself is named first. */

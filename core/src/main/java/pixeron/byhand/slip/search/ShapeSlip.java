@@ -2,6 +2,8 @@ package pixeron.byhand.slip.search;
 
 import java.util.List;
 import java.util.Optional;
+import pixeron.byhand.Claim;
+import pixeron.byhand.slip.search.Explanation.Certainty;
 import pixeron.image.Frame;
 import pixeron.step.Operation;
 
@@ -17,8 +19,8 @@ public final class ShapeSlip {
      */
     public static Optional<Explanation> of(Frame written, Operation right) {
         return right.step().type().misread(right).filter(written::isSized).findFirst().map(frame -> new Explanation(
-                List.of("corner-for-size"), 0, 0, "The table has " + written.size() + " cells in place of " + right.frame().size()
-                + ": that is the rectangle when its last pixel and its size are mixed up.", "", Optional.empty(), List.of(),
+                List.of("corner-for-size"), new Claim(0, 0), "The table has " + written.size() + " cells in place of " + right.frame().size()
+                + ": that is the rectangle when its last pixel and its size are mixed up.", Certainty.UNSAID, List.of(),
                 Optional.empty()));
     }
 }

@@ -9,6 +9,8 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.Claim;
+import pixeron.byhand.slip.search.Explanation.Certainty;
 import pixeron.byhand.slip.sheet.SingleCell;
 import pixeron.image.Pixel;
 import pixeron.step.Explained;
@@ -111,8 +113,8 @@ public final class SlipFinder {
 
     /** One differing cell alone is no pattern; only a slip of writing is said of it. */
     private static Findings only(CellCheck cell) {
-        return SingleCell.of(cell).map(slip -> new Findings(List.of(new Explanation(List.of(slip.id()), 1, 1,
-                "The only differing value " + slip.words() + ".", "", Optional.empty(), List.of(cell.pixel()),
+        return SingleCell.of(cell).map(slip -> new Findings(List.of(new Explanation(List.of(slip.id()), new Claim(1, 1),
+                "The only differing value " + slip.words() + ".", Certainty.UNSAID, List.of(cell.pixel()),
                 Optional.empty())), List.of())).orElseGet(() -> new Findings(List.of(), List.of(cell)));
     }
 

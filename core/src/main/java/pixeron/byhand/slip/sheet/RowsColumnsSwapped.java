@@ -7,7 +7,11 @@ import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Way;
 
-/** The result was written down with rows for columns. */
+/**
+ * The result was written down with rows for columns.
+ *
+ * <p>Gives at (i, j) the right value of (j, i), where both are pixels of the result. Source: docs/slips.md.
+ */
 public final class RowsColumnsSwapped implements PlaceSlip {
 
     @Override

@@ -10,7 +10,12 @@ import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Way;
 
-/** The result was written down one row or one column beside where it belongs. */
+/**
+ * The result was written down one row or one column beside where it belongs.
+ *
+ * <p>Gives at (i, j) the right value of a pixel beside it: above, below, left or right. Source:
+ * docs/slips.md.
+ */
 public final class ShiftedByOne implements PlaceSlip {
 
     private static final Map<String, Pixel> DIRECTIONS = Map.of("down", new Pixel(1, 0), "up", new Pixel(-1, 0), "to the right",

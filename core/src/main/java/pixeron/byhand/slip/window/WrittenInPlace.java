@@ -11,7 +11,12 @@ import pixeron.walk.InPlace;
 import pixeron.walk.ScanOrder;
 import pixeron.walk.Visits;
 
-/** The result was written into the image that was being read; rows or columns first. */
+/**
+ * The result was written into the image that was being read; rows or columns first.
+ *
+ * <p>Gives s(i, j) of a window in which every pixel before (i, j) already has its result. Cost: the whole image before
+ * it. Source: docs/slips.md.
+ */
 public final class WrittenInPlace implements Slip {
 
     /** In a larger image nobody writes all values by hand, and all are needed here. */
