@@ -75,9 +75,14 @@ public final class Bench {
      * @param trouble told about what must not happen while calculating
      */
     public Bench(Background background, Consumer<RuntimeException> trouble) {
+        this(background, new Background(), trouble);
+    }
+
+    /** @param aside where else is calculated, so that neither waits for the other */
+    Bench(Background background, Background aside, Consumer<RuntimeException> trouble) {
         this.background = background;
         this.trouble = trouble;
-        this.walking = new Walking(this);
+        this.walking = new Walking(this, aside);
     }
 
     /**

@@ -30,7 +30,7 @@ import pixeron.walk.Walk;
 public final class Walking {
 
     private final Bench bench;
-    private final Background background = new Background();
+    private final Background background;
     private final ReadOnlyObjectWrapper<Walk> walk = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Score> score = new ReadOnlyObjectWrapper<>(Score.NONE);
     private final ReadOnlyObjectWrapper<Shown.Described> mistake = new ReadOnlyObjectWrapper<>();
@@ -45,8 +45,10 @@ public final class Walking {
     private PseudoCode code;
     private Explained codeOf;
 
-    Walking(Bench bench) {
+    /** @param background where the mistake is worked out, apart from what the bench shows */
+    Walking(Bench bench, Background background) {
         this.bench = bench;
+        this.background = background;
         bench.shownProperty().subscribe(this::follow);
         inPlace.subscribe(isOn -> findMistake());
         guessing.subscribe(isOn -> {
