@@ -57,6 +57,9 @@ public final class CountingPane extends HBox {
     private final ComboBox<String> sheet = new ComboBox<>();
     private final CheckBox absent = new CheckBox("absent levels too");
     private final ComboBox<ScanOrder> order = new ComboBox<>();
+    /** The longest is a share over the pixels of a sheet with its decimal: 4095/4096 ≈ 0.9998. */
+    private static final double SHARE_WIDTH = 152;
+
     private final Label place = new Label();
     private final VBox walkControls;
     private Optional<Tally> tally = Optional.empty();
@@ -128,11 +131,12 @@ public final class CountingPane extends HBox {
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("k", "level", 50, row -> Integer.toString(row.level()));
         column("n", "count n(k)", 60, row -> Integer.toString(row.count()));
-        column("p", "share p(k) = n(k) ÷ N", 105, row -> Decimals.working(row.share())
+        column("p", "share p(k) = n(k) ÷ N", SHARE_WIDTH, row -> Decimals.working(row.share())
                 + (Decimals.isShownAsFraction(row.share()) ? " ≈ " + Decimals.approximate(row.share()) : ""));
         column("running", "running count C(k)", 82, row -> Long.toString(row.running()));
         TableColumn<Row, Integer> marks = new TableColumn<>("tally");
         marks.setSortable(false);
+        marks.setMinWidth(60);
         marks.setCellValueFactory(data -> new ReadOnlyObjectWrapper<>(data.getValue().count()));
         marks.setCellFactory(column -> new MarksCell());
         table.getColumns().add(marks);
@@ -149,7 +153,8 @@ public final class CountingPane extends HBox {
         head.setTooltip(new Tooltip(words));
         column.setGraphic(head);
         column.setSortable(false);
-        column.setPrefWidth(width);
+        column.setPrefWidth(width * theme.scale());
+        column.setMinWidth(width * theme.scale());
         column.setCellValueFactory(data -> new ReadOnlyObjectWrapper<>(text.apply(data.getValue())));
         table.getColumns().add(column);
     }

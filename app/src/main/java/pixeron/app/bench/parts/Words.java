@@ -30,6 +30,12 @@ public final class Words {
                 + " · mean " + oneDecimal(facts.mean());
     }
 
+    /** @return the same for a narrow sheet */
+    public static String shortRange(ImageFacts facts) {
+        return Decimals.approximate(facts.smallest()) + " to " + Decimals.approximate(facts.largest()) + " · mean "
+                + oneDecimal(facts.mean());
+    }
+
     private static String oneDecimal(Value mean) {
         return String.format(java.util.Locale.ROOT, "%.1f", mean.asDouble()).replace('-', Decimals.MINUS);
     }

@@ -280,7 +280,8 @@ public final class SheetsPane extends HBox {
         frame.sheet().setPainter(painter);
         boolean isAroundZero = described.filter(look.display()::isAroundZero).isPresent();
         // The bar beside it says which values the ends are.
-        frame.setSubtitle(isAroundZero ? "◐ 0 is shown in the middle" : described.map(d -> Words.range(d.facts())).orElse(" "));
+        frame.setSubtitle(isAroundZero ? "◐ 0 is shown in the middle" : described.map(d ->
+                bench.shown().colour().isPresent() ? Words.shortRange(d.facts()) : Words.range(d.facts())).orElse(" "));
         boolean isPlain = !isAroundZero && look.display().scale() == Scale.GRAY
                 && look.display().range() == Display.Range.LEVELS;
         if (described.isEmpty() || isPlain) {

@@ -70,6 +70,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         Set<String> before = new LinkedHashSet<>(getColumns().stream().map(TableColumn::getId).toList());
         boolean isSameShape = table != null && table.name().equals(newTable.name()) && before.equals(columns)
                 && shownScale == theme.scale();
+        boolean isOther = table != newTable;
         shownScale = theme.scale();
         table = newTable;
         lastSeen = seen >= rows.size() ? Integer.MAX_VALUE : seen == 0 ? -1 : rows.get(seen - 1);
@@ -80,6 +81,10 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         check = newCheck;
         if (!isSameShape) {
             getColumns().setAll(columns.stream().map(this::column).toList());
+        } else {
+            // The same columns of another case have longer numbers, and what is written by hand grows.
+            getColumns().stream().filter(column -> isOther || column.isEditable()).forEach(column ->
+                    column.setPrefWidth(columnWidth(column.getId())));
         }
         if (!getItems().equals(rows)) {
             getItems().setAll(rows);
@@ -98,7 +103,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         column.setGraphic(head);
         column.setSortable(false);
         column.setReorderable(false);
-        column.setPrefWidth(theme.scale() * (isHand ? HAND_WIDTH : width(name)));
+        column.setPrefWidth(columnWidth(id));
         column.setEditable(isHand);
         if (isHand) {
             column.setCellFactory(made -> new HandCell(this, name));
@@ -108,6 +113,17 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
             column.setCellValueFactory(data -> new ReadOnlyObjectWrapper<>(text(data.getValue(), name)));
         }
         return column;
+    }
+
+    private double columnWidth(String id) {
+        return id.endsWith("*") ? handWidth(id.substring(0, id.length() - 1)) : theme.scale() * width(id);
+    }
+
+    /** What was written there stands beside a mark that says how far off it is. */
+    private double handWidth(String column) {
+        int longest = check.cells().stream().filter(cell -> cell.column().equals(column))
+                .mapToInt(cell -> cell.byHand().text().length() + TableWords.mark(cell).length()).max().orElse(0);
+        return theme.scale() * Math.max(HAND_WIDTH, 2 * PADDING + longest * CHARACTER);
     }
 
     private double width(String column) {

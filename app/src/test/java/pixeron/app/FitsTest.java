@@ -1,0 +1,60 @@
+package pixeron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.TreeMap;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.Tab;
+import javafx.scene.control.TabPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import org.junit.jupiter.api.Test;
+import pixeron.project.demo.DemoCase;
+import pixeron.project.demo.DemoCases;
+
+/** Whatever case is open and whatever view is chosen: no word on the bench is cut off. */
+class FitsTest extends WindowTest {
+
+    private final Map<String, String> cut = new TreeMap<>();
+
+    /** Takes down the words of labels and buttons that are shown shortened. */
+    private void look(String where) {
+        for (Node node : lookup((Labeled label) -> canBeSeen(label) && label.getText() != null && !label.getText().isEmpty()).queryAll()) {
+            Labeled label = (Labeled) node;
+            label.getChildrenUnmodifiable().stream().filter(Text.class::isInstance).map(Text.class::cast)
+                    .filter(text -> text.getText().endsWith("...") && !label.getText().endsWith("...")).findFirst()
+                    .ifPresent(text -> cut.putIfAbsent(label.getText() + " → " + text.getText(), where));
+        }
+    }
+
+    private void lookAtTabs(String where) {
+        for (Node node : lookup(".tab-pane").queryAll()) {
+            for (Tab tab : ((TabPane) node).getTabs()) {
+                interact(() -> ((TabPane) node).getSelectionModel().select(tab));
+                settle();
+                look(where + ", " + tab.getText());
+            }
+        }
+    }
+
+    @Test
+    void noWordIsCutOff() {
+        look("opening view");
+        for (DemoCase demo : DemoCases.all()) {
+            if (bench().shown() != null) {
+                push(KeyCode.SHORTCUT, KeyCode.W);
+            }
+            clickOn(demo.title());
+            settle();
+            lookAtTabs(demo.title());
+            for (KeyCode view : new KeyCode[] {KeyCode.F4, KeyCode.F5, KeyCode.F6, KeyCode.F3}) {
+                push(view);
+                settle();
+                look(demo.title() + ", " + view);
+            }
+        }
+        assertThat(cut).isEmpty();
+    }
+}
