@@ -105,6 +105,9 @@ public final class Typeset {
             return Operator.ADD.precedence();
         } else if (expression instanceof Binary binary) {
             return binary.operator().precedence();
+        } else if (expression instanceof Call call && call.function() == Function.SQRT) {
+            // √r^2 would be read as the root of r^2.
+            return Operator.POWER.precedence();
         }
         return expression instanceof Choice ? COMMA : ATOM;
     }

@@ -128,4 +128,33 @@ class FormulaTest {
             assertThat(problem).hasMessageContaining("zero");
         }
     }
+
+    /** Made ready to be evaluated often, an expression has the values and the refusals that it has otherwise. */
+    @Property(tries = 500)
+    void compiledIsEvaluated(@ForAll("expressions") Expression expression, @ForAll int first, @ForAll short second) {
+        Expression named = Trace.changed(expression, part -> part instanceof Literal literal
+                ? new Expression.Variable(literal.value().signum() > 0 ? "r" : "M") : part);
+        Value r = Rational.of(first, 7);
+        Value m = Rational.of(second);
+        Compiled compiled = Compiled.of(named, name -> name.equals("r") ? 1 : 0);
+        String expected = said(() -> Evaluator.evaluate(named, name -> name.equals("r") ? r : m));
+        assertThat(said(() -> compiled.at(m, r))).as(Typeset.text(named)).isEqualTo(expected);
+    }
+
+    private static String said(java.util.function.Supplier<Value> value) {
+        try {
+            return value.get().toString();
+        } catch (PixeronException withoutValue) {
+            return withoutValue.getMessage();
+        }
+    }
+
+    /** On paper a root and an absolute value have signs of their own. */
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"sqrt(r^2 + M); √(r^2 + M)", "2 * sqrt(r); 2 × √r", "sqrt(4) + 1; √4 + 1",
+        "abs(r - M) / 2; |r − M| ÷ 2", "abs(abs(r) - 1); ||r| − 1|", "-abs(r); −|r|", "sqrt(abs(r))^2; (√|r|)^2",
+        "max(sqrt(r), 3); max(√r, 3)"})
+    void rootsAndAbsoluteValuesAreTypeset(String written, String typeset) {
+        assertThat(Typeset.text(Parser.parse(written, VALUES.keySet()))).isEqualTo(typeset);
+    }
 }
