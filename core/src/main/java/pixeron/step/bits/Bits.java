@@ -60,7 +60,7 @@ public final class Bits extends PointStep {
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         BigInteger mask = BigInteger.valueOf(arguments.get(MASK));
-        return PointRule.ofCases("r " + word + " mask, bit by bit", sample -> Expression.Literal.of(Rational.of(
+        return PointRule.ofCases(shown(arguments), sample -> Expression.Literal.of(Rational.of(
                 operation.apply(whole(this, sample), mask), BigInteger.ONE)), sample -> why(mask, sample),
                 before.maximumLevel());
     }

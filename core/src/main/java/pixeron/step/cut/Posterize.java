@@ -66,7 +66,7 @@ public final class Posterize extends PointStep {
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         List<Rational> cuts = arguments.get(CUTS);
         List<Rational> values = arguments.get(VALUES);
-        return PointRule.ofCases("the value of the first cut above r", sample -> Expression.Literal.of(
+        return PointRule.ofCases(shown(arguments), sample -> Expression.Literal.of(
                 values.get(bin(cuts, sample))), sample -> why(cuts, bin(cuts, sample)), before.maximumLevel());
     }
 

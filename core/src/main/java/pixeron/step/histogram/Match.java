@@ -111,7 +111,7 @@ public final class Match extends PointStep {
         boolean isFirst = arguments.get(RULE).equals(FIRST);
         Choice choice = !isFirst ? Choice.CLOSEST : isAbove ? Choice.FIRST_ABOVE : Choice.FIRST_AT_LEAST;
         long pixels = area.count();
-        return PointRule.ofCases(isFirst ? "the smallest z with Q(z) ≥ P(r)" : "the z whose Q(z) is closest to P(r)",
+        return PointRule.ofCases(shown(arguments),
                 sample -> Expression.Literal.of(Rational.of(target.level(running(histogram, sample), pixels, choice))),
                 sample -> why(target, running(histogram, sample), pixels, choice), maximum)
                 .withConstant("N", Rational.of(pixels), Line.of("N", Run.plain("N = " + pixels),

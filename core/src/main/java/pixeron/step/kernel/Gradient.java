@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import pixeron.formula.Expression;
 import pixeron.formula.Function;
 import pixeron.formula.Parser;
+import pixeron.formula.Typeset;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
@@ -110,6 +111,13 @@ public final class Gradient extends WindowStep {
     private static Part part(Arguments arguments) {
         ChoiceParameter.Choice choice = arguments.get(PART);
         return List.of(Part.values()).stream().filter(part -> part.choice.equals(choice)).findFirst().orElseThrow();
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        Part part = part(arguments);
+        String sums = part == Part.X ? "g_x = Σ w_x·r" : part == Part.Y ? "g_y = Σ w_y·r" : "g_x = Σ w_x·r, g_y = Σ w_y·r";
+        return "s = " + Typeset.text(part.made) + ", " + sums;
     }
 
     @Override

@@ -46,6 +46,12 @@ public final class Kernel extends WindowStep {
     }
 
     @Override
+    public String formula(Arguments arguments) {
+        return "s = Σ w × r" + (arguments.get(SUM).equals(CONVOLUTION) ? "(i − a, j − b)" : "") + " ÷ divisor"
+                + (arguments.get(OFFSET).number().signum() == 0 ? "" : " + offset");
+    }
+
+    @Override
     public void validate(Arguments arguments) {
         super.validate(arguments);
         if (arguments.isGiven(ANCHOR)) {

@@ -150,6 +150,12 @@ public final class ReadyKernel extends WindowStep {
     }
 
     @Override
+    public String formula(Arguments arguments) {
+        return arguments.isGiven(NEIGHBORS) ? "s = Σ neighbors − " + arguments.get(NEIGHBORS).word() + " × r"
+                : super.formula(arguments);
+    }
+
+    @Override
     public void validate(Arguments arguments) {
         super.validate(arguments);
         recipe.weights.apply(arguments);

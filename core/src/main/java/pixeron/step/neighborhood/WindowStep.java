@@ -47,7 +47,7 @@ public abstract class WindowStep extends NamedStep {
     }
 
     @Override
-    public final String formula(Arguments arguments) {
+    public String formula(Arguments arguments) {
         return formula;
     }
 

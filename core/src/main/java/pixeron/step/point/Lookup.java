@@ -63,7 +63,7 @@ public final class Lookup extends PointStep {
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         Map<Rational, Rational> table = table(arguments);
-        return PointRule.ofCases("what the table says for r", sample -> isListed(table, sample)
+        return PointRule.ofCases(shown(arguments), sample -> isListed(table, sample)
                 ? Expression.Literal.of(table.get((Rational) sample)) : SAMPLE,
                 sample -> isListed(table, sample) ? "listed for r = " + Decimals.working(sample) : "not listed, r stays",
                 before.maximumLevel());

@@ -5,6 +5,7 @@ import java.util.Set;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.formula.Trace;
+import pixeron.formula.Typeset;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
@@ -40,7 +41,7 @@ public final class OwnFormula extends PointStep {
 
     @Override
     public String formula(Arguments arguments) {
-        return "s = a formula of one's own";
+        return "s = " + Typeset.text(Parser.parse(arguments.get(EXPRESSION), NAMES));
     }
 
     /** @return the step with this formula */

@@ -58,7 +58,7 @@ public final class Piecewise extends PointStep {
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         List<PairsParameter.Pair> points = arguments.get(POINTS);
-        return PointRule.ofCases("s0 + (r − r0) × (s1 − s0) ÷ (r1 − r0)", sample -> at(points, sample),
+        return PointRule.ofCases(shown(arguments), sample -> at(points, sample),
                 sample -> why(points, sample), before.maximumLevel());
     }
 

@@ -97,6 +97,11 @@ public abstract class PointStep extends NamedStep {
         return "s = " + Typeset.text(expression(arguments));
     }
 
+    /** @return the same without its left side */
+    protected final String shown(Arguments arguments) {
+        return formula(arguments).substring("s = ".length());
+    }
+
     @Override
     public final List<Parameter<?>> ownParameters() {
         return ownParameters;
