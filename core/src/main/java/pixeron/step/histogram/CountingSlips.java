@@ -9,6 +9,7 @@ import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.number.Rational;
+import pixeron.number.Value;
 import pixeron.step.Early;
 import pixeron.step.Finish;
 import pixeron.step.Operation;
@@ -109,8 +110,20 @@ final class CountingSlips {
         }
 
         Way way(String words, IntFunction<Rational> exact) {
-            return Way.of(words, pixel -> area.contains(pixel.row(), pixel.column())
-                    ? finish.apply(exact.apply(before.level(before.offset(pixel)))) : before.value(pixel));
+            // There are thousands of these ways, and many pixels of each level.
+            Value[] known = new Value[before.maximumLevel() + 1];
+            return Way.of(words, pixel -> {
+                if (!area.contains(pixel.row(), pixel.column())) {
+                    return before.value(pixel);
+                }
+                int level = before.level(before.offset(pixel));
+                Value value = known[level];
+                if (value == null) {
+                    value = finish.apply(exact.apply(level));
+                    known[level] = value;
+                }
+                return value;
+            });
         }
     }
 }

@@ -131,13 +131,14 @@ final class BulkResult {
     }
 
     private void inStripes(Progress progress, Sink sink) {
-        Stripes.each(rows, rows * columns >= WORTH_ALL_CORES, progress, (first, count) -> {
+        Stripes.each(rows, rows * columns >= WORTH_ALL_CORES, progress, (first, count, rowDone) -> {
             Codes.Rows maker = codes.rows(Plane.of(before, window, first, count, codes.absent()));
             int[] found = new int[columns];
             int[] room = new int[columns];
             for (int i = 0; i < count; i++) {
                 maker.fill(i, found);
                 sink.take(first + i, found, room);
+                rowDone.run();
             }
         });
     }

@@ -114,10 +114,13 @@ public final class WindowOperation extends StepOperation {
     private Image each(Progress progress, boolean isOnAllCores, Supplier<Function<Pixel, Value>> maker) {
         int columns = frame().columns();
         Value[] values = new Value[frame().count()];
-        Stripes.each(frame().rows(), isOnAllCores, progress, (first, count) -> {
+        Stripes.each(frame().rows(), isOnAllCores, progress, (first, count, rowDone) -> {
             Function<Pixel, Value> value = maker.get();
-            for (int n = first * columns; n < (first + count) * columns; n++) {
-                values[n] = value.apply(window.source(frame().pixel(n)));
+            for (int row = first; row < first + count; row++) {
+                for (int column = 0; column < columns; column++) {
+                    values[row * columns + column] = value.apply(window.source(new Pixel(row, column)));
+                }
+                rowDone.run();
             }
         });
         return Image.from(frame().rows(), columns, frame().maximumLevel(), values);
