@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -12,7 +13,10 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
+import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.colour.ColourCells;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.byhand.slip.search.SlipFinder;
@@ -22,6 +26,8 @@ import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
 import pixeron.chain.Stage;
 import pixeron.format.CellTable;
+import pixeron.image.ColourImage;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.project.ProjectFile;
 import pixeron.step.Operation;
@@ -43,6 +49,9 @@ final class CheckCommand implements Callable<Integer> {
 
     @Mixin
     private StepLines steps;
+
+    @Mixin
+    private FaceChoice face;
 
     @Option(names = "--by-hand", paramLabel = "TABLE",
             description = "CSV with as many rows and columns as the result; a blank cell is not filled. Or a spreadsheet (XLSX, "
@@ -79,8 +88,11 @@ final class CheckCommand implements Callable<Integer> {
             throw PixeronException.of("Missing required option --by-hand TABLE; only a project (%s) brings its own values by hand.",
                     ProjectFile.ENDING);
         }
-        Stage stage = steps.last(image.read().image());
-        Operation operation = stage.operation(Progress.NONE).orElseThrow();
+        Stage stage = steps.last(image.chain());
+        if (stage.after(Progress.NONE).required() instanceof ColourImage && face.name().isEmpty()) {
+            return checkColour(stage);
+        }
+        Operation operation = operation(stage);
         if (table != null) {
             // A pixel's numbers on the way are a table too, which is not listed with the others: there is one for every pixel.
             Table right = PixelTable.pixel(table).flatMap(pixel -> PixelTable.named(operation, table))
@@ -98,9 +110,40 @@ final class CheckCommand implements Callable<Integer> {
         Findings found = written.otherShape().flatMap(shape -> ShapeSlip.of(shape, operation)).map(shape ->
                 SlipFinder.find(check, operation).with(shape)).orElseGet(() -> SlipFinder.find(check, operation));
         PrintWriter out = spec.commandLine().getOut();
-        out.print(format == Format.json ? Json.text(Json.check(check, found)) + System.lineSeparator()
+        out.print(format == Format.json ? Json.text(Json.withFace(Json.check(check, found), face.name())) + System.lineSeparator()
                 : CheckText.shape(written.otherShape(), operation.frame()) + CheckText.of(check, found, CheckText.parts(operation)));
         return check.differing().isEmpty() && written.otherShape().isEmpty() ? 0 : Pixeron.DIFFERS;
+    }
+
+    /** @return how the result is worked out, or the face of it that was chosen */
+    private Operation operation(Stage stage) {
+        Result after = stage.after(Progress.NONE).required();
+        face.name().ifPresent(name -> face.of(after));
+        return stage.bound(Progress.NONE).orElseThrow().face(face.name().orElse("")).filter(Operation.class::isInstance)
+                .map(Operation.class::cast).orElseThrow(() -> PixeronException.of("--face %s: this step takes the channel over as it "
+                        + "is; there is nothing to check.", face.name().orElse("")));
+    }
+
+    /** All faces at once: cells with packed values, or with three numbers. */
+    private int checkColour(Stage stage) {
+        if (table != null || Files.isDirectory(byHand)) {
+            throw PixeronException.of("The result is a colour image; choose with --face which channel %s belong to.",
+                    table != null ? "the values of the table" : "the tables in the folder");
+        }
+        Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), (ColourImage) stage.before(Progress.NONE).required(),
+                (ColourImage) stage.after(Progress.NONE).required());
+        HandSheet sheet;
+        try {
+            sheet = ColourCells.sheet(CellTable.read(byHand).rows(), right);
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
+        }
+        Check check = Check.of(tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance))), right);
+        requireUnderstood(check, byHand);
+        Findings found = new SlipFinder(right).find(check, Progress.NONE);
+        spec.commandLine().getOut().print(format == Format.json ? Json.text(Json.colourCheck(check, found, right))
+                + System.lineSeparator() : CheckText.of(check, found, right));
+        return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 
     /** @throws PixeronException if a cell is neither a number nor an expression; names it */

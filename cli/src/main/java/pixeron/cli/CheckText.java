@@ -7,11 +7,13 @@ import java.util.stream.Collectors;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.Verdict;
+import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.parts.WrongPart;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
 import pixeron.image.Frame;
+import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
 import pixeron.working.Table;
@@ -24,11 +26,20 @@ final class CheckText {
 
     /** @param part says which part of an expression is wrong */
     static String of(Check check, Findings found, Function<CellCheck, Optional<String>> part) {
+        return of(check, found, part, Pixel::toString);
+    }
+
+    /** A check of all faces of a colour image. */
+    static String of(Check check, Findings found, Abreast faces) {
+        return of(check, found, cell -> Optional.empty(), place -> faces.face(place) + ", " + faces.pixel(place));
+    }
+
+    private static String of(Check check, Findings found, Function<CellCheck, Optional<String>> part, Function<Pixel, String> place) {
         StringBuilder text = new StringBuilder();
         text.append(String.format("%d filled · %d agree · %d differ%n",
                 check.filled(), check.agree(), check.differing().size()));
         for (CellCheck cell : check.differing()) {
-            text.append(String.format("  %s: you wrote %s, right is %s (%s%s)%n", cell.pixel(), cell.byHand().text(),
+            text.append(String.format("  %s: you wrote %s, right is %s (%s%s)%n", place.apply(cell.pixel()), cell.byHand().text(),
                     Decimals.working(cell.value()), Decimals.signed(cell.difference().orElseThrow()),
                     cell.state() == Verdict.NOT_ROUNDED ? ", right before rounding and overflow" : ""));
             part.apply(cell).ifPresent(words -> text.append(String.format("    %s%n", words)));
@@ -38,7 +49,7 @@ final class CheckText {
         if (!found.wrong().isEmpty()) {
             text.append(found.slips().isEmpty() ? String.format("No slip that is known explains the difference.%n")
                     : String.format("Simply wrong: %s%n", found.wrong().stream()
-                            .map(cell -> cell.pixel() + " is " + cell.distance()).collect(Collectors.joining("; "))));
+                            .map(cell -> place.apply(cell.pixel()) + " is " + cell.distance()).collect(Collectors.joining("; "))));
         }
         return text.toString();
     }

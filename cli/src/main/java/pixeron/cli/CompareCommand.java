@@ -3,6 +3,8 @@ package pixeron.cli;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -10,9 +12,13 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import pixeron.PixeronException;
+import pixeron.image.ColourImage;
 import pixeron.image.Comparison;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
+import pixeron.step.Progress;
 
 /** {@code pixeron compare IMAGE IMAGE}: measures between two images. */
 @Command(name = "compare", mixinStandardHelpOptions = true,
@@ -37,12 +43,30 @@ final class CompareCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Comparison comparison = Comparison.of(input.read(first).image(), input.read(second).image());
+        Result a = input.chain(first).last(Progress.NONE).required();
+        Result b = input.chain(second).last(Progress.NONE).required();
+        if (a.getClass() != b.getClass()) {
+            throw PixeronException.of("One is %s and the other %s; make both one kind, with --gray RULE or a step gray.", a.kind(), b.kind());
+        }
+        Comparison comparison = Comparison.of(a, b);
+        Map<String, Comparison> faces = new LinkedHashMap<>();
+        for (int n = 0; n < Math.min(a.faces().size(), b.faces().size()) && a instanceof ColourImage; n++) {
+            faces.put(a.faces().get(n).name(), Comparison.of(a.faces().get(n).image(), b.faces().get(n).image()));
+        }
         PrintWriter out = spec.commandLine().getOut();
         if (format == Format.json) {
-            out.println(Json.text(json(comparison)));
+            ObjectNode node = json(comparison);
+            if (!faces.isEmpty()) {
+                ObjectNode each = node.putObject("faces");
+                faces.forEach((name, found) -> each.set(name, json(found)));
+            }
+            out.println(Json.text(node));
         } else {
             print(out, comparison);
+            faces.forEach((name, found) -> {
+                out.printf("%n%s%n", name);
+                print(out, found);
+            });
         }
         return comparison.differ() == 0 ? 0 : Pixeron.DIFFERS;
     }

@@ -57,6 +57,10 @@ final class DemoCommand implements Runnable {
             out.printf("%-20s %s%n", demo.id(), demo.sentence());
         }
         files += DemoClass.write(folder.resolve("class"));
+        DemoColour colour = new DemoColour(DemoCases.all().stream().flatMap(demo -> demo.saved().project().gray().stream())
+                .findFirst().orElseThrow().picture(), folder);
+        report.append(colour.write(this::writeText));
+        files += colour.files();
         report.append(String.format("%n## A class%n%nSix answers to one exercise, `box size=3 border=repeat` on the three-bit sort, in the "
                 + "folder class. What `pixeron check --by-hand class --out results.csv` says of them:%n%n```%n%s```%n",
                 read(folder.resolve("class").resolve("results.csv"))));

@@ -1,6 +1,8 @@
 package pixeron.cli;
 
 import java.io.PrintWriter;
+import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import picocli.CommandLine.Command;
@@ -10,9 +12,20 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.chain.Stage;
+import pixeron.image.ColourImage;
+import pixeron.image.Frame;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Bound;
+import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.colour.PixelWorking;
+import pixeron.working.Line;
 import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
@@ -34,6 +47,9 @@ final class ExplainCommand implements Runnable {
     @Mixin
     private StepLines steps;
 
+    @Mixin
+    private FaceChoice face;
+
     @Option(names = "--at", paramLabel = "ROW,COLUMN", required = true, description = "The pixel, counted from 0.")
     private String place;
 
@@ -43,30 +59,56 @@ final class ExplainCommand implements Runnable {
 
     @Override
     public void run() {
-        Stage stage = steps.last(image.read().image());
-        Operation operation = stage.operation(Progress.NONE).orElseThrow();
-        Pixel pixel = pixel(operation);
-        Working working = operation.explain(pixel);
+        Stage stage = steps.last(image.chain());
+        Bound bound = stage.bound(Progress.NONE).orElseThrow();
+        Pixel pixel = pixel(bound.frame());
+        Result after = stage.after(Progress.NONE).required();
+        Result before = stage.before(Progress.NONE).required();
         PrintWriter out = spec.commandLine().getOut();
+        if (after instanceof ColourImage && face.name().isEmpty()) {
+            whole(PixelWorking.lines(bound, (ColourImage) before, after, pixel), stage, pixel, out);
+            return;
+        }
+        Image shown = after instanceof Image plain && face.name().isEmpty() ? plain : face.of(after);
+        Explained explained = bound.face(face.name().orElse("")).orElseThrow(() -> PixeronException.of(
+                "--face %s: this step takes the channel over as it is, %s at %s.", face.name().orElse(""),
+                Decimals.working(shown.value(pixel)), pixel));
+        Working working = explained.explain(pixel);
+        // Gray is made of three channels, and no single value stands before it.
+        Optional<Value> from = explained instanceof Operation operation && before.getClass() == after.getClass()
+                ? operation.counterpart(pixel).map(operation.before()::value) : Optional.empty();
         switch (format) {
             case text -> out.print(WorkingText.plain(working));
             case latex -> out.print(WorkingText.latex(working));
             case html -> out.print(WorkingText.html(working));
-            case json -> out.println(Json.text(Json.working(working, stage.link().step().line(), pixel,
-                    operation.counterpart(pixel).map(operation.before()::value))));
+            case json -> out.println(Json.text(Json.working(working, stage.link().step().line(), pixel, from)));
         }
     }
 
-    private Pixel pixel(Operation operation) {
+    private void whole(List<Line> lines, Stage stage, Pixel pixel, PrintWriter out) {
+        String line = stage.link().step().line();
+        Bound bound = stage.bound(Progress.NONE).orElseThrow();
+        Result after = stage.after(Progress.NONE).required();
+        // What it leads to is the packed value, which the lines end with; the value of the working stands for none of the channels.
+        Working working = new Working(line + ", " + pixel, lines, Rational.ZERO, Rational.ZERO);
+        switch (format) {
+            case text -> out.print(WorkingText.plain(working));
+            case latex -> out.print(WorkingText.latex(working));
+            case html -> out.print(WorkingText.html(working));
+            case json -> out.println(Json.text(Json.colourWorking(lines, line, pixel, bound, after)));
+        }
+    }
+
+    private Pixel pixel(Frame frame) {
         Matcher matcher = PLACE.matcher(place);
         if (!matcher.matches()) {
             throw PixeronException.of("--at %s is not a place; write ROW,COLUMN counted from 0, such as 2,5.", place);
         }
         Pixel pixel = new Pixel(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2)));
-        if (!operation.contains(pixel)) {
+        if (!frame.contains(pixel)) {
             throw PixeronException.of("--at %s is outside the result of %d rows and %d columns; give a row from 0 to %d and a column from 0 to %d.",
-                    place, operation.frame().rows(), operation.frame().columns(), operation.frame().rows() - 1,
-                    operation.frame().columns() - 1);
+                    place, frame.rows(), frame.columns(), frame.rows() - 1,
+                    frame.columns() - 1);
         }
         return pixel;
     }

@@ -5,11 +5,15 @@ import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 import pixeron.PixeronException;
+import pixeron.chain.Chain;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
 import pixeron.image.ColourImage;
+import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
+import pixeron.step.colour.GrayStep;
 import pixeron.step.gray.GrayNotes;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.Transparency;
@@ -49,6 +53,15 @@ final class ImageInput {
                     GrayRule.ready().stream().map(GrayRule::word).collect(Collectors.joining(", ")));
         }
         return madeGray(loaded, rule);
+    }
+
+    /**
+     * @return a chain on what the file holds; on a colour image, where a rule is given, with a step gray in front
+     */
+    Chain chain(Path file) {
+        Result read = readAsItIs(file).result();
+        Chain chain = Chain.of(read);
+        return rule == null || read instanceof Image ? chain : chain.withStep(0, GrayStep.of(rule, Transparency.of(transparent)));
     }
 
     /** @return the image, made gray when it has colour and a rule is given, else as it is */

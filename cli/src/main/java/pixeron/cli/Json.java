@@ -11,13 +11,17 @@ import java.util.stream.StreamSupport;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.Verdict;
+import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.look.PackedPixel;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Bound;
 import pixeron.working.Line;
 import pixeron.working.Table;
 import pixeron.working.Working;
@@ -79,6 +83,32 @@ final class Json {
         return node;
     }
 
+    /** @return the same with the face that was checked, where one was chosen */
+    static ObjectNode withFace(ObjectNode check, Optional<String> face) {
+        face.ifPresent(name -> {
+            if (check.get("first") instanceof ObjectNode first) {
+                first.put("face", name);
+            }
+            check.withArray("cells").forEach(cell -> ((ObjectNode) cell).put("face", name));
+        });
+        return check;
+    }
+
+    /** A check of all faces: each cell is told as the pixel of its face. */
+    static ObjectNode colourCheck(Check check, Findings found, Abreast faces) {
+        ObjectNode node = check(check, found);
+        if (node.get("first") instanceof ObjectNode first) {
+            toFace(first, faces);
+        }
+        node.withArray("cells").forEach(cell -> toFace((ObjectNode) cell, faces));
+        return node;
+    }
+
+    private static void toFace(ObjectNode cell, Abreast faces) {
+        Pixel place = new Pixel(cell.get("row").intValue(), cell.get("column").intValue());
+        cell.put("column", faces.pixel(place).column()).put("face", faces.face(place));
+    }
+
     /** Two slips at once are an entry each, which names the other, so that each stands under its own id. */
     private static void addSlip(ArrayNode slips, Explanation slip) {
         for (String id : slip.ids()) {
@@ -122,6 +152,21 @@ final class Json {
         put(node, "after", working.result());
         node.withArray("lines").addAll(StreamSupport.stream(working.lines().spliterator(), false)
                 .map(Json::line).toList());
+        return node;
+    }
+
+    /** All channels of a pixel: each with its own working where the step works on it. */
+    static ObjectNode colourWorking(List<Line> lines, String step, Pixel pixel, Bound bound, Result after) {
+        ObjectNode node = object();
+        node.put("step", step).put("row", pixel.row()).put("column", pixel.column());
+        ObjectNode faces = node.putObject("faces");
+        for (Result.Face face : after.faces()) {
+            ObjectNode entry = faces.putObject(face.name());
+            bound.face(face.name()).ifPresent(explained -> put(entry, "exact", explained.exact(pixel)));
+            put(entry, "after", face.image().value(pixel));
+        }
+        node.put("packed", PackedPixel.find(after, pixel).map(PackedPixel::hexadecimal).orElse(null));
+        node.withArray("lines").addAll(lines.stream().map(Json::line).toList());
         return node;
     }
 

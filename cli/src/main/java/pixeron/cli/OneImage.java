@@ -3,6 +3,7 @@ package pixeron.cli;
 import java.nio.file.Path;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
+import pixeron.chain.Chain;
 import pixeron.format.LoadedImage;
 
 /** The image of a command that takes one. */
@@ -18,8 +19,9 @@ final class OneImage {
         return file;
     }
 
-    LoadedImage read() {
-        return input.read(file);
+    /** @return a chain on what the file holds, with a step gray in front where a gray rule is given */
+    Chain chain() {
+        return input.chain(file);
     }
 
     /** @return the image; a colour picture as it is unless a gray rule is given */

@@ -59,10 +59,10 @@ final class ReportCommand implements Runnable {
         String name = file.getFileName().toString();
         LoadedImage loaded = input.read(file);
         Project project = Project.of(name, Origin.of(name, loaded), loaded.image());
-        Chain chain = steps.chain(project.chain().source());
+        Chain chain = steps.chain(project.chain());
         chain.last(Progress.NONE).image();
         Project made = project.withChain(empty -> chain);
         return byHand == null ? made : made.withSheet(chain.size() - 1, none -> answer.written(steps.last(
-                project.chain().source()).operation(Progress.NONE).orElseThrow(), byHand, null).sheet());
+                project.chain()).operation(Progress.NONE).orElseThrow(), byHand, null).sheet());
     }
 }

@@ -1,16 +1,19 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
+import java.util.Locale;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
+import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
-import pixeron.image.Image;
+import pixeron.image.ColourImage;
+import pixeron.image.Result;
 import pixeron.step.Progress;
 
 /** {@code pixeron run IMAGE --step LINE… --out FILE}: the last result, format by the ending. */
@@ -26,6 +29,9 @@ final class RunCommand implements Runnable {
     @Mixin
     private StepLines steps;
 
+    @Mixin
+    private FaceChoice face;
+
     @Option(names = "--out", paramLabel = "FILE", required = true,
             description = "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, lossy .jpg.")
     private Path out;
@@ -36,11 +42,15 @@ final class RunCommand implements Runnable {
     @Override
     public void run() {
         ImageFiles.requireWritable(out, isExact);
-        Chain chain = steps.chain(image.read().image());
-        Image result = chain.last(Progress.NONE).image();
+        Chain chain = steps.chain(image.chain());
+        Result result = face.chosen(chain.last(Progress.NONE).required());
+        if (result instanceof ColourImage && out.toString().toLowerCase(Locale.ROOT).matches(".*\\.(csv|tsv|txt)")) {
+            throw PixeronException.of("The result is a colour image, and a table of numbers holds one channel; add --face red, green, "
+                    + "blue or alpha.");
+        }
         ImageFiles.write(out, result, isExact);
         for (Stage stage : chain.stages()) {
-            stage.operation(Progress.NONE).ifPresent(operation -> operation.notes().forEach(note ->
+            stage.bound(Progress.NONE).ifPresent(bound -> bound.notes().forEach(note ->
                     spec.commandLine().getErr().printf("pixeron: Step %d: %s%n", stage.position() + 1, note)));
         }
         if (ImageFiles.isLossy(out)) {

@@ -6,7 +6,6 @@ import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
-import pixeron.image.Image;
 import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 
@@ -17,8 +16,9 @@ final class StepLines {
             description = "A step, such as \"add amount=30\"; repeat for several.")
     private List<String> lines = new ArrayList<>();
 
-    Chain chain(Image source) {
-        Chain chain = Chain.of(source);
+    /** @param start the image, and perhaps a step in front */
+    Chain chain(Chain start) {
+        Chain chain = start;
         for (String line : lines) {
             try {
                 chain = chain.withStep(chain.size(), StepLine.parse(line));
@@ -31,12 +31,12 @@ final class StepLines {
     }
 
     /** @return the stage of the last step, with its result made */
-    Stage last(Image source) {
-        Chain chain = chain(source);
+    Stage last(Chain start) {
+        Chain chain = chain(start);
         if (chain.size() == 0) {
             throw PixeronException.of("No step is given; add --step LINE, such as --step \"add amount=30\".");
         }
-        chain.last(Progress.NONE).image();
+        chain.last(Progress.NONE).required();
         return chain.stage(chain.size() - 1);
     }
 }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -13,7 +14,10 @@ import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
+import pixeron.step.Bound;
+import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.key.ChannelsParameter;
 import pixeron.working.Table;
 
 /** {@code pixeron table IMAGE --step LINE…}: the tables by which the last step is worked out. */
@@ -39,23 +43,39 @@ final class TableCommand implements Runnable {
             description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
     private Format format;
 
+    /** A table under the name that the command line has for it. */
+    private record Named(String name, Table table) {
+    }
+
     @Override
     public void run() {
-        List<Table> all = steps.last(image.read().image()).operation(Progress.NONE).orElseThrow().tables();
+        List<Named> all = all(steps.last(image.chain()).bound(Progress.NONE).orElseThrow());
+        if (name != null || all.isEmpty()) {
+            all = List.of(named(all, Named::name, name));
+        }
         // The running share is a help on the way for people; scripts know the levels table without it.
-        List<Table> tables = (name == null && !all.isEmpty() ? all : List.of(named(all, name))).stream()
-                .map(table -> table.without("share")).toList();
+        List<Named> tables = all.stream().map(found -> new Named(found.name, found.table.without("share"))).toList();
         PrintWriter out = spec.commandLine().getOut();
         if (format == Format.json) {
             out.println(Json.text(json(tables)));
             return;
         }
-        for (Table table : tables) {
+        for (Named found : tables) {
             if (tables.size() > 1) {
-                out.println((table == tables.get(0) ? "" : "\n") + table.name());
+                out.println((found == tables.get(0) ? "" : "\n") + found.name);
             }
-            print(out, table);
+            print(out, found.table);
         }
+    }
+
+    /** Of a step on channels those of each, under their name with that of the channel. */
+    private static List<Named> all(Bound bound) {
+        if (bound instanceof Operation operation) {
+            return operation.tables().stream().map(table -> new Named(table.name(), table)).toList();
+        }
+        return ChannelsParameter.ALL.stream().flatMap(face -> bound.face(face).stream().filter(Operation.class::isInstance)
+                .flatMap(found -> ((Operation) found).tables().stream()).map(table -> new Named(table.name() + "-" + face, table)))
+                .toList();
     }
 
     /**
@@ -63,16 +83,21 @@ final class TableCommand implements Runnable {
      * @throws PixeronException if there is none
      */
     static Table named(List<Table> all, String name) {
-        return all.stream().filter(table -> table.name().equals(name)).findFirst().orElseThrow(() ->
-                PixeronException.of(all.isEmpty() ? "The last step has no tables: it is not worked out level by level, or its image has values that are no levels."
-                        : "The last step has no table \"%s\"; it has %s.", Decimals.shortened(String.valueOf(name)),
-                        all.stream().map(Table::name).collect(Collectors.joining(", "))));
+        return named(all, Table::name, name);
     }
 
-    private static ObjectNode json(List<Table> tables) {
+    private static <T> T named(List<T> all, Function<T, String> names, String name) {
+        return all.stream().filter(table -> names.apply(table).equals(name)).findFirst().orElseThrow(() ->
+                PixeronException.of(all.isEmpty() ? "The last step has no tables: it is not worked out level by level, or its image has values that are no levels."
+                        : "The last step has no table \"%s\"; it has %s.", Decimals.shortened(String.valueOf(name)),
+                        all.stream().map(names).collect(Collectors.joining(", "))));
+    }
+
+    private static ObjectNode json(List<Named> tables) {
         ObjectNode node = Json.object();
-        for (Table table : tables) {
-            ObjectNode entry = node.putObject(table.name());
+        for (Named found : tables) {
+            Table table = found.table;
+            ObjectNode entry = node.putObject(found.name);
             ArrayNode columns = entry.putArray("columns");
             table.columns().forEach(columns::add);
             ArrayNode rows = entry.putArray("rows");

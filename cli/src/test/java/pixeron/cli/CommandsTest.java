@@ -198,7 +198,7 @@ class CommandsTest extends CommandTest {
         assertThat(pixeron("facts", colour)).isZero();
         assertThat(output).contains("blue     smallest 31, largest 254");
         assertBad("at most 1 pixels are read", "facts", colour, "--most-pixels", "1");
-        assertBad("say how gray is made of it: --gray with mean, luma-601", "run", colour, "--out", out);
+        assertBad("a table of numbers holds one channel; add --face red", "run", colour, "--out", folder.resolve("colour.csv"));
         assertBad("no gray rule \"sepia\"", "gray", colour, "--rule", "sepia", "--out", out);
         assertBad("is gray already", "gray", image, "--rule", "mean", "--out", out);
         assertThat(pixeron("run", colour, "--gray", "mean", "--out", folder.resolve("gray.jpg"))).isZero();

@@ -64,7 +64,7 @@ class DocsTest {
         Matcher matcher = WORDS.matcher(line);
         while (matcher.find()) {
             String word = Stream.of(1, 2, 3).map(matcher::group).filter(found -> found != null).findFirst().orElseThrow();
-            boolean isFile = word.matches("[\\w-]+\\.(pgm|csv|txt|json)");
+            boolean isFile = word.matches("[\\w-]+\\.(pgm|png|csv|txt|json)");
             words.add(isFile ? folder.resolve(word).toString() : word);
         }
         return run(words.toArray(String[]::new));

@@ -4,27 +4,37 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 
 /** The image and its steps, in order. Immutable; every change is a new chain that shares what it can. */
 public final class Chain {
 
-    private final Image source;
+    private final Result input;
     private final List<Stage> stages;
 
-    private Chain(Image source, List<Stage> stages) {
-        this.source = source;
+    private Chain(Result input, List<Stage> stages) {
+        this.input = input;
         this.stages = List.copyOf(stages);
     }
 
     /** @return a chain without steps */
-    public static Chain of(Image source) {
-        return new Chain(source, List.of());
+    public static Chain of(Result input) {
+        return new Chain(input, List.of());
     }
 
+    /** @return what stands in front of the first step, of any kind */
+    public Result input() {
+        return input;
+    }
+
+    /**
+     * @return the image in front of the first step
+     * @throws PixeronException if it is a colour image
+     */
     public Image source() {
-        return source;
+        return new Outcome.Done(input).image();
     }
 
     public int size() {
@@ -46,7 +56,7 @@ public final class Chain {
 
     /** @return the result of the last step, or the source when there is none */
     public Outcome last(Progress progress) {
-        return stages.isEmpty() ? new Outcome.Done(source) : stages.get(size() - 1).after(progress);
+        return stages.isEmpty() ? new Outcome.Done(input) : stages.get(size() - 1).after(progress);
     }
 
     /** @return this with a new step at the position 0 … size(); the new step has the highest id */
@@ -88,8 +98,8 @@ public final class Chain {
     }
 
     /** @return this with the same steps on another image */
-    public Chain onSource(Image image) {
-        return new Chain(image, List.of()).changed(0, links -> links.addAll(links()));
+    public Chain onSource(Result other) {
+        return new Chain(other, List.of()).changed(0, links -> links.addAll(links()));
     }
 
     private int nextId() {
@@ -102,15 +112,15 @@ public final class Chain {
         change.accept(links);
         List<Stage> changed = new ArrayList<>(stages.subList(0, first));
         for (Link link : links.subList(first, links.size())) {
-            changed.add(new Stage(source, changed.isEmpty() ? null : changed.get(changed.size() - 1), link));
+            changed.add(new Stage(input, changed.isEmpty() ? null : changed.get(changed.size() - 1), link));
         }
-        return new Chain(source, changed);
+        return new Chain(input, changed);
     }
 
     /** Equal source and links. */
     @Override
     public boolean equals(Object other) {
-        return other instanceof Chain chain && source.equals(chain.source) && links().equals(chain.links());
+        return other instanceof Chain chain && input.equals(chain.input) && links().equals(chain.links());
     }
 
     @Override

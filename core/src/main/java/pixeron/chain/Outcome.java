@@ -2,12 +2,13 @@ package pixeron.chain;
 
 import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.image.Result;
 
-/** What came of a stage: an image, or the reason why there is none. */
+/** What came of a stage: a result, or the reason why there is none. */
 public sealed interface Outcome {
 
-    /** @param image the result */
-    record Done(Image image) implements Outcome {
+    /** @param result of any kind */
+    record Done(Result result) implements Outcome {
     }
 
     /**
@@ -22,8 +23,20 @@ public sealed interface Outcome {
      * @throws PixeronException with the reason, where there is none; names the step, counted from 1
      */
     default Image image() {
+        Result result = required();
+        if (result instanceof Image image) {
+            return image;
+        }
+        throw PixeronException.of("The result is %s; a step gray makes an image of it.", result.kind());
+    }
+
+    /**
+     * @return the result, of any kind
+     * @throws PixeronException with the reason, where there is none; names the step, counted from 1
+     */
+    default Result required() {
         if (this instanceof Done done) {
-            return done.image();
+            return done.result();
         }
         Failed failed = (Failed) this;
         throw PixeronException.of("Step %d: %s", failed.position() + 1, failed.message());

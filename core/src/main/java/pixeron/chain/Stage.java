@@ -3,10 +3,11 @@ package pixeron.chain;
 import java.lang.ref.SoftReference;
 import java.util.Optional;
 import pixeron.PixeronException;
-import pixeron.image.Image;
-import pixeron.step.Inputs;
+import pixeron.image.Result;
+import pixeron.step.Bound;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.colour.Binding;
 
 /**
  * One step in its place, with what came of it. The step is bound and its result made when it is first asked
@@ -14,15 +15,15 @@ import pixeron.step.Progress;
  */
 public final class Stage {
 
-    private final Image source;
+    private final Result input;
     private final Stage previous;
     private final int position;
     private final Link link;
     private SoftReference<Made> kept = new SoftReference<>(null);
     private volatile Outcome.Failed failure;
 
-    Stage(Image source, Stage previous, Link link) {
-        this.source = source;
+    Stage(Result input, Stage previous, Link link) {
+        this.input = input;
         this.previous = previous;
         this.position = previous == null ? 0 : previous.position + 1;
         this.link = link;
@@ -39,7 +40,7 @@ public final class Stage {
 
     /** @return the image that the step is applied to, or why there is none */
     public Outcome before(Progress progress) {
-        return previous == null ? new Outcome.Done(source) : previous.after(progress);
+        return previous == null ? new Outcome.Done(input) : previous.after(progress);
     }
 
     /**
@@ -52,26 +53,26 @@ public final class Stage {
             return before(progress);
         }
         Outcome before = before(progress);
-        return before instanceof Outcome.Failed ? before : applied(before.image(), progress);
+        return before instanceof Outcome.Failed ? before : applied(before.required(), progress);
     }
 
     /** The step bound to its input, with its result. */
-    private record Made(Operation operation, Image result) {
+    private record Made(Bound bound, Result result) {
     }
 
-    private Outcome applied(Image before, Progress progress) {
+    private Outcome applied(Result before, Progress progress) {
         Optional<Made> made = made(before, progress);
         return made.isPresent() ? new Outcome.Done(made.get().result()) : failure;
     }
 
-    private synchronized Optional<Made> made(Image before, Progress progress) {
+    private synchronized Optional<Made> made(Result before, Progress progress) {
         Made known = kept.get();
         if (known != null || failure != null) {
             return Optional.ofNullable(known);
         }
         try {
-            Operation operation = link.step().bind(new Inputs(before));
-            Made made = new Made(operation, operation.result(progress));
+            Bound bound = Binding.of(link.step(), before);
+            Made made = new Made(bound, bound.result(progress));
             kept = new SoftReference<>(made);
             return Optional.of(made);
         } catch (PixeronException problem) {
@@ -81,8 +82,13 @@ public final class Stage {
     }
 
     /** @return the step bound to its input, once for all who ask; empty when it is off or something failed up to its result */
-    public Optional<Operation> operation(Progress progress) {
-        return link.isOn() && before(progress) instanceof Outcome.Done before ? made(before.image(), progress).map(Made::operation)
+    public Optional<Bound> bound(Progress progress) {
+        return link.isOn() && before(progress) instanceof Outcome.Done before ? made(before.result(), progress).map(Made::bound)
                 : Optional.empty();
+    }
+
+    /** @return the same, where the result is an image; empty where it has colour */
+    public Optional<Operation> operation(Progress progress) {
+        return bound(progress).filter(Operation.class::isInstance).map(Operation.class::cast);
     }
 }

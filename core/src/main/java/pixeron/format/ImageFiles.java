@@ -9,7 +9,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import pixeron.PixeronException;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.Result;
 
 /** Images in files: the format is told from the content when reading, from the ending when writing. */
 public final class ImageFiles {
@@ -142,14 +144,18 @@ public final class ImageFiles {
      * Writes beside the target and then moves, so that a failure leaves an existing file as it was.
      *
      * @param file ends with .png, .tif, .bmp, .gif, .jpg, .pgm, .ppm, .pam, .csv, .tsv or .txt
-     * @param image to be written
+     * @param result an image or a colour image
      * @param isExact true to write fractions instead of decimals; tables only
-     * @throws PixeronException if the ending is unknown, the format cannot hold the image, or the target cannot be
-     *     written
+     * @throws PixeronException if the ending is unknown, the format cannot hold the result (names those that can), or the
+     *     target cannot be written
      */
-    public static void write(Path file, Image image, boolean isExact) {
+    public static void write(Path file, Result result, boolean isExact) {
         Writer writer = writer(file, isExact);
-        SafeFile.write(file, out -> writer.write(image, out));
+        if (result instanceof ColourImage colour) {
+            SafeFile.write(file, out -> ColourFiles.write(colour, ending(file), out));
+        } else {
+            SafeFile.write(file, out -> writer.write((Image) result, out));
+        }
     }
 
     /** @throws PixeronException if {@link #write} knows no format for the ending of file */
@@ -169,9 +175,14 @@ public final class ImageFiles {
         return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.jpe?g");
     }
 
+    private static String ending(Path file) {
+        String name = String.valueOf(file.getFileName());
+        return name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+    }
+
     private static Writer writer(Path file, boolean isExact) {
         String name = String.valueOf(file.getFileName());
-        String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+        String ending = ending(file);
         Writer writer = (isExact ? EXACT_WRITERS : WRITERS).get(name.contains(".") ? ending : "");
         if (writer == null && isExact && WRITERS.containsKey(ending)) {
             throw PixeronException.of("Exact fractions are written to .csv, .tsv or .txt, not to \"%s\".", name);

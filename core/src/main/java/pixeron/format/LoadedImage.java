@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.Result;
 
 /**
  * What a file held: a gray image, or a colour picture that a gray rule must still be chosen for.
@@ -63,6 +64,11 @@ public record LoadedImage(Optional<Image> gray, Optional<ColourImage> colour, St
     public LoadedImage madeGray(Image image, String how) {
         LoadedImage noted = withNote(how);
         return new LoadedImage(Optional.of(image), colour, format, channels, noted.notes);
+    }
+
+    /** @return what the file held, of whatever kind */
+    public Result result() {
+        return colour.<Result>map(picture -> picture).orElseGet(gray::orElseThrow);
     }
 
     /** @return the gray image of a file that has one */

@@ -212,6 +212,11 @@ final class PictureFiles {
             Arrays.setAll(row, j -> image.level(start + j));
             raster.setSamples(0, i, row.length, 1, 0, row);
         }
+        write(picture, format, out);
+    }
+
+    /** @param picture of a kind that the format holds as it is */
+    static void write(BufferedImage picture, String format, OutputStream out) throws IOException {
         ImageWriter writer = ImageIO.getImageWritersByFormatName(format).next();
         try (ImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
             writer.setOutput(stream);

@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
+import pixeron.number.Rational;
 
 /**
- * A picture with three colour channels, each an image of its own, and perhaps transparency. It is not calculated with:
- * a named rule makes it gray first.
+ * A picture with three colour channels, each an image of its own, and perhaps transparency.
  *
- * @param red level image
+ * @param red an image
  * @param green of the same size and maximum level
  * @param blue of the same size and maximum level
  * @param alpha 0 is transparent, M is opaque; empty: the picture has no transparency
@@ -21,6 +21,16 @@ public record ColourImage(Image red, Image green, Image blue, Optional<Image> al
         requireSame(red, green);
         requireSame(red, blue);
         alpha.ifPresent(channel -> requireSame(red, channel));
+    }
+
+    /** @param faces red, green, blue and perhaps alpha */
+    public static ColourImage of(List<Image> faces) {
+        return new ColourImage(faces.get(0), faces.get(1), faces.get(2), faces.size() > 3 ? Optional.of(faces.get(3)) : Optional.empty());
+    }
+
+    /** @return whether all samples are levels */
+    public boolean isLevelImage() {
+        return faces().stream().allMatch(face -> face.image().isLevelImage());
     }
 
     private static void requireSame(Image a, Image b) {
@@ -61,7 +71,7 @@ public record ColourImage(Image red, Image green, Image blue, Optional<Image> al
     public Optional<Area> transparentArea() {
         Optional<Area> area = Optional.empty();
         for (int n = 0; alpha.isPresent() && n < alpha.get().count(); n++) {
-            if (alpha.get().level(n) < maximumLevel()) {
+            if (isTransparent(n)) {
                 Pixel pixel = red.pixel(n);
                 area = Optional.of(area.map(a -> new Area(a.row(), Math.min(a.column(), pixel.column()),
                         pixel.row() - a.row() + 1, Math.max(a.column() + a.width(), pixel.column() + 1)
@@ -71,11 +81,17 @@ public record ColourImage(Image red, Image green, Image blue, Optional<Image> al
         return area;
     }
 
+    private boolean isTransparent(int n) {
+        Image channel = alpha.orElseThrow();
+        return channel.isLevelImage() ? channel.level(n) < maximumLevel()
+                : channel.value(n).compareValue(Rational.of(maximumLevel())) < 0;
+    }
+
     /** @return the number of pixels that are not fully opaque */
     public int transparentPixels() {
         int count = 0;
         for (int n = 0; alpha.isPresent() && n < alpha.get().count(); n++) {
-            count += alpha.get().level(n) < maximumLevel() ? 1 : 0;
+            count += isTransparent(n) ? 1 : 0;
         }
         return count;
     }

@@ -30,10 +30,37 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
         Sums sums = a.isLevelImage() && b.isLevelImage() ? levelSums(a, b) : valueSums(a, b);
         Rational count = Rational.of(a.count());
         Value mse = sums.squares.dividedBy(count);
-        Rational peak = Rational.of((long) a.maximumLevel() * a.maximumLevel());
         return new Comparison(sums.agree, a.count() - sums.agree, sums.largest, sums.absolutes.dividedBy(count), mse,
-                mse.signum() == 0 ? Optional.empty()
-                        : Optional.of(10 * Math.log10(peak.dividedBy(mse).asDouble())), a.pixel(sums.place));
+                psnr(mse, a.maximumLevel()), a.pixel(sums.place));
+    }
+
+    /**
+     * @param a an image, or a colour image
+     * @param b of the same kind and size
+     * @return the measures over all samples of all faces; agree and differ count samples
+     * @throws PixeronException if sizes or faces differ
+     */
+    public static Comparison of(Result a, Result b) {
+        if (a.faces().size() != b.faces().size()) {
+            throw PixeronException.of("One has %d channels and the other %d.", a.faces().size(), b.faces().size());
+        }
+        Comparison all = of(a.faces().get(0).image(), b.faces().get(0).image());
+        int count = a.faces().size();
+        for (int n = 1; n < count; n++) {
+            Comparison next = of(a.faces().get(n).image(), b.faces().get(n).image());
+            boolean isLarger = next.maxAbsolute.compareValue(all.maxAbsolute) > 0;
+            all = new Comparison(all.agree + next.agree, all.differ + next.differ, isLarger ? next.maxAbsolute : all.maxAbsolute,
+                    all.meanAbsolute.plus(next.meanAbsolute), all.mse.plus(next.mse), Optional.empty(),
+                    isLarger ? next.largest : all.largest);
+        }
+        Value mse = all.mse.dividedBy(Rational.of(count));
+        return new Comparison(all.agree, all.differ, all.maxAbsolute, all.meanAbsolute.dividedBy(Rational.of(count)), mse,
+                psnr(mse, a.frame().maximumLevel()), all.largest);
+    }
+
+    private static Optional<Double> psnr(Value mse, int maximumLevel) {
+        Rational peak = Rational.of((long) maximumLevel * maximumLevel);
+        return mse.signum() == 0 ? Optional.empty() : Optional.of(10 * Math.log10(peak.dividedBy(mse).asDouble()));
     }
 
     /**

@@ -2,10 +2,14 @@ package pixeron.look;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.number.Rational;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -17,11 +21,11 @@ import pixeron.working.Run;
  */
 public record PackedPixel(int packed) {
 
-    private record Channel(String name, int shift) {
+    private record Channel(String name, int shift, String word) {
     }
 
-    private static final List<Channel> CHANNELS = List.of(new Channel("A", 24), new Channel("R", 16),
-            new Channel("G", 8), new Channel("B", 0));
+    private static final List<Channel> CHANNELS = List.of(new Channel("A", 24, "alpha"),
+            new Channel("R", 16, "red"), new Channel("G", 8, "green"), new Channel("B", 0, "blue"));
 
     /**
      * @return the packed number of a pixel
@@ -35,6 +39,37 @@ public record PackedPixel(int packed) {
         int alpha = picture.alpha().map(image -> level(image, pixel)).orElse(Image.BYTE_MAXIMUM);
         return new PackedPixel(alpha << 24 | level(picture.red(), pixel) << 16 | level(picture.green(), pixel) << 8
                 | level(picture.blue(), pixel));
+    }
+
+    /** @return the packed number of a pixel of any result; empty where a channel has no level of 0 to 255 there */
+    public static Optional<PackedPixel> find(Result result, Pixel pixel) {
+        boolean isPossible = result instanceof ColourImage && result.frame().maximumLevel() == Image.BYTE_MAXIMUM
+                && result.faces().stream().allMatch(face -> Image.isLevel(face.image().value(pixel), Image.BYTE_MAXIMUM));
+        if (!isPossible) {
+            return Optional.empty();
+        }
+        ColourImage colour = (ColourImage) result;
+        int alpha = colour.alpha().map(image -> whole(image, pixel)).orElse(Image.BYTE_MAXIMUM);
+        return Optional.of(of(alpha, whole(colour.red(), pixel), whole(colour.green(), pixel), whole(colour.blue(), pixel)));
+    }
+
+    private static int whole(Image image, Pixel pixel) {
+        return ((Rational) image.value(pixel)).toInt();
+    }
+
+    /** @return the number of four levels from 0 to 255: alpha, red, green, blue */
+    public static PackedPixel of(int alpha, int red, int green, int blue) {
+        return new PackedPixel(alpha << 24 | red << 16 | green << 8 | blue);
+    }
+
+    /** @return the level of a channel, by its name */
+    public int level(String channel) {
+        return packed >>> CHANNELS.stream().filter(found -> found.word.equals(channel)).findFirst().orElseThrow().shift & 0xFF;
+    }
+
+    /** @return the bits that a channel stands higher than blue */
+    public static int shift(String channel) {
+        return CHANNELS.stream().filter(found -> found.word.equals(channel)).findFirst().orElseThrow().shift;
     }
 
     private static int level(Image image, Pixel pixel) {
@@ -55,6 +90,16 @@ public record PackedPixel(int packed) {
         String digits = Integer.toBinaryString(packed);
         String all = "0".repeat(Integer.SIZE - digits.length()) + digits;
         return String.join(" ", all.substring(0, 8), all.substring(8, 16), all.substring(16, 24), all.substring(24));
+    }
+
+    /** @return how the channels are put together: shifted left, then or; and how they follow each other in memory */
+    public List<Line> together() {
+        String sum = CHANNELS.stream().map(channel -> level(channel.word) + (channel.shift == 0 ? "" : " shifted left by " + channel.shift))
+                .collect(Collectors.joining(" or "));
+        return List.of(Line.of("together", Run.plain(sum)), Line.of("packed", Run.after(hexadecimal()), Run.plain(" = "
+                + Integer.toUnsignedString(packed))), Line.of("binary", Run.plain(binary())),
+                Line.of("in memory", Run.plain("R G B: " + level("red") + " " + level("green") + " " + level("blue")),
+                        Run.note("   in use as well: B G R: " + level("blue") + " " + level("green") + " " + level("red"))));
     }
 
     /** @return how each channel is taken out of the number: masked, then shifted */

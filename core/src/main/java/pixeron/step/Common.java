@@ -7,7 +7,8 @@ import java.util.Set;
 public enum Common {
     ROUNDING,
     OVERFLOW,
-    AREA;
+    AREA,
+    CHANNELS;
 
     /** Steps that calculate values, and can do so on a part of the image. */
     public static final Set<Common> ALL = Set.copyOf(EnumSet.allOf(Common.class));

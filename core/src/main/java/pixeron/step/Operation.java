@@ -12,11 +12,12 @@ import pixeron.working.Table;
  * A step bound to the image before it. Bulk result, single values and working come from one definition; {@code
  * result(p).value(pixel)} equals {@code value(pixel)} equals {@code explain(pixel).result()} for every pixel.
  */
-public interface Operation extends Explained {
+public interface Operation extends Explained, Bound {
 
-    /** @return what a person should know of this result, one sentence each */
-    default List<String> notes() {
-        return List.of();
+    /** An image has one face, which is worked out by the step itself. */
+    @Override
+    default Optional<Explained> face(String name) {
+        return Optional.of(this);
     }
 
     /** @return the tables by which the step is worked out; the counts of levels first, where the input has levels */
@@ -108,8 +109,6 @@ public interface Operation extends Explained {
         return false;
     }
 
-    /** @return the step */
-    Step step();
 
     /** @return what the step is applied to */
     default Inputs inputs() {
@@ -132,11 +131,6 @@ public interface Operation extends Explained {
         return Finish.of(step(), frame().maximumLevel());
     }
 
-    /**
-     * @param progress told how far it is
-     * @return the step's result
-     * @throws pixeron.PixeronException if some pixel has no value; names the first one
-     * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
-     */
+    @Override
     Image result(Progress progress);
 }

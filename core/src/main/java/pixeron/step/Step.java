@@ -67,6 +67,9 @@ public record Step(StepType type, Arguments arguments) {
      * @throws PixeronException if the step cannot be applied to this
      */
     public Operation bind(Inputs inputs) {
+        if (arguments.isGiven(StepType.CHANNELS) && inputs.before() instanceof Image) {
+            throw PixeronException.of("channels belongs to colour images, and this one has no colour; leave it out.");
+        }
         return type.bind(this, inputs);
     }
 

@@ -11,6 +11,7 @@ import pixeron.number.Overflow;
 import pixeron.number.Rounding;
 import pixeron.step.key.AreaParameter;
 import pixeron.step.key.Arguments;
+import pixeron.step.key.ChannelsParameter;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.Keyed;
 import pixeron.step.key.Parameter;
@@ -29,6 +30,9 @@ public interface StepType extends Keyed {
 
     /** The key {@code area}. */
     AreaParameter AREA = new AreaParameter();
+
+    /** The key {@code channels}, which belongs to colour images; left out, red, green and blue are worked on. */
+    ChannelsParameter CHANNELS = new ChannelsParameter("channels", "Channels", false);
 
     /** @return its name for people */
     String title();
@@ -80,6 +84,9 @@ public interface StepType extends Keyed {
         if (common().contains(Common.AREA)) {
             all.add(AREA);
         }
+        if (common().contains(Common.CHANNELS)) {
+            all.add(CHANNELS);
+        }
         return all;
     }
 
@@ -110,6 +117,11 @@ public interface StepType extends Keyed {
     /** @return frames that the result would have for somebody who mixes up the size and the last pixel of a rectangle in its keys */
     default Stream<Frame> misread(Operation right) {
         return Stream.empty();
+    }
+
+    /** @return whether what becomes of a level depends on the image as a whole: its counts, its smallest and largest value */
+    default boolean dependsOnCounts() {
+        return false;
     }
 
     /** @return the kinds of tables by which it is worked out */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -13,12 +14,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.catalog.Catalog;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.colour.Binding;
+import pixeron.step.colour.ColourType;
 import pixeron.working.Line;
 
 class StepExamplesTest {
@@ -257,9 +262,10 @@ class StepExamplesTest {
         assertThat(Catalog.search("zzz")).isEmpty();
         for (StepType type : Catalog.all()) {
             for (int maximum : new int[] {1, 7, 255, 65535}) {
-                Step starter = type.starter(maximum);
-                assertThat(starter.bind(Image.of(maximum, new int[][] {{0,
-                        maximum}})).result(Progress.NONE).isLevelImage()).isTrue();
+                Image two = Image.of(maximum, new int[][] {{0, maximum}});
+                Result before = type instanceof ColourType ? new ColourImage(two, two, two, Optional.empty()) : two;
+                Result after = Binding.of(type.starter(maximum), before).result(Progress.NONE);
+                assertThat(after.faces()).allMatch(face -> face.image().isLevelImage());
             }
             assertThat(type.sentence()).endsWith(".");
             assertThat(StepLine.usage(type)).startsWith(type.name());

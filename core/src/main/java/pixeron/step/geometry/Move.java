@@ -47,7 +47,7 @@ public final class Move extends NamedStep {
 
     @Override
     public Set<Common> common() {
-        return Set.of(Common.AREA);
+        return Set.of(Common.AREA, Common.CHANNELS);
     }
 
     @Override

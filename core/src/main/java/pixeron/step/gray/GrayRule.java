@@ -3,6 +3,7 @@ package pixeron.step.gray;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -168,16 +169,39 @@ public final class GrayRule {
 
     /** @return the arithmetic that leads to the gray level of one pixel */
     public Working explain(ColourImage picture, Transparency transparency, Pixel pixel) {
-        int maximum = picture.maximumLevel();
-        Map<String, Value> channels = Map.of("R", picture.red().value(pixel), "G", picture.green().value(pixel),
-                "B", picture.blue().value(pixel));
-        List<Line> lines = new ArrayList<>();
-        lines.add(Line.of("formula", Run.plain(formula())));
-        Map<String, Value> laid = channels;
+        Value exact = exact(picture, transparency, pixel);
+        Finish finish = new Finish(Rounding.NEAREST, Overflow.CLIP, picture.maximumLevel());
+        List<Line> lines = lines(picture, transparency, pixel);
+        lines.addAll(finish.explain(exact));
+        return new Working(word + ", " + pixel, lines, exact, finish.apply(exact));
+    }
+
+    /** @return the gray value of a pixel before rounding */
+    public Value exact(ColourImage picture, Transparency transparency, Pixel pixel) {
+        return Evaluator.evaluate(formula, channels(picture, transparency, pixel)::get);
+    }
+
+    private static Map<String, Value> channels(ColourImage picture, Transparency transparency, Pixel pixel) {
+        Map<String, Value> channels = new LinkedHashMap<>();
+        channels.put("R", picture.red().value(pixel));
+        channels.put("G", picture.green().value(pixel));
+        channels.put("B", picture.blue().value(pixel));
         if (isLaid(picture, transparency)) {
             Value alpha = picture.alpha().orElseThrow().value(pixel);
-            laid = channels.keySet().stream().collect(Collectors.toMap(name -> name, name ->
-                    laid(channels.get(name), alpha, transparency, maximum)));
+            channels.replaceAll((name, value) -> laid(value, alpha, transparency, picture.maximumLevel()));
+        }
+        return channels;
+    }
+
+    /** @return the lines that lead to {@link #exact} */
+    public List<Line> lines(ColourImage picture, Transparency transparency, Pixel pixel) {
+        int maximum = picture.maximumLevel();
+        List<Line> lines = new ArrayList<>();
+        lines.add(Line.of("formula", Run.plain(formula())));
+        Map<String, Value> laid = channels(picture, transparency, pixel);
+        if (isLaid(picture, transparency)) {
+            Map<String, Value> channels = channels(picture, Transparency.IGNORED, pixel);
+            Value alpha = picture.alpha().orElseThrow().value(pixel);
             for (String name : List.of("R", "G", "B")) {
                 lines.add(Line.of(transparency.word(), Run.plain(name + " = ("), before(channels.get(name)),
                         Run.plain(" × " + Decimals.working(alpha) + " + " + transparency.ground(maximum) + " × ("
@@ -185,26 +209,20 @@ public final class GrayRule {
                                 + Decimals.working(laid.get(name)))));
             }
         }
-        Map<String, Value> filledIn = laid;
-        Expression filled = Trace.substitute(formula, name -> new Expression.Literal(filledIn.get(name), Role.BEFORE));
+        Expression filled = Trace.substitute(formula, name -> new Expression.Literal(laid.get(name), Role.BEFORE));
         lines.addAll(TraceLines.under("this pixel", "gray = ", filled));
-        Value exact = Evaluator.evaluate(formula, laid::get);
-        Finish finish = new Finish(Rounding.NEAREST, Overflow.CLIP, maximum);
-        lines.addAll(finish.explain(exact));
-        return new Working(word + ", " + pixel, lines, exact, finish.apply(exact));
+        return lines;
     }
 
-    /** Goes through the loop that leads to the gray level of one pixel. */
-    void follow(ColourImage picture, Transparency transparency, Pixel pixel, LoopWriter out) {
+    /** Goes through the loop that leads to {@link #exact}, which is called s. */
+    public void follow(ColourImage picture, Transparency transparency, Pixel pixel, LoopWriter out) {
         out.set("R", picture.red().value(pixel)).set("G", picture.green().value(pixel))
                 .set("B", picture.blue().value(pixel)).line(0, "R, G, B ← the channels at [i][j]");
         if (isLaid(picture, transparency)) {
             out.set("alpha", picture.alpha().orElseThrow().value(pixel)).line(0, "R, G, B ← each of them "
                     + transparency.sentence());
         }
-        Working working = explain(picture, transparency, pixel);
-        out.set("s", working.exact()).line(0, "s ← " + Typeset.text(formula));
-        new Finish(Rounding.NEAREST, Overflow.CLIP, picture.maximumLevel()).follow(out, working.exact());
+        out.set("s", exact(picture, transparency, pixel)).line(0, "s ← " + Typeset.text(formula));
     }
 
     private static Run before(Value value) {

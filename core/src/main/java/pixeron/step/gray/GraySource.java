@@ -4,8 +4,11 @@ import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.number.Overflow;
+import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Explained;
+import pixeron.step.Finish;
 import pixeron.working.LoopWriter;
 import pixeron.working.Working;
 
@@ -57,5 +60,6 @@ public record GraySource(ColourImage picture, GrayRule rule, Transparency transp
     @Override
     public void follow(Pixel pixel, LoopWriter out) {
         rule.follow(picture, transparency, pixel, out);
+        new Finish(Rounding.NEAREST, Overflow.CLIP, picture.maximumLevel()).follow(out, exact(pixel));
     }
 }

@@ -62,6 +62,8 @@ public abstract class WindowStep extends NamedStep {
         if (border(arguments) == Border.CROP && arguments.isGiven(AREA)) {
             throw PixeronException.of("area goes with results as large as the image, and border=crop makes them smaller; "
                     + "leave one of them out.");
+        } else if (border(arguments) == Border.CROP && arguments.isGiven(CHANNELS)) {
+            throw PixeronException.of("border=crop makes all channels smaller alike; leave channels out.");
         }
     }
 

@@ -33,6 +33,8 @@ public final class Depth extends PointStep {
     public void validate(Arguments arguments) {
         if (arguments.find(StepType.AREA).isPresent()) {
             throw PixeronException.of("depth changes the maximum level of the whole image; leave area out.");
+        } else if (arguments.isGiven(StepType.CHANNELS)) {
+            throw PixeronException.of("depth changes the maximum level of all channels alike; leave channels out.");
         }
     }
 

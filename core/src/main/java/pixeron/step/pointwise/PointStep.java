@@ -159,6 +159,11 @@ public abstract class PointStep extends NamedStep {
         return Slip.of(id, words, step -> new OtherFormula(this, rule -> rule.with(other)).of(step));
     }
 
+    @Override
+    public final boolean dependsOnCounts() {
+        return !fromImage.isEmpty();
+    }
+
     /** @return the tables that are its own, beside counts of levels, new levels and constants */
     protected List<TableKind> ownTables() {
         return List.of();

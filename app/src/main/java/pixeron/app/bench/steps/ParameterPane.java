@@ -102,6 +102,10 @@ public final class ParameterPane extends VBox {
         fields.forEach(field -> field.setProblem(""));
         fields.clear();
         for (Parameter<?> parameter : step.type().parameters()) {
+            if (parameter == StepType.CHANNELS) {
+                // The bench has images; only colour images have channels to choose from.
+                continue;
+            }
             // A field is made once: making one costs more time than anything else when a step is selected.
             fields.add(made.computeIfAbsent(parameter, this::field));
         }

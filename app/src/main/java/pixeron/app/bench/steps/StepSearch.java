@@ -18,6 +18,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.step.StepType;
 import pixeron.step.catalog.Catalog;
+import pixeron.step.colour.ColourType;
 
 /**
  * The button that adds a step. It opens in place into a field that finds steps by a few letters and says what each
@@ -90,7 +91,8 @@ public final class StepSearch extends StackPane {
     }
 
     private void find() {
-        list.getItems().setAll(Catalog.search(field.getText()));
+        // The bench has images; steps that take a colour image whole have nothing to work on here.
+        list.getItems().setAll(Catalog.search(field.getText()).stream().filter(type -> !(type instanceof ColourType)).toList());
         list.getSelectionModel().selectFirst();
         list.scrollTo(0);
         double rows = Math.max(1, Math.min(MOST_ROWS, list.getItems().size()));

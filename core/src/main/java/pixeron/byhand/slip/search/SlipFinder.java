@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.Claim;
+import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.Explanation.Certainty;
 import pixeron.byhand.slip.sheet.SingleCell;
 import pixeron.image.Pixel;
@@ -51,6 +52,11 @@ public final class SlipFinder {
     /** Finds slips in values of gray that was made of a colour picture. */
     public SlipFinder(GraySource gray) {
         this(gray, progress -> GraySlips.of(gray), progress -> List.of());
+    }
+
+    /** Finds slips in values of all faces of a colour image. */
+    public SlipFinder(Abreast faces) {
+        this(faces, progress -> ColourSlips.of(faces), progress -> List.of());
     }
 
     private SlipFinder(Explained right, Function<Progress, List<Candidate>> singles, Function<Progress, List<Candidate>> pairs) {
@@ -120,6 +126,10 @@ public final class SlipFinder {
 
     /** Cells that are not filled, the first of them; in a large image one of those tells as well as one far down. */
     private List<Pixel> blank(Check check) {
+        if (right instanceof Abreast) {
+            // A place on the sheet of all faces would tell nobody anything.
+            return List.of();
+        }
         Set<Pixel> filled = check.cells().stream().map(CellCheck::pixel).collect(Collectors.toSet());
         return IntStream.range(0, right.frame().count()).mapToObj(right.frame()::pixel).filter(pixel -> !filled.contains(pixel)).limit(MOST_BLANK).toList();
     }

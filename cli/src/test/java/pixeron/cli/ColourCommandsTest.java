@@ -1,0 +1,141 @@
+package pixeron.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Colour images on the command line, worked out by hand on two rows of two inks. */
+class ColourCommandsTest extends CommandTest {
+
+    private static final String RED_UP = "add amount=20 channels=red";
+    private Path inks;
+
+    @BeforeEach
+    void makeInks() throws IOException {
+        inks = write("inks.ppm", "P3 2 2 255\n71 171 172  250 10 20\n100 150 200  0 0 255\n");
+    }
+
+    private String face(Path colour, String face) throws IOException {
+        Path table = folder.resolve(face + ".csv");
+        assertThat(pixeron("run", colour, "--face", face, "--out", table)).isZero();
+        return Files.readString(table);
+    }
+
+    @Test
+    void picturesAreWrittenInColourAndOneFaceAsATable() throws IOException {
+        Path out = folder.resolve("more.png");
+        assertThat(pixeron("run", inks, "--step", RED_UP, "--out", out)).isZero();
+        assertThat(face(out, "red")).isEqualTo("91,255\n120,20\n");
+        assertThat(face(out, "green")).isEqualTo("171,10\n150,0\n");
+        assertThat(pixeron("run", inks, "--step", "swap order=\"blue green red\"", "--out", out)).isZero();
+        assertThat(face(out, "red")).isEqualTo("172,20\n200,255\n");
+        assertBad("a table of numbers holds one channel; add --face red", "run", inks, "--out", folder.resolve("a.csv"));
+        assertBad("only a colour image has faces", "run", image, "--face", "red", "--out", folder.resolve("a.csv"));
+        assertBad("--face alpha: the result has red, green, blue", "run", inks, "--face", "alpha", "--out", folder.resolve("a.csv"));
+        assertBad(".pgm holds none; use .png", "run", inks, "--out", folder.resolve("a.pgm"));
+        assertThat(folder.resolve("a.csv")).doesNotExist();
+    }
+
+    @Test
+    void grayStandsInFrontOrAnywhere() throws IOException {
+        Path out = folder.resolve("gray.csv");
+        assertThat(pixeron("run", inks, "--gray", "mean", "--step", "invert", "--out", out)).isZero();
+        assertThat(Files.readString(out)).as("255 − 138, 255 − 93 …").isEqualTo("117,162\n105,170\n");
+        assertThat(pixeron("run", inks, "--step", "invert", "--step", "gray", "--out", out)).isZero();
+        assertThat(Files.readString(out)).isEqualTo("117,162\n105,170\n");
+        assertThat(error).as("nothing that the line does not say").isEmpty();
+        Path clear = write("clear.pam", "P7\nWIDTH 1\nHEIGHT 1\nDEPTH 4\nMAXVAL 255\nTUPLTYPE RGB_ALPHA\nENDHDR\nABC\u0000");
+        assertThat(pixeron("run", clear, "--step", "gray", "--out", out)).isZero();
+        assertThat(Files.readString(out)).as("on white").isEqualTo("255\n");
+        assertThat(error).contains("Step 1: Gray is made by mean", "1 pixels are transparent");
+        assertThat(pixeron("run", inks, "--step", "gray rule=weights weights=\"0 0 1\" area=\"0 0 1 2\"", "--out", folder.resolve("p.ppm"))).isZero();
+        assertThat(face(folder.resolve("p.ppm"), "red")).isEqualTo("172,20\n100,0\n");
+        assertBad("Step 1: gray takes a colour image, and an image stands before it", "run", image, "--step", "gray", "--out", out);
+        assertBad("channels belongs to colour images", "run", image, "--step", RED_UP, "--out", out);
+    }
+
+    @Test
+    void aPixelIsExplainedWholeOrOneChannelOfIt() throws IOException {
+        assertThat(pixeron("explain", inks, "--step", RED_UP, "--at", "0,1")).isZero();
+        assertThat(output).contains("packed      0xFFFA0A14", "shifted right by 16 = 0xFA = 250", "s = 250 + 20", "green       10   as it is",
+                "together    255 shifted left by 24 or 255 shifted left by 16 or 10 shifted left by 8 or 20", "0xFFFF0A14");
+        assertThat(pixeron("explain", inks, "--step", RED_UP, "--at", "0,1", "--format", "json")).isZero();
+        JsonNode whole = json();
+        assertThat(whole.at("/faces/red/exact").intValue()).isEqualTo(270);
+        assertThat(whole.at("/faces/red/after").intValue()).isEqualTo(255);
+        assertThat(whole.at("/faces/blue/after").intValue()).isEqualTo(20);
+        assertThat(whole.get("packed").textValue()).isEqualTo("0xFFFF0A14");
+        assertThat(pixeron("explain", inks, "--step", RED_UP, "--at", "0,1", "--face", "red", "--format", "json")).isZero();
+        assertThat(json().get("before").intValue()).isEqualTo(250);
+        assertThat(json().get("after").intValue()).isEqualTo(255);
+        assertThat(pixeron("explain", inks, "--step", "gray", "--at", "0,0", "--format", "json")).isZero();
+        assertThat(json().get("before").isNull()).as("three channels stand before it").isTrue();
+        assertThat(json().get("after").intValue()).isEqualTo(138);
+        assertBad("takes the channel over as it is, 10 at row 0, column 1", "explain", inks, "--step", RED_UP, "--at", "0,1", "--face", "green");
+    }
+
+    @Test
+    void tablesCarryTheNameOfTheirChannel() throws IOException {
+        assertThat(pixeron("table", inks, "--step", "equalize", "--format", "json")).isZero();
+        assertThat(json().fieldNames()).toIterable().contains("histogram-red", "levels-red", "levels-green", "levels-blue")
+                .doesNotContain("levels", "levels-alpha");
+        assertThat(pixeron("table", inks, "--step", "equalize channels=green", "--table", "levels-green", "--format", "csv")).isZero();
+        assertThat(output).contains("10,1,0.25,2,127.5,128");
+        assertBad("has no table \"levels\"; it has histogram-red, levels-red", "table", inks, "--step", "equalize", "--table", "levels");
+    }
+
+    /** Packed, as three numbers, and one channel alone: 250 + 20 was left to run over into 14 in the channel of red itself. */
+    @Test
+    void valuesByHandArePackedOrThreeNumbersOrOfOneFace() throws IOException {
+        Path right = write("right.csv", "0xFF5BABAC,255 10 20\n,20 0 255\n");
+        assertThat(pixeron("check", inks, "--step", RED_UP, "--by-hand", right, "--format", "json")).isZero();
+        assertThat(json().get("filled").intValue()).isEqualTo(9);
+        Path wrong = write("wrong.csv", "0x5BABAC,14 10 20\n120 150 200,0 0 20\n");
+        assertThat(pixeron("check", inks, "--step", RED_UP, "--by-hand", wrong, "--format", "json")).isEqualTo(1);
+        assertThat(json().at("/first/face").textValue()).isEqualTo("red");
+        assertThat(json().at("/first/column").intValue()).isEqualTo(1);
+        assertThat(json().get("differ").intValue()).isEqualTo(3);
+        assertThat(json().get("cells")).anyMatch(cell -> cell.get("face").textValue().equals("blue") && cell.get("row").intValue() == 1
+                && cell.get("column").intValue() == 1 && cell.get("byHand").textValue().equals("20"));
+        assertThat(pixeron("check", inks, "--step", RED_UP, "--by-hand", wrong)).isEqualTo(1);
+        assertThat(output).contains("red, row 0, column 1: you wrote 14, right is 255");
+        Path red = write("red.csv", "91,270\n120,20\n");
+        assertThat(pixeron("check", inks, "--step", RED_UP, "--by-hand", red, "--face", "red", "--format", "json")).isEqualTo(1);
+        assertThat(json().at("/first/face").textValue()).isEqualTo("red");
+        assertThat(json().at("/cells/1/value").intValue()).isEqualTo(255);
+        assertBad("is neither a packed value such as 0xFF204A8F nor three numbers", "check", inks, "--step", RED_UP, "--by-hand", red);
+        assertBad("takes the channel over as it is; there is nothing to check", "check", inks, "--step", RED_UP, "--by-hand", red, "--face", "blue");
+        assertBad("choose with --face which channel", "check", inks, "--step", RED_UP, "--by-hand", red, "--table", "levels");
+    }
+
+    /** 40 is added to the bytes of the whole number: 250 + 40 = 290 lifts alpha, which nobody sees, and leaves 34. */
+    @Test
+    void slipsOfColourHaveTheirNames() throws IOException {
+        Path swapped = write("swapped.csv", "192 191 91,40 30 255\n220 170 120,255 20 20\n");
+        assertThat(pixeron("check", inks, "--step", "add amount=20", "--by-hand", swapped, "--format", "json")).isEqualTo(1);
+        assertThat(json().at("/slips/0/id").textValue()).isEqualTo("channels-swapped");
+        Path carried = write("carried.csv", "0x6FD3D4,0x22323C\n0x8CBEF0,0x282927\n");
+        assertThat(pixeron("check", inks, "--step", "add amount=40", "--by-hand", carried, "--format", "json")).isEqualTo(1);
+        assertThat(json().at("/slips/0/id").textValue()).isEqualTo("carried-over");
+    }
+
+    @Test
+    void comparingTellsEachChannel() throws IOException {
+        Path other = write("other.ppm", "P3 2 2 255\n71 171 172  250 10 20\n100 150 200  0 6 255\n");
+        assertThat(pixeron("compare", inks, other, "--format", "json")).isEqualTo(1);
+        assertThat(json().get("agree").intValue()).isEqualTo(11);
+        assertThat(json().get("mse").doubleValue()).isEqualTo(3);
+        assertThat(json().at("/faces/green/differ").intValue()).isEqualTo(1);
+        assertThat(json().at("/faces/red/psnr").isNull()).isTrue();
+        assertThat(pixeron("compare", inks, inks)).isZero();
+        assertThat(pixeron("compare", inks, other, "--gray", "mean", "--format", "json")).isEqualTo(1);
+        assertThat(json().has("faces")).isFalse();
+        assertThat(json().get("maxAbsolute").intValue()).isEqualTo(2);
+        assertBad("One is a colour image and the other an image; make both one kind, with --gray", "compare", inks, image);
+    }
+}

@@ -1,0 +1,156 @@
+package pixeron.byhand.slip.search;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import pixeron.PixeronException;
+import pixeron.byhand.colour.Abreast;
+import pixeron.image.ColourImage;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.look.PackedPixel;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+import pixeron.step.Slip;
+import pixeron.step.Way;
+
+/**
+ * Slips in values of all faces of a colour image: channels exchanged, a channel taken with another's mask or shift, a number
+ * added to the packed value so that it runs into the next channel; and those that each channel's own step has, made in all.
+ */
+final class ColourSlips {
+
+    private static final long BITS = 0xFFFFFFFFL;
+
+    private final Abreast right;
+    private final ColourImage before;
+    private final List<String> faces;
+    private final List<Candidate> all = new ArrayList<>();
+
+    private ColourSlips(Abreast right) {
+        this.right = right;
+        this.before = right.before();
+        this.faces = right.after().faces().stream().map(Result.Face::name).toList();
+    }
+
+    static List<Candidate> of(Abreast right) {
+        ColourSlips slips = new ColourSlips(right);
+        slips.addOfChannels();
+        slips.addSwapped();
+        if (right.before().frame().equals(right.after().frame())) {
+            slips.addMasks();
+            slips.addCarried();
+        }
+        return List.copyOf(slips.all);
+    }
+
+    private void add(String id, String words, Function<Pixel, Value> value) {
+        all.add(new Candidate(List.of(id), Way.of(words, value), right.frame()));
+    }
+
+    private static Image face(ColourImage image, String name) {
+        return image.faces().stream().filter(face -> face.name().equals(name)).findFirst().orElseThrow().image();
+    }
+
+    private Optional<Operation> operation(String face) {
+        return right.bound().face(face).filter(Operation.class::isInstance).map(Operation.class::cast);
+    }
+
+    /** The same slip, in the same words, in every channel that the step works on. */
+    private void addOfChannels() {
+        Map<String, Map<String, Way>> found = new LinkedHashMap<>();
+        Map<String, String> ids = new LinkedHashMap<>();
+        for (String face : faces) {
+            operation(face).ifPresent(operation -> {
+                for (Slip slip : KnownSlips.of(operation.step().type())) {
+                    for (Way way : slip.ways(operation)) {
+                        found.computeIfAbsent(slip.id() + " " + way.words(), key -> new LinkedHashMap<>()).putIfAbsent(face, way);
+                        ids.put(slip.id() + " " + way.words(), slip.id());
+                    }
+                }
+            });
+        }
+        found.forEach((key, ways) -> {
+            Way first = ways.values().iterator().next();
+            all.add(new Candidate(List.of(ids.get(key)), new Way(first.words(), place -> Optional.ofNullable(ways.get(right.face(place)))
+                    .map(way -> way.value().apply(right.pixel(place))).orElseGet(() -> right.value(place)), first.isUnrounded(),
+                    Optional.empty(), Optional.empty()), right.frame()));
+        });
+    }
+
+    private void addSwapped() {
+        for (int a = 0; a < faces.size(); a++) {
+            for (int b = a + 1; b < faces.size(); b++) {
+                String first = faces.get(a);
+                String second = faces.get(b);
+                add("channels-swapped", first + " and " + second + " are exchanged", place -> {
+                    String face = right.face(place);
+                    String other = face.equals(first) ? second : face.equals(second) ? first : face;
+                    return face(right.after(), other).value(right.pixel(place));
+                });
+            }
+        }
+    }
+
+    /** What the step gives for one channel when it reads another image there; others stay right. */
+    private void addReading(String id, String words, String channel, Image read) {
+        try {
+            Optional<Operation> operation = operation(channel);
+            Image other = operation.isEmpty() ? read : operation.get().step().bind(read).result(Progress.NONE);
+            add(id, words, place -> right.face(place).equals(channel) ? other.value(right.pixel(place)) : right.value(place));
+        } catch (PixeronException notForThese) {
+            // Such as counts of values that are no levels.
+        }
+    }
+
+    private void addMasks() {
+        for (String channel : faces) {
+            for (String other : faces) {
+                if (!channel.equals(other)) {
+                    addReading("mask-slip", channel + " is taken with the mask and shift of " + other, channel, face(before, other));
+                    addShifted(channel, other);
+                }
+            }
+        }
+    }
+
+    /** The right mask with another's shift: too many bits to the right leave nothing, too few a number far above 255. */
+    private void addShifted(String channel, String other) {
+        Image image = face(before, channel);
+        if (image.maximumLevel() != Image.BYTE_MAXIMUM || !image.isLevelImage()) {
+            return;
+        }
+        int by = PackedPixel.shift(channel) - PackedPixel.shift(other);
+        Value[] values = new Value[image.count()];
+        for (int n = 0; n < values.length; n++) {
+            long level = image.level(n);
+            values[n] = Rational.of(by > 0 ? level << by : level >> -by);
+        }
+        addReading("mask-slip", channel + " is masked right, but shifted as " + other, channel,
+                Image.from(image.rows(), image.columns(), image.maximumLevel(), values));
+    }
+
+    /** Each channel's change is added to the packed value: what does not fit runs into the channel above. */
+    private void addCarried() {
+        add("carried-over", "the change is added to the packed value without capping, so that it runs into the next channel", place -> {
+            Pixel pixel = right.pixel(place);
+            long packed = Integer.toUnsignedLong(PackedPixel.find(before, pixel).orElseThrow(() ->
+                    PixeronException.of("%s has no packed value.", pixel)).packed());
+            for (String face : faces) {
+                Optional<Operation> operation = operation(face);
+                Value change = operation.map(found -> found.exact(pixel).minus(found.before().value(pixel))).orElse(Rational.ZERO);
+                if (!(change instanceof Rational whole) || !whole.isInt()) {
+                    throw PixeronException.of("%s changes by no whole number.", pixel);
+                }
+                packed += (long) whole.toInt() << PackedPixel.shift(face);
+            }
+            return Rational.of(new PackedPixel((int) (packed & BITS)).level(right.face(place)));
+        });
+    }
+}

@@ -1,0 +1,25 @@
+package pixeron.step.colour;
+
+import pixeron.image.ColourImage;
+import pixeron.image.Result;
+import pixeron.step.Bound;
+import pixeron.step.Inputs;
+import pixeron.step.Step;
+
+/** Binds a step to a result of any kind. */
+public final class Binding {
+
+    private Binding() {
+    }
+
+    /**
+     * @return the step bound to it: to an image as it is, to a colour image channel by channel, unless the step takes it whole
+     * @throws pixeron.PixeronException if the step cannot be applied to this
+     */
+    public static Bound of(Step step, Result before) {
+        if (before instanceof ColourImage colour) {
+            return step.type() instanceof ColourType type ? type.bind(step, colour) : ColourOperation.of(step, colour);
+        }
+        return step.bind(new Inputs(before));
+    }
+}

@@ -1,0 +1,98 @@
+package pixeron.step.colour;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import pixeron.image.ColourImage;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Overflow;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.step.Progress;
+import pixeron.step.Source;
+import pixeron.step.Step;
+import pixeron.step.StepOperation;
+import pixeron.step.gray.GrayNotes;
+import pixeron.step.gray.GrayRule;
+import pixeron.step.gray.Transparency;
+import pixeron.working.Line;
+import pixeron.working.LoopWriter;
+import pixeron.working.Run;
+
+/**
+ * Gray of a colour image; outside an area the samples of one of its channels.
+ *
+ * <p>Cost: one pass; for levels, rounded to nearest, a few sums for each pixel, else exact fractions.
+ */
+final class GrayOperation extends StepOperation {
+
+    private final ColourImage picture;
+    private final Optional<GrayRule> rule;
+    private final Transparency transparency;
+
+    /**
+     * @param channel what stays outside the area
+     * @param rule empty: alpha itself
+     */
+    GrayOperation(Step step, ColourImage picture, Image channel, Optional<GrayRule> rule, Transparency transparency) {
+        super(step, channel, picture.frame());
+        this.picture = picture;
+        this.rule = rule;
+        this.transparency = transparency;
+    }
+
+    private Image alpha() {
+        return picture.alpha().orElseThrow();
+    }
+
+    @Override
+    public List<String> notes() {
+        // The rule stands in the step's line; what became of transparent pixels need not.
+        return rule.filter(found -> picture.transparentPixels() > 0).map(found -> List.of(GrayNotes.of(found, picture, transparency)))
+                .orElse(List.of());
+    }
+
+    @Override
+    public Image result(Progress progress) {
+        boolean isUsual = finish().rounding() == Rounding.NEAREST && finish().overflow() == Overflow.CLIP;
+        if (rule.isPresent() && isUsual && ownArea().isEmpty() && picture.isLevelImage()) {
+            return rule.get().apply(picture, transparency);
+        }
+        Value[] values = new Value[before().count()];
+        for (int n = 0; n < values.length; n++) {
+            values[n] = value(before().pixel(n));
+            if (n % before().columns() == 0) {
+                progress.report((double) n / values.length);
+            }
+        }
+        return Image.from(before().rows(), before().columns(), picture.maximumLevel(), values);
+    }
+
+    @Override
+    protected Value calculate(Pixel result, Sight sight) {
+        return rule.map(found -> found.exact(picture, transparency, result)).orElseGet(() -> alpha().value(result));
+    }
+
+    @Override
+    protected List<Line> work(Pixel result, Sight sight) {
+        return rule.map(found -> found.lines(picture, transparency, result)).orElseGet(() -> new ArrayList<>(List.of(
+                Line.of("this pixel", Run.plain("s = alpha = "), Run.before(Decimals.working(alpha().value(result)))))));
+    }
+
+    @Override
+    protected void loop(Pixel result, Sight sight, LoopWriter out) {
+        Value exact = calculate(result, sight);
+        if (rule.isPresent()) {
+            rule.get().follow(picture, transparency, result, out);
+        } else {
+            out.set("s", exact).line(0, "s ← alpha at [i][j]");
+        }
+    }
+
+    @Override
+    public List<Source> sources(Pixel pixel) {
+        return List.of(Source.of(pixel, before().value(pixel)));
+    }
+}

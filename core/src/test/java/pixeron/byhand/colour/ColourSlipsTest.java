@@ -1,0 +1,152 @@
+package pixeron.byhand.colour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import pixeron.PixeronException;
+import pixeron.byhand.Check;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.Verdict;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.SlipFinder;
+import pixeron.image.ColourImage;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.step.Bound;
+import pixeron.step.Progress;
+import pixeron.step.catalog.StepLine;
+import pixeron.step.colour.Binding;
+
+/** Values by hand for all channels, made by calculations of their own: each slip is found by its id. */
+class ColourSlipsTest {
+
+    private static final int SIZE = 4;
+    private static final ColourImage PROOF = new ColourImage(channel(37, 200), channel(91, 120), channel(53, 60), Optional.empty());
+
+    private static Image channel(int step, int start) {
+        return Image.ofLevels(SIZE, SIZE, 255, n -> (start + n * step) % 256);
+    }
+
+    private interface Packed {
+        /** @return what is written for a pixel with these channels, as 0xRRGGBB */
+        long of(int red, int green, int blue);
+    }
+
+    private static Abreast right(String line) {
+        Bound bound = Binding.of(StepLine.parse(line), PROOF);
+        return new Abreast(bound, PROOF, (ColourImage) bound.result(Progress.NONE));
+    }
+
+    private static Findings found(String line, Packed written) {
+        Abreast right = right(line);
+        List<List<String>> texts = new ArrayList<>();
+        for (int row = 0; row < SIZE; row++) {
+            List<String> cells = new ArrayList<>();
+            for (int column = 0; column < SIZE; column++) {
+                int n = row * SIZE + column;
+                cells.add(String.format("0x%06X", written.of(PROOF.red().level(n), PROOF.green().level(n), PROOF.blue().level(n)) & 0xFFFFFF));
+            }
+            texts.add(cells);
+        }
+        HandSheet sheet = ColourCells.sheet(texts, right);
+        return new SlipFinder(right).find(Check.of(sheet, right), Progress.NONE);
+    }
+
+    private static long packed(int red, int green, int blue) {
+        return (long) red << 16 | (long) green << 8 | blue;
+    }
+
+    private static int clip(int value) {
+        return Math.max(0, Math.min(255, value));
+    }
+
+    private static String first(Findings found) {
+        Explanation slip = found.slips().get(0);
+        return slip.id() + " " + slip.explains() + " of " + slip.of();
+    }
+
+    @Test
+    void whatIsRightAgrees() {
+        assertThat(found("add amount=40", (r, g, b) -> packed(clip(r + 40), clip(g + 40), clip(b + 40))).slips()).isEmpty();
+        assertThat(found("invert channels=red", (r, g, b) -> packed(255 - r, g, b)).slips()).isEmpty();
+    }
+
+    @Test
+    void channelsThatAreExchanged() {
+        Findings swapped = found("add amount=40", (r, g, b) -> packed(clip(b + 40), clip(g + 40), clip(r + 40)));
+        assertThat(swapped.slips().get(0).id()).isEqualTo("channels-swapped");
+        assertThat(swapped.slips().get(0).text()).contains("red and blue are exchanged");
+        assertThat(found("invert", (r, g, b) -> packed(255 - g, 255 - r, 255 - b)).slips().get(0).text())
+                .contains("red and green are exchanged");
+    }
+
+    @Test
+    void aChannelTakenWithAnothersMaskOrShift() {
+        Findings mask = found("invert", (r, g, b) -> packed(255 - r, 255 - b, 255 - b));
+        assertThat(mask.slips().get(0).id()).isEqualTo("mask-slip");
+        assertThat(mask.slips().get(0).text()).contains("green is taken with the mask and shift of blue");
+        // Masked 0xFF00, but shifted by 16: nothing is left of green, and 255 − 0 is written.
+        Findings shift = found("invert", (r, g, b) -> packed(255 - r, 255, 255 - b));
+        assertThat(shift.slips().get(0).id()).isEqualTo("mask-slip");
+        assertThat(shift.slips().get(0).text()).contains("green is masked right, but shifted as red");
+    }
+
+    /** 40 is added to all three bytes of the packed number at once; who exceeds 255 lifts the channel above by one. */
+    @Test
+    void whatExceedsRunsIntoTheNextChannel() {
+        Findings carried = found("add amount=40", (r, g, b) -> packed(r, g, b) + packed(40, 40, 40));
+        assertThat(first(carried)).startsWith("carried-over");
+        assertThat(carried.wrong()).isEmpty();
+        Findings red = found("add amount=90 channels=green", (r, g, b) -> packed(r, g, b) + (90L << 8));
+        assertThat(first(red)).startsWith("carried-over");
+    }
+
+    /** A slip of the step itself is told over all channels together: 7.5 → 7 in each of them. */
+    @Test
+    void slipsOfTheStepAreFoundInAllChannelsTogether() {
+        Findings down = found("multiply factor=1/2", (r, g, b) -> packed(r / 2, g / 2, b / 2));
+        assertThat(down.slips()).hasSize(1);
+        assertThat(down.slips().get(0).id()).isEqualTo("rounded-down");
+        assertThat(down.slips().get(0).text()).startsWith("All " + down.slips().get(0).of());
+        Findings wrapped = found("add amount=60", (r, g, b) -> packed((r + 60) % 256, (g + 60) % 256, (b + 60) % 256));
+        assertThat(wrapped.slips().get(0).id()).isEqualTo("wrapped");
+        Findings opposite = found("add amount=60", (r, g, b) -> packed(clip(r - 60), clip(g - 60), clip(b - 60)));
+        assertThat(opposite.slips().get(0).id()).isEqualTo("wrong-operation");
+    }
+
+    @Test
+    void cellsArePackedOrThreeNumbersOrBlank() {
+        Abreast right = right("invert");
+        HandSheet sheet = ColourCells.sheet(List.of(List.of("0xFF010203", " 4 5/2  6 ", ""), List.of("0x10")), right);
+        assertThat(sheet.cells()).hasSize(9);
+        assertThat(sheet.cells().get(right.place("green", new Pixel(0, 1))).text()).isEqualTo("5/2");
+        assertThat(sheet.cells().get(right.place("blue", new Pixel(1, 0))).text()).isEqualTo("16");
+        assertThat(right.face(right.place("blue", new Pixel(1, 0)))).isEqualTo("blue");
+        assertThat(right.pixel(right.place("blue", new Pixel(1, 3)))).isEqualTo(new Pixel(1, 3));
+        assertThat(right.frame().columns()).isEqualTo(3 * SIZE);
+        HandSheet odd = ColourCells.sheet(List.of(List.of("1 x 3")), right);
+        assertThat(Check.of(odd, right).cells().get(1).state()).isEqualTo(Verdict.NOT_UNDERSTOOD);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"12", "1 2", "0xGG", "0x123456789", "1 2 3 4"})
+    void otherCellsAreRefusedWithWhatWouldBeRight(String text) {
+        assertThatThrownBy(() -> ColourCells.sheet(List.of(List.of("", text)), right("invert"))).isInstanceOf(PixeronException.class)
+                .hasMessageContaining("row 0, column 1").hasMessageContaining("three numbers");
+    }
+
+    @Test
+    void aChannelThatIsTakenOverIsExplainedAsThat() {
+        Abreast right = right("invert channels=red");
+        Pixel place = right.place("blue", new Pixel(0, 0));
+        assertThat(right.explain(place).lines().get(0).text()).isEqualTo("60   as it is");
+        assertThat(right.explain(right.place("red", new Pixel(0, 0))).result().toString()).isEqualTo("55");
+    }
+}

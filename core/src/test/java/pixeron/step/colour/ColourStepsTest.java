@@ -1,0 +1,174 @@
+package pixeron.step.colour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pixeron.PixeronException;
+import pixeron.chain.Chain;
+import pixeron.chain.Outcome;
+import pixeron.image.ColourImage;
+import pixeron.image.Frame;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.look.PackedPixel;
+import pixeron.number.Rational;
+import pixeron.step.Bound;
+import pixeron.step.Progress;
+import pixeron.step.Step;
+import pixeron.step.StepArbitraries;
+import pixeron.step.catalog.StepLine;
+import pixeron.working.Line;
+
+/** Steps on colour images, worked out by hand on two rows of three inks. */
+class ColourStepsTest {
+
+    private static final Image RED = Image.of(255, new int[][] {{71, 250, 1}, {100, 255, 0}});
+    private static final Image GREEN = Image.of(255, new int[][] {{171, 10, 2}, {150, 255, 0}});
+    private static final Image BLUE = Image.of(255, new int[][] {{172, 20, 3}, {200, 255, 0}});
+    private static final Image ALPHA = Image.of(255, new int[][] {{255, 255, 0}, {51, 255, 255}});
+    private static final ColourImage INKS = new ColourImage(RED, GREEN, BLUE, Optional.empty());
+    private static final ColourImage CLEAR = new ColourImage(RED, GREEN, BLUE, Optional.of(ALPHA));
+
+    private static Result result(String line, ColourImage before) {
+        return Binding.of(StepLine.parse(line), before).result(Progress.NONE);
+    }
+
+    private static String inks(Result result, int row, int column) {
+        StringBuilder text = new StringBuilder();
+        result.faces().forEach(face -> text.append(text.isEmpty() ? "" : " ").append(face.image().value(new Pixel(row, column))));
+        return text.toString();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"add amount=20; 91 191 192; 255 30 40", "add amount=20 channels=red; 91 171 172; 255 10 20",
+        "invert; 184 84 83; 5 245 235", "multiply factor=0 channels=\"green blue\"; 71 0 0; 250 0 0",
+        "divide divisor=2; 36 86 86; 125 5 10", "gray area=\"0 0 1 1\"; 138 138 138; 250 10 20",
+        "gray rule=red area=\"0 1 1 1\"; 71 171 172; 250 250 250", "swap order=\"blue green red\"; 172 171 71; 20 10 250",
+        "bits-xor mask=255 channels=blue; 71 171 83; 250 10 235", "crop row=0 column=1 height=1 width=2; 250 10 20; 1 2 3",
+        "depth maximum=15; 4 10 10; 15 1 1"})
+    void channelsAreWorkedOnEachAlone(String line, String first, String second) {
+        Result after = result(line, INKS);
+        assertThat(inks(after, 0, 0)).as(line).isEqualTo(first);
+        assertThat(inks(after, 0, 1)).as(line).isEqualTo(second);
+    }
+
+    @Test
+    void alphaIsLeftAloneUnlessItIsNamedOrTheSizeChanges() {
+        assertThat(inks(result("invert", CLEAR), 1, 0)).isEqualTo("155 105 55 51");
+        assertThat(inks(result("invert channels=alpha", CLEAR), 1, 0)).isEqualTo("100 150 200 204");
+        assertThat(inks(result("swap order=\"alpha red green blue\"", CLEAR), 1, 0)).isEqualTo("51 100 150 200");
+        Result part = result("crop row=1 column=0 height=1 width=1", CLEAR);
+        assertThat(part.frame()).isEqualTo(new Frame(1, 1, 255));
+        assertThat(inks(part, 0, 0)).isEqualTo("100 150 200 51");
+        assertThat(result("box size=3 border=crop", new ColourImage(nine(1), nine(2), nine(3), Optional.of(nine(4)))).faces())
+                .extracting(face -> face.image().value(0)).containsExactly(Rational.of(5), Rational.of(10), Rational.of(15), Rational.of(20));
+    }
+
+    private static Image nine(int factor) {
+        return Image.ofLevels(3, 3, 255, n -> factor * (n + 1));
+    }
+
+    /** Row 1, column 0 has alpha 51, a fifth: on white (100 · 51 + 255 · 204) ÷ 255 = 224, (150 …) 234, (200 …) 244; their mean 234. */
+    @Test
+    void grayLaysTransparentPixelsOnWhiteBlackOrNot() {
+        assertThat(((Image) result("gray", CLEAR)).level(3)).isEqualTo(234);
+        assertThat(((Image) result("gray transparent=over-black", CLEAR)).level(3)).isEqualTo(30);
+        assertThat(((Image) result("gray transparent=ignored", CLEAR)).level(3)).isEqualTo(150);
+        assertThat(((Image) result("gray rule=alpha", CLEAR)).level(3)).isEqualTo(51);
+        assertThat(((Image) result("gray rule=weights weights=\"1/2 1/4 1/4\" rounding=none transparent=ignored", CLEAR)).value(0))
+                .isEqualTo(Rational.of(485, 4));
+        assertThat(((Image) result("gray rule=luma-601 rounding=floor", INKS)).level(0)).as("141.214").isEqualTo(141);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"add amount=1 channels=alpha; channels has alpha, and this colour image has only red, green, blue",
+        "gray rule=alpha; rule=alpha needs a colour image with alpha", "swap order=\"alpha red green\"; order has alpha",
+        "log; red: ", "crop row=0 column=0 height=9 width=1; red: "})
+    void whatCannotBeDoneIsSaid(String line, String message) {
+        ColourImage before = line.equals("log") ? new ColourImage(Image.from(1, 1, 255, Rational.of(-2)), Image.from(1, 1, 255,
+                Rational.of(1)), Image.from(1, 1, 255, Rational.of(1)), Optional.empty()) : INKS;
+        assertThatThrownBy(() -> result(line, before)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"add amount=1 channels=\"red red\"; channels has red twice",
+        "add amount=1 channels=cyan; \"cyan\" is no channel", "depth maximum=3 channels=red; leave channels out",
+        "box size=3 border=crop channels=red; leave channels out", "crop row=0 column=0 height=1 width=1 channels=red; has no key",
+        "gray channels=red; has no key", "gray rule=weights; needs weights", "gray weights=\"1 2 3\"; belongs to rule=weights",
+        "gray rule=weights weights=\"1 2\"; three numbers", "swap order=\"red green\"; names 2 of the channels", "swap; swap needs order"})
+    void badLinesSayWhatWouldBeRight(String line, String message) {
+        assertThatThrownBy(() -> StepLine.parse(line)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
+    }
+
+    @Test
+    void aChainMayHaveColourThenNone() {
+        Chain chain = Chain.of(INKS).withStep(0, StepLine.parse("add amount=20 channels=red")).withStep(1, StepLine.parse("gray"))
+                .withStep(2, StepLine.parse("threshold at=144"));
+        // (91 + 171 + 172) ÷ 3 = 144.67 → 145; (255 + 10 + 20) ÷ 3 = 95.
+        assertThat(chain.last(Progress.NONE).image().level(0)).isEqualTo(255);
+        assertThat(chain.last(Progress.NONE).image().level(1)).isZero();
+        assertThat(chain.stage(0).after(Progress.NONE).required()).isInstanceOf(ColourImage.class);
+        assertThatThrownBy(() -> chain.stage(0).after(Progress.NONE).image()).hasMessageContaining("a step gray makes an image of it");
+        Outcome twice = chain.withStep(3, StepLine.parse("gray")).last(Progress.NONE);
+        assertThatThrownBy(twice::required).hasMessage("Step 4: gray takes a colour image, and an image stands before it.");
+        Outcome lost = chain.withStep(3, StepLine.parse("add amount=1 channels=red")).last(Progress.NONE);
+        assertThatThrownBy(lost::required).hasMessageContaining("channels belongs to colour images");
+        assertThatThrownBy(Chain.of(INKS)::source).isInstanceOf(PixeronException.class);
+    }
+
+    @Test
+    void notesSayThatColoursShiftAndNameTheChannel() {
+        assertThat(Binding.of(StepLine.parse("equalize"), INKS).notes()).contains("Each channel goes by its own counts, so colours shift.");
+        assertThat(Binding.of(StepLine.parse("equalize channels=red"), INKS).notes()).isEmpty();
+        assertThat(Binding.of(StepLine.parse("add amount=3"), INKS).notes()).isEmpty();
+        ColourImage flat = new ColourImage(RED, GREEN, Image.ofLevels(2, 3, 255, n -> 7), Optional.empty());
+        assertThat(Binding.of(StepLine.parse("stretch"), flat).notes()).anyMatch(note -> note.startsWith("blue: "));
+    }
+
+    @Test
+    void aPixelIsTakenApartAndPutTogether() {
+        Bound bound = Binding.of(StepLine.parse("add amount=20 channels=red"), INKS);
+        List<String> lines = PixelWorking.lines(bound, INKS, bound.result(Progress.NONE), new Pixel(0, 1)).stream()
+                .map(line -> line.label() + ": " + line.text()).toList();
+        assertThat(lines).containsSubsequence("packed: 0xFFFA0A14", "binary: 11111111 11111010 00001010 00010100",
+                "R: 0xFFFA0A14 and 0x00FF0000 = 0x00FA0000, shifted right by 16 = 0xFA = 250", "this pixel: s = 250 + 20",
+                "overflow: 270 → 255   above 255, clipped to it", "green: 10   as it is",
+                "together: 255 shifted left by 24 or 255 shifted left by 16 or 10 shifted left by 8 or 20",
+                "packed: 0xFFFF0A14 = 4294904340");
+        assertThat(PackedPixel.find(INKS, new Pixel(0, 0)).orElseThrow().hexadecimal()).isEqualTo("0xFF47ABAC");
+        assertThat(PackedPixel.find(RED, new Pixel(0, 0))).isEmpty();
+    }
+
+    /** Of a crop the pixel before is told, not the one of the same place. */
+    @Test
+    void aPixelOfACropComesFromElsewhere() {
+        Bound bound = Binding.of(StepLine.parse("crop row=1 column=0 height=1 width=1"), INKS);
+        assertThat(PixelWorking.lines(bound, INKS, bound.result(Progress.NONE), new Pixel(0, 0)).get(0).text()).isEqualTo("0xFF6496C8");
+    }
+
+    /** A colour image whose channels are one and the same is that image, three times, whatever is done. */
+    @Property(tries = 300)
+    void threeEqualChannelsStayEqual(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image image = StepArbitraries.image(random);
+        Step step = StepArbitraries.step(random, image);
+        Image alone = step.bind(image).result(Progress.NONE);
+        ColourImage gray = new ColourImage(image, image, image, Optional.empty());
+        Bound bound = Binding.of(step, gray);
+        Result after = bound.result(Progress.NONE);
+        assertThat(after.faces()).as(step.line()).allMatch(face -> face.image().equals(alone));
+        assertThat(bound.frame()).isEqualTo(alone.frame());
+        Pixel pixel = alone.pixel(random.nextInt(alone.count()));
+        assertThat(bound.face("green").orElseThrow().value(pixel).asDouble()).isEqualTo(alone.value(pixel).asDouble());
+        assertThat(PixelWorking.lines(bound, gray, after, pixel)).extracting(Line::label).contains("red", "green", "blue");
+    }
+}
