@@ -5,6 +5,7 @@ import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.image.Result;
 import pixeron.step.Bound;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.colour.Binding;
@@ -71,7 +72,7 @@ public final class Stage {
             return Optional.ofNullable(known);
         }
         try {
-            Bound bound = Binding.of(link.step(), before);
+            Bound bound = Binding.of(link.step(), new Inputs(before, reference -> other(reference, progress)));
             Made made = new Made(bound, bound.result(progress));
             kept = new SoftReference<>(made);
             return Optional.of(made);
@@ -79,6 +80,19 @@ public final class Stage {
             failure = new Outcome.Failed(position, problem.getMessage());
             return Optional.empty();
         }
+    }
+
+    /** @return the result of a step before this one: step:1 of the first, step:0 the image itself */
+    private Result other(String reference, Progress progress) {
+        int wanted = Integer.parseInt(reference.substring(reference.indexOf(':') + 1));
+        if (wanted > position) {
+            throw PixeronException.of("%s is not before this step, which is step %d.", reference, position + 1);
+        }
+        Stage at = previous;
+        while (at != null && at.position >= wanted) {
+            at = at.previous;
+        }
+        return at == null ? input : at.after(progress).required();
     }
 
     /** @return the step bound to its input, once for all who ask; empty when it is off or something failed up to its result */

@@ -1,6 +1,8 @@
 package pixeron.step;
 
+import java.util.function.Function;
 import pixeron.PixeronException;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 
@@ -8,8 +10,16 @@ import pixeron.image.Result;
  * What a step is applied to.
  *
  * @param before the result in front of it
+ * @param others gives another result by its reference: {@code step:2}; throws a PixeronException where there is none
  */
-public record Inputs(Result before) {
+public record Inputs(Result before, Function<String, Result> others) {
+
+    /** A step alone, with nothing to refer to. */
+    public Inputs(Result before) {
+        this(before, reference -> {
+            throw PixeronException.of("%s: there are no other results to refer to here.", reference);
+        });
+    }
 
     /**
      * @param type the kind of step that asks
@@ -21,5 +31,17 @@ public record Inputs(Result before) {
             return image;
         }
         throw PixeronException.of("%s takes an image, and %s stands before it.", type.name(), before.kind());
+    }
+
+    /**
+     * @param type the kind of step that asks
+     * @return what is before, which is a colour image
+     * @throws PixeronException if it is of another kind
+     */
+    public ColourImage colour(StepType type) {
+        if (before instanceof ColourImage colour) {
+            return colour;
+        }
+        throw PixeronException.of("%s takes a colour image, and %s stands before it.", type.name(), before.kind());
     }
 }

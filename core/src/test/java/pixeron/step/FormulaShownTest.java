@@ -45,7 +45,8 @@ class FormulaShownTest {
         Operation operation = step.bind(before);
         String shown = step.type().formula(step.arguments());
         String lines = String.join("\n", operation.explain(new Pixel(0, 0)).lines().stream().map(Line::text).toList());
-        boolean isCalculated = !lines.contains("keeps its value");
+        // Where an image leaves nothing of the formula, such as a stretch of one level, a note says what is done instead.
+        boolean isCalculated = !lines.contains("keeps its value") && operation.notes().isEmpty();
         if (step.type() instanceof PointStep && isCalculated) {
             assertThat(lines).as(step.line()).contains(shown);
         } else if (step.type() instanceof Gradient && isCalculated) {

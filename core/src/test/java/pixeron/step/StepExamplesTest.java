@@ -23,7 +23,8 @@ import pixeron.number.Rational;
 import pixeron.step.catalog.Catalog;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.colour.Binding;
-import pixeron.step.colour.ColourType;
+import pixeron.step.colour.GrayStep;
+import pixeron.step.colour.Swap;
 import pixeron.working.Line;
 
 class StepExamplesTest {
@@ -263,7 +264,7 @@ class StepExamplesTest {
         for (StepType type : Catalog.all()) {
             for (int maximum : new int[] {1, 7, 255, 65535}) {
                 Image two = Image.of(maximum, new int[][] {{0, maximum}});
-                Result before = type instanceof ColourType ? new ColourImage(two, two, two, Optional.empty()) : two;
+                Result before = type instanceof GrayStep || type instanceof Swap ? new ColourImage(two, two, two, Optional.empty()) : two;
                 Result after = Binding.of(type.starter(maximum), before).result(Progress.NONE);
                 assertThat(after.faces()).allMatch(face -> face.image().isLevelImage());
             }

@@ -9,6 +9,7 @@ import pixeron.step.StepType;
 import pixeron.step.bits.BitPlane;
 import pixeron.step.bits.Bits;
 import pixeron.step.bits.Shift;
+import pixeron.step.colour.Compose;
 import pixeron.step.colour.GrayStep;
 import pixeron.step.colour.Swap;
 import pixeron.step.cut.Clamp;
@@ -57,7 +58,7 @@ public final class Catalog {
             new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(),
             ReadyKernel.gaussian(), ReadyKernel.sharpen(), ReadyKernel.laplacian(), new Unsharp(), Gradient.sobel(),
             Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
-            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Move(), new GrayStep(), new Swap());
+            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Move(), new GrayStep(), new Compose(), new Swap());
 
     /** So many names are offered for one that is unknown. */
     private static final int NEAREST = 3;

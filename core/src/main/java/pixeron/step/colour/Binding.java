@@ -17,9 +17,15 @@ public final class Binding {
      * @throws pixeron.PixeronException if the step cannot be applied to this
      */
     public static Bound of(Step step, Result before) {
-        if (before instanceof ColourImage colour) {
-            return step.type() instanceof ColourType type ? type.bind(step, colour) : ColourOperation.of(step, colour);
-        }
-        return step.bind(new Inputs(before));
+        return of(step, new Inputs(before));
+    }
+
+    /**
+     * @return the same, with other results that the step may refer to
+     * @throws pixeron.PixeronException if it cannot be applied to this
+     */
+    public static Bound of(Step step, Inputs inputs) {
+        return step.type() instanceof ColourType type ? type.whole(step, inputs)
+                : inputs.before() instanceof ColourImage colour ? ColourOperation.of(step, colour) : step.bind(inputs);
     }
 }

@@ -1,25 +1,28 @@
 package pixeron.step.colour;
 
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
 import pixeron.step.Bound;
 import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Step;
 import pixeron.step.StepType;
 
-/** A kind of step that takes a colour image as a whole, not channel by channel. */
+/** A kind of step that takes a colour image as a whole, or makes one: it does not work channel by channel. */
 public interface ColourType extends StepType {
 
     /**
      * @param step of this type
-     * @return the step bound to a colour image
-     * @throws PixeronException if it cannot be applied to this one
+     * @param inputs what it is applied to, of any kind
+     * @return the step bound to that
+     * @throws PixeronException if it cannot be applied to this
      */
-    Bound bind(Step step, ColourImage before);
+    Bound whole(Step step, Inputs inputs);
 
     @Override
     default Operation bind(Step step, Inputs inputs) {
-        throw PixeronException.of("%s takes a colour image, and %s stands before it.", name(), inputs.before().kind());
+        if (whole(step, inputs) instanceof Operation operation) {
+            return operation;
+        }
+        throw PixeronException.of("%s makes a colour image.", name());
     }
 }

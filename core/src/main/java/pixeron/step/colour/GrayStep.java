@@ -10,6 +10,7 @@ import pixeron.image.ColourImage;
 import pixeron.number.Rational;
 import pixeron.step.Bound;
 import pixeron.step.Common;
+import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Step;
 import pixeron.step.gray.GrayRule;
@@ -93,7 +94,8 @@ public final class GrayStep extends NamedStep implements ColourType {
     }
 
     @Override
-    public Bound bind(Step step, ColourImage before) {
+    public Bound whole(Step step, Inputs inputs) {
+        ColourImage before = inputs.colour(this);
         Arguments arguments = step.arguments();
         if (isAlpha(arguments) && before.alpha().isEmpty()) {
             throw PixeronException.of("rule=alpha needs a colour image with alpha, and this one has none.");

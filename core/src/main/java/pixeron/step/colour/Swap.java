@@ -7,14 +7,11 @@ import java.util.Optional;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
-import pixeron.image.Frame;
 import pixeron.image.Image;
-import pixeron.image.Result;
 import pixeron.step.Bound;
 import pixeron.step.Common;
-import pixeron.step.Explained;
+import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
-import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChannelsParameter;
@@ -68,7 +65,8 @@ public final class Swap extends NamedStep implements ColourType {
     }
 
     @Override
-    public Bound bind(Step step, ColourImage before) {
+    public Bound whole(Step step, Inputs inputs) {
+        ColourImage before = inputs.colour(this);
         List<String> order = step.arguments().get(ORDER);
         Map<String, Image> faces = new LinkedHashMap<>();
         before.faces().forEach(face -> faces.put(face.name(), face.image()));
@@ -77,24 +75,6 @@ public final class Swap extends NamedStep implements ColourType {
         });
         Optional<Image> alpha = order.size() > COLOURS ? Optional.of(faces.get(order.get(COLOURS))) : before.alpha();
         ColourImage swapped = new ColourImage(faces.get(order.get(0)), faces.get(order.get(1)), faces.get(order.get(2)), alpha);
-        return new Swapped(step, swapped);
-    }
-
-    private record Swapped(Step step, ColourImage swapped) implements Bound {
-
-        @Override
-        public Frame frame() {
-            return swapped.frame();
-        }
-
-        @Override
-        public Result result(Progress progress) {
-            return swapped;
-        }
-
-        @Override
-        public Optional<Explained> face(String name) {
-            return Optional.empty();
-        }
+        return new Rearranged(step, swapped);
     }
 }

@@ -171,4 +171,31 @@ class ColourStepsTest {
         assertThat(bound.face("green").orElseThrow().value(pixel).asDouble()).isEqualTo(alone.value(pixel).asDouble());
         assertThat(PixelWorking.lines(bound, gray, after, pixel)).extracting(Line::label).contains("red", "green", "blue");
     }
+
+    /** Red is the image itself, green its negative, blue 9 everywhere. */
+    @Test
+    void threeImagesBecomeAColourImage() {
+        Chain chain = Chain.of(RED).withStep(0, StepLine.parse("invert")).withStep(1, StepLine.parse("add amount=1"))
+                .withStep(2, StepLine.parse("colour red=step:0 green=step:1 blue=9"));
+        assertThat(inks(chain.last(Progress.NONE).required(), 0, 0)).isEqualTo("71 184 9");
+        Chain self = chain.withStep(2, StepLine.parse("colour red=M green=self blue=step:2"));
+        assertThat(inks(self.stage(2).after(Progress.NONE).required(), 0, 0)).isEqualTo("255 185 185");
+        assertThat(self.stage(2).bound(Progress.NONE).orElseThrow().face("red")).as("taken over as it is").isEmpty();
+        // Behind it steps go channel by channel again.
+        Chain more = chain.withStep(3, StepLine.parse("add amount=1 channels=blue"));
+        assertThat(inks(more.last(Progress.NONE).required(), 0, 0)).isEqualTo("71 184 10");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"colour red=step:2 green=self blue=self; step:2 is not before this step, which is step 2",
+        "colour red=step:0 green=self blue=self; green=self has 1 × 2 with maximum level 255, and the channel before it 2 × 3"})
+    void referencesMustBeEarlierAndAlike(String line, String message) {
+        Chain chain = Chain.of(RED).withStep(0, StepLine.parse("crop row=0 column=0 height=1 width=2")).withStep(1, StepLine.parse(line));
+        assertThatThrownBy(() -> chain.last(Progress.NONE).required()).hasMessageContaining(message);
+        assertThatThrownBy(() -> StepLine.parse("colour red=blue green=self blue=self")).hasMessageContaining("red=blue is not known");
+        assertThatThrownBy(() -> Binding.of(StepLine.parse("colour red=step:0 green=self blue=self"), RED))
+                .hasMessageContaining("no other results to refer to");
+        assertThatThrownBy(() -> Binding.of(StepLine.parse("colour red=self green=self blue=self"), INKS))
+                .hasMessageContaining("red=self is a colour image; a channel is an image");
+    }
 }

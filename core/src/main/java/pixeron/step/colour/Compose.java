@@ -1,0 +1,112 @@
+package pixeron.step.colour;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.image.ColourImage;
+import pixeron.image.Frame;
+import pixeron.image.Image;
+import pixeron.image.Result;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Bound;
+import pixeron.step.Common;
+import pixeron.step.Inputs;
+import pixeron.step.NamedStep;
+import pixeron.step.Step;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.Parameter;
+import pixeron.step.key.TextParameter;
+
+/**
+ * {@code colour red=REF green=REF blue=REF}: three images of one frame become a colour image.
+ *
+ * <p>Domain: {@code self} is the image before, {@code step:k} the result of step k of the same chain before this one (0 the
+ * image itself), a number or M the same level everywhere. Samples are taken over as they are. Source:
+ * docs/definitions/colour.md.
+ */
+public final class Compose extends NamedStep implements ColourType {
+
+    private static final String RANGE = "self, step:k, or a number for the same level everywhere";
+    private static final List<TextParameter> CHANNELS_OF = List.of(new TextParameter("red", "Red", RANGE),
+            new TextParameter("green", "Green", RANGE), new TextParameter("blue", "Blue", RANGE));
+    private static final String SELF = "self";
+    private static final String MAXIMUM = "M";
+    private static final String STEP = "step:\\d{1,6}";
+
+    public Compose() {
+        super("colour", "Compose colour", "Makes a colour image of three images, one for each channel.");
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return String.join(", ", CHANNELS_OF.stream().map(key -> key.key() + " = " + arguments.get(key)).toList());
+    }
+
+    @Override
+    public Set<Common> common() {
+        return Common.NONE;
+    }
+
+    @Override
+    public List<Parameter<?>> ownParameters() {
+        return List.copyOf(CHANNELS_OF);
+    }
+
+    private static boolean isNumber(String reference) {
+        return reference.equals(MAXIMUM) || Decimals.isNumber(reference);
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        for (TextParameter key : CHANNELS_OF) {
+            String reference = arguments.get(key);
+            if (!reference.equals(SELF) && !reference.matches(STEP) && !isNumber(reference)) {
+                throw PixeronException.of("%s=%s is not known; give %s.", key.key(), Decimals.shortened(reference), RANGE);
+            }
+        }
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        Arguments arguments = Arguments.NONE;
+        for (TextParameter key : CHANNELS_OF) {
+            arguments = arguments.with(key, SELF);
+        }
+        return new Step(this, arguments);
+    }
+
+    @Override
+    public Bound whole(Step step, Inputs inputs) {
+        List<Result> results = new ArrayList<>();
+        Frame frame = null;
+        for (TextParameter key : CHANNELS_OF) {
+            String reference = step.arguments().get(key);
+            Result found = isNumber(reference) ? null : reference.equals(SELF) ? inputs.before() : inputs.others().apply(reference);
+            if (found != null && !(found instanceof Image)) {
+                throw PixeronException.of("%s=%s is %s; a channel is an image.", key.key(), reference, found.kind());
+            } else if (found != null && frame != null && !found.frame().equals(frame)) {
+                throw PixeronException.of("%s=%s has %s with maximum level %d, and the channel before it %s with %d; all three must be alike.",
+                        key.key(), reference, found.frame().size(), found.frame().maximumLevel(), frame.size(), frame.maximumLevel());
+            }
+            frame = found == null ? frame : found.frame();
+            results.add(found);
+        }
+        Frame all = frame == null ? inputs.before().frame() : frame;
+        List<Image> faces = new ArrayList<>();
+        for (int n = 0; n < results.size(); n++) {
+            faces.add(results.get(n) == null ? same(step.arguments().get(CHANNELS_OF.get(n)), all) : (Image) results.get(n));
+        }
+        return new Rearranged(step, ColourImage.of(faces));
+    }
+
+    private static Image same(String number, Frame frame) {
+        Rational level = number.equals(MAXIMUM) ? Rational.of(frame.maximumLevel()) : Decimals.parse(number);
+        Value[] values = new Value[frame.count()];
+        Arrays.fill(values, level);
+        return Image.from(frame.rows(), frame.columns(), frame.maximumLevel(), values);
+    }
+}
