@@ -11,6 +11,7 @@ import javafx.scene.control.TabPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 
@@ -21,8 +22,7 @@ class FitsTest extends WindowTest {
 
     /** Takes down the words of labels and buttons that are shown shortened. */
     private void look(String where) {
-        for (Node node : lookup((Labeled label) -> canBeSeen(label) && label.getText() != null && !label.getText().isEmpty()).queryAll()) {
-            Labeled label = (Labeled) node;
+        for (Labeled label : seen(Labeled.class)) {
             label.getChildrenUnmodifiable().stream().filter(Text.class::isInstance).map(Text.class::cast)
                     .filter(text -> text.getText().endsWith("...") && !label.getText().endsWith("...")).findFirst()
                     .ifPresent(text -> cut.putIfAbsent(label.getText() + " → " + text.getText(), where));
@@ -33,7 +33,7 @@ class FitsTest extends WindowTest {
         for (Node node : lookup(".tab-pane").queryAll()) {
             for (Tab tab : ((TabPane) node).getTabs()) {
                 interact(() -> ((TabPane) node).getSelectionModel().select(tab));
-                settle();
+                WaitForAsyncUtils.waitForFxEvents();
                 look(where + ", " + tab.getText());
             }
         }
@@ -56,5 +56,20 @@ class FitsTest extends WindowTest {
             }
         }
         assertThat(cut).isEmpty();
+    }
+
+    /** The bench has images: what takes a colour image whole would only fail there. */
+    @Test
+    void stepsForColourAreNotOffered() {
+        clickOn("Three-bit sort");
+        settle();
+        clickOn("+  Add a step");
+        write("thresh");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(shownText()).contains("Makes two levels of all");
+        eraseText(6);
+        write("gray");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(shownText()).doesNotContain("Makes one gray value");
     }
 }

@@ -5,6 +5,7 @@ import javafx.application.Application;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.Clipboard;
@@ -21,6 +22,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -118,15 +120,33 @@ abstract class WindowTest extends ApplicationTest {
         return seen.intersects(all);
     }
 
+    /** @return the nodes of a kind that a person can see now, in the order of the scene; what is hidden is not gone into */
+    protected <T extends Node> List<T> seen(Class<T> kind) {
+        List<T> found = new ArrayList<>();
+        interact(() -> addSeen(kind, stage.getScene().getRoot(), found));
+        return found;
+    }
+
+    private static <T extends Node> void addSeen(Class<T> kind, Node node, List<T> found) {
+        if (!node.isVisible() || node.getOpacity() == 0) {
+            return;
+        }
+        if (kind.isInstance(node) && canBeSeen(node)) {
+            found.add(kind.cast(node));
+        }
+        if (node instanceof Parent parent) {
+            parent.getChildrenUnmodifiable().forEach(child -> addSeen(kind, child, found));
+        }
+    }
+
     /** @return all text that a person can see now */
     protected String shownText() {
         StringBuilder text = new StringBuilder();
-        for (Node node : lookup((Node n) -> n instanceof TextFlow && canBeSeen(n)).queryAll()) {
-            ((TextFlow) node).getChildren().forEach(part -> text.append(((Text) part).getText()));
+        for (TextFlow flow : seen(TextFlow.class)) {
+            flow.getChildren().forEach(part -> text.append(((Text) part).getText()));
             text.append('\n');
         }
-        lookup((Labeled label) -> canBeSeen(label)).queryAll()
-                .forEach(label -> text.append(((Labeled) label).getText()).append('\n'));
+        seen(Labeled.class).forEach(label -> text.append(label.getText()).append('\n'));
         return text.toString();
     }
 }

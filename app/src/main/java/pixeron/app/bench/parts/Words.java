@@ -1,7 +1,9 @@
 package pixeron.app.bench.parts;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
@@ -15,6 +17,10 @@ import pixeron.step.Step;
 
 /** The small texts that several parts of the window need, worded once. */
 public final class Words {
+
+    private static final int LONG_WORD = 16;
+    /** A place where a line may end, of no width. */
+    private static final String BREAK = "\u200B";
 
     private Words() {
     }
@@ -45,6 +51,12 @@ public final class Words {
         String line = step.line();
         String rest = line.substring(step.type().name().length()).strip();
         return rest.isEmpty() ? step.type().formula(step.arguments()) : rest.replace('-', Decimals.MINUS);
+    }
+
+    /** @return the same for a narrow place: what is too long for a line may go on behind its "=", not in the middle of a word */
+    public static String narrow(String arguments) {
+        return Arrays.stream(arguments.split(" ")).map(word -> word.length() > LONG_WORD ? word.replace("=", "=" + BREAK) : word)
+                .collect(Collectors.joining(" "));
     }
 
     public static String counts(Check check, int cells) {

@@ -74,7 +74,7 @@ final class StepRow extends HBox {
     /** Shows the step itself; what came of it follows when it is calculated. */
     void showStep(Step step, boolean isOn) {
         title.setText(step.type().title() + (isOn ? "" : " · off"));
-        detail.setText(Words.arguments(step));
+        detail.setText(Words.narrow(Words.arguments(step)));
         Tooltip.install(this, new Tooltip(step.line()));
         pseudoClassStateChanged(OFF, !isOn);
         setAccessibleText("Step " + (position + 1) + ": " + step.line() + (isOn ? "" : ", off"));
