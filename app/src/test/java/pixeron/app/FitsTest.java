@@ -3,6 +3,7 @@ package pixeron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -17,6 +18,9 @@ import pixeron.project.demo.DemoCases;
 
 /** Whatever case is open and whatever view is chosen: no word on the bench is cut off. */
 class FitsTest extends WindowTest {
+
+    /** Levels and their tables, fractions of many pixels, colour: the others show the same tabs with shorter numbers. */
+    private static final Set<String> HAVE_EVERYTHING = Set.of("levels-of-the-sort", "unevenly-lit-proof", "colour-proof");
 
     private final Map<String, String> cut = new TreeMap<>();
 
@@ -48,7 +52,9 @@ class FitsTest extends WindowTest {
             }
             clickOn(demo.title());
             settle();
-            lookAtTabs(demo.title());
+            if (HAVE_EVERYTHING.contains(demo.id())) {
+                lookAtTabs(demo.title());
+            }
             for (KeyCode view : new KeyCode[] {KeyCode.F4, KeyCode.F5, KeyCode.F6, KeyCode.F3}) {
                 push(view);
                 settle();

@@ -6,8 +6,10 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import pixeron.PixeronException;
+import pixeron.chain.Chain;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
+import pixeron.step.Progress;
 
 /** {@code pixeron gray IMAGE --rule … --out FILE}: a colour picture as a gray image. */
 @Command(name = "gray", mixinStandardHelpOptions = true, description = "Makes gray of a colour picture.")
@@ -20,7 +22,7 @@ final class GrayCommand implements Runnable {
     private ImageInput input;
 
     @Option(names = "--rule", paramLabel = "RULE", required = true,
-            description = "mean, luma-601, luma-709, lightness, maximum, red, green, blue, or \"weights a b c\".")
+            description = "mean, luma-601, luma-709, lightness, maximum, red, green, blue, alpha, or \"weights a b c\".")
     private String rule;
 
     @Option(names = "--out", paramLabel = "FILE", required = true, description =
@@ -34,6 +36,6 @@ final class GrayCommand implements Runnable {
         if (loaded.colour().isEmpty()) {
             throw PixeronException.of("%s: The picture is gray already; \"run\" copies it.", file.getFileName());
         }
-        ImageFiles.write(out, input.madeGray(loaded, rule).image(), false);
+        ImageFiles.write(out, input.gray(Chain.of(loaded.result()), rule).last(Progress.NONE).required(), false);
     }
 }

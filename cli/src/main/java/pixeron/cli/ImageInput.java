@@ -61,7 +61,12 @@ final class ImageInput {
     Chain chain(Path file) {
         Result read = readAsItIs(file).result();
         Chain chain = Chain.of(read);
-        return rule == null || read instanceof Image ? chain : chain.withStep(0, GrayStep.of(rule, Transparency.of(transparent)));
+        return rule == null || read instanceof Image ? chain : gray(chain, rule);
+    }
+
+    /** @return the chain with a step gray behind it */
+    Chain gray(Chain chain, String ruleText) {
+        return chain.withStep(chain.size(), GrayStep.of(ruleText, Transparency.of(transparent)));
     }
 
     /** @return the image, made gray when it has colour and a rule is given, else as it is */

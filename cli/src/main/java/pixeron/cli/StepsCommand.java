@@ -1,6 +1,9 @@
 package pixeron.cli;
 
 import java.io.PrintWriter;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -31,8 +34,7 @@ final class StepsCommand implements Runnable {
             out.println("    " + type.sentence() + "  " + type.formula(type.starter(Image.BYTE_MAXIMUM).arguments()));
             type.ownParameters().forEach(parameter -> print(out, parameter));
             if (!type.common().equals(Common.ALL)) {
-                out.println("    takes " + (type.common().isEmpty() ? "neither rounding nor overflow nor area"
-                        : "area, but neither rounding nor overflow"));
+                out.println("    takes " + taken(type));
             }
             out.println();
         }
@@ -40,12 +42,22 @@ final class StepsCommand implements Runnable {
         print(out, StepType.ROUNDING);
         print(out, StepType.OVERFLOW);
         print(out, StepType.AREA);
+        print(out, StepType.CHANNELS);
         out.println();
         out.println("new images, for the command \"new\"");
         for (Maker maker : Makers.all()) {
             out.println("    " + KeyedLine.usage(maker));
             out.println("        " + maker.sentence());
         }
+    }
+
+    /** @return which of the keys that most steps take this one takes, and which not */
+    private static String taken(StepType type) {
+        List<String> all = Arrays.stream(Common.values()).map(key -> key.name().toLowerCase(Locale.ROOT)).toList();
+        List<String> own = all.stream().filter(word -> type.common().stream().anyMatch(key -> key.name().equalsIgnoreCase(word))).toList();
+        List<String> others = all.stream().filter(word -> !own.contains(word)).toList();
+        String not = others.size() == 1 ? "not " + others.get(0) : "neither " + String.join(" nor ", others);
+        return own.isEmpty() ? not : String.join(", ", own) + ", but " + not;
     }
 
     private static <T> void print(PrintWriter out, Parameter<T> parameter) {

@@ -54,6 +54,10 @@ public final class GrayStep extends NamedStep implements ColourType {
             GrayRule.parse(rule);
             return new Step(type, arguments.with(RULE, RULE.parse(WEIGHTS)).with(OWN, OWN.parse(words[1].replace(',', ' '))));
         }
+        if (!rule.strip().equals(ALPHA)) {
+            // Says which rules there are.
+            GrayRule.parse(rule);
+        }
         return new Step(type, arguments.with(RULE, RULE.parse(rule.strip())));
     }
 
