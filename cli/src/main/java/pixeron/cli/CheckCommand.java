@@ -119,9 +119,8 @@ final class CheckCommand implements Callable<Integer> {
     private Operation operation(Stage stage) {
         Result after = stage.after(Progress.NONE).required();
         face.name().ifPresent(name -> face.of(after));
-        return stage.bound(Progress.NONE).orElseThrow().face(face.name().orElse("")).filter(Operation.class::isInstance)
-                .map(Operation.class::cast).orElseThrow(() -> PixeronException.of("--face %s: this step takes the channel over as it "
-                        + "is; there is nothing to check.", face.name().orElse("")));
+        return stage.bound(Progress.NONE).orElseThrow().face(face.name().orElse("")).orElseThrow(() -> PixeronException.of(
+                "--face %s: this step takes the channel over as it is; there is nothing to check.", face.name().orElse("")));
     }
 
     /** All faces at once: cells with packed values, or with three numbers. */

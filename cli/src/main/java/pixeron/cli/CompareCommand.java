@@ -92,7 +92,6 @@ final class CompareCommand implements Callable<Integer> {
     }
 
     private static String shown(Value value) {
-        return Decimals.working(value)
-                + (Decimals.isShownAsFraction(value) ? " ≈ " + Decimals.approximate(value) : "");
+        return Decimals.working(value) + Decimals.nearly(value);
     }
 }

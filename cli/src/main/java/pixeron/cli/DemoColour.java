@@ -20,11 +20,9 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
 import pixeron.look.PackedPixel;
-import pixeron.number.Rational;
 import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.colour.PixelWorking;
-import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
 /** The colour proof calculated with channel by channel, and values by hand in which three slips were made. */
@@ -66,8 +64,8 @@ final class DemoColour {
         ColourImage after = (ColourImage) stage.after(Progress.NONE).required();
         Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), before, after);
         Pixel pixel = new Pixel(0, 1);
-        report.append(String.format("%nOne pixel of `%s`, after `%s`:%n%n```%n%s```%n", STEP, PART, WorkingText.plain(new Working(STEP + ", "
-                + pixel, PixelWorking.lines(right.bound(), before, after, pixel), Rational.ZERO, Rational.ZERO))));
+        report.append(String.format("%nOne pixel of `%s`, after `%s`:%n%n```%n%s```%n", STEP, PART, WorkingText.plain(STEP + ", "
+                + pixel, PixelWorking.lines(right.bound(), before, after, pixel))));
         check("swapped", "Red and blue were exchanged", right, texts, n -> hexadecimal(level(after, 2, n), level(after, 1, n), level(after, 0, n)));
         check("mask", "Green was taken with the mask of blue", right, texts, n -> hexadecimal(level(after, 0, n), capped(level(before, 2, n) + 60),
                 level(after, 2, n)));

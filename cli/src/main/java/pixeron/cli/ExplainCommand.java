@@ -18,10 +18,8 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
-import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Bound;
-import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.colour.PixelWorking;
@@ -70,13 +68,13 @@ final class ExplainCommand implements Runnable {
             return;
         }
         Image shown = after instanceof Image plain && face.name().isEmpty() ? plain : face.of(after);
-        Explained explained = bound.face(face.name().orElse("")).orElseThrow(() -> PixeronException.of(
+        Operation explained = bound.face(face.name().orElse("")).orElseThrow(() -> PixeronException.of(
                 "--face %s: this step takes the channel over as it is, %s at %s.", face.name().orElse(""),
                 Decimals.working(shown.value(pixel)), pixel));
         Working working = explained.explain(pixel);
         // Gray is made of three channels, and no single value stands before it.
-        Optional<Value> from = explained instanceof Operation operation && before.getClass() == after.getClass()
-                ? operation.counterpart(pixel).map(operation.before()::value) : Optional.empty();
+        Optional<Value> from = before.getClass() == after.getClass()
+                ? explained.counterpart(pixel).map(explained.before()::value) : Optional.empty();
         switch (format) {
             case text -> out.print(WorkingText.plain(working));
             case latex -> out.print(WorkingText.latex(working));
@@ -89,12 +87,11 @@ final class ExplainCommand implements Runnable {
         String line = stage.link().step().line();
         Bound bound = stage.bound(Progress.NONE).orElseThrow();
         Result after = stage.after(Progress.NONE).required();
-        // What it leads to is the packed value, which the lines end with; the value of the working stands for none of the channels.
-        Working working = new Working(line + ", " + pixel, lines, Rational.ZERO, Rational.ZERO);
+        String title = line + ", " + pixel;
         switch (format) {
-            case text -> out.print(WorkingText.plain(working));
-            case latex -> out.print(WorkingText.latex(working));
-            case html -> out.print(WorkingText.html(working));
+            case text -> out.print(WorkingText.plain(title, lines));
+            case latex -> out.print(WorkingText.latex(lines));
+            case html -> out.print(WorkingText.html(title, lines));
             case json -> out.println(Json.text(Json.colourWorking(lines, line, pixel, bound, after)));
         }
     }

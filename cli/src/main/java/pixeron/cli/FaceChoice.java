@@ -28,8 +28,7 @@ final class FaceChoice {
             throw PixeronException.of("--face %s: the result is an image; only a colour image has faces to choose from.",
                     Decimals.shortened(face));
         }
-        return result.faces().stream().filter(found -> found.name().equals(face)).findFirst().map(Result.Face::image)
-                .orElseThrow(() -> PixeronException.of("--face %s: the result has %s.", Decimals.shortened(face),
+        return result.face(face).orElseThrow(() -> PixeronException.of("--face %s: the result has %s.", Decimals.shortened(face),
                         result.faces().stream().map(Result.Face::name).collect(Collectors.joining(", "))));
     }
 

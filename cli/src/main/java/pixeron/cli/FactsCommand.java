@@ -118,6 +118,6 @@ final class FactsCommand implements Runnable {
     }
 
     private static String mean(Value mean) {
-        return Decimals.working(mean) + (Decimals.isShownAsFraction(mean) ? " ≈ " + Decimals.approximate(mean) : "");
+        return Decimals.working(mean) + Decimals.nearly(mean);
     }
 }

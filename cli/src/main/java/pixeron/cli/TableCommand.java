@@ -73,8 +73,8 @@ final class TableCommand implements Runnable {
         if (bound instanceof Operation operation) {
             return operation.tables().stream().map(table -> new Named(table.name(), table)).toList();
         }
-        return ChannelsParameter.ALL.stream().flatMap(face -> bound.face(face).stream().filter(Operation.class::isInstance)
-                .flatMap(found -> ((Operation) found).tables().stream()).map(table -> new Named(table.name() + "-" + face, table)))
+        return ChannelsParameter.ALL.stream().flatMap(face -> bound.face(face).stream()
+                .flatMap(found -> found.tables().stream()).map(table -> new Named(table.name() + "-" + face, table)))
                 .toList();
     }
 

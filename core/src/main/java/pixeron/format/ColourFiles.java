@@ -7,8 +7,6 @@ import java.awt.image.IndexColorModel;
 import java.awt.image.WritableRaster;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -80,26 +78,15 @@ final class ColourFiles {
 
     private void write(OutputStream out) throws IOException {
         switch (format.name) {
-            case "ppm" -> writeNetpbm("P6\n" + image.columns() + " " + image.rows() + "\n" + image.maximumLevel() + "\n", out);
-            case "pam" -> writeNetpbm("P7\nWIDTH " + image.columns() + "\nHEIGHT " + image.rows() + "\nDEPTH "
-                    + image.faces().size() + "\nMAXVAL " + image.maximumLevel() + "\nTUPLTYPE RGB"
-                    + (image.alpha().isPresent() ? "_ALPHA" : "") + "\nENDHDR\n", out);
+            case "ppm" -> NetpbmFiles.writeColour(channels(), out);
+            case "pam" -> NetpbmFiles.writeMap(channels(), image.alpha().isPresent() ? "RGB_ALPHA" : "RGB", out);
             case "gif" -> PictureFiles.write(withPalette(), "gif", out);
             default -> PictureFiles.write(interleaved(), format.name, out);
         }
     }
 
-    private void writeNetpbm(String header, OutputStream out) throws IOException {
-        out.write(header.getBytes(StandardCharsets.US_ASCII));
-        List<Image> faces = image.faces().stream().map(Result.Face::image).toList();
-        for (int n = 0; n < image.red().count(); n++) {
-            for (Image face : faces) {
-                if (image.maximumLevel() > 255) {
-                    out.write(face.level(n) >> 8);
-                }
-                out.write(face.level(n));
-            }
-        }
+    private List<Image> channels() {
+        return image.faces().stream().map(Result.Face::image).toList();
     }
 
     private BufferedImage interleaved() {
@@ -110,15 +97,8 @@ final class ColourFiles {
                 : ImageTypeSpecifier.createInterleaved(ColorSpace.getInstance(ColorSpace.CS_sRGB), bands,
                         image.maximumLevel() > 255 ? DataBuffer.TYPE_USHORT : DataBuffer.TYPE_BYTE, hasAlpha, false)
                         .createBufferedImage(image.columns(), image.rows());
-        WritableRaster raster = picture.getRaster();
-        int[] row = new int[image.columns()];
         for (int band = 0; band < bands.length; band++) {
-            Image face = image.faces().get(band).image();
-            for (int i = 0; i < image.rows(); i++) {
-                int start = i * image.columns();
-                Arrays.setAll(row, j -> face.level(start + j));
-                raster.setSamples(0, i, row.length, 1, band, row);
-            }
+            PictureFiles.fill(picture.getRaster(), band, channels().get(band));
         }
         return picture;
     }

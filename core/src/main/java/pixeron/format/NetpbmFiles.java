@@ -3,6 +3,7 @@ package pixeron.format;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import pixeron.PixeronException;
@@ -240,30 +241,46 @@ final class NetpbmFiles {
 
     /** Writes raw gray (P5). */
     static void writeGray(Image image, OutputStream out) throws IOException {
-        write(image, "P5\n" + image.columns() + " " + image.rows() + "\n" + image.maximumLevel() + "\n", 1, out);
+        write("P5\n" + sizes(image), List.of(image), out);
     }
 
     /** Writes raw colour (P6), with the three channels alike. */
     static void writeColour(Image image, OutputStream out) throws IOException {
-        write(image, "P6\n" + image.columns() + " " + image.rows() + "\n" + image.maximumLevel() + "\n", 3, out);
+        writeColour(List.of(image, image, image), out);
+    }
+
+    /** Writes raw colour (P6). */
+    static void writeColour(List<Image> channels, OutputStream out) throws IOException {
+        write("P6\n" + sizes(channels.get(0)), channels, out);
+    }
+
+    private static String sizes(Image image) {
+        return image.columns() + " " + image.rows() + "\n" + image.maximumLevel() + "\n";
     }
 
     /** Writes an arbitrary map (P7) of one channel. */
     static void writeMap(Image image, OutputStream out) throws IOException {
-        write(image, "P7\nWIDTH " + image.columns() + "\nHEIGHT " + image.rows() + "\nDEPTH 1\nMAXVAL "
-                + image.maximumLevel() + "\nTUPLTYPE GRAYSCALE\nENDHDR\n", 1, out);
+        writeMap(List.of(image), "GRAYSCALE", out);
     }
 
-    private static void write(Image image, String header, int channels, OutputStream out) throws IOException {
-        image.firstOpenPixel().ifPresent(pixel -> {
+    /** Writes an arbitrary map (P7) of any channels, with the word for what they are. */
+    static void writeMap(List<Image> channels, String kind, OutputStream out) throws IOException {
+        Image first = channels.get(0);
+        write("P7\nWIDTH " + first.columns() + "\nHEIGHT " + first.rows() + "\nDEPTH " + channels.size() + "\nMAXVAL "
+                + first.maximumLevel() + "\nTUPLTYPE " + kind + "\nENDHDR\n", channels, out);
+    }
+
+    private static void write(String header, List<Image> channels, OutputStream out) throws IOException {
+        Image first = channels.get(0);
+        first.firstOpenPixel().ifPresent(pixel -> {
             throw PixeronException.of("Netpbm holds whole levels only, and the value at %s is none; use .csv, or round first.",
                     pixel);
         });
         out.write(header.getBytes(StandardCharsets.US_ASCII));
-        for (int n = 0; n < image.count(); n++) {
-            int level = image.level(n);
-            for (int channel = 0; channel < channels; channel++) {
-                if (image.maximumLevel() > 255) {
+        for (int n = 0; n < first.count(); n++) {
+            for (Image channel : channels) {
+                int level = channel.level(n);
+                if (first.maximumLevel() > 255) {
                     out.write(level >> 8);
                 }
                 out.write(level);

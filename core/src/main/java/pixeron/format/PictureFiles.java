@@ -205,14 +205,18 @@ final class PictureFiles {
                 Integer.SIZE - Integer.numberOfLeadingZeros(maximum),
                 maximum > 255 ? DataBuffer.TYPE_USHORT : DataBuffer.TYPE_BYTE, false)
                 .createBufferedImage(image.columns(), image.rows());
-        WritableRaster raster = picture.getRaster();
+        fill(picture.getRaster(), 0, image);
+        write(picture, format, out);
+    }
+
+    /** Writes the levels of an image into a band of a raster, row by row. */
+    static void fill(WritableRaster raster, int band, Image image) {
         int[] row = new int[image.columns()];
         for (int i = 0; i < image.rows(); i++) {
             int start = i * image.columns();
             Arrays.setAll(row, j -> image.level(start + j));
-            raster.setSamples(0, i, row.length, 1, 0, row);
+            raster.setSamples(0, i, row.length, 1, band, row);
         }
-        write(picture, format, out);
     }
 
     /** @param picture of a kind that the format holds as it is */

@@ -1,9 +1,7 @@
 package pixeron.formula;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import pixeron.formula.Expression.Binary;
@@ -44,17 +42,12 @@ public final class Trace {
 
     /** @return whether the expression has a variable of this name */
     public static boolean has(Expression expression, String name) {
-        return names(expression).contains(name);
-    }
-
-    /** @return the names of the expression's variables */
-    public static Set<String> names(Expression expression) {
-        Set<String> names = new LinkedHashSet<>();
-        substitute(expression, name -> {
-            names.add(name);
+        boolean[] found = new boolean[1];
+        substitute(expression, variable -> {
+            found[0] |= variable.equals(name);
             return null;
         });
-        return names;
+        return found[0];
     }
 
     /**

@@ -3,7 +3,6 @@ package pixeron.formula;
 import java.util.ArrayList;
 import java.util.List;
 import pixeron.number.Decimals;
-import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -46,17 +45,12 @@ public final class TraceLines {
 
     private static List<Run> written(Trace.Step step) {
         List<Run> runs = new ArrayList<>(Typeset.runs(step.expression()));
-        if (step.expression() instanceof Expression.Literal literal) {
-            runs.addAll(nearly(literal.value()));
+        if (step.expression() instanceof Expression.Literal literal && Decimals.isShownAsFraction(literal.value())) {
+            runs.add(Run.plain(Decimals.nearly(literal.value())));
         }
         if (!step.note().isEmpty()) {
             runs.add(Run.note("   " + step.note()));
         }
         return runs;
-    }
-
-    /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */
-    public static List<Run> nearly(Value value) {
-        return Decimals.isShownAsFraction(value) ? List.of(Run.plain(" ≈ " + Decimals.approximate(value))) : List.of();
     }
 }

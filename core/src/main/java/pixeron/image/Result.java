@@ -1,6 +1,7 @@
 package pixeron.image;
 
 import java.util.List;
+import java.util.Optional;
 
 /** What can stand in front of a step or behind it: a kind of its own, in a frame of its own, seen by its faces. */
 public sealed interface Result permits Image, ColourImage {
@@ -13,6 +14,11 @@ public sealed interface Result permits Image, ColourImage {
 
     /** @return its faces by name, in order; an image has one */
     List<Face> faces();
+
+    /** @return the face with this name; empty where there is none */
+    default Optional<Image> face(String name) {
+        return faces().stream().filter(face -> face.name().equals(name)).map(Face::image).findFirst();
+    }
 
     /**
      * What is seen of a result as one image.

@@ -36,9 +36,7 @@ public record PackedPixel(int packed) {
             throw PixeronException.of("A packed value has eight bits for each channel, and these have the maximum level"
                     + " %d.", picture.maximumLevel());
         }
-        int alpha = picture.alpha().map(image -> level(image, pixel)).orElse(Image.BYTE_MAXIMUM);
-        return new PackedPixel(alpha << 24 | level(picture.red(), pixel) << 16 | level(picture.green(), pixel) << 8
-                | level(picture.blue(), pixel));
+        return find(picture, pixel).orElseThrow(() -> PixeronException.of("%s has a value that is no level, and so no packed value.", pixel));
     }
 
     /** @return the packed number of a pixel of any result; empty where a channel has no level of 0 to 255 there */
@@ -64,16 +62,12 @@ public record PackedPixel(int packed) {
 
     /** @return the level of a channel, by its name */
     public int level(String channel) {
-        return packed >>> CHANNELS.stream().filter(found -> found.word.equals(channel)).findFirst().orElseThrow().shift & 0xFF;
+        return packed >>> shift(channel) & 0xFF;
     }
 
     /** @return the bits that a channel stands higher than blue */
     public static int shift(String channel) {
         return CHANNELS.stream().filter(found -> found.word.equals(channel)).findFirst().orElseThrow().shift;
-    }
-
-    private static int level(Image image, Pixel pixel) {
-        return image.level(image.offset(pixel));
     }
 
     /** @return {@code 0xFF3A7BC4} */

@@ -105,6 +105,11 @@ public final class Decimals {
         return shortest(value.asDouble()).replace('-', MINUS);
     }
 
+    /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */
+    public static String nearly(Value value) {
+        return isShownAsFraction(value) ? " ≈ " + approximate(value) : "";
+    }
+
     /** @return true when {@link #working} writes the value as a fraction */
     public static boolean isShownAsFraction(Value value) {
         return value instanceof Rational && working(value).indexOf('/') >= 0;

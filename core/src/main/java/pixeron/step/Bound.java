@@ -31,5 +31,5 @@ public interface Bound {
      * @param name of a face of the result
      * @return how it is worked out; empty where it is taken over as it is, or there is no such face
      */
-    Optional<Explained> face(String name);
+    Optional<Operation> face(String name);
 }

@@ -16,7 +16,7 @@ public interface Operation extends Explained, Bound {
 
     /** An image has one face, which is worked out by the step itself. */
     @Override
-    default Optional<Explained> face(String name) {
+    default Optional<Operation> face(String name) {
         return Optional.of(this);
     }
 

@@ -1,5 +1,6 @@
 package pixeron.working;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -24,15 +25,25 @@ public final class WorkingText {
 
     /** @return labels in a left column, one line each, ending with a newline */
     public static String plain(Working working) {
-        int width = working.lines().stream().mapToInt(line -> line.label().length()).max().orElse(0);
-        return working.title() + "\n" + working.lines().stream()
+        return plain(working.title(), working.lines());
+    }
+
+    /** @return the same for lines that lead to no single value */
+    public static String plain(String title, List<Line> lines) {
+        int width = lines.stream().mapToInt(line -> line.label().length()).max().orElse(0);
+        return title + "\n" + lines.stream()
                 .map(line -> ("  " + pad(line.label(), width) + "  " + line.text()).stripTrailing() + "\n")
                 .collect(Collectors.joining());
     }
 
     /** @return an {@code array} environment for a formula in a LaTeX document, ending with a newline */
     public static String latex(Working working) {
-        return "\\[\n\\begin{array}{ll}\n" + working.lines().stream()
+        return latex(working.lines());
+    }
+
+    /** @return the same for lines that lead to no single value */
+    public static String latex(List<Line> lines) {
+        return "\\[\n\\begin{array}{ll}\n" + lines.stream()
                 .map(line -> "\\text{" + escaped(line.label()) + "} & "
                         + line.runs().stream().map(WorkingText::latex).collect(Collectors.joining())
                         .replaceAll(" {2,}", " ") + " \\\\\n")
@@ -79,8 +90,13 @@ public final class WorkingText {
 
     /** @return a table with class names {@code before}, {@code after} and {@code note} for the roles */
     public static String html(Working working) {
-        return "<table class=\"working\">\n<caption>" + markup(working.title()) + "</caption>\n"
-                + working.lines().stream()
+        return html(working.title(), working.lines());
+    }
+
+    /** @return the same for lines that lead to no single value */
+    public static String html(String title, List<Line> lines) {
+        return "<table class=\"working\">\n<caption>" + markup(title) + "</caption>\n"
+                + lines.stream()
                 .map(line -> "<tr><th scope=\"row\">" + markup(line.label()) + "</th><td>"
                         + line.runs().stream().map(WorkingText::html).collect(Collectors.joining()) + "</td></tr>\n")
                 .collect(Collectors.joining()) + "</table>\n";

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
@@ -12,7 +13,6 @@ import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.step.Bound;
 import pixeron.step.Common;
-import pixeron.step.Explained;
 import pixeron.step.Mapping;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
@@ -27,24 +27,31 @@ import pixeron.step.StepType;
  */
 public final class ColourOperation implements Bound {
 
-    private static final List<String> COLOURS = List.of("red", "green", "blue");
+    static final List<String> COLOURS = List.of("red", "green", "blue");
 
     private final Step step;
     private final ColourImage before;
     /** The channels that are worked on, by name, in the order of the image. */
-    private final Map<String, Operation> channels = new LinkedHashMap<>();
-    private final Frame frame;
+    private final Map<String, Operation> channels;
+    private final Supplier<List<String>> notes;
 
-    private ColourOperation(Step step, ColourImage before, List<String> wanted) {
+    /**
+     * @param channels how each channel is worked out that does not stay, by name, in the order of the image; at least one
+     * @param notes what a person should know of the result
+     */
+    ColourOperation(Step step, ColourImage before, Map<String, Operation> channels, Supplier<List<String>> notes) {
         this.step = step;
         this.before = before;
+        this.channels = channels;
+        this.notes = notes;
+    }
+
+    private static ColourOperation on(Step step, ColourImage before, List<String> wanted) {
         Step plain = step.without(StepType.CHANNELS);
-        for (Result.Face face : before.faces()) {
-            if (wanted.contains(face.name())) {
-                channels.put(face.name(), bound(plain, face));
-            }
-        }
-        this.frame = channels.values().iterator().next().frame();
+        Map<String, Operation> channels = new LinkedHashMap<>();
+        before.faces().stream().filter(face -> wanted.contains(face.name())).forEach(face ->
+                channels.put(face.name(), bound(plain, face)));
+        return new ColourOperation(step, before, channels, () -> notes(step, channels));
     }
 
     private static Operation bound(Step step, Result.Face face) {
@@ -67,9 +74,9 @@ public final class ColourOperation implements Bound {
         wanted.stream().filter(name -> !there.contains(name)).findFirst().ifPresent(name -> {
             throw PixeronException.of("channels has %s, and this colour image has only %s.", name, String.join(", ", there));
         });
-        ColourOperation some = new ColourOperation(step, before, wanted);
-        boolean isWhole = some.frame.equals(before.frame()) && step.has(Common.CHANNELS);
-        return isWhole || wanted.size() == there.size() ? some : new ColourOperation(step, before, there);
+        ColourOperation some = on(step, before, wanted);
+        boolean isWhole = some.frame().equals(before.frame()) && step.has(Common.CHANNELS);
+        return isWhole || wanted.size() == there.size() ? some : on(step, before, there);
     }
 
     @Override
@@ -77,22 +84,13 @@ public final class ColourOperation implements Bound {
         return step;
     }
 
-    public ColourImage before() {
-        return before;
-    }
-
     @Override
     public Frame frame() {
-        return frame;
-    }
-
-    /** @return the channels that are worked on, by name, in the order of the image */
-    public Map<String, Operation> channels() {
-        return Map.copyOf(channels);
+        return channels.values().iterator().next().frame();
     }
 
     @Override
-    public Optional<Explained> face(String name) {
+    public Optional<Operation> face(String name) {
         return Optional.ofNullable(channels.get(name));
     }
 
@@ -117,9 +115,13 @@ public final class ColourOperation implements Bound {
         }
     }
 
-    /** Equalized by its own counts, a channel moves against the others, and grays become colours. */
     @Override
     public List<String> notes() {
+        return notes.get();
+    }
+
+    /** Equalized by its own counts, a channel moves against the others, and grays become colours. */
+    private static List<String> notes(Step step, Map<String, Operation> channels) {
         List<String> notes = new ArrayList<>();
         channels.forEach((name, operation) -> operation.notes().forEach(note -> notes.add(name + ": " + note)));
         if (step.type().dependsOnCounts() && channels.values().stream().map(ColourOperation::curve).distinct().count() > 1) {

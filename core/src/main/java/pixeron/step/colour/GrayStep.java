@@ -1,6 +1,8 @@
 package pixeron.step.colour;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -12,6 +14,7 @@ import pixeron.step.Bound;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
+import pixeron.step.Operation;
 import pixeron.step.Step;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.Transparency;
@@ -105,7 +108,14 @@ public final class GrayStep extends NamedStep implements ColourType {
             throw PixeronException.of("rule=alpha needs a colour image with alpha, and this one has none.");
         }
         Transparency transparency = Worded.find(Transparency.values(), arguments.get(TRANSPARENT).word()).orElseThrow();
-        GrayOperation gray = new GrayOperation(step, before, before.red(), rule(arguments), transparency);
-        return arguments.isGiven(AREA) ? new PartlyGray(step, before, rule(arguments), transparency) : gray;
+        Optional<GrayRule> rule = rule(arguments);
+        if (!arguments.isGiven(AREA)) {
+            return new GrayOperation(step, before, before.red(), rule, transparency);
+        }
+        Map<String, Operation> channels = new LinkedHashMap<>();
+        ColourOperation.COLOURS.forEach(name -> channels.put(name, new GrayOperation(step, before, before.face(name).orElseThrow(), rule,
+                transparency)));
+        // What became of transparent pixels is the same for all three.
+        return new ColourOperation(step, before, channels, () -> channels.get("red").notes());
     }
 }

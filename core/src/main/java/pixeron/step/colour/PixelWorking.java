@@ -9,7 +9,6 @@ import pixeron.image.Result;
 import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.step.Bound;
-import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.working.Line;
 import pixeron.working.Run;
@@ -31,8 +30,8 @@ public final class PixelWorking {
      * @return all lines, from the packed value before to the packed value after
      */
     public static List<Line> lines(Bound bound, ColourImage before, Result after, Pixel pixel) {
-        Pixel from = after.faces().stream().flatMap(face -> bound.face(face.name()).stream()).filter(Operation.class::isInstance)
-                .findFirst().flatMap(found -> ((Operation) found).counterpart(pixel)).orElse(pixel);
+        Pixel from = after.faces().stream().flatMap(face -> bound.face(face.name()).stream())
+                .findFirst().flatMap(found -> found.counterpart(pixel)).orElse(pixel);
         List<Line> lines = new ArrayList<>();
         if (before.frame().contains(from)) {
             Optional<PackedPixel> packed = PackedPixel.find(before, from);
@@ -40,7 +39,7 @@ public final class PixelWorking {
                     Line.of(face.name(), Run.before(Decimals.working(face.image().value(from)))))));
         }
         for (Result.Face face : after.faces()) {
-            Optional<Explained> explained = bound.face(face.name());
+            Optional<Operation> explained = bound.face(face.name());
             if (explained.isEmpty()) {
                 lines.add(Line.of(face.name(), Run.after(Decimals.working(face.image().value(pixel))),
                         Run.note("   as it is")));

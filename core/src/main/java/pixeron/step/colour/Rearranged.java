@@ -5,7 +5,7 @@ import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.step.Bound;
-import pixeron.step.Explained;
+import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 
@@ -23,7 +23,7 @@ record Rearranged(Step step, ColourImage made) implements Bound {
     }
 
     @Override
-    public Optional<Explained> face(String name) {
+    public Optional<Operation> face(String name) {
         return Optional.empty();
     }
 }

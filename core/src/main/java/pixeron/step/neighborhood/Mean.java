@@ -53,14 +53,11 @@ public final class Mean implements Reduction<Mean.Sum> {
 
     @Override
     public List<Line> lines(Neighborhood around) {
-        Sum all = none();
-        for (Value value : around.values()) {
-            all = new Sum(all.sum.plus(value), all.count + 1);
-        }
+        Sum all = taken(around);
         Value mean = all.mean();
         return List.of(Line.of("sum", Run.plain(Decimals.working(all.sum)), Run.note("   of " + all.count + " cells"))
                 .arriving("sum", all.sum), Line.of("mean", Run.plain(WindowText.bracketed(all.sum) + " ÷ " + all.count + " = "
-                        + Decimals.working(mean) + WindowText.nearly(mean))).arriving("mean", mean));
+                        + Decimals.working(mean) + Decimals.nearly(mean))).arriving("mean", mean));
     }
 
     @Override

@@ -13,9 +13,4 @@ import pixeron.number.Value;
  * @param cells of the window, row by row
  */
 public record Neighborhood(Window window, Pixel pixel, Value sample, List<Window.Cell> cells) {
-
-    /** @return what stands in the cells that have something, row by row */
-    public List<Value> values() {
-        return cells.stream().flatMap(cell -> cell.value().stream()).toList();
-    }
 }

@@ -84,12 +84,17 @@ public interface Reduction<A> {
         return Optional.empty();
     }
 
-    /** @return the number of a window */
-    default Value of(Neighborhood around) {
+    /** @return what is kept after all cells of a window */
+    default A taken(Neighborhood around) {
         A taken = none();
         for (Window.Cell cell : around.cells()) {
             taken = counts(cell) ? with(taken, cell) : taken;
         }
-        return value(taken, around);
+        return taken;
+    }
+
+    /** @return the number of a window */
+    default Value of(Neighborhood around) {
+        return value(taken(around), around);
     }
 }

@@ -55,12 +55,7 @@ public final class WindowRule {
 
     /** @return a rule whose value is that of the last one, unless parts follow */
     public static WindowRule of(Reduction<?>... reductions) {
-        return of(List.of(reductions));
-    }
-
-    /** @return a rule whose value is that of the last one, unless parts follow */
-    public static WindowRule of(List<Reduction<?>> reductions) {
-        return new WindowRule(reductions, List.of(), Map.of(), Optional::empty);
+        return new WindowRule(List.of(reductions), List.of(), Map.of(), Optional::empty);
     }
 
     /** @return this with numbers of the step's line, by the names that the formula has for them */

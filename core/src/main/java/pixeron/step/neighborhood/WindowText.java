@@ -101,11 +101,6 @@ public final class WindowText {
         return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.working(value) + ")" : Decimals.working(value);
     }
 
-    /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */
-    public static String nearly(Value value) {
-        return Decimals.isShownAsFraction(value) ? " ≈ " + Decimals.approximate(value) : "";
-    }
-
     /** Sets a and b to where a cell lies, counted from the anchor, and r to what stands there. */
     static void place(LoopWriter out, Window window, Window.Cell cell) {
         out.set("a", String.valueOf(cell.row() - window.anchorRow()).replace('-', '−'))

@@ -77,7 +77,7 @@ final class Ranked implements Reduction<List<Value>> {
 
     @Override
     public List<Line> lines(Neighborhood around) {
-        List<Value> sorted = around.values().stream().sorted(Value::compareValue).toList();
+        List<Value> sorted = taken(around);
         int count = sorted.size();
         int at = at(count);
         List<Run> runs = new ArrayList<>();

@@ -131,8 +131,7 @@ public final class CountingPane extends HBox {
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("k", "level", 50, row -> Integer.toString(row.level()));
         column("n", "count n(k)", 60, row -> Integer.toString(row.count()));
-        column("p", "share p(k) = n(k) ÷ N", SHARE_WIDTH, row -> Decimals.working(row.share())
-                + (Decimals.isShownAsFraction(row.share()) ? " ≈ " + Decimals.approximate(row.share()) : ""));
+        column("p", "share p(k) = n(k) ÷ N", SHARE_WIDTH, row -> Decimals.working(row.share()) + Decimals.nearly(row.share()));
         column("running", "running count C(k)", 82, row -> Long.toString(row.running()));
         TableColumn<Row, Integer> marks = new TableColumn<>("tally");
         marks.setSortable(false);

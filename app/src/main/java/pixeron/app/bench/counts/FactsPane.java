@@ -9,7 +9,6 @@ import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
-import pixeron.image.Image;
 import pixeron.look.Storage;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
@@ -80,6 +79,6 @@ public final class FactsPane extends ScrollPane {
     }
 
     private static String shown(Value value) {
-        return Decimals.working(value) + (Decimals.isShownAsFraction(value) ? " ≈ " + Decimals.approximate(value) : "");
+        return Decimals.working(value) + Decimals.nearly(value);
     }
 }

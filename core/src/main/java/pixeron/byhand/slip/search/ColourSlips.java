@@ -26,8 +26,6 @@ import pixeron.step.Way;
  */
 final class ColourSlips {
 
-    private static final long BITS = 0xFFFFFFFFL;
-
     private final Abreast right;
     private final ColourImage before;
     private final List<String> faces;
@@ -54,34 +52,31 @@ final class ColourSlips {
         all.add(new Candidate(List.of(id), Way.of(words, value), right.frame()));
     }
 
-    private static Image face(ColourImage image, String name) {
-        return image.faces().stream().filter(face -> face.name().equals(name)).findFirst().orElseThrow().image();
-    }
-
     private Optional<Operation> operation(String face) {
-        return right.bound().face(face).filter(Operation.class::isInstance).map(Operation.class::cast);
+        return right.bound().face(face);
     }
 
     /** The same slip, in the same words, in every channel that the step works on. */
     private void addOfChannels() {
-        Map<String, Map<String, Way>> found = new LinkedHashMap<>();
-        Map<String, String> ids = new LinkedHashMap<>();
+        Map<Same, Map<String, Way>> found = new LinkedHashMap<>();
         for (String face : faces) {
             operation(face).ifPresent(operation -> {
                 for (Slip slip : KnownSlips.of(operation.step().type())) {
-                    for (Way way : slip.ways(operation)) {
-                        found.computeIfAbsent(slip.id() + " " + way.words(), key -> new LinkedHashMap<>()).putIfAbsent(face, way);
-                        ids.put(slip.id() + " " + way.words(), slip.id());
-                    }
+                    slip.ways(operation).forEach(way -> found.computeIfAbsent(new Same(slip.id(), way.words()),
+                            key -> new LinkedHashMap<>()).putIfAbsent(face, way));
                 }
             });
         }
-        found.forEach((key, ways) -> {
-            Way first = ways.values().iterator().next();
-            all.add(new Candidate(List.of(ids.get(key)), new Way(first.words(), place -> Optional.ofNullable(ways.get(right.face(place)))
-                    .map(way -> way.value().apply(right.pixel(place))).orElseGet(() -> right.value(place)), first.isUnrounded(),
+        found.forEach((same, ways) -> {
+            boolean isUnrounded = ways.values().iterator().next().isUnrounded();
+            all.add(new Candidate(List.of(same.id), new Way(same.words, place -> Optional.ofNullable(ways.get(right.face(place)))
+                    .map(way -> way.value().apply(right.pixel(place))).orElseGet(() -> right.value(place)), isUnrounded,
                     Optional.empty(), Optional.empty()), right.frame()));
         });
+    }
+
+    /** A slip in one of its ways, whatever the channel. */
+    private record Same(String id, String words) {
     }
 
     private void addSwapped() {
@@ -92,7 +87,7 @@ final class ColourSlips {
                 add("channels-swapped", first + " and " + second + " are exchanged", place -> {
                     String face = right.face(place);
                     String other = face.equals(first) ? second : face.equals(second) ? first : face;
-                    return face(right.after(), other).value(right.pixel(place));
+                    return right.after().face(other).orElseThrow().value(right.pixel(place));
                 });
             }
         }
@@ -113,7 +108,7 @@ final class ColourSlips {
         for (String channel : faces) {
             for (String other : faces) {
                 if (!channel.equals(other)) {
-                    addReading("mask-slip", channel + " is taken with the mask and shift of " + other, channel, face(before, other));
+                    addReading("mask-slip", channel + " is taken with the mask and shift of " + other, channel, before.face(other).orElseThrow());
                     addShifted(channel, other);
                 }
             }
@@ -122,7 +117,7 @@ final class ColourSlips {
 
     /** The right mask with another's shift: too many bits to the right leave nothing, too few a number far above 255. */
     private void addShifted(String channel, String other) {
-        Image image = face(before, channel);
+        Image image = before.face(channel).orElseThrow();
         if (image.maximumLevel() != Image.BYTE_MAXIMUM || !image.isLevelImage()) {
             return;
         }
@@ -150,7 +145,7 @@ final class ColourSlips {
                 }
                 packed += (long) whole.toInt() << PackedPixel.shift(face);
             }
-            return Rational.of(new PackedPixel((int) (packed & BITS)).level(right.face(place)));
+            return Rational.of(new PackedPixel((int) packed).level(right.face(place)));
         });
     }
 }
