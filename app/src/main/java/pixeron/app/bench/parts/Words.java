@@ -19,8 +19,6 @@ import pixeron.step.Step;
 public final class Words {
 
     private static final int LONG_WORD = 16;
-    /** A place where a line may end, of no width. */
-    private static final String BREAK = "\u200B";
 
     private Words() {
     }
@@ -53,9 +51,9 @@ public final class Words {
         return rest.isEmpty() ? step.type().formula(step.arguments()) : rest.replace('-', Decimals.MINUS);
     }
 
-    /** @return the same for a narrow place: what is too long for a line may go on behind its "=", not in the middle of a word */
+    /** @return the same for a narrow place: what is too long for a line goes on behind its "=", not in the middle of a word */
     public static String narrow(String arguments) {
-        return Arrays.stream(arguments.split(" ")).map(word -> word.length() > LONG_WORD ? word.replace("=", "=" + BREAK) : word)
+        return Arrays.stream(arguments.split(" ")).map(word -> word.length() > LONG_WORD ? word.replaceFirst("=", "=\n") : word)
                 .collect(Collectors.joining(" "));
     }
 
