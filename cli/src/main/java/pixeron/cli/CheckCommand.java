@@ -16,7 +16,6 @@ import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
 import pixeron.byhand.colour.Abreast;
-import pixeron.byhand.colour.ColourCells;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.byhand.slip.search.SlipFinder;
@@ -27,6 +26,7 @@ import pixeron.byhand.table.TableSlips;
 import pixeron.chain.Stage;
 import pixeron.format.CellTable;
 import pixeron.image.ColourImage;
+import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.project.ProjectFile;
@@ -119,8 +119,7 @@ final class CheckCommand implements Callable<Integer> {
     private Operation operation(Stage stage) {
         Result after = stage.after(Progress.NONE).required();
         face.name().ifPresent(name -> face.of(after));
-        return stage.bound(Progress.NONE).orElseThrow().face(face.name().orElse("")).orElseThrow(() -> PixeronException.of(
-                "--face %s: this step takes the channel over as it is; there is nothing to check.", face.name().orElse("")));
+        return stage.bound(Progress.NONE).orElseThrow().face(face.name().orElse(Image.VALUE)).orElseThrow();
     }
 
     /** All faces at once: cells with packed values, or with three numbers. */
@@ -129,14 +128,9 @@ final class CheckCommand implements Callable<Integer> {
             throw PixeronException.of("The result is a colour image; choose with --face which channel %s belong to.",
                     table != null ? "the values of the table" : "the tables in the folder");
         }
-        Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), (ColourImage) stage.before(Progress.NONE).required(),
+        Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), stage.before(Progress.NONE).required(),
                 (ColourImage) stage.after(Progress.NONE).required());
-        HandSheet sheet;
-        try {
-            sheet = ColourCells.sheet(CellTable.read(byHand).rows(), right);
-        } catch (PixeronException problem) {
-            throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
-        }
+        HandSheet sheet = AnswerChoice.inColour(byHand, right);
         Check check = Check.of(tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance))), right);
         requireUnderstood(check, byHand);
         Findings found = new SlipFinder(right).find(check, Progress.NONE);

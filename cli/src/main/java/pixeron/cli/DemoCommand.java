@@ -1,5 +1,6 @@
 package pixeron.cli;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
@@ -12,26 +13,27 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
-import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
+import pixeron.byhand.work.ColourWork;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.SafeFile;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
+import pixeron.project.ProjectWork;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 import pixeron.report.Report;
 import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
-import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
-import pixeron.step.gray.GraySource;
+import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
 /** {@code pixeron demo}: a full example on the demo data: images, workings, checks, projects, a report. */
@@ -57,10 +59,6 @@ final class DemoCommand implements Runnable {
             out.printf("%-20s %s%n", demo.id(), demo.sentence());
         }
         files += DemoClass.write(folder.resolve("class"));
-        DemoColour colour = new DemoColour(DemoCases.all().stream().flatMap(demo -> demo.saved().project().gray().stream())
-                .findFirst().orElseThrow().picture(), folder);
-        report.append(colour.write(this::writeText));
-        files += colour.files();
         report.append(String.format("%n## A class%n%nSix answers to one exercise, `box size=3 border=repeat` on the three-bit sort, in the "
                 + "folder class. What `pixeron check --by-hand class --out results.csv` says of them:%n%n```%n%s```%n",
                 read(folder.resolve("class").resolve("results.csv"))));
@@ -82,16 +80,11 @@ final class DemoCommand implements Runnable {
     private int write(DemoCase demo) {
         SavedProject saved = demo.saved();
         Project project = saved.project();
-        Image source = project.chain().source();
-        ImageFiles.write(folder.resolve(demo.id() + ".pgm"), source, false);
+        Result source = project.chain().input();
+        ImageFiles.write(folder.resolve(demo.id() + ending(source, ".pgm")), source, false);
         ProjectFile.write(folder.resolve(demo.id() + ProjectFile.ENDING), saved);
-        report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source));
+        report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source instanceof Image ? source : source.frame().size() + " in colour"));
         int files = 2;
-        if (project.gray().isPresent()) {
-            GraySource gray = project.gray().get();
-            files += write(demo.id() + "-gray", "Gray by " + gray.rule().word(), gray, saved.view().picked(),
-                    project.sheet(Project.SOURCE), Findings.NONE);
-        }
         for (Stage stage : project.chain().stages()) {
             files += write(demo.id(), saved, stage);
         }
@@ -104,28 +97,45 @@ final class DemoCommand implements Runnable {
 
     private int write(String id, SavedProject saved, Stage stage) {
         Project project = saved.project();
-        Operation operation = stage.operation(Progress.NONE).orElseThrow();
+        Result after = stage.after(Progress.NONE).required();
+        Pixel picked = saved.view().picked();
         String name = id + "-step-" + (stage.position() + 1);
-        ImageFiles.write(folder.resolve(name + ".csv"), stage.after(Progress.NONE).image(), false);
-        HandSheet sheet = project.sheet(stage.position());
-        return 1 + write(name, "Step " + (stage.position() + 1) + ": `" + stage.link().step().line() + "`", operation,
-                saved.view().picked(), sheet,
-                SlipFinder.find(Check.of(sheet, operation), operation));
+        String title = "Step " + (stage.position() + 1) + ": `" + stage.link().step().line() + "`";
+        ImageFiles.write(folder.resolve(name + ending(after, ".csv")), after, false);
+        Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), ProjectWork.of(project, Progress.NONE), Progress.NONE);
+        if (colour.isPresent()) {
+            ColourWork work = colour.get();
+            Findings found = work.findings(new SlipFinder(work.faces()), Progress.NONE);
+            return 1 + write(name, title, work.faces().whole().explain(picked)) + write(name, work.check(), Json.colourCheck(work.check(), found,
+                    work.faces()), CheckText.of(work.check(), found, work.faces()));
+        }
+        Operation operation = stage.operation(Progress.NONE).orElseThrow();
+        Check check = Check.of(project.sheet(stage.position()), operation);
+        Findings found = SlipFinder.find(check, operation);
+        return 1 + write(name, title, operation.explain(picked)) + write(name, check, Json.check(check, found),
+                CheckText.of(check, found, cell -> Optional.empty()));
     }
 
-    /** Writes the working of one pixel, and the check where something was filled in by hand. */
-    private int write(String name, String title, Explained step, Pixel picked, HandSheet sheet,
-            Findings found) {
-        String working = WorkingText.plain(step.explain(picked));
-        writeText(name + "-working.txt", working);
-        report.append(String.format("%n### %s%n%nOne pixel worked out:%n%n```%n%s```%n", title, working));
-        Check check = Check.of(sheet, step);
+    private static String ending(Result result, String ofImages) {
+        return result instanceof Image ? ofImages : ".png";
+    }
+
+    /** Writes the working of one pixel. */
+    private int write(String name, String title, Working working) {
+        String text = WorkingText.plain(working);
+        writeText(name + "-working.txt", text);
+        report.append(String.format("%n### %s%n%nOne pixel worked out:%n%n```%n%s```%n", title, text));
+        return 1;
+    }
+
+    /** Writes the check where something was filled in by hand. */
+    private int write(String name, Check check, ObjectNode json, String text) {
         if (check.filled() == 0) {
-            return 1;
+            return 0;
         }
-        writeText(name + "-check.json", Json.text(Json.check(check, found)) + "\n");
-        report.append(String.format("%nBy hand:%n%n```%n%s```%n", CheckText.of(check, found, cell -> Optional.empty())));
-        return 2;
+        writeText(name + "-check.json", Json.text(json) + "\n");
+        report.append(String.format("%nBy hand:%n%n```%n%s```%n", text));
+        return 1;
     }
 
     private static String read(Path file) {

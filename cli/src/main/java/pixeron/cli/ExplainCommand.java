@@ -17,12 +17,11 @@ import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
-import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Bound;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
-import pixeron.step.colour.PixelWorking;
+import pixeron.step.colour.WholePixel;
 import pixeron.working.Line;
 import pixeron.working.Working;
 import pixeron.working.WorkingText;
@@ -64,13 +63,11 @@ final class ExplainCommand implements Runnable {
         Result before = stage.before(Progress.NONE).required();
         PrintWriter out = spec.commandLine().getOut();
         if (after instanceof ColourImage && face.name().isEmpty()) {
-            whole(PixelWorking.lines(bound, (ColourImage) before, after, pixel), stage, pixel, out);
+            whole(new WholePixel(bound, before, after, true).lines(pixel), stage, pixel, out);
             return;
         }
-        Image shown = after instanceof Image plain && face.name().isEmpty() ? plain : face.of(after);
-        Operation explained = bound.face(face.name().orElse("")).orElseThrow(() -> PixeronException.of(
-                "--face %s: this step takes the channel over as it is, %s at %s.", face.name().orElse(""),
-                Decimals.working(shown.value(pixel)), pixel));
+        face.name().ifPresent(name -> face.of(after));
+        Operation explained = bound.face(face.name().orElse(Image.VALUE)).orElseThrow();
         Working working = explained.explain(pixel);
         // Gray is made of three channels, and no single value stands before it.
         Optional<Value> from = before.getClass() == after.getClass()

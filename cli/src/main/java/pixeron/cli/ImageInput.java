@@ -2,20 +2,18 @@ package pixeron.cli;
 
 import java.nio.file.Path;
 import java.util.OptionalInt;
-import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
+import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
-import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
+import pixeron.step.Progress;
 import pixeron.step.colour.GrayStep;
-import pixeron.step.gray.GrayNotes;
-import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.Transparency;
 
 /** What every command that reads an image takes. */
@@ -42,19 +40,6 @@ final class ImageInput {
             description = "What becomes of transparent pixels: over-white, over-black or ignored; default ${DEFAULT-VALUE}.")
     private String transparent;
 
-    /** @return the image, made gray when it has colour and a rule is given */
-    LoadedImage read(Path file) {
-        LoadedImage loaded = readAsItIs(file);
-        if (loaded.colour().isEmpty()) {
-            return loaded;
-        } else if (rule == null) {
-            throw PixeronException.of("%s: The picture has %s; say how gray is made of it: --gray with %s or \"weights a b c\".",
-                    file.getFileName(), loaded.channels() == 2 ? "transparency" : "colour",
-                    GrayRule.ready().stream().map(GrayRule::word).collect(Collectors.joining(", ")));
-        }
-        return madeGray(loaded, rule);
-    }
-
     /**
      * @return a chain on what the file holds; on a colour image, where a rule is given, with a step gray in front
      */
@@ -71,7 +56,8 @@ final class ImageInput {
 
     /** @return the image, made gray when it has colour and a rule is given, else as it is */
     LoadedImage readForFacts(Path file) {
-        return rule == null ? readAsItIs(file) : read(file);
+        LoadedImage loaded = readAsItIs(file);
+        return rule == null || loaded.colour().isEmpty() ? loaded : madeGray(loaded);
     }
 
     /** @return the file as it is, colour or gray */
@@ -87,11 +73,12 @@ final class ImageInput {
         return Integer.parseInt(maximum);
     }
 
-    /** @return a colour picture made gray by the rule, with a note of how */
-    LoadedImage madeGray(LoadedImage loaded, String ruleText) {
-        GrayRule chosen = GrayRule.parse(ruleText);
-        Transparency way = Transparency.of(transparent);
-        ColourImage picture = loaded.colour().orElseThrow();
-        return loaded.madeGray(chosen.apply(picture, way), GrayNotes.of(chosen, picture, way));
+    private LoadedImage madeGray(LoadedImage loaded) {
+        Stage gray = gray(Chain.of(loaded.result()), rule).stage(0);
+        LoadedImage made = loaded.madeGray(gray.after(Progress.NONE).image(), "The gray is that of the step " + gray.link().step().line() + ".");
+        for (String note : gray.bound(Progress.NONE).orElseThrow().notes()) {
+            made = made.withNote(note);
+        }
+        return made;
     }
 }

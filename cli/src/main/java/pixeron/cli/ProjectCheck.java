@@ -26,16 +26,16 @@ final class ProjectCheck {
         List<StepWork> works = ProjectWork.of(project, Progress.NONE).stream().filter(work -> !work.isEmpty()).toList();
         Optional<Start> start = Start.of(works);
         if (isJson) {
-            out.print(Json.text(json(works, start)) + System.lineSeparator());
+            out.print(Json.text(json(project, works, start)) + System.lineSeparator());
         } else {
             start.ifPresent(found -> out.println(found.sentence(Pixel::toString)));
-            works.forEach(work -> write(work, out));
+            works.forEach(work -> write(work, project.chain().stage(work.position()).link().step().line(), out));
         }
         return start.isPresent() ? Pixeron.DIFFERS : 0;
     }
 
-    private static void write(StepWork work, PrintWriter out) {
-        out.printf("%nStep %d: %s%n", work.position() + 1, work.step().line());
+    private static void write(StepWork work, String line, PrintWriter out) {
+        out.printf("%nStep %d%s: %s%n", work.position() + 1, work.channel().map(channel -> ", " + channel).orElse(""), line);
         Map<String, List<TableSlip>> slips = work.tableSlips();
         work.tables().forEach((name, check) -> out.print(work.table(name).kind().title() + ": "
                 + CheckText.of(check, work.table(name), slips.getOrDefault(name, List.of()))));
@@ -50,14 +50,15 @@ final class ProjectCheck {
                 pixels.size(), PixelTable.kind(work.step().type(), table).title()));
     }
 
-    private static ObjectNode json(List<StepWork> works, Optional<Start> start) {
+    private static ObjectNode json(Project project, List<StepWork> works, Optional<Start> start) {
         ObjectNode node = Json.object();
         start.ifPresentOrElse(found -> node.set("start", Json.object().put("step", found.position() + 1).put("table", found.inTable().map(cell -> cell.kind().name()).orElse(""))
                 .put("follow", found.following()).put("text", found.sentence(Pixel::toString))), () -> node.putNull("start"));
         for (StepWork work : works) {
             Findings found = work.findings(Progress.NONE);
             ObjectNode step = Json.check(work.check(), found);
-            step.put("step", work.position() + 1).put("line", work.step().line())
+            work.channel().ifPresent(face -> step.put("face", face));
+            step.put("step", work.position() + 1).put("line", project.chain().stage(work.position()).link().step().line())
                     .put("follow", work.following().pixels().size());
             Map<String, List<TableSlip>> slips = work.tableSlips();
             work.tables().forEach((name, check) -> step.withArray("tables").add(Json.check(check, work.table(name),

@@ -8,8 +8,10 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
-import pixeron.chain.Chain;
-import pixeron.format.LoadedImage;
+import pixeron.byhand.colour.Abreast;
+import pixeron.chain.Stage;
+import pixeron.image.ColourImage;
+import pixeron.image.Result;
 import pixeron.project.Origin;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
@@ -57,12 +59,19 @@ final class ReportCommand implements Runnable {
             return ProjectFile.read(file).project();
         }
         String name = file.getFileName().toString();
-        LoadedImage loaded = input.read(file);
-        Project project = Project.of(name, Origin.of(name, loaded), loaded.image());
-        Chain chain = steps.chain(project.chain());
-        chain.last(Progress.NONE).image();
-        Project made = project.withChain(empty -> chain);
-        return byHand == null ? made : made.withSheet(chain.size() - 1, none -> answer.written(steps.last(
-                project.chain()).operation(Progress.NONE).orElseThrow(), byHand, null).sheet());
+        Project project = Project.of(name, Origin.of(name, input.readAsItIs(file)), steps.chain(input.chain(file)));
+        Stage last = project.chain().stage(project.chain().size() - 1);
+        Result after = last.after(Progress.NONE).required();
+        if (byHand == null) {
+            return project;
+        } else if (after instanceof ColourImage colour) {
+            Abreast faces = new Abreast(last.bound(Progress.NONE).orElseThrow(), last.before(Progress.NONE).required(), colour);
+            Project written = project;
+            for (var face : faces.apart(AnswerChoice.inColour(byHand, faces)).entrySet()) {
+                written = written.withByHand(last.position(), face.getKey(), none -> none.withSheet(empty -> face.getValue()));
+            }
+            return written;
+        }
+        return project.withSheet(last.position(), none -> answer.written(last.operation(Progress.NONE).orElseThrow(), byHand, null).sheet());
     }
 }

@@ -22,6 +22,8 @@ public final class Image implements Result {
     /** Largest maximum level of any image. */
     public static final int LARGEST_MAXIMUM = 65535;
     /** The maximum level of eight bits. */
+    /** The name of its only face. */
+    public static final String VALUE = "value";
     public static final int BYTE_MAXIMUM = 255;
 
     private final int rows;
@@ -198,7 +200,7 @@ public final class Image implements Result {
 
     @Override
     public List<Face> faces() {
-        return List.of(new Face("value", this));
+        return List.of(new Face(VALUE, this));
     }
 
     public int rows() {

@@ -23,7 +23,7 @@ public sealed interface Result permits Image, ColourImage {
     /**
      * What is seen of a result as one image.
      *
-     * @param name one word; {@code value} where there is only one
+     * @param name one word; {@link Image#VALUE} where there is only one
      * @param image the samples
      */
     record Face(String name, Image image) {

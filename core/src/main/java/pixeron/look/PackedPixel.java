@@ -3,7 +3,6 @@ package pixeron.look;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
@@ -24,6 +23,9 @@ public record PackedPixel(int packed) {
     private record Channel(String name, int shift, String word) {
     }
 
+    private static final int COLUMN = 18;
+    /** Characters of three groups of bits with their blanks. */
+    private static final int BEFORE_LAST_BYTE = 27;
     private static final List<Channel> CHANNELS = List.of(new Channel("A", 24, "alpha"),
             new Channel("R", 16, "red"), new Channel("G", 8, "green"), new Channel("B", 0, "blue"));
 
@@ -81,34 +83,46 @@ public record PackedPixel(int packed) {
 
     /** @return 32 binary digits in four groups */
     public String binary() {
-        String digits = Integer.toBinaryString(packed);
+        return binary(packed);
+    }
+
+    private static String binary(int number) {
+        String digits = Integer.toBinaryString(number);
         String all = "0".repeat(Integer.SIZE - digits.length()) + digits;
         return String.join(" ", all.substring(0, 8), all.substring(8, 16), all.substring(16, 24), all.substring(24));
     }
 
-    /** @return how the channels are put together: shifted left, then or; and how they follow each other in memory */
-    public List<Line> together() {
-        String sum = CHANNELS.stream().map(channel -> level(channel.word) + (channel.shift == 0 ? "" : " shifted left by " + channel.shift))
-                .collect(Collectors.joining(" or "));
-        return List.of(Line.of("together", Run.plain(sum)), Line.of("packed", Run.after(hexadecimal()), Run.plain(" = "
-                + Integer.toUnsignedString(packed))), Line.of("binary", Run.plain(binary())),
-                Line.of("in memory", Run.plain("R G B: " + level("red") + " " + level("green") + " " + level("blue")),
-                        Run.note("   in use as well: B G R: " + level("blue") + " " + level("green") + " " + level("red"))));
-    }
-
-    /** @return how each channel is taken out of the number: masked, then shifted */
-    public List<Line> lines() {
+    /** @return how each channel is taken out of the number: masked, then shifted right; the bits stand one under the other */
+    public List<Line> apart() {
         List<Line> lines = new ArrayList<>();
-        lines.add(Line.of("packed", Run.before(hexadecimal())));
-        lines.add(Line.of("binary", Run.plain(binary())));
+        lines.add(Line.of("packed", Run.before(column(hexadecimal())), Run.plain(binary())));
         for (Channel channel : CHANNELS) {
             int mask = Image.BYTE_MAXIMUM << channel.shift();
-            int masked = packed & mask;
-            int level = masked >>> channel.shift();
-            lines.add(Line.of(channel.name(), Run.before(hexadecimal()), Run.plain(" and " + hexadecimal(mask) + " = "
-                    + hexadecimal(masked) + ", shifted right by " + channel.shift() + " = "),
-                    Run.after(String.format("0x%02X", level)), Run.plain(" = "), Run.after(Integer.toString(level))));
+            int level = level(channel.word);
+            lines.add(Line.of(channel.name(), Run.plain(column("and " + hexadecimal(mask)) + binary(packed & mask))));
+            lines.add(Line.of("", Run.plain(column("shift right " + channel.shift) + " ".repeat(BEFORE_LAST_BYTE)
+                    + binary(level).substring(BEFORE_LAST_BYTE) + String.format(" = 0x%02X = ", level)), Run.after(Integer.toString(level))));
         }
         return lines;
+    }
+
+    /** @return how the channels are put together: shifted left, then or; and how they follow each other in memory */
+    public List<Line> together() {
+        List<Line> lines = new ArrayList<>();
+        for (Channel channel : CHANNELS) {
+            int shifted = level(channel.word) << channel.shift;
+            lines.add(Line.of(channel.name(), Run.plain(column(level(channel.word) + " shift left " + channel.shift) + binary(shifted)
+                    + " = " + hexadecimal(shifted))));
+        }
+        lines.add(Line.of("together", Run.plain(column("or") + binary() + " = "), Run.after(hexadecimal())));
+        lines.add(Line.of("packed", Run.after(hexadecimal()), Run.plain(" = " + Integer.toUnsignedString(packed))));
+        lines.add(Line.of("in memory", Run.plain("R G B: " + level("red") + " " + level("green") + " " + level("blue")),
+                Run.note("   in use as well: B G R: " + level("blue") + " " + level("green") + " " + level("red"))));
+        return lines;
+    }
+
+    /** @return the text in front of bits, as long as any such text */
+    private static String column(String text) {
+        return String.format("%-" + COLUMN + "s", text);
     }
 }

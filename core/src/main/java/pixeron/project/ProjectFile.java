@@ -11,24 +11,17 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import pixeron.PixeronException;
-import pixeron.byhand.HandSheet;
-import pixeron.byhand.table.HandTable;
-import pixeron.chain.Chain;
-import pixeron.chain.Link;
 import pixeron.format.SafeFile;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
-import pixeron.step.catalog.StepLine;
-import pixeron.step.gray.GraySource;
 
 /**
  * The project as one readable JSON file, {@code *.pixeron.json}; docs/project-schema.json describes it.
@@ -41,7 +34,9 @@ public final class ProjectFile {
     public static final String ENDING = ".pixeron.json";
 
     /** The version that is written, and the newest that is read. */
-    private static final int VERSION = 1;
+    private static final int VERSION = 2;
+    /** The first version, in which the image in front of the steps is gray. */
+    private static final int IMAGE_VERSION = 1;
     private static final String VERSION_FIELD = "pixeron";
     private static final ObjectMapper MAPPER = new ObjectMapper();
 
@@ -63,25 +58,21 @@ public final class ProjectFile {
     private static ObjectNode json(SavedProject saved) {
         Project project = saved.project();
         ObjectNode root = MAPPER.createObjectNode();
-        root.put(VERSION_FIELD, VERSION).put("name", project.name());
+        // What an older Pixeron can read it shall be able to read.
+        root.put(VERSION_FIELD, project.chain().input() instanceof Image ? IMAGE_VERSION : VERSION).put("name", project.name());
         Origin origin = project.origin();
         ObjectNode image = root.putObject("image");
         image.put("file", origin.file()).put("format", origin.format()).put("channels", origin.channels());
         ArrayNode notes = image.putArray("notes");
         origin.notes().forEach(notes::add);
-        SampleText.write(project.chain().source(), image);
-        project.gray().ifPresent(gray -> {
-            ObjectNode colour = image.putObject("colour");
-            SampleText.write(gray, colour);
-            writeSheet(project.sheet(Project.SOURCE), colour);
-        });
-        writeSteps(root, project.chain(), project.sheets(), project.tables());
+        SampleText.write(project.chain().input(), image);
+        StepFields.write(root, project.present());
         if (!project.others().isEmpty()) {
             root.put("branch", project.branch());
             ArrayNode branches = root.putArray("branches");
             for (Branch other : project.others()) {
                 ObjectNode node = branches.addObject().put("name", other.name());
-                writeSteps(node, other.chain(), other.sheets(), other.tables());
+                StepFields.write(node, other);
             }
         }
         if (!project.kernels().isEmpty()) {
@@ -100,55 +91,6 @@ public final class ProjectFile {
         }
         saved.view().walk().ifPresent(walk -> WalkFields.write(walk, view.putObject("walk")));
         return root;
-    }
-
-    private static void writeSteps(ObjectNode node, Chain chain, Map<Integer, HandSheet> sheets,
-            Map<Integer, Map<String, HandTable>> tables) {
-        ArrayNode steps = node.putArray("steps");
-        for (Link link : chain.links()) {
-            steps.add(json(link, sheets.getOrDefault(link.id(), HandSheet.EMPTY),
-                    tables.getOrDefault(link.id(), Map.of())));
-        }
-    }
-
-    private static ObjectNode json(Link link, HandSheet sheet, Map<String, HandTable> tables) {
-        ObjectNode step = MAPPER.createObjectNode();
-        step.put("id", link.id()).put("line", link.step().line()).put("on", link.isOn());
-        writeSheet(sheet, step);
-        if (!tables.isEmpty()) {
-            ObjectNode byHand = step.putObject("tablesByHand");
-            new TreeMap<>(tables).forEach((name, table) -> {
-                ObjectNode cells = byHand.putObject(name);
-                table.cells().forEach((place, value) -> cells.put(place.row() + "," + place.column(), value.text()));
-            });
-        }
-        return step;
-    }
-
-    private static Map<String, HandTable> tables(Fields byHand) {
-        Map<String, HandTable> tables = new HashMap<>();
-        for (String name : byHand.names()) {
-            Map<HandTable.Place, String> texts = new HashMap<>();
-            byHand.object(name).textsByName().forEach((place, text) -> {
-                int comma = place.indexOf(',');
-                if (comma < 1) {
-                    throw byHand.problem(name, "has the place \"" + Decimals.shortened(place)
-                            + "\"; right is \"row,column\"");
-                }
-                texts.put(new HandTable.Place(place.substring(0, comma), place.substring(comma + 1)), text);
-            });
-            tables.put(name, HandTable.EMPTY.with(texts));
-        }
-        return tables;
-    }
-
-    private static void writeSheet(HandSheet sheet, ObjectNode step) {
-        if (!sheet.equals(HandSheet.EMPTY)) {
-            ObjectNode byHand = step.putObject("byHand");
-            sheet.tolerance().ifPresent(tolerance -> byHand.put("tolerance", Decimals.print(tolerance)));
-            ObjectNode cells = byHand.putObject("cells");
-            sheet.cells().forEach((pixel, value) -> cells.put(place(pixel), value.text()));
-        }
     }
 
     static String place(Pixel pixel) {
@@ -199,78 +141,37 @@ public final class ProjectFile {
         }
         Fields fields = new Fields("", root);
         Fields image = fields.object("image");
-        Image source = SampleText.read(image);
         Origin origin = new Origin(image.text("file"), image.text("format"), image.number("channels"),
                 image.texts("notes"));
-        if (image.has("colour")) {
-            Fields colour = image.object("colour");
-            GraySource gray = SampleText.readGray(colour, source);
-            Project project = Project.of(fields.text("name"), origin, gray);
-            return withSteps(fields, colour.find("byHand").map(byHand -> project.withSheet(Project.SOURCE,
-                    old -> sheet(byHand, source))).orElse(project));
-        }
-        return withSteps(fields, Project.of(fields.text("name"), origin, source));
-    }
-
-    private static SavedProject withSteps(Fields fields, Project empty) {
-        Branch work = branch(fields, fields.has("branch") ? fields.text("branch") : Project.FIRST_BRANCH,
-                empty.chain());
+        // In the first version gray was made of a colour picture in front of the steps; now that is a step like any other.
+        Optional<EarlierGray> gray = image.find("colour").map(colour -> EarlierGray.read(image, colour));
+        Result input = gray.<Result>map(EarlierGray::picture).orElseGet(() -> SampleText.read(image));
+        Branch work = StepFields.read(fields, fields.has("branch") ? fields.text("branch") : Project.FIRST_BRANCH, input);
         List<Branch> others = new ArrayList<>();
         Set<String> names = new HashSet<>(Set.of(work.name()));
         for (Fields node : fields.has("branches") ? fields.objects("branches") : List.<Fields>of()) {
             if (!names.add(node.text("name"))) {
                 throw node.problem("name", "must be a name of its own");
             }
-            others.add(branch(node, node.text("name"), empty.chain()));
+            others.add(StepFields.read(node, node.text("name"), input));
         }
         List<OwnKernel> kernels = (fields.has("kernels") ? fields.objects("kernels") : List.<Fields>of()).stream()
                 .map(kernel -> new OwnKernel(kernel.text("name"), kernel.read("line", OwnKernel::requireKernel))).toList();
-        Map<Integer, HandSheet> sheets = new HashMap<>(empty.sheets());
-        sheets.putAll(work.sheets());
-        Project project = new Project(empty.name(), empty.origin(), empty.gray(), work.with(sheets, work.tables()), others, kernels);
-        return new SavedProject(project, view(fields.object("view"), project));
+        Branch present = gray.map(earlier -> earlier.inFrontOf(work)).orElse(work);
+        Project project = new Project(fields.text("name"), origin, present, others.stream().map(other ->
+                gray.map(earlier -> earlier.inFrontOf(other)).orElse(other)).toList(), kernels);
+        return new SavedProject(project, view(fields.object("view"), project, gray.isPresent() ? 1 : 0));
     }
 
-    private static Branch branch(Fields fields, String name, Chain empty) {
-        Chain chain = empty;
-        Map<Integer, HandSheet> sheets = new HashMap<>();
-        Map<Integer, Map<String, HandTable>> tables = new HashMap<>();
-        Set<Integer> ids = new HashSet<>();
-        for (Fields step : fields.objects("steps")) {
-            int id = step.number("id");
-            if (id < 1 || !ids.add(id)) {
-                throw step.problem("id", "must be a number of its own from 1");
-            }
-            chain = chain.withLink(chain.size(), new Link(id, step.read("line", StepLine::parse), step.flag("on")));
-            step.find("byHand").ifPresent(byHand -> sheets.put(id, sheet(byHand, empty.source())));
-            step.find("tablesByHand").ifPresent(byHand -> tables.put(id, tables(byHand)));
-        }
-        return new Branch(name, chain, sheets, tables);
-    }
-
-    private static View view(Fields view, Project project) {
+    /** @param by how many steps stand in front of those that the file counts */
+    private static View view(Fields view, Project project, int by) {
         Pixel picked = new Pixel(view.number("row"), view.number("column"));
-        int position = view.number("step");
-        Image source = project.chain().source();
+        int position = view.number("step") + by;
+        Frame source = project.chain().input().frame();
         boolean isInside = source.contains(picked) && position >= -1 && position < Math.max(1, project.chain().size());
         List<Pixel> watched = view.has("watched") ? view.texts("watched").stream()
                 .map(place -> pixel(view, "watched", place)).filter(source::contains).toList() : List.of();
         return isInside ? new View(position, picked, watched, view.find("walk").map(WalkFields::read),
                 view.has("hints") ? view.number("hints") : View.NO_HINTS) : View.START;
-    }
-
-    private static HandSheet sheet(Fields byHand, Image grid) {
-        Map<Pixel, String> texts = new HashMap<>();
-        new TreeMap<>(byHand.object("cells").textsByName()).forEach((place, text) -> {
-            Pixel pixel = pixel(byHand, "cells", place);
-            if (!grid.contains(pixel)) {
-                throw byHand.problem("cells", "has a value at " + pixel + ", outside the image");
-            }
-            texts.put(pixel, text);
-        });
-        Optional<String> tolerance = byHand.findText("tolerance");
-        HandSheet sheet = HandSheet.EMPTY.with(texts);
-        return tolerance.isEmpty() ? sheet
-                : sheet.withTolerance(Optional.of(byHand.read("tolerance", Decimals::parse)));
     }
 }

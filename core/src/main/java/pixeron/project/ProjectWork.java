@@ -1,12 +1,20 @@
 package pixeron.project;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.work.ColourWork;
 import pixeron.byhand.work.StepWork;
 import pixeron.byhand.work.StepWork.Written;
+import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
+import pixeron.image.ColourImage;
+import pixeron.step.Bound;
 import pixeron.step.Progress;
+import pixeron.step.colour.ColourType;
 
 /** What is said of everything that a person wrote by hand for the steps of a project. */
 public final class ProjectWork {
@@ -17,7 +25,7 @@ public final class ProjectWork {
     /**
      * @param project the work
      * @param progress told how far it is
-     * @return what is said of each step that has a result, in their order
+     * @return what is said of each face of each step that has a result, in their order
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     public static List<StepWork> of(Project project, Progress progress) {
@@ -29,17 +37,34 @@ public final class ProjectWork {
      */
     public static List<StepWork> of(Project project, List<StepWork> known, Progress progress) {
         List<StepWork> works = new ArrayList<>();
-        Optional<Written> earlier = Optional.empty();
+        Map<String, Written> earlier = Map.of();
         for (Stage stage : project.chain().stages()) {
             // Between two steps is a good moment to notice that something newer is wanted.
             progress.report((double) stage.position() / project.chain().size());
-            Optional<Written> before = earlier;
-            Optional<Written> written = stage.operation(progress).map(operation -> new Written(stage.position(), operation,
-                    project.sheet(stage.position()), project.tables(stage.position())));
-            written.ifPresent(found -> works.add(known.stream().filter(work -> work.isOf(found, before)).findFirst()
-                    .orElseGet(() -> StepWork.of(found, before))));
+            Optional<Bound> bound = stage.bound(progress);
+            Map<String, Written> written = new LinkedHashMap<>();
+            for (String face : bound.map(Bound::faces).orElse(List.of())) {
+                Written found = new Written(stage.position(), face, bound.get().face(face).orElseThrow(), project.byHand(stage.position(), face));
+                // A step that takes a colour image whole reads more than one face, so nothing is said of one alone.
+                Optional<Written> before = stage.link().step().type() instanceof ColourType ? Optional.empty()
+                        : Optional.ofNullable(earlier.get(face));
+                works.add(known.stream().filter(work -> work.isOf(found, before)).findFirst().orElseGet(() -> StepWork.of(found, before)));
+                written.put(face, found);
+            }
             earlier = written;
         }
         return works;
+    }
+
+    /**
+     * @param position of a step of the project
+     * @param works what is said of its faces, with those of other steps
+     * @return what is said of all faces together; empty where the result has no colour
+     */
+    public static Optional<ColourWork> colour(Project project, int position, List<StepWork> works, Progress progress) {
+        Stage stage = project.chain().stage(position);
+        return stage.bound(progress).filter(bound -> bound.faces().size() > 1 && stage.after(progress) instanceof Outcome.Done)
+                .map(bound -> ColourWork.of(new Abreast(bound, stage.before(progress).required(), (ColourImage) stage.after(progress).required()),
+                        works.stream().filter(work -> work.position() == position).toList()));
     }
 }

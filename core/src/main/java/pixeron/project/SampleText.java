@@ -8,13 +8,12 @@ import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.format.ReadOptions;
 import pixeron.image.ColourImage;
+import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
-import pixeron.step.gray.GrayRule;
-import pixeron.step.gray.GraySource;
-import pixeron.step.gray.Transparency;
 
 /**
  * The samples of an image as lines of text in a project file: one line a row, numbers with a blank between them. Exact
@@ -22,13 +21,22 @@ import pixeron.step.gray.Transparency;
  */
 final class SampleText {
 
+    private static final String FACES = "faces";
+
     private SampleText() {
     }
 
-    static void write(Image image, ObjectNode node) {
-        node.put("rows", image.rows()).put("columns", image.columns()).put("maximumLevel", image.maximumLevel());
-        node.put("exact", image.isExact());
-        writeLines(image, node.putArray("samples"));
+    static void write(Result input, ObjectNode node) {
+        Frame frame = input.frame();
+        boolean isExact = input.faces().stream().allMatch(face -> face.image().isExact());
+        node.put("rows", frame.rows()).put("columns", frame.columns()).put("maximumLevel", frame.maximumLevel());
+        node.put("exact", isExact);
+        if (input instanceof Image image) {
+            writeLines(image, node.putArray("samples"));
+        } else {
+            ObjectNode faces = node.putObject(FACES);
+            input.faces().forEach(face -> writeLines(face.image(), faces.putArray(face.name())));
+        }
     }
 
     private static void writeLines(Image image, ArrayNode lines) {
@@ -49,39 +57,21 @@ final class SampleText {
         }
     }
 
-    static void write(GraySource gray, ObjectNode node) {
-        node.put("rule", gray.rule().word()).put("transparency", gray.transparency().word());
-        ColourImage picture = gray.picture();
-        writeLines(picture.red(), node.putArray("red"));
-        writeLines(picture.green(), node.putArray("green"));
-        writeLines(picture.blue(), node.putArray("blue"));
-        picture.alpha().ifPresent(alpha -> writeLines(alpha, node.putArray("alpha")));
+    static Result read(Fields fields) {
+        return fields.has(FACES) ? readFaces(fields, fields.object(FACES)) : read(fields, fields, "samples");
     }
 
     /**
-     * @param fields of the colour picture
-     * @param gray the image that was made of it; it has the same size and levels
+     * @param fields of the image, with its size
+     * @param faces has its channels
      */
-    static GraySource readGray(Fields fields, Image gray) {
-        ColourImage picture = new ColourImage(channel(fields, "red", gray), channel(fields, "green", gray),
-                channel(fields, "blue", gray),
-                fields.has("alpha") ? Optional.of(channel(fields, "alpha", gray)) : Optional.empty());
-        return new GraySource(picture, fields.read("rule", GrayRule::parse),
-                fields.read("transparency", Transparency::of));
+    static ColourImage readFaces(Fields fields, Fields faces) {
+        return new ColourImage(read(fields, faces, "red"), read(fields, faces, "green"), read(fields, faces, "blue"),
+                faces.has("alpha") ? Optional.of(read(fields, faces, "alpha")) : Optional.empty());
     }
 
-    private static Image channel(Fields fields, String name, Image gray) {
-        Image channel = read(fields, name, gray.rows(), gray.columns(), gray.maximumLevel(), true);
-        if (!channel.isLevelImage()) {
-            throw fields.problem(name, "has a value that is no level from 0 to " + gray.maximumLevel());
-        }
-        return channel;
-    }
-
-    static Image read(Fields fields) {
-        int rows = fields.number("rows");
-        int columns = fields.number("columns");
-        return read(fields, "samples", rows, columns, fields.number("maximumLevel"), fields.flag("exact"));
+    private static Image read(Fields fields, Fields samples, String name) {
+        return read(samples, name, fields.number("rows"), fields.number("columns"), fields.number("maximumLevel"), fields.flag("exact"));
     }
 
     private static Image read(Fields fields, String name, int rows, int columns, int maximum, boolean isExact) {

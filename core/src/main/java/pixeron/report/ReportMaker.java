@@ -13,9 +13,14 @@ import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.work.ColourWork;
 import pixeron.byhand.work.Start;
 import pixeron.byhand.work.StepWork;
+import pixeron.chain.Stage;
+import pixeron.image.ColourImage;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
@@ -33,6 +38,7 @@ import pixeron.report.Block.Work;
 import pixeron.report.Block.Workings;
 import pixeron.step.Explained;
 import pixeron.step.Progress;
+import pixeron.step.colour.AsItIs;
 import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 import pixeron.working.Working;
@@ -68,57 +74,95 @@ public final class ReportMaker {
     }
 
     private void add(Project project) {
-        Image source = project.chain().source();
+        Frame frame = project.chain().input().frame();
         blocks.add(new Heading(1, project.name()));
-        blocks.add(new Words(source.rows() + " rows, " + source.columns() + " columns, levels 0 … " + source.maximumLevel()
-                + ". Rows and columns are counted from 0.", false));
+        blocks.add(new Words(frame.rows() + " rows, " + frame.columns() + " columns, levels 0 … " + frame.maximumLevel()
+                + (project.chain().input() instanceof ColourImage ? ", in colour" : "") + ". Rows and columns are counted from 0.", false));
         List<StepWork> works = ProjectWork.of(project, progress);
         Start.of(works).ifPresent(start -> blocks.add(new Words(start.sentence(Pixel::toString), true)));
-        project.gray().filter(gray -> !project.sheet(Project.SOURCE).isEmpty()).ifPresent(gray -> {
-            blocks.add(new Heading(2, "Gray by " + gray.rule().word()));
-            Check check = Check.of(project.sheet(Project.SOURCE), gray);
-            score(check, source.count());
-            blocks.add(new Grids(List.of(byHand(check, Set.of(), source, source), values("Right", source, source, check))));
-            simplyWrong(check.differing());
-        });
-        for (StepWork work : works) {
-            progress.report((double) work.position() / works.size());
-            add(work);
+        for (Stage stage : project.chain().stages()) {
+            progress.report((double) stage.position() / project.chain().size());
+            List<StepWork> faces = works.stream().filter(work -> work.position() == stage.position()).toList();
+            if (!faces.isEmpty()) {
+                blocks.add(new Heading(2, "Step " + (stage.position() + 1) + ": " + stage.link().step().type().title()));
+                blocks.add(new Code(stage.link().step().line()));
+                Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), works, progress);
+                colour.ifPresentOrElse(whole -> add(faces, whole), () -> add(faces.get(0)));
+            }
         }
         project.chain().stages().stream().filter(stage -> works.stream().noneMatch(work -> work.position() == stage.position()))
                 .forEach(stage -> blocks.add(new Words("Step " + (stage.position() + 1) + " has no result or is off: "
                         + stage.link().step().line(), false)));
     }
 
+    /** Each channel that was worked on or written by hand, then what is said of all together. */
+    private void add(List<StepWork> faces, ColourWork whole) {
+        Check check = whole.check();
+        int cells = whole.faces().after().red().count() * faces.size();
+        if (check.filled() > 0) {
+            score(check, cells);
+        }
+        for (StepWork face : faces) {
+            if (!face.isEmpty() || check.filled() == 0 && !(face.step().type() instanceof AsItIs)) {
+                String channel = face.face().substring(0, 1).toUpperCase(Locale.ROOT) + face.face().substring(1);
+                blocks.add(new Heading(3, channel));
+                grids(face);
+                following(face);
+                tables(face);
+            }
+        }
+        Findings found = whole.findings(new SlipFinder(whole.faces()), progress);
+        Function<Pixel, String> place = at -> whole.faces().face(at) + ", " + whole.faces().pixel(at);
+        for (Explanation slip : found.slips()) {
+            add(slip);
+            blocks.add(new Workings(List.of(work("Right, " + place.apply(slip.pixels().get(0)), whole.faces().explain(slip.pixels().get(0)),
+                    Integer.MAX_VALUE))));
+        }
+        simplyWrong(found.wrong(), place);
+        if (found.slips().isEmpty()) {
+            Pixel first = check.first().map(cell -> whole.faces().pixel(cell.pixel())).orElse(new Pixel(0, 0));
+            Working working = whole.faces().whole().explain(first);
+            blocks.add(new Workings(List.of(work("Working, " + first, working, Integer.MAX_VALUE))));
+        }
+    }
+
     private void add(StepWork work) {
-        blocks.add(new Heading(2, "Step " + (work.position() + 1) + ": " + work.step().type().title()));
-        blocks.add(new Code(work.step().line()));
+        if (work.check().filled() > 0) {
+            score(work.check(), work.operation().frame().count());
+        }
+        grids(work);
+        following(work);
+        Findings found = work.findings(progress);
+        for (Explanation slip : found.slips()) {
+            add(slip);
+            blocks.add(workings(work.operation(), slip));
+        }
+        simplyWrong(found.wrong(), Pixel::toString);
+        tables(work);
+        if (found.slips().isEmpty()) {
+            Pixel first = work.check().first().map(CellCheck::pixel).orElse(new Pixel(0, 0));
+            if (work.operation().contains(first)) {
+                blocks.add(new Workings(List.of(work("Working", work.operation().explain(first), Integer.MAX_VALUE))));
+            }
+        }
+    }
+
+    private void grids(StepWork work) {
         Image before = work.operation().before();
         Image after = work.operation().result(progress);
         Check check = work.check();
         List<Grid> grids = new ArrayList<>();
         grids.add(values("Before", before, after, check));
         if (check.filled() > 0) {
-            score(check, after.count());
             grids.add(byHand(check, work.following().pixels(), after, after));
         }
         grids.add(values("After", after, after, check));
         blocks.add(new Grids(grids));
-        following(work);
-        Findings found = work.findings(progress);
-        for (Explanation slip : found.slips()) {
-            blocks.add(new Words(slip.text() + (slip.certainty().words().isEmpty() ? "" : " " + slip.certainty().words()) + " ("
-                    + String.join(" and ", slip.ids()) + ")", true));
-            blocks.add(workings(work.operation(), slip));
-        }
-        simplyWrong(found.wrong());
-        tables(work);
-        if (found.slips().isEmpty()) {
-            Pixel first = check.first().map(CellCheck::pixel).orElse(new Pixel(0, 0));
-            if (work.operation().contains(first)) {
-                blocks.add(new Workings(List.of(work("Working", work.operation().explain(first), Integer.MAX_VALUE))));
-            }
-        }
+    }
+
+    private void add(Explanation slip) {
+        blocks.add(new Words(slip.text() + (slip.certainty().words().isEmpty() ? "" : " " + slip.certainty().words()) + " ("
+                + String.join(" and ", slip.ids()) + ")", true));
     }
 
     private void score(Check check, int cells) {
@@ -137,10 +181,10 @@ public final class ReportMaker {
                 + "right, given the " + PixelTable.kind(work.step().type(), table).title().toLowerCase(Locale.ROOT) + " by hand.", false)));
     }
 
-    private void simplyWrong(List<CellCheck> cells) {
+    private void simplyWrong(List<CellCheck> cells, Function<Pixel, String> place) {
         if (!cells.isEmpty()) {
             blocks.add(new Words("Simply wrong, explained by no slip that is known: " + cells.stream().limit(MOST_WRONG)
-                    .map(cell -> cell.pixel() + " is " + cell.distance()).collect(Collectors.joining("; "))
+                    .map(cell -> place.apply(cell.pixel()) + " is " + cell.distance()).collect(Collectors.joining("; "))
                     + (cells.size() > MOST_WRONG ? "; and " + (cells.size() - MOST_WRONG) + " more." : "."), false));
         }
     }

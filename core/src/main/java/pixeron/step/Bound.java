@@ -22,6 +22,9 @@ public interface Bound {
      */
     Result result(Progress progress);
 
+    /** @return the names of the faces of the result, in their order */
+    List<String> faces();
+
     /** @return what a person should know of this result, one sentence each */
     default List<String> notes() {
         return List.of();
@@ -29,7 +32,7 @@ public interface Bound {
 
     /**
      * @param name of a face of the result
-     * @return how it is worked out; empty where it is taken over as it is, or there is no such face
+     * @return how it is worked out; empty where there is no such face
      */
     Optional<Operation> face(String name);
 }

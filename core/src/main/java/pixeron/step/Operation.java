@@ -17,7 +17,12 @@ public interface Operation extends Explained, Bound {
     /** An image has one face, which is worked out by the step itself. */
     @Override
     default Optional<Operation> face(String name) {
-        return Optional.of(this);
+        return name.equals(Image.VALUE) ? Optional.of(this) : Optional.empty();
+    }
+
+    @Override
+    default List<String> faces() {
+        return List.of(Image.VALUE);
     }
 
     /** @return the tables by which the step is worked out; the counts of levels first, where the input has levels */

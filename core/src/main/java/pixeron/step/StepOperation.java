@@ -179,8 +179,11 @@ public abstract class StepOperation implements Operation {
     }
 
     private void follow(Pixel result, Sight sight, Finish end, LoopWriter out) {
-        String stays = "unless " + calculated().orElse("") + ": after[i][j] ← before[i][j]";
-        if (kept(result).isPresent()) {
+        String stays = calculated().map(where -> "unless " + where + ": ").orElse("") + "after[i][j] ← before[i][j]";
+        if (kept(result).isPresent() && calculated().isEmpty()) {
+            out.set("after[i][j]", keptValue(result, sight)).line(0, stays);
+            return;
+        } else if (kept(result).isPresent()) {
             out.set("after[i][j]", keptValue(result, sight)).line(0, stays).onlyWriteFromNowOn();
         } else if (calculated().isPresent()) {
             out.mention(0, stays);

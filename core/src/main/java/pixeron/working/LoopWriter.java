@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 
@@ -42,8 +43,7 @@ public final class LoopWriter {
         if (isOnlyWriting) {
             return this;
         }
-        moments.add(new Moment(row, variables.entrySet().stream()
-                .map(entry -> new Moment.Variable(entry.getKey(), entry.getValue())).toList(), cells));
+        keep(row);
         return this;
     }
 
@@ -57,6 +57,29 @@ public final class LoopWriter {
     public LoopWriter mention(int depth, String text) {
         at(depth, text);
         return this;
+    }
+
+    /**
+     * Goes through what another wrote, as the body of a loop of this one.
+     *
+     * @param depth how much deeper it stands
+     * @param words makes its lines those of this loop
+     * @param named makes its variables those of this loop
+     */
+    public LoopWriter take(LoopWriter body, int depth, UnaryOperator<String> words, UnaryOperator<Moment.Variable> named) {
+        int[] places = body.rows.stream().mapToInt(row -> at(row.depth() + depth, words.apply(row.text()))).toArray();
+        int taken = cells;
+        for (Moment moment : body.moments) {
+            moment.variables().stream().map(named).forEach(variable -> variables.put(variable.name(), variable.value()));
+            cells = taken + moment.cells();
+            keep(places[moment.row()]);
+        }
+        return this;
+    }
+
+    private void keep(int row) {
+        moments.add(new Moment(row, variables.entrySet().stream().map(entry -> new Moment.Variable(entry.getKey(), entry.getValue()))
+                .toList(), cells));
     }
 
     private int at(int depth, String text) {

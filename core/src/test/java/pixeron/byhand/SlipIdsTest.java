@@ -16,9 +16,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.gray.GrayRule;
-import pixeron.step.gray.GraySource;
-import pixeron.step.gray.Transparency;
+import pixeron.step.colour.Binding;
 
 /** For every slip values by hand from a little loop written here; its id must come first. */
 class SlipIdsTest {
@@ -270,8 +268,7 @@ class SlipIdsTest {
         Image green = Image.of(255, new int[][] {{20, 110, 70}, {131, 14, 90}});
         Image blue = Image.of(255, new int[][] {{90, 240, 7}, {3, 144, 190}});
         Image alpha = Image.of(255, new int[][] {{255, 0, 128}, {255, 64, 255}});
-        GraySource opaque = new GraySource(new ColourImage(red, green, blue, Optional.empty()), GrayRule.parse("luma-601"),
-                Transparency.OVER_WHITE);
+        Operation opaque = gray("gray rule=luma-601", new ColourImage(red, green, blue, Optional.empty()));
         HandSheet mean = HandSheet.EMPTY;
         for (int n = 0; n < 6; n++) {
             mean = mean.with(red.pixel(n), String.valueOf(nearest(red.level(n) + green.level(n) + blue.level(n), 3)));
@@ -279,9 +276,12 @@ class SlipIdsTest {
         Explanation found = new SlipFinder(opaque).find(Check.of(mean, opaque), Progress.NONE).slips().get(0);
         assertThat(found.id()).isEqualTo("other-gray-rule");
         assertThat(found.text()).contains("mean");
-        GraySource clear = new GraySource(new ColourImage(red, green, blue, Optional.of(alpha)), GrayRule.parse("mean"),
-                Transparency.OVER_WHITE);
+        Operation clear = gray("gray rule=mean", new ColourImage(red, green, blue, Optional.of(alpha)));
         assertThat(new SlipFinder(clear).find(Check.of(mean, clear), Progress.NONE).slips().get(0).id())
                 .isEqualTo("transparency-ignored");
+    }
+
+    private static Operation gray(String line, ColourImage picture) {
+        return (Operation) Binding.of(StepLine.parse(line), picture);
     }
 }

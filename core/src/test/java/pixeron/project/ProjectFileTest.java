@@ -21,20 +21,25 @@ import net.jqwik.api.lifecycle.BeforeProperty;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pixeron.PixeronException;
+import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.table.HandTable;
+import pixeron.byhand.work.ByHand;
+import pixeron.byhand.work.ColourWork;
+import pixeron.byhand.work.StepWork;
 import pixeron.chain.Chain;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
 import pixeron.step.StepArbitraries;
-import pixeron.step.gray.GrayRule;
-import pixeron.step.gray.GraySource;
-import pixeron.step.gray.Transparency;
 import pixeron.walk.ScanOrder;
 import pixeron.walk.Score;
 
@@ -57,33 +62,28 @@ class ProjectFileTest {
     private static SavedProject random(long seed) {
         Random random = new Random(seed);
         Image image = StepArbitraries.image(random);
-        Chain chain = Chain.of(image);
-        Map<Integer, HandSheet> sheets = new HashMap<>();
-        Map<Integer, Map<String, HandTable>> tables = new HashMap<>();
+        boolean isColour = random.nextInt(3) == 0;
+        Chain chain = Chain.of(isColour ? colour(image, random) : image);
+        Map<Branch.Face, ByHand> byHand = new HashMap<>();
         for (int n = random.nextInt(4); n > 0; n--) {
             chain = chain.withStep(random.nextInt(chain.size() + 1), StepArbitraries.step(random, image));
             HandSheet sheet = HandSheet.EMPTY.with(image.pixel(random.nextInt(image.count())), random.nextInt(300)
                     + "/7")
                     .withTolerance(random.nextBoolean() ? Optional.of(Rational.of(1, 3)) : Optional.empty());
-            sheets.put(chain.size(), sheet);
+            String face = isColour ? random.nextBoolean() ? "green" : "blue" : Image.VALUE;
+            byHand.put(new Branch.Face(chain.size(), face), new ByHand(sheet, Map.of()));
             if (random.nextBoolean()) {
-                tables.put(chain.size(), Map.of("levels", HandTable.EMPTY.with(Map.of(
+                byHand.put(new Branch.Face(chain.size(), isColour ? "red" : Image.VALUE), new ByHand(sheet, Map.of("levels", HandTable.EMPTY.with(Map.of(
                         new HandTable.Place("3", "running"), random.nextInt(9) + "/4",
                         new HandTable.Place("sum", "n"), "abc")),
-                        "pixel 0,0", HandTable.EMPTY.with(Map.of(new HandTable.Place("1", "with offset"), "7×3"))));
+                        "pixel 0,0", HandTable.EMPTY.with(Map.of(new HandTable.Place("1", "with offset"), "7×3")))));
             }
         }
         if (chain.size() > 0 && random.nextBoolean()) {
             chain = chain.switched(0, false);
         }
         Origin origin = new Origin("proof \"A\".pgm", "pgm", 1, List.of("a note"));
-        Optional<GraySource> gray = image.isLevelImage() && random.nextBoolean() ? Optional.of(colour(image, random))
-                : Optional.empty();
-        if (gray.isPresent()) {
-            chain = chain.onSource(gray.get().image());
-            sheets.put(Project.GRAY_ID, HandSheet.EMPTY.with(new Pixel(0, 0), "12"));
-        }
-        Project project = new Project("Proof " + seed, origin, gray, new Branch(Project.FIRST_BRANCH, chain, sheets, tables), List.of(), List.of());
+        Project project = new Project("Proof " + seed, origin, new Branch(Project.FIRST_BRANCH, chain, byHand), List.of(), List.of());
         if (random.nextBoolean()) {
             project = project.withKernel(new OwnKernel("edge", "kernel weights=\"-1 0 1\""))
                     .withKernel(new OwnKernel("half", "kernel weights=1/2 divisor=1"))
@@ -105,11 +105,26 @@ class ProjectFileTest {
                 new Score(2, random.nextInt(3))));
     }
 
-    private static GraySource colour(Image image, Random random) {
-        List<String> rules = List.of("mean", "luma-709", "maximum", "weights 0.5 0.25 0.25");
-        ColourImage picture = new ColourImage(image, image, image,
-                random.nextBoolean() ? Optional.of(image) : Optional.empty());
-        return new GraySource(picture, GrayRule.parse(rules.get(random.nextInt(4))), Transparency.OVER_BLACK);
+    private static ColourImage colour(Image image, Random random) {
+        return new ColourImage(image, image, image, random.nextBoolean() ? Optional.of(image) : Optional.empty());
+    }
+
+    /** What the first version wrote: gray made of a colour picture in front of the steps, with values by hand of its own. */
+    @Test
+    void anEarlierProjectHasItsGrayAsAStep() {
+        SavedProject saved = ProjectFile.read(Path.of("src/test/resources/project/colour-proof-1.pixeron.json"));
+        Project project = saved.project();
+        assertThat(project.chain().links()).extracting(link -> link.step().line())
+                .containsExactly("gray rule=luma-601", "threshold at=128");
+        assertThat(project.chain().input().faces()).extracting(Result.Face::name).containsExactly("red", "green", "blue", "alpha");
+        // The image itself was looked at, where the values by hand were; now that is the first step.
+        assertThat(saved.view().position()).isZero();
+        Operation gray = project.chain().stage(0).operation(Progress.NONE).orElseThrow();
+        assertThat(gray.value(new Pixel(4, 9))).isEqualTo(Rational.of(104));
+        Check check = Check.of(project.sheet(0), gray);
+        assertThat(check.filled()).isEqualTo(24);
+        assertThat(check.differing()).hasSize(10);
+        assertThat(SlipFinder.find(check, gray).slips()).first().extracting("id").isEqualTo("other-gray-rule");
     }
 
     @Property(tries = 100)
@@ -149,7 +164,7 @@ class ProjectFileTest {
             {"", "not a Pixeron project"},
             {"[1, 2]", "not a Pixeron project"},
             {"{\"a\": 1}", "\"pixeron\" with its version is missing"},
-            {whole.replace("\"pixeron\" : 1", "\"pixeron\" : 2"), "newer Pixeron (file version 2)"},
+            {whole.replace("\"pixeron\" : 1", "\"pixeron\" : 3"), "newer Pixeron (file version 3)"},
             {whole.replace("multiply factor", "multiply speed"), "steps[0].line is not understood"},
             {whole.replace("\"rows\" : 8", "\"rows\" : 9"), "image.samples has 8 lines for 9 rows"},
             {whole.replace("\"rows\" : 8", "\"rows\" : 2000000000").replace("\"columns\" : 8",
@@ -170,14 +185,15 @@ class ProjectFileTest {
     @Test
     void removingAStepRemovesItsValuesByHandAndMovingKeepsThem() {
         Project levels = DemoCases.all().get(1).saved().project();
-        assertThat(levels.tables(0)).containsOnlyKeys("levels");
-        assertThat(levels.withChain(chain -> chain.moved(0, 1)).tables(1)).isEqualTo(levels.tables(0));
-        assertThat(levels.withChain(chain -> chain.removed(0)).tables()).isEmpty();
+        assertThat(levels.byHand(0, Image.VALUE).tables()).containsOnlyKeys("levels");
+        assertThat(levels.withChain(chain -> chain.moved(0, 1)).byHand(1, Image.VALUE)).isEqualTo(levels.byHand(0, Image.VALUE));
+        assertThat(levels.withChain(chain -> chain.removed(0)).present().byHand()).isEmpty();
         Project project = DemoCases.all().get(2).saved().project();
         assertThat(project.sheet(0).isEmpty()).isFalse();
+        Branch.Face first = new Branch.Face(1, Image.VALUE);
         assertThat(project.withChain(chain -> chain.moved(0, 2)).sheet(2)).isEqualTo(project.sheet(0));
-        assertThat(project.withChain(chain -> chain.removed(0)).sheets()).doesNotContainKey(1);
-        assertThat(project.withSheet(0, sheet -> HandSheet.EMPTY).sheets()).doesNotContainKey(1);
+        assertThat(project.withChain(chain -> chain.removed(0)).present().byHand()).doesNotContainKey(first);
+        assertThat(project.withSheet(0, sheet -> HandSheet.EMPTY).present().byHand()).doesNotContainKey(first);
     }
 
     @Test
@@ -191,11 +207,7 @@ class ProjectFileTest {
                 "dusty-ornament", "rounded-down", "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");
         for (DemoCase demo : cases) {
             Project project = demo.saved().project();
-            if (project.gray().isPresent()) {
-                var gray = pixeron.byhand.Check.of(project.sheet(Project.SOURCE), project.gray().get());
-                assertThat(gray.differing()).as(demo.id()).isNotEmpty();
-                assertThat(gray.agree()).as(demo.id()).isPositive();
-                assertThat(project.withoutColour().sheets()).isEmpty();
+            if (project.chain().input() instanceof ColourImage) {
                 continue;
             }
             var stage = project.chain().stage(0);
@@ -209,6 +221,23 @@ class ProjectFileTest {
         Image faint = cases.get(2).saved().project().chain().source();
         assertThat(pixeron.image.ImageFacts.of(faint).smallest()).isEqualTo(Rational.of(96));
         assertThat(pixeron.image.ImageFacts.of(faint).largest()).isEqualTo(Rational.of(164));
+    }
+
+    /** Three slips that only all channels together show, and one in the gray at the end. */
+    @Test
+    void theColourProofShowsTheSlipsOfColour() {
+        Project project = DemoCases.all().stream().filter(demo -> demo.id().equals("colour-proof")).findFirst().orElseThrow().saved().project();
+        List<StepWork> works = ProjectWork.of(project, Progress.NONE);
+        Map<Integer, String> expected = Map.of(0, "carried-over", 1, "mask-slip", 3, "channels-swapped");
+        expected.forEach((position, id) -> {
+            ColourWork work = ProjectWork.colour(project, position, works, Progress.NONE).orElseThrow();
+            assertThat(work.check().filled()).isEqualTo(72);
+            assertThat(work.check().agree()).as(id).isPositive();
+            assertThat(work.findings(new SlipFinder(work.faces()), Progress.NONE).slips()).first().extracting("id").isEqualTo(id);
+        });
+        assertThat(works.stream().filter(work -> work.position() == 4).findFirst().orElseThrow().findings(Progress.NONE).slips())
+                .first().extracting("id").isEqualTo("other-gray-rule");
+        assertThat(ProjectWork.colour(project, 4, works, Progress.NONE)).isEmpty();
     }
 
     @Test

@@ -1,18 +1,21 @@
 package pixeron.byhand.colour;
 
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import pixeron.byhand.HandSheet;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
-import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Bound;
 import pixeron.step.Explained;
-import pixeron.working.Line;
+import pixeron.step.Operation;
+import pixeron.step.colour.WholePixel;
 import pixeron.working.LoopWriter;
-import pixeron.working.Run;
 import pixeron.working.Working;
 
 /**
@@ -22,7 +25,7 @@ import pixeron.working.Working;
 public final class Abreast implements Explained {
 
     private final Bound bound;
-    private final ColourImage before;
+    private final Result before;
     private final ColourImage after;
     private final List<Result.Face> faces;
 
@@ -30,7 +33,7 @@ public final class Abreast implements Explained {
      * @param before what the step is applied to
      * @param after its result
      */
-    public Abreast(Bound bound, ColourImage before, ColourImage after) {
+    public Abreast(Bound bound, Result before, ColourImage after) {
         this.bound = bound;
         this.before = before;
         this.after = after;
@@ -41,12 +44,17 @@ public final class Abreast implements Explained {
         return bound;
     }
 
-    public ColourImage before() {
+    public Result before() {
         return before;
     }
 
     public ColourImage after() {
         return after;
+    }
+
+    /** @return the whole calculation of its pixels, over all faces */
+    public WholePixel whole() {
+        return new WholePixel(bound, before, after, true);
     }
 
     @Override
@@ -69,13 +77,26 @@ public final class Abreast implements Explained {
         return new Pixel(place.row(), place.column() % after.columns());
     }
 
+    /** @return what was written on the sheet of all faces, as a sheet for each of them by its name */
+    public Map<String, HandSheet> apart(HandSheet sheet) {
+        Map<String, Map<Pixel, String>> texts = new LinkedHashMap<>();
+        sheet.cells().forEach((place, written) -> texts.computeIfAbsent(face(place), name -> new HashMap<>()).put(pixel(place), written.text()));
+        Map<String, HandSheet> sheets = new LinkedHashMap<>();
+        texts.forEach((name, cells) -> sheets.put(name, HandSheet.EMPTY.with(cells)));
+        return sheets;
+    }
+
+    private Operation operation(Pixel place) {
+        return bound.face(face(place)).orElseThrow();
+    }
+
     private Image image(Pixel place) {
         return faces.get(place.column() / after.columns()).image();
     }
 
     @Override
     public Value exact(Pixel place) {
-        return bound.face(face(place)).map(found -> found.exact(pixel(place))).orElseGet(() -> value(place));
+        return operation(place).exact(pixel(place));
     }
 
     @Override
@@ -85,14 +106,11 @@ public final class Abreast implements Explained {
 
     @Override
     public Working explain(Pixel place) {
-        return bound.face(face(place)).map(found -> found.explain(pixel(place))).orElseGet(() -> new Working(face(place) + ", "
-                + pixel(place), List.of(Line.of(face(place), Run.after(Decimals.working(value(place))), Run.note("   as it is"))),
-                value(place), value(place)));
+        return operation(place).explain(pixel(place));
     }
 
     @Override
     public void follow(Pixel place, LoopWriter out) {
-        bound.face(face(place)).ifPresentOrElse(found -> found.follow(pixel(place), out), () ->
-                out.set("after[i][j]", value(place)).line(0, "after[i][j] ← before[i][j]"));
+        operation(place).follow(pixel(place), out);
     }
 }

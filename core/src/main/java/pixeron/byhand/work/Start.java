@@ -13,13 +13,23 @@ import pixeron.working.TableKind;
 /**
  * Where a person's work on a chain first goes wrong.
  *
- * @param position of the step, from 0
+ * @param at the step
  * @param inTable the cell of a table; empty when it is a cell of the sheet
  * @param cell the cell of the sheet
  * @param following how many later differing cells follow from something earlier: in the table, the sheet and later steps
  * @param others how many differing cells do not, without this one
  */
-public record Start(int position, Optional<InTable> inTable, Optional<CellCheck> cell, int following, int others) {
+public record Start(At at, Optional<InTable> inTable, Optional<CellCheck> cell, int following, int others) {
+
+    /**
+     * A face of a step's result.
+     *
+     * @param position of the step, from 0
+     * @param channel the name of the face; empty where there is only one
+     */
+    public record At(int position, Optional<String> channel) {
+    }
+
 
     /**
      * A cell of a table.
@@ -48,19 +58,28 @@ public record Start(int position, Optional<InTable> inTable, Optional<CellCheck>
         }
         int others = own - 1;
         int follow = following;
-        return steps.stream().flatMap(step -> first(step).stream()).findFirst().map(first -> new Start(first.position,
+        return steps.stream().flatMap(step -> first(step).stream()).findFirst().map(first -> new Start(first.at,
                 first.inTable, first.cell, follow, others));
+    }
+
+    private static At at(StepWork step) {
+        return new At(step.position(), step.channel());
+    }
+
+    /** @return the step's position, from 0 */
+    public int position() {
+        return at.position();
     }
 
     private static Optional<Start> first(StepWork step) {
         for (String name : step.tables().keySet()) {
             Optional<TableCheck.Cell> cell = step.tables().get(name).first();
             if (cell.isPresent()) {
-                return Optional.of(new Start(step.position(), Optional.of(new InTable(step.table(name).kind(),
+                return Optional.of(new Start(at(step), Optional.of(new InTable(step.table(name).kind(),
                         step.table(name).rowName(cell.get().row()), cell.get())), Optional.empty(), 0, 0));
             }
         }
-        return step.following().rest(step.check()).first().map(cell -> new Start(step.position(), Optional.empty(), Optional.of(cell), 0, 0));
+        return step.following().rest(step.check()).first().map(cell -> new Start(at(step), Optional.empty(), Optional.of(cell), 0, 0));
     }
 
     /**
@@ -68,7 +87,7 @@ public record Start(int position, Optional<InTable> inTable, Optional<CellCheck>
      * @return one line: where, what was written, what is right, and what follows
      */
     public String sentence(Function<Pixel, String> place) {
-        String where = "It starts in step " + (position + 1) + ", " + inTable.map(found -> found.kind.title() + ", " + found.row
+        String where = "It starts in step " + (position() + 1) + ", " + at.channel().map(channel -> channel + ", ").orElse("") + inTable.map(found -> found.kind.title() + ", " + found.row
                 + ", " + found.kind.column(found.cell.column()) + ": " + numbers(found.cell.byHand().text(),
                         Decimals.working(found.cell.value())))
                 .orElseGet(() -> place.apply(cell.orElseThrow().pixel()) + ": " + numbers(cell.orElseThrow().byHand().text(),

@@ -16,6 +16,7 @@ import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
@@ -24,7 +25,7 @@ import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /**
- * A person's work on one step.
+ * A person's work on one step, or on one face of its result where that has several.
  *
  * @param written what all this is said of
  * @param check what is said of the values for the result
@@ -38,17 +39,30 @@ public record StepWork(Written written, Check check, Following following, Map<St
      * What a person wrote for a step.
      *
      * @param position of the step, from 0
+     * @param face the name of the face
      * @param operation the step, bound to its input
-     * @param sheet values for the result
-     * @param tables values in the tables, by name
+     * @param byHand what was written
      */
-    public record Written(int position, Operation operation, HandSheet sheet, Map<String, HandTable> tables) {
+    public record Written(int position, String face, Operation operation, ByHand byHand) {
+
+        /** A step whose result is an image. */
+        public Written(int position, Operation operation, HandSheet sheet, Map<String, HandTable> tables) {
+            this(position, Image.VALUE, operation, new ByHand(sheet, tables));
+        }
+
+        HandSheet sheet() {
+            return byHand.sheet();
+        }
+
+        Map<String, HandTable> tables() {
+            return byHand.tables();
+        }
     }
 
     /** @return whether it says what is to be said of just these values */
     public boolean isOf(Written other, Optional<Written> before) {
-        return written.position == other.position && written.operation == other.operation && written.sheet == other.sheet
-                && written.tables.equals(other.tables) && earlier == before.map(Written::sheet).orElse(HandSheet.EMPTY);
+        return written.position == other.position && written.face.equals(other.face) && written.operation == other.operation
+                && written.sheet() == other.sheet() && written.tables().equals(other.tables()) && earlier == before.map(Written::sheet).orElse(HandSheet.EMPTY);
     }
 
     /**
@@ -93,6 +107,16 @@ public record StepWork(Written written, Check check, Following following, Map<St
     /** @return the step's position, from 0 */
     public int position() {
         return written.position();
+    }
+
+    /** @return the name of the face */
+    public String face() {
+        return written.face();
+    }
+
+    /** @return what a person calls the face where there are several, such as red; empty where there is one */
+    public Optional<String> channel() {
+        return Optional.of(written.face()).filter(face -> !face.equals(Image.VALUE));
     }
 
     /** @return the step, bound to its input */

@@ -10,7 +10,6 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.chain.Chain;
 import pixeron.image.Area;
-import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
@@ -24,9 +23,6 @@ import pixeron.project.View;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.gray.GrayRule;
-import pixeron.step.gray.GraySource;
-import pixeron.step.gray.Transparency;
 import pixeron.working.Table;
 
 /** The demo cases. The values by hand are calculated here, some of them with the slip that the case is about. */
@@ -38,7 +34,7 @@ public final class DemoCases {
     /** @return all cases, in the order in which they are offered; made anew at each call */
     public static List<DemoCase> all() {
         return List.of(threeBitSort(), levelsOfTheSort(), faintProof(), faintProofLarge(), speckledProof(),
-                unevenlyLitProof(), dustyOrnament(), colourProof());
+                unevenlyLitProof(), dustyOrnament(), ColourCase.colourProof());
     }
 
     private static DemoCase threeBitSort() {
@@ -111,24 +107,6 @@ public final class DemoCases {
                 project -> withHand(project, 0, new Area(1, 0, 3, 8), step(project, 0).with(Rounding.TRUNCATE)));
     }
 
-    private static DemoCase colourProof() {
-        ColourImage proof = Workshop.colourProof();
-        // On its card one channel stands for the picture: reading the gray rules would make the first window wait.
-        return new DemoCase("colour-proof", "Colour proof",
-                "Two inks, with transparent corners. Gray is made by weights; by hand, some took the plain mean.",
-                proof.green(),
-                () -> {
-                    GraySource gray = new GraySource(proof, GrayRule.parse("luma-601"), Transparency.OVER_WHITE);
-                    Origin origin = new Origin("demo data", "demo", 4, List.of());
-                    GraySource slipped = gray.with(GrayRule.parse("mean"));
-                    Project project = Project.of("Colour proof", origin, gray)
-                            .withChain(chain -> chain.withStep(0, StepLine.parse("threshold at=128")))
-                            .withSheet(Project.SOURCE, sheet -> values(slipped.image(), new Area(4, 4, 3, 8)));
-                    Pixel first = Check.of(project.sheet(Project.SOURCE), gray).first().orElseThrow().pixel();
-                    return new SavedProject(project, new View(Project.SOURCE, first));
-                });
-    }
-
     /** The image is drawn now, because it is shown at once; the chain and the values by hand when they are wanted. */
     private static DemoCase demo(String title, Image image, String sentence, List<String> lines,
             UnaryOperator<Project> byHand) {
@@ -158,7 +136,7 @@ public final class DemoCases {
         return project.withSheet(position, sheet -> values(answer, area));
     }
 
-    private static HandSheet values(Image answer, Area area) {
+    static HandSheet values(Image answer, Area area) {
         Map<Pixel, String> texts = new HashMap<>();
         for (int i = area.row(); i < area.row() + area.height(); i++) {
             for (int j = area.column(); j < area.column() + area.width(); j++) {

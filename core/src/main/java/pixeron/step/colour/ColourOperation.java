@@ -91,7 +91,12 @@ public final class ColourOperation implements Bound {
 
     @Override
     public Optional<Operation> face(String name) {
-        return Optional.ofNullable(channels.get(name));
+        return Optional.ofNullable(channels.get(name)).or(() -> before.face(name).map(image -> AsItIs.of(image, name)));
+    }
+
+    @Override
+    public List<String> faces() {
+        return before.faces().stream().map(Result.Face::name).toList();
     }
 
     @Override

@@ -100,7 +100,7 @@ public final class Compose extends NamedStep implements ColourType {
         for (int n = 0; n < results.size(); n++) {
             faces.add(results.get(n) == null ? same(step.arguments().get(CHANNELS_OF.get(n)), all) : (Image) results.get(n));
         }
-        return new Rearranged(step, ColourImage.of(faces));
+        return new Rearranged(step, ColourImage.of(faces), CHANNELS_OF.stream().map(step.arguments()::get).toList());
     }
 
     private static Image same(String number, Frame frame) {

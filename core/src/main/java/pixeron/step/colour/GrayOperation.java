@@ -10,11 +10,13 @@ import pixeron.number.Decimals;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
+import pixeron.step.Inputs;
 import pixeron.step.Progress;
+import pixeron.step.Slip;
 import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.StepOperation;
-import pixeron.step.gray.GrayNotes;
+import pixeron.step.Way;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.Transparency;
 import pixeron.working.Line;
@@ -43,6 +45,29 @@ final class GrayOperation extends StepOperation {
         this.transparency = transparency;
     }
 
+    /** @return what is said of it as slips: gray in other ways */
+    static List<Slip> slips() {
+        return List.of(Slip.of("other-gray-rule", right -> right instanceof GrayOperation gray ? gray.otherRules() : List.of()),
+                Slip.of("transparency-ignored", right -> right instanceof GrayOperation gray ? gray.opaque() : List.of()));
+    }
+
+    private List<Way> otherRules() {
+        return rule.map(mine -> GrayRule.ready().stream().filter(other -> !other.equals(mine)).map(other -> Way.of("gray is made by "
+                + other.word() + " (" + other.formula() + ") instead of " + mine.word(), new GrayOperation(step(), picture, before(),
+                        Optional.of(other), transparency))).toList()).orElse(List.of());
+    }
+
+    private List<Way> opaque() {
+        return picture.alpha().isEmpty() || rule.isEmpty() || transparency == Transparency.IGNORED ? List.of()
+                : List.of(Way.of("transparent pixels are taken as if they were opaque", new GrayOperation(step(), picture, before(), rule,
+                        Transparency.IGNORED)));
+    }
+
+    @Override
+    public Inputs inputs() {
+        return new Inputs(picture);
+    }
+
     private Image alpha() {
         return picture.alpha().orElseThrow();
     }
@@ -50,8 +75,9 @@ final class GrayOperation extends StepOperation {
     @Override
     public List<String> notes() {
         // The rule stands in the step's line; what became of transparent pixels need not.
-        return rule.filter(found -> picture.transparentPixels() > 0).map(found -> List.of(GrayNotes.of(found, picture, transparency)))
-                .orElse(List.of());
+        int transparent = picture.transparentPixels();
+        return rule.isEmpty() || transparent == 0 ? List.of() : List.of("Gray is made by " + rule.get().word() + "; " + transparent
+                + " pixels are transparent and were taken " + transparency.sentence() + ".");
     }
 
     @Override

@@ -15,6 +15,7 @@ import pixeron.step.Common;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.Transparency;
@@ -98,6 +99,11 @@ public final class GrayStep extends NamedStep implements ColourType {
             throw PixeronException.of("weights needs three numbers, for red, green and blue; %d are given.", arguments.get(OWN).size());
         }
         rule(arguments);
+    }
+
+    @Override
+    public List<Slip> slips() {
+        return GrayOperation.slips();
     }
 
     @Override

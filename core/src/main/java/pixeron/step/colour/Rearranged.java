@@ -1,5 +1,6 @@
 package pixeron.step.colour;
 
+import java.util.List;
 import java.util.Optional;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
@@ -9,8 +10,13 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 
-/** A step whose faces are taken over from elsewhere as they are. */
-record Rearranged(Step step, ColourImage made) implements Bound {
+/**
+ * A step whose faces are taken over from elsewhere as they are.
+ *
+ * @param made its result
+ * @param from what each face is taken from, in the order of the faces
+ */
+record Rearranged(Step step, ColourImage made, List<String> from) implements Bound {
 
     @Override
     public Frame frame() {
@@ -24,6 +30,11 @@ record Rearranged(Step step, ColourImage made) implements Bound {
 
     @Override
     public Optional<Operation> face(String name) {
-        return Optional.empty();
+        return made.face(name).map(image -> AsItIs.of(image, from.get(faces().indexOf(name))));
+    }
+
+    @Override
+    public List<String> faces() {
+        return made.faces().stream().map(Result.Face::name).toList();
     }
 }

@@ -1,5 +1,6 @@
 package pixeron.step.colour;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -75,6 +76,10 @@ public final class Swap extends NamedStep implements ColourType {
         });
         Optional<Image> alpha = order.size() > COLOURS ? Optional.of(faces.get(order.get(COLOURS))) : before.alpha();
         ColourImage swapped = new ColourImage(faces.get(order.get(0)), faces.get(order.get(1)), faces.get(order.get(2)), alpha);
-        return new Rearranged(step, swapped);
+        List<String> from = new ArrayList<>(order);
+        if (order.size() == COLOURS && alpha.isPresent()) {
+            from.add("alpha");
+        }
+        return new Rearranged(step, swapped, from);
     }
 }

@@ -2,6 +2,7 @@ package pixeron.step.colour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.List;
 import java.util.Optional;
@@ -137,12 +138,12 @@ class ColourStepsTest {
     @Test
     void aPixelIsTakenApartAndPutTogether() {
         Bound bound = Binding.of(StepLine.parse("add amount=20 channels=red"), INKS);
-        List<String> lines = PixelWorking.lines(bound, INKS, bound.result(Progress.NONE), new Pixel(0, 1)).stream()
+        List<String> lines = new WholePixel(bound, INKS, bound.result(Progress.NONE), true).lines(new Pixel(0, 1)).stream()
                 .map(line -> line.label() + ": " + line.text()).toList();
-        assertThat(lines).containsSubsequence("packed: 0xFFFA0A14", "binary: 11111111 11111010 00001010 00010100",
-                "R: 0xFFFA0A14 and 0x00FF0000 = 0x00FA0000, shifted right by 16 = 0xFA = 250", "this pixel: s = 250 + 20",
+        assertThat(lines).containsSubsequence("packed: 0xFFFA0A14        11111111 11111010 00001010 00010100",
+                ": shift right 16                               11111010 = 0xFA = 250", "this pixel: s = 250 + 20",
                 "overflow: 270 → 255   above 255, clipped to it", "green: 10   as it is",
-                "together: 255 shifted left by 24 or 255 shifted left by 16 or 10 shifted left by 8 or 20",
+                "R: 255 shift left 16 00000000 11111111 00000000 00000000 = 0x00FF0000",
                 "packed: 0xFFFF0A14 = 4294904340");
         assertThat(PackedPixel.find(INKS, new Pixel(0, 0)).orElseThrow().hexadecimal()).isEqualTo("0xFF47ABAC");
         assertThat(PackedPixel.find(RED, new Pixel(0, 0))).isEmpty();
@@ -152,7 +153,7 @@ class ColourStepsTest {
     @Test
     void aPixelOfACropComesFromElsewhere() {
         Bound bound = Binding.of(StepLine.parse("crop row=1 column=0 height=1 width=1"), INKS);
-        assertThat(PixelWorking.lines(bound, INKS, bound.result(Progress.NONE), new Pixel(0, 0)).get(0).text()).isEqualTo("0xFF6496C8");
+        assertThat(new WholePixel(bound, INKS, bound.result(Progress.NONE), true).lines(new Pixel(0, 0)).get(0).text()).startsWith("0xFF6496C8");
     }
 
     /** A colour image whose channels are one and the same is that image, three times, whatever is done. */
@@ -169,7 +170,7 @@ class ColourStepsTest {
         assertThat(bound.frame()).isEqualTo(alone.frame());
         Pixel pixel = alone.pixel(random.nextInt(alone.count()));
         assertThat(bound.face("green").orElseThrow().value(pixel).asDouble()).isEqualTo(alone.value(pixel).asDouble());
-        assertThat(PixelWorking.lines(bound, gray, after, pixel)).extracting(Line::label).contains("red", "green", "blue");
+        assertThat(new WholePixel(bound, gray, after, true).lines(pixel)).extracting(Line::label).contains("red", "green", "blue");
     }
 
     /** Red is the image itself, green its negative, blue 9 everywhere. */
@@ -180,7 +181,8 @@ class ColourStepsTest {
         assertThat(inks(chain.last(Progress.NONE).required(), 0, 0)).isEqualTo("71 184 9");
         Chain self = chain.withStep(2, StepLine.parse("colour red=M green=self blue=step:2"));
         assertThat(inks(self.stage(2).after(Progress.NONE).required(), 0, 0)).isEqualTo("255 185 185");
-        assertThat(self.stage(2).bound(Progress.NONE).orElseThrow().face("red")).as("taken over as it is").isEmpty();
+        assertThat(self.stage(2).bound(Progress.NONE).orElseThrow().face("blue").orElseThrow().explain(new Pixel(0, 0)).lines())
+                .extracting(Line::label, Line::text).containsExactly(tuple("step:2", "185   as it is"));
         // Behind it steps go channel by channel again.
         Chain more = chain.withStep(3, StepLine.parse("add amount=1 channels=blue"));
         assertThat(inks(more.last(Progress.NONE).required(), 0, 0)).isEqualTo("71 184 10");

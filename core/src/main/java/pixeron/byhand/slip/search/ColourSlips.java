@@ -19,6 +19,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Slip;
 import pixeron.step.Way;
+import pixeron.step.colour.AsItIs;
 
 /**
  * Slips in values of all faces of a colour image: channels exchanged, a channel taken with another's mask or shift, a number
@@ -27,21 +28,23 @@ import pixeron.step.Way;
 final class ColourSlips {
 
     private final Abreast right;
-    private final ColourImage before;
+    private final Progress progress;
+    private final Result before;
     private final List<String> faces;
     private final List<Candidate> all = new ArrayList<>();
 
-    private ColourSlips(Abreast right) {
+    private ColourSlips(Abreast right, Progress progress) {
         this.right = right;
+        this.progress = progress;
         this.before = right.before();
         this.faces = right.after().faces().stream().map(Result.Face::name).toList();
     }
 
-    static List<Candidate> of(Abreast right) {
-        ColourSlips slips = new ColourSlips(right);
+    static List<Candidate> of(Abreast right, Progress progress) {
+        ColourSlips slips = new ColourSlips(right, progress);
         slips.addOfChannels();
         slips.addSwapped();
-        if (right.before().frame().equals(right.after().frame())) {
+        if (right.before() instanceof ColourImage && right.before().frame().equals(right.after().frame())) {
             slips.addMasks();
             slips.addCarried();
         }
@@ -52,20 +55,26 @@ final class ColourSlips {
         all.add(new Candidate(List.of(id), Way.of(words, value), right.frame()));
     }
 
-    private Optional<Operation> operation(String face) {
-        return right.bound().face(face);
+    private Operation operation(String face) {
+        return right.bound().face(face).orElseThrow();
+    }
+
+    /** Channels that stay have no slips of their own beside some that are worked on. */
+    private List<String> workedOn() {
+        List<String> some = faces.stream().filter(face -> !(operation(face).step().type() instanceof AsItIs)).toList();
+        return some.isEmpty() ? faces : some;
     }
 
     /** The same slip, in the same words, in every channel that the step works on. */
     private void addOfChannels() {
         Map<Same, Map<String, Way>> found = new LinkedHashMap<>();
-        for (String face : faces) {
-            operation(face).ifPresent(operation -> {
-                for (Slip slip : KnownSlips.of(operation.step().type())) {
-                    slip.ways(operation).forEach(way -> found.computeIfAbsent(new Same(slip.id(), way.words()),
-                            key -> new LinkedHashMap<>()).putIfAbsent(face, way));
-                }
-            });
+        for (String face : workedOn()) {
+            Operation operation = operation(face);
+            for (Slip slip : KnownSlips.of(operation.step().type())) {
+                progress.report(0);
+                slip.ways(operation).forEach(way -> found.computeIfAbsent(new Same(slip.id(), way.words()),
+                        key -> new LinkedHashMap<>()).putIfAbsent(face, way));
+            }
         }
         found.forEach((same, ways) -> {
             boolean isUnrounded = ways.values().iterator().next().isUnrounded();
@@ -96,8 +105,7 @@ final class ColourSlips {
     /** What the step gives for one channel when it reads another image there; others stay right. */
     private void addReading(String id, String words, String channel, Image read) {
         try {
-            Optional<Operation> operation = operation(channel);
-            Image other = operation.isEmpty() ? read : operation.get().step().bind(read).result(Progress.NONE);
+            Image other = operation(channel).step().bind(read).result(progress);
             add(id, words, place -> right.face(place).equals(channel) ? other.value(right.pixel(place)) : right.value(place));
         } catch (PixeronException notForThese) {
             // Such as counts of values that are no levels.
@@ -138,8 +146,8 @@ final class ColourSlips {
             long packed = Integer.toUnsignedLong(PackedPixel.find(before, pixel).orElseThrow(() ->
                     PixeronException.of("%s has no packed value.", pixel)).packed());
             for (String face : faces) {
-                Optional<Operation> operation = operation(face);
-                Value change = operation.map(found -> found.exact(pixel).minus(found.before().value(pixel))).orElse(Rational.ZERO);
+                Operation operation = operation(face);
+                Value change = operation.exact(pixel).minus(operation.before().value(pixel));
                 if (!(change instanceof Rational whole) || !whole.isInt()) {
                     throw PixeronException.of("%s changes by no whole number.", pixel);
                 }

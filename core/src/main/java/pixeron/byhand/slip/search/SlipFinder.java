@@ -18,7 +18,6 @@ import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Slip;
-import pixeron.step.gray.GraySource;
 
 /**
  * Looks for the slips that explain the differing cells of a check.
@@ -49,14 +48,9 @@ public final class SlipFinder {
         this(operation, progress -> singles(operation, progress), progress -> Pairs.of(operation, progress));
     }
 
-    /** Finds slips in values of gray that was made of a colour picture. */
-    public SlipFinder(GraySource gray) {
-        this(gray, progress -> GraySlips.of(gray), progress -> List.of());
-    }
-
     /** Finds slips in values of all faces of a colour image. */
     public SlipFinder(Abreast faces) {
-        this(faces, progress -> ColourSlips.of(faces), progress -> List.of());
+        this(faces, progress -> ColourSlips.of(faces, progress), progress -> List.of());
     }
 
     private SlipFinder(Explained right, Function<Progress, List<Candidate>> singles, Function<Progress, List<Candidate>> pairs) {
@@ -76,8 +70,7 @@ public final class SlipFinder {
 
     /** @return whether it looks for slips in just this step on this very image */
     public boolean isFor(Explained other) {
-        return right == other || right instanceof GraySource && right.equals(other)
-                || right instanceof Operation mine && other instanceof Operation operation
+        return right == other || right instanceof Operation mine && other instanceof Operation operation
                 && mine.step().equals(operation.step()) && mine.before() == operation.before();
     }
 

@@ -1,0 +1,42 @@
+package pixeron.project;
+
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.work.ByHand;
+import pixeron.chain.Chain;
+import pixeron.chain.Link;
+import pixeron.image.ColourImage;
+import pixeron.image.Image;
+import pixeron.step.Step;
+import pixeron.step.colour.GrayStep;
+import pixeron.step.gray.GrayRule;
+import pixeron.step.gray.Transparency;
+
+/**
+ * Gray as the first version of the project's file has it: made of a colour picture in front of all steps. It is read as a step.
+ *
+ * @param picture the colour picture
+ * @param step what makes gray of it
+ * @param sheet the person's values for the gray image
+ */
+record EarlierGray(ColourImage picture, Step step, HandSheet sheet) {
+
+    /**
+     * @param image the gray image; its samples are what the step makes and need not be read
+     * @param colour the colour picture and the rule
+     */
+    static EarlierGray read(Fields image, Fields colour) {
+        ColourImage picture = SampleText.readFaces(image, colour);
+        GrayRule rule = colour.read("rule", GrayRule::parse);
+        Transparency transparency = colour.read("transparency", Transparency::of);
+        return new EarlierGray(picture, GrayStep.of(rule.word(), transparency), colour.find("byHand").map(byHand ->
+                StepFields.sheet(byHand, picture.frame())).orElse(HandSheet.EMPTY));
+    }
+
+    /** @return the branch with the step in front of its own; its id is one that no other step has */
+    Branch inFrontOf(Branch branch) {
+        Chain chain = branch.chain();
+        int id = 1 + chain.links().stream().mapToInt(Link::id).max().orElse(0);
+        return branch.with(chain.withLink(0, new Link(id, step, true))).with(new Branch.Face(id, Image.VALUE),
+                ByHand.NONE.withSheet(none -> sheet));
+    }
+}
