@@ -14,7 +14,7 @@ class AloneTest extends WindowTest {
         open(write("halves.csv", "3,5,8,11\n"));
         interact(() -> {
             bench().addStep(StepLine.parse("divide divisor=2"));
-            bench().editSheet(sheet -> sheet.with(new Pixel(0, 1), "2").with(new Pixel(0, 2), "4").with(new Pixel(0, 3), "5"));
+            bench().hand().edit(sheet -> sheet.with(new Pixel(0, 1), "2").with(new Pixel(0, 2), "4").with(new Pixel(0, 3), "5"));
             bench().pick(new Pixel(0, 3));
         });
         settle();

@@ -14,6 +14,7 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import pixeron.byhand.table.HandTable.Place;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.catalog.StepLine;
 
@@ -41,19 +42,19 @@ class ByHandTest extends WindowTest {
         write("77.1");
         push(KeyCode.ENTER);
         settle();
-        assertThat(bench().project().tables(0).get("pixel 0,1").cells()).hasSize(2);
+        assertThat(bench().project().byHand(0, Image.VALUE).tables().get("pixel 0,1").cells()).hasSize(2);
         assertThat(field("sum").getAccessibleText()).isEqualTo("sum by hand, differs");
         assertThat(field("quotient").getAccessibleText()).contains("right, given your number before it");
         // What is being typed stays when something else is calculated meanwhile, and belongs to its pixel when another is picked.
         clickOn(field("rounded")).write("7");
-        interact(() -> bench().editSheet(sheet -> sheet.with(new Pixel(1, 2), "5")));
+        interact(() -> bench().hand().edit(sheet -> sheet.with(new Pixel(1, 2), "5")));
         settle();
         assertThat(field("rounded").getText()).isEqualTo("7");
         interact(() -> bench().pick(new Pixel(1, 1)));
         settle();
         assertThat(field("rounded").getText()).isEmpty();
-        assertThat(bench().project().tables(0).get("pixel 0,1").cells()).hasSize(3);
-        assertThat(bench().project().tables(0)).doesNotContainKey("pixel 1,1");
+        assertThat(bench().project().byHand(0, Image.VALUE).tables().get("pixel 0,1").cells()).hasSize(3);
+        assertThat(bench().project().byHand(0, Image.VALUE).tables()).doesNotContainKey("pixel 1,1");
         interact(() -> {
             bench().undo();
             bench().undo();
@@ -89,7 +90,7 @@ class ByHandTest extends WindowTest {
     @Test
     void theWrongPartOfAnExpressionStandsAtThePixel() {
         openHalf();
-        interact(() -> bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "137/3")));
+        interact(() -> bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "137/3")));
         interact(() -> bench().pick(new Pixel(0, 0)));
         settle();
         assertThat(shownText()).contains("You wrote 137/3", "3 stands where the divisor 2 belongs.");

@@ -109,9 +109,9 @@ class CropTest extends WindowTest {
         interact(() -> {
             bench().select(-1);
             bench().addStep(pixeron.step.catalog.StepLine.parse("add amount=1"));
-            bench().editSheet(sheet -> sheet.with(new Pixel(2, 1), "25").with(new Pixel(2, 2), "23"));
+            bench().hand().edit(sheet -> sheet.with(new Pixel(2, 1), "25").with(new Pixel(2, 2), "23"));
             bench().select(1);
-            bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "25").with(new Pixel(0, 1), "23"));
+            bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "25").with(new Pixel(0, 1), "23"));
         });
         settle();
         assertThat(bench().shown().following().pixels()).containsExactly(new Pixel(0, 0));

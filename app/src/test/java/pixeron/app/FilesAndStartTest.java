@@ -25,6 +25,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.window.Dialogs;
+import pixeron.image.ColourImage;
 import pixeron.make.Maker;
 import pixeron.make.TooLarge;
 import pixeron.project.ProjectFile;
@@ -60,8 +61,8 @@ class FilesAndStartTest extends WindowTest {
             clickOn(card);
             until(() -> bench().shown() != null && bench().project().name().equals(demo.title()));
             settle();
-            assertThat(bench().shown().check().differing()).as(demo.id()).isNotEmpty();
-            assertThat(bench().shown().slips()).as(demo.id()).isNotEmpty();
+            assertThat(bench().hand().check().differing()).as(demo.id()).isNotEmpty();
+            assertThat(bench().hand().found().slips()).as(demo.id()).isNotEmpty();
             until(() -> window.getScene().getFocusOwner() instanceof Sheet);
             push(KeyCode.SHORTCUT, KeyCode.W);
             until(() -> isShown("DEMO CASES"));
@@ -92,13 +93,10 @@ class FilesAndStartTest extends WindowTest {
         File file = folder.resolve("colour.png").toFile();
         ImageIO.write(picture, "png", file);
         open(file.toPath());
-        assertThat(bench().project().chain().source().level(0)).isEqualTo(20);
-        assertThat(isShown("gray = (R + G + B) ÷ 3")).isTrue();
-        assertThat(isShown("All pixels are opaque.")).isTrue();
+        assertThat(bench().project().chain().input()).isInstanceOf(ColourImage.class);
         assertThat(List.of("Red", "Green", "Blue")).allMatch(this::isShown);
         assertThat(isShown("By hand")).as("the channels take its place").isFalse();
-        // 0xFF0A141E: the working ends with how the channels are taken out of one number
-        assertThat(shownText()).contains("0xFF0A141E");
+        assertThat(shownText()).contains("10 20 30", "0xFF0A141E");
     }
 
     @Test

@@ -8,12 +8,15 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
-import javafx.scene.image.WritableImage;
 import org.junit.jupiter.api.Test;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.look.PackedPixel;
 import pixeron.make.TooLarge;
 import pixeron.number.Rational;
 
@@ -122,8 +125,9 @@ class GettingImagesTest extends WindowTest {
         });
         when(dialogs.askAboutUnsaved(any())).thenReturn(pixeron.app.window.Dialogs.Answer.DISCARD);
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.V);
-        until(() -> bench().project().gray().isPresent());
-        assertThat(source().level(0)).as("the mean of 255, 0, 0").isEqualTo(85);
+        until(() -> bench().project().chain().input() instanceof ColourImage);
+        assertThat(bench().project().chain().size()).as("nothing becomes gray unasked").isZero();
+        assertThat(PackedPixel.find(bench().project().chain().input(), new Pixel(0, 0)).orElseThrow().hexadecimal()).isEqualTo("0xFFFF0000");
     }
 
     @Test

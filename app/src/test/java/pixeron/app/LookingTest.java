@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.when;
 
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -243,31 +242,6 @@ class LookingTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.V);
         settle();
         assertThat(source()).isEqualTo(Image.of(7, new int[][] {{1, 2, 2, 0}, {7, 4, 4, 3}, {4, 4, 4, 1}}));
-    }
-
-    @Test
-    void grayIsMadeByAnotherRuleAndCheckedByHand() {
-        clickOn("Colour proof");
-        until(() -> bench().shown() != null);
-        settle();
-        assertThat(bench().shown().channels()).hasSize(4);
-        assertThat(bench().shown().check().differing()).isNotEmpty();
-        ComboBox<String> rule = lookup((ComboBox<String> box) -> "Gray rule".equals(box.getAccessibleText())).query();
-        interact(() -> rule.setValue("mean"));
-        settle();
-        assertThat(bench().shown().check().differing()).as("they were the plain mean").isEmpty();
-        clickOn("channels side by side");
-        clickOn(sheet("By hand"));
-        write("1");
-        push(KeyCode.ENTER);
-        settle();
-        assertThat(bench().project().sheet(-1).cells()).as("24 and the one in the middle").hasSize(25);
-        assertThat(bench().isDrawable()).isFalse();
-        clickOn("Keep the gray, forget the colour");
-        settle();
-        assertThat(bench().isDrawable()).isTrue();
-        assertThat(bench().project().gray()).isEqualTo(Optional.empty());
-        assertThat(List.of(bench().shown().before().orElseThrow().image().rows())).containsExactly(24);
     }
 
     /** A cropped result is smaller than what comes in: everything that reads it must see where it ends. */

@@ -13,6 +13,7 @@ import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import pixeron.app.bench.BenchView;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Search;
@@ -30,7 +31,7 @@ class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
     private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned", "sure",
-            "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
+            "colour-slips", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -83,7 +84,25 @@ class Pictures extends WindowTest {
     @Test
     void colourProof() throws IOException {
         demo("Colour proof");
+        interact(() -> bench().pick(new Pixel(4, 9)));
+        interact(() -> ((BenchView) lookup(".bench").query()).sheets().viewport().zoomAround(3.2, new Pixel(4, 9)));
+        take("colour");
+        push(KeyCode.ALT, KeyCode.DIGIT1);
+        take("channel");
+        push(KeyCode.ALT, KeyCode.DIGIT5);
         take("channels");
+        push(KeyCode.ALT, KeyCode.DIGIT0);
+        clickOn("Slips");
+        take("colour-slips");
+        clickOn("Loops");
+        take("colour-loops");
+        interact(() -> bench().select(-1));
+        take("colour-image");
+        interact(() -> bench().select(2));
+        take("colour-gray");
+        interact(() -> bench().select(4));
+        clickOn("Working");
+        take("colour-to-gray");
     }
 
     @Test
@@ -119,7 +138,7 @@ class Pictures extends WindowTest {
         });
         settle();
         interact(() -> {
-            bench().editSheet(sheet -> sheet.with(Map.of(new Pixel(0, 0), String.valueOf(after().level(0)), new Pixel(0, 1),
+            bench().hand().edit(sheet -> sheet.with(Map.of(new Pixel(0, 0), String.valueOf(after().level(0)), new Pixel(0, 1),
                     String.valueOf(after().level(1)), new Pixel(0, 2), "99")));
             bench().pick(new Pixel(2, 3));
         });
@@ -214,7 +233,7 @@ class Pictures extends WindowTest {
     void faintProof() throws IOException {
         demo("Faint proof");
         interact(() -> bench().pick(new Pixel(6, 5)));
-        interact(() -> bench().pickNextDifference());
+        interact(() -> bench().hand().pickNextDifference());
         List.of(1, 2, 3, 4).forEach(n -> push(KeyCode.SHORTCUT, KeyCode.PLUS));
         take("wrong-value");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
@@ -278,7 +297,7 @@ class Pictures extends WindowTest {
     void slips() throws IOException {
         demo("Dusty ornament");
         // Three rows with zeros outside where the edge is repeated.
-        interact(() -> bench().editSheet(old -> {
+        interact(() -> bench().hand().edit(old -> {
             pixeron.byhand.HandSheet sheet = pixeron.byhand.HandSheet.EMPTY;
             pixeron.step.Operation slipped = pixeron.step.catalog.StepLine.parse(
                     "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"").bind(bench().project().chain().source());
@@ -295,7 +314,7 @@ class Pictures extends WindowTest {
         take("slips");
         interact(() -> bench().select(1));
         settle();
-        interact(() -> bench().editSheet(old -> {
+        interact(() -> bench().hand().edit(old -> {
             pixeron.byhand.HandSheet sheet = pixeron.byhand.HandSheet.EMPTY;
             pixeron.step.Step median = bench().project().chain().stage(1).link().step();
             pixeron.image.Image theirs = pixeron.step.catalog.StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"")
@@ -331,7 +350,7 @@ class Pictures extends WindowTest {
     @Test
     void sure() throws IOException {
         demo("Dusty ornament");
-        interact(() -> bench().editSheet(old -> pixeron.byhand.HandSheet.EMPTY.with(new Pixel(0, 1), "(0+1+7+0+1+7)/9")
+        interact(() -> bench().hand().edit(old -> pixeron.byhand.HandSheet.EMPTY.with(new Pixel(0, 1), "(0+1+7+0+1+7)/9")
                 .with(new Pixel(1, 0), "12").with(new Pixel(2, 0), "9")));
         settle();
         clickOn("Slips");

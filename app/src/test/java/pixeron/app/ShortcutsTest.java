@@ -35,7 +35,7 @@ class ShortcutsTest extends WindowTest {
             "Ctrl +", "Ctrl −", "Ctrl 0", "F3", "F4", "F5", "F6", "Ctrl 1", "2", "3", "Shift+arrows", "Esc", "Ctrl+G", "Ctrl+B",
             "F7", "Enter", "Ctrl+V", "Ctrl+Shift+O", "F8", "F9", "Shift+F9", "F11", "Alt+→", "Alt+←", "Alt+↓", "Alt+Shift+→",
             "Alt+Enter", "Ctrl+Z", "Ctrl+Shift+Z", "Ctrl+Shift+C", "Ctrl+Shift+X", "Ctrl+C", "Ctrl+Alt+C", "Ctrl+Shift+V",
-            "Ctrl+O", "Ctrl+N", "Ctrl+S", "Ctrl+P", "Ctrl+W"));
+            "Ctrl+O", "Ctrl+N", "Ctrl+S", "Ctrl+P", "Ctrl+W", "Alt+0", "Alt+1 … Alt+4", "Alt+5"));
 
     @BeforeEach
     void begin() {
@@ -45,7 +45,7 @@ class ShortcutsTest extends WindowTest {
         open(file);
         interact(() -> {
             bench().addStep(StepLine.parse("add amount=1"));
-            bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "1").with(new Pixel(0, 1), "9"));
+            bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "1").with(new Pixel(0, 1), "9"));
             bench().pick(new Pixel(5, 5));
         });
         settle();
@@ -112,6 +112,16 @@ class ShortcutsTest extends WindowTest {
         int branches = bench().project().branches().size();
         tap(KeyCode.B);
         assertThat(bench().project().branches().size()).isEqualTo(branches + 1);
+    }
+
+    /** What they do where there is colour has tests of its own; here they say that there is none. */
+    @Test
+    void onChannels() {
+        tap(KeyCode.ALT, KeyCode.DIGIT5);
+        assertThat(shownText()).contains("There is no colour here");
+        tap(KeyCode.ALT, KeyCode.DIGIT2);
+        tap(KeyCode.ALT, KeyCode.DIGIT0);
+        assertThat(bench().looking().colourViewProperty().get()).isEqualTo(pixeron.app.model.ColourView.TOGETHER);
     }
 
     @Test

@@ -47,12 +47,12 @@ class TablesTest extends WindowTest {
     }
 
     private String byHand(String row) {
-        return bench().project().tables(0).getOrDefault("levels", HandTable.EMPTY).cell(row, "running")
+        return bench().project().byHand(0, Image.VALUE).tables().getOrDefault("levels", HandTable.EMPTY).cell(row, "running")
                 .map(value -> value.text()).orElse("");
     }
 
     private String states() {
-        Map<String, HandTable> hands = bench().project().tables(0);
+        Map<String, HandTable> hands = bench().project().byHand(0, Image.VALUE).tables();
         Table levels = StepLine.parse("equalize").bind(bench().project().chain().source()).tables().get(1);
         StringBuilder states = new StringBuilder();
         TableCheck.of(hands.get("levels"), levels).cells().forEach(cell -> states.append(cell.state().word()).append(' '));

@@ -216,7 +216,7 @@ class WalkTest extends WindowTest {
     void theSlippedWorkingStandsBesideTheRightOne() {
         smooth();
         // Zeros outside where the edge is repeated: (0 + 2·9 + 0) ÷ 4 = 5, right is (9 + 18 + 0) ÷ 4 = 7, and so on.
-        interact(() -> bench().editSheet(sheet -> sheet.with(new Pixel(0, 2), "5").with(new Pixel(1, 0), "5")
+        interact(() -> bench().hand().edit(sheet -> sheet.with(new Pixel(0, 2), "5").with(new Pixel(1, 0), "5")
                 .with(new Pixel(1, 1), "2").with(new Pixel(2, 1), "5")));
         settle();
         clickOn("Slips");
@@ -230,10 +230,10 @@ class WalkTest extends WindowTest {
         open(write("halves.csv", "3,5,8,11\n"));
         interact(() -> {
             bench().addStep(StepLine.parse("divide divisor=2"));
-            bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "1").with(new Pixel(0, 1), "2").with(new Pixel(0, 3), "5"));
+            bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "1").with(new Pixel(0, 1), "2").with(new Pixel(0, 3), "5"));
             bench().addStep(StepLine.parse("invert"));
             // M is 255: from 1 2 5, and a slip of its own in the third.
-            bench().editSheet(sheet -> sheet.with(new Pixel(0, 0), "254").with(new Pixel(0, 1), "253")
+            bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "254").with(new Pixel(0, 1), "253")
                     .with(new Pixel(0, 2), "215").with(new Pixel(0, 3), "250"));
             bench().pick(new Pixel(0, 1));
         });

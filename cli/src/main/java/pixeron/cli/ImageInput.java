@@ -13,6 +13,7 @@ import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.step.Progress;
+import pixeron.step.Step;
 import pixeron.step.colour.GrayStep;
 import pixeron.step.gray.Transparency;
 
@@ -75,7 +76,9 @@ final class ImageInput {
 
     private LoadedImage madeGray(LoadedImage loaded) {
         Stage gray = gray(Chain.of(loaded.result()), rule).stage(0);
-        LoadedImage made = loaded.madeGray(gray.after(Progress.NONE).image(), "The gray is that of the step " + gray.link().step().line() + ".");
+        Step step = gray.link().step();
+        LoadedImage made = loaded.madeGray(gray.after(Progress.NONE).image(), "Gray is made by " + rule + ": gray"
+                + step.type().formula(step.arguments()).substring(1) + ".");
         for (String note : gray.bound(Progress.NONE).orElseThrow().notes()) {
             made = made.withNote(note);
         }

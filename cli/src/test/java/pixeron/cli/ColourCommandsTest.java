@@ -62,9 +62,9 @@ class ColourCommandsTest extends CommandTest {
     @Test
     void aPixelIsExplainedWholeOrOneChannelOfIt() throws IOException {
         assertThat(pixeron("explain", inks, "--step", RED_UP, "--at", "0,1")).isZero();
-        assertThat(output).contains("packed      0xFFFA0A14        11111111 11111010 00001010 00010100",
-                "shift right 16                               11111010 = 0xFA = 250", "s = 250 + 20", "green       10   as it is",
-                "together    or                11111111 11111111 00001010 00010100 = 0xFFFF0A14");
+        assertThat(output).contains("packed      0xFFFA0A14     11111111 11111010 00001010 00010100",
+                "00000000 11111010 00000000 00000000  right by 16 = 0xFA = 250", "s = 250 + 20", "green       10   as it is",
+                "together    or             11111111 11111111 00001010 00010100 = 0xFFFF0A14");
         assertThat(pixeron("explain", inks, "--step", RED_UP, "--at", "0,1", "--format", "json")).isZero();
         JsonNode whole = json();
         assertThat(whole.at("/faces/red/exact").intValue()).isEqualTo(270);

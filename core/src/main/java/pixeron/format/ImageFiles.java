@@ -165,9 +165,12 @@ public final class ImageFiles {
     }
 
     /** @return the ending of the most common lossless format that can hold the image, with its point */
-    public static String suggestedEnding(Image image) {
-        return !image.isLevelImage() ? ".csv" : PictureFiles.PNG_MAXIMA.contains(image.maximumLevel()) ? ".png"
-                : ".pgm";
+    public static String suggestedEnding(Result result) {
+        boolean isPng = PictureFiles.PNG_MAXIMA.contains(result.frame().maximumLevel());
+        if (result instanceof ColourImage colour) {
+            return isPng && colour.frame().maximumLevel() >= Image.BYTE_MAXIMUM ? ".png" : colour.alpha().isPresent() ? ".pam" : ".ppm";
+        }
+        return !((Image) result).isLevelImage() ? ".csv" : isPng ? ".png" : ".pgm";
     }
 
     /** @return true when writing to this ending changes values */

@@ -22,8 +22,8 @@ public record Area(int row, int column, int height, int width) {
     }
 
     /** @return the area of all pixels of image */
-    public static Area all(Image image) {
-        return new Area(0, 0, image.rows(), image.columns());
+    public static Area all(Result image) {
+        return new Area(0, 0, image.frame().rows(), image.frame().columns());
     }
 
     /**
@@ -41,11 +41,12 @@ public record Area(int row, int column, int height, int width) {
      * @param size odd number of rows and columns
      * @return the square around a pixel, as far as it lies inside image
      */
-    public static Area around(Pixel middle, int size, Image image) {
+    public static Area around(Pixel middle, int size, Result image) {
+        Frame frame = image.frame();
         int reach = size / 2;
         return between(new Pixel(Math.max(0, middle.row() - reach), Math.max(0, middle.column() - reach)),
-                new Pixel(Math.min(image.rows() - 1, middle.row() + reach),
-                        Math.min(image.columns() - 1, middle.column() + reach)));
+                new Pixel(Math.min(frame.rows() - 1, middle.row() + reach),
+                        Math.min(frame.columns() - 1, middle.column() + reach)));
     }
 
     /** @return height·width */
@@ -66,10 +67,10 @@ public record Area(int row, int column, int height, int width) {
      * @return this
      * @throws PixeronException if a pixel of the area lies outside image
      */
-    public Area requireInside(Image image) {
+    public Area requireInside(Result image) {
         if (!isInside(image.frame())) {
             throw PixeronException.of("The area \"%s\" (row column height width) reaches beyond the image of %d × %d.",
-                    this, image.rows(), image.columns());
+                    this, image.frame().rows(), image.frame().columns());
         }
         return this;
     }

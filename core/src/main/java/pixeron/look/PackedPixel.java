@@ -23,9 +23,8 @@ public record PackedPixel(int packed) {
     private record Channel(String name, int shift, String word) {
     }
 
-    private static final int COLUMN = 18;
-    /** Characters of three groups of bits with their blanks. */
-    private static final int BEFORE_LAST_BYTE = 27;
+    private static final String LEVEL = "\\d{1,2}|1\\d\\d|2[0-4]\\d|25[0-5]";
+    private static final int COLUMN = 15;
     private static final List<Channel> CHANNELS = List.of(new Channel("A", 24, "alpha"),
             new Channel("R", 16, "red"), new Channel("G", 8, "green"), new Channel("B", 0, "blue"));
 
@@ -60,6 +59,15 @@ public record PackedPixel(int packed) {
     /** @return the number of four levels from 0 to 255: alpha, red, green, blue */
     public static PackedPixel of(int alpha, int red, int green, int blue) {
         return new PackedPixel(alpha << 24 | red << 16 | green << 8 | blue);
+    }
+
+    /**
+     * @param levels red, green, blue and perhaps alpha, as they were written
+     * @return the number; empty where one of them is no whole number from 0 to 255
+     */
+    public static Optional<PackedPixel> parse(List<String> levels) {
+        return levels.stream().allMatch(text -> text.matches(LEVEL)) ? Optional.of(of(levels.size() > 3 ? Integer.parseInt(levels.get(3))
+                : Image.BYTE_MAXIMUM, Integer.parseInt(levels.get(0)), Integer.parseInt(levels.get(1)), Integer.parseInt(levels.get(2)))) : Optional.empty();
     }
 
     /** @return the level of a channel, by its name */
@@ -99,9 +107,8 @@ public record PackedPixel(int packed) {
         for (Channel channel : CHANNELS) {
             int mask = Image.BYTE_MAXIMUM << channel.shift();
             int level = level(channel.word);
-            lines.add(Line.of(channel.name(), Run.plain(column("and " + hexadecimal(mask)) + binary(packed & mask))));
-            lines.add(Line.of("", Run.plain(column("shift right " + channel.shift) + " ".repeat(BEFORE_LAST_BYTE)
-                    + binary(level).substring(BEFORE_LAST_BYTE) + String.format(" = 0x%02X = ", level)), Run.after(Integer.toString(level))));
+            lines.add(Line.of(channel.name(), Run.plain(column("and " + hexadecimal(mask)) + binary(packed & mask)
+                    + String.format("  right by %-2d = 0x%02X = ", channel.shift, level)), Run.after(Integer.toString(level))));
         }
         return lines;
     }
@@ -111,7 +118,7 @@ public record PackedPixel(int packed) {
         List<Line> lines = new ArrayList<>();
         for (Channel channel : CHANNELS) {
             int shifted = level(channel.word) << channel.shift;
-            lines.add(Line.of(channel.name(), Run.plain(column(level(channel.word) + " shift left " + channel.shift) + binary(shifted)
+            lines.add(Line.of(channel.name(), Run.plain(column(level(channel.word) + " left by " + channel.shift) + binary(shifted)
                     + " = " + hexadecimal(shifted))));
         }
         lines.add(Line.of("together", Run.plain(column("or") + binary() + " = "), Run.after(hexadecimal())));

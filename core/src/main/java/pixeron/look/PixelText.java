@@ -4,8 +4,8 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pixeron.PixeronException;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 
 /** A place that a person writes down: two numbers in the order they say, or with words that leave no doubt. */
 public final class PixelText {
@@ -26,7 +26,7 @@ public final class PixelText {
      * @return the pixel
      * @throws PixeronException if the text is not understood or the place lies outside
      */
-    public static Pixel parse(String text, boolean isXFirst, int first, Image image) {
+    public static Pixel parse(String text, boolean isXFirst, int first, Result image) {
         String plain = text.strip().toLowerCase(Locale.ROOT);
         Matcher rows = ROW_FIRST.matcher(plain);
         Matcher x = X_FIRST.matcher(plain);
@@ -43,11 +43,11 @@ public final class PixelText {
                 pixeron.number.Decimals.shortened(text));
     }
 
-    private static Pixel inside(String row, String column, int first, Image image) {
+    private static Pixel inside(String row, String column, int first, Result image) {
         Pixel pixel = new Pixel(Integer.parseInt(row) - first, Integer.parseInt(column) - first);
-        if (!image.contains(pixel)) {
+        if (!image.frame().contains(pixel)) {
             throw PixeronException.of("Row %s, column %s lies outside: rows go from %d to %d, columns from %d to %d.",
-                    row, column, first, image.rows() - 1 + first, first, image.columns() - 1 + first);
+                    row, column, first, image.frame().rows() - 1 + first, first, image.frame().columns() - 1 + first);
         }
         return pixel;
     }

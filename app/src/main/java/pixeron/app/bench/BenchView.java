@@ -53,6 +53,7 @@ import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.working.WorkingText;
 
 /** The main view: puts its parts in their places. */
@@ -78,7 +79,7 @@ public final class BenchView extends BorderPane {
      * @param openAnswer lets the person choose a file with an image and hands over its name and the image
      */
     public record Ways(Consumer<Image> newImage, Consumer<Consumer<CellTable>> openCells,
-            Consumer<BiConsumer<String, Image>> openAnswer) {
+            Consumer<BiConsumer<String, Result>> openAnswer) {
     }
 
     /**
@@ -100,7 +101,9 @@ public final class BenchView extends BorderPane {
         addEventFilter(KeyEvent.KEY_PRESSED, this::lectureKeys);
         BorderPane walked = new BorderPane(sheets);
         walked.setTop(new WalkBar(bench));
-        middle = new MiddlePane(walked, walkButton(bench), Map.of(
+        HBox actions = new HBox(new ChannelBar(bench), walkButton(bench));
+        actions.getStyleClass().add("middle-actions");
+        middle = new MiddlePane(walked, actions, Map.of(
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, ways.openCells, this::say, isSeen),
                 MiddlePane.View.CURVE, isSeen -> new CurvePane(bench, theme, this::say, isSeen),
                 MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen)));
@@ -154,12 +157,13 @@ public final class BenchView extends BorderPane {
         Label count = new Label();
         count.getStyleClass().add("slip-count");
         Runnable showCount = () -> {
-            int found = bench.shown() == null || bench.looking().isAlone() ? 0 : bench.shown().slips().size();
+            int found = bench.shown() == null || bench.looking().isAlone() ? 0 : bench.hand().found().slips().size();
             count.setText("● " + found);
             slips.setGraphic(found == 0 ? null : count);
         };
         bench.shownProperty().subscribe(shown -> showCount.run());
         bench.looking().hintsProperty().subscribe(taken -> showCount.run());
+        bench.looking().colourViewProperty().subscribe(view -> showCount.run());
         StackPane area = new StackPane(tabs, working.copyButton());
         area.getStyleClass().add("work-area");
         // The button stands at the right of the tabs and lets clicks beside it through to them.

@@ -1,5 +1,6 @@
 package pixeron.app.bench;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
@@ -17,15 +18,18 @@ import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.pixels.DisplayPane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
-import pixeron.byhand.HandValue;
-import pixeron.image.Image;
+import pixeron.byhand.Check;
 import pixeron.image.Pixel;
+import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
 
 /** Where the picked pixel is and its values; how the values by hand stand; what is being calculated. */
 final class StatusLine extends HBox {
+
+    private static final int COLOURS = 3;
 
     private final Bench bench;
     private final TextFlow place = new TextFlow();
@@ -39,7 +43,7 @@ final class StatusLine extends HBox {
         getStyleClass().add("status");
         next.getStyleClass().add("quiet");
         next.setTooltip(new Tooltip("Go to the next value by hand that differs (F8)"));
-        next.setOnAction(event -> bench.pickNextDifference());
+        next.setOnAction(event -> bench.hand().pickNextDifference());
         ProgressNote work = new ProgressNote("Calculating…", "Give up this calculation and undo what caused it",
                 background,
                 bench::cancelCalculation);
@@ -61,6 +65,7 @@ final class StatusLine extends HBox {
         bench.walking().walkProperty().subscribe(walk -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
+        bench.looking().colourViewProperty().subscribe(view -> render());
         bench.looking().displayProperty().subscribe(display -> {
             sign.setText(DisplayPane.sign(display).orElse(""));
             sign.setManaged(!sign.getText().isEmpty());
@@ -104,34 +109,32 @@ final class StatusLine extends HBox {
         } else if (isMoved) {
             text(" · from outside", "soft", false);
         } else if (!isGone) {
-            add("        x ", column, ", y ", row, "ink");
+            add("    x ", column, ", y ", row, "ink");
         }
-        shown.colour().ifPresent(gray -> {
-            text("        red, green, blue ", "role-before", false);
-            text(shown.channels().stream().limit(3).map(d -> Decimals.working(d.image().value(picked)))
-                    .collect(Collectors.joining(", ")), "role-before", true);
-        });
-        value(shown.position() < 0 ? "        value " : "        before ", shown.before(), before, "role-before");
+        value(shown.position() < 0 ? "    value " : "    before ", shown.seenBefore(), before, "role-before");
         if (isGone) {
             text(" ", "soft", false);
         } else if (bench.walking().isSeen(picked) && !bench.isCovered(picked)) {
-            value("        after ", Optional.ofNullable(bench.walking().mistakeProperty().get()).or(shown::after), picked,
+            Shown.Described mistake = bench.walking().mistakeProperty().get();
+            value("    after ", mistake == null ? shown.seenAfter() : Optional.of(new Seen(mistake.image(), List.of(mistake))), picked,
                     "role-after");
         } else {
-            text("        after ?", "role-after", false);
+            text("    after ?", "role-after", false);
         }
-        HandValue byHand = isGone ? null : shown.sheet().cells().get(picked);
+        String byHand = isGone || shown.operation().isEmpty() ? "" : bench.hand().text(picked);
         // While the person guesses, what they wrote earlier does not help them.
         boolean isCovered = bench.walking().guessingProperty().get() && !bench.walking().isSeen(picked);
-        if (byHand != null && !isCovered) {
-            text("        by hand ", "role-by-hand", false);
-            text(byHand.text(), "role-by-hand", true);
+        if (!byHand.isEmpty() && !isCovered) {
+            text("    by hand ", "role-by-hand", false);
+            text(byHand, "role-by-hand", true);
         }
-        boolean isStep = shown.explained().isPresent();
+        boolean isStep = shown.operation().isPresent();
+        Check check = bench.hand().check();
+
         counts.setText(bench.walking().isOn() ? "walk: " + bench.walking().walk().written() + " of "
                 + bench.walking().walk().visits().count() + " pixels written" 
-                : !isStep ? "" : bench.looking().isAlone() ? shown.check().filled() + " filled, found alone" : Words.counts(shown.check(), shown.answers()));
-        boolean isNext = !bench.looking().isAlone() && shown.check().agree() < shown.check().filled();
+                : !isStep ? "" : bench.looking().isAlone() ? check.filled() + " filled, found alone" : bench.hand().isWhole() ? check.agree() + " agree · " + check.differing().size() + " differ" : Words.counts(check, shown.answers()));
+        boolean isNext = !bench.looking().isAlone() && check.agree() < check.filled();
         next.setVisible(isNext);
         next.setManaged(isNext);
     }
@@ -143,11 +146,17 @@ final class StatusLine extends HBox {
         text(other, style, true);
     }
 
-    private void value(String name, Optional<Shown.Described> described, Pixel picked, String role) {
-        Optional<Image> image = Words.image(described).filter(i -> picked != null && i.contains(picked));
-        image.ifPresent(i -> {
+    private void value(String name, Optional<Seen> seen, Pixel picked, String role) {
+        seen.map(Seen::result).filter(found -> picked != null && found.frame().contains(picked)).ifPresent(found -> {
             text(name, role, false);
-            text(Decimals.working(i.value(picked)), role, true);
+            // Alpha stands in the packed value; where there is none it is told with the others.
+            boolean isPacked = PackedPixel.find(found, picked).isPresent();
+            text(found.faces().stream().limit(isPacked ? COLOURS : found.faces().size()).map(face -> Decimals.working(face.image().value(picked)))
+                    .collect(Collectors.joining(" ")), role, true);
+            PackedPixel.find(found, picked).ifPresent(packed -> {
+                text("  ", role, false);
+                text(packed.hexadecimal(), role, true);
+            });
         });
     }
 

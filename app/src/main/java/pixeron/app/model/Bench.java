@@ -10,9 +10,6 @@ import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
-import pixeron.byhand.CellCheck;
-import pixeron.byhand.HandSheet;
-import pixeron.byhand.table.HandTable;
 import pixeron.chain.Chain;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -39,6 +36,7 @@ public final class Bench {
     private final ReadOnlyBooleanWrapper gone = new ReadOnlyBooleanWrapper();
     private final Looking looking = new Looking();
     private final Walking walking;
+    private final Hand hand = new Hand(this);
     private Optional<Search> search = Optional.empty();
     /** What runs in the background is only a search for pixels to be lit. */
     private boolean isSearching;
@@ -83,6 +81,11 @@ public final class Bench {
         this.background = background;
         this.trouble = trouble;
         this.walking = new Walking(this, aside);
+        looking.channelProperty().subscribe(channel -> {
+            if (isOpen() && shown() != null && shown().hasColour()) {
+                show();
+            }
+        });
     }
 
     /**
@@ -163,6 +166,11 @@ public final class Bench {
         return looking.isAlone() && shown() != null && shown().sheet().cells().containsKey(pixel);
     }
 
+    /** The person's values by hand. */
+    public Hand hand() {
+        return hand;
+    }
+
     /** The walk over the result. */
     public Walking walking() {
         return walking;
@@ -193,9 +201,9 @@ public final class Bench {
         return next;
     }
 
-    /** @return whether Before is the image itself, which can be drawn on; one made of colour cannot */
+    /** @return whether Before is the image itself, which can be drawn on; one with colour cannot */
     public boolean isDrawable() {
-        return project() != null && position() <= 0 && project().gray().isEmpty();
+        return project() != null && position() <= 0 && project().chain().input() instanceof Image;
     }
 
     /**
@@ -305,27 +313,6 @@ public final class Bench {
         edit(project -> project.withChain(change));
     }
 
-    /** @return what an edit that is begun now belongs to, wherever the selection moves until it is written */
-    public Target target() {
-        return position() < 0 ? Target.IMAGE : new Target(project().chain().stage(position()).link().id());
-    }
-
-    /** Changes the values by hand of the selected step, or of the gray that was made of colour. */
-    public void editSheet(UnaryOperator<HandSheet> change) {
-        editSheet(target(), change);
-    }
-
-    /** Changes the values by hand of the step that an edit was begun in; nothing where it is gone meanwhile. */
-    public void editSheet(Target target, UnaryOperator<HandSheet> change) {
-        target.position(project()).filter(at -> at >= 0 || project().gray().isPresent())
-                .ifPresent(at -> edit(project -> project.withSheet(at, change)));
-    }
-
-    /** Changes the values by hand in a table of the step that an edit was begun in; nothing where it is gone meanwhile. */
-    public void editTable(Target target, String table, UnaryOperator<HandTable> change) {
-        target.position(project()).filter(at -> at >= 0).ifPresent(at -> edit(project -> project.withTable(at, table, change)));
-    }
-
     /** Picks a pixel of the result; places outside are drawn to its edge. */
     public void pick(Pixel pixel) {
         Pixel inside = grid().nearest(pixel);
@@ -350,11 +337,11 @@ public final class Bench {
 
     /** @return whether what is shown is what the project now is */
     private boolean isCurrent() {
-        return shown() != null && shown().project() == project() && shown().position() == position();
+        return shown() != null && shown().project() == project() && shown().at().equals(new Shown.At(position(), looking.channelProperty().get()));
     }
 
     private Frame grid() {
-        return shown() == null ? project().chain().source().frame() : shown().grid();
+        return shown() == null ? project().chain().input().frame() : shown().grid();
     }
 
     private void show(Shown made) {
@@ -386,13 +373,6 @@ public final class Bench {
         boolean isMoved = made.position() == old.position() && made.operation().filter(Operation::isMoving).isPresent()
                 && !made.operation().equals(old.operation());
         return isMoved ? made.home(pickedBefore.get()).orElse(at) : at;
-    }
-
-    /** Picks the next cell in reading order that differs, if there is one. */
-    public Optional<CellCheck> pickNextDifference() {
-        Optional<CellCheck> next = shown() == null ? Optional.empty() : shown().check().nextAfter(picked.get());
-        next.ifPresent(cell -> pick(cell.pixel()));
-        return next;
     }
 
     /** Gives up a calculation: the change that caused it is undone, or the search is given up. */
@@ -431,7 +411,7 @@ public final class Bench {
         undoable.set(history.canUndo());
         redoable.set(history.canRedo());
         project.set(now);
-        int at = position();
+        Shown.At at = new Shown.At(position(), looking.channelProperty().get());
         Shown known = shown();
         Optional<Search> wanted = search;
         background.start(progress -> Shown.of(now, at, known, wanted, progress), this::show, trouble);

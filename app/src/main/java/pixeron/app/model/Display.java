@@ -12,12 +12,28 @@ import pixeron.look.NumberBase;
  * @param base how numbers are written on the sheets
  * @param first what the first row and the first column are called: 0 or 1
  * @param hasGrid whether cells have lines between them
+ * @param cells which numbers stand in a cell with colour
  */
-public record Display(Scale scale, Range range, Ends ends, NumberBase base, int first, boolean hasGrid) {
+public record Display(Scale scale, Range range, Ends ends, NumberBase base, int first, boolean hasGrid, Cells cells) {
 
     /** Gray from 0 to M, decimal, counted from 0, no lines. */
     public static final Display PLAIN = new Display(Scale.GRAY, Range.LEVELS, new Ends(0, 255), NumberBase.DECIMAL, 0,
-            false);
+            false, Cells.ALL);
+
+    /** Which numbers stand in a cell of an image with colour. */
+    public enum Cells {
+        ALL("all channels"), CHANNEL("one channel"), PACKED("packed value");
+
+        private final String title;
+
+        Cells(String title) {
+            this.title = title;
+        }
+
+        public String title() {
+            return title;
+        }
+    }
 
     /** Which values are the ends of the scale. */
     public enum Range {
@@ -44,29 +60,33 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
     }
 
     public Display with(Scale other) {
-        return new Display(other, range, ends, base, first, hasGrid);
+        return new Display(other, range, ends, base, first, hasGrid, cells);
     }
 
     public Display with(Range other) {
-        return new Display(scale, other, ends, base, first, hasGrid);
+        return new Display(scale, other, ends, base, first, hasGrid, cells);
     }
 
     /** @return this with own ends */
     public Display with(Ends other) {
-        return new Display(scale, Range.OWN, other, base, first, hasGrid);
+        return new Display(scale, Range.OWN, other, base, first, hasGrid, cells);
     }
 
     public Display with(NumberBase other) {
-        return new Display(scale, range, ends, other, first, hasGrid);
+        return new Display(scale, range, ends, other, first, hasGrid, cells);
     }
 
     /** @param other 0 or 1 */
     public Display withFirst(int other) {
-        return new Display(scale, range, ends, base, other, hasGrid);
+        return new Display(scale, range, ends, base, other, hasGrid, cells);
     }
 
     public Display withGrid(boolean isThere) {
-        return new Display(scale, range, ends, base, first, isThere);
+        return new Display(scale, range, ends, base, first, isThere, cells);
+    }
+
+    public Display with(Cells other) {
+        return new Display(scale, range, ends, base, first, hasGrid, other);
     }
 
     /** @return the ends of the scale for an image */

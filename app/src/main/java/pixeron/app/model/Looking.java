@@ -18,9 +18,13 @@ public final class Looking {
     /** How many differ, where, which line of the working, the slip in words: then everything is told. */
     public static final int ALL_HINTS = 4;
 
+    private static final String FIRST_CHANNEL = "red";
+
     private final ObjectProperty<Display> display = new SimpleObjectProperty<>(Display.PLAIN);
     private final ObjectProperty<Pointed> hover = new SimpleObjectProperty<>();
-    private final BooleanProperty channelsApart = new SimpleBooleanProperty(true);
+    private final ObjectProperty<ColourView> colourView = new SimpleObjectProperty<>(ColourView.TOGETHER);
+    private final ObjectProperty<String> channel = new SimpleObjectProperty<>(FIRST_CHANNEL);
+    private final BooleanProperty packedLoops = new SimpleBooleanProperty(true);
     private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.MOVE);
     private final ReadOnlyObjectWrapper<Selection> selection = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<List<Pixel>> watched = new ReadOnlyObjectWrapper<>(List.of());
@@ -47,7 +51,8 @@ public final class Looking {
         selection.set(null);
         tool.set(Tool.MOVE);
         hover.set(null);
-        channelsApart.set(true);
+        colourView.set(ColourView.TOGETHER);
+        channel.set(FIRST_CHANNEL);
     }
 
     /** How values are shown on all sheets. */
@@ -64,9 +69,30 @@ public final class Looking {
         return hover;
     }
 
-    /** Whether the channels of a colour picture stand side by side, instead of the picture itself. */
-    public BooleanProperty channelsApartProperty() {
-        return channelsApart;
+    /** How an image with colour is looked at. */
+    public ObjectProperty<ColourView> colourViewProperty() {
+        return colourView;
+    }
+
+    /** @return whether a pixel with colour is looked at as all its channels */
+    public boolean isWhole() {
+        return colourView.get() != ColourView.CHANNEL;
+    }
+
+    /** The channel whose levels, tables and curve are shown. */
+    public ObjectProperty<String> channelProperty() {
+        return channel;
+    }
+
+    /** Looks at one channel as an image of its own. */
+    public void showChannel(String name) {
+        channel.set(name);
+        colourView.set(ColourView.CHANNEL);
+    }
+
+    /** Whether loops take packed pixels apart with masks and shifts, instead of naming the channels. */
+    public BooleanProperty packedLoopsProperty() {
+        return packedLoops;
     }
 
     /** What dragging on a sheet does. */

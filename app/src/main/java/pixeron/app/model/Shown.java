@@ -1,8 +1,8 @@
 package pixeron.app.model;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.Following;
@@ -22,10 +22,10 @@ import pixeron.image.Pixel;
 import pixeron.look.PixelSet;
 import pixeron.project.Project;
 import pixeron.project.ProjectWork;
-import pixeron.step.Explained;
+import pixeron.step.Bound;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
-import pixeron.step.gray.GraySource;
+import pixeron.step.colour.WholePixel;
 import pixeron.step.table.LevelRows;
 
 /**
@@ -43,25 +43,30 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * What the steps give.
      *
      * @param project what was calculated
-     * @param position the selected step from 0, or −1 for the image itself
+     * @param at where a person looks
      * @param outcomes what came of each step
-     * @param sides the images on both sides of the step
-     * @param explained how After is worked out; empty when the step is off or failed, or the image was not made here
+     * @param sides what stands on both sides of the step
+     * @param bound the selected step, bound to its input; empty for the image, and when the step is off or failed
      */
-    public record Results(Project project, int position, List<Outcome> outcomes, Sides sides,
-            Optional<? extends Explained> explained) {
+    public record Results(Project project, At at, List<Outcome> outcomes, Sides sides, Optional<Bound> bound) {
     }
 
     /**
-     * The images on both sides of a step.
+     * Where a person looks.
      *
-     * @param before the selected step's input with its facts; the image itself when that is selected and was not made of a
-     *     colour picture
-     * @param after the selected step's result with its facts, or the gray that was made of a colour picture; empty when
-     *     there is none
-     * @param channels red, green, blue and perhaps alpha of the colour picture that After is made of; else empty
+     * @param position the selected step from 0, or −1 for the image itself
+     * @param channel the channel that is looked at where there is colour
      */
-    public record Sides(Optional<Described> before, Optional<Described> after, List<Described> channels) {
+    public record At(int position, String channel) {
+    }
+
+    /**
+     * What stands on both sides of a step.
+     *
+     * @param before the selected step's input; the image itself when that is selected
+     * @param after the selected step's result; empty when there is none
+     */
+    public record Sides(Optional<Seen> before, Optional<Seen> after) {
     }
 
     /**
@@ -71,13 +76,14 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * @param works all that was written, step by step
      * @param own the person's values for After
      * @param slips what is said of those that differ
+     * @param whole the values for all faces together; empty where After has no colour
      * @param start where the person's work on the whole chain first goes wrong; empty when nothing does
      */
-    public record Marks(List<StepState> steps, List<StepWork> works, Own own, Slips slips, Optional<Start> start) {
+    public record Marks(List<StepState> steps, List<StepWork> works, Own own, Slips slips, Optional<Whole> whole, Optional<Start> start) {
     }
 
     /**
-     * The person's values for After.
+     * The person's values for After, or for the channel of it that is looked at.
      *
      * @param sheet what was written
      * @param check the same against After
@@ -133,73 +139,60 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     /**
      * Calculates all of it.
      *
-     * @param position of a step of the project, or −1
+     * @param at a step of the project and a channel
      * @param known what was shown last, from which all is taken over that is still the same; may be null
      * @param search which pixels are to be lit
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
-    static Shown of(Project project, int position, Shown known, Optional<Search> search, Progress progress) {
-        List<StepWork> works = ProjectWork.of(project, known == null ? List.of() : known.marks.works, progress);
+    static Shown of(Project project, At at, Shown known, Optional<Search> search, Progress progress) {
+        Optional<Shown> last = Optional.ofNullable(known);
+        List<StepWork> works = ProjectWork.of(project, last.map(old -> old.marks.works).orElse(List.of()), progress);
         List<Outcome> outcomes = project.chain().stages().stream().map(stage -> stage.after(progress)).toList();
-        Results results = position < 0 ? ofSource(project, outcomes, known) : ofStep(project, position, outcomes, works, known,
-                progress);
-        Shown shown = new Shown(results, marks(results, works, known, progress), Optional.empty());
+        Results results = at.position < 0 ? new Results(project, at, outcomes, new Sides(Optional.of(Seen.of(project.chain().input(), last)),
+                Optional.empty()), Optional.empty()) : ofStep(project, at, outcomes, last, progress);
+        Shown shown = new Shown(results, marks(results, works, last, progress), Optional.empty());
         return shown.lighting(search, progress);
     }
 
-    private static Results ofSource(Project project, List<Outcome> outcomes, Shown known) {
-        Optional<Described> image = Optional.of(described(project.chain().source(), known));
-        if (project.gray().isEmpty()) {
-            return new Results(project, -1, outcomes, new Sides(image, Optional.empty(), List.of()), Optional.empty());
-        }
-        List<Described> channels = project.gray().get().picture().faces().stream().map(face -> described(face.image(), known))
-                .toList();
-        return new Results(project, -1, outcomes, new Sides(Optional.empty(), image, channels), project.gray());
+    private static Results ofStep(Project project, At at, List<Outcome> outcomes, Optional<Shown> known, Progress progress) {
+        Stage stage = project.chain().stage(at.position);
+        return new Results(project, at, outcomes, new Sides(seen(stage.before(progress), known), seen(stage.after(progress), known)),
+                stage.after(progress) instanceof Outcome.Done ? stage.bound(progress) : Optional.empty());
     }
 
-    private static Results ofStep(Project project, int position, List<Outcome> outcomes, List<StepWork> works, Shown known,
-            Progress progress) {
-        Stage stage = project.chain().stage(position);
-        Optional<Operation> operation = works.stream().filter(found -> found.position() == position).findFirst()
-                .map(StepWork::operation);
-        return new Results(project, position, outcomes, new Sides(described(stage.before(progress), known),
-                described(stage.after(progress), known), List.of()), operation);
+    private static Optional<Seen> seen(Outcome outcome, Optional<Shown> known) {
+        return outcome instanceof Outcome.Done done ? Optional.of(Seen.of(done.result(), known)) : Optional.empty();
     }
 
-    private static Marks marks(Results results, List<StepWork> works, Shown known, Progress progress) {
+    private static Marks marks(Results results, List<StepWork> works, Optional<Shown> known, Progress progress) {
         Project project = results.project;
-        int position = results.position;
+        int position = results.at.position;
         List<StepState> steps = project.chain().stages().stream().map(stage -> new StepState(stage.link(),
-                results.outcomes.get(stage.position()), work(works, stage.position()).map(StepWork::check).orElse(Check.EMPTY)))
-                .toList();
-        Optional<StepWork> work = work(works, position);
-        HandSheet sheet = position < 0 && project.gray().isEmpty() ? HandSheet.EMPTY : project.sheet(position);
-        Check check = position < 0 ? project.gray().map(gray -> Check.of(sheet, gray)).orElse(Check.EMPTY)
-                : steps.get(position).check();
-        Following following = work.map(StepWork::following).orElse(Following.NONE);
-        Own own = new Own(sheet, check, following);
+                results.outcomes.get(stage.position()), new Check(works.stream().filter(work -> work.position() == stage.position())
+                        .flatMap(work -> work.check().cells().stream()).toList()))).toList();
+        String face = results.sides.after.map(after -> after.name(results.at.channel)).orElse("");
+        Optional<StepWork> work = work(works, position, face);
+        Optional<Whole> whole = position < 0 ? Optional.empty() : ProjectWork.colour(project, position, works, progress)
+                .map(colour -> Whole.of(colour, known.flatMap(Shown::whole), progress));
+        Own own = work.map(found -> new Own(found.sheet(), found.check(), found.following()))
+                .orElseGet(() -> new Own(position < 0 ? HandSheet.EMPTY : project.byHand(position, face).sheet(), Check.EMPTY, Following.NONE));
         // While only values by hand change, what slips would give stays.
-        Optional<SlipFinder> finder = results.explained.flatMap(explained -> Optional.ofNullable(known)
-                .flatMap(old -> old.marks.slips.finder).filter(same -> same.isFor(explained)).or(() -> finder(explained)));
-        if (known != null && work.isPresent() && work(known.marks.works, position).filter(old -> old == work.get()).isPresent()
-                && known.position() == position && finder.equals(known.marks.slips.finder)) {
-            return new Marks(steps, works, own, known.marks.slips, Start.of(works));
+        Optional<SlipFinder> finder = work.map(StepWork::operation).map(operation -> known.flatMap(old -> old.marks.slips.finder)
+                .filter(same -> same.isFor(operation)).orElseGet(() -> new SlipFinder(operation)));
+        Optional<Shown> same = known.filter(old -> old.position() == position && work.isPresent() && finder.equals(old.marks.slips.finder)
+                && work(old.marks.works, position, face).filter(found -> found == work.get()).isPresent());
+        if (same.isPresent()) {
+            return new Marks(steps, works, own, same.get().marks.slips, whole, Start.of(works));
         }
-        Findings found = finder.map(slips -> slips.find(following.rest(check), progress)).orElse(Findings.NONE);
+        Findings found = finder.map(slips -> slips.find(own.following.rest(own.check), progress)).orElse(Findings.NONE);
         // Only where it is asked for: the counts of a large image take their time.
-        boolean isByTable = found.slips().stream().anyMatch(slip -> slip.done().isEmpty())
-                && results.explained.orElse(null) instanceof Operation operation
-                && operation.tables().stream().anyMatch(table -> table.kind().equals(LevelRows.LEVELS));
-        return new Marks(steps, works, own, new Slips(finder, found, isByTable), Start.of(works));
+        boolean isByTable = found.slips().stream().anyMatch(slip -> slip.done().isEmpty()) && work.orElseThrow().operation().tables().stream()
+                .anyMatch(table -> table.kind().equals(LevelRows.LEVELS));
+        return new Marks(steps, works, own, new Slips(finder, found, isByTable), whole, Start.of(works));
     }
 
-    private static Optional<SlipFinder> finder(Explained explained) {
-        return explained instanceof Operation operation ? Optional.of(new SlipFinder(operation))
-                : explained instanceof GraySource gray ? Optional.of(new SlipFinder(gray)) : Optional.empty();
-    }
-
-    private static Optional<StepWork> work(List<StepWork> works, int position) {
-        return works.stream().filter(found -> found.position() == position).findFirst();
+    private static Optional<StepWork> work(List<StepWork> works, int position, String face) {
+        return works.stream().filter(found -> found.position() == position && found.face().equals(face)).findFirst();
     }
 
     /**
@@ -229,22 +222,9 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return search.isAfter() ? new Lit(search, there, Optional.of(pixels), "") : new Lit(search, Optional.of(pixels), there, "");
     }
 
-    private static Optional<Described> described(Outcome outcome, Shown known) {
-        return outcome instanceof Outcome.Done done ? Optional.of(described(done.image(), known)) : Optional.empty();
-    }
-
-    private static Described described(Image image, Shown known) {
-        if (known != null) {
-            List<Described> all = new ArrayList<>(known.channels());
-            known.before().ifPresent(all::add);
-            known.after().ifPresent(all::add);
-            for (Described old : all) {
-                if (old.image() == image) {
-                    return old;
-                }
-            }
-        }
-        return Described.of(image);
+    /** @return everything that is described */
+    Stream<Described> described() {
+        return Stream.concat(results.sides.before.stream(), results.sides.after.stream()).flatMap(seen -> seen.faces().stream());
     }
 
     public Project project() {
@@ -253,32 +233,71 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
 
     /** @return the selected step from 0, or −1 for the image itself */
     public int position() {
-        return results.position;
+        return results.at.position;
+    }
+
+    /** @return the channel that is looked at where there is colour */
+    public String channel() {
+        return results.at.channel;
+    }
+
+    At at() {
+        return results.at;
     }
 
     public List<StepState> steps() {
         return marks.steps;
     }
 
-    public Optional<Described> before() {
+    /** @return what stands before the step, with all its faces */
+    public Optional<Seen> seenBefore() {
         return results.sides.before;
     }
 
-    public Optional<Described> after() {
+    /** @return what comes of the step, with all its faces */
+    public Optional<Seen> seenAfter() {
         return results.sides.after;
     }
 
-    public List<Described> channels() {
-        return results.sides.channels;
+    /** @return what stands before the step; where it has colour the channel that is looked at */
+    public Optional<Described> before() {
+        return results.sides.before.map(seen -> seen.face(channel()));
     }
 
-    public Optional<? extends Explained> explained() {
-        return results.explained;
+    /** @return what comes of the step; where it has colour the channel that is looked at */
+    public Optional<Described> after() {
+        return results.sides.after.map(seen -> seen.face(channel()));
     }
 
-    /** @return the selected step, bound to its input; empty when After is no result of a step */
+    /** @return whether there is colour on either side of the step */
+    public boolean hasColour() {
+        return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::hasColour);
+    }
+
+    /** @return the name of the face of After that is looked at */
+    public String face() {
+        return results.sides.after.map(after -> after.name(channel())).orElse(Image.VALUE);
+    }
+
+    /** @return the selected step, bound to its input, or to the channel that is looked at; empty when After is no result of a step */
     public Optional<Operation> operation() {
-        return results.explained.filter(Operation.class::isInstance).map(Operation.class::cast);
+        return results.bound.flatMap(bound -> bound.face(face()));
+    }
+
+    /** @return what is to be known of the result of the step, one sentence each */
+    public List<String> notes() {
+        return results.bound.map(Bound::notes).orElse(List.of());
+    }
+
+    /** @return all channels of a pixel together, as they are worked out; empty where there is no colour on either side */
+    public Optional<WholePixel> wholePixel(boolean isPacked) {
+        return !hasColour() ? Optional.empty() : results.bound.map(bound -> new WholePixel(bound, seenBefore().orElseThrow().result(),
+                seenAfter().orElseThrow().result(), isPacked));
+    }
+
+    /** @return the person's values for all faces together; empty where After has no colour */
+    public Optional<Whole> whole() {
+        return marks.whole;
     }
 
     public HandSheet sheet() {
@@ -305,11 +324,6 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return marks.slips.isByTable;
     }
 
-    /** @return the colour picture that After is made of, when that is what is shown */
-    public Optional<GraySource> colour() {
-        return position() < 0 ? project().gray() : Optional.empty();
-    }
-
     /** @return the pixels that are lit on the sheet that was searched */
     public Optional<PixelSet> litPixels() {
         return lit.flatMap(Lit::pixels);
@@ -322,7 +336,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
 
     /** @return the frame of the result, in which pixels are picked and values are written by hand; without a result that of Before */
     public Frame grid() {
-        return after().or(this::before).map(found -> found.image().frame()).orElseGet(() -> project().chain().source().frame());
+        return after().or(this::before).map(found -> found.image().frame()).orElseGet(() -> project().chain().input().frame());
     }
 
     /** @return the frame of Before; without one that of the result */

@@ -10,9 +10,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import pixeron.PixeronException;
-import pixeron.byhand.Check;
-import pixeron.byhand.HandSheet;
-import pixeron.byhand.Verdict;
 import pixeron.image.Comparison;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -43,6 +40,9 @@ public final class Walking {
     private int differing;
     private SavedWalk awaited;
     private PseudoCode code;
+    private Shown wholeOf;
+    private boolean isWholePacked;
+    private Optional<Explained> whole = Optional.empty();
     private Explained codeOf;
 
     /** @param background where the mistake is worked out, apart from what the bench shows */
@@ -51,6 +51,7 @@ public final class Walking {
         this.background = background;
         bench.shownProperty().subscribe(this::follow);
         inPlace.subscribe(isOn -> findMistake());
+        bench.looking().colourViewProperty().subscribe(view -> findMistake());
         guessing.subscribe(isOn -> {
             if (walk.get() != null) {
                 playing.set(false);
@@ -118,7 +119,7 @@ public final class Walking {
     /** @return the size of what is walked over; empty where nothing is worked out */
     private Optional<Image> result() {
         Shown shown = bench.shown();
-        return shown == null || shown.explained().isEmpty() ? Optional.empty()
+        return shown == null || shown.operation().isEmpty() ? Optional.empty()
                 : shown.after().map(Shown.Described::image);
     }
 
@@ -130,8 +131,8 @@ public final class Walking {
     /** @return whether the step reads other pixels, so that writing in place is a mistake */
     public boolean canOverwrite() {
         Shown shown = bench.shown();
-        return shown != null && shown.explained().orElse(null) instanceof Operation operation
-                && operation.reading(operation.before()::value).isPresent();
+        return shown != null && !isWhole() && shown.operation().filter(operation -> operation.reading(operation.before()::value).isPresent())
+                .isPresent();
     }
 
     /** Begins a walk, or leaves it. */
@@ -239,10 +240,7 @@ public final class Walking {
 
     /** The person has written a value for the current pixel: it is counted, and the walk goes on. */
     public void guessed(String text) {
-        Explained explained = bench.shown().explained().orElseThrow();
-        Check check = Check.of(HandSheet.EMPTY.withTolerance(bench.shown().sheet().tolerance())
-                .with(walk().current(), text), explained);
-        score.set(score.get().with(check.cells().get(0).state() == Verdict.AGREES));
+        score.set(score.get().with(bench.hand().agrees(walk().current(), text)));
         Walk revealed = walk().at(walk().place() + 1);
         set(revealed.isAtEnd() ? revealed : revealed.next());
     }
@@ -257,7 +255,23 @@ public final class Walking {
     public Optional<Explained> explained() {
         Shown shown = bench.shown();
         return isOn() && inPlace.get() && overwriting.isPresent() ? overwriting.map(found -> found)
-                : shown == null ? Optional.empty() : shown.explained().map(found -> found);
+                : shown == null ? Optional.empty() : isWhole() ? whole(shown) : shown.operation().map(found -> found);
+    }
+
+    /** Whether pixels with colour are walked over as all their channels together. */
+    private boolean isWhole() {
+        return bench.shown() != null && bench.shown().hasColour() && bench.looking().isWhole();
+    }
+
+    /** The same one as long as the same is shown, because its loops are kept for it. */
+    private Optional<Explained> whole(Shown shown) {
+        boolean isPacked = bench.looking().packedLoopsProperty().get();
+        if (wholeOf != shown || isPacked != isWholePacked) {
+            wholeOf = shown;
+            isWholePacked = isPacked;
+            whole = shown.wholePixel(isPacked).map(found -> found);
+        }
+        return whole;
     }
 
     /** @return the loops with what is done for the picked pixel; empty where it has no value */
@@ -340,7 +354,7 @@ public final class Walking {
             code = null;
             return;
         }
-        Operation operation = (Operation) shown.explained().orElseThrow();
+        Operation operation = shown.operation().orElseThrow();
         Visits visits = walk().visits();
         background.start(progress -> InPlace.of(operation, visits, progress).orElseThrow(), found -> {
             overwriting = Optional.of(found);

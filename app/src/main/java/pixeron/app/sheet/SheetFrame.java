@@ -62,6 +62,11 @@ public final class SheetFrame extends VBox {
         getChildren().addAll(head, below, body);
     }
 
+    /** @param role style class of its colour: before, after or by-hand */
+    public void setRole(String role) {
+        getStyleClass().setAll("sheet", role);
+    }
+
     public Sheet sheet() {
         return sheet;
     }

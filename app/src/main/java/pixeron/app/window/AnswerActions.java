@@ -1,24 +1,29 @@
 package pixeron.app.window;
 
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import pixeron.PixeronException;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Target;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.Answer;
 import pixeron.byhand.answer.AnswerFile;
+import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
 import pixeron.format.ReadOptions;
 import pixeron.image.Frame;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.step.Explained;
 
 /** Values by hand from files: tables, spreadsheets, and what somebody's own program made. */
@@ -54,8 +59,25 @@ final class AnswerActions {
             voice.banner().show("Values by hand belong to a step; select one with a result first.");
             return;
         }
+        if (bench.hand().isWhole()) {
+            openInColour(file);
+            return;
+        }
         Frame grid = bench.shown().grid();
         opening.start(progress -> AnswerFile.read(file, grid), answers -> choose(file, answers, grid), trouble);
+    }
+
+    /** A picture in colour, or a table whose cells are packed or have a number for each channel. */
+    private void openInColour(Path file) {
+        Abreast faces = bench.shown().whole().orElseThrow().faces();
+        Target target = bench.hand().target();
+        opening.start(progress -> ColourAnswer.read(file, faces), sheet -> {
+            voice.banner().hide();
+            Map<String, UnaryOperator<HandSheet>> changes = new LinkedHashMap<>();
+            faces.apart(sheet).forEach((face, written) -> changes.put(face, old -> written.withTolerance(old.tolerance())));
+            bench.hand().edit(target, changes);
+            voice.say().accept("Read " + sheet.cells().size() + " values from " + file.getFileName());
+        }, trouble);
     }
 
     /** Takes the only block that fits; asks where there are several, or one that fits only with rows for columns. */
@@ -79,10 +101,10 @@ final class AnswerActions {
     }
 
     private void take(Path file, Answer answer, Frame grid) {
-        Optional<? extends Explained> right = bench.shown().explained();
+        Optional<? extends Explained> right = bench.shown().operation();
         voice.banner().hide();
         opening.start(progress -> Taken.of(answer.sheet(grid), grid, right), taken -> {
-            bench.editSheet(old -> taken.sheet().withTolerance(old.tolerance()));
+            bench.hand().edit(old -> taken.sheet().withTolerance(old.tolerance()));
             voice.say().accept("Read " + taken.sheet().cells().size() + " values from " + file.getFileName());
             answer.otherShape().flatMap(shape -> bench.shown().operation().flatMap(operation -> ShapeSlip.of(shape, operation)))
                     .ifPresent(slip -> voice.banner().show(slip.text()));
@@ -109,12 +131,16 @@ final class AnswerActions {
     void paste(CellTable block) {
         Frame grid = bench.shown().grid();
         Pixel corner = bench.pickedProperty().get();
+        if (bench.hand().isWhole()) {
+            pasteInColour(block.trimmed(), corner);
+            return;
+        }
         HandSheet before = bench.shown().sheet();
         try {
             HandSheet pasted = before.withBlock(corner, block, grid);
-            bench.editSheet(old -> pasted);
+            bench.hand().edit(old -> pasted);
             voice.say().accept("Pasted from " + corner + " on");
-            Optional<? extends Explained> right = bench.shown().explained();
+            Optional<? extends Explained> right = bench.shown().operation();
             if (before.isEmpty()) {
                 opening.start(progress -> Taken.of(pasted, grid, right), this::offerToSwap, trouble);
             }
@@ -122,8 +148,23 @@ final class AnswerActions {
             voice.banner().show(doesNotFit.getMessage());
             CellTable swapped = block.trimmed().swapped();
             if (swapped.rows().size() == grid.rows() && swapped.width() == grid.columns()) {
-                voice.banner().offer("Exchange rows and columns", () -> bench.editSheet(old -> old.withBlock(new Pixel(0, 0), swapped, grid)));
+                voice.banner().offer("Exchange rows and columns", () -> bench.hand().edit(old -> old.withBlock(new Pixel(0, 0), swapped, grid)));
             }
+        }
+    }
+
+    /** A block of packed values, or of numbers for each channel; plain numbers go to the channel that is looked at. */
+    private void pasteInColour(CellTable block, Pixel corner) {
+        Frame grid = bench.shown().grid();
+        try {
+            if (corner.row() + block.rows().size() > grid.rows() || corner.column() + block.width() > grid.columns()) {
+                throw PixeronException.of("A block of %d × %d does not fit from %s on; the result has %s.", block.rows().size(), block.width(),
+                        corner, grid.size());
+            }
+            bench.hand().writeBlock(bench.hand().target(), corner, block.rows());
+            voice.say().accept("Pasted from " + corner + " on");
+        } catch (PixeronException doesNotFit) {
+            voice.banner().show(doesNotFit.getMessage());
         }
     }
 
@@ -132,7 +173,7 @@ final class AnswerActions {
         int count = taken.sheet().cells().size();
         if (taken.swapped() > taken.agree() && taken.swapped() * 2 > count) {
             voice.banner().show(taken.agree() + " of " + count + " values agree; with rows and columns exchanged " + taken.swapped() + " do.");
-            voice.banner().offer("Exchange them", () -> bench.editSheet(HandSheet::swapped));
+            voice.banner().offer("Exchange them", () -> bench.hand().edit(HandSheet::swapped));
         }
     }
 
@@ -157,11 +198,11 @@ final class AnswerActions {
     /**
      * Lets the person choose a picture or a table to compare with.
      *
-     * @param take gets its name and the image; a colour picture as gray by the mean
+     * @param take gets its name and the image, in colour or gray
      */
-    void openToCompare(BiConsumer<String, Image> take) {
+    void openToCompare(BiConsumer<String, Result> take) {
         voice.dialogs().chooseToOpen("Open an answer", FileActions.TO_OPEN).ifPresent(file -> opening.start(
-                progress -> ImageFiles.read(file, ReadOptions.DEFAULT).image(), image -> {
+                progress -> ImageFiles.read(file, ReadOptions.DEFAULT).result(), image -> {
                     voice.banner().hide();
                     take.accept(String.valueOf(file.getFileName()), image);
                 }, trouble));

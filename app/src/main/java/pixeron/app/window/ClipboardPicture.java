@@ -1,10 +1,12 @@
 package pixeron.app.window;
 
+import java.util.List;
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import pixeron.app.sheet.paint.Grays;
 import pixeron.format.LoadedImage;
+import pixeron.image.ColourImage;
 
 /** Pictures between the clipboard and the program. */
 final class ClipboardPicture {
@@ -29,6 +31,20 @@ final class ClipboardPicture {
         WritableImage picture = new WritableImage(image.columns(), image.rows());
         for (int n = 0; n < image.count(); n++) {
             picture.getPixelWriter().setArgb(n % image.columns(), n / image.columns(), Grays.point(Grays.of(image, n)));
+        }
+        return picture;
+    }
+
+    /** @return the picture in colour, its transparency kept, a point for each pixel */
+    static WritableImage of(ColourImage colour) {
+        WritableImage picture = new WritableImage(colour.columns(), colour.rows());
+        for (int n = 0; n < colour.red().count(); n++) {
+            int offset = n;
+            int point = colour.alpha().map(alpha -> (int) (Grays.of(alpha, offset) + 0.5)).orElse(0xFF);
+            for (pixeron.image.Image channel : List.of(colour.red(), colour.green(), colour.blue())) {
+                point = point << 8 | (int) (Grays.of(channel, offset) + 0.5);
+            }
+            picture.getPixelWriter().setArgb(n % colour.columns(), n / colour.columns(), point);
         }
         return picture;
     }

@@ -1,8 +1,10 @@
 package pixeron.app.window;
 
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import pixeron.PixeronException;
@@ -11,13 +13,16 @@ import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.MiddlePane.View;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.model.Bench;
+import pixeron.app.model.ColourView;
+import pixeron.app.model.Display;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Walking;
-import pixeron.byhand.HandSheet;
-import pixeron.byhand.HandValue;
 import pixeron.format.CellTable;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.look.PackedPixel;
 import pixeron.make.Drawing;
 import pixeron.number.Decimals;
 
@@ -101,7 +106,7 @@ final class Commands {
     }
 
     void nextDifference() {
-        if (isOpen() && bench.pickNextDifference().isEmpty()) {
+        if (isOpen() && bench.hand().pickNextDifference().isEmpty()) {
             view.get().say("Nothing that is filled differs");
         }
     }
@@ -177,36 +182,58 @@ final class Commands {
         }
         Shown shown = bench.shown();
         if (view.get().sheets().sheet(Kind.BY_HAND).isFocused()) {
-            Image grid = shown.after().map(Shown.Described::image).orElse(bench.project().chain().source());
-            copy("values by hand", grid, n -> byHand(shown.sheet(), grid.pixel(n)));
+            Frame grid = shown.grid();
+            copy("values by hand", grid, n -> bench.hand().text(grid.pixel(n)));
             return;
         }
-        boolean isBefore = view.get().sheets().sheet(Kind.BEFORE).isFocused() || shown.after().isEmpty();
-        (isBefore ? shown.before() : shown.after()).ifPresent(described ->
-                copy(isBefore ? "values of Before" : "values of After", described.image(),
-                        n -> Decimals.table(described.image().value(n))));
+        boolean isBefore = isBeforeMeant();
+        (isBefore ? shown.seenBefore() : shown.seenAfter()).ifPresent(seen -> copy(isBefore ? "values of Before" : "values of After", seen.frame(),
+                n -> text(seen, seen.frame().pixel(n))));
     }
 
-    /** Copies After, or Before where the image is selected or Before has the keyboard, as a picture of 256 grays. */
+    /** A value; of a pixel with colour a number for each channel, or the packed value where those are seen. */
+    private String text(Seen seen, Pixel pixel) {
+        if (!seen.hasColour() || !bench.looking().isWhole()) {
+            return Decimals.table(seen.face(bench.shown().channel()).image().value(pixel));
+        }
+        Optional<PackedPixel> packed = bench.looking().display().cells() == Display.Cells.PACKED ? PackedPixel.find(seen.result(), pixel)
+                : Optional.empty();
+        return packed.map(PackedPixel::hexadecimal).orElseGet(() -> seen.faces().stream().map(face -> Decimals.table(face.image().value(pixel)))
+                .collect(Collectors.joining(" ")));
+    }
+
+    private boolean isBeforeMeant() {
+        return view.get().sheets().sheet(Kind.BEFORE).isFocused() || bench.shown().seenAfter().isEmpty();
+    }
+
+    /** Copies After, or Before where the image is selected or Before has the keyboard, as a picture of 256 levels. */
     void copyPicture() {
         if (isOpen()) {
-            boolean isBefore = view.get().sheets().sheet(Kind.BEFORE).isFocused() || bench.shown().after().isEmpty();
-            (isBefore ? bench.shown().before() : bench.shown().after()).ifPresent(described -> {
+            (isBeforeMeant() ? bench.shown().seenBefore() : bench.shown().seenAfter()).ifPresent(seen -> {
+                boolean isColour = seen.hasColour() && bench.looking().isWhole();
+                Image face = seen.face(bench.shown().channel()).image();
                 ClipboardContent content = new ClipboardContent();
-                content.putImage(ClipboardPicture.of(described.image()));
+                content.putImage(isColour ? ClipboardPicture.of(seen.colour().orElseThrow()) : ClipboardPicture.of(face));
                 Clipboard.getSystemClipboard().setContent(content);
-                view.get().say("Copied the picture" + (described.image().isLevelImage()
-                        && described.image().maximumLevel() == Image.BYTE_MAXIMUM ? "" : ", its values as 256 grays"));
+                view.get().say("Copied the picture" + (face.isLevelImage() && face.maximumLevel() == Image.BYTE_MAXIMUM ? ""
+                        : isColour ? ", its values as 256 levels" : ", its values as 256 grays"));
             });
         }
     }
 
-    private static String byHand(HandSheet sheet, Pixel pixel) {
-        HandValue value = sheet.cells().get(pixel);
-        return value == null ? "" : value.text();
+    /** Looks at an image with colour in another way. */
+    void lookAt(ColourView how, String channel) {
+        if (isOpen() && bench.shown().hasColour()) {
+            if (!channel.isEmpty()) {
+                bench.looking().channelProperty().set(channel);
+            }
+            bench.looking().colourViewProperty().set(how);
+        } else if (isOpen()) {
+            view.get().say("There is no colour here: the image is gray before and after this step");
+        }
     }
 
-    private void copy(String what, Image image, IntFunction<String> text) {
+    private void copy(String what, Frame image, IntFunction<String> text) {
         if (image.count() > Copy.MOST_VALUES) {
             banner.show(String.format("%d × %d values are too many for the clipboard; save the result as a table instead.",
                     image.rows(), image.columns()));
@@ -232,7 +259,7 @@ final class Commands {
         }
         if (text == null || text.isBlank()) {
             banner.show("The clipboard holds no cells; copy a block from a spreadsheet first.");
-        } else if (bench.shown().explained().isEmpty()) {
+        } else if (bench.shown().operation().isEmpty()) {
             banner.show("Values by hand belong to a step; select one with a result first.");
         } else {
             answers.paste(CellTable.parse(text));

@@ -14,10 +14,12 @@ import pixeron.app.folder.Settings;
 import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.LossyNote;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
@@ -238,17 +240,19 @@ final class FileActions {
         if (bench.shown() == null) {
             return;
         }
-        var described = bench.position() < 0 ? bench.shown().before() : bench.shown().after();
-        if (described.isEmpty()) {
+        Optional<Seen> seen = bench.position() < 0 ? bench.shown().seenBefore() : bench.shown().seenAfter();
+        if (seen.isEmpty()) {
             voice.banner().show("The selected step has no result to save.");
             return;
         }
-        Image image = described.get().image();
-        String suggested = fileName(bench.project())
-                + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1)) + ImageFiles.suggestedEnding(image);
+        // What is looked at is saved: the picture in colour, or one channel of it.
+        boolean isChannel = seen.get().hasColour() && !bench.looking().isWhole();
+        Result result = isChannel ? seen.get().face(bench.shown().channel()).image() : seen.get().result();
+        String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1))
+                + (isChannel ? "-" + bench.shown().channel() : "") + ImageFiles.suggestedEnding(result);
         voice.dialogs().chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
-            ImageFiles.write(file, image, false);
-            return ImageFiles.isLossy(file) ? LossyNote.of(file, image) : "";
+            ImageFiles.write(file, result, false);
+            return ImageFiles.isLossy(file) ? LossyNote.of(file, result) : "";
         }, note -> {
             voice.banner().hide();
             voice.say().accept("Saved " + file.getFileName());

@@ -35,6 +35,7 @@ final class HelpPane extends StackPane {
         {"Walk", ""},
         {"F9 · Shift+F9 · F11", "begin or leave the walk · play or pause · lecture: arrows and the space bar drive it"},
         {"Alt+→ · Alt+← · Alt+↓", "one pixel forward · back · to the next row or column; in a table one row"},
+        {"Alt+0 · Alt+1 … Alt+4 · Alt+5", "an image with colour as it looks · one channel of it · all channels side by side"},
         {"Alt+Shift+→ · Alt+Enter", "one line of the loop, term by term · walk to the picked pixel"},
         {"Everything", ""},
         {"Ctrl+Z · Ctrl+Shift+Z", "undo · redo, without limit"},

@@ -8,9 +8,12 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
 import pixeron.app.bench.parts.MiddlePane.View;
+import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
+import pixeron.app.model.ColourView;
 import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
+import pixeron.step.key.ChannelsParameter;
 
 /** Every action, in groups, with its key. The keys work whether the menu is open or not. */
 final class MainMenu {
@@ -87,6 +90,14 @@ final class MainMenu {
             check.setOnAction(event -> check.setSelected(commands.toggle(kind)));
             menu.getItems().add(check);
         }
+        Menu channels = new Menu("Channels");
+        channels.getItems().add(item(ColourView.TOGETHER.title(), "Alt+0", () -> commands.lookAt(ColourView.TOGETHER, "")));
+        for (String name : ChannelsParameter.ALL) {
+            channels.getItems().add(item(Words.capital(name), "Alt+" + channels.getItems().size(), () ->
+                    commands.lookAt(ColourView.CHANNEL, name)));
+        }
+        channels.getItems().add(item(ColourView.APART.title(), "Alt+5", () -> commands.lookAt(ColourView.APART, "")));
+        menu.getItems().addAll(new SeparatorMenuItem(), channels);
         CheckMenuItem dark = new CheckMenuItem("Dark");
         dark.setAccelerator(KeyCombination.valueOf("Shortcut+Shift+D"));
         dark.setOnAction(event -> files.setSettings(files.settingsProperty().get().withDark(!theme.isDark())));

@@ -15,9 +15,6 @@ import pixeron.project.Project;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.View;
-import pixeron.step.gray.GrayRule;
-import pixeron.step.gray.GraySource;
-import pixeron.step.gray.Transparency;
 
 /**
  * What came of a file that was opened: work, or a reason with ways to read the file all the same.
@@ -67,18 +64,11 @@ record Opened(Optional<SavedProject> work, Optional<Path> project, String proble
         return Map.of();
     }
 
-    /**
-     * A project without steps. Colour arrives openly: gray is made by the plain mean until the person chooses another
-     * rule, and the channels are shown apart.
-     */
+    /** A project without steps. Nothing becomes gray unasked. */
     static SavedProject image(String fileName, String name, LoadedImage loaded) {
         int point = name.lastIndexOf('.');
         String title = point > 0 ? name.substring(0, point) : name;
-        Origin origin = Origin.of(fileName, loaded);
-        Project project = loaded.colour()
-                .map(picture -> Project.of(title, origin, new GraySource(picture, GrayRule.ready().get(0),
-                        Transparency.OVER_WHITE)))
-                .orElseGet(() -> Project.of(title, origin, loaded.image()));
+        Project project = Project.of(title, Origin.of(fileName, loaded), loaded.result());
         return new SavedProject(project, new View(Project.SOURCE, new Pixel(0, 0)));
     }
 }

@@ -85,7 +85,7 @@ final class TopBar extends HBox {
         name.setText(bench.project().name());
         String state = bench.savedProperty().get() ? bench.fileProperty().get() == null ? "not changed" : "saved"
                 : "● unsaved changes";
-        facts.setText(Words.size(bench.project().chain().source()) + " · " + state);
+        facts.setText(Words.size(bench.project().chain().input()) + " · " + state);
     }
 
     private static Region gap() {

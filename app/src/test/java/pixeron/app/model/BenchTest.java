@@ -86,7 +86,7 @@ class BenchTest {
     @Test
     void lightingPixelsCalculatesNothingElse() {
         bench.addStep(StepLine.parse("add amount=3"));
-        bench.editSheet(sheet -> sheet.with(new Pixel(0, 0), "9").with(new Pixel(0, 1), "9"));
+        bench.hand().edit(sheet -> sheet.with(new Pixel(0, 0), "9").with(new Pixel(0, 1), "9"));
         Shown before = bench.shown();
         bench.light(Optional.of(new Search.Levels(false, 0, 9)));
         assertThat(bench.shown()).isNotSameAs(before);
@@ -105,7 +105,7 @@ class BenchTest {
         assertThat(bench.project().chain().stage(0)).isSameAs(stage);
         assertThat(operation(0)).isSameAs(first);
         Operation second = operation(1);
-        bench.editSheet(sheet -> sheet.with(new Pixel(0, 0), "9"));
+        bench.hand().edit(sheet -> sheet.with(new Pixel(0, 0), "9"));
         assertThat(operation(1)).as("a value by hand binds nothing").isSameAs(second);
         assertThat(bench.shown().operation()).containsSame(second);
     }
@@ -116,14 +116,14 @@ class BenchTest {
         bench.addStep(StepLine.parse("add amount=3"));
         bench.addStep(StepLine.parse("invert"));
         bench.select(0);
-        Target begun = bench.target();
+        Target begun = bench.hand().target();
         bench.select(1);
         bench.editChain(1, chain -> chain.moved(0, 1));
-        bench.editSheet(begun, sheet -> sheet.with(new Pixel(1, 1), "14"));
+        bench.hand().edit(begun, sheet -> sheet.with(new Pixel(1, 1), "14"));
         assertThat(bench.project().sheet(0).isEmpty()).isTrue();
         assertThat(bench.project().sheet(1).cells()).containsOnlyKeys(new Pixel(1, 1));
         bench.editChain(0, chain -> chain.removed(1));
-        bench.editSheet(begun, sheet -> sheet.with(new Pixel(2, 2), "1"));
+        bench.hand().edit(begun, sheet -> sheet.with(new Pixel(2, 2), "1"));
         assertThat(bench.project().sheet(0).isEmpty()).as("its step is gone").isTrue();
     }
 

@@ -64,12 +64,12 @@ class UndoTest {
             case 5, 6 -> {
                 bench.select(step());
                 String value = String.valueOf(random.nextInt(9));
-                bench.editSheet(sheet -> sheet.with(pixel(), value));
+                bench.hand().edit(sheet -> sheet.with(pixel(), value));
             }
             case 7 -> {
                 bench.select(step());
                 String value = String.valueOf(random.nextInt(8));
-                bench.editTable(bench.target(), "histogram", table -> with(table, value));
+                bench.hand().editTable(bench.hand().target(), "histogram", table -> with(table, value));
             }
             case 8 -> {
                 bench.select(-1);

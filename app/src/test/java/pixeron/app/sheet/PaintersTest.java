@@ -15,8 +15,10 @@ import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.ApplicationTest;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.sheet.paint.ColourPainter;
+import pixeron.app.sheet.paint.ColourText;
 import pixeron.app.sheet.paint.Extent;
 import pixeron.app.sheet.paint.HandPainter;
 import pixeron.app.sheet.paint.ImagePainter;
@@ -160,11 +162,16 @@ class PaintersTest extends ApplicationTest {
         Image full = Image.of(255, new int[][] {{255, 255}});
         Image none = Image.of(255, new int[][] {{0, 0}});
         Image alpha = Image.of(255, new int[][] {{255, 0}});
-        ColourPainter painter = new ColourPainter(new ColourImage(full, none, none, Optional.of(alpha)), theme);
+        ColourPainter painter = colour(new ColourImage(full, none, none, Optional.of(alpha)), Display.PLAIN);
         PixelReader reader = painted(painter, viewport(full));
         assertThat(reader.getColor(2, 2)).isEqualTo(Color.RED);
         assertThat(reader.getColor(50, 2).getSaturation()).isZero();
         assertThat(painter.describe(new Pixel(0, 1))).isEqualTo("red 255, green 0, blue 0, alpha 0");
+    }
+
+    private ColourPainter colour(ColourImage image, Display display) {
+        Seen seen = Seen.of(image);
+        return new ColourPainter(seen, new ColourText(display, "red", List.of(seen)), new Look(display, Optional.empty()), theme);
     }
 
     @Test

@@ -140,10 +140,10 @@ class ColourStepsTest {
         Bound bound = Binding.of(StepLine.parse("add amount=20 channels=red"), INKS);
         List<String> lines = new WholePixel(bound, INKS, bound.result(Progress.NONE), true).lines(new Pixel(0, 1)).stream()
                 .map(line -> line.label() + ": " + line.text()).toList();
-        assertThat(lines).containsSubsequence("packed: 0xFFFA0A14        11111111 11111010 00001010 00010100",
-                ": shift right 16                               11111010 = 0xFA = 250", "this pixel: s = 250 + 20",
+        assertThat(lines).containsSubsequence("packed: 0xFFFA0A14     11111111 11111010 00001010 00010100",
+                "R: and 0x00FF0000 00000000 11111010 00000000 00000000  right by 16 = 0xFA = 250", "this pixel: s = 250 + 20",
                 "overflow: 270 → 255   above 255, clipped to it", "green: 10   as it is",
-                "R: 255 shift left 16 00000000 11111111 00000000 00000000 = 0x00FF0000",
+                "R: 255 left by 16 00000000 11111111 00000000 00000000 = 0x00FF0000",
                 "packed: 0xFFFF0A14 = 4294904340");
         assertThat(PackedPixel.find(INKS, new Pixel(0, 0)).orElseThrow().hexadecimal()).isEqualTo("0xFF47ABAC");
         assertThat(PackedPixel.find(RED, new Pixel(0, 0))).isEmpty();

@@ -17,10 +17,11 @@ import javafx.scene.layout.VBox;
 import pixeron.app.bench.parts.MiddlePane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Frame;
-import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.step.histogram.Equalize;
 import pixeron.step.point.Stretch;
@@ -44,8 +45,8 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     private final Button fewer = button("− Result", "Take the last result away");
     private final Theme theme;
     private final ObservableValue<Boolean> isSeen;
-    private List<Result> results = List.of();
-    private final List<Result.Outside> answers = new ArrayList<>();
+    private List<Choice> results = List.of();
+    private final List<Choice.Outside> answers = new ArrayList<>();
     private Project chosenFor;
     private ShownComparison shown;
 
@@ -53,7 +54,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
      * @param openImage lets the person choose a file with an image or a table; gives its name and the image
      * @param isSeen whether this is shown
      */
-    public ComparePane(Bench bench, Theme theme, Consumer<BiConsumer<String, Image>> openImage, Consumer<String> say,
+    public ComparePane(Bench bench, Theme theme, Consumer<BiConsumer<String, Result>> openImage, Consumer<String> say,
             ObservableValue<Boolean> isSeen) {
         this.bench = bench;
         this.theme = theme;
@@ -64,7 +65,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         difference.setTooltip(new Tooltip("Each result minus the first, as signed numbers"));
         difference.selectedProperty().subscribe(isOn -> render());
         more.setOnAction(event -> {
-            List<Result> offered = offered();
+            List<Choice> offered = offered();
             change(results.size(), offered.get(Math.min(offered.size() - 1, results.size())));
         });
         fewer.setOnAction(event -> {
@@ -88,6 +89,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         bench.shownProperty().subscribe(now -> request());
         isSeen.subscribe(seen -> request());
         bench.looking().displayProperty().subscribe(display -> render());
+        bench.looking().colourViewProperty().subscribe(view -> render());
         theme.paletteProperty().subscribe(palette -> render());
         bench.pickedProperty().subscribe(viewport::reveal);
     }
@@ -100,13 +102,13 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     }
 
     /** Everything that the work has, and what was opened to be compared. */
-    private List<Result> offered() {
+    private List<Choice> offered() {
         Project project = bench.project();
-        List<Result> all = new ArrayList<>();
-        all.add(new Result.OfStep(project.branch(), -1));
+        List<Choice> all = new ArrayList<>();
+        all.add(new Choice.OfStep(project.branch(), -1));
         for (String branch : project.branches()) {
             for (int position = 0; position < project.chain(branch).size(); position++) {
-                all.add(new Result.OfStep(branch, position));
+                all.add(new Choice.OfStep(branch, position));
             }
         }
         all.addAll(answers);
@@ -118,7 +120,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         if (!isSeen.getValue() || project == null || bench.shown() == null) {
             return;
         }
-        List<Result> offered = offered();
+        List<Choice> offered = offered();
         boolean isOther = chosenFor == null || !chosenFor.origin().equals(project.origin())
                 || !chosenFor.name().equals(project.name());
         chosenFor = project;
@@ -127,19 +129,19 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
             results = List.of();
         }
         // What is no longer there, such as a deleted step, gives its place up.
-        results = new ArrayList<>(results.stream().filter(result -> !(result instanceof Result.OfStep)
+        results = new ArrayList<>(results.stream().filter(result -> !(result instanceof Choice.OfStep)
                 || offered.contains(result)).toList());
         for (int n = 0; results.size() < Math.min(2, offered.size()) || results.isEmpty(); n++) {
             results.add(offered.get(Math.min(n, offered.size() - 1)));
         }
-        List<Result> wanted = List.copyOf(results);
+        List<Choice> wanted = List.copyOf(results);
         background.start(progress -> ShownComparison.of(project, wanted, progress), made -> {
             shown = made;
             render();
         }, problem -> say.accept(String.valueOf(problem.getMessage())));
     }
 
-    private void change(int place, Result result) {
+    private void change(int place, Choice result) {
         results = new ArrayList<>(results);
         if (place == results.size()) {
             results.add(result);
@@ -151,17 +153,17 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         request();
     }
 
-    private void addAnswer(String name, Image image) {
-        Result.Outside answer = new Result.Outside(name, image);
+    private void addAnswer(String name, Result image) {
+        Choice.Outside answer = new Choice.Outside(name, image);
         answers.add(answer);
         change(results.size() < MOST ? results.size() : MOST - 1, answer);
     }
 
     private void showThreeWays() {
-        Result.OfStep before = new Result.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
-        results = new ArrayList<>(List.of(before, new Result.Tried(Stretch.plain(), "Stretch", before),
-                new Result.Tried(Equalize.share(), "Equalize, share", before),
-                new Result.Tried(Equalize.fromFirst(), "Equalize, from the first", before)));
+        Choice.OfStep before = new Choice.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
+        results = new ArrayList<>(List.of(before, new Choice.Tried(Stretch.plain(), "Stretch", before),
+                new Choice.Tried(Equalize.share(), "Equalize, share", before),
+                new Choice.Tried(Equalize.fromFirst(), "Equalize, from the first", before)));
         sentence.setText(THREE_WAYS);
         sentence.setManaged(true);
         sentence.setVisible(true);
@@ -177,13 +179,13 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
             views.add(new PlaceView(bench, theme, viewport, place + 1, result -> change(place, result)));
         }
         row.getChildren().setAll(views.subList(0, shown.places().size()));
-        List<Frame> frames = shown.places().stream().flatMap(place -> place.image().stream()).map(found -> found.image().frame())
+        List<Frame> frames = shown.places().stream().flatMap(place -> place.seen().stream()).map(Seen::frame)
                 .toList();
         viewport.setImageSize(frames.stream().mapToInt(Frame::rows).max().orElse(1),
                 frames.stream().mapToInt(Frame::columns).max().orElse(1));
-        List<Result> offered = offered();
+        List<Choice> offered = offered();
         for (int n = 0; n < shown.places().size(); n++) {
-            views.get(n).offer(offered, shown.places().get(n).result(), bench.project());
+            views.get(n).offer(offered, shown.places().get(n).choice(), bench.project());
             views.get(n).show(shown.places().get(n), difference.isSelected());
         }
         more.setDisable(results.size() >= MOST);

@@ -12,12 +12,16 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import pixeron.app.bench.counts.HistogramPlot;
+import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.SheetFrame;
+import pixeron.app.sheet.paint.ColourPainter;
+import pixeron.app.sheet.paint.ColourText;
 import pixeron.app.sheet.paint.ImagePainter;
 import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Viewport;
@@ -34,7 +38,7 @@ final class PlaceView extends VBox {
 
     private final Bench bench;
     private final Theme theme;
-    private final ComboBox<Result> choice = new ComboBox<>();
+    private final ComboBox<Choice> choice = new ComboBox<>();
     private final SheetFrame frame;
     private final HistogramPlot plot;
     private final Label measures = new Label();
@@ -42,7 +46,7 @@ final class PlaceView extends VBox {
     private boolean isMapShown;
     private ShownComparison.Place shown;
 
-    PlaceView(Bench bench, Theme theme, Viewport viewport, int number, Consumer<Result> onChoose) {
+    PlaceView(Bench bench, Theme theme, Viewport viewport, int number, Consumer<Choice> onChoose) {
         this.bench = bench;
         this.theme = theme;
         getStyleClass().add("compare-place");
@@ -58,12 +62,12 @@ final class PlaceView extends VBox {
         choice.setTooltip(new Tooltip("Which result stands here"));
         choice.setConverter(new StringConverter<>() {
             @Override
-            public String toString(Result result) {
+            public String toString(Choice result) {
                 return result == null || bench.project() == null ? "" : result.title(bench.project());
             }
 
             @Override
-            public Result fromString(String text) {
+            public Choice fromString(String text) {
                 return null;
             }
         });
@@ -88,20 +92,21 @@ final class PlaceView extends VBox {
     /** A result of another size may have no such pixel. */
     private void showPicked() {
         Pixel picked = bench.pickedProperty().get();
-        boolean isThere = shown == null || shown.image().filter(found -> found.image().contains(picked)).isPresent();
+        boolean isThere = shown == null || shown.seen().filter(found -> found.frame().contains(picked)).isPresent();
         frame.sheet().setPicked(isThere ? picked : null);
         caption();
     }
 
     private void caption() {
         if (shown != null) {
-            frame.setCaption((isMapShown ? "minus the first · " : "") + picked(shown));
+            boolean isChannel = shown.seen().filter(seen -> seen.hasColour() && !isInColour(seen)).isPresent();
+            frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? channel() + " · " : "") + picked(shown));
         }
     }
 
-    void offer(List<Result> results, Result chosen, Project project) {
+    void offer(List<Choice> results, Choice chosen, Project project) {
         isShowing = true;
-        List<Result> all = new ArrayList<>(results);
+        List<Choice> all = new ArrayList<>(results);
         if (!all.contains(chosen)) {
             all.add(chosen);
         }
@@ -115,32 +120,44 @@ final class PlaceView extends VBox {
 
     /** @param isDifference whether the signed differences from the first are shown instead of the values */
     void show(ShownComparison.Place place, boolean isDifference) {
-        boolean isMap = isDifference && place.map().isPresent();
-        Optional<Shown.Described> drawn = isMap ? place.map() : place.image();
-        frame.sheet().setPainter(drawn.map(described -> new ImagePainter(described, look(described, isMap), theme))
-                .orElse(null));
-        frame.setHint(place.image().isPresent() ? "" : place.problem());
-        frame.setSubtitle(place.image().map(described -> pixeron.app.bench.parts.Words.range(described.facts())).orElse(" "));
-        frame.sheet().setFrame(drawn.map(described -> described.image().frame()).orElse(null));
+        isMapShown = isDifference && place.map().isPresent();
+        Optional<Seen> drawn = isMapShown ? place.map() : place.seen();
+        frame.sheet().setPainter(drawn.map(seen -> isInColour(seen) ? new ColourPainter(seen, new ColourText(bench.looking().display(), channel(),
+                List.of(seen)), look(face(seen)), theme) : new ImagePainter(face(seen), look(face(seen)), theme)).orElse(null));
+        frame.setHint(place.seen().isPresent() ? "" : place.problem());
+        frame.setSubtitle(place.seen().map(seen -> isInColour(seen) ? Words.range(seen) : Words.range(face(seen).facts())).orElse(" "));
+        frame.sheet().setFrame(drawn.map(Seen::frame).orElse(null));
         shown = place;
-        isMapShown = isMap;
         showPicked();
-        plot.show(Optional.empty(), place.image().flatMap(Shown.Described::histogram),
+        plot.show(Optional.empty(), place.seen().map(this::face).flatMap(Shown.Described::histogram),
                 new HistogramPlot.Style(1, false, false), Optional.empty());
         measures.setText(place.measures().map(found -> words(found, place)).orElse(place.map().isEmpty()
                 && place.problem().isEmpty() ? "the others are compared with this one" : place.problem()));
     }
 
+    private String channel() {
+        return bench.looking().channelProperty().get();
+    }
+
+    private Shown.Described face(Seen seen) {
+        return seen.face(channel());
+    }
+
+    /** Differences are no picture: of them one channel is shown. */
+    private boolean isInColour(Seen seen) {
+        return seen.hasColour() && bench.looking().isWhole() && !isMapShown;
+    }
+
     private String picked(ShownComparison.Place place) {
         Pixel pixel = bench.pickedProperty().get();
-        return place.image().map(Shown.Described::image).filter(image -> image.contains(pixel))
-                .map(image -> "picked: " + Decimals.working(image.value(pixel))).orElse("");
+        return place.seen().filter(seen -> seen.frame().contains(pixel)).map(seen -> "picked: " + (isInColour(seen)
+                ? Words.values(seen.result(), pixel) : Decimals.working(face(seen).image().value(pixel)))).orElse("");
     }
 
     /** Differences are shown around 0: blue below, ochre above. */
-    private Look look(Shown.Described described, boolean isMap) {
+    private Look look(Shown.Described described) {
         Display display = bench.looking().display();
-        if (!isMap) {
+        if (!isMapShown) {
             return new Look(display, Optional.empty());
         }
         double most = Math.max(1e-9, Math.max(Math.abs(described.facts().smallest().asDouble()),
@@ -154,7 +171,7 @@ final class PlaceView extends VBox {
             return "the same as the first";
         }
         return found.differ() + " of " + (found.agree() + found.differ()) + " pixels changed · largest "
-                + Decimals.approximate(found.maxAbsolute()) + " at " + pixeron.app.bench.parts.Words.place(found.largest(), bench.looking().display()) + "\nMSE "
+                + Decimals.approximate(found.maxAbsolute()) + " at " + Words.place(found.largest(), bench.looking().display()) + "\nMSE "
                 + Decimals.approximate(found.mse()) + " · PSNR " + found.psnr().map(psnr -> String.format(
                         java.util.Locale.ROOT, "%.2f dB", psnr)).orElse("∞");
     }

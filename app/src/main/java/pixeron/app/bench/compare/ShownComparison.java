@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
-import pixeron.app.model.Shown;
+import pixeron.app.model.Seen;
+import pixeron.image.ColourImage;
 import pixeron.image.Comparison;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.step.Progress;
 
@@ -18,42 +20,50 @@ import pixeron.step.Progress;
 record ShownComparison(List<Place> places) {
 
     /**
-     * @param result what was asked for
-     * @param image what it is; empty when there is none
+     * @param choice what was asked for
+     * @param seen what it is; empty when there is none
      * @param map the signed differences from the first; empty for the first itself and where sizes differ
      * @param measures against the first
      * @param problem why there is no image, or none of the measures
      */
-    record Place(Result result, Optional<Shown.Described> image, Optional<Shown.Described> map, Optional<Comparison> measures, String problem) {
+    record Place(Choice choice, Optional<Seen> seen, Optional<Seen> map, Optional<Comparison> measures, String problem) {
     }
 
-    static ShownComparison of(Project project, List<Result> results, Progress progress) {
+    static ShownComparison of(Project project, List<Choice> choices, Progress progress) {
         List<Place> places = new ArrayList<>();
-        Image first = null;
-        for (Result result : results) {
+        Result first = null;
+        for (Choice choice : choices) {
             try {
-                Image image = result.image(project, progress);
-                places.add(place(result, image, first));
-                first = first == null ? image : first;
+                Result result = choice.result(project, progress);
+                places.add(place(choice, result, first));
+                first = first == null ? result : first;
             } catch (PixeronException problem) {
-                places.add(new Place(result, Optional.empty(), Optional.empty(), Optional.empty(),
+                places.add(new Place(choice, Optional.empty(), Optional.empty(), Optional.empty(),
                         problem.getMessage()));
             }
-            progress.report((double) places.size() / results.size());
+            progress.report((double) places.size() / choices.size());
         }
         return new ShownComparison(places);
     }
 
-    private static Place place(Result result, Image image, Image first) {
-        Optional<Shown.Described> described = Optional.of(Shown.Described.of(image));
+    private static Place place(Choice choice, Result result, Result first) {
+        Optional<Seen> seen = Optional.of(Seen.of(result));
         if (first == null) {
-            return new Place(result, described, Optional.empty(), Optional.empty(), "");
+            return new Place(choice, seen, Optional.empty(), Optional.empty(), "");
         }
         try {
-            return new Place(result, described, Optional.of(Shown.Described.of(Comparison.difference(first, image))), Optional.of(Comparison.of(first, image)), "");
-        } catch (PixeronException otherSize) {
-            return new Place(result, described, Optional.empty(), Optional.empty(),
-                    otherSize.getMessage());
+            Comparison measures = Comparison.of(first, result);
+            return new Place(choice, seen, Optional.of(Seen.of(difference(first, result))), Optional.of(measures), "");
+        } catch (PixeronException notAlike) {
+            return new Place(choice, seen, Optional.empty(), Optional.empty(), notAlike.getMessage());
         }
+    }
+
+    /** The signed differences, channel by channel where there is colour. */
+    private static Result difference(Result first, Result other) {
+        if (first instanceof Image one && other instanceof Image two) {
+            return Comparison.difference(one, two);
+        }
+        return ColourImage.of(first.faces().stream().map(face -> Comparison.difference(face.image(), other.face(face.name()).orElseThrow())).toList());
     }
 }

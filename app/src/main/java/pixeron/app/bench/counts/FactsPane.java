@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.look.Storage;
 import pixeron.number.Decimals;
@@ -38,8 +39,8 @@ public final class FactsPane extends ScrollPane {
         }
         List<Optional<Shown.Described>> both = List.of(shown.before(), shown.after());
         table.head(0, "", "");
-        table.head(1, shown.before().isEmpty() ? "" : shown.position() < 0 ? "image" : "before", "role-before");
-        table.head(2, shown.after().isPresent() ? "after" : "", "role-after");
+        table.head(1, shown.before().isEmpty() ? "" : (shown.position() < 0 ? "image" : "before") + channel(shown, shown.seenBefore()), "role-before");
+        table.head(2, shown.after().isPresent() ? "after" + channel(shown, shown.seenAfter()) : "", "role-after");
         row("size", both, d -> d.image().rows() + " × " + d.image().columns());
         row("levels", both, d -> d.image().isLevelImage() ? "0–" + d.image().maximumLevel()
                 : "open, M = " + d.image().maximumLevel());
@@ -53,8 +54,7 @@ public final class FactsPane extends ScrollPane {
         row("distinct", both, d -> Integer.toString(d.facts().distinct()));
         Origin origin = shown.project().origin();
         storage.row("from", origin.file() + " · " + origin.format());
-        storage.row("channels", shown.project().gray().map(gray -> channels(origin) + ", gray by " + gray.rule().word())
-                .orElse(channels(origin)));
+        storage.row("channels", channels(origin));
         origin.notes().forEach(note -> storage.row("", note));
         storage.row("row-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(), ScanOrder.ROWS,
                 WRITTEN_OUT));
@@ -62,6 +62,10 @@ public final class FactsPane extends ScrollPane {
         storage.row("column-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(),
                 ScanOrder.COLUMNS, WRITTEN_OUT));
         storage.row("", "offset = j · " + shown.grid().rows() + " + i");
+    }
+
+    private static String channel(Shown shown, Optional<Seen> seen) {
+        return seen.filter(Seen::hasColour).map(found -> ", " + found.name(shown.channel())).orElse("");
     }
 
     private static String channels(Origin origin) {

@@ -1,8 +1,10 @@
 package pixeron.app.bench.counts;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.IntConsumer;
+import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -12,6 +14,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import pixeron.app.bench.parts.Plot;
 import pixeron.app.model.Search;
+import pixeron.app.theme.ChannelInk;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
@@ -23,6 +26,8 @@ public final class HistogramPlot extends Plot {
     private static final double TOP = 12;
     private static final int LABELS = 4;
     private static final int FEW_BINS = 16;
+    private static final double[] WHOLE_LINE = {};
+    private static final double[] DASHES = {5, 3};
 
     /**
      * How counts are drawn.
@@ -34,8 +39,19 @@ public final class HistogramPlot extends Plot {
     public record Style(int width, boolean isLogarithmic, boolean hasRunning) {
     }
 
+    /**
+     * The counts of one channel.
+     *
+     * @param ink how it is drawn
+     * @param counts its counts
+     */
+    public record Channel(ChannelInk ink, Histogram counts) {
+    }
+
+    private List<Channel> channels = List.of();
     private Optional<Histogram> before = Optional.empty();
     private Optional<Histogram> after = Optional.empty();
+    private final Theme theme;
     private Style style = new Style(1, false, false);
     private Optional<Search> lit = Optional.empty();
     private int pointed = -1;
@@ -46,6 +62,7 @@ public final class HistogramPlot extends Plot {
      */
     public HistogramPlot(Theme theme, IntConsumer onPoint, BiConsumer<Integer, Boolean> onPick) {
         super(theme, "plot", Insets.EMPTY);
+        this.theme = theme;
         setMinSize(0, 0);
         addEventHandler(MouseEvent.MOUSE_MOVED, event -> point(binAt(event.getX()), onPoint));
         addEventHandler(MouseEvent.MOUSE_EXITED, event -> point(-1, onPoint));
@@ -58,8 +75,19 @@ public final class HistogramPlot extends Plot {
     }
 
     public void show(Optional<Histogram> newBefore, Optional<Histogram> newAfter, Style newStyle, Optional<Search> newLit) {
+        channels = List.of();
         before = newBefore;
         after = newAfter;
+        style = newStyle;
+        lit = newLit;
+        paint();
+    }
+
+    /** Shows the counts of channels as lines over one another, each in its own style. */
+    public void show(List<Channel> newChannels, Style newStyle, Optional<Search> newLit) {
+        channels = List.copyOf(newChannels);
+        before = Optional.empty();
+        after = Optional.empty();
         style = newStyle;
         lit = newLit;
         paint();
@@ -74,7 +102,8 @@ public final class HistogramPlot extends Plot {
     }
 
     private int maximum() {
-        return Math.max(before.map(Histogram::maximumLevel).orElse(0), after.map(Histogram::maximumLevel).orElse(0));
+        return Stream.concat(Stream.concat(before.stream(), after.stream()), channels.stream().map(Channel::counts))
+                .mapToInt(Histogram::maximumLevel).max().orElse(0);
     }
 
     private int bins() {
@@ -104,12 +133,15 @@ public final class HistogramPlot extends Plot {
             graphics.fillRect(pointed * slot(), 0, Math.max(1, slot()), tall() - AXIS);
         }
         lit.ifPresent(search -> paintLit(graphics, search, palette));
-        double tallest = Math.max(tallest(before), tallest(after));
+        double tallest = Math.max(Math.max(tallest(before), tallest(after)), channels.stream().mapToDouble(channel ->
+                tallest(Optional.of(channel.counts))).max().orElse(0));
+        channels.forEach(channel -> paintChannel(graphics, channel, tallest));
         before.ifPresent(h -> paintBars(graphics, h, tallest, 0, palette.before()));
         after.ifPresent(h -> paintBars(graphics, h, tallest, 1, palette.after()));
         if (style.hasRunning()) {
-            before.ifPresent(h -> paintRunning(graphics, h, palette.before(), 0));
-            after.ifPresent(h -> paintRunning(graphics, h, palette.after(), 1));
+            channels.forEach(channel -> paintRunning(graphics, channel.counts, channel.ink.color(theme), channel.ink.dashes()));
+            before.ifPresent(h -> paintRunning(graphics, h, palette.before(), WHOLE_LINE));
+            after.ifPresent(h -> paintRunning(graphics, h, palette.after(), DASHES));
         }
         paintAxis(graphics, palette);
     }
@@ -161,8 +193,27 @@ public final class HistogramPlot extends Plot {
         }
     }
 
+    /** A stair from level to level, so that three of them can be told apart where they cross. */
+    private void paintChannel(GraphicsContext graphics, Channel channel, double tallest) {
+        int[] counts = channel.counts.bins(style.width());
+        double[] x = new double[2 * counts.length];
+        double[] y = new double[2 * counts.length];
+        for (int bin = 0; bin < counts.length; bin++) {
+            x[2 * bin] = bin * slot();
+            x[2 * bin + 1] = (bin + 1) * slot();
+            y[2 * bin] = tall() - AXIS - (counts[bin] == 0 ? 0 : Math.max(1, room() * scaled(counts[bin]) / tallest));
+            y[2 * bin + 1] = y[2 * bin];
+        }
+        graphics.setStroke(channel.ink.color(theme));
+        graphics.setLineWidth(1.5);
+        graphics.setLineDashes(channel.ink.dashes());
+        graphics.strokePolyline(x, y, x.length);
+        graphics.setLineDashes(WHOLE_LINE);
+        graphics.setLineWidth(1);
+    }
+
     /** The running count as a stair from 0 to all pixels; that of After is dashed, so that colour is not all. */
-    private void paintRunning(GraphicsContext graphics, Histogram histogram, Color color, int place) {
+    private void paintRunning(GraphicsContext graphics, Histogram histogram, Color color, double[] dashes) {
         int[] counts = histogram.bins(style.width());
         double all = 0;
         for (int count : counts) {
@@ -180,9 +231,9 @@ public final class HistogramPlot extends Plot {
         }
         graphics.setStroke(color);
         graphics.setLineWidth(1.5);
-        graphics.setLineDashes(place == 0 ? null : new double[] {5, 3});
+        graphics.setLineDashes(dashes);
         graphics.strokePolyline(x, y, x.length);
-        graphics.setLineDashes((double[]) null);
+        graphics.setLineDashes(WHOLE_LINE);
         graphics.setLineWidth(1);
     }
 

@@ -1,5 +1,7 @@
 package pixeron.app.bench.counts;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -12,12 +14,17 @@ import javafx.scene.layout.VBox;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Search;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
+import pixeron.app.theme.ChannelInk;
 import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
 
 /** How often each level occurs before and after; picking a bar lights its pixels on all sheets. */
 public final class LevelsPane extends VBox {
+
+    /** Red, green and blue; alpha is no colour, and mostly the same everywhere. */
+    private static final int COLOURS = 3;
 
     private final Bench bench;
     private final HistogramPlot plot;
@@ -25,11 +32,17 @@ public final class LevelsPane extends VBox {
     private final ToggleButton logarithmic = toggle("Log", "Bars as high as the logarithm of 1 + count");
     private final TextField width = new TextField("1");
     private final Label note = new Label(" ");
+    private final HBox sides = new HBox();
+    private final HBox channels = new HBox();
+    private final Theme theme;
     private int pointed = -1;
 
     public LevelsPane(Bench bench, Theme theme) {
         this.bench = bench;
+        this.theme = theme;
         getStyleClass().add("levels");
+        sides.getStyleClass().add("levels-head");
+        channels.getStyleClass().add("levels-head");
         plot = new HistogramPlot(theme, this::point, this::pick);
         VBox.setVgrow(plot, Priority.ALWAYS);
         Label before = new Label("■ before");
@@ -45,7 +58,8 @@ public final class LevelsPane extends VBox {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         // The tab says what it is.
-        HBox head = new HBox(before, after);
+        sides.getChildren().setAll(before, after);
+        HBox head = new HBox(sides, channels);
         note.getStyleClass().add("sheet-hint");
         note.setMinWidth(0);
         Label bars = new Label("levels in a bar");
@@ -62,6 +76,8 @@ public final class LevelsPane extends VBox {
         getChildren().addAll(head, plot, note, foot);
         bench.shownProperty().subscribe(shown -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
+        bench.looking().colourViewProperty().subscribe(view -> render());
+        theme.paletteProperty().subscribe(palette -> render());
     }
 
     private static ToggleButton toggle(String text, String words) {
@@ -83,11 +99,53 @@ public final class LevelsPane extends VBox {
                 : (isAfter ? shown.after() : shown.before()).flatMap(Shown.Described::histogram);
     }
 
+    /** The side whose channels are seen as lines: After, or Before where nothing else has colour; none while one channel is looked at. */
+    private Optional<Seen> inColour() {
+        Shown shown = bench.shown();
+        if (shown == null || !bench.looking().isWhole()) {
+            return Optional.empty();
+        }
+        Optional<Seen> after = shown.seenAfter().filter(seen -> !bench.looking().isAlone());
+        return (after.isPresent() ? after : shown.seenBefore()).filter(Seen::hasColour);
+    }
+
+    private List<HistogramPlot.Channel> channels(Seen seen) {
+        List<HistogramPlot.Channel> all = new ArrayList<>();
+        for (int n = 0; n < Math.min(COLOURS, seen.faces().size()); n++) {
+            ChannelInk ink = ChannelInk.of(seen.names().get(n));
+            seen.faces().get(n).histogram().ifPresent(counts -> all.add(new HistogramPlot.Channel(ink, counts)));
+        }
+        return all;
+    }
+
     private void render() {
         Shown shown = bench.shown();
-        plot.show(histogram(false), histogram(true), new HistogramPlot.Style(width(), logarithmic.isSelected(),
-                running.isSelected()), shown == null ? Optional.empty() : shown.lit().map(Shown.Lit::search));
+        HistogramPlot.Style style = new HistogramPlot.Style(width(), logarithmic.isSelected(), running.isSelected());
+        Optional<Search> lit = shown == null ? Optional.empty() : shown.lit().map(Shown.Lit::search);
+        Optional<Seen> colour = inColour();
+        show(sides, colour.isEmpty());
+        show(channels, colour.isPresent());
+        colour.ifPresentOrElse(seen -> {
+            List<HistogramPlot.Channel> all = channels(seen);
+            channels.getChildren().setAll(all.stream().map(this::legend).toList());
+            boolean isBefore = shown.seenBefore().filter(before -> before == seen).isPresent();
+            Label side = new Label(isBefore && shown.position() >= 0 ? "before" : isBefore ? "" : "after");
+            side.getStyleClass().add(isBefore ? "role-before" : "role-after");
+            channels.getChildren().add(0, side);
+            plot.show(all, style, lit);
+        }, () -> plot.show(histogram(false), histogram(true), style, lit));
         point(pointed);
+    }
+
+    private Label legend(HistogramPlot.Channel channel) {
+        Label label = new Label(channel.ink().words());
+        label.setStyle("-fx-text-fill: " + channel.ink().web(theme) + ";");
+        return label;
+    }
+
+    private static void show(HBox line, boolean isShown) {
+        line.setVisible(isShown);
+        line.setManaged(isShown);
     }
 
     /** Says the counts of the bar under the pointer; without one, what is lit. */
@@ -99,9 +157,9 @@ public final class LevelsPane extends VBox {
         } else if (bin >= 0) {
             int low = bin * width();
             int high = low + width() - 1;
-            note.setText((width() == 1 ? "level " + low : "levels " + low + "–" + high)
-                    + count(false, bin).map(n -> " · before " + n).orElse("")
-                    + count(true, bin).map(n -> " · after " + n).orElse(""));
+            String levels = width() == 1 ? "level " + low : "levels " + low + "–" + high;
+            note.setText(inColour().map(seen -> levels + counts(seen, bin)).orElseGet(() -> levels + count(false, bin).map(n -> " · before " + n).orElse("")
+                    + count(true, bin).map(n -> " · after " + n).orElse("")));
         } else if (shown.lit().isPresent()) {
             note.setText(Words.lit(shown.lit().get()));
         } else {
@@ -112,6 +170,15 @@ public final class LevelsPane extends VBox {
         }
     }
 
+    private String counts(Seen seen, int bin) {
+        StringBuilder words = new StringBuilder();
+        for (HistogramPlot.Channel channel : channels(seen)) {
+            int[] bins = channel.counts().bins(width());
+            words.append(" · ").append(channel.ink().channel()).append(' ').append(bin < bins.length ? bins[bin] : 0);
+        }
+        return words.toString();
+    }
+
     private Optional<Integer> count(boolean isAfter, int bin) {
         return histogram(isAfter).map(histogram -> histogram.bins(width())).filter(bins -> bin < bins.length)
                 .map(bins -> bins[bin]);
@@ -119,7 +186,9 @@ public final class LevelsPane extends VBox {
 
     /** Picking the bar that is lit already puts the light out. */
     private void pick(int bin, boolean isAfter) {
-        Search wanted = new Search.Levels(isAfter, bin * width(), bin * width() + width() - 1);
+        // A line of a channel is that of the side that is seen.
+        boolean isOfAfter = inColour().map(seen -> bench.shown().seenAfter().filter(after -> after == seen).isPresent()).orElse(isAfter);
+        Search wanted = new Search.Levels(isOfAfter, bin * width(), bin * width() + width() - 1);
         boolean isLit = bench.shown().lit().filter(lit -> lit.search().equals(wanted)).isPresent();
         bench.light(isLit ? Optional.empty() : Optional.of(wanted));
     }

@@ -5,7 +5,6 @@ import java.util.Optional;
 import pixeron.app.model.Shown;
 import pixeron.step.Handle;
 import pixeron.step.Mapping;
-import pixeron.step.Operation;
 
 /**
  * The curve of the selected step. Made away from the window's thread.
@@ -17,9 +16,8 @@ import pixeron.step.Operation;
 record ShownCurve(Shown shown, Optional<Mapping> mapping, List<Handle> handles) {
 
     static ShownCurve of(Shown shown) {
-        return shown.explained().orElse(null) instanceof Operation operation
-                ? new ShownCurve(shown, operation.mapping(), operation.handles())
-                : new ShownCurve(shown, Optional.empty(), List.of());
+        return shown.operation().map(operation -> new ShownCurve(shown, operation.mapping(), operation.handles()))
+                .orElseGet(() -> new ShownCurve(shown, Optional.empty(), List.of()));
     }
 
     int maximum() {

@@ -1,16 +1,21 @@
 package pixeron.app.bench.parts;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import pixeron.app.model.Display;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
 import pixeron.byhand.Verdict;
+import pixeron.image.ColourImage;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Step;
@@ -18,15 +23,18 @@ import pixeron.step.Step;
 /** The small texts that several parts of the window need, worded once. */
 public final class Words {
 
+    private static final int COLOURS = 3;
     private static final int LONG_WORD = 16;
 
     private Words() {
     }
 
     /** @return size and levels of an image: {@code 8 × 8 · levels 0–7} */
-    public static String size(Image image) {
-        return image.rows() + " × " + image.columns() + " · "
-                + (image.isLevelImage() ? "levels 0–" + image.maximumLevel() : "open, M = " + image.maximumLevel());
+    public static String size(Result result) {
+        Frame frame = result.frame();
+        boolean hasLevels = result.faces().stream().allMatch(face -> face.image().isLevelImage());
+        return frame.size() + " · " + (result instanceof ColourImage ? "colour, " : "")
+                + (hasLevels ? "levels 0–" + frame.maximumLevel() : "open, M = " + frame.maximumLevel());
     }
 
     public static String range(ImageFacts facts) {
@@ -34,10 +42,19 @@ public final class Words {
                 + " · mean " + oneDecimal(facts.mean());
     }
 
-    /** @return the same for a narrow sheet */
+    /** @return smallest and largest, for a narrow sheet */
     public static String shortRange(ImageFacts facts) {
-        return Decimals.approximate(facts.smallest()) + " to " + Decimals.approximate(facts.largest()) + " · mean "
-                + oneDecimal(facts.mean());
+        return "from " + Decimals.approximate(facts.smallest()) + " to " + Decimals.approximate(facts.largest());
+    }
+
+    /** @return smallest and largest of red, green and blue */
+    public static String range(Seen seen) {
+        List<String> words = new ArrayList<>();
+        for (int n = 0; n < Math.min(COLOURS, seen.faces().size()); n++) {
+            ImageFacts facts = seen.faces().get(n).facts();
+            words.add(seen.names().get(n) + " " + Decimals.approximate(facts.smallest()) + "–" + Decimals.approximate(facts.largest()));
+        }
+        return String.join(" · ", words);
     }
 
     private static String oneDecimal(Value mean) {
@@ -69,15 +86,20 @@ public final class Words {
         return "row " + (pixel.row() + display.first()) + ", column " + (pixel.column() + display.first());
     }
 
-    /** @return the name of a channel of a colour picture, by its place; channels may well be equal */
-    public static String channel(int place) {
-        return List.of("red", "green", "blue", "alpha").get(place);
-    }
-
     /** @return what is lit and how much of it was found */
     public static String lit(Shown.Lit lit) {
         return lit.pixels().map(pixels -> "Lit: " + lit.search().words() + ", " + pixels.count()
                 + (pixels.count() == 1 ? " pixel" : " pixels")).orElse("▲ " + lit.problem());
+    }
+
+    /** @return a word that begins a line */
+    public static String capital(String word) {
+        return word.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + word.substring(1);
+    }
+
+    /** @return the value of a pixel, or those of all its channels */
+    public static String values(Result result, Pixel pixel) {
+        return result.faces().stream().map(face -> Decimals.cell(face.image().value(pixel))).collect(Collectors.joining(" "));
     }
 
     public static Optional<Image> image(Optional<Shown.Described> described) {

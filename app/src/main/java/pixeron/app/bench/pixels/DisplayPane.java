@@ -32,6 +32,7 @@ public final class DisplayPane extends ScrollPane {
     private final TextField high = field("Upper end of the range");
     private final ComboBox<NumberBase> base = box("Numbers", NumberBase::title, List.of(NumberBase.values()));
     private final ComboBox<Integer> first = box("Count rows and columns from", n -> "from " + n, List.of(0, 1));
+    private final ComboBox<Display.Cells> cells = box("Numbers in a cell with colour", Display.Cells::title, List.of(Display.Cells.values()));
     private final CheckBox grid = new CheckBox("lines between cells");
     private final Label problem = new Label();
     private final FindPart find;
@@ -52,7 +53,8 @@ public final class DisplayPane extends ScrollPane {
         row(choices, 1, "Range", new HBox(8, range, ends));
         row(choices, 2, "Numbers", base);
         row(choices, 3, "Count", first);
-        row(choices, 4, "Grid", grid);
+        row(choices, 4, "In colour", cells);
+        row(choices, 5, "Grid", grid);
         problem.getStyleClass().add("parameter-problem");
         Label note = new Label("Only what is seen changes here, never a value.");
         note.getStyleClass().add("sheet-hint");
@@ -92,6 +94,7 @@ public final class DisplayPane extends ScrollPane {
         on(scale, choice -> change(bench.looking().display().with(choice)));
         on(range, choice -> change(choice == Display.Range.OWN ? ownRange() : bench.looking().display().with(choice)));
         on(base, choice -> change(bench.looking().display().with(choice)));
+        on(cells, choice -> change(bench.looking().display().with(choice)));
         on(first, choice -> change(bench.looking().display().withFirst(choice)));
         grid.selectedProperty().subscribe(isOn -> {
             if (!isShowing) {
@@ -148,6 +151,7 @@ public final class DisplayPane extends ScrollPane {
         range.setValue(display.range());
         base.setValue(display.base());
         first.setValue(display.first());
+        cells.setValue(display.cells());
         grid.setSelected(display.hasGrid());
         boolean isOwn = display.range() == Display.Range.OWN;
         low.setVisible(isOwn);

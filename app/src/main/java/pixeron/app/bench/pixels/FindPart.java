@@ -101,7 +101,7 @@ final class FindPart extends VBox {
         try {
             bench.pick(PixelText.parse(place.getText(), X_FIRST.equals(order.getValue()),
                     bench.looking().display().first(),
-                    bench.project().chain().source()));
+                    bench.project().chain().input()));
             problem.setText("");
         } catch (PixeronException nowhere) {
             problem.setText("▲ " + nowhere.getMessage());

@@ -50,13 +50,13 @@ public final class MarkedPane extends ScrollPane {
         words.setWrapText(true);
         Button around = new Button("Mark around the picked pixel");
         around.setOnAction(event -> bench.mark(new Selection.Rectangle(
-                pixeron.image.Area.around(bench.pickedProperty().get(), 3, bench.project().chain().source()))));
+                pixeron.image.Area.around(bench.pickedProperty().get(), 3, bench.project().chain().input()))));
         Button whole = new Button("Mark everything");
         whole.setOnAction(event -> bench.mark(new Selection.Rectangle(
-                pixeron.image.Area.all(bench.project().chain().source()))));
+                pixeron.image.Area.all(bench.project().chain().input()))));
         Button across = new Button("Mark its row as a line");
         across.setOnAction(event -> bench.mark(Selection.line(new Pixel(bench.pickedProperty().get().row(), 0),
-                new Pixel(bench.pickedProperty().get().row(), bench.project().chain().source().columns() - 1))));
+                new Pixel(bench.pickedProperty().get().row(), bench.project().chain().input().frame().columns() - 1))));
         HBox buttons = new HBox(around, whole, across);
         buttons.getStyleClass().add("buttons");
         VBox box = new VBox(words, buttons);

@@ -1,9 +1,9 @@
 package pixeron.app.bench.pixels;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.stream.Stream;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -14,6 +14,7 @@ import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Pointed;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
@@ -59,19 +60,25 @@ public final class PixelPane extends ScrollPane {
         place.setText(Words.place(picked, bench.looking().display()) + "    x " + (picked.column() + first) + ", y "
                 + (picked.row() + first) + "    offset " + picked.row() + "·" + shown.grid().columns() + " + "
                 + picked.column() + " = " + shown.grid().offset(picked));
-        List<Optional<Shown.Described>> columns = shown.channels().isEmpty() ? List.of(shown.before(), shown.after())
-                : Stream.concat(shown.channels().stream().map(Optional::of), Stream.of(shown.after())).toList();
         facts.head(0, "", "");
-        for (int n = 0; n < columns.size(); n++) {
-            boolean isLast = n == columns.size() - 1;
-            facts.head(n + 1, columns.get(n).isEmpty() ? "" : isLast ? "after" : shown.channels().isEmpty() ? "before"
-                    : Words.channel(n), isLast ? "role-after" : "role-before");
-        }
+        List<Optional<Shown.Described>> columns = new ArrayList<>();
+        addColumns(columns, shown.seenBefore(), "before");
+        addColumns(columns, shown.seenAfter(), "after");
         row("decimal", columns, picked, (image, value) -> Decimals.working(value));
         row("hexadecimal", columns, picked, (image, value) -> inBase("0x", NumberBase.HEXADECIMAL, image, value));
         row("binary", columns, picked, (image, value) -> inBase("0b", NumberBase.BINARY, image, value));
         row("share of M", columns, picked, (image, value) -> NumberBase.SHARE.text(value, image.maximumLevel()));
         row("M", columns, picked, (image, value) -> Integer.toString(image.maximumLevel()));
+    }
+
+    /** A column for each face of a side, under its name where there are several. */
+    private void addColumns(List<Optional<Shown.Described>> columns, Optional<Seen> seen, String side) {
+        seen.ifPresent(found -> {
+            for (int n = 0; n < found.faces().size(); n++) {
+                columns.add(Optional.of(found.faces().get(n)));
+                facts.head(columns.size(), found.hasColour() ? found.names().get(n) : side, "role-" + side);
+            }
+        });
     }
 
     private void row(String name, List<Optional<Shown.Described>> columns, Pixel picked,
@@ -83,7 +90,7 @@ public final class PixelPane extends ScrollPane {
 
     /** @return the place in one of the columns' images that belongs to the picked pixel */
     private Optional<Pixel> pixel(Image image, Pixel picked) {
-        boolean isAfter = bench.shown().after().filter(after -> after.image() == image).isPresent();
+        boolean isAfter = bench.shown().seenAfter().filter(after -> after.faces().stream().anyMatch(face -> face.image() == image)).isPresent();
         return Optional.ofNullable(isAfter ? picked : bench.pickedBeforeProperty().get()).filter(image::contains);
     }
 

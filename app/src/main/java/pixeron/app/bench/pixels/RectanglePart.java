@@ -164,7 +164,7 @@ final class RectanglePart extends HBox {
             int first = bench.looking().display().first();
             Area wanted = new Area(n[0] - first, n[1] - first, n[2], n[3]);
             if (!wanted.equals(area)) {
-                bench.mark(new Selection.Rectangle(wanted.requireInside(bench.project().chain().source())));
+                bench.mark(new Selection.Rectangle(wanted.requireInside(bench.project().chain().input())));
             }
         } catch (NumberFormatException noNumber) {
             say.accept("Row, column, height and width are whole numbers.");

@@ -13,13 +13,13 @@ import javafx.scene.layout.VBox;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.WhenSeen;
+import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.app.model.StepState;
 import pixeron.chain.Outcome;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
-import pixeron.number.Decimals;
+import pixeron.image.Result;
 
 /** Pixels that are followed: one row for each, with its value in the image and after every step. */
 public final class WatchList extends ScrollPane {
@@ -82,13 +82,13 @@ public final class WatchList extends ScrollPane {
 
     private List<String> row(Shown shown, Pixel pixel) {
         int first = bench.looking().display().first();
-        Image source = shown.project().chain().source();
+        Result source = shown.project().chain().input();
         List<String> row = new ArrayList<>();
         row.add((pixel.row() + first) + ", " + (pixel.column() + first));
-        row.add(source.contains(pixel) ? Decimals.cell(source.value(pixel)) : "");
+        row.add(source.frame().contains(pixel) ? Words.values(source, pixel) : "");
         for (StepState step : shown.steps()) {
-            row.add(step.after() instanceof Outcome.Done done && done.image().contains(pixel)
-                    ? Decimals.cell(done.image().value(pixel)) : "–");
+            row.add(step.after() instanceof Outcome.Done done && done.result().frame().contains(pixel)
+                    ? Words.values(done.result(), pixel) : "–");
         }
         return row;
     }

@@ -36,8 +36,7 @@ final class AsideSheet {
     }
 
     private Optional<Operation> operation() {
-        return bench.shown() == null ? Optional.empty() : bench.shown().explained().filter(Operation.class::isInstance)
-                .map(Operation.class::cast).filter(operation -> !operation.sheetNames().isEmpty());
+        return bench.shown() == null ? Optional.empty() : bench.shown().operation().filter(operation -> !operation.sheetNames().isEmpty());
     }
 
     private void request() {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -14,34 +15,31 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.walk.WalkSheets;
 import pixeron.app.model.Bench;
-import pixeron.app.model.Display;
 import pixeron.app.model.Pointed;
-import pixeron.app.model.Scale;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Target;
 import pixeron.app.sheet.CellEditing;
 import pixeron.app.sheet.Overview;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.SheetFrame;
-import pixeron.app.sheet.paint.ColourPainter;
-import pixeron.app.sheet.paint.HandPainter;
-import pixeron.app.sheet.paint.ImagePainter;
-import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
-import pixeron.byhand.HandValue;
+import pixeron.byhand.Check;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.make.Drawing;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Step;
+import pixeron.step.key.ChannelsParameter;
 
 /** Before, After and By hand side by side, with one zoom, one scroll and one picked pixel. */
 public final class SheetsPane extends HBox {
@@ -65,12 +63,10 @@ public final class SheetsPane extends HBox {
     }
 
     private static final double KEY_ZOOM = 1.25;
-    /** The role of a channel's sheet is that of Before: it comes from the input. */
-    private static final String CHANNEL_ROLE = "before";
-    private static final List<String> CHANNELS = List.of("Red", "Green", "Blue", "Alpha");
 
     private final Bench bench;
     private final Theme theme;
+    private final SheetPainters painters;
     private final Viewport viewport = new Viewport();
     private final Map<Kind, SheetFrame> frames = new EnumMap<>(Kind.class);
     private final Map<Kind, BooleanProperty> visible = new EnumMap<>(Kind.class);
@@ -88,21 +84,22 @@ public final class SheetsPane extends HBox {
     public SheetsPane(Bench bench, Theme theme, Consumer<String> say) {
         this.bench = bench;
         this.theme = theme;
+        painters = new SheetPainters(bench, theme);
         keys = new SheetKeys(bench);
         ToolBar tools = new ToolBar(bench);
         drags = new SheetDrags(bench, tools::level, say);
         overview = new Overview(viewport, theme);
         getStyleClass().add("sheets");
         for (Kind kind : Kind.values()) {
-            SheetFrame frame = frame(kind.title, kind.role);
+            SheetFrame frame = frame(kind.title, kind.role, () -> kind == Kind.BEFORE);
             frames.put(kind, frame);
             visible.put(kind, new SimpleBooleanProperty(true));
             visible.get(kind).subscribe(isVisible -> showFrames());
         }
         frames.get(Kind.BEFORE).tools().getChildren().add(tools);
         frames.get(Kind.BEFORE).setOverview(overview);
-        new CellEditing(frames.get(Kind.BY_HAND), this::isAnswerable, bench.pickedProperty()::get, this::handText,
-                this::handWriter, next -> goOn(next, bench.shown().grid(), bench::pick));
+        new CellEditing(frames.get(Kind.BY_HAND), this::isAnswerable, bench.pickedProperty()::get, bench.hand()::text,
+                () -> handWriter(say), next -> goOn(next, bench.shown().grid(), bench::pick));
         new CellEditing(frames.get(Kind.BEFORE), () -> bench.isDrawable() && bench.pickedBeforeProperty().get() != null,
                 bench.pickedBeforeProperty()::get,
                 pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
@@ -116,7 +113,7 @@ public final class SheetsPane extends HBox {
         bench.walking().mistakeProperty().subscribe(found -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
         bench.shownProperty().subscribe(shown -> render());
-        bench.looking().channelsApartProperty().subscribe(isApart -> render());
+        bench.looking().colourViewProperty().subscribe(view -> render());
         bench.looking().displayProperty().subscribe(display -> render());
         bench.pickedProperty().subscribe(pixel -> showPicked());
         bench.pickedBeforeProperty().subscribe(pixel -> showPicked());
@@ -134,13 +131,18 @@ public final class SheetsPane extends HBox {
         frames.get(Kind.BY_HAND).tools().getChildren().addAll(tolerance, openTable, marks);
     }
 
-    private SheetFrame frame(String title, String role) {
+    private SheetFrame frame(String title, String role, BooleanSupplier isBefore) {
         Sheet sheet = new Sheet(title, viewport, theme);
-        boolean isBefore = role.equals(CHANNEL_ROLE);
-        sheet.setOnPick(isBefore ? bench::pickBefore : bench::pick);
-        sheet.setOnHover(pixel -> bench.looking().hoverProperty().set(pixel == null ? null : new Pointed(pixel, isBefore)));
+        sheet.setOnPick(pixel -> {
+            if (isBefore.getAsBoolean()) {
+                bench.pickBefore(pixel);
+            } else {
+                bench.pick(pixel);
+            }
+        });
+        sheet.setOnHover(pixel -> bench.looking().hoverProperty().set(pixel == null ? null : new Pointed(pixel, isBefore.getAsBoolean())));
         sheet.setDragFor(drags::begin);
-        sheet.addEventHandler(KeyEvent.KEY_PRESSED, event -> keys.pressed(event, isBefore));
+        sheet.addEventHandler(KeyEvent.KEY_PRESSED, event -> keys.pressed(event, isBefore.getAsBoolean()));
         SheetFrame frame = new SheetFrame(title, role, sheet);
         HBox.setHgrow(frame, Priority.ALWAYS);
         // All sheets share the room evenly, whatever stands on them.
@@ -152,9 +154,14 @@ public final class SheetsPane extends HBox {
 
     /** Most images have no colour, so the sheets of channels are made when the first one has. */
     private void makeChannels() {
-        CHANNELS.forEach(name -> channels.add(frame(name, CHANNEL_ROLE)));
+        for (String name : ChannelsParameter.ALL) {
+            SheetFrame frame = frame(Words.capital(name), Kind.BEFORE.role, () -> painters.apart().filter(SheetPainters.Apart::isAfter).isEmpty());
+            frame.sheet().addEventHandler(MouseEvent.MOUSE_PRESSED, event -> bench.looking().channelProperty().set(name));
+            channels.add(frame);
+        }
         getChildren().removeAll(channels);
-        getChildren().addAll(0, channels);
+        // Behind Before, in front of After.
+        getChildren().addAll(1, channels);
         channels.forEach(frame -> frame.sheet().setMarked(bench.looking().selectionProperty().get()));
     }
 
@@ -205,23 +212,20 @@ public final class SheetsPane extends HBox {
         return frames.get(kind).sheet();
     }
 
-    private boolean areChannelsApart() {
-        return bench.shown() != null && bench.shown().colour().isPresent()
-                && bench.looking().channelsApartProperty().get();
-    }
-
-    /** The channels take the places of the picture in colour and of the values by hand. */
+    /** Channels side by side take the places of what is hidden meanwhile. */
     private void showFrames() {
         if (frames.size() < Kind.values().length || visible.size() < Kind.values().length) {
             return;
         }
-        boolean isApart = areChannelsApart();
-        if (isApart && channels.isEmpty()) {
+        Optional<SheetPainters.Apart> apart = painters.apart();
+        if (apart.isPresent() && channels.isEmpty()) {
             makeChannels();
         }
-        frames.forEach((kind, frame) -> show(frame, isApart ? kind == Kind.AFTER : visible.get(kind).get()));
+        Kind beside = bench.shown() != null && bench.shown().position() < 0 ? Kind.BEFORE : Kind.AFTER;
+        frames.forEach((kind, frame) -> show(frame, apart.isPresent() ? kind == beside : visible.get(kind).get()));
         for (int n = 0; n < channels.size(); n++) {
-            show(channels.get(n), isApart && n < bench.shown().channels().size());
+            int place = n;
+            show(channels.get(n), apart.filter(found -> place < found.names().size()).isPresent());
         }
     }
 
@@ -244,22 +248,19 @@ public final class SheetsPane extends HBox {
         frames.get(Kind.BEFORE).sheet().setFrame(shown.gridBefore());
         frames.get(Kind.AFTER).sheet().setFrame(shown.grid());
         frames.get(Kind.BY_HAND).sheet().setFrame(shown.grid());
-        Look look = Look.of(shown, bench.looking().display());
-        int characters = Math.max(show(frames.get(Kind.BEFORE), shown.before(), look),
-                show(frames.get(Kind.AFTER), mistake().or(aside::sheet).or(shown::after), look));
-        for (int n = 0; n < channels.size(); n++) {
-            show(channels.get(n), n < shown.channels().size() ? Optional.of(shown.channels().get(n))
-                    : Optional.empty(), look);
-        }
-        shown.colour().ifPresent(gray -> {
-            frames.get(Kind.BEFORE).sheet().setPainter(new ColourPainter(gray.picture(), theme));
-            frames.get(Kind.BEFORE).setSubtitle("red, green, blue in each cell");
+        painters.show(frames.get(Kind.BEFORE), shown.seenBefore(), false, Optional.empty());
+        painters.show(frames.get(Kind.AFTER), shown.seenAfter(), true, mistake().or(aside::sheet));
+        painters.apart().ifPresent(apart -> {
+            for (int n = 0; n < apart.names().size(); n++) {
+                SheetFrame frame = channels.get(n);
+                frame.setRole(apart.isAfter() ? Kind.AFTER.role : Kind.BEFORE.role);
+                frame.sheet().setFrame(apart.seen().frame());
+                painters.show(frame, Optional.of(apart.seen().faces().get(n)), apart.isAfter());
+            }
         });
-        boolean isStep = shown.explained().isPresent();
-        frames.get(Kind.BY_HAND).sheet().setPainter(isStep
-                ? new HandPainter(shown.sheet(), shown.check(), theme, characters, areMarksShown(),
-                        shown.following().pixels()) : null);
-        shown.before().or(shown::after).ifPresent(d -> overview.setPainter(new ImagePainter(d, look, theme)));
+        boolean isStep = shown.operation().isPresent();
+        frames.get(Kind.BY_HAND).sheet().setPainter(painters.byHand(areMarksShown()));
+        overview.setPainter(painters.overview());
         openTable.setDisable(!isStep);
         tolerance.setDisable(!isStep);
         describe(shown);
@@ -275,43 +276,33 @@ public final class SheetsPane extends HBox {
         return Optional.ofNullable(bench.walking().mistakeProperty().get());
     }
 
-    private int show(SheetFrame frame, Optional<Shown.Described> described, Look look) {
-        ImagePainter painter = described.map(d -> new ImagePainter(d, look.on(d.image(), frame == frames.get(Kind.AFTER), bench.shown()), theme)).orElse(null);
-        frame.sheet().setPainter(painter);
-        boolean isAroundZero = described.filter(look.display()::isAroundZero).isPresent();
-        // The bar beside it says which values the ends are.
-        frame.setSubtitle(isAroundZero ? "◐ 0 is shown in the middle" : described.map(d ->
-                bench.shown().colour().isPresent() ? Words.shortRange(d.facts()) : Words.range(d.facts())).orElse(" "));
-        boolean isPlain = !isAroundZero && look.display().scale() == Scale.GRAY
-                && look.display().range() == Display.Range.LEVELS;
-        if (described.isEmpty() || isPlain) {
-            frame.bar().hide();
-        } else {
-            frame.bar().show(look.display().scale(), look.display().ends(described.get()));
-        }
-        return painter == null ? 1 : painter.characters();
-    }
-
     private void describe(Shown shown) {
         int position = shown.position();
-        boolean isColour = shown.colour().isPresent();
         SheetFrame before = frames.get(Kind.BEFORE);
         SheetFrame after = frames.get(Kind.AFTER);
         SheetFrame hand = frames.get(Kind.BY_HAND);
-        before.setCaption(isColour ? "colour" : position <= 0 ? "image" : caption(shown, position - 1));
-        after.setCaption(isColour ? "gray by " + shown.colour().get().rule().word()
-                : position < 0 ? "" : mistake().isPresent() ? "▲ in place" : aside.sheet().isPresent() ? "" : caption(shown, position));
-        before.setHint(shown.before().isPresent() || isColour ? ""
+        before.setCaption(painters.apart().isPresent() ? "" : (position <= 0 ? "image" : caption(shown, position - 1)) + channel(shown.seenBefore()));
+        after.setCaption(position < 0 ? "" : mistake().isPresent() ? "▲ in place" : aside.sheet().isPresent() ? ""
+                : caption(shown, position) + channel(shown.seenAfter()));
+        before.setHint(shown.before().isPresent() ? ""
                 : "Nothing comes in: a step before this one cannot be applied.");
         after.setHint(shown.after().isPresent() ? "" : position < 0
                 ? "Add or select a step: its result stands here, number beside number."
                         : "No result. The reason stands at the left, with the step.");
-        boolean isStep = shown.explained().isPresent();
+        boolean isStep = shown.operation().isPresent();
+        boolean isWhole = bench.hand().isWhole();
+        Check check = bench.hand().check();
+        int answers = isWhole ? shown.answers() * shown.seenAfter().orElseThrow().faces().size() : shown.answers();
+        hand.setCaption(isWhole ? "" : channel(shown.seenAfter()).replace(", ", ""));
         hand.setHint(isStep ? "" : position < 0 ? "Select a step: your own values for its result go here."
                 : shown.after().isPresent() ? "The step is off; switch it on to write its values by hand." : " ");
-        hand.setSubtitle(!isStep ? " " : shown.sheet().isEmpty() ? "type, paste a table, or open a file"
-                : areMarksShown() ? Words.counts(shown.check(), shown.answers())
-                : shown.check().filled() + " filled, marks are hidden");
+        hand.setSubtitle(!isStep ? " " : check.filled() == 0 ? isWhole ? "type three numbers, or 0xRRGGBB" : "type, paste a table, or open a file"
+                : areMarksShown() ? Words.counts(check, answers) : check.filled() + " filled, marks are hidden");
+    }
+
+    /** The channel that is looked at, where one is. */
+    private String channel(Optional<Seen> seen) {
+        return seen.filter(found -> found.hasColour() && !bench.looking().isWhole()).map(found -> ", " + found.name(bench.shown().channel())).orElse("");
     }
 
     private static String caption(Shown shown, int position) {
@@ -327,32 +318,31 @@ public final class SheetsPane extends HBox {
         Pixel before = bench.pickedBeforeProperty().get();
         viewport.reveal(after == null ? before : after);
         frames.forEach((kind, frame) -> frame.sheet().setPicked(kind == Kind.BEFORE ? before : after));
-        channels.forEach(frame -> frame.sheet().setPicked(before));
+        boolean isAfter = bench.shown() != null && painters.apart().filter(SheetPainters.Apart::isAfter).isPresent();
+        channels.forEach(frame -> frame.sheet().setPicked(isAfter ? after : before));
     }
 
     /** A result may be smaller than what it is made of; beyond it there is nothing to answer. */
     private boolean isAnswerable() {
-        return bench.shown() != null && !bench.goneProperty().get() && bench.shown().explained()
-                .filter(explained -> explained.contains(bench.pickedProperty().get())).isPresent();
+        return bench.shown() != null && !bench.goneProperty().get() && bench.shown().operation()
+                .filter(operation -> operation.contains(bench.pickedProperty().get())).isPresent();
     }
 
     /** What is typed belongs to the step that was selected when typing began. */
-    private BiConsumer<Pixel, String> handWriter() {
-        Target target = bench.target();
-        return (pixel, text) -> writeByHand(target, pixel, text);
-    }
-
-    private void writeByHand(Target target, Pixel pixel, String text) {
-        boolean isGuess = bench.walking().waitsFor(pixel) && !text.isBlank();
-        bench.editSheet(target, sheet -> sheet.with(pixel, text));
-        if (isGuess) {
-            bench.walking().guessed(text);
-        }
-    }
-
-    private String handText(Pixel pixel) {
-        HandValue value = bench.project().sheet(bench.position()).cells().get(pixel);
-        return value == null ? "" : value.text();
+    private BiConsumer<Pixel, String> handWriter(Consumer<String> say) {
+        Target target = bench.hand().target();
+        return (pixel, text) -> {
+            boolean isGuess = bench.walking().waitsFor(pixel) && !text.isBlank();
+            try {
+                bench.hand().write(target, pixel, text);
+            } catch (PixeronException noSuchCell) {
+                say.accept(noSuchCell.getMessage());
+                return;
+            }
+            if (isGuess) {
+                bench.walking().guessed(text);
+            }
+        };
     }
 
     /** A sample of the image itself; what is no number leaves it as it is. */

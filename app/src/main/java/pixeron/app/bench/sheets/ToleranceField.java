@@ -31,7 +31,7 @@ final class ToleranceField extends TextField {
         setOnAction(event -> take());
         focusedProperty().subscribe(isFocused -> {
             if (isFocused) {
-                target = bench.target();
+                target = bench.hand().target();
             } else {
                 take();
             }
@@ -47,13 +47,13 @@ final class ToleranceField extends TextField {
     }
 
     private void take() {
-        if (bench.shown() == null || target == null || target.equals(Target.IMAGE)) {
+        if (bench.shown() == null || target == null || target.id() == 0) {
             return;
         }
         try {
             String text = getText().replace("±", "").strip();
             Optional<Rational> allowed = text.isEmpty() ? Optional.empty() : Optional.of(Decimals.parse(text));
-            bench.editSheet(target, sheet -> sheet.withTolerance(allowed));
+            bench.hand().edit(target, sheet -> sheet.withTolerance(allowed));
             setProblem("");
         } catch (PixeronException notAllowed) {
             setProblem(notAllowed.getMessage());

@@ -10,7 +10,10 @@ import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.project.Project;
 
@@ -23,7 +26,6 @@ final class ImageSettings extends VBox {
     private final TextField maximum = new TextField();
     private final Label problem = new Label();
     private final Label about = new Label();
-    private final GraySettings gray;
     private boolean isShowing;
 
     ImageSettings(Bench bench) {
@@ -46,29 +48,31 @@ final class ImageSettings extends VBox {
         about.setWrapText(true);
         problem.getStyleClass().add("parameter-problem");
         problem.setWrapText(true);
-        gray = new GraySettings(bench);
         getChildren().addAll(new HBox(name, maximum), about);
     }
 
     void show(Project project) {
-        Image image = project.chain().source();
-        getChildren().remove(gray);
-        project.gray().ifPresent(source -> {
-            gray.show(source);
-            getChildren().add(gray);
-        });
-        maximum.setDisable(project.gray().isPresent());
+        Result input = project.chain().input();
+        maximum.setDisable(input instanceof ColourImage);
         isShowing = true;
-        maximum.setText(Integer.toString(image.maximumLevel()));
+        maximum.setText(Integer.toString(input.frame().maximumLevel()));
         isShowing = false;
         setProblem("");
-        about.setText(Words.size(image) + " · " + project.origin().format() + "\n"
+        boolean isExact = input.faces().stream().allMatch(face -> face.image().isExact());
+        about.setText(Words.size(input) + " · " + project.origin().format() + "\n"
                 + String.join("\n", project.origin().notes())
-                + (image.isExact() ? "" : "\nSome values do not fit as exact fractions and are kept as doubles."));
+                + (input instanceof ColourImage colour ? transparent(colour) : "")
+                + (isExact ? "" : "\nSome values do not fit as exact fractions and are kept as doubles."));
+    }
+
+    private String transparent(ColourImage colour) {
+        return colour.transparentArea().map(area -> "\n" + colour.transparentPixels() + " pixels are not opaque, between "
+                + Words.place(new Pixel(area.row(), area.column()), bench.looking().display()) + " and "
+                + Words.place(area.lastPixel(), bench.looking().display()) + ".").orElse("");
     }
 
     private void take() {
-        if (isShowing || bench.project() == null) {
+        if (isShowing || bench.project() == null || bench.project().chain().input() instanceof ColourImage) {
             return;
         }
         try {

@@ -1,5 +1,6 @@
 package pixeron.app.bench.steps;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.css.PseudoClass;
@@ -16,6 +17,7 @@ import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.kernel.WeightsGrid;
 import pixeron.step.key.Arguments;
+import pixeron.step.key.ChannelsParameter;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.MatrixParameter;
 import pixeron.step.key.Parameter;
@@ -47,7 +49,8 @@ public final class ParameterField<T> extends VBox {
         Label name = new Label(parameter.title());
         name.getStyleClass().add("parameter-name");
         control = parameter instanceof ChoiceParameter choice ? comboBox(choice)
-                : parameter instanceof MatrixParameter ? weights() : textField();
+                : parameter instanceof MatrixParameter ? weights()
+                : parameter instanceof ChannelsParameter channels && !channels.isRequired() ? channels() : textField();
         control.setAccessibleText(parameter.title() + ", " + parameter.range());
         Tooltip.install(control, new Tooltip(parameter.key() + ": " + parameter.range()));
         name.setLabelFor(control);
@@ -79,9 +82,24 @@ public final class ParameterField<T> extends VBox {
         return grid[0];
     }
 
+    private ChannelToggles channels() {
+        ChannelToggles[] toggles = new ChannelToggles[1];
+        toggles[0] = new ChannelToggles(() -> typed(toggles[0].getText()));
+        return toggles[0];
+    }
+
+    /** @param channels that there are to be chosen from; the field hides itself where there are none */
+    void offer(List<String> channels) {
+        ((ChannelToggles) control).offer(channels);
+        setVisible(!channels.isEmpty());
+        setManaged(!channels.isEmpty());
+    }
+
     /** Puts the cursor into the field. */
     public void focus() {
-        if (control instanceof WeightsGrid grid) {
+        if (control instanceof ChannelToggles toggles) {
+            toggles.focusFirst();
+        } else if (control instanceof WeightsGrid grid) {
             grid.focusFirst();
         } else {
             control.requestFocus();
@@ -156,6 +174,8 @@ public final class ParameterField<T> extends VBox {
                 grid.setText(text);
                 setProblem("");
             }
+        } else if (control instanceof ChannelToggles toggles) {
+            toggles.setText(value.map(parameter::print).orElse(""));
         } else if (control instanceof ComboBox<?> box) {
             select(box, value.orElse(null));
         }

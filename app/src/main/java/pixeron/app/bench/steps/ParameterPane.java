@@ -15,10 +15,10 @@ import pixeron.app.bench.kernel.KernelTools;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.folder.OwnKernels;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.chain.Outcome;
 import pixeron.project.Project;
-import pixeron.step.Operation;
 import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.step.catalog.StepLine;
@@ -88,6 +88,7 @@ public final class ParameterPane extends VBox {
             build(link.step());
         }
         fields.forEach(field -> field.show(link.step().arguments()));
+        offerChannels();
         if (link.step().type() instanceof Kernel) {
             kernel.show(link.step());
         }
@@ -101,11 +102,7 @@ public final class ParameterPane extends VBox {
         sentence.setText(step.type().sentence());
         fields.forEach(field -> field.setProblem(""));
         fields.clear();
-        for (Parameter<?> parameter : step.type().parameters()) {
-            if (parameter == StepType.CHANNELS) {
-                // The bench has images; only colour images have channels to choose from.
-                continue;
-            }
+        for (Parameter<?> parameter : channelsFirst(step.type())) {
             // A field is made once: making one costs more time than anything else when a step is selected.
             fields.add(made.computeIfAbsent(parameter, this::field));
         }
@@ -116,6 +113,15 @@ public final class ParameterPane extends VBox {
             getChildren().add(3, kernel);
         }
         getChildren().addAll(spellOut, new HBox(copy));
+    }
+
+    /** Which channels are worked on stands behind the step's own keys, before what is rarely touched. */
+    private static List<Parameter<?>> channelsFirst(StepType type) {
+        List<Parameter<?>> ordered = new ArrayList<>(type.parameters());
+        if (ordered.remove(StepType.CHANNELS)) {
+            ordered.add(type.ownParameters().size(), StepType.CHANNELS);
+        }
+        return ordered;
     }
 
     /** Another step in the place of the selected one; through its line, so that its type is that of the catalog. */
@@ -136,12 +142,20 @@ public final class ParameterPane extends VBox {
                 project -> project.withChain(chain -> chain.replaced(position, changed)));
     }
 
+    /** Only an image with colour has channels to choose from. */
+    private void offerChannels() {
+        Shown shown = bench.shown();
+        List<String> channels = shown == null || shown.position() != bench.position() ? List.of()
+                : shown.seenBefore().filter(Seen::hasColour).map(Seen::names).orElse(List.of());
+        fields.stream().filter(field -> field.parameter() == StepType.CHANNELS).forEach(field -> field.offer(channels));
+    }
+
     /** A step that is right in itself but cannot be applied to its input says so here, where it can be mended. */
     private void showFailure(Shown shown) {
         getChildren().removeAll(failure, note);
-        if (shown != null && shown.explained().orElse(null) instanceof Operation operation
-                && !operation.notes().isEmpty() && bench.position() == shown.position()) {
-            note.setText(String.join("\n", operation.notes()));
+        offerChannels();
+        if (shown != null && !shown.notes().isEmpty() && bench.position() == shown.position()) {
+            note.setText(String.join("\n", shown.notes()));
             getChildren().add(Math.min(2, getChildren().size()), note);
         }
         Optional<Outcome.Failed> failed = shown == null ? Optional.empty() : shown.failure();

@@ -13,7 +13,7 @@ import pixeron.app.bench.parts.Words;
 import pixeron.app.model.StepState;
 import pixeron.byhand.Check;
 import pixeron.chain.Outcome;
-import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.step.Step;
 
@@ -66,7 +66,7 @@ final class StepRow extends HBox {
     void showImage(Project project) {
         title.setText("Image");
         detail.setText(project.origin().file());
-        show(project.chain().source());
+        show(project.chain().input());
         setResult("", false);
         setAccessibleText("Image: " + project.origin().file());
     }
@@ -84,7 +84,7 @@ final class StepRow extends HBox {
     void showOutcome(StepState state, boolean isOpen) {
         if (state.after() instanceof Outcome.Done done) {
             if (isOpen) {
-                show(done.image());
+                show(done.result());
             } else {
                 picture.getChildren().clear();
             }
@@ -114,7 +114,7 @@ final class StepRow extends HBox {
         }
     }
 
-    private void show(Image image) {
+    private void show(Result image) {
         if (picture.getChildren().isEmpty()) {
             picture.getChildren().add(new Thumbnail(image, PICTURE));
         } else {

@@ -14,11 +14,13 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.step.StepType;
 import pixeron.step.catalog.Catalog;
 import pixeron.step.colour.ColourType;
+import pixeron.step.colour.Compose;
 
 /**
  * The button that adds a step. It opens in place into a field that finds steps by a few letters and says what each
@@ -91,8 +93,10 @@ public final class StepSearch extends StackPane {
     }
 
     private void find() {
-        // The bench has images; steps that take a colour image whole have nothing to work on here.
-        list.getItems().setAll(Catalog.search(field.getText()).stream().filter(type -> !(type instanceof ColourType)).toList());
+        // What takes a colour image has nothing to work on where there is none.
+        boolean hasColour = bench.shown() != null && bench.shown().seenAfter().or(bench.shown()::seenBefore).filter(Seen::hasColour).isPresent();
+        list.getItems().setAll(Catalog.search(field.getText()).stream().filter(type -> hasColour || !(type instanceof ColourType)
+                || type instanceof Compose).toList());
         list.getSelectionModel().selectFirst();
         list.scrollTo(0);
         double rows = Math.max(1, Math.min(MOST_ROWS, list.getItems().size()));
@@ -160,8 +164,8 @@ public final class StepSearch extends StackPane {
 
     /** M of what the new step will get: a step such as depth may have changed it. */
     private int maximumLevel() {
-        return bench.shown() == null ? bench.project().chain().source().maximumLevel()
+        return bench.shown() == null ? bench.project().chain().input().frame().maximumLevel()
                 : bench.shown().after().or(() -> bench.shown().before()).map(described -> described.image()
-                        .maximumLevel()).orElse(bench.project().chain().source().maximumLevel());
+                        .maximumLevel()).orElse(bench.project().chain().input().frame().maximumLevel());
     }
 }

@@ -1,22 +1,26 @@
 package pixeron.app.bench.steps;
 
+import java.util.List;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
 import pixeron.app.sheet.paint.Grays;
+import pixeron.image.ColourImage;
+import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.Result;
 
 /** A small square picture of an image. */
 public final class Thumbnail extends ImageView {
 
     private static final int BRIGHTEST = 255;
 
-    private Image shown;
+    private Result shown;
 
     /**
-     * @param image the image
+     * @param image an image, or one with colour
      * @param size side in points
      */
-    public Thumbnail(Image image, int size) {
+    public Thumbnail(Result image, int size) {
         setFitWidth(size);
         setFitHeight(size);
         setSmooth(false);
@@ -24,10 +28,10 @@ public final class Thumbnail extends ImageView {
     }
 
     /** Draws another image, unless it is the one that is shown. */
-    public void show(Image image) {
+    public void show(Result image) {
         if (image != shown) {
             shown = image;
-            setImage(picture(image, (int) getFitWidth()));
+            setImage(image instanceof ColourImage colour ? picture(colour, (int) getFitWidth()) : picture((Image) image, (int) getFitWidth()));
         }
     }
 
@@ -35,7 +39,7 @@ public final class Thumbnail extends ImageView {
     private static WritableImage picture(Image image, int size) {
         int side = 2 * size;
         WritableImage picture = new WritableImage(side, side);
-        int[] offsets = offsets(image, side);
+        int[] offsets = offsets(image.frame(), side);
         // As on the sheets, 0 is in the middle where there are values below it.
         double lowest = 0;
         double reach = 0;
@@ -54,8 +58,27 @@ public final class Thumbnail extends ImageView {
         return picture;
     }
 
+    /** Transparent parts lie on white. */
+    private static WritableImage picture(ColourImage image, int size) {
+        int side = 2 * size;
+        WritableImage picture = new WritableImage(side, side);
+        int[] offsets = offsets(image.frame(), side);
+        for (int n = 0; n < offsets.length; n++) {
+            int offset = offsets[n];
+            if (offset >= 0) {
+                double alpha = image.alpha().map(channel -> Grays.of(channel, offset) / BRIGHTEST).orElse(1.0);
+                int point = 0xFF;
+                for (Image channel : List.of(image.red(), image.green(), image.blue())) {
+                    point = point << 8 | (int) (alpha * Grays.of(channel, offset) + (1 - alpha) * BRIGHTEST + 0.5);
+                }
+                picture.getPixelWriter().setArgb(n % side, n / side, point);
+            }
+        }
+        return picture;
+    }
+
     /** @return the sample for each point, row by row; −1 beside the image */
-    private static int[] offsets(Image image, int side) {
+    private static int[] offsets(Frame image, int side) {
         double span = Math.max(image.rows(), image.columns());
         int[] offsets = new int[side * side];
         for (int n = 0; n < offsets.length; n++) {

@@ -127,7 +127,7 @@ final class RowPane extends VBox {
         viewport.setImageSize(bench.shown().before().get().image().rows(),
                 bench.shown().before().get().image().columns());
         frame.sheet().setPainter(new ImagePainter(bench.shown().before().get(), Look.of(bench.shown(),
-                Display.PLAIN).on(bench.shown().before().get().image(), false, bench.shown()), theme));
+                Display.PLAIN).on(bench.shown().before().get().image().frame(), false, bench.shown()), theme));
         frame.setCaption(bench.shown().lit().flatMap(lit -> lit.pixels().map(pixels -> lit.search().words() + ": "
                 + pixels.count() + " pixels")).orElse("choose a row"));
     }

@@ -27,15 +27,16 @@ record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands
 
     /** @return the tables of what is shown; what a person writes most about stands first */
     static ShownTables of(Shown shown) {
-        if (!(shown.explained().orElse(null) instanceof Operation operation)) {
+        if (shown.operation().isEmpty()) {
             return new ShownTables(shown, List.of(), Map.of(), Map.of(), Map.of());
         }
+        Operation operation = shown.operation().get();
         List<Table> tables = new ArrayList<>(operation.tables());
         // The counts alone stand in the levels table as well.
         if (tables.stream().anyMatch(table -> table.kind().equals(LevelRows.LEVELS))) {
             tables.removeIf(table -> table.kind().equals(LevelRows.HISTOGRAM));
         }
-        Map<String, HandTable> hands = shown.project().tables(shown.position());
+        Map<String, HandTable> hands = shown.project().byHand(shown.position(), shown.face()).tables();
         Map<String, TableCheck> checks = new HashMap<>();
         Map<String, List<TableSlip>> slips = new HashMap<>();
         for (Table table : tables) {

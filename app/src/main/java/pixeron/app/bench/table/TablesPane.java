@@ -289,7 +289,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     private void write(UnaryOperator<HandTable> change) {
         // The step whose table is shown, also where another was selected before the cell was left.
         Shown of = shown.shown();
-        bench.editTable(new Target(of.project().chain().stage(of.position()).link().id()), choice.getValue().name(), change);
+        bench.hand().editTable(new Target(of.project().chain().stage(of.position()).link().id(), of.face(), Optional.empty()), choice.getValue().name(), change);
     }
 
     private void take(CellTable cells) {

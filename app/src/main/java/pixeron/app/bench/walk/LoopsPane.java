@@ -6,6 +6,8 @@ import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -26,6 +28,7 @@ public final class LoopsPane extends ScrollPane {
 
     private final Bench bench;
     private final VBox lines = new VBox();
+    private final HBox choice = new HBox();
     private final FlowPane variables = new FlowPane();
     private final Label hint = new Label("Select a step: what it does for each pixel stands here as loops in plain words.");
     private List<Loop.Row> shown = List.of();
@@ -40,7 +43,15 @@ public final class LoopsPane extends ScrollPane {
         variables.getStyleClass().add("loop-variables");
         hint.getStyleClass().add("sheet-hint");
         hint.setWrapText(true);
-        setContent(new VBox(lines, variables));
+        ToggleButton packed = new ToggleButton("Masks and shifts");
+        packed.getStyleClass().add("quiet");
+        packed.setTooltip(new Tooltip("Loops take packed pixels apart with masks and shifts; switched off, they name the channels"));
+        packed.selectedProperty().bindBidirectional(bench.looking().packedLoopsProperty());
+        bench.looking().packedLoopsProperty().subscribe(isPacked -> seen.request());
+        bench.looking().colourViewProperty().subscribe(view -> seen.request());
+        choice.getChildren().add(packed);
+        choice.getStyleClass().add("loop-choice");
+        setContent(new VBox(choice, lines, variables));
         bench.shownProperty().subscribe(now -> seen.request());
         bench.pickedProperty().subscribe(now -> follow(seen));
         bench.walking().walkProperty().subscribe(now -> follow(seen));
@@ -57,6 +68,9 @@ public final class LoopsPane extends ScrollPane {
 
     private void render() {
         Walking walking = bench.walking();
+        boolean isWhole = bench.shown() != null && bench.shown().hasColour() && bench.shown().operation().isPresent() && bench.looking().isWhole();
+        choice.setVisible(isWhole);
+        choice.setManaged(isWhole);
         Optional<PseudoCode> code = walking.code();
         if (code.isEmpty()) {
             shown = List.of();

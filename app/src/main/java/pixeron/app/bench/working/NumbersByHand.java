@@ -56,7 +56,7 @@ final class NumbersByHand extends FlowPane {
 
     private void show(Shown shown, Operation operation, Pixel pixel) {
         Table wanted = PixelTable.of(operation, pixel);
-        Target shownFor = bench.target();
+        Target shownFor = bench.hand().target();
         if (table != null && (!wanted.name().equals(table.name()) || !shownFor.equals(target))) {
             // A pixel can be picked before the field has lost the keyboard: what was typed belongs to the one before.
             fields.forEach((column, field) -> write(column, field.getText()));
@@ -67,7 +67,7 @@ final class NumbersByHand extends FlowPane {
         if (!List.copyOf(fields.keySet()).equals(table.columns())) {
             build();
         }
-        HandTable hand = shown.project().tables(shown.position()).getOrDefault(table.name(), HandTable.EMPTY);
+        HandTable hand = shown.project().byHand(shown.position(), shown.face()).tables().getOrDefault(table.name(), HandTable.EMPTY);
         TableCheck check = TableCheck.of(hand, table);
         List<TableSlip> slips = TableSlips.find(check, table, operation);
         fields.forEach((column, field) -> {
@@ -140,12 +140,12 @@ final class NumbersByHand extends FlowPane {
             return;
         }
         String name = table.name();
-        String before = bench.project().tables(at.get()).getOrDefault(name, HandTable.EMPTY)
+        String before = bench.project().byHand(at.get(), target.face()).tables().getOrDefault(name, HandTable.EMPTY)
                 .cell(table.key(0), column).map(HandValue::text).orElse("");
         boolean isTyped = !text.equals(known.getOrDefault(column, ""));
         if (isTyped && !before.equals(text.strip())) {
             Place place = new Place(table.key(0), column);
-            bench.editTable(target, name, hand -> hand.with(Map.of(place, text)));
+            bench.hand().editTable(target, name, hand -> hand.with(Map.of(place, text)));
         }
     }
 

@@ -37,6 +37,7 @@ public final class SlipsPane extends ScrollPane {
     private final Bench bench;
     private final Consumer<MiddlePane.View> show;
     private final VBox content = new VBox();
+    private Told told;
 
     /** @param show brings a view into the middle */
     public SlipsPane(Bench bench, Consumer<MiddlePane.View> show) {
@@ -48,8 +49,9 @@ public final class SlipsPane extends ScrollPane {
         setContent(content);
         bench.shownProperty().subscribe(this::render);
         bench.looking().hintsProperty().subscribe(taken -> render(bench.shown()));
+        bench.looking().colourViewProperty().subscribe(view -> render(bench.shown()));
         bench.pickedProperty().subscribe(pixel -> {
-            if (bench.shown() != null && !bench.shown().slips().isEmpty()) {
+            if (bench.shown() != null && !told.slips().isEmpty()) {
                 render(bench.shown());
             }
         });
@@ -60,7 +62,8 @@ public final class SlipsPane extends ScrollPane {
         if (shown == null) {
             return;
         }
-        if (shown.check().filled() > 0) {
+        told = Told.of(bench);
+        if (told.check().filled() > 0) {
             content.getChildren().add(alone());
         }
         if (bench.looking().isAlone()) {
@@ -69,13 +72,15 @@ public final class SlipsPane extends ScrollPane {
         }
         shown.start().filter(start -> start.inTable().isPresent() || start.position() != shown.position()).ifPresent(start ->
                 content.getChildren().add(start(start)));
-        following(shown);
-        shown.slips().forEach(slip -> {
+        if (!bench.hand().isWhole()) {
+            following(shown);
+        }
+        told.slips().forEach(slip -> {
             content.getChildren().add(row(slip));
             workings(shown, slip).ifPresent(content.getChildren()::add);
         });
-        Check check = shown.check();
-        List<CellCheck> wrong = shown.found().wrong();
+        Check check = told.check();
+        List<CellCheck> wrong = told.found().wrong();
         if (check.filled() == 0) {
             add("Write values by hand, and what explains the ones that differ stands here.");
         } else if (check.differing().isEmpty()) {
@@ -104,7 +109,7 @@ public final class SlipsPane extends ScrollPane {
     }
 
     private void hints(Shown shown, int taken) {
-        Check check = shown.check();
+        Check check = told.check();
         List<CellCheck> differing = check.differing();
         add("Marks and results of your cells are covered. Look for what is wrong; a hint is there when you want one.");
         if (taken >= 1) {
@@ -112,17 +117,17 @@ public final class SlipsPane extends ScrollPane {
                     + (differing.size() == 1 ? "differs." : "differ."));
         }
         if (taken >= 2 && !differing.isEmpty()) {
-            add("2. The first is at " + Words.place(differing.get(0).pixel(), bench.looking().display()) + ".");
+            add("2. The first is at " + told.place(differing.get(0).pixel()) + ".");
         }
         if (taken >= 3 && !differing.isEmpty()) {
-            add("3. " + line(shown, differing.get(0).pixel()));
+            add("3. " + line(differing.get(0).pixel()));
         }
     }
 
     /** In which line of the working the person's way parts from the right one. */
-    private static String line(Shown shown, Pixel pixel) {
-        return shown.slips().stream().filter(slip -> slip.pixels().contains(pixel)).findFirst().flatMap(slip ->
-                slip.done().flatMap(done -> shown.explained().map(right -> {
+    private String line(Pixel pixel) {
+        return told.slips().stream().filter(slip -> slip.pixels().contains(pixel)).findFirst().flatMap(slip ->
+                slip.done().flatMap(done -> bench.shown().operation().map(right -> {
                     Working ours = right.explain(pixel);
                     int at = ours.partsAt(done.explain(pixel));
                     String label = at < ours.lines().size() ? ours.lines().get(at).label().strip() : "";
@@ -134,6 +139,7 @@ public final class SlipsPane extends ScrollPane {
     private HBox start(Start start) {
         return card(start.sentence(pixel -> Words.place(pixel, bench.looking().display())), "Go there", () -> {
             bench.select(start.position());
+            start.at().channel().ifPresent(bench.looking()::showChannel);
             start.cell().ifPresent(cell -> bench.pick(cell.pixel()));
             show.accept(start.inTable().isEmpty() ? MiddlePane.View.SHEETS : MiddlePane.View.TABLE);
         }, "wrong");
@@ -211,7 +217,7 @@ public final class SlipsPane extends ScrollPane {
         Button go = new Button(words);
         go.setMinWidth(USE_PREF_SIZE);
         go.setMaxWidth(Double.MAX_VALUE);
-        go.setOnAction(event -> bench.pick(pixel));
+        go.setOnAction(event -> told.goTo(pixel));
         return go;
     }
 
@@ -220,7 +226,7 @@ public final class SlipsPane extends ScrollPane {
         add((cells.size() == 1 ? "One cell is" : cells.size() + " cells are") + " simply wrong; no slip that is known explains "
                 + (cells.size() == 1 ? "it" : "them") + ". The working shows where to look.");
         for (CellCheck cell : cells.subList(0, Math.min(MOST_WRONG, cells.size()))) {
-            Label words = new Label(Words.place(cell.pixel(), bench.looking().display()) + ": " + cell.byHand().text() + " is "
+            Label words = new Label(told.place(cell.pixel()) + ": " + cell.byHand().text() + " is "
                     + cell.distance() + ".");
             words.setMaxWidth(Double.MAX_VALUE);
             HBox.setHgrow(words, Priority.ALWAYS);
@@ -235,7 +241,7 @@ public final class SlipsPane extends ScrollPane {
         Pixel picked = bench.pickedProperty().get();
         Pixel pixel = slip.pixels().contains(picked) ? picked : slip.pixels().get(0);
         try {
-            return slip.done().flatMap(done -> shown.explained().map(right -> {
+            return slip.done().flatMap(done -> bench.shown().operation().map(right -> {
                 Working ours = right.explain(pixel);
                 Working theirs = done.explain(pixel);
                 HBox both = new HBox(card("Right, " + Words.place(pixel, bench.looking().display()), ours, ours.partsAt(theirs)),

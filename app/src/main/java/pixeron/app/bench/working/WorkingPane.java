@@ -1,13 +1,16 @@
 package pixeron.app.bench.working;
 
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -28,15 +31,14 @@ import pixeron.app.bench.parts.WorkingLines;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Walking;
+import pixeron.app.model.Whole;
 import pixeron.app.sheet.paint.HandPainter;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Verdict;
 import pixeron.byhand.parts.WrongPart;
 import pixeron.byhand.slip.search.Explanation;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
-import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.step.Explained;
 import pixeron.step.table.PixelTable;
@@ -51,6 +53,9 @@ public final class WorkingPane extends BorderPane {
 
     /** Characters on one line of a working before it goes on below. */
     private static final int LINE_LENGTH = 64;
+
+    private static final int DENSE_FROM = 60;
+    private static final PseudoClass DENSE = PseudoClass.getPseudoClass("dense");
 
     private final Bench bench;
     private final Theme theme;
@@ -99,6 +104,7 @@ public final class WorkingPane extends BorderPane {
         bench.walking().walkProperty().subscribe(walk -> renderWalked());
         bench.walking().playingProperty().subscribe(isOn -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
+        bench.looking().colourViewProperty().subscribe(view -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
         theme.paletteProperty().subscribe(palette -> render());
         walkHere.getStyleClass().add("quiet");
@@ -149,7 +155,7 @@ public final class WorkingPane extends BorderPane {
         hasWorking.set(working != null);
         // Not while results are covered, nor while a walk is on, which has numbers enough.
         if (shown != null) {
-            numbers.show(shown, bench.pickedProperty().get(), working != null && bench.walking().walk() == null);
+            numbers.show(shown, bench.pickedProperty().get(), working != null && bench.walking().walk() == null && !bench.hand().isWhole());
         }
         callout.setVisible(!callout.getChildren().isEmpty());
         callout.setManaged(callout.isVisible());
@@ -161,7 +167,7 @@ public final class WorkingPane extends BorderPane {
             hint.setText("Covered while you look for the mistake alone; hints are in the tab Slips.");
             lines.add(hint, 0, 0, 2, 1);
         } else if (walking.isSeen(picked)) {
-            working = withPacked(explained.explain(picked), shown, picked);
+            working = explained.explain(picked);
             show(working.lines());
             if (walking.mistakeProperty().get() == null) {
                 showCallout(shown, picked);
@@ -185,24 +191,16 @@ public final class WorkingPane extends BorderPane {
             cells.show(rows);
         }
         body.setGrids(!rows.isEmpty());
+        // Bits stand under bits: a line of them must not break.
+        lines.pseudoClassStateChanged(DENSE, shown.stream().anyMatch(line -> !line.isCells() && line.text().length() >= DENSE_FROM));
         WorkingLines.show(shown, lines, LINE_LENGTH, theme);
     }
 
-    /** Below the working of gray stands how the channels are packed into one number, where they have eight bits. */
-    private static Working withPacked(Working gray, Shown shown, Pixel picked) {
-        if (shown.colour().isEmpty() || shown.grid().maximumLevel() != Image.BYTE_MAXIMUM) {
-            return gray;
-        }
-        List<Line> lines = new ArrayList<>(gray.lines());
-        lines.addAll(PackedPixel.of(shown.colour().get().picture(), picked).lines());
-        return new Working(gray.title(), lines, gray.exact(), gray.result());
-    }
-
     private void showHint(Shown shown) {
-        hint.setText(shown.explained().isPresent() ? "This pixel of Before went nowhere: no pixel of the result stands for it."
+        hint.setText(shown.operation().isPresent() ? "This pixel of Before went nowhere: no pixel of the result stands for it."
                 : shown.position() < 0
-                ? "This is the image itself: type into a cell of Before to change its value. Add or select a step,"
-                + " and the working of the picked pixel stands here."
+                ? (bench.isDrawable() ? "This is the image itself: type into a cell of Before to change its value."
+                        : "This is the image itself, in colour.") + " Add or select a step, and the working of the picked pixel stands here."
                 : shown.failure().isPresent()
                         ? "The step has no result, so there is nothing to work out. The reason stands at the left."
                 : "The step is off and passes its input on.");
@@ -210,23 +208,54 @@ public final class WorkingPane extends BorderPane {
     }
 
     private void showCallout(Shown shown, Pixel picked) {
-        Optional<CellCheck> cell = shown.check().cells().stream().filter(c -> c.pixel().equals(picked)).findFirst();
-        cell.ifPresent(check -> {
+        if (bench.hand().isWhole()) {
+            shown.whole().ifPresent(whole -> showWhole(whole, picked));
+            return;
+        }
+        shown.check().cells().stream().filter(c -> c.pixel().equals(picked)).findFirst().ifPresent(check -> {
             boolean isFollowing = shown.following().pixels().contains(picked);
-            boolean isRight = check.state() == Verdict.AGREES || isFollowing;
-            callout.getStyleClass().removeAll("right", "wrong");
-            callout.getStyleClass().add(isRight ? "right" : "wrong");
-            Label mark = new Label(isFollowing ? "↳" : mark(check));
-            mark.getStyleClass().add("callout-mark");
-            mark.setMinWidth(Region.USE_PREF_SIZE);
-            Label words = new Label(isFollowing
+            callout(check, isFollowing, isFollowing
                     ? "You wrote " + check.byHand().text() + ". Right, given " + given(shown, picked) + "."
                     : words(check, shown.slips()) + wrongPart(check, shown));
-            words.setWrapText(true);
-            words.getStyleClass().add("callout-words");
-            HBox.setHgrow(words, Priority.ALWAYS);
-            callout.getChildren().setAll(mark, words);
         });
+    }
+
+    private void callout(CellCheck check, boolean isFollowing, String text) {
+        boolean isRight = check.state() == Verdict.AGREES || isFollowing;
+        callout.getStyleClass().removeAll("right", "wrong");
+        callout.getStyleClass().add(isRight ? "right" : "wrong");
+        Label mark = new Label(isFollowing ? "↳" : mark(check));
+        mark.getStyleClass().add("callout-mark");
+        mark.setMinWidth(Region.USE_PREF_SIZE);
+        Label words = new Label(text);
+        words.setWrapText(true);
+        words.getStyleClass().add("callout-words");
+        HBox.setHgrow(words, Priority.ALWAYS);
+        callout.getChildren().setAll(mark, words);
+    }
+
+    /** Of a pixel with colour every channel that is wrong is named, and what explains the first of them. */
+    private void showWhole(Whole whole, Pixel picked) {
+        Map<String, CellCheck> written = whole.work().at(picked);
+        if (written.isEmpty()) {
+            return;
+        }
+        Map<String, CellCheck> wrong = new LinkedHashMap<>(written);
+        wrong.values().removeIf(cell -> cell.state() == Verdict.AGREES || whole.work().following().contains(cell.pixel()));
+        if (wrong.isEmpty()) {
+            CellCheck first = written.values().iterator().next();
+            boolean isFollowing = written.values().stream().anyMatch(cell -> cell.state() != Verdict.AGREES);
+            callout(first, isFollowing, "You wrote " + listed(written) + ". " + (isFollowing ? "Right, given your values of the step before."
+                    : "That agrees."));
+            return;
+        }
+        CellCheck first = wrong.values().iterator().next();
+        String reason = words(first, whole.found().slips());
+        callout(first, false, "You wrote " + listed(wrong) + "." + reason.substring(reason.indexOf(". ") + 1));
+    }
+
+    private static String listed(Map<String, CellCheck> cells) {
+        return cells.entrySet().stream().map(cell -> cell.getKey() + " " + cell.getValue().byHand().text()).collect(Collectors.joining(", "));
     }
 
     private static String given(Shown shown, Pixel picked) {

@@ -25,9 +25,7 @@ import pixeron.number.Decimals;
  */
 public final class HandPainter implements Painter {
 
-    private static final double GRID_FROM = 8;
     private static final double MARKS_FROM = 14;
-    private static final double WORDS_FROM = 30;
 
     private final HandSheet sheet;
     private final Map<Pixel, CellCheck> checks = new HashMap<>();
@@ -56,17 +54,7 @@ public final class HandPainter implements Painter {
     @Override
     public void paint(GraphicsContext graphics, Extent extent) {
         Palette palette = theme.palette();
-        double right = extent.x(extent.columns());
-        double bottom = extent.y(extent.rows());
-        graphics.setFill(palette.panel());
-        graphics.fillRect(Math.max(0, extent.x(0)), Math.max(0, extent.y(0)), right, bottom);
-        if (extent.cell() >= GRID_FROM) {
-            Lines.paint(graphics, extent, palette.line());
-        } else {
-            graphics.setStroke(palette.line());
-            graphics.strokeRect(extent.x(0) + 0.5, extent.y(0) + 0.5, right - extent.x(0) - 1,
-                    bottom - extent.y(0) - 1);
-        }
+        Lines.paintPaper(graphics, extent, palette.panel(), palette.line());
         Font font = NumberFont.fitting(extent.cell(), characters, theme.scale());
         sheet.cells().forEach((pixel, value) -> {
             if (pixel.row() >= extent.firstRow() && pixel.row() <= extent.lastRow()
@@ -84,20 +72,20 @@ public final class HandPainter implements Painter {
         double x = Math.floor(extent.x(pixel.column()));
         double y = Math.floor(extent.y(pixel.row()));
         double side = extent.cell();
-        if (isWrong || side < GRID_FROM) {
-            graphics.setFill(side >= GRID_FROM ? palette.differGround()
+        if (isWrong || side < Lines.SQUARES_FROM) {
+            graphics.setFill(side >= Lines.SQUARES_FROM ? palette.differGround()
                     : isWrong ? palette.differ() : check == null ? palette.byHand() : palette.agree());
             graphics.fillRect(x + 1, y + 1, Math.max(1, side - 1), Math.max(1, side - 1));
         }
         if (font != null) {
             graphics.setFill(isWrong ? palette.differ() : palette.byHand());
             paintNumber(graphics, value.text(), font, x, y, side);
-        } else if (side >= GRID_FROM && check == null) {
+        } else if (side >= Lines.SQUARES_FROM && check == null) {
             graphics.setFill(palette.byHand());
             graphics.fillOval(x + side / 2 - 1.5, y + side / 2 - 1.5, 3, 3);
         }
         if (check != null && side >= MARKS_FROM) {
-            paintMark(graphics, check, x, y, side, font != null);
+            new HandMarks(graphics, palette).paint(check, isFollowing, font != null ? HandMarks.Place.corner(x, y, side) : HandMarks.Place.middle(x, y, side));
         }
     }
 
@@ -109,58 +97,6 @@ public final class HandPainter implements Painter {
         // Below the marks in the corner; a long expression is cut, the line below the sheets has all of it.
         graphics.fillText(text.length() <= room ? text : text.substring(0, Math.max(0, room - 1)) + "…",
                 x + side / 2, y + side * 0.56);
-    }
-
-    private void paintMark(GraphicsContext graphics, CellCheck check, double x, double y, double side,
-            boolean isCorner) {
-        Palette palette = theme.palette();
-        if (following.contains(check.pixel())) {
-            graphics.setFill(palette.byHand());
-            paintSign(graphics, "↳", isCorner ? x + side - 4 : x + side / 2 + side / 5, isCorner ? y + 4 : y + side / 2 - side / 5,
-                    isCorner ? Math.min(7, side / 5) : side / 2.5);
-            return;
-        }
-        boolean isAgreeing = check.state() == Verdict.AGREES;
-        graphics.setFill(isAgreeing ? palette.agree() : palette.differ());
-        graphics.setStroke(isAgreeing ? palette.agree() : palette.differ());
-        double size = isCorner ? Math.min(7, side / 5) : side / 2.5;
-        double right = isCorner ? x + side - 4 : x + side / 2 + size / 2;
-        double top = isCorner ? y + 4 : y + side / 2 - size / 2;
-        switch (check.state()) {
-            case AGREES -> {
-                graphics.strokeLine(right - size, top + size * 0.55, right - size * 0.6, top + size * 0.95);
-                graphics.strokeLine(right - size * 0.6, top + size * 0.95, right, top + size * 0.1);
-            }
-            case DIFFERS -> paintTriangle(graphics, check, right, top, size, side >= WORDS_FROM && isCorner);
-            case NOT_ROUNDED -> paintSign(graphics, "≈", right, top, size);
-            case NOT_UNDERSTOOD -> paintSign(graphics, "?", right, top, size);
-        }
-    }
-
-    private static void paintSign(GraphicsContext graphics, String sign, double right, double top, double size) {
-        graphics.setFont(NumberFont.of(Math.floor(size * 1.7)));
-        graphics.setTextAlign(TextAlignment.RIGHT);
-        graphics.setTextBaseline(VPos.CENTER);
-        graphics.fillText(sign, right + 1, top + size / 2);
-    }
-
-    /** Up when the person's value is too large, down when it is too small, with how much. */
-    private static void paintTriangle(GraphicsContext graphics, CellCheck check, double right, double top, double size,
-            boolean isNumbered) {
-        String amount = isNumbered ? Decimals.approximate(check.difference().orElseThrow().absolute()) : "";
-        amount = amount.length() > 4 ? "" : amount;
-        double digits = amount.length() * 5.4;
-        double end = right - digits;
-        boolean isUp = check.difference().orElseThrow().signum() > 0;
-        double base = isUp ? top + size : top;
-        double tip = isUp ? top : top + size;
-        graphics.fillPolygon(new double[] {end - size, end, end - size / 2}, new double[] {base, base, tip}, 3);
-        if (!amount.isEmpty()) {
-            graphics.setFont(NumberFont.of(9));
-            graphics.setTextAlign(TextAlignment.RIGHT);
-            graphics.setTextBaseline(VPos.CENTER);
-            graphics.fillText(amount, right, top + size / 2);
-        }
     }
 
     @Override

@@ -2,7 +2,6 @@ package pixeron.app.sheet.paint;
 
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import pixeron.app.model.Shown;
@@ -38,7 +37,7 @@ public final class ImagePainter implements Painter {
         this.look = look;
         this.theme = theme;
         this.tones = new Tones(described, look.display());
-        this.picture = new Picture(described, tones, look);
+        this.picture = new GrayPicture(described, tones);
         boolean isDecimal = look.display().base() == NumberBase.DECIMAL;
         this.characters = Math.max(Math.max(length(described.facts().smallest()), length(described.facts().largest())),
                 image.isLevelImage() || !isDecimal ? 1 : 4);
@@ -61,7 +60,7 @@ public final class ImagePainter implements Painter {
     public void paint(GraphicsContext graphics, Extent extent) {
         Font font = NumberFont.fitting(extent.cell(), characters, theme.scale());
         if (font == null) {
-            picture.paint(graphics, extent, theme.palette().panel(), theme.palette().picked());
+            picture.paint(graphics, extent, look.lit(), theme.palette().panel(), theme.palette().picked());
         } else {
             paintCells(graphics, extent, font);
         }
@@ -89,24 +88,13 @@ public final class ImagePainter implements Painter {
                 double width = Math.floor(extent.x(j + 1)) - x;
                 graphics.setFill(tones.fill(place));
                 graphics.fillRect(x, y, width, height);
-                paintLit(graphics, n, x, y, width, height);
+                if (look.isLit(n)) {
+                    Lines.paintLit(graphics, theme.palette().picked(), x, y, width, height);
+                }
                 graphics.setFill(tones.ink(place));
                 graphics.fillText(isPlain ? Integer.toString(image.level(n)) : text(image.value(n)), x + side / 2,
                         y + side / 2);
             }
-        }
-    }
-
-    /** A lit cell has a frame inside, so that its colour and number stay. */
-    private void paintLit(GraphicsContext graphics, int offset, double x, double y, double width, double height) {
-        if (look.lit().isPresent() && look.lit().get().contains(offset)) {
-            graphics.setStroke(Color.BLACK);
-            graphics.setLineWidth(1);
-            graphics.strokeRect(x + 1.5, y + 1.5, width - 3, height - 3);
-            graphics.setStroke(theme.palette().picked());
-            graphics.setLineWidth(2);
-            graphics.strokeRect(x + 3, y + 3, width - 6, height - 6);
-            graphics.setLineWidth(1);
         }
     }
 

@@ -3,8 +3,11 @@ package pixeron.app.sheet.paint;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 
-/** The lines between cells. Drawn as thin rectangles on whole points, which costs a fraction of stroked lines. */
+/** The lines between cells and around lit ones. The former are drawn as thin rectangles on whole points, which costs a fraction of stroked lines. */
 final class Lines {
+
+    /** Side of a cell from which lines between cells do not hide them. */
+    static final double SQUARES_FROM = 8;
 
     private Lines() {
     }
@@ -21,6 +24,32 @@ final class Lines {
         for (int j = extent.firstColumn(); j <= extent.lastColumn() + 1; j++) {
             graphics.fillRect(edge(extent.x(j), right), top, 1, bottom - top);
         }
+    }
+
+    /** Squared paper to write on; where the squares are too small only its edge. */
+    static void paintPaper(GraphicsContext graphics, Extent extent, Color paper, Color line) {
+        double right = extent.x(extent.columns());
+        double bottom = extent.y(extent.rows());
+        graphics.setFill(paper);
+        graphics.fillRect(Math.max(0, extent.x(0)), Math.max(0, extent.y(0)), right, bottom);
+        if (extent.cell() >= SQUARES_FROM) {
+            paint(graphics, extent, line);
+        } else {
+            graphics.setStroke(line);
+            graphics.strokeRect(extent.x(0) + 0.5, extent.y(0) + 0.5, right - extent.x(0) - 1,
+                    bottom - extent.y(0) - 1);
+        }
+    }
+
+    /** A lit cell has a frame inside, so that its colour and number stay. */
+    static void paintLit(GraphicsContext graphics, Color lit, double x, double y, double width, double height) {
+        graphics.setStroke(Color.BLACK);
+        graphics.setLineWidth(1);
+        graphics.strokeRect(x + 1.5, y + 1.5, width - 3, height - 3);
+        graphics.setStroke(lit);
+        graphics.setLineWidth(2);
+        graphics.strokeRect(x + 3, y + 3, width - 6, height - 6);
+        graphics.setLineWidth(1);
     }
 
     /** The last line stays inside the sheet. */

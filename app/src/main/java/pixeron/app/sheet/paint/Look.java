@@ -3,6 +3,7 @@ package pixeron.app.sheet.paint;
 import java.util.Optional;
 import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.look.PixelSet;
 
@@ -15,10 +16,15 @@ import pixeron.look.PixelSet;
 public record Look(Display display, Optional<PixelSet> lit) {
 
     /** @return this with the lit pixels of Before or of After, where they belong to an image of this size */
-    public Look on(Image image, boolean isAfter, Shown shown) {
+    public Look on(Frame frame, boolean isAfter, Shown shown) {
         Optional<Image> found = (isAfter ? shown.after() : shown.before()).or(shown::after).map(Shown.Described::image);
-        return new Look(display, shown.lit().filter(lit -> found.filter(same -> same.frame().isSized(image.frame())).isPresent())
+        return new Look(display, shown.lit().filter(lit -> found.filter(same -> same.frame().isSized(frame)).isPresent())
                 .flatMap(isAfter ? Shown.Lit::after : Shown.Lit::before));
+    }
+
+    /** @return whether the pixel at a row-major offset is lit */
+    boolean isLit(int offset) {
+        return lit.isPresent() && lit.get().contains(offset);
     }
 
     /** @return the look of what is shown */

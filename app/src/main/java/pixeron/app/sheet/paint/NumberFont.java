@@ -29,12 +29,6 @@ public final class NumberFont {
         return size < SMALLEST ? null : of(size);
     }
 
-    /** @return whether so many lines of numbers fit into a cell, one under the other */
-    static boolean isRoomFor(double cell, int characters, int lines) {
-        double size = Math.floor(cell / (lines + 0.4));
-        return size >= SMALLEST && characters * DIGIT * size <= cell - 2;
-    }
-
     public static Font of(double size) {
         return FONTS.computeIfAbsent(size, s -> Font.font(Theme.NUMBERS, s));
     }

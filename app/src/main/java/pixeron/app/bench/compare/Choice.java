@@ -2,20 +2,21 @@ package pixeron.app.bench.compare;
 
 import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
-import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.step.Progress;
 import pixeron.step.Step;
+import pixeron.step.colour.Binding;
 
 /** What can stand in a place of the comparison. */
-sealed interface Result {
+sealed interface Choice {
 
     /**
      * @param project the work
-     * @return the image
+     * @return the result, an image or one with colour
      * @throws pixeron.PixeronException if there is none
      */
-    Image image(Project project, Progress progress);
+    Result result(Project project, Progress progress);
 
     /** @return its name in the list of what can be chosen */
     String title(Project project);
@@ -26,19 +27,19 @@ sealed interface Result {
      * @param branch the branch
      * @param position of the step, −1 for the image itself
      */
-    record OfStep(String branch, int position) implements Result {
+    record OfStep(String branch, int position) implements Choice {
 
         @Override
-        public Image image(Project project, Progress progress) {
+        public Result result(Project project, Progress progress) {
             Chain chain = project.chain(branch);
             if (position < 0) {
-                return chain.source();
+                return chain.input();
             }
             Outcome outcome = chain.stage(position).after(progress);
             if (outcome instanceof Outcome.Failed failed) {
                 throw pixeron.PixeronException.of("%s", failed.message());
             }
-            return outcome.image();
+            return outcome.required();
         }
 
         @Override
@@ -55,11 +56,11 @@ sealed interface Result {
      * @param title its name
      * @param before the selected step's input: its branch and the position before it
      */
-    record Tried(Step step, String title, OfStep before) implements Result {
+    record Tried(Step step, String title, OfStep before) implements Choice {
 
         @Override
-        public Image image(Project project, Progress progress) {
-            return step.bind(before.image(project, progress)).result(progress);
+        public Result result(Project project, Progress progress) {
+            return Binding.of(step, before.result(project, progress)).result(progress);
         }
 
         @Override
@@ -74,10 +75,10 @@ sealed interface Result {
      * @param name its file
      * @param answer what it holds
      */
-    record Outside(String name, Image answer) implements Result {
+    record Outside(String name, Result answer) implements Choice {
 
         @Override
-        public Image image(Project project, Progress progress) {
+        public Result result(Project project, Progress progress) {
             return answer;
         }
 

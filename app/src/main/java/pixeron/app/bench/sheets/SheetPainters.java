@@ -1,0 +1,130 @@
+package pixeron.app.bench.sheets;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import pixeron.app.bench.parts.Words;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Display;
+import pixeron.app.model.Scale;
+import pixeron.app.model.Seen;
+import pixeron.app.model.Shown;
+import pixeron.app.sheet.SheetFrame;
+import pixeron.app.sheet.paint.ColourHandPainter;
+import pixeron.app.sheet.paint.ColourPainter;
+import pixeron.app.sheet.paint.ColourText;
+import pixeron.app.sheet.paint.HandPainter;
+import pixeron.app.sheet.paint.ImagePainter;
+import pixeron.app.sheet.paint.Look;
+import pixeron.app.sheet.paint.Painter;
+import pixeron.app.theme.Theme;
+
+/** What is drawn on the sheets: an image, a picture in colour, or one channel of it, as the person looks at it. */
+final class SheetPainters {
+
+    private final Bench bench;
+    private final Theme theme;
+
+    SheetPainters(Bench bench, Theme theme) {
+        this.bench = bench;
+        this.theme = theme;
+    }
+
+    private Look look() {
+        return Look.of(bench.shown(), bench.looking().display());
+    }
+
+    private ColourText text() {
+        Shown shown = bench.shown();
+        return new ColourText(bench.looking().display(), shown.channel(), Stream.concat(shown.seenBefore().stream(), shown.seenAfter().stream())
+                .filter(Seen::hasColour).toList());
+    }
+
+    /**
+     * Shows a side of the step.
+     *
+     * @param isAfter whether it is After
+     * @param instead what stands in its place, if anything does
+     */
+    void show(SheetFrame frame, Optional<Seen> seen, boolean isAfter, Optional<Shown.Described> instead) {
+        boolean isColour = seen.filter(Seen::hasColour).isPresent() && bench.looking().isWhole() && instead.isEmpty();
+        if (isColour) {
+            frame.sheet().setPainter(colour(seen.get(), isAfter));
+            // The channels beside it tell their own.
+            frame.setSubtitle(apart().isPresent() ? " " : Words.range(seen.get()));
+            frame.bar().hide();
+        } else {
+            show(frame, instead.or(() -> seen.map(found -> found.face(bench.shown().channel()))), isAfter);
+        }
+    }
+
+    private Painter colour(Seen seen, boolean isAfter) {
+        return new ColourPainter(seen, text(), look().on(seen.frame(), isAfter, bench.shown()), theme);
+    }
+
+    /** Shows one image. */
+    void show(SheetFrame frame, Optional<Shown.Described> described, boolean isAfter) {
+        Display display = bench.looking().display();
+        frame.sheet().setPainter(described.map(found -> new ImagePainter(found, look().on(found.image().frame(), isAfter, bench.shown()), theme))
+                .orElse(null));
+        boolean isAroundZero = described.filter(display::isAroundZero).isPresent();
+        // The bar beside it says which values the ends are.
+        frame.setSubtitle(isAroundZero ? "◐ 0 is shown in the middle" : described.map(found -> apart().isPresent()
+                ? Words.shortRange(found.facts()) : Words.range(found.facts())).orElse(" "));
+        boolean isPlain = !isAroundZero && display.scale() == Scale.GRAY && display.range() == Display.Range.LEVELS;
+        if (described.isEmpty() || isPlain) {
+            frame.bar().hide();
+        } else {
+            frame.bar().show(display.scale(), display.ends(described.get()));
+        }
+    }
+
+    /** @return what is drawn in the overview of the first side that is there */
+    Painter overview() {
+        return Stream.concat(bench.shown().seenBefore().stream(), bench.shown().seenAfter().stream()).findFirst().<Painter>map(seen ->
+                seen.hasColour() && bench.looking().isWhole() ? new ColourPainter(seen, text(), look(), theme)
+                        : new ImagePainter(seen.face(bench.shown().channel()), look(), theme)).orElse(null);
+    }
+
+    /** @return what the person wrote; null where nothing can be written */
+    Painter byHand(boolean areMarksShown) {
+        Shown shown = bench.shown();
+        if (shown.operation().isEmpty()) {
+            return null;
+        } else if (bench.hand().isWhole()) {
+            return new ColourHandPainter(shown.whole().orElseThrow(), text().withMark(), theme, areMarksShown);
+        }
+        int characters = Stream.of(shown.before(), shown.after()).flatMap(Optional::stream).mapToInt(found ->
+                new ImagePainter(found, look(), theme).characters()).max().orElse(1);
+        return new HandPainter(shown.sheet(), shown.check(), theme, characters, areMarksShown, shown.following().pixels());
+    }
+
+    /** @return the channels that stand side by side, with what they are of; none where they do not */
+    Optional<Apart> apart() {
+        Shown shown = bench.shown();
+        if (shown == null || !shown.hasColour()) {
+            return Optional.empty();
+        }
+        boolean isSource = shown.position() < 0;
+        return switch (bench.looking().colourViewProperty().get()) {
+            case CHANNEL -> Optional.empty();
+            // Beside the image itself nothing else stands that would need the room.
+            case TOGETHER -> isSource ? shown.seenBefore().map(seen -> new Apart(seen, false)) : Optional.empty();
+            case APART -> shown.seenAfter().filter(Seen::hasColour).map(seen -> new Apart(seen, true))
+                    .or(() -> shown.seenBefore().map(seen -> new Apart(seen, false)));
+        };
+    }
+
+    /**
+     * Channels side by side.
+     *
+     * @param seen what they are the channels of
+     * @param isAfter whether that is After
+     */
+    record Apart(Seen seen, boolean isAfter) {
+
+        List<String> names() {
+            return seen.names();
+        }
+    }
+}

@@ -1,0 +1,67 @@
+package pixeron.app.bench.steps;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import pixeron.step.key.ChannelsParameter;
+
+/** Which channels a step works on: a small toggle for each that there is. One is always on. */
+final class ChannelToggles extends HBox {
+
+    private static final List<String> COLOURS = List.of("red", "green", "blue");
+
+    private final Map<String, ToggleButton> toggles = new LinkedHashMap<>();
+    private final Runnable onChange;
+
+    /** @param onChange runs when a person has switched one on or off */
+    ChannelToggles(Runnable onChange) {
+        this.onChange = onChange;
+        getStyleClass().add("channel-toggles");
+        for (String channel : ChannelsParameter.ALL) {
+            ToggleButton toggle = new ToggleButton(channel.substring(0, 1).toUpperCase(java.util.Locale.ROOT));
+            toggle.setAccessibleText("Work on " + channel);
+            toggle.setTooltip(new Tooltip(channel + ": worked on while it is pressed, else it stays as it is"));
+            toggle.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(toggle, javafx.scene.layout.Priority.ALWAYS);
+            toggle.setOnAction(event -> switched(toggle));
+            toggles.put(channel, toggle);
+        }
+        getChildren().addAll(toggles.values());
+    }
+
+    private void switched(ToggleButton toggle) {
+        if (toggles.values().stream().noneMatch(ToggleButton::isSelected)) {
+            toggle.setSelected(true);
+        } else {
+            onChange.run();
+        }
+    }
+
+    /** @param there the channels that the image before has; none hides all */
+    void offer(List<String> there) {
+        toggles.forEach((channel, toggle) -> {
+            toggle.setVisible(there.contains(channel));
+            toggle.setManaged(there.contains(channel));
+        });
+    }
+
+    /** @return the names of the channels that are on; empty where they are those of a step that names none */
+    String getText() {
+        List<String> on = toggles.keySet().stream().filter(channel -> toggles.get(channel).isSelected()).toList();
+        return on.equals(COLOURS) ? "" : on.stream().collect(Collectors.joining(" "));
+    }
+
+    /** @param text names of channels; empty: red, green and blue */
+    void setText(String text) {
+        List<String> on = text.isEmpty() ? COLOURS : List.of(text.split(" "));
+        toggles.forEach((channel, toggle) -> toggle.setSelected(on.contains(channel)));
+    }
+
+    void focusFirst() {
+        toggles.values().iterator().next().requestFocus();
+    }
+}

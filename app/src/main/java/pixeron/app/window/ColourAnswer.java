@@ -1,0 +1,54 @@
+package pixeron.app.window;
+
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import pixeron.PixeronException;
+import pixeron.byhand.HandSheet;
+import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.colour.ColourCells;
+import pixeron.format.CellTable;
+import pixeron.format.ImageFiles;
+import pixeron.format.ReadOptions;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.number.Decimals;
+
+/** Values by hand for all channels from a file: a picture in colour, or a table of packed values or numbers for each channel. */
+final class ColourAnswer {
+
+    private static final String TABLES = ".*\\.(csv|tsv|txt|xlsx|ods)";
+
+    private ColourAnswer() {
+    }
+
+    /** @return all channels beside each other */
+    static HandSheet read(Path file, Abreast faces) {
+        String name = String.valueOf(file.getFileName());
+        try {
+            if (name.toLowerCase(Locale.ROOT).matches(TABLES)) {
+                return ColourCells.sheet(CellTable.read(file).rows(), faces);
+            }
+            return sheet(ImageFiles.read(file, ReadOptions.DEFAULT).result(), faces);
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "%s: %s", name, problem.getMessage());
+        }
+    }
+
+    private static HandSheet sheet(Result picture, Abreast faces) {
+        if (picture instanceof Image) {
+            throw PixeronException.of("The picture is gray, and the result has colour; choose the channel that it belongs to.");
+        } else if (!picture.frame().isSized(faces.after().frame())) {
+            throw PixeronException.of("The picture has %s, and the result has %s.", picture.frame().size(), faces.after().frame().size());
+        }
+        Map<Pixel, String> texts = new HashMap<>();
+        for (Result.Face face : picture.faces()) {
+            for (int n = 0; faces.bound().faces().contains(face.name()) && n < face.image().count(); n++) {
+                texts.put(faces.place(face.name(), face.image().pixel(n)), Decimals.table(face.image().value(n)));
+            }
+        }
+        return HandSheet.EMPTY.with(texts);
+    }
+}
