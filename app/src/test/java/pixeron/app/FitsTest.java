@@ -3,10 +3,14 @@ package pixeron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tab;
 import javafx.scene.control.TabPane;
 import javafx.scene.input.KeyCode;
@@ -30,6 +34,18 @@ class FitsTest extends WindowTest {
             label.getChildrenUnmodifiable().stream().filter(Text.class::isInstance).map(Text.class::cast)
                     .filter(text -> text.getText().endsWith("...") && !label.getText().endsWith("...")).findFirst()
                     .ifPresent(text -> cut.putIfAbsent(label.getText() + " → " + text.getText(), where));
+        }
+    }
+
+    /** Takes down what stands beyond the edges of the window: something is wider than it, and all is pushed aside. */
+    private void lookBeyondTheEdges(String where) {
+        double width = stage.getScene().getWidth();
+        for (Labeled label : seen(Labeled.class)) {
+            Bounds at = label.localToScene(label.getLayoutBounds());
+            boolean isScrolled = Stream.iterate((Node) label, Objects::nonNull, Node::getParent).anyMatch(ScrollPane.class::isInstance);
+            if (!isScrolled && (at.getMinX() < -1 || at.getMaxX() > width + 1)) {
+                cut.putIfAbsent(label.getText() + " at " + at.getMinX(), where + ", beyond the edge");
+            }
         }
     }
 
@@ -59,8 +75,13 @@ class FitsTest extends WindowTest {
                 push(view);
                 settle();
                 look(demo.title() + ", " + view);
+                lookBeyondTheEdges(demo.title() + ", " + view);
             }
         }
+        // The last case has colour, and with it the longest lines; now in large type.
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        settle();
+        lookBeyondTheEdges("large type");
         assertThat(cut).isEmpty();
     }
 

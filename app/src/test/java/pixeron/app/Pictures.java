@@ -31,7 +31,7 @@ class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
     private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned", "sure",
-            "colour-slips", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
+            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -96,6 +96,14 @@ class Pictures extends WindowTest {
         take("colour-slips");
         clickOn("Loops");
         take("colour-loops");
+        clickOn("Pixel");
+        clickOn("Levels");
+        take("colour-pixel");
+        clickOn("Table");
+        take("colour-table");
+        clickOn("Compare");
+        take("colour-compare");
+        clickOn("Sheets");
         interact(() -> bench().select(-1));
         take("colour-image");
         interact(() -> bench().select(2));
@@ -103,6 +111,12 @@ class Pictures extends WindowTest {
         interact(() -> bench().select(4));
         clickOn("Working");
         take("colour-to-gray");
+        interact(() -> bench().select(0));
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        take("colour-dark");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
     }
 
     @Test

@@ -54,6 +54,8 @@ final class StatusLine extends HBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         place.setMinWidth(Region.USE_PREF_SIZE);
         setFillHeight(false);
+        // Never wider than the window: what does not fit at its end must not push the rest aside.
+        setMinWidth(0);
         sign.getStyleClass().add("display-sign");
         sign.setTooltip(new Tooltip("Only what is seen, no value, is changed; the tab Display has it"));
         sign.setMinWidth(Region.USE_PREF_SIZE);
@@ -95,6 +97,10 @@ final class StatusLine extends HBox {
         int first = bench.looking().display().first();
         String row = Integer.toString(picked.row() + first);
         String column = Integer.toString(picked.column() + first);
+        getStyleClass().remove("in-colour");
+        if (shown.hasColour()) {
+            getStyleClass().add("in-colour");
+        }
         Pixel before = bench.pickedBeforeProperty().get();
         boolean isGone = bench.goneProperty().get();
         boolean isMoved = !isGone && shown.operation().filter(Operation::isMoving).isPresent();

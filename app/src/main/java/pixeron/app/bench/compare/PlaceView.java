@@ -170,7 +170,7 @@ final class PlaceView extends VBox {
         if (found.differ() == 0) {
             return "the same as the first";
         }
-        return found.differ() + " of " + (found.agree() + found.differ()) + " pixels changed · largest "
+        return found.differ() + " of " + (found.agree() + found.differ()) + (place.seen().filter(Seen::hasColour).isPresent() ? " values" : " pixels") + " changed · largest "
                 + Decimals.approximate(found.maxAbsolute()) + " at " + Words.place(found.largest(), bench.looking().display()) + "\nMSE "
                 + Decimals.approximate(found.mse()) + " · PSNR " + found.psnr().map(psnr -> String.format(
                         java.util.Locale.ROOT, "%.2f dB", psnr)).orElse("∞");

@@ -161,7 +161,7 @@ public final class LevelsPane extends VBox {
             note.setText(inColour().map(seen -> levels + counts(seen, bin)).orElseGet(() -> levels + count(false, bin).map(n -> " · before " + n).orElse("")
                     + count(true, bin).map(n -> " · after " + n).orElse("")));
         } else if (shown.lit().isPresent()) {
-            note.setText(Words.lit(shown.lit().get()));
+            note.setText(Words.lit(shown.lit().get()) + (shown.hasColour() ? " of " + shown.channel() : ""));
         } else {
             boolean isOpen = shown.before().isPresent() && histogram(false).isEmpty()
                     || !bench.looking().isAlone() && shown.after().isPresent() && histogram(true).isEmpty();

@@ -1,9 +1,10 @@
 package pixeron.app.bench.pixels;
 
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -20,6 +21,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.NumberBase;
+import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 
@@ -45,6 +47,7 @@ public final class PixelPane extends ScrollPane {
         bench.shownProperty().subscribe(shown -> seen.request());
         bench.pickedProperty().subscribe(pixel -> seen.request());
         bench.looking().displayProperty().subscribe(display -> seen.request());
+        bench.looking().colourViewProperty().subscribe(view -> seen.request());
         bench.looking().hoverProperty().subscribe(this::showPointer);
     }
 
@@ -60,25 +63,56 @@ public final class PixelPane extends ScrollPane {
         place.setText(Words.place(picked, bench.looking().display()) + "    x " + (picked.column() + first) + ", y "
                 + (picked.row() + first) + "    offset " + picked.row() + "·" + shown.grid().columns() + " + "
                 + picked.column() + " = " + shown.grid().offset(picked));
-        facts.head(0, "", "");
-        List<Optional<Shown.Described>> columns = new ArrayList<>();
-        addColumns(columns, shown.seenBefore(), "before");
-        addColumns(columns, shown.seenAfter(), "after");
-        row("decimal", columns, picked, (image, value) -> Decimals.working(value));
-        row("hexadecimal", columns, picked, (image, value) -> inBase("0x", NumberBase.HEXADECIMAL, image, value));
-        row("binary", columns, picked, (image, value) -> inBase("0b", NumberBase.BINARY, image, value));
-        row("share of M", columns, picked, (image, value) -> NumberBase.SHARE.text(value, image.maximumLevel()));
-        row("M", columns, picked, (image, value) -> Integer.toString(image.maximumLevel()));
+        if (shown.hasColour() && bench.looking().isWhole()) {
+            showChannels(shown);
+        } else {
+            List<Optional<Shown.Described>> columns = List.of(shown.before(), shown.after());
+            facts.head(0, "", "");
+            facts.head(1, shown.before().isPresent() ? "before" : "", "role-before");
+            facts.head(2, shown.after().isPresent() ? "after" : "", "role-after");
+            row("decimal", columns, picked, (image, value) -> Decimals.working(value));
+            row("hexadecimal", columns, picked, (image, value) -> inBase("0x", NumberBase.HEXADECIMAL, image, value));
+            row("binary", columns, picked, (image, value) -> inBase("0b", NumberBase.BINARY, image, value));
+            row("share of M", columns, picked, (image, value) -> NumberBase.SHARE.text(value, image.maximumLevel()));
+            row("M", columns, picked, (image, value) -> Integer.toString(image.maximumLevel()));
+        }
     }
 
-    /** A column for each face of a side, under its name where there are several. */
-    private void addColumns(List<Optional<Shown.Described>> columns, Optional<Seen> seen, String side) {
-        seen.ifPresent(found -> {
-            for (int n = 0; n < found.faces().size(); n++) {
-                columns.add(Optional.of(found.faces().get(n)));
-                facts.head(columns.size(), found.hasColour() ? found.names().get(n) : side, "role-" + side);
-            }
-        });
+    /** A row for each channel, and one for the packed value. */
+    private void showChannels(Shown shown) {
+        List<String> names = Stream.of(shown.seenBefore(), shown.seenAfter()).flatMap(Optional::stream).max(Comparator.comparing(seen ->
+                seen.faces().size())).map(Seen::names).orElse(List.of());
+        facts.head(0, "", "");
+        int column = 1;
+        for (boolean isAfter : new boolean[] {false, true}) {
+            boolean isThere = (isAfter ? shown.seenAfter() : shown.seenBefore()).isPresent();
+            String role = isAfter ? "role-after" : "role-before";
+            facts.head(column++, isThere ? isAfter ? "after" : "before" : "", role);
+            facts.head(column++, isThere ? "hexadecimal" : "", role);
+            facts.head(column++, isThere ? "binary" : "", role);
+        }
+        for (String name : names) {
+            facts.row(name, Stream.of(false, true).flatMap(isAfter -> numbers(isAfter, name).stream()).toArray(String[]::new));
+        }
+        facts.row("packed", "", packed(false), "", "", packed(true), "");
+    }
+
+    private Optional<Pixel> place(boolean isAfter) {
+        return Optional.ofNullable(isAfter ? bench.pickedProperty().get() : bench.pickedBeforeProperty().get());
+    }
+
+    private List<String> numbers(boolean isAfter, String name) {
+        Optional<Seen> seen = isAfter ? bench.shown().seenAfter() : bench.shown().seenBefore();
+        // Where one side is gray, its value stands in the first row.
+        Optional<Image> image = seen.flatMap(found -> found.hasColour() ? found.result().face(name)
+                : name.equals("red") ? found.result().face(Image.VALUE) : Optional.empty());
+        return image.flatMap(found -> place(isAfter).filter(found::contains).map(pixel -> found.value(pixel)).map(value -> List.of(Decimals.working(value),
+                inBase("0x", NumberBase.HEXADECIMAL, found, value), inBase("0b", NumberBase.BINARY, found, value)))).orElse(List.of("", "", ""));
+    }
+
+    private String packed(boolean isAfter) {
+        return (isAfter ? bench.shown().seenAfter() : bench.shown().seenBefore()).flatMap(seen -> place(isAfter).filter(seen.frame()::contains)
+                .flatMap(pixel -> PackedPixel.find(seen.result(), pixel))).map(PackedPixel::hexadecimal).orElse("");
     }
 
     private void row(String name, List<Optional<Shown.Described>> columns, Pixel picked,

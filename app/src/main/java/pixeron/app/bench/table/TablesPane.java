@@ -41,6 +41,7 @@ import pixeron.byhand.Verdict;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.format.CellTable;
+import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -100,11 +101,16 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         theme.scaleProperty().subscribe(scale -> render());
     }
 
+    /** The channel that the tables are of, where there are several. */
+    private String channel() {
+        return shown == null || !shown.shown().hasColour() || shown.shown().face().equals(Image.VALUE) ? "" : ", " + shown.shown().face();
+    }
+
     private HBox head(Consumer<Consumer<CellTable>> openFile) {
         choice.setConverter(new StringConverter<>() {
             @Override
             public String toString(Table table) {
-                return table == null ? "" : TableWords.table(table);
+                return table == null ? "" : TableWords.table(table) + channel();
             }
 
             @Override
