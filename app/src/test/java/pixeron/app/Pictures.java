@@ -30,7 +30,7 @@ import pixeron.step.catalog.StepLine;
 class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
-    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("counting", "variance", "rows", "guess", "in-place", "turned", "sure",
+    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("channel", "chain", "counting", "variance", "rows", "guess", "in-place", "turned", "sure",
             "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
 
     private void take(String name) throws IOException {

@@ -139,7 +139,7 @@ final class StatusLine extends HBox {
 
         counts.setText(bench.walking().isOn() ? "walk: " + bench.walking().walk().written() + " of "
                 + bench.walking().walk().visits().count() + " pixels written" 
-                : !isStep ? "" : bench.looking().isAlone() ? check.filled() + " filled, found alone" : bench.hand().isWhole() ? check.agree() + " agree · " + check.differing().size() + " differ" : Words.counts(check, shown.answers()));
+                : !isStep ? "" : bench.looking().isAlone() ? check.filled() + " filled, found alone" : bench.hand().isWhole() ? check.filled() == 0 ? "" : check.agree() + " agree · " + check.differing().size() + " differ" : Words.counts(check, shown.answers()));
         boolean isNext = !bench.looking().isAlone() && check.agree() < check.filled();
         next.setVisible(isNext);
         next.setManaged(isNext);

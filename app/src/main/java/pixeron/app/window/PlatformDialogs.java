@@ -4,10 +4,13 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.stage.FileChooser;
+import javafx.stage.Stage;
 import javafx.stage.Window;
 
 /** The dialogs of the platform. */
@@ -26,15 +29,29 @@ public final class PlatformDialogs implements Dialogs {
 
     @Override
     public Optional<Path> chooseToOpen(String title, List<Kind> kinds) {
-        return remembered(chooser(title, kinds).showOpenDialog(owner));
+        return remembered(staying(() -> chooser(title, kinds).showOpenDialog(owner)));
     }
 
     @Override
     public Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds) {
         FileChooser chooser = chooser(title, kinds);
         chooser.setInitialFileName(suggestedName);
-        File file = chooser.showSaveDialog(owner);
+        File file = staying(() -> chooser.showSaveDialog(owner));
         return remembered(file == null ? null : withEnding(file, chooser.getSelectedExtensionFilter()));
+    }
+
+    /** Some window managers take a window that waits for a dialog out of filling the screen; afterwards it fills it again. */
+    private <T> T staying(Supplier<T> dialog) {
+        boolean wasFilling = owner instanceof Stage stage && stage.isMaximized();
+        T answer = dialog.get();
+        if (wasFilling) {
+            // When what the window manager did has come here.
+            Platform.runLater(() -> {
+                ((Stage) owner).setMaximized(false);
+                ((Stage) owner).setMaximized(true);
+            });
+        }
+        return answer;
     }
 
     /** Not every platform's dialog adds the ending of the kind that was chosen. */
@@ -71,7 +88,7 @@ public final class PlatformDialogs implements Dialogs {
         alert.getDialogPane().getStyleClass().setAll(owner.getScene().getRoot().getStyleClass());
         alert.getDialogPane().getStyleClass().add("dialog-pane");
         alert.getDialogPane().getStylesheets().setAll(owner.getScene().getRoot().getStylesheets());
-        ButtonType answer = alert.showAndWait().orElse(ButtonType.CANCEL);
+        ButtonType answer = staying(() -> alert.showAndWait().orElse(ButtonType.CANCEL));
         return answer == SAVE ? Answer.SAVE : answer == DISCARD ? Answer.DISCARD : Answer.CANCEL;
     }
 }
