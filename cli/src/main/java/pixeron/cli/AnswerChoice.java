@@ -9,9 +9,6 @@ import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.Answer;
 import pixeron.byhand.answer.AnswerFile;
-import pixeron.byhand.colour.Abreast;
-import pixeron.byhand.colour.ColourCells;
-import pixeron.format.CellTable;
 import pixeron.image.Frame;
 import pixeron.number.Decimals;
 import pixeron.step.Operation;
@@ -60,15 +57,6 @@ final class AnswerChoice {
             return new Written(isSwapped && !found.get(0).isSwapped() ? sheet.swapped() : sheet, found.get(0).otherShape());
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
-        }
-    }
-
-    /** @return the values of a table whose cells are packed or have three numbers, for all faces beside each other */
-    static HandSheet inColour(Path byHand, Abreast faces) {
-        try {
-            return ColourCells.sheet(CellTable.read(byHand).rows(), faces);
-        } catch (PixeronException problem) {
-            throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
         }
     }
 }

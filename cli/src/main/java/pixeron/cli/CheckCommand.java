@@ -15,6 +15,7 @@ import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
+import pixeron.byhand.answer.ColourAnswer;
 import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.ShapeSlip;
@@ -100,7 +101,7 @@ final class CheckCommand implements Callable<Integer> {
             return checkTable(right, operation);
         }
         if (Files.isDirectory(byHand)) {
-            return FolderCheck.write(operation, byHand, out, file -> answer.written(operation, file, tolerance), spec.commandLine().getOut());
+            return FolderCheck.write(FolderCheck.Subject.of(operation), byHand, out, file -> answer.written(operation, file, tolerance), spec.commandLine().getOut());
         } else if (out != null) {
             throw PixeronException.of("--out is for a folder of tables; %s is one file.", byHand.getFileName());
         }
@@ -124,19 +125,26 @@ final class CheckCommand implements Callable<Integer> {
 
     /** All faces at once: cells with packed values, or with three numbers. */
     private int checkColour(Stage stage) {
-        if (table != null || Files.isDirectory(byHand)) {
-            throw PixeronException.of("The result is a colour image; choose with --face which channel %s belong to.",
-                    table != null ? "the values of the table" : "the tables in the folder");
+        if (table != null) {
+            throw PixeronException.of("The result is a colour image; choose with --face which channel the values of the table belong to.");
         }
         Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), stage.before(Progress.NONE).required(),
                 (ColourImage) stage.after(Progress.NONE).required());
-        HandSheet sheet = AnswerChoice.inColour(byHand, right);
-        Check check = Check.of(tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance))), right);
+        if (Files.isDirectory(byHand)) {
+            return FolderCheck.write(new FolderCheck.Subject(right, new SlipFinder(right), shape -> Optional.empty()), byHand, out, file ->
+                    new AnswerChoice.Written(tolerant(ColourAnswer.read(file, right)), Optional.empty()), spec.commandLine().getOut());
+        }
+        HandSheet sheet = ColourAnswer.read(byHand, right);
+        Check check = Check.of(tolerant(sheet), right);
         requireUnderstood(check, byHand);
         Findings found = new SlipFinder(right).find(check, Progress.NONE);
         spec.commandLine().getOut().print(format == Format.json ? Json.text(Json.colourCheck(check, found, right))
                 + System.lineSeparator() : CheckText.of(check, found, right));
         return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
+    }
+
+    private HandSheet tolerant(HandSheet sheet) {
+        return tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance)));
     }
 
     /** @throws PixeronException if a cell is neither a number nor an expression; names it */

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
@@ -21,6 +22,7 @@ import pixeron.format.SafeFile;
 import pixeron.image.Frame;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
+import pixeron.step.Explained;
 import pixeron.step.KnownValues;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
@@ -29,6 +31,20 @@ import pixeron.step.Progress;
 final class FolderCheck {
 
     private static final String ENDINGS = ".*\\.(csv|tsv|txt|xlsx|ods|png|pgm|tif|tiff|bmp|gif)";
+
+    /**
+     * What all the files answer.
+     *
+     * @param right the right values
+     * @param finder looks for slips in each of them
+     * @param ofShape what is said of a table of another shape
+     */
+    record Subject(Explained right, SlipFinder finder, Function<Frame, Optional<Explanation>> ofShape) {
+
+        static Subject of(Operation operation) {
+            return new Subject(new KnownValues(operation), new SlipFinder(operation), shape -> ShapeSlip.of(shape, operation));
+        }
+    }
 
     private FolderCheck() {
     }
@@ -39,14 +55,12 @@ final class FolderCheck {
      * @param answers reads one of them
      * @return the exit code
      */
-    static int write(Operation operation, Path folder, Path out, Function<Path, AnswerChoice.Written> answers, PrintWriter console) {
+    static int write(Subject subject, Path folder, Path out, Function<Path, AnswerChoice.Written> answers, PrintWriter console) {
         if (out == null) {
             throw PixeronException.of("%s is a folder; give --out results.csv, which gets a row for each of its files.",
                     folder.getFileName());
         }
         List<Path> files = files(folder, out);
-        KnownValues known = new KnownValues(operation);
-        SlipFinder finder = new SlipFinder(operation);
         StringWriter text = new StringWriter();
         boolean isAllRight = true;
         try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.DEFAULT)) {
@@ -54,16 +68,16 @@ final class FolderCheck {
             for (Path file : files) {
                 try {
                     AnswerChoice.Written written = answers.apply(file);
-                    Check check = Check.of(written.sheet(), known);
+                    Check check = Check.of(written.sheet(), subject.right());
                     CheckCommand.requireUnderstood(check, file);
-                    Findings found = finder.find(check, Progress.NONE);
-                    List<Explanation> slips = written.otherShape().flatMap(shape -> ShapeSlip.of(shape, operation)).map(found::with)
+                    Findings found = subject.finder().find(check, Progress.NONE);
+                    List<Explanation> slips = written.otherShape().flatMap(subject.ofShape()).map(found::with)
                             .orElse(found).slips();
                     int differ = check.differing().size();
                     isAllRight &= differ == 0 && written.otherShape().isEmpty();
                     csv.printRecord(file.getFileName(), check.filled(), check.agree(), differ,
-                            slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, operation.frame()), CheckText.shape(written.otherShape(),
-                            operation.frame()).strip());
+                            slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, subject.right().frame()), CheckText.shape(written.otherShape(),
+                            subject.right().frame()).strip());
                 } catch (PixeronException problem) {
                     isAllRight = false;
                     csv.printRecord(file.getFileName(), "", "", "", "", "", problem.getMessage());

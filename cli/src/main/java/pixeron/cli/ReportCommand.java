@@ -8,6 +8,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
+import pixeron.byhand.answer.ColourAnswer;
 import pixeron.byhand.colour.Abreast;
 import pixeron.chain.Stage;
 import pixeron.image.ColourImage;
@@ -67,7 +68,7 @@ final class ReportCommand implements Runnable {
         } else if (after instanceof ColourImage colour) {
             Abreast faces = new Abreast(last.bound(Progress.NONE).orElseThrow(), last.before(Progress.NONE).required(), colour);
             Project written = project;
-            for (var face : faces.apart(AnswerChoice.inColour(byHand, faces)).entrySet()) {
+            for (var face : faces.apart(ColourAnswer.read(byHand, faces)).entrySet()) {
                 written = written.withByHand(last.position(), face.getKey(), none -> none.withSheet(empty -> face.getValue()));
             }
             return written;

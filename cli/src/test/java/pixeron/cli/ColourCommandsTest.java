@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -113,6 +114,34 @@ class ColourCommandsTest extends CommandTest {
         assertBad("is neither a packed value such as 0xFF204A8F nor three numbers", "check", inks, "--step", RED_UP, "--by-hand", red);
         assertThat(pixeron("check", inks, "--step", RED_UP, "--by-hand", red, "--face", "blue")).as("a channel that stays is checked as well").isEqualTo(1);
         assertBad("choose with --face which channel", "check", inks, "--step", RED_UP, "--by-hand", red, "--table", "levels");
+    }
+
+    /** Packed, with one wrong; a picture; a table of another size. */
+    @Test
+    void aFolderOfAnswersInColour() throws IOException {
+        Files.createDirectories(folder.resolve("answers"));
+        write("answers/a.csv", "0xFF5BABAC,255 10 20\n,20 0 255\n");
+        write("answers/b.csv", "0x5BABAC,14 10 20\n120 150 200,20 0 255\n");
+        write("answers/c.csv", "red,7\n");
+        assertThat(pixeron("run", inks, "--step", RED_UP, "--out", folder.resolve("answers/d.png"))).isZero();
+        Path out = folder.resolve("results.csv");
+        assertThat(pixeron("check", inks, "--step", RED_UP, "--by-hand", folder.resolve("answers"), "--out", out)).isEqualTo(1);
+        List<String> rows = Files.readAllLines(out);
+        assertThat(rows.get(1)).startsWith("a.csv,9,9,0,,0.75");
+        assertThat(rows.get(2)).startsWith("b.csv,12,11,1,,0.917");
+        assertThat(rows.get(3)).contains("c.csv,,,,,", "neither a packed value");
+        assertThat(rows.get(4)).startsWith("d.png,12,12,0,,1");
+    }
+
+    @Test
+    void aReportInColourHasEachChannelAndTheSlipOfAll() throws IOException {
+        Path swapped = write("swapped.csv", "172 171 91,20 10 255\n200 150 120,255 0 20\n");
+        Path out = folder.resolve("report.md");
+        assertThat(pixeron("report", inks, "--step", RED_UP, "--by-hand", swapped, "--out", out)).isZero();
+        String report = Files.readString(out);
+        assertThat(report).contains("in colour", "### Red", "### Green", "### Blue", "12 of 12 filled", "when red and blue are exchanged", "(channels-swapped)");
+        assertThat(pixeron("report", inks, "--step", RED_UP, "--out", out)).isZero();
+        assertThat(Files.readString(out)).contains("### Red", "0xFF5BABAC").doesNotContain("### Green");
     }
 
     /** 40 is added to the bytes of the whole number: 250 + 40 = 290 lifts alpha, which nobody sees, and leaves 34. */

@@ -16,6 +16,7 @@ import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.Answer;
 import pixeron.byhand.answer.AnswerFile;
+import pixeron.byhand.answer.ColourAnswer;
 import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.format.CellTable;

@@ -61,6 +61,15 @@ class ColourLawsTest {
         }
     }
 
+    /** @return the step itself where its size may change, so that it takes no channels */
+    private static Step onChannels(Step step, List<String> wanted) {
+        try {
+            return step.has(Common.CHANNELS) ? step.with(StepType.CHANNELS, wanted) : step;
+        } catch (PixeronException changesTheFrame) {
+            return step;
+        }
+    }
+
     @Property(tries = 400)
     void eachChannelIsTheStepOnThatChannelAlone(@ForAll long seed) {
         Random random = new Random(seed);
@@ -68,8 +77,7 @@ class ColourLawsTest {
         ColourImage before = colour(red, random);
         Step step = StepArbitraries.step(random, red);
         List<String> wanted = random.nextBoolean() ? List.of("blue", "red") : List.of("red", "green", "blue");
-        boolean canChoose = step.has(Common.CHANNELS) && alone(step, red).filter(made -> made.frame().equals(red.frame())).isPresent();
-        Step asked = canChoose && wanted.size() == 2 ? step.with(StepType.CHANNELS, wanted) : step;
+        Step asked = wanted.size() == 2 ? onChannels(step, wanted) : step;
         Bound bound;
         Result after;
         try {

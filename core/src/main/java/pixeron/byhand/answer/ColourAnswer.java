@@ -1,4 +1,4 @@
-package pixeron.app.window;
+package pixeron.byhand.answer;
 
 import java.nio.file.Path;
 import java.util.HashMap;
@@ -17,15 +17,19 @@ import pixeron.image.Result;
 import pixeron.number.Decimals;
 
 /** Values by hand for all channels from a file: a picture in colour, or a table of packed values or numbers for each channel. */
-final class ColourAnswer {
+public final class ColourAnswer {
 
     private static final String TABLES = ".*\\.(csv|tsv|txt|xlsx|ods)";
 
     private ColourAnswer() {
     }
 
-    /** @return all channels beside each other */
-    static HandSheet read(Path file, Abreast faces) {
+    /**
+     * @param faces what the values are for
+     * @return what was written, all channels beside each other
+     * @throws PixeronException if the file cannot be read, has another size, or a cell is none of these; names the file
+     */
+    public static HandSheet read(Path file, Abreast faces) {
         String name = String.valueOf(file.getFileName());
         try {
             if (name.toLowerCase(Locale.ROOT).matches(TABLES)) {
