@@ -17,7 +17,11 @@ import pixeron.step.cut.Posterize;
 import pixeron.step.cut.Quantize;
 import pixeron.step.cut.Slice;
 import pixeron.step.geometry.Crop;
+import pixeron.step.geometry.Flip;
 import pixeron.step.geometry.Move;
+import pixeron.step.geometry.Pad;
+import pixeron.step.geometry.Tile;
+import pixeron.step.geometry.Transpose;
 import pixeron.step.histogram.Equalize;
 import pixeron.step.histogram.Match;
 import pixeron.step.kernel.Gradient;
@@ -58,7 +62,7 @@ public final class Catalog {
             new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(),
             ReadyKernel.gaussian(), ReadyKernel.sharpen(), ReadyKernel.laplacian(), new Unsharp(), Gradient.sobel(),
             Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
-            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Move(), new GrayStep(), new Compose(), new Swap());
+            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Pad(), new Move(), new Flip(), new Transpose(), new Tile(), new GrayStep(), new Compose(), new Swap());
 
     /** So many names are offered for one that is unknown. */
     private static final int NEAREST = 3;

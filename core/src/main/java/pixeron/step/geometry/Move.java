@@ -10,6 +10,7 @@ import pixeron.step.Common;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
+import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
@@ -58,6 +59,11 @@ public final class Move extends NamedStep {
     @Override
     public Step starter(int maximumLevel) {
         return new Step(this, Arguments.NONE.with(DOWN, Amount.of(0)).with(RIGHT, Amount.of(1)));
+    }
+
+    @Override
+    public List<Slip> slips() {
+        return Outside.slips();
     }
 
     @Override

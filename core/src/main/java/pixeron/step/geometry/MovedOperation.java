@@ -1,6 +1,7 @@
 package pixeron.step.geometry;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import pixeron.image.Area;
@@ -107,15 +108,13 @@ final class MovedOperation implements Operation {
 
     @Override
     public Image result(Progress progress) {
-        Frame frame = frame();
-        Value[] values = new Value[frame.count()];
-        for (int n = 0; n < values.length; n++) {
-            values[n] = value(frame.pixel(n));
-            if (n % frame.columns() == 0) {
-                progress.report((double) n / values.length);
-            }
+        Image moved = places.all(before.frame(), outside).of(before, outside.value());
+        if (area.isEmpty()) {
+            return moved;
         }
-        return Image.from(frame.rows(), frame.columns(), frame.maximumLevel(), values);
+        Value[] values = new Value[before.count()];
+        Arrays.setAll(values, n -> isMoved(before.pixel(n)) ? moved.value(n) : before.value(n));
+        return Image.from(before.rows(), before.columns(), before.maximumLevel(), values);
     }
 
     @Override

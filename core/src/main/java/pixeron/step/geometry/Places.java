@@ -13,6 +13,7 @@ import pixeron.formula.TraceLines;
 import pixeron.formula.Typeset;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
+import pixeron.image.Rearrangement;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Line;
@@ -45,12 +46,45 @@ record Places(Frame frame, Expression y, Expression x, Expression i, Expression 
                 parsed(home.get(0), numbers.keySet(), "y", "x"), parsed(home.get(1), numbers.keySet(), "y", "x"), numbers);
     }
 
+    /** @return the numbers H and W of formulas that reach to the end of the image before */
+    static Map<String, Value> sizes(Frame before) {
+        return Map.of("H", Rational.of(before.rows()), "W", Rational.of(before.columns()));
+    }
+
     private static Expression parsed(String formula, Set<String> numbers, String row, String column) {
         Map<String, Value> names = new LinkedHashMap<>();
         numbers.forEach(name -> names.put(name, Rational.ZERO));
         names.put(row, Rational.ZERO);
         names.put(column, Rational.ZERO);
         return Parser.parse(formula, names.keySet());
+    }
+
+    /**
+     * @param outside what the image before goes on with beyond its ends
+     * @return where every pixel of the result is read
+     */
+    Rearrangement all(Frame before, Outside outside) {
+        boolean isExchanged = mentions(y, "j") || mentions(x, "i");
+        int[] rows = new int[isExchanged ? frame.columns() : frame.rows()];
+        int[] columns = new int[isExchanged ? frame.rows() : frame.columns()];
+        for (int n = 0; n < rows.length; n++) {
+            rows[n] = outside.border().source(source(isExchanged ? new Pixel(0, n) : new Pixel(n, 0)).row(), before.rows());
+        }
+        for (int n = 0; n < columns.length; n++) {
+            columns[n] = outside.border().source(source(isExchanged ? new Pixel(n, 0) : new Pixel(0, n)).column(), before.columns());
+        }
+        return new Rearrangement(frame, rows, columns, isExchanged);
+    }
+
+    private static boolean mentions(Expression formula, String name) {
+        if (formula instanceof Expression.Variable variable) {
+            return variable.name().equals(name);
+        } else if (formula instanceof Expression.Negation negation) {
+            return mentions(negation.operand(), name);
+        } else if (formula instanceof Expression.Binary binary) {
+            return mentions(binary.left(), name) || mentions(binary.right(), name);
+        }
+        return formula instanceof Expression.Call call && call.arguments().stream().anyMatch(argument -> mentions(argument, name));
     }
 
     private int whole(Expression formula, String row, String column, Pixel pixel) {

@@ -2,59 +2,18 @@ package pixeron.step.neighborhood;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import pixeron.image.Pixel;
-import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Source;
 import pixeron.step.Way;
-import pixeron.step.key.Amount;
 
 /** Slips that every step with a window has: something else stands outside the image, or a cell of the window is left out. */
 final class WindowSlips {
 
-    /** Constants up to this are tried one by one. */
-    private static final int MOST_CONSTANTS = 255;
     /** In windows with more cells than this a single one is not looked for. */
     private static final int MOST_CELLS = 49;
 
     private WindowSlips() {
-    }
-
-    /** @return another border for each that there is, the constant last: it has the most ways */
-    static List<Slip> borders(WindowStep type) {
-        return Stream.of(Border.ZERO, Border.REPEAT, Border.MIRROR_HALF, Border.MIRROR_WHOLE, Border.WRAP, Border.KEEP,
-                Border.INSIDE, Border.CONSTANT).map(border -> Slip.of("border-" + border.word(),
-                        right -> ways(type, border, right))).toList();
-    }
-
-    private static List<Way> ways(WindowStep type, Border border, Operation right) {
-        Border given = type.border(right.step().arguments());
-        if (given == Border.CROP || given == border && border != Border.CONSTANT) {
-            return List.of();
-        } else if (border != Border.CONSTANT) {
-            return Way.tried(words(border), () -> type.withBorder(right.step(), border, null), right);
-        }
-        List<Way> ways = new ArrayList<>();
-        // 0 is border-zero.
-        for (int outside = 1; outside <= Math.min(MOST_CONSTANTS, right.before().maximumLevel()); outside++) {
-            Amount value = Amount.of(outside);
-            ways.addAll(Way.tried("every value outside is taken as " + outside,
-                    () -> type.withBorder(right.step(), border, value), right));
-        }
-        return ways;
-    }
-
-    private static String words(Border border) {
-        return switch (border) {
-            case ZERO -> "values outside are taken as 0";
-            case REPEAT -> "outside the nearest pixel of the edge is repeated";
-            case MIRROR_HALF -> "outside the image is mirrored, with the edge pixel twice";
-            case MIRROR_WHOLE -> "outside the image is mirrored, with the edge pixel once";
-            case WRAP -> "outside the image goes on at its other end";
-            case KEEP -> "pixels whose window leaves the image keep their value";
-            default -> "only the cells inside the image count";
-        };
     }
 
     /** The same cell is left out for all pixels, where cells have no weights: it does not count. */

@@ -67,6 +67,10 @@ public abstract class WindowStep extends NamedStep {
         }
     }
 
+    /** Those that can be taken for each other, the constant last: it has the most ways. */
+    private static final List<Border> BORDERS = List.of(Border.ZERO, Border.REPEAT, Border.MIRROR_HALF, Border.MIRROR_WHOLE, Border.WRAP,
+            Border.KEEP, Border.INSIDE, Border.CONSTANT);
+
     /** @return slips with the cells of the window that this kind of step can have */
     protected List<Slip> cellSlips() {
         return List.of(WindowSlips.missed());
@@ -74,7 +78,7 @@ public abstract class WindowStep extends NamedStep {
 
     @Override
     public List<Slip> slips() {
-        return Stream.concat(WindowSlips.borders(this).stream(), cellSlips().stream()).toList();
+        return Stream.concat(BorderSlips.of(BORDERS, this::border, this::withBorder).stream(), cellSlips().stream()).toList();
     }
 
     /** @param outside what stands outside for a constant; null for other borders */

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -14,6 +17,8 @@ import pixeron.byhand.Check;
 import pixeron.byhand.Following;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.format.CellTable;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -22,6 +27,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.StepArbitraries;
 import pixeron.step.catalog.StepLine;
 import pixeron.walk.PseudoCode;
 import pixeron.walk.ScanOrder;
@@ -43,6 +49,73 @@ class MovedTest {
         return text.toString();
     }
 
+    /** Rows, columns and exchanged ones, of bytes, words and fractions, against the definition pixel by pixel. */
+    @Property(tries = 200)
+    void allAtOnceIsAsOneByOne(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image before = StepArbitraries.image(random);
+        List<String> lines = List.of("flip direction=left-right", "flip direction=up-down area=\"0 0 1 1\"", "transpose", "tile down=2 right=3",
+                "tile down=3 right=2 mirrored=yes", "pad top=2 left=3 border=mirror-whole", "pad bottom=1 right=4 border=constant outside=1/2",
+                "move down=-2 right=1 border=wrap", "move down=3 right=-1", "crop row=0 column=0 height=1 width=1");
+        for (String line : lines) {
+            Operation operation = StepLine.parse(line).bind(before);
+            Image all = operation.result(Progress.NONE);
+            for (int n = 0; n < all.count(); n++) {
+                assertThat(all.value(n)).as(line).isEqualTo(operation.value(all.pixel(n)));
+                assertThat(operation.explain(all.pixel(n)).result()).isEqualTo(all.value(n));
+            }
+        }
+    }
+
+    @Property(tries = 100)
+    void whatIsDoneTwiceIsUndone(@ForAll long seed) {
+        Image before = StepArbitraries.image(new Random(seed));
+        for (String line : List.of("flip direction=left-right", "flip direction=up-down", "transpose")) {
+            Image once = StepLine.parse(line).bind(before).result(Progress.NONE);
+            assertThat(StepLine.parse(line).bind(once).result(Progress.NONE)).as(line).isEqualTo(before);
+        }
+        Image padded = StepLine.parse("pad top=1 bottom=2 left=3 right=4 border=repeat").bind(before).result(Progress.NONE);
+        assertThat(StepLine.parse("crop row=1 column=3 height=" + before.rows() + " width=" + before.columns()).bind(padded).result(Progress.NONE))
+                .isEqualTo(before);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"pad; adds nothing", "pad top=-1; a whole number from 0 on", "flip; direction", "flip direction=left; left-right, up-down",
+        "tile down=0; a whole number from 1 on", "tile down=20000 right=20000; would have 60000 × 80000 pixels; at most", "pad top=1 border=constant; needs outside"})
+    void badSizesAreSaidBeforeAnythingIsMade(String line, String message) {
+        assertThatThrownBy(() -> StepLine.parse(line).bind(SORT)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"flip direction=up-down; flip direction=left-right; flipped-other-way",
+        "tile down=1 right=2 mirrored=yes; tile down=1 right=2; flipped-other-way", "pad top=1 left=1 border=repeat; pad top=1 left=1 border=mirror-whole; border-mirror-whole",
+        "move down=1 right=1; move down=1 right=1 border=wrap; border-wrap", "pad top=1 border=constant outside=5; pad top=1 border=constant outside=3; border-constant"})
+    void slipsOfPlaces(String right, String done, String id) {
+        Operation operation = StepLine.parse(right).bind(SORT);
+        Image written = StepLine.parse(done).bind(SORT).result(Progress.NONE);
+        HandSheet sheet = HandSheet.EMPTY;
+        for (int n = 0; n < written.count(); n++) {
+            sheet = sheet.with(written.pixel(n), written.value(n).toString());
+        }
+        assertThat(SlipFinder.find(Check.of(sheet, operation), operation).slips()).first().extracting("id").isEqualTo(id);
+    }
+
+    /** A quarter to the right: what stands in the first column comes into the first row, from below. */
+    @Test
+    void turnedForTransposed() {
+        Operation operation = StepLine.parse("transpose").bind(SORT);
+        int[][] turned = {{7, 4, 0}, {6, 5, 1}, {5, 6, 2}, {4, 7, 3}};
+        HandSheet sheet = HandSheet.EMPTY;
+        for (int i = 0; i < 4; i++) {
+            for (int j = 0; j < 3; j++) {
+                sheet = sheet.with(new Pixel(i, j), String.valueOf(turned[i][j]));
+            }
+        }
+        Explanation found = SlipFinder.find(Check.of(sheet, operation), operation).slips().get(0);
+        assertThat(found.id()).isEqualTo("turned-other-way");
+        assertThat(found.text()).contains("to the right");
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "crop row=1 column=1 height=2 width=3; 5 6 7 | 6 5 4",
@@ -53,7 +126,20 @@ class MovedTest {
         "move down=-1 right=0 border=mirror-half; 4 5 6 7 | 7 6 5 4 | 7 6 5 4",
         "move down=-1 right=0 border=mirror-whole; 4 5 6 7 | 7 6 5 4 | 4 5 6 7",
         "move down=5 right=5 border=constant outside=M; 7 7 7 7 | 7 7 7 7 | 7 7 7 7",
-        "move down=1 right=1 area=\"1 1 1 2\"; 0 1 2 3 | 4 0 1 7 | 7 6 5 4"})
+        "move down=1 right=1 area=\"1 1 1 2\"; 0 1 2 3 | 4 0 1 7 | 7 6 5 4",
+        "flip direction=left-right; 3 2 1 0 | 7 6 5 4 | 4 5 6 7",
+        "flip direction=up-down; 7 6 5 4 | 4 5 6 7 | 0 1 2 3",
+        // Read from the whole image, written in the area: columns 1 and 2 of row 0 get those of 2 and 1.
+        "flip direction=left-right area=\"0 0 2 2\"; 3 2 2 3 | 7 6 6 7 | 7 6 5 4",
+        "transpose; 0 4 7 | 1 5 6 | 2 6 5 | 3 7 4",
+        "tile down=1 right=2; 0 1 2 3 0 1 2 3 | 4 5 6 7 4 5 6 7 | 7 6 5 4 7 6 5 4",
+        "tile down=2 right=2 mirrored=yes; 0 1 2 3 3 2 1 0 | 4 5 6 7 7 6 5 4 | 7 6 5 4 4 5 6 7 | 7 6 5 4 4 5 6 7 | 4 5 6 7 7 6 5 4 | "
+                + "0 1 2 3 3 2 1 0",
+        "tile down=3 right=1 mirrored=yes; 0 1 2 3 | 4 5 6 7 | 7 6 5 4 | 7 6 5 4 | 4 5 6 7 | 0 1 2 3 | 0 1 2 3 | 4 5 6 7 | 7 6 5 4",
+        "pad left=1; 0 0 1 2 3 | 0 4 5 6 7 | 0 7 6 5 4",
+        "pad top=2 right=1 border=mirror-half; 4 5 6 7 7 | 0 1 2 3 3 | 0 1 2 3 3 | 4 5 6 7 7 | 7 6 5 4 4",
+        "pad bottom=1 left=2 border=wrap; 2 3 0 1 2 3 | 6 7 4 5 6 7 | 5 4 7 6 5 4 | 2 3 0 1 2 3",
+        "pad top=1 border=constant outside=M; 7 7 7 7 | 0 1 2 3 | 4 5 6 7 | 7 6 5 4"})
     void valuesAreMovedAndStayAsTheyAre(String line, String expected) {
         assertThat(values(line)).isEqualTo(expected);
     }

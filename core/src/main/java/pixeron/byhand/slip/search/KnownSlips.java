@@ -36,7 +36,8 @@ public final class KnownSlips {
     /** All ids in the order of preference among slips that explain as many cells. */
     private static final List<String> ORDER = List.of("not-rounded", "rounded-down", "rounded-up", "rounded-nearest",
             "ties-to-even", "not-clipped", "wrapped", "count-for-maximum", "maximum-for-count", "wrong-operation", "strictness",
-            "other-gray-rule", "transparency-ignored", "corner-for-size", "counted-from-one", "parameter-off-by-one",
+            "other-gray-rule", "transparency-ignored", "corner-for-size", "counted-from-one", "turned-other-way", "flipped-other-way",
+            "other-grid", "nearest-for-linear", "order-swapped", "not-absolute", "degrees-for-radians", "period-for-cycles", "parameter-off-by-one",
             "black-white-swapped", "stretch-for-equalize", "share-not-running", "share-from-first", "share-plain", "border-zero",
             "border-repeat", "border-mirror-half", "border-mirror-whole", "border-wrap", "border-keep", "border-inside",
             "kernel-turned", "kernel-transposed", "divisor-missing", "offset-missing", "written-in-place",

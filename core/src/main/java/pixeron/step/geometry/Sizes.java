@@ -1,0 +1,29 @@
+package pixeron.step.geometry;
+
+import pixeron.PixeronException;
+import pixeron.format.ReadOptions;
+import pixeron.image.Frame;
+import pixeron.step.key.NumberParameter;
+
+/** Sizes of results: asked before anything is made. */
+final class Sizes {
+
+    private Sizes() {
+    }
+
+    /**
+     * @return the frame of a result
+     * @throws PixeronException if it would have more pixels than are read from a file
+     */
+    static Frame frame(long rows, long columns, int maximumLevel) {
+        if (rows > Integer.MAX_VALUE || columns > Integer.MAX_VALUE || rows * columns > ReadOptions.DEFAULT_PIXEL_LIMIT) {
+            throw PixeronException.of("The result would have %d × %d pixels; at most %d are made.", rows, columns, ReadOptions.DEFAULT_PIXEL_LIMIT);
+        }
+        return new Frame((int) rows, (int) columns, maximumLevel);
+    }
+
+    /** @return a key that is a whole number, 0 where it is left out */
+    static NumberParameter count(String key, String title, int least) {
+        return NumberParameter.optional(key, title, least).only(n -> n.isInt() && n.toInt() >= least, "a whole number from " + least + " on");
+    }
+}

@@ -1,0 +1,66 @@
+package pixeron.step.neighborhood;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.Way;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+
+/** Something else taken for what stands outside the image: the same in windows and where values come in from outside. */
+public final class BorderSlips {
+
+    /** Constants up to this are tried one by one. */
+    private static final int MOST_CONSTANTS = 255;
+
+    /** Another border in a step. */
+    public interface Change {
+
+        /** @param outside what stands outside for a constant; null for other borders */
+        Step to(Step step, Border border, Amount outside);
+    }
+
+    private BorderSlips() {
+    }
+
+    /**
+     * @param some the borders that the step can have; the constant last: it has the most ways
+     * @param given the border of a step with these arguments
+     * @param change makes the step with another one
+     * @return a slip for each of them
+     */
+    public static List<Slip> of(List<Border> some, Function<Arguments, Border> given, Change change) {
+        return some.stream().map(border -> Slip.of("border-" + border.word(), right -> ways(border, given, change, right))).toList();
+    }
+
+    private static List<Way> ways(Border border, Function<Arguments, Border> found, Change change, Operation right) {
+        Border given = found.apply(right.step().arguments());
+        if (given == Border.CROP || given == border && border != Border.CONSTANT) {
+            return List.of();
+        } else if (border != Border.CONSTANT) {
+            return Way.tried(words(border), () -> change.to(right.step(), border, null), right);
+        }
+        List<Way> ways = new ArrayList<>();
+        // 0 is border-zero.
+        for (int outside = 1; outside <= Math.min(MOST_CONSTANTS, right.before().maximumLevel()); outside++) {
+            Amount value = Amount.of(outside);
+            ways.addAll(Way.tried("every value outside is taken as " + outside, () -> change.to(right.step(), border, value), right));
+        }
+        return ways;
+    }
+
+    private static String words(Border border) {
+        return switch (border) {
+            case ZERO -> "values outside are taken as 0";
+            case REPEAT -> "outside the nearest pixel of the edge is repeated";
+            case MIRROR_HALF -> "outside the image is mirrored, with the edge pixel twice";
+            case MIRROR_WHOLE -> "outside the image is mirrored, with the edge pixel once";
+            case WRAP -> "outside the image goes on at its other end";
+            case KEEP -> "pixels whose window leaves the image keep their value";
+            default -> "only the cells inside the image count";
+        };
+    }
+}
