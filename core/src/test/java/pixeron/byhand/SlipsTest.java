@@ -111,7 +111,7 @@ class SlipsTest {
             sheet = sheet.with(after.pixel(n), Decimals.exact(operation.value(after.pixel(n))));
         }
         // A value beyond the end of a result that is smaller than the image counts for nothing.
-        Check check = Check.of(sheet.with(new pixeron.image.Pixel(before.rows() + 1, 0), "1"), operation);
+        Check check = Check.of(sheet.with(new pixeron.image.Pixel(Math.max(before.rows(), after.rows()) + 1, 0), "1"), operation);
         assertThat(check.agree()).isEqualTo(after.count());
         assertThat(SlipFinder.find(check, step.bind(before))).isEqualTo(Findings.NONE);
     }

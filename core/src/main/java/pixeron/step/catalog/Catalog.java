@@ -20,8 +20,10 @@ import pixeron.step.geometry.Crop;
 import pixeron.step.geometry.Flip;
 import pixeron.step.geometry.Move;
 import pixeron.step.geometry.Pad;
+import pixeron.step.geometry.Resize;
 import pixeron.step.geometry.Tile;
 import pixeron.step.geometry.Transpose;
+import pixeron.step.geometry.Turn;
 import pixeron.step.histogram.Equalize;
 import pixeron.step.histogram.Match;
 import pixeron.step.kernel.Gradient;
@@ -62,7 +64,7 @@ public final class Catalog {
             new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(),
             ReadyKernel.gaussian(), ReadyKernel.sharpen(), ReadyKernel.laplacian(), new Unsharp(), Gradient.sobel(),
             Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
-            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Pad(), new Move(), new Flip(), new Transpose(), new Tile(), new GrayStep(), new Compose(), new Swap());
+            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Pad(), new Move(), new Flip(), new Transpose(), new Tile(), new Turn(), new Resize(), new GrayStep(), new Compose(), new Swap());
 
     /** So many names are offered for one that is unknown. */
     private static final int NEAREST = 3;

@@ -69,6 +69,6 @@ public final class Flip extends NamedStep {
         boolean isLeftRight = isLeftRight(step.arguments());
         List<String> formulas = isLeftRight ? List.of("i", "W - 1 - j") : List.of("H - 1 - i", "j");
         List<String> home = isLeftRight ? List.of("y", "W - 1 - x") : List.of("H - 1 - y", "x");
-        return new MovedOperation(step, before, Places.of(before.frame(), formulas, home, Places.sizes(before.frame())), Outside.NEVER);
+        return new MovedOperation(step, before, Places.of(before.frame(), formulas, home, Points.sizes(before.frame())), Outside.NEVER);
     }
 }

@@ -73,6 +73,6 @@ public final class Tile extends NamedStep {
                 ? List.of("min(mod(i, 2 * H), 2 * H - 1 - mod(i, 2 * H))", "min(mod(j, 2 * W), 2 * W - 1 - mod(j, 2 * W))")
                 : List.of("mod(i, H)", "mod(j, W)");
         // Of all copies the first is where a pixel went to.
-        return new MovedOperation(step, before, Places.of(frame, formulas, List.of("y", "x"), Places.sizes(before.frame())), Outside.NEVER);
+        return new MovedOperation(step, before, Places.of(frame, formulas, List.of("y", "x"), Points.sizes(before.frame())), Outside.NEVER);
     }
 }

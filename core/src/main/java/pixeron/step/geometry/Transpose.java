@@ -52,7 +52,7 @@ public final class Transpose extends NamedStep {
     private static Operation quarter(Step step, Image before, boolean isLeft) {
         List<String> formulas = isLeft ? List.of("j", "W - 1 - i") : List.of("H - 1 - j", "i");
         List<String> home = isLeft ? List.of("W - 1 - x", "y") : List.of("x", "H - 1 - y");
-        return new MovedOperation(step, before, Places.of(frame(before), formulas, home, Places.sizes(before.frame())), Outside.NEVER);
+        return new MovedOperation(step, before, Places.of(frame(before), formulas, home, Points.sizes(before.frame())), Outside.NEVER);
     }
 
     private static Frame frame(Image before) {

@@ -39,20 +39,20 @@ final class ExtremeCodes implements Codes {
         return true;
     }
 
-    /** Beyond all levels, so that it is the smallest or the largest only where nothing else is. */
+    /** Beyond all levels and what stands outside, so that it is the smallest or the largest only where nothing else is. */
     @Override
     public int absent() {
-        return isLeast ? before.maximumLevel() + 1 : -1;
+        return isLeast ? Math.max(before.maximumLevel(), outside) + 1 : Math.min(0, outside) - 1;
     }
 
     @Override
     public int least() {
-        return Math.min(-1, outside);
+        return Math.min(0, isLeast ? outside : absent());
     }
 
     @Override
     public int most() {
-        return Math.max(before.maximumLevel() + 1, outside);
+        return Math.max(before.maximumLevel(), isLeast ? absent() : outside);
     }
 
     @Override

@@ -80,6 +80,18 @@ class WindowStepsTest {
         assertThat(StepLine.parse("sobel part=angle").bind(diagonal).value(new Pixel(1, 1))).isEqualTo(Rational.of(45));
     }
 
+    /** One below 0 and one above M are numbers like any other: they do not say that no cell is there. */
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"dilate shape=\"0 0 | 0 1\" border=constant outside=-1 overflow=keep; -1",
+        "erode shape=\"1 0 | 0 0\" border=constant outside=10 overflow=keep; 1", "erode shape=\"0 0 0 | 0 0 0 | 0 0 1\" border=constant outside=10 overflow=keep; 5",
+        "dilate shape=\"0 0 0 | 0 0 0 | 0 0 1\" border=constant outside=-1 overflow=keep; -1",
+        "maximum size=3 border=constant outside=-1 overflow=keep; 5", "rank place=1 size=3 border=constant outside=-1 overflow=keep; -1"})
+    void outsideJustBeyondTheLevels(String line, int corner) {
+        Operation operation = StepLine.parse(line).bind(nine());
+        assertThat(operation.value(new Pixel(0, 0))).isEqualTo(Rational.of(corner));
+        assertThat(operation.result(Progress.NONE).value(0)).as("all at once").isEqualTo(Rational.of(corner));
+    }
+
     @Test
     void aRootThatIsWholeIsWhole() {
         // g_x = −4, g_y = −3 along the diagonals

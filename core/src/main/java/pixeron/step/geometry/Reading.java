@@ -1,0 +1,114 @@
+package pixeron.step.geometry;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import pixeron.image.Frame;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/** What is read of an image at a point between its pixels: the nearest cell, or the four around it, weighted. */
+enum Reading {
+    /** The cell in which the point lies. */
+    NEAREST("nearest", Rational.of(1, 2)),
+    /** As nearest, where a cell begins at its number: rounded down. */
+    DOWN("nearest", Rational.ZERO),
+    /** Four cells, each weighted by how near it lies. */
+    LINEAR("linear", Rational.ZERO);
+
+    /**
+     * A cell that counts.
+     *
+     * @param weight what it is multiplied with; empty where it is taken as it is
+     */
+    record Cell(int row, int column, Optional<Value> weight) {
+    }
+
+    private final String word;
+    private final Rational added;
+
+    Reading(String word, Rational added) {
+        this.word = word;
+        this.added = added;
+    }
+
+    /** @return its word in a line */
+    String word() {
+        return word;
+    }
+
+    private int cell(Value place) {
+        return ((Rational) Rounding.FLOOR.apply(place.plus(added))).toInt();
+    }
+
+    private static Value part(Value place) {
+        return place.minus(Rounding.FLOOR.apply(place));
+    }
+
+    /** @return the cells that count at a point, row by row; one of weight 0 does not */
+    List<Cell> cells(Value y, Value x) {
+        int row = cell(y);
+        int column = cell(x);
+        if (this != LINEAR) {
+            return List.of(new Cell(row, column, Optional.empty()));
+        }
+        List<Cell> cells = new ArrayList<>();
+        for (int down = 0; down < 2; down++) {
+            for (int right = 0; right < 2; right++) {
+                Value weight = share(part(y), down).times(share(part(x), right));
+                if (weight.signum() != 0) {
+                    cells.add(new Cell(row + down, column + right, Optional.of(weight)));
+                }
+            }
+        }
+        return cells;
+    }
+
+    private static Value share(Value part, int side) {
+        return side == 1 ? part : Rational.ONE.minus(part);
+    }
+
+    /** @return how the cells follow from the point */
+    List<Line> work(Value y, Value x) {
+        if (this != LINEAR) {
+            String half = added.signum() == 0 ? "" : " + 1/2";
+            return List.of(Line.of("cell", Run.plain("⌊y" + half + "⌋ = " + number(cell(y)) + ", ⌊x" + half + "⌋ = " + number(cell(x)))));
+        }
+        return List.of(part("a", "y", y), part("b", "x", x));
+    }
+
+    private Line part(String name, String of, Value place) {
+        return Line.of(name.equals("a") ? "parts" : "", Run.plain(name + " = " + of + " − ⌊" + of + "⌋ = " + Decimals.working(place) + " − "
+                + number(cell(place)) + " = " + Decimals.working(part(place))));
+    }
+
+    private static String number(int number) {
+        return String.valueOf(number).replace('-', Decimals.MINUS);
+    }
+
+    /** @return what is done in a loop, in which y and x are known */
+    String loop(boolean hasOutside) {
+        String outside = hasOutside ? ", or what stands outside" : "";
+        return switch (this) {
+            case NEAREST -> "s ← before[⌊y + 1/2⌋][⌊x + 1/2⌋]" + outside;
+            case DOWN -> "s ← before[⌊y⌋][⌊x⌋]" + outside;
+            case LINEAR -> "s ← (1 − a)(1 − b) × before[⌊y⌋][⌊x⌋] + (1 − a) b × before[⌊y⌋][⌊x⌋ + 1] + a (1 − b) × before[⌊y⌋ + 1][⌊x⌋]"
+                    + " + a b × before[⌊y⌋ + 1][⌊x⌋ + 1]" + outside;
+        };
+    }
+
+    /** @return a place limited to the image, where nothing outside is read */
+    static Value limited(Value place, int size) {
+        Value last = Rational.of(size - 1);
+        return place.signum() < 0 ? Rational.ZERO : place.compareValue(last) > 0 ? last : place;
+    }
+
+    /** @return a cell limited to the image */
+    static Cell limited(Cell cell, Frame before) {
+        return new Cell(Math.max(0, Math.min(before.rows() - 1, cell.row)), Math.max(0, Math.min(before.columns() - 1, cell.column)), cell.weight);
+    }
+}

@@ -1,0 +1,185 @@
+package pixeron.step.geometry;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import pixeron.PixeronException;
+import pixeron.image.Frame;
+import pixeron.image.Image;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.step.Common;
+import pixeron.step.Finish;
+import pixeron.step.Inputs;
+import pixeron.step.NamedStep;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.Way;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
+
+/**
+ * {@code resize height=h width=w by=nearest grid=centres}, {@code resize scale=f}: the image with other numbers of rows and
+ * columns; of height and width one may be left out, then the proportion is kept.
+ *
+ * <p>Domain: whole h, w ≥ 1; f > 0, which excludes both; {@code by=mean} with {@code grid=centres} only. All exact. Cost: one
+ * to four products a pixel, with the mean one for each pixel of the image before. Source: docs/definitions/geometry.md.
+ */
+public final class Resize extends NamedStep {
+
+    private static final NumberParameter HEIGHT = size("height", "Height");
+    private static final NumberParameter WIDTH = size("width", "Width");
+    private static final NumberParameter SCALE = NumberParameter.required("scale", "Scale").only(n -> n.signum() > 0, "a number above 0")
+            .leftOutAtWill();
+    private static final String MEAN = "mean";
+    private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", new ChoiceParameter.Choice("nearest", "the nearest pixel"),
+            new ChoiceParameter.Choice("linear", "four pixels, weighted by how near they are"),
+            new ChoiceParameter.Choice(MEAN, "the mean of all that lies under a pixel"));
+    private static final ChoiceParameter GRID = ChoiceParameter.of("grid", "Grid", new ChoiceParameter.Choice("centres", "the middles of pixels lie in proportion"),
+            new ChoiceParameter.Choice("corners", "the first corners of pixels lie in proportion"),
+            new ChoiceParameter.Choice("ends", "first and last pixels lie on each other"));
+
+    public Resize() {
+        super("resize", "Resize", "Makes the image larger or smaller: by a size, by one side, or by a factor.");
+    }
+
+    private static NumberParameter size(String key, String title) {
+        return NumberParameter.required(key, title).only(n -> n.isInt() && n.toInt() >= 1, "a whole number from 1 on").leftOutAtWill();
+    }
+
+    private static String word(Arguments arguments, ChoiceParameter key) {
+        return arguments.get(key).word();
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return word(arguments, BY).equals(MEAN) ? "s(i, j) = mean of all that lies under (i, j)"
+                : "s(i, j) = r(y, x) with " + "y = " + formulas(word(arguments, GRID)).get(0).replace("*", "×").replace("/", "÷").replace("-", "−");
+    }
+
+    private static List<String> formulas(String grid) {
+        return switch (grid) {
+            case "corners" -> List.of("i * H / h", "j * W / w");
+            case "ends" -> List.of("i * (H - 1) / (h - 1)", "j * (W - 1) / (w - 1)");
+            default -> List.of("(i + 0.5) * H / h - 0.5", "(j + 0.5) * W / w - 0.5");
+        };
+    }
+
+    @Override
+    public List<Parameter<?>> ownParameters() {
+        return List.of(HEIGHT, WIDTH, SCALE, BY, GRID);
+    }
+
+    @Override
+    public Set<Common> common() {
+        return Set.of(Common.ROUNDING, Common.OVERFLOW);
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        boolean hasSize = arguments.isGiven(HEIGHT) || arguments.isGiven(WIDTH);
+        if (hasSize == arguments.isGiven(SCALE)) {
+            throw PixeronException.of(hasSize ? "scale excludes height and width; leave one of them out."
+                    : "resize needs height, width, both, or scale.");
+        } else if (word(arguments, BY).equals(MEAN) && !word(arguments, GRID).equals("centres")) {
+            throw PixeronException.of("by=mean goes with grid=centres only; leave grid out.");
+        }
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(SCALE, Amount.of(2)));
+    }
+
+    /** @return a step to this size, by nearest */
+    public Step to(int height, int width) {
+        return new Step(this, Arguments.NONE.with(HEIGHT, Amount.of(height)).with(WIDTH, Amount.of(width)));
+    }
+
+    private static long rounded(Rational size) {
+        return Math.max(1, ((Rational) Rounding.NEAREST.apply(size)).toInt());
+    }
+
+    private static Frame frame(Arguments arguments, Image before) {
+        Rational rows = Rational.of(before.rows());
+        Rational columns = Rational.of(before.columns());
+        Optional<Rational> height = arguments.find(HEIGHT).map(Amount::number);
+        Optional<Rational> width = arguments.find(WIDTH).map(Amount::number);
+        Optional<Rational> scale = arguments.find(SCALE).map(Amount::number);
+        Rational h = scale.map(rows::times).or(() -> height).orElseGet(() -> rows.times(width.orElseThrow()).dividedBy(columns));
+        Rational w = scale.map(columns::times).or(() -> width).orElseGet(() -> columns.times(height.orElseThrow()).dividedBy(rows));
+        if (h.compareTo(Rational.of(Integer.MAX_VALUE)) > 0 || w.compareTo(Rational.of(Integer.MAX_VALUE)) > 0) {
+            return Sizes.frame(Integer.MAX_VALUE, Integer.MAX_VALUE, before.maximumLevel());
+        }
+        return Sizes.frame(rounded(h), rounded(w), before.maximumLevel());
+    }
+
+    @Override
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
+        Arguments arguments = step.arguments();
+        Frame frame = frame(arguments, before);
+        if (word(arguments, BY).equals(MEAN)) {
+            MeanCells cells = new MeanCells(before.frame(), frame);
+            return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(progress -> ResizeBulk.mean(before, frame, Finish.of(step, frame.maximumLevel()), progress));
+        }
+        return sampled(step, before, frame, word(arguments, BY).equals("linear"), word(arguments, GRID));
+    }
+
+    private static SampledOperation sampled(Step step, Image before, Frame frame, boolean isLinear, String grid) {
+        List<String> formulas = new ArrayList<>(formulas(grid));
+        if (grid.equals("ends")) {
+            // With a single row or column only the first is read.
+            formulas.set(0, frame.rows() == 1 ? "0 * i" : formulas.get(0));
+            formulas.set(1, frame.columns() == 1 ? "0 * j" : formulas.get(1));
+        }
+        Reading reading = isLinear ? Reading.LINEAR : grid.equals("corners") ? Reading.DOWN : Reading.NEAREST;
+        return sampled(step, before, frame, reading, formulas);
+    }
+
+    private static SampledOperation sampled(Step step, Image before, Frame frame, Reading reading, List<String> formulas) {
+        Map<String, pixeron.number.Value> numbers = Map.of("H", Rational.of(before.rows()), "W", Rational.of(before.columns()),
+                "h", Rational.of(frame.rows()), "w", Rational.of(frame.columns()));
+        Points points = Points.of(frame, formulas, numbers);
+        PointCells cells = new PointCells(points, reading, Optional.of(before.frame()), pixel -> new double[] {
+            (pixel.row() + 0.5) * frame.rows() / before.rows() - 0.5, (pixel.column() + 0.5) * frame.columns() / before.columns() - 0.5});
+        return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(progress -> ResizeBulk.points(before, cells,
+                Finish.of(step, frame.maximumLevel()), progress));
+    }
+
+    @Override
+    public List<Slip> slips() {
+        return List.of(Slip.of("other-grid", Resize::otherGrids), Slip.of("nearest-for-linear", right -> {
+            String by = word(right.step().arguments(), BY);
+            return by.equals(MEAN) ? List.of() : List.of(Way.of(by.equals("linear") ? "the nearest pixel is taken instead of four weighted ones"
+                    : "four pixels are weighted instead of taking the nearest one", sampled(right.step(), right.before(), right.frame(),
+                            !by.equals("linear"), word(right.step().arguments(), GRID))));
+        }));
+    }
+
+    private static List<Way> otherGrids(Operation right) {
+        Arguments arguments = right.step().arguments();
+        if (word(arguments, BY).equals(MEAN)) {
+            return List.of();
+        }
+        boolean isLinear = word(arguments, BY).equals("linear");
+        List<Way> ways = new ArrayList<>();
+        Stream.of("centres", "corners", "ends").filter(grid -> !grid.equals(word(arguments, GRID))).forEach(grid -> ways.add(Way.of(
+                "places are worked out with grid=" + grid, sampled(right.step(), right.before(), right.frame(), isLinear, grid))));
+        Reading reading = isLinear ? Reading.LINEAR : word(arguments, GRID).equals("corners") ? Reading.DOWN : Reading.NEAREST;
+        List<String> upsideDown = formulas(word(arguments, GRID)).stream().map(formula -> formula.replace("H / h", "h / H").replace("W / w", "w / W")
+                .replace("(H - 1) / (h - 1)", "(h - 1) / (H - 1)").replace("(W - 1) / (w - 1)", "(w - 1) / (W - 1)")).toList();
+        boolean isPossible = !word(arguments, GRID).equals("ends") || right.before().rows() > 1 && right.before().columns() > 1;
+        if (isPossible) {
+            ways.add(Way.of("new size ÷ old size stands where old ÷ new belongs", sampled(right.step(), right.before(), right.frame(), reading, upsideDown)));
+        }
+        return ways;
+    }
+}
