@@ -1,7 +1,7 @@
 package pixeron.make;
 
-import java.util.Random;
 import pixeron.number.Approximate;
+import pixeron.number.Draws;
 import pixeron.number.Value;
 import pixeron.step.Source;
 import pixeron.step.key.Amount;
@@ -21,9 +21,9 @@ final class GaussianNoise extends NoiseMaker {
     }
 
     @Override
-    Source source(Arguments arguments, int count, int maximum, Random random) {
+    Source source(Arguments arguments, int count, int maximum, Draws draws) {
         Value mean = arguments.get(MEAN).resolve(maximum);
         Value deviation = arguments.get(DEVIATION).resolve(maximum);
-        return offset -> mean.plus(deviation.times(Approximate.from(random.nextGaussian())));
+        return offset -> mean.plus(deviation.times(Approximate.from(draws.normal(offset))));
     }
 }

@@ -1,8 +1,9 @@
 package pixeron.make;
 
-import java.util.Random;
 import java.util.stream.Stream;
 import pixeron.image.Image;
+import pixeron.number.Draws;
+import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 import pixeron.step.Progress;
@@ -10,14 +11,11 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
 
-/**
- * Seeded noise. The generator is {@link Random}, the JDK's 48-bit linear congruential generator, whose sequence for a
- * seed is specified: the same numbers on every machine and in every version.
- */
+/** Seeded noise: numbers of {@link Draws}, the same on every machine, as the steps that disturb an image draw them. */
 abstract class NoiseMaker extends Maker {
 
     private static final NumberParameter SEED = NumberParameter.optional("seed", "Seed", 1)
-            .only(n -> n.isInt() && n.signum() >= 0, "a whole number from 0");
+            .only(Rational::isInt, "a whole number");
 
     NoiseMaker(String name, String title, String sentence, Parameter<?>... ownParameters) {
         super(name, title, sentence, Stream.concat(Stream.of(ownParameters), Stream.of(SEED))
@@ -33,7 +31,7 @@ abstract class NoiseMaker extends Maker {
      * @param count number of pixels
      * @return where the values come from
      */
-    abstract Source source(Arguments arguments, int count, int maximum, Random random);
+    abstract Source source(Arguments arguments, int count, int maximum, Draws draws);
 
     @Override
     public final Image make(Arguments arguments, Progress progress) {
@@ -41,7 +39,7 @@ abstract class NoiseMaker extends Maker {
         int columns = whole(arguments, COLUMNS);
         int maximum = whole(arguments, MAXIMUM);
         Value[] samples = new Value[Math.multiplyExact(rows, columns)];
-        Source source = source(arguments, samples.length, maximum, new Random(whole(arguments, SEED)));
+        Source source = source(arguments, samples.length, maximum, new Draws(whole(arguments, SEED)));
         Finish finish = finish(arguments, maximum);
         for (int n = 0; n < samples.length; n++) {
             if (n % columns == 0) {

@@ -2,8 +2,8 @@ package pixeron.make;
 
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Random;
 import pixeron.PixeronException;
+import pixeron.number.Draws;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Source;
@@ -23,15 +23,16 @@ final class SaltAndPepper extends NoiseMaker {
     }
 
     @Override
-    Source source(Arguments arguments, int count, int maximum, Random random) {
+    Source source(Arguments arguments, int count, int maximum, Draws draws) {
         int specks = whole(arguments, COUNT);
         if (specks > count) {
             throw PixeronException.of("count=%d is more than the %d pixels of the image.", specks, count);
         }
+        int[] order = draws.least(count, specks);
         Map<Integer, Value> values = new HashMap<>();
-        while (values.size() < specks) {
-            // A place that comes up again draws no second colour, so the sequence stays simple to follow by hand.
-            values.computeIfAbsent(random.nextInt(count), place -> Rational.of(random.nextBoolean() ? maximum : 0));
+        for (int n = 0; n < order.length; n++) {
+            // The first half of them become white, as the step of the same name does by itself.
+            values.put(order[n], Rational.of(2 * n < specks ? maximum : 0));
         }
         Value ground = arguments.get(GROUND).resolve(maximum);
         return offset -> values.getOrDefault(offset, ground);

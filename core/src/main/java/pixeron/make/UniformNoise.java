@@ -1,7 +1,7 @@
 package pixeron.make;
 
-import java.util.Random;
 import pixeron.PixeronException;
+import pixeron.number.Draws;
 import pixeron.number.Rational;
 import pixeron.step.Source;
 import pixeron.step.key.Amount;
@@ -22,12 +22,12 @@ final class UniformNoise extends NoiseMaker {
     }
 
     @Override
-    Source source(Arguments arguments, int count, int maximum, Random random) {
+    Source source(Arguments arguments, int count, int maximum, Draws draws) {
         int low = arguments.get(LOW).resolve(maximum).toInt();
         long span = 1L + arguments.get(HIGH).resolve(maximum).toInt() - low;
         if (span < 1 || span > Integer.MAX_VALUE) {
             throw PixeronException.of("low=%s must be at most high=%s.", arguments.get(LOW), arguments.get(HIGH));
         }
-        return offset -> Rational.of(low + (long) random.nextInt((int) span));
+        return offset -> Rational.of(low + draws.below(offset, span));
     }
 }

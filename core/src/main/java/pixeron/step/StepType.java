@@ -124,6 +124,15 @@ public interface StepType extends Keyed {
         return false;
     }
 
+    /**
+     * @param step of this type
+     * @param place of a channel: red 0, green 1, blue 2, alpha 3
+     * @return what the step is on that channel of a colour image; the same for all, but where numbers are drawn
+     */
+    default Step onChannel(Step step, int place) {
+        return step;
+    }
+
     /** @return the kinds of tables by which it is worked out */
     default List<TableKind> tables() {
         return List.of();

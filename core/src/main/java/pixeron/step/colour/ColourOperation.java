@@ -18,6 +18,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.StepType;
+import pixeron.step.key.ChannelsParameter;
 
 /**
  * A step on the channels of a colour image: on each as on an image of its own, with its own statistics and counts. Channels
@@ -50,7 +51,7 @@ public final class ColourOperation implements Bound {
         Step plain = step.without(StepType.CHANNELS);
         Map<String, Operation> channels = new LinkedHashMap<>();
         before.faces().stream().filter(face -> wanted.contains(face.name())).forEach(face ->
-                channels.put(face.name(), bound(plain, face)));
+                channels.put(face.name(), bound(plain.type().onChannel(plain, ChannelsParameter.ALL.indexOf(face.name())), face)));
         return new ColourOperation(step, before, channels, () -> notes(step, channels));
     }
 

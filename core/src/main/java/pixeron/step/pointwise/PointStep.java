@@ -22,6 +22,7 @@ import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.StepType;
+import pixeron.step.Way;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
@@ -157,6 +158,11 @@ public abstract class PointStep extends NamedStep {
     protected final Slip otherFormula(String id, String words, String formula) {
         Expression other = parsed(formula);
         return Slip.of(id, words, step -> new OtherFormula(this, rule -> rule.with(other)).of(step));
+    }
+
+    /** @return the way of taking the formula for another one, whose names are those that the right one has */
+    protected final List<Way> otherFormula(String words, Step step, Expression other, Operation right) {
+        return Way.tried(words, () -> new OtherFormula(this, rule -> rule.with(other)).of(step), right);
     }
 
     @Override

@@ -1,0 +1,76 @@
+package pixeron.number;
+
+import java.math.BigInteger;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.stream.IntStream;
+
+/**
+ * Numbers drawn by chance that are the same on every machine: the n-th is a function of the seed and n alone, so any of them can
+ * be worked out without those before it.
+ *
+ * <p>h(n) = mix(seed + (n + 1) · 0x9E3779B97F4A7C15) in 64 bits; u(n) = the upper 53 bits of it as a fraction in [0, 1).
+ *
+ * @param seed any number of 64 bits
+ */
+public record Draws(long seed) {
+
+    private static final long STEP = 0x9E3779B97F4A7C15L;
+    private static final int SHARE_BITS = 53;
+    private static final BigInteger SHARES = BigInteger.ONE.shiftLeft(SHARE_BITS);
+
+    /** @return h(n): 64 bits */
+    public long bits(long n) {
+        long z = seed + (n + 1) * STEP;
+        z = (z ^ z >>> 30) * 0xBF58476D1CE4E5B9L;
+        z = (z ^ z >>> 27) * 0x94D049BB133111EBL;
+        return z ^ z >>> 31;
+    }
+
+    /** @return u(n) · 2⁵³, a whole number */
+    public long share53(long n) {
+        return bits(n) >>> 64 - SHARE_BITS;
+    }
+
+    /** @return u(n), exactly */
+    public Rational share(long n) {
+        return Rational.of(BigInteger.valueOf(share53(n)), SHARES);
+    }
+
+    /** @return u(n) as a double, which it is */
+    public double shareAsDouble(long n) {
+        return share53(n) * 0x1p-53;
+    }
+
+    /**
+     * @param range 1 … 2³²
+     * @return ⌊u(n) · range⌋: each whole number from 0 to range − 1 equally often
+     */
+    public long below(long n, long range) {
+        long share = share53(n);
+        return Math.multiplyHigh(share, range) << 64 - SHARE_BITS | share * range >>> SHARE_BITS;
+    }
+
+    /** @return √(−2 · ln(1 − u(2n))) · cos(2π · u(2n + 1)): around 0 with deviation 1, normally distributed */
+    public double normal(long n) {
+        return Math.sqrt(-2 * Math.log(1 - shareAsDouble(2 * n))) * Math.cos(2 * Math.PI * shareAsDouble(2 * n + 1));
+    }
+
+    /** @return of the numbers 0 … all − 1 the so many with the least h(n), unsigned, in their order */
+    public int[] least(int all, int count) {
+        return least(IntStream.range(0, all).toArray(), count);
+    }
+
+    /** @return of some numbers n, which rise, the so many with the least h(n), unsigned, in their order */
+    public int[] least(int[] some, int count) {
+        if (count == 0) {
+            return new int[0];
+        }
+        long[] bits = IntStream.of(some).parallel().mapToLong(n -> bits(n) ^ Long.MIN_VALUE).toArray();
+        long[] sorted = bits.clone();
+        Arrays.parallelSort(sorted);
+        long last = sorted[count - 1];
+        return IntStream.range(0, bits.length).filter(n -> bits[n] <= last).boxed().sorted(Comparator.<Integer>comparingLong(n -> bits[n]))
+                .limit(count).mapToInt(n -> some[n]).toArray();
+    }
+}

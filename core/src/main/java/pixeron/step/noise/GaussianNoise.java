@@ -1,0 +1,69 @@
+package pixeron.step.noise;
+
+import java.util.List;
+import pixeron.image.Image;
+import pixeron.number.Approximate;
+import pixeron.number.Decimals;
+import pixeron.number.Draws;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/**
+ * {@code gaussian-noise deviation=σ mean=0 seed=1}: s = r + mean + σ · √(−2 · ln(1 − u(2n))) · cos(2π · u(2n + 1)) with the
+ * offset n.
+ *
+ * <p>Domain: σ ≥ 0. Doubles, for all but σ = 0. Source: docs/definitions/noise.md.
+ */
+public final class GaussianNoise extends NoiseStep {
+
+    private static final NumberParameter DEVIATION = NumberParameter.required("deviation", "Deviation").only(n -> n.signum() >= 0, "a number of 0 or more");
+    private static final NumberParameter MEAN = NumberParameter.optional("mean", "Mean", 0);
+
+    public GaussianNoise() {
+        super("gaussian-noise", "Gaussian noise", "Adds a number by chance to each pixel, small ones more often than large ones.", DEVIATION, MEAN);
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return "s = r + mean + deviation × √(−2 × ln(1 − u(2n))) × cos(2π × u(2n + 1))";
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(DEVIATION, Amount.of(Math.max(1, maximumLevel / 16))));
+    }
+
+    @Override
+    Operation operation(Step step, Image before, Draws draws) {
+        Value deviation = step.arguments().get(DEVIATION).number();
+        Value mean = step.arguments().get(MEAN).number();
+        return new AddedNoise(step, before, new AddedNoise.Drawn() {
+            @Override
+            public Value at(int offset) {
+                return deviation.signum() == 0 ? mean : mean.plus(deviation.times(Approximate.from(draws.normal(offset))));
+            }
+
+            @Override
+            public List<Line> work(int offset) {
+                long first = 2L * offset;
+                return List.of(Line.of("drawn", Run.plain("u(" + first + ") = " + Decimals.approximate(draws.share(first)) + ", u(" + (first + 1) + ") = "
+                        + Decimals.approximate(draws.share(first + 1))), Run.note("   seed " + draws.seed())),
+                        Line.of("normal", Run.plain("√(−2 × ln(1 − u(" + first + "))) × cos(2π × u(" + (first + 1) + ")) = "
+                                + Decimals.approximate(Approximate.from(draws.normal(offset))))),
+                        Line.of("", Run.plain("drawn = " + Decimals.working(mean) + " + " + Decimals.working(deviation) + " × "
+                                + Decimals.approximate(Approximate.from(draws.normal(offset))) + " = " + Decimals.approximate(at(offset)))));
+            }
+
+            @Override
+            public String formula() {
+                return "mean + deviation × √(−2 × ln(1 − u(2n))) × cos(2π × u(2n + 1))";
+            }
+        });
+    }
+}

@@ -1,0 +1,159 @@
+package pixeron.step.noise;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import pixeron.PixeronException;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.number.Draws;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+import pixeron.step.Source;
+import pixeron.step.Step;
+import pixeron.step.StepOperation;
+import pixeron.step.StepType;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.working.Line;
+import pixeron.working.LoopWriter;
+import pixeron.working.Run;
+
+/**
+ * {@code salt-pepper count=n white=50 low=0 high=M seed=1}: the n pixels with the least drawn numbers h(offset) get another
+ * value; in that order the first n · white ÷ 100 high, the others low. All others stay.
+ *
+ * <p>Domain: 0 ≤ n ≤ N, 0 ≤ white ≤ 100. Cost: a draw for each pixel, and sorting the least. Source: docs/definitions/noise.md.
+ */
+public final class SaltAndPepper extends NoiseStep {
+
+    private static final NumberParameter COUNT = NumberParameter.required("count", "Count").only(n -> n.isInt() && n.signum() >= 0, "a whole number from 0 on");
+    private static final NumberParameter WHITE = NumberParameter.optional("white", "White, percent", 50).only(n -> n.signum() >= 0
+            && n.compareTo(Rational.of(100)) <= 0, "a number from 0 to 100");
+    private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
+    private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
+
+    public SaltAndPepper() {
+        super("salt-pepper", "Salt and pepper", "Sets a number of pixels, chosen by chance, to white or black.", COUNT, WHITE, LOW, HIGH);
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return "s = high or low where u(n) is among the least, else r";
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(COUNT, Amount.of(1)));
+    }
+
+    /** The same pixels in all channels. */
+    @Override
+    public Step onChannel(Step step, int place) {
+        return step;
+    }
+
+    @Override
+    Operation operation(Step step, Image before, Draws draws) {
+        Arguments arguments = step.arguments();
+        Area area = arguments.find(StepType.AREA).map(given -> given.requireInside(before)).orElseGet(() -> Area.all(before));
+        int count = arguments.get(COUNT).number().toInt();
+        if (count > area.count()) {
+            throw PixeronException.of("salt-pepper has count=%d, and there are %d pixels.", count, area.count());
+        }
+        int white = ((Rational) Rounding.NEAREST.apply(Rational.of(count).times(arguments.get(WHITE).number()).dividedBy(Rational.of(100)))).toInt();
+        int maximum = before.maximumLevel();
+        return new Specks(step, before, draws, draws.least(offsets(before, area), count), white, arguments.get(HIGH).resolve(maximum),
+                arguments.get(LOW).resolve(maximum));
+    }
+
+    private static int[] offsets(Image before, Area area) {
+        return IntStream.range(0, area.count()).map(n -> (area.row() + n / area.width()) * before.columns() + area.column() + n % area.width()).toArray();
+    }
+
+    private static final class Specks extends StepOperation {
+
+        private final Draws draws;
+        private final int[] order;
+        /** For each pixel its place in the order, −1 where it was not chosen. */
+        private final int[] places;
+        private final int white;
+        private final Value high;
+        private final Value low;
+
+        Specks(Step step, Image before, Draws draws, int[] order, int white, Value high, Value low) {
+            super(step, before, before.frame());
+            this.draws = draws;
+            this.order = order;
+            this.white = white;
+            this.high = high;
+            this.low = low;
+            this.places = new int[before.count()];
+            Arrays.fill(places, -1);
+            for (int n = 0; n < order.length; n++) {
+                places[order[n]] = n;
+            }
+        }
+
+        private int place(Pixel pixel) {
+            return places[before().offset(pixel)];
+        }
+
+        @Override
+        protected Optional<Kept> kept(Pixel result) {
+            return super.kept(result).or(() -> place(result) >= 0 ? Optional.empty() : Optional.of(new Kept("drawn",
+                    "h(" + before().offset(result) + ") = " + hexadecimal(result) + " is not among the " + order.length + " least, the pixel stays")));
+        }
+
+        private String hexadecimal(Pixel pixel) {
+            return String.format("0x%016X", draws.bits(before().offset(pixel)));
+        }
+
+        @Override
+        protected Optional<String> calculated() {
+            return Optional.of(super.calculated().map(where -> where + " and ").orElse("") + "h(n) is among the " + order.length + " least");
+        }
+
+        @Override
+        protected Value calculate(Pixel result, Sight sight) {
+            return place(result) < white ? high : low;
+        }
+
+        @Override
+        protected List<Line> work(Pixel result, Sight sight) {
+            int place = place(result);
+            return List.of(Line.of("drawn", Run.plain("h(" + before().offset(result) + ") = " + hexadecimal(result)), Run.note("   seed " + draws.seed())),
+                    Line.of("order", Run.plain("number " + (place + 1) + " of the " + order.length + " least; the first " + white + " become white")),
+                    Line.of("this pixel", Run.plain("s = " + (place < white ? "high" : "low") + " = " + Decimals.working(calculate(result, sight)))));
+        }
+
+        @Override
+        protected void loop(Pixel result, Sight sight, LoopWriter out) {
+            out.set("n", Integer.toString(before().offset(result))).line(0, "n ← i × W + j");
+            out.set("s", kept(result).isPresent() ? keptValue(result, sight) : calculate(result, sight)).line(0, "s ← high for the first " + white
+                    + " of the least h(n), low for the others");
+        }
+
+        @Override
+        public Image result(Progress progress) {
+            Value[] values = new Value[before().count()];
+            Arrays.setAll(values, n -> before().value(n));
+            for (int offset : order) {
+                values[offset] = value(before().pixel(offset));
+            }
+            return Image.from(before().rows(), before().columns(), before().maximumLevel(), values);
+        }
+
+        @Override
+        public List<Source> sources(Pixel pixel) {
+            return List.of(Source.of(pixel, before().value(pixel)));
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package pixeron.step.noise;
+
+import java.util.List;
+import java.util.Optional;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.number.Draws;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Step;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.working.Line;
+import pixeron.working.Run;
+
+/**
+ * {@code uniform-noise from=a to=b seed=1}: s = r + a + ⌊u(n) · (b − a + 1)⌋ with the offset n.
+ *
+ * <p>Domain: whole a ≤ b. Source: docs/definitions/noise.md.
+ */
+public final class UniformNoise extends NoiseStep {
+
+    private static final NumberParameter FROM = whole("from", "From");
+    private static final NumberParameter TO = whole("to", "To");
+
+    public UniformNoise() {
+        super("uniform-noise", "Uniform noise", "Adds a whole number by chance to each pixel, every one in a range equally often.", FROM, TO);
+    }
+
+    private static NumberParameter whole(String key, String title) {
+        return NumberParameter.required(key, title).only(Rational::isInt, "a whole number");
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return "s = r + from + ⌊u(n) × (to − from + 1)⌋";
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        if (arguments.get(FROM).number().compareTo(arguments.get(TO).number()) > 0) {
+            throw PixeronException.of("uniform-noise has from=%s above to=%s; from must be at most to.", arguments.get(FROM), arguments.get(TO));
+        }
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        int reach = Math.max(1, maximumLevel / 16);
+        return new Step(this, Arguments.NONE.with(FROM, Amount.of(-reach)).with(TO, Amount.of(reach)));
+    }
+
+    @Override
+    Operation operation(Step step, Image before, Draws draws) {
+        int from = step.arguments().get(FROM).number().toInt();
+        long range = 1L + step.arguments().get(TO).number().toInt() - from;
+        return new AddedNoise(step, before, new AddedNoise.Drawn() {
+            @Override
+            public Value at(int offset) {
+                return Rational.of(from + draws.below(offset, range));
+            }
+
+            @Override
+            public List<Line> work(int offset) {
+                return List.of(Line.of("drawn", Run.plain("u(" + offset + ") = " + Decimals.approximate(draws.share(offset))), Run.note("   seed " + draws.seed())),
+                        Line.of("", Run.plain("drawn = " + minus(from) + " + ⌊" + Decimals.approximate(draws.share(offset)) + " × " + range + "⌋ = "
+                                + minus(from) + " + " + draws.below(offset, range) + " = " + Decimals.working(at(offset)))));
+            }
+
+            @Override
+            public String formula() {
+                return "from + ⌊u(n) × (to − from + 1)⌋";
+            }
+
+            @Override
+            public Optional<AddedNoise.Whole> whole() {
+                return Optional.of(offset -> from + draws.below(offset, range));
+            }
+        });
+    }
+
+    private static String minus(long number) {
+        return String.valueOf(number).replace('-', Decimals.MINUS);
+    }
+}
