@@ -89,7 +89,7 @@ final class CheckCommand implements Callable<Integer> {
             throw PixeronException.of("Missing required option --by-hand TABLE; only a project (%s) brings its own values by hand.",
                     ProjectFile.ENDING);
         }
-        Stage stage = steps.last(image.chain());
+        Stage stage = steps.last(image);
         if (stage.after(Progress.NONE).required() instanceof ColourImage && face.name().isEmpty()) {
             return checkColour(stage);
         }

@@ -56,7 +56,7 @@ final class ExplainCommand implements Runnable {
 
     @Override
     public void run() {
-        Stage stage = steps.last(image.chain());
+        Stage stage = steps.last(image);
         Bound bound = stage.bound(Progress.NONE).orElseThrow();
         Pixel pixel = pixel(bound.frame());
         Result after = stage.after(Progress.NONE).required();

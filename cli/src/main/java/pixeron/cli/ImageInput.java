@@ -50,6 +50,11 @@ final class ImageInput {
         return rule == null || read instanceof Image ? chain : gray(chain, rule);
     }
 
+    /** @return what the file holds, made gray where a rule is given */
+    Result result(Path file) {
+        return chain(file).last(Progress.NONE).required();
+    }
+
     /** @return the chain with a step gray behind it */
     Chain gray(Chain chain, String ruleText) {
         return chain.withStep(chain.size(), GrayStep.of(ruleText, Transparency.of(transparent)));

@@ -19,6 +19,11 @@ final class OneImage {
         return file;
     }
 
+    /** @return how images are read */
+    ImageInput input() {
+        return input;
+    }
+
     /** @return a chain on what the file holds, with a step gray in front where a gray rule is given */
     Chain chain() {
         return input.chain(file);

@@ -60,7 +60,7 @@ final class ReportCommand implements Runnable {
             return ProjectFile.read(file).project();
         }
         String name = file.getFileName().toString();
-        Project project = Project.of(name, Origin.of(name, input.readAsItIs(file)), steps.chain(input.chain(file)));
+        Project project = Project.of(name, Origin.of(name, input.readAsItIs(file)), steps.chain(input.chain(file), input));
         Stage last = project.chain().stage(project.chain().size() - 1);
         Result after = last.after(Progress.NONE).required();
         if (byHand == null) {

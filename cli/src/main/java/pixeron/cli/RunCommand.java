@@ -42,7 +42,7 @@ final class RunCommand implements Runnable {
     @Override
     public void run() {
         ImageFiles.requireWritable(out, isExact);
-        Chain chain = steps.chain(image.chain());
+        Chain chain = steps.chain(image.chain(), image.input());
         Result result = face.chosen(chain.last(Progress.NONE).required());
         if (result instanceof ColourImage && out.toString().toLowerCase(Locale.ROOT).matches(".*\\.(csv|tsv|txt)")) {
             throw PixeronException.of("The result is a colour image, and a table of numbers holds one channel; add --face red, green, "

@@ -2,11 +2,13 @@ package pixeron.cli;
 
 import java.util.ArrayList;
 import java.util.List;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
 import pixeron.step.Progress;
+import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
 
 /** The steps of a command, applied in the order in which they are given. */
@@ -16,12 +18,19 @@ final class StepLines {
             description = "A step, such as \"add amount=30\"; repeat for several.")
     private List<String> lines = new ArrayList<>();
 
-    /** @param start the image, and perhaps a step in front */
-    Chain chain(Chain start) {
-        Chain chain = start;
+    @Mixin
+    private OtherImages others;
+
+    /**
+     * @param start the image, and perhaps a step in front
+     * @param input how other images are read
+     */
+    Chain chain(Chain start, ImageInput input) {
+        Chain chain = start.withImages(others.named(input::result));
         for (String line : lines) {
             try {
-                chain = chain.withStep(chain.size(), StepLine.parse(line));
+                Step step = StepLine.parse(line);
+                chain = chain.withImages(OtherImages.withPaths(chain.images(), step, input::result)).withStep(chain.size(), step);
             } catch (PixeronException problem) {
                 throw PixeronException.because(problem, "Step %d, \"%s\": %s", chain.size() + 1, line,
                         problem.getMessage());
@@ -31,8 +40,8 @@ final class StepLines {
     }
 
     /** @return the stage of the last step, with its result made */
-    Stage last(Chain start) {
-        Chain chain = chain(start);
+    Stage last(OneImage image) {
+        Chain chain = chain(image.chain(), image.input());
         if (chain.size() == 0) {
             throw PixeronException.of("No step is given; add --step LINE, such as --step \"add amount=30\".");
         }

@@ -49,7 +49,7 @@ final class TableCommand implements Runnable {
 
     @Override
     public void run() {
-        List<Named> all = all(steps.last(image.chain()).bound(Progress.NONE).orElseThrow());
+        List<Named> all = all(steps.last(image).bound(Progress.NONE).orElseThrow());
         if (name != null || all.isEmpty()) {
             all = List.of(named(all, Named::name, name));
         }

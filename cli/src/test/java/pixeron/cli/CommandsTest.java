@@ -323,15 +323,44 @@ class CommandsTest extends CommandTest {
     void aTargetOfMatchMayBeAnImage() throws IOException {
         Path sort = write("sort.txt", "0 0 1 1\n1 2 3 3\n");
         Path target = write("target.pgm", "P2 4 2 3  1 1 1 1  3 3 3 3");
-        assertThat(pixeron("run", sort, "--max", 3, "--step", "match image=" + target, "--out",
+        assertThat(pixeron("run", sort, "--max", 3, "--step", "match with=" + target, "--out",
                 folder.resolve("a.csv"))).isZero();
         // counts 0 4 0 4: running shares 0 1/2 1/2 1 for 1/4 5/8 3/4 1
         assertThat(Files.readString(folder.resolve("a.csv"))).isEqualTo("0,0,1,1\n1,1,3,3\n");
-        assertBad("There is no file", "run", sort, "--max", 3, "--step", "match image=none.pgm", "--out",
+        assertBad("There is no file", "run", sort, "--max", 3, "--step", "match with=none.pgm", "--out",
                 folder.resolve("b.csv"));
-        assertBad("has 4 target counts, and the image has 256 levels", "run", sort, "--step", "match image=" + target,
-                "--out", folder.resolve("b.csv"));
-        assertBad("give one of them", "run", sort, "--step", "match counts=\"1 1\" image=a.pgm", "--out",
+        assertThat(pixeron("run", sort, "--step", "match with=" + target, "--out", folder.resolve("a.csv"))).isZero();
+        Path beyond = write("beyond.pgm", "P2 1 1 9 9");
+        assertBad("The target of match needs levels, and the sample at row 0, column 0 is 9, no whole number in 0 to 3", "run", sort, "--max", 3,
+                "--step", "match with=" + beyond, "--out", folder.resolve("b.csv"));
+        assertBad("give one of them", "run", sort, "--step", "match counts=\"1 1\" with=a.pgm", "--out",
                 folder.resolve("b.csv"));
+    }
+
+    /** By a name, by a path, by the number of a step; each working and check knows it too. */
+    @Test
+    void anotherImageIsNamed() throws IOException {
+        Path first = write("first.csv", "1,2\n3,4\n");
+        Path second = write("second.csv", "4,2\n1,3\n");
+        Path out = folder.resolve("out.csv");
+        assertThat(pixeron("run", first, "--image", "pull-2=" + second, "--step", "combine with=pull-2 by=absolute-difference", "--out", out))
+                .isZero();
+        assertThat(Files.readString(out)).isEqualTo("3,0\n2,1\n");
+        assertThat(pixeron("run", first, "--step", "add amount=10", "--step", "combine with=" + second + " by=sum", "--step",
+                "join with=step:1 side=right", "--out", out)).isZero();
+        assertThat(Files.readString(out)).isEqualTo("15,14,11,12\n14,17,13,14\n");
+        assertThat(pixeron("explain", first, "--image", "p=" + second, "--step", "paste row=0 column=1 with=p", "--at", "1,1")).isZero();
+        assertThat(output).contains("(1, 1 − 1) = (1, 0) of p", "s = t(1, 0) = 1");
+        assertThat(pixeron("check", first, "--image", "p=" + second, "--step", "combine with=p by=difference overflow=keep", "--by-hand",
+                write("swapped.csv", "3,0\n-2,-1\n"))).isEqualTo(1);
+        assertThat(output).contains("order-swapped");
+        assertBad("--image second.csv has no name; give NAME=FILE", "run", first, "--image", "second.csv", "--out", out);
+        assertBad("--image p= has no file", "run", first, "--image", "p=", "--out", out);
+        assertBad("--image gives the name p twice", "run", first, "--image", "p=" + second, "--image", "p=" + first, "--out", out);
+        assertBad("\"self\" is no name for an image", "run", first, "--image", "self=" + second, "--out", out);
+        assertBad("There is no other image q; there is p", "run", first, "--image", "p=" + second, "--step", "combine with=q by=sum", "--out",
+                out);
+        assertBad("There is no file", "run", first, "--step", "combine with=none.pgm by=sum", "--out", out);
+        assertBad("step:3 is not before this step, which is step 1", "run", first, "--step", "combine with=step:3 by=sum", "--out", out);
     }
 }

@@ -72,7 +72,7 @@ public record Following(Set<Pixel> ofStep, Map<String, Set<Pixel>> ofTables) {
             return NONE;
         }
         try {
-            Operation given = operation.step().bind(theirs(earlier, operation.before()));
+            Operation given = operation.step().bind(operation.inputs().on(theirs(earlier, operation.before())));
             return new Following(cells(check, pixel -> given.contains(pixel) ? Optional.of(given.value(pixel))
                     : Optional.empty()), Map.of());
         } catch (PixeronException withoutResult) {

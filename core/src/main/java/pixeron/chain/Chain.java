@@ -1,27 +1,35 @@
 package pixeron.chain;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.IntUnaryOperator;
+import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.step.Progress;
+import pixeron.step.Reference;
 import pixeron.step.Step;
 
 /** The image and its steps, in order. Immutable; every change is a new chain that shares what it can. */
 public final class Chain {
 
     private final Result input;
+    private final Map<String, Result> images;
     private final List<Stage> stages;
 
-    private Chain(Result input, List<Stage> stages) {
+    private Chain(Result input, Map<String, Result> images, List<Stage> stages) {
         this.input = input;
+        this.images = images;
         this.stages = List.copyOf(stages);
     }
 
     /** @return a chain without steps */
     public static Chain of(Result input) {
-        return new Chain(input, List.of());
+        return new Chain(input, Map.of(), List.of());
     }
 
     /** @return what stands in front of the first step, of any kind */
@@ -66,7 +74,15 @@ public final class Chain {
 
     /** @return this with a link put in at the position 0 … size(); for reading a project */
     public Chain withLink(int position, Link link) {
-        return changed(position, links -> links.add(position, link));
+        return changed(position, links -> {
+            renumber(links.subList(position, links.size()), old -> old > position ? old + 1 : old);
+            links.add(position, link);
+        });
+    }
+
+    /** References of steps follow the steps that they name. */
+    private static void renumber(List<Link> links, IntUnaryOperator number) {
+        links.replaceAll(link -> new Link(link.id(), link.step().renumbered(number), link.isOn()));
     }
 
     /** @return this with the step at the position replaced; its id and switch stay */
@@ -81,9 +97,21 @@ public final class Chain {
         return changed(position, links -> links.set(position, new Link(link.id(), link.step(), isOn)));
     }
 
-    /** @return this without the step at the position */
+    /**
+     * @return this without the step at the position
+     * @throws PixeronException if another step refers to it
+     */
     public Chain removed(int position) {
-        return changed(position, links -> links.remove(position));
+        int number = position + 1;
+        for (Stage stage : stages) {
+            if (stage.link().step().references().contains(Reference.toStep(number))) {
+                throw PixeronException.of("Step %d refers to step %d; let it refer to something else first.", stage.position() + 1, number);
+            }
+        }
+        return changed(position, links -> {
+            links.remove(position);
+            renumber(links, old -> old > number ? old - 1 : old);
+        });
     }
 
     /** @return this with a copy of the step behind it; the copy has a new id */
@@ -92,14 +120,49 @@ public final class Chain {
         return withLink(position + 1, new Link(nextId(), link.step(), link.isOn()));
     }
 
-    /** @return this with the step taken from one position and put in at another */
+    /**
+     * @return this with the step taken from one position and put in at another; references follow the steps that they name
+     * @throws PixeronException if a step would then refer to one that is not before it
+     */
     public Chain moved(int from, int to) {
-        return changed(Math.min(from, to), links -> links.add(to, links.remove(from)));
+        return changed(Math.min(from, to), links -> {
+            links.add(to, links.remove(from));
+            renumber(links, old -> old == 0 ? 0 : movedTo(old - 1, from, to) + 1);
+            for (int at = 0; at < links.size(); at++) {
+                requireEarlier(links.get(at).step(), at + 1);
+            }
+        });
+    }
+
+    private static int movedTo(int position, int from, int to) {
+        return position == from ? to : position > from && position <= to ? position - 1 : position < from && position >= to ? position + 1
+                : position;
+    }
+
+    private static void requireEarlier(Step step, int number) {
+        for (String reference : step.references()) {
+            int named = Reference.step(reference).orElse(0);
+            if (named >= number) {
+                throw PixeronException.of("There step %d (%s) would refer to step %d, which is not before it.", number, step.type().name(),
+                        named);
+            }
+        }
     }
 
     /** @return this with the same steps on another image */
     public Chain onSource(Result other) {
-        return new Chain(other, List.of()).changed(0, links -> links.addAll(links()));
+        return new Chain(other, images, List.of()).changed(0, links -> links.addAll(links()));
+    }
+
+    /** @return other images that steps may name, in their order */
+    public Map<String, Result> images() {
+        return images;
+    }
+
+    /** @return this with other images that steps may name */
+    public Chain withImages(Map<String, Result> others) {
+        return new Chain(input, Collections.unmodifiableMap(new LinkedHashMap<>(others)), List.of()).changed(0, links ->
+                links.addAll(links()));
     }
 
     private int nextId() {
@@ -112,15 +175,15 @@ public final class Chain {
         change.accept(links);
         List<Stage> changed = new ArrayList<>(stages.subList(0, first));
         for (Link link : links.subList(first, links.size())) {
-            changed.add(new Stage(input, changed.isEmpty() ? null : changed.get(changed.size() - 1), link));
+            changed.add(new Stage(input, images, changed.isEmpty() ? null : changed.get(changed.size() - 1), link));
         }
-        return new Chain(input, changed);
+        return new Chain(input, images, changed);
     }
 
     /** Equal source and links. */
     @Override
     public boolean equals(Object other) {
-        return other instanceof Chain chain && input.equals(chain.input) && links().equals(chain.links());
+        return other instanceof Chain chain && input.equals(chain.input) && images.equals(chain.images) && links().equals(chain.links());
     }
 
     @Override

@@ -1,13 +1,17 @@
 package pixeron.chain;
 
 import java.lang.ref.SoftReference;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import pixeron.PixeronException;
 import pixeron.image.Result;
+import pixeron.number.Decimals;
 import pixeron.step.Bound;
 import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Reference;
 import pixeron.step.colour.Binding;
 
 /**
@@ -17,14 +21,17 @@ import pixeron.step.colour.Binding;
 public final class Stage {
 
     private final Result input;
+    private final Map<String, Result> images;
     private final Stage previous;
     private final int position;
     private final Link link;
     private SoftReference<Made> kept = new SoftReference<>(null);
     private volatile Outcome.Failed failure;
 
-    Stage(Result input, Stage previous, Link link) {
+    /** @param images other images that steps may name */
+    Stage(Result input, Map<String, Result> images, Stage previous, Link link) {
         this.input = input;
+        this.images = images;
         this.previous = previous;
         this.position = previous == null ? 0 : previous.position + 1;
         this.link = link;
@@ -82,9 +89,16 @@ public final class Stage {
         }
     }
 
-    /** @return the result of a step before this one: step:1 of the first, step:0 the image itself */
+    /** @return the result of a step before this one, or another image */
     private Result other(String reference, Progress progress) {
-        int wanted = Integer.parseInt(reference.substring(reference.indexOf(':') + 1));
+        OptionalInt step = Reference.step(reference);
+        if (step.isEmpty() && !images.containsKey(reference)) {
+            throw PixeronException.of("There is no other image %s%s.", Decimals.shortened(reference), images.isEmpty() ? ""
+                    : "; there is " + String.join(", ", images.keySet()));
+        } else if (step.isEmpty()) {
+            return images.get(reference);
+        }
+        int wanted = step.getAsInt();
         if (wanted > position) {
             throw PixeronException.of("%s is not before this step, which is step %d.", reference, position + 1);
         }

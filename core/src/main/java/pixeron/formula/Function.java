@@ -1,5 +1,6 @@
 package pixeron.formula;
 
+import java.math.BigInteger;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
+import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
 
@@ -16,7 +18,9 @@ public enum Function {
     MIN(1, Integer.MAX_VALUE), MAX(1, Integer.MAX_VALUE), ABS(1, 1), FLOOR(1, 1), CEILING(1, 1), ROUND(1, 1),
     SQRT(1, 1), LN(1, 1), LOG2(1, 1), LOG10(1, 1), EXP(1, 1), SIN(1, 1), COS(1, 1), MOD(2, 2),
     /** The angle of (x, y) in degrees, above −180 up to 180. Steps have it, a formula that is typed has not. */
-    ANGLE(2, 2);
+    ANGLE(2, 2),
+    /** Binary digits of whole numbers from 0 on, one with the other; likewise for steps only. */
+    AND(2, 2), OR(2, 2), XOR(2, 2);
 
     private final int fewest;
     private final int most;
@@ -32,7 +36,12 @@ public enum Function {
     }
 
     static Optional<Function> named(String word) {
-        return Arrays.stream(values()).filter(f -> f != ANGLE && f.word().equals(word)).findFirst();
+        return Arrays.stream(values()).filter(f -> f.compareTo(ANGLE) < 0 && f.word().equals(word)).findFirst();
+    }
+
+    /** @return whether it stands between its two arguments, such as and */
+    boolean isOfDigits() {
+        return compareTo(AND) >= 0;
     }
 
     boolean takes(int count) {
@@ -67,6 +76,9 @@ public enum Function {
             case COS -> Approximate.from(Math.cos(a.asDouble()));
             case MOD -> mod(a, arguments.get(1));
             case ANGLE -> angle(a.asDouble(), arguments.get(1).asDouble());
+            case AND -> Rational.of(digits(a).and(digits(arguments.get(1))), BigInteger.ONE);
+            case OR -> Rational.of(digits(a).or(digits(arguments.get(1))), BigInteger.ONE);
+            case XOR -> Rational.of(digits(a).xor(digits(arguments.get(1))), BigInteger.ONE);
         };
     }
 
@@ -75,6 +87,13 @@ public enum Function {
             throw withoutValue("%s(%s)", word(), Decimals.working(argument));
         }
         return argument.asDouble();
+    }
+
+    private BigInteger digits(Value number) {
+        if (number instanceof Rational whole && whole.isWhole() && whole.signum() >= 0) {
+            return whole.numerator();
+        }
+        throw PixeronException.of("%s needs whole numbers from 0 on, and %s is none.", word(), Decimals.working(number));
     }
 
     private static Value angle(double x, double y) {

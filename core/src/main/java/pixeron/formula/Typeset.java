@@ -75,6 +75,12 @@ public final class Typeset {
             bracketed(call.arguments().get(0), ATOM);
             return;
         }
+        if (call.function().isOfDigits()) {
+            bracketed(call.arguments().get(0), ATOM);
+            sign(" " + call.function().word() + " ");
+            bracketed(call.arguments().get(1), ATOM);
+            return;
+        }
         sign(call.function().word() + "(");
         for (int n = 0; n < call.arguments().size(); n++) {
             sign(n > 0 ? ", " : "");

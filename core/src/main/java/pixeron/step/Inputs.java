@@ -14,9 +14,12 @@ import pixeron.image.Result;
  */
 public record Inputs(Result before, Function<String, Result> others) {
 
-    /** A step alone, with nothing to refer to. */
+    /** A step alone, which is the first one: nothing to refer to but the image before it, step:0. */
     public Inputs(Result before) {
         this(before, reference -> {
+            if (reference.equals(Reference.toStep(0))) {
+                return before;
+            }
             throw PixeronException.of("%s: there are no other results to refer to here.", reference);
         });
     }
@@ -31,6 +34,26 @@ public record Inputs(Result before, Function<String, Result> others) {
             return image;
         }
         throw PixeronException.of("%s takes an image, and %s stands before it.", type.name(), before.kind());
+    }
+
+    /**
+     * @param type the kind of step that asks
+     * @param reference names another result
+     * @return that, which is an image
+     * @throws PixeronException if there is none, or it is of another kind
+     */
+    public Image other(StepType type, String reference) {
+        Result found = others.apply(reference);
+        if (found instanceof Image image) {
+            return image;
+        }
+        throw PixeronException.of("%s with=%s takes an image, and %s is %s; make it gray first.", type.name(), reference, reference,
+                found.kind());
+    }
+
+    /** @return the same others, with another result in front of the step */
+    public Inputs on(Result other) {
+        return new Inputs(other, others);
     }
 
     /**

@@ -1,6 +1,9 @@
 package pixeron.step;
 
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.Image;
@@ -9,6 +12,7 @@ import pixeron.number.Rounding;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.KeyedLine;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.TextParameter;
 
 /**
  * One operation with its parameters.
@@ -110,6 +114,21 @@ public record Step(StepType type, Arguments arguments) {
     private <T> Arguments taken(Arguments into, Parameter<T> key, String name) {
         return type.parameters().stream().filter(mine -> mine.key().equals(name) && arguments.isGiven(mine)).findFirst()
                 .map(mine -> into.with(key, key.parse(printed(mine)))).orElse(into);
+    }
+
+    /** @return the other results that it names */
+    public List<String> references() {
+        return type.references().stream().flatMap(key -> arguments.find(key).stream()).toList();
+    }
+
+    /** @return this where steps have other numbers: each reference to a step follows it */
+    public Step renumbered(IntUnaryOperator number) {
+        Step step = this;
+        for (TextParameter key : type.references()) {
+            Optional<String> named = arguments.find(key);
+            step = named.isPresent() ? step.with(key, Reference.renumbered(named.get(), number)) : step;
+        }
+        return step;
     }
 
     /** @return the step as one line of text, which the catalog reads back; keys at their default are left out */

@@ -22,6 +22,7 @@ import pixeron.working.Working;
 public abstract class StepOperation implements Operation {
 
     private final Step step;
+    private final Inputs inputs;
     private final Image before;
     private final Frame frame;
     private final Optional<Area> area;
@@ -33,7 +34,17 @@ public abstract class StepOperation implements Operation {
      * @throws pixeron.PixeronException if the step's area reaches beyond the image
      */
     protected StepOperation(Step step, Image before, Frame frame) {
+        this(step, before, frame, new Inputs(before));
+    }
+
+    /**
+     * @param frame of the result
+     * @param inputs the image before, and others that the step may refer to
+     * @throws pixeron.PixeronException if the step's area reaches beyond the image
+     */
+    protected StepOperation(Step step, Image before, Frame frame, Inputs inputs) {
         this.step = step;
+        this.inputs = inputs;
         this.before = before;
         this.frame = frame;
         this.asIs = Sight.of(before::value);
@@ -104,6 +115,11 @@ public abstract class StepOperation implements Operation {
     @Override
     public final Step step() {
         return step;
+    }
+
+    @Override
+    public final Inputs inputs() {
+        return inputs;
     }
 
     @Override

@@ -15,6 +15,7 @@ import pixeron.step.key.ChannelsParameter;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.Keyed;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.TextParameter;
 import pixeron.working.TableKind;
 
 /** A kind of step. It describes itself; everything that shows, reads or writes steps is made from this. */
@@ -131,6 +132,11 @@ public interface StepType extends Keyed {
      */
     default Step onChannel(Step step, int place) {
         return step;
+    }
+
+    /** @return those of its keys that name another result; see {@link Reference} */
+    default List<TextParameter> references() {
+        return List.of();
     }
 
     /** @return the kinds of tables by which it is worked out */

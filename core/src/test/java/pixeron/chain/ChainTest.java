@@ -69,4 +69,25 @@ class ChainTest {
         assertThatThrownBy(() -> last(chain)).hasMessageStartingWith("Step 2:").hasMessageContaining("1 × 2");
         assertThat(last(chain.switched(1, false))).isEqualTo(Image.of(255, new int[][] {{16, 26}}));
     }
+
+    /** Steps are named by their numbers, and the numbers follow when steps come, go and move. */
+    @Test
+    void referencesFollowTheStepsThatTheyName() {
+        Chain chain = chain("add amount=5", "multiply factor=2", "combine with=step:1 by=sum");
+        assertThat(lines(chain.withStep(0, StepLine.parse("invert")))).endsWith("combine with=step:2 by=sum");
+        assertThat(lines(chain.withStep(1, StepLine.parse("invert")))).endsWith("combine with=step:1 by=sum");
+        assertThat(lines(chain.moved(0, 1))).containsExactly("multiply factor=2", "add amount=5", "combine with=step:2 by=sum");
+        assertThat(lines(chain.removed(1))).containsExactly("add amount=5", "combine with=step:1 by=sum");
+        assertThat(lines(chain.duplicated(0))).endsWith("combine with=step:1 by=sum");
+        assertThat(lines(chain("invert", "combine with=step:0 by=sum").moved(1, 0))).containsExactly("combine with=step:0 by=sum", "invert");
+        assertThat(last(chain)).isEqualTo(Image.of(255, new int[][] {{45, 75}}));
+    }
+
+    @Test
+    void aStepThatIsReferredToStaysBeforeAndStays() {
+        Chain chain = chain("add amount=5", "multiply factor=2", "combine with=step:2 by=sum");
+        assertThatThrownBy(() -> chain.moved(1, 2)).hasMessage("There step 2 (combine) would refer to step 3, which is not before it.");
+        assertThatThrownBy(() -> chain.removed(1)).hasMessage("Step 3 refers to step 2; let it refer to something else first.");
+        assertThat(lines(chain.removed(2))).containsExactly("add amount=5", "multiply factor=2");
+    }
 }

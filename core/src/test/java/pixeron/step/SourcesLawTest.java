@@ -46,7 +46,8 @@ class SourcesLawTest {
         Pixel other = before.pixel(random.nextInt(before.count()));
         Set<Pixel> sources = operation.sources(pixel).stream().flatMap(source -> source.pixel().stream()).collect(Collectors.toSet());
         boolean isTwice = step.type().name().equals("open") || step.type().name().equals("close");
-        if (!sources.contains(other) && !isTwice && !isStatistical(step)) {
+        // Another image that is this one changes with it.
+        if (!sources.contains(other) && !isTwice && !isStatistical(step) && step.references().isEmpty()) {
             assertThat(value(step, changed(before, other), pixel)).as(step.line()).contains(operation.value(pixel));
         }
     }
@@ -79,7 +80,7 @@ class SourcesLawTest {
                 assertThat(operation.contains(home)).isTrue());
         // With an area a pixel can both stay and be moved somewhere else.
         boolean isWhole = !operation.step().arguments().isGiven(StepType.AREA);
-        if (operation.isMoving() && isWhole && sources.size() == 1 && sources.get(0).isInside()) {
+        if (operation.isMoving() && isWhole && sources.size() == 1 && sources.get(0).isInside() && sources.get(0).pixel().isPresent()) {
             // Of several copies of a pixel one is its home; that one comes from it.
             Pixel source = sources.get(0).pixel().orElseThrow();
             assertThat(operation.home(source).flatMap(operation::counterpart)).as(operation.step().line()).contains(source);

@@ -99,6 +99,9 @@ public final class StepArbitraries {
             return "-1 2 | 1/2 3 | " + (1 + random.nextInt(300)) + " " + number(random, image.maximumLevel());
         } else if (parameter instanceof MaskParameter) {
             return "0b" + Integer.toBinaryString(random.nextInt(65536));
+        } else if (parameter.key().equals("with")) {
+            // Alone, a step can refer to nothing but the image before it.
+            return "step:0";
         } else if (parameter instanceof TextParameter) {
             return FORMULAS[random.nextInt(FORMULAS.length)];
         } else if (parameter instanceof ChoiceParameter choice) {

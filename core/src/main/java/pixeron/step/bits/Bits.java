@@ -67,10 +67,13 @@ public final class Bits extends PointStep {
 
     private String why(BigInteger mask, Value sample) {
         BigInteger r = whole(this, sample);
-        BigInteger result = operation.apply(r, mask);
-        int width = Math.max(1, Math.max(mask.bitLength(), r.bitLength()));
-        return String.format(Locale.ROOT, "%s %s %s = %s", binary(r, width), word, binary(mask, width),
-                binary(result, width));
+        return inBinary(word, r, mask, operation.apply(r, mask));
+    }
+
+    /** @return {@code 0b1100 and 0b1010 = 0b1000} */
+    public static String inBinary(String word, BigInteger first, BigInteger second, BigInteger result) {
+        int width = Math.max(1, Math.max(Math.max(first.bitLength(), second.bitLength()), result.bitLength()));
+        return String.format(Locale.ROOT, "%s %s %s = %s", binary(first, width), word, binary(second, width), binary(result, width));
     }
 
     private static String binary(BigInteger number, int width) {

@@ -34,6 +34,9 @@ import pixeron.step.noise.GaussianNoise;
 import pixeron.step.noise.SaltAndPepper;
 import pixeron.step.noise.SineNoise;
 import pixeron.step.noise.UniformNoise;
+import pixeron.step.pair.Combine;
+import pixeron.step.pair.Join;
+import pixeron.step.pair.Paste;
 import pixeron.step.point.Add;
 import pixeron.step.point.Depth;
 import pixeron.step.point.Divide;
@@ -68,8 +71,9 @@ public final class Catalog {
             new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(),
             ReadyKernel.gaussian(), ReadyKernel.sharpen(), ReadyKernel.laplacian(), new Unsharp(), Gradient.sobel(),
             Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
-            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Pad(), new Move(), new Flip(), new Transpose(), new Tile(), new Turn(), new Resize(), new SaltAndPepper(), new UniformNoise(), new GaussianNoise(),
-            new SineNoise(), new GrayStep(), new Compose(), new Swap());
+            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Pad(), new Move(),
+            new Flip(), new Transpose(), new Tile(), new Turn(), new Resize(), new Combine(), new Paste(), new Join(),
+            new SaltAndPepper(), new UniformNoise(), new GaussianNoise(), new SineNoise(), new GrayStep(), new Compose(), new Swap());
 
     /** So many names are offered for one that is unknown. */
     private static final int NEAREST = 3;

@@ -26,6 +26,6 @@ public final class Binding {
      */
     public static Bound of(Step step, Inputs inputs) {
         return step.type() instanceof ColourType type ? type.whole(step, inputs)
-                : inputs.before() instanceof ColourImage colour ? ColourOperation.of(step, colour) : step.bind(inputs);
+                : inputs.before() instanceof ColourImage colour ? ColourOperation.of(step, colour, inputs) : step.bind(inputs);
     }
 }

@@ -13,9 +13,11 @@ import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.step.Bound;
 import pixeron.step.Common;
+import pixeron.step.Inputs;
 import pixeron.step.Mapping;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.step.key.ChannelsParameter;
@@ -30,6 +32,8 @@ public final class ColourOperation implements Bound {
 
     static final List<String> COLOURS = List.of("red", "green", "blue");
 
+    private static final String ALPHA = "alpha";
+
     private final Step step;
     private final ColourImage before;
     /** The channels that are worked on, by name, in the order of the image. */
@@ -37,7 +41,7 @@ public final class ColourOperation implements Bound {
     private final Supplier<List<String>> notes;
 
     /**
-     * @param channels how each channel is worked out that does not stay, by name, in the order of the image; at least one
+     * @param channels how each channel is worked out that does not stay, by name, in the order of the image
      * @param notes what a person should know of the result
      */
     ColourOperation(Step step, ColourImage before, Map<String, Operation> channels, Supplier<List<String>> notes) {
@@ -47,20 +51,42 @@ public final class ColourOperation implements Bound {
         this.notes = notes;
     }
 
-    private static ColourOperation on(Step step, ColourImage before, List<String> wanted) {
+    private static ColourOperation on(Step step, ColourImage before, Inputs inputs, List<String> wanted) {
         Step plain = step.without(StepType.CHANNELS);
         Map<String, Operation> channels = new LinkedHashMap<>();
         before.faces().stream().filter(face -> wanted.contains(face.name())).forEach(face ->
-                channels.put(face.name(), bound(plain.type().onChannel(plain, ChannelsParameter.ALL.indexOf(face.name())), face)));
+                channels.put(face.name(), bound(plain.type().onChannel(plain, ChannelsParameter.ALL.indexOf(face.name())),
+                        new Inputs(face.image(), reference -> other(inputs.others().apply(reference), face.name(),
+                                wanted.contains(ALPHA) && !step.has(Common.CHANNELS), face.image().maximumLevel())), face.name())));
         return new ColourOperation(step, before, channels, () -> notes(step, channels));
     }
 
-    private static Operation bound(Step step, Result.Face face) {
+    /**
+     * @param isJoined whether alpha is that of both together, so that where the other has none it is opaque
+     * @return of another colour image the channel of the same name; an image for each channel
+     */
+    private static Result other(Result other, String channel, boolean isJoined, int maximum) {
+        Optional<Image> own = other instanceof ColourImage colour ? colour.face(channel) : Optional.empty();
+        boolean isOpaque = channel.equals(ALPHA) && own.isEmpty() && (isJoined || other instanceof ColourImage);
+        return isOpaque ? opaque(other.frame().with(maximum)) : own.map(Result.class::cast).orElse(other);
+    }
+
+    private static Image opaque(Frame frame) {
+        return Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> frame.maximumLevel());
+    }
+
+    private static Operation bound(Step step, Inputs inputs, String channel) {
         try {
-            return step.bind(face.image());
+            return step.bind(inputs);
         } catch (PixeronException problem) {
-            throw PixeronException.because(problem, "%s: %s", face.name(), problem.getMessage());
+            throw PixeronException.because(problem, "%s: %s", channel, problem.getMessage());
         }
+    }
+
+    /** Where another colour image has no alpha, alpha stays that of the first. */
+    private static boolean staysAlone(Step step, Inputs inputs, String channel) {
+        return channel.equals(ALPHA) && step.references().stream().filter(reference -> !reference.equals(Reference.SELF))
+                .map(inputs.others()).anyMatch(other -> other instanceof ColourImage colour && colour.alpha().isEmpty());
     }
 
     /**
@@ -68,16 +94,16 @@ public final class ColourOperation implements Bound {
      * @return the step bound to the channels
      * @throws PixeronException if it cannot be applied to one of them; names the channel
      */
-    static ColourOperation of(Step step, ColourImage before) {
+    static ColourOperation of(Step step, ColourImage before, Inputs inputs) {
         List<String> there = before.faces().stream().map(Result.Face::name).toList();
         Optional<List<String>> given = step.arguments().find(StepType.CHANNELS);
         List<String> wanted = given.orElse(COLOURS);
         wanted.stream().filter(name -> !there.contains(name)).findFirst().ifPresent(name -> {
             throw PixeronException.of("channels has %s, and this colour image has only %s.", name, String.join(", ", there));
         });
-        ColourOperation some = on(step, before, wanted);
+        ColourOperation some = on(step, before, inputs, wanted.stream().filter(name -> !staysAlone(step, inputs, name)).toList());
         boolean isWhole = some.frame().equals(before.frame()) && step.has(Common.CHANNELS);
-        return isWhole || wanted.size() == there.size() ? some : on(step, before, there);
+        return isWhole || wanted.size() == there.size() ? some : on(step, before, inputs, there);
     }
 
     @Override
@@ -87,7 +113,7 @@ public final class ColourOperation implements Bound {
 
     @Override
     public Frame frame() {
-        return channels.values().iterator().next().frame();
+        return channels.values().stream().findFirst().map(Operation::frame).orElse(before.frame());
     }
 
     @Override

@@ -16,6 +16,7 @@ import pixeron.step.Bound;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
+import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.Parameter;
@@ -30,12 +31,10 @@ import pixeron.step.key.TextParameter;
  */
 public final class Compose extends NamedStep implements ColourType {
 
-    private static final String RANGE = "self, step:k, or a number for the same level everywhere";
+    private static final String RANGE = "self, step:k, the name of another image, or a number for the same level everywhere";
     private static final List<TextParameter> CHANNELS_OF = List.of(new TextParameter("red", "Red", RANGE),
             new TextParameter("green", "Green", RANGE), new TextParameter("blue", "Blue", RANGE));
-    private static final String SELF = "self";
     private static final String MAXIMUM = "M";
-    private static final String STEP = "step:\\d{1,6}";
 
     public Compose() {
         super("colour", "Compose colour", "Makes a colour image of three images, one for each channel.");
@@ -56,25 +55,20 @@ public final class Compose extends NamedStep implements ColourType {
         return List.copyOf(CHANNELS_OF);
     }
 
-    private static boolean isNumber(String reference) {
-        return reference.equals(MAXIMUM) || Decimals.isNumber(reference);
+    @Override
+    public List<TextParameter> references() {
+        return CHANNELS_OF;
     }
 
-    @Override
-    public void validate(Arguments arguments) {
-        for (TextParameter key : CHANNELS_OF) {
-            String reference = arguments.get(key);
-            if (!reference.equals(SELF) && !reference.matches(STEP) && !isNumber(reference)) {
-                throw PixeronException.of("%s=%s is not known; give %s.", key.key(), Decimals.shortened(reference), RANGE);
-            }
-        }
+    private static boolean isNumber(String reference) {
+        return reference.equals(MAXIMUM) || Decimals.isNumber(reference);
     }
 
     @Override
     public Step starter(int maximumLevel) {
         Arguments arguments = Arguments.NONE;
         for (TextParameter key : CHANNELS_OF) {
-            arguments = arguments.with(key, SELF);
+            arguments = arguments.with(key, Reference.SELF);
         }
         return new Step(this, arguments);
     }
@@ -85,7 +79,7 @@ public final class Compose extends NamedStep implements ColourType {
         Frame frame = null;
         for (TextParameter key : CHANNELS_OF) {
             String reference = step.arguments().get(key);
-            Result found = isNumber(reference) ? null : reference.equals(SELF) ? inputs.before() : inputs.others().apply(reference);
+            Result found = isNumber(reference) ? null : reference.equals(Reference.SELF) ? inputs.before() : inputs.others().apply(reference);
             if (found != null && !(found instanceof Image)) {
                 throw PixeronException.of("%s=%s is %s; a channel is an image.", key.key(), reference, found.kind());
             } else if (found != null && frame != null && !found.frame().equals(frame)) {

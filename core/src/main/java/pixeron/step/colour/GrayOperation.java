@@ -39,7 +39,7 @@ final class GrayOperation extends StepOperation {
      * @param rule empty: alpha itself
      */
     GrayOperation(Step step, ColourImage picture, Image channel, Optional<GrayRule> rule, Transparency transparency) {
-        super(step, channel, picture.frame());
+        super(step, channel, picture.frame(), new Inputs(picture));
         this.picture = picture;
         this.rule = rule;
         this.transparency = transparency;
@@ -61,11 +61,6 @@ final class GrayOperation extends StepOperation {
         return picture.alpha().isEmpty() || rule.isEmpty() || transparency == Transparency.IGNORED ? List.of()
                 : List.of(Way.of("transparent pixels are taken as if they were opaque", new GrayOperation(step(), picture, before(), rule,
                         Transparency.IGNORED)));
-    }
-
-    @Override
-    public Inputs inputs() {
-        return new Inputs(picture);
     }
 
     private Image alpha() {

@@ -3,6 +3,9 @@ package pixeron.step.geometry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import pixeron.formula.Expression;
+import pixeron.formula.Operator;
+import pixeron.formula.Typeset;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
@@ -93,7 +96,8 @@ record MeanCells(Frame before, Frame frame) implements Cells {
         }
         Value mean = sum.dividedBy(area());
         lines.add(Line.of("sum", Run.plain(Decimals.working(sum))).arriving("sum", sum));
-        lines.add(Line.of("mean", Run.plain("s = sum ÷ area = " + Decimals.working(sum) + " ÷ " + Decimals.working(area()) + " = "
+        lines.add(Line.of("mean", Run.plain("s = sum ÷ area = " + Typeset.text(new Expression.Binary(Operator.DIVIDE,
+                Expression.Literal.of(sum), Expression.Literal.of(area()))) + " = "
                 + Decimals.working(mean) + Decimals.nearly(mean))).arriving("mean", mean));
         return lines;
     }

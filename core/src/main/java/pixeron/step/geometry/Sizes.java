@@ -6,7 +6,7 @@ import pixeron.image.Frame;
 import pixeron.step.key.NumberParameter;
 
 /** Sizes of results: asked before anything is made. */
-final class Sizes {
+public final class Sizes {
 
     private Sizes() {
     }
@@ -15,7 +15,7 @@ final class Sizes {
      * @return the frame of a result
      * @throws PixeronException if it would have more pixels than are read from a file
      */
-    static Frame frame(long rows, long columns, int maximumLevel) {
+    public static Frame frame(long rows, long columns, int maximumLevel) {
         if (rows > Integer.MAX_VALUE || columns > Integer.MAX_VALUE || rows * columns > ReadOptions.DEFAULT_PIXEL_LIMIT) {
             throw PixeronException.of("The result would have %d × %d pixels; at most %d are made.", rows, columns, ReadOptions.DEFAULT_PIXEL_LIMIT);
         }

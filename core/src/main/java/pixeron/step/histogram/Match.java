@@ -1,13 +1,11 @@
 package pixeron.step.histogram;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import pixeron.PixeronException;
-import pixeron.format.ImageFiles;
-import pixeron.format.ReadOptions;
 import pixeron.formula.Expression;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
@@ -15,6 +13,8 @@ import pixeron.image.Image;
 import pixeron.image.Levels;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Inputs;
+import pixeron.step.Reference;
 import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
@@ -31,7 +31,7 @@ import pixeron.working.Table;
 import pixeron.working.TableKind;
 
 /**
- * {@code match counts="…"} or {@code match image=FILE}: with the running shares Q(z) of the target, a level k goes to the z
+ * {@code match counts="…"} or {@code match with=REF}: with the running shares Q(z) of the target, a level k goes to the z
  * whose Q(z) is closest to P(k), the smallest of several; {@code rule=first-at-least}: to the smallest z with Q(z) ≥ P(k).
  *
  * <p>Domain: levels; target counts not all 0. Cost: one pass more, for the counts, and M + 1 comparisons. Source: Equal
@@ -41,8 +41,7 @@ public final class Match extends PointStep {
 
     private static final ListParameter COUNTS = new ListParameter("counts", "Target counts",
             "one count for each level 0 … M, whole numbers from 0").leftOutAtWill();
-    private static final TextParameter IMAGE = new TextParameter("image", "Target image", "the file of an image")
-            .leftOutAtWill();
+    private static final TextParameter WITH = Reference.WITH.leftOutAtWill();
     private static final ChoiceParameter.Choice CLOSEST = new ChoiceParameter.Choice("closest",
             "the z whose Q(z) is closest to P(r)");
     private static final ChoiceParameter.Choice FIRST = new ChoiceParameter.Choice("first-at-least",
@@ -60,7 +59,7 @@ public final class Match extends PointStep {
 
     private Match(boolean isAbove) {
         super("match", "Match a histogram", "Spreads levels so that they occur about as often as in a target.", "r",
-                COUNTS, IMAGE, RULE);
+                COUNTS, WITH, RULE);
         this.isAbove = isAbove;
     }
 
@@ -72,13 +71,18 @@ public final class Match extends PointStep {
     @Override
     public void validate(Arguments arguments) {
         boolean hasCounts = arguments.isGiven(COUNTS);
-        if (hasCounts == arguments.isGiven(IMAGE)) {
-            throw PixeronException.of(hasCounts ? "match has counts and image; give one of them."
-                    : "match needs counts=\"…\", one for each level, or image=FILE.");
+        if (hasCounts == arguments.isGiven(WITH)) {
+            throw PixeronException.of(hasCounts ? "match has counts and with; give one of them."
+                    : "match needs counts=\"…\", one for each level, or another image with=…");
         }
         if (hasCounts) {
             Target.of(arguments.get(COUNTS));
         }
+    }
+
+    @Override
+    public List<TextParameter> references() {
+        return List.of(WITH);
     }
 
     @Override
@@ -99,9 +103,10 @@ public final class Match extends PointStep {
     }
 
     @Override
-    protected PointRule rule(Arguments arguments, Image before, Area area) {
+    protected PointRule rule(Arguments arguments, Inputs inputs, Area area) {
+        Image before = inputs.image(this);
         Levels.require(before, title());
-        Target target = arguments.find(COUNTS).map(Target::of).orElseGet(() -> Target.of(read(arguments.get(IMAGE))));
+        Target target = arguments.find(COUNTS).map(Target::of).orElseGet(() -> Target.of(histogram(inputs.other(this, arguments.get(WITH)), before.maximumLevel())));
         int maximum = before.maximumLevel();
         if (target.levels() != maximum + 1) {
             throw PixeronException.of("match has %d target counts, and the image has %d levels, 0 to %d; give one count "
@@ -135,10 +140,13 @@ public final class Match extends PointStep {
         return "P(r) = " + running + " ÷ " + pixels + ";  " + String.join(",  ", shares);
     }
 
-    private static Histogram read(String file) {
-        Image image = ImageFiles.read(Path.of(file), ReadOptions.DEFAULT).image();
-        Levels.require(image, "The target of match");
-        return Histogram.of(image);
+    /** The other image may have another maximum level, as long as its samples are levels here. */
+    private static Histogram histogram(Image other, int maximum) {
+        Value[] values = new Value[other.count()];
+        Arrays.setAll(values, other::value);
+        Image here = other.maximumLevel() == maximum ? other : Image.from(other.rows(), other.columns(), maximum, values);
+        Levels.require(here, "The target of match");
+        return Histogram.of(here);
     }
 
     /** Which z is taken; the last is a slip. */

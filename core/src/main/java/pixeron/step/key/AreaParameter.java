@@ -6,19 +6,19 @@ import pixeron.PixeronException;
 import pixeron.image.Area;
 import pixeron.number.Decimals;
 
-/** The key {@code area}: the rectangle that a step works on; left out, it works on the whole image. */
-public record AreaParameter() implements Parameter<Area> {
+/**
+ * A key with a rectangle: row column height width.
+ *
+ * @param key the key
+ * @param title the name beside its field
+ */
+public record AreaParameter(String key, String title) implements Parameter<Area> {
 
     private static final Pattern FOUR_NUMBERS = Pattern.compile("\\d{1,9}( +\\d{1,9}){3}");
 
-    @Override
-    public String key() {
-        return "area";
-    }
-
-    @Override
-    public String title() {
-        return "Area";
+    /** The key {@code area}: the rectangle that a step works on; left out, it works on the whole image. */
+    public AreaParameter() {
+        this("area", "Area");
     }
 
     @Override
@@ -40,7 +40,7 @@ public record AreaParameter() implements Parameter<Area> {
     public Area parse(String text) {
         String trimmed = text.strip();
         if (!FOUR_NUMBERS.matcher(trimmed).matches()) {
-            throw PixeronException.of("area=\"%s\" is not four whole numbers: row column height width.",
+            throw PixeronException.of("%s=\"%s\" is not four whole numbers: row column height width.", key,
                     Decimals.shortened(text));
         }
         String[] parts = trimmed.split(" +");

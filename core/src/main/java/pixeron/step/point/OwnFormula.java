@@ -1,6 +1,7 @@
 package pixeron.step.point;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
@@ -12,16 +13,19 @@ import pixeron.image.ImageFacts;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Inputs;
+import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.TextParameter;
+import pixeron.step.pair.Combine;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
 /**
- * {@code formula expression="…"}: a formula of one's own over r, the place i, j (y, x), M, L = M + 1, the size H, W, and N,
+ * {@code formula expression="…" with=REF}: a formula of one's own over r, the sample t of another image, the place i, j (y, x), M, L = M + 1, the size H, W, and N,
  * min, max, mean of the area.
  *
  * <p>Domain: what the formula has a value for; min, max and mean are those of the area. Source: The language of formulas,
@@ -32,16 +36,32 @@ public final class OwnFormula extends PointStep {
     private static final Set<String> PLACES = Set.of("i", "j", "x", "y");
     private static final Set<String> NAMES = Set.of("r", "i", "j", "x", "y", "M", "L", "N", "H", "W", "min", "max",
             "mean");
+    private static final String OTHER = "t";
+    private static final TextParameter WITH = Reference.WITH.leftOutAtWill();
     private static final TextParameter EXPRESSION = new TextParameter("expression", "Formula",
-            "a formula of r, i, j, x, y, M, L, N, H, W, min, max, mean, such as (r - min) / (max - min) * M");
+            "a formula of r, i, j, x, y, M, L, N, H, W, min, max, mean, such as (r - min) / (max - min) * M; with another image t as well");
 
     public OwnFormula() {
-        super("formula", "Formula", "A formula of one's own, of the level and of its place.", "r", EXPRESSION);
+        super("formula", "Formula", "A formula of one's own, of the level and of its place.", "r", EXPRESSION, WITH);
     }
 
     @Override
     public String formula(Arguments arguments) {
-        return "s = " + Typeset.text(Parser.parse(arguments.get(EXPRESSION), NAMES));
+        return "s = " + Typeset.text(expression(arguments));
+    }
+
+    @Override
+    protected Expression expression(Arguments arguments) {
+        Set<String> names = new HashSet<>(NAMES);
+        if (arguments.isGiven(WITH)) {
+            names.add(OTHER);
+        }
+        return Parser.parse(arguments.get(EXPRESSION), names);
+    }
+
+    @Override
+    public List<TextParameter> references() {
+        return List.of(WITH);
     }
 
     /** @return the step with this formula */
@@ -51,12 +71,13 @@ public final class OwnFormula extends PointStep {
 
     @Override
     public void validate(Arguments arguments) {
-        Parser.parse(arguments.get(EXPRESSION), NAMES);
+        expression(arguments);
     }
 
     @Override
-    protected PointRule rule(Arguments arguments, Image before, Area area) {
-        Expression expression = Parser.parse(arguments.get(EXPRESSION), NAMES);
+    protected PointRule rule(Arguments arguments, Inputs inputs, Area area) {
+        Image before = inputs.image(this);
+        Expression expression = expression(arguments);
         Set<String> used = new HashSet<>();
         Trace.substitute(expression, name -> {
             used.add(name);
@@ -72,6 +93,10 @@ public final class OwnFormula extends PointStep {
             rule = with(rule, used, "min", facts.smallest());
             rule = with(rule, used, "max", facts.largest());
             rule = with(rule, used, "mean", facts.mean());
+        }
+        if (arguments.isGiven(WITH)) {
+            String reference = arguments.get(WITH);
+            rule = rule.withOther(reference, Combine.sameSize(name(), before, reference, inputs.other(this, reference)), (r, t) -> "");
         }
         return used.stream().anyMatch(PLACES::contains) ? rule.withPlace() : rule;
     }

@@ -25,6 +25,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Explained;
 import pixeron.step.Handle;
+import pixeron.step.Inputs;
 import pixeron.step.Mapping;
 import pixeron.step.Progress;
 import pixeron.step.Source;
@@ -50,6 +51,10 @@ import pixeron.working.Working;
 final class PointOperation extends StepOperation {
 
     private static final int REPORT_EVERY = 1 << 14;
+    /** The sample of another image in a formula, where there is one. */
+    private static final String OTHER = "t";
+    /** More pairs of levels than these are not worked out beforehand. */
+    private static final int MOST_PAIRS = 1 << 16;
     /** Where a formula without a place is worked out for all pixels of a level at once. */
     private static final Pixel NO_PLACE = new Pixel(0, 0);
 
@@ -57,8 +62,8 @@ final class PointOperation extends StepOperation {
     private final PointRule rule;
     private final Map<String, Value> constants;
 
-    PointOperation(Step step, Image before, PointRule rule) {
-        super(step, before, before.frame().with(rule.maximumLevel()));
+    PointOperation(Step step, Inputs inputs, Image before, PointRule rule) {
+        super(step, before, before.frame().with(rule.maximumLevel()), inputs);
         this.before = before;
         this.rule = rule;
         this.constants = constants(step, before.maximumLevel());
@@ -66,7 +71,7 @@ final class PointOperation extends StepOperation {
     }
 
     private PointOperation(PointOperation like, Map<String, Value> numbers) {
-        super(like.step(), like.before, like.frame());
+        super(like.step(), like.before, like.frame(), like.inputs());
         this.before = like.before;
         this.rule = like.rule;
         this.constants = new HashMap<>(like.constants);
@@ -248,7 +253,28 @@ final class PointOperation extends StepOperation {
 
     @Override
     public Image result(Progress progress) {
-        return before.isLevelImage() && !rule.hasPlace() ? fromLevels(progress) : fromValues(progress);
+        return before.isLevelImage() && !rule.hasPlace() ? fromLevels(progress) : fromPairs().orElseGet(() -> fromValues(progress));
+    }
+
+    /** Two images of levels: worked out once for every pair of levels, where the pixels are more than the pairs. */
+    private Optional<Image> fromPairs() {
+        Optional<Image> other = rule.other().map(PointRule.Other::image).filter(Image::isLevelImage);
+        if (other.isEmpty() || rule.hasRowOrColumn() || !before.isLevelImage()) {
+            return Optional.empty();
+        }
+        int span = other.get().maximumLevel() + 1;
+        long pairs = (before.maximumLevel() + 1L) * span;
+        if (pairs > MOST_PAIRS || pairs > area().count()) {
+            return Optional.empty();
+        }
+        return PairTable.of((int) pairs, span, pair -> {
+            try {
+                Value value = finish().apply(exact(Rational.of(pair / span), Rational.of(pair % span), NO_PLACE));
+                return Image.isLevel(value, rule.maximumLevel()) ? ((Rational) value).toInt() : PairTable.NONE;
+            } catch (PixeronException withoutValue) {
+                return PairTable.NONE;
+            }
+        }).applyTo(before, other.get(), area(), rule.maximumLevel());
     }
 
     private Image fromLevels(Progress progress) {
@@ -286,11 +312,15 @@ final class PointOperation extends StepOperation {
 
     private Image fromValues(Progress progress) {
         Map<Value, Value> known = new HashMap<>();
+        Map<List<Value>, Value> knownPairs = new HashMap<>();
+        Optional<Image> other = rule.hasRowOrColumn() ? Optional.empty() : rule.other().map(PointRule.Other::image);
         Value[] values = new Value[before.count()];
         for (int n = 0; n < values.length; n++) {
             Value sample = before.value(n);
             Pixel pixel = before.pixel(n);
-            values[n] = !isInArea(pixel) ? sample : rule.hasPlace() ? valueAt(pixel, sample)
+            values[n] = !isInArea(pixel) ? sample
+                    : other.isPresent() ? knownPairs.computeIfAbsent(List.of(sample, other.get().value(n)), pair -> valueAt(pixel, sample))
+                    : rule.hasPlace() ? valueAt(pixel, sample)
                     : known.computeIfAbsent(sample, s -> valueAt(pixel, s));
             if (n % REPORT_EVERY == 0) {
                 progress.report((double) n / values.length);
@@ -313,7 +343,13 @@ final class PointOperation extends StepOperation {
     }
 
     private Value exact(Value sample, Pixel pixel) {
-        return Evaluator.evaluate(rule.at(sample).expression(), name -> variable(name, sample, pixel));
+        return exact(sample, rule.other().map(other -> other.image().value(pixel)).orElse(null), pixel);
+    }
+
+    /** @param other the sample of the other image; null where there is none */
+    private Value exact(Value sample, Value other, Pixel pixel) {
+        return Evaluator.evaluate(rule.at(sample).expression(), name -> other != null && name.equals(OTHER) ? other
+                : variable(name, sample, pixel));
     }
 
     private Value variable(String name, Value sample, Pixel pixel) {
@@ -322,7 +358,8 @@ final class PointOperation extends StepOperation {
             case "i", "y" -> Rational.of(pixel.row());
             case "j", "x" -> Rational.of(pixel.column());
             default -> {
-                Value constant = constants.get(name);
+                Optional<Value> other = name.equals(OTHER) ? rule.other().map(found -> found.image().value(pixel)) : Optional.empty();
+                Value constant = other.orElse(constants.get(name));
                 yield constant == null ? rule.ofSample(name, sample) : constant;
             }
         };
@@ -346,11 +383,13 @@ final class PointOperation extends StepOperation {
         formula.addAll(rule.shown());
         lines.add(new Line("formula", formula));
         lines.addAll(rule.facts());
+        rule.other().ifPresent(other -> lines.add(Line.of(OTHER, Run.plain(OTHER + " = "), Run.before(Decimals.working(
+                other.image().value(pixel))), Run.note("   " + other.name() + " at " + pixel))));
         PointRule.Case here = rule.at(sample);
         Expression filled = Trace.substitute(here.expression(), name -> name.equals("r")
                 ? new Expression.Literal(sample, Role.BEFORE)
                 : Expression.Literal.of(variable(name, sample, pixel)));
-        String why = here.why().get();
+        String why = rule.other().map(other -> other.why().apply(sample, other.image().value(pixel))).orElseGet(here.why());
         if (!why.isEmpty()) {
             lines.add(Line.of("because", Run.plain(why)));
         }
@@ -364,6 +403,7 @@ final class PointOperation extends StepOperation {
         constants.forEach((name, value) -> out.set(name, value));
         Value sample = sight.read().apply(pixel);
         out.set("r", sample).line(0, "r ← before[i][j]");
+        rule.other().ifPresent(other -> out.set(OTHER, other.image().value(pixel)).line(0, OTHER + " ← " + other.name() + "[i][j]"));
         out.set("s", isInArea(pixel) ? exact(sample, pixel) : sample).line(0, "s ← " + rule.shown().stream().map(Run::text)
                 .collect(Collectors.joining()));
     }

@@ -13,6 +13,7 @@ import java.util.function.UnaryOperator;
 import pixeron.formula.Expression;
 import pixeron.formula.Trace;
 import pixeron.formula.Typeset;
+import pixeron.image.Image;
 import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.Run;
@@ -46,6 +47,15 @@ public final class PointRule {
             BiFunction<String, Value, Value> ofSample, boolean hasPlace) {
     }
 
+    /**
+     * Another image, whose sample at the same place is t.
+     *
+     * @param name how the step names it
+     * @param why what a person should see of r and t beside the formula; empty for nothing
+     */
+    record Other(String name, Image image, BiFunction<Value, Value, String> why) {
+    }
+
     /** What is told beside it. */
     private record Told(List<Line> facts, List<String> notes) {
     }
@@ -58,19 +68,22 @@ public final class PointRule {
     private final Map<String, Value> constants;
     private final Told told;
     private final Tables tables;
+    private final Optional<Other> other;
     private final int maximumLevel;
 
-    private PointRule(Formula formula, Map<String, Value> constants, Told told, Tables tables, int maximumLevel) {
+    private PointRule(Formula formula, Map<String, Value> constants, Told told, Tables tables, Optional<Other> other,
+            int maximumLevel) {
         this.formula = formula;
         this.constants = Collections.unmodifiableMap(new LinkedHashMap<>(constants));
         this.told = told;
         this.tables = tables;
+        this.other = other;
         this.maximumLevel = maximumLevel;
     }
 
     private static PointRule of(Formula formula, int maximumLevel) {
         return new PointRule(formula, Map.of(), new Told(List.of(), List.of()), new Tables(List.of(), Optional.empty()),
-                maximumLevel);
+                Optional.empty(), maximumLevel);
     }
 
     /**
@@ -103,19 +116,19 @@ public final class PointRule {
         return List.copyOf(more);
     }
 
-    private PointRule with(Formula other) {
-        return new PointRule(other, constants, told, tables, maximumLevel);
+    private PointRule with(Formula changed) {
+        return new PointRule(changed, constants, told, tables, other, maximumLevel);
     }
 
-    private PointRule with(Tables other) {
-        return new PointRule(formula, constants, told, other, maximumLevel);
+    private PointRule with(Tables changed) {
+        return new PointRule(formula, constants, told, changed, other, maximumLevel);
     }
 
     /** @return this with a number that the formula has, and how it came about */
     public PointRule withConstant(String name, Value value, Line how) {
         Map<String, Value> all = new LinkedHashMap<>(constants);
         all.put(name, value);
-        return new PointRule(formula, all, new Told(with(told.facts, how), told.notes), tables, maximumLevel);
+        return new PointRule(formula, all, new Told(with(told.facts, how), told.notes), tables, other, maximumLevel);
     }
 
     /**
@@ -132,7 +145,7 @@ public final class PointRule {
 
     /** @return this with something that the person should know */
     public PointRule withNote(String note) {
-        return new PointRule(formula, constants, new Told(told.facts, with(told.notes, note)), tables, maximumLevel);
+        return new PointRule(formula, constants, new Told(told.facts, with(told.notes, note)), tables, other, maximumLevel);
     }
 
     /**
@@ -153,10 +166,20 @@ public final class PointRule {
         return with(new Formula(formula.shown, formula.same, formula.cases, formula.ofSample, true));
     }
 
+    /**
+     * @param name how the step names the other image
+     * @param image of the same size
+     * @param why what a person should see of r and t beside the formula; empty for nothing
+     * @return this with a formula that has t, the sample of the other image at the same place
+     */
+    public PointRule withOther(String name, Image image, BiFunction<Value, Value, String> why) {
+        return new PointRule(formula, constants, told, tables, Optional.of(new Other(name, image, why)), maximumLevel);
+    }
+
     /** @return this with another formula of the same names, for somebody who takes it for the right one */
-    PointRule with(Expression other) {
+    PointRule with(Expression changed) {
         Function<Value, Case> cases = formula.cases;
-        return with(new Formula(Typeset.runs(other), Optional.of(other), sample -> new Case(other, cases.apply(sample).why),
+        return with(new Formula(Typeset.runs(changed), Optional.of(changed), sample -> new Case(changed, cases.apply(sample).why),
                 formula.ofSample, formula.hasPlace));
     }
 
@@ -203,8 +226,18 @@ public final class PointRule {
         return tables.mapping;
     }
 
+    /** @return whether pixels of the same level may get different values */
     boolean hasPlace() {
+        return formula.hasPlace || other.isPresent();
+    }
+
+    /** @return whether the formula has the row or the column */
+    boolean hasRowOrColumn() {
         return formula.hasPlace;
+    }
+
+    Optional<Other> other() {
+        return other;
     }
 
     int maximumLevel() {

@@ -93,6 +93,15 @@ public abstract class PointStep extends NamedStep {
         return PointRule.of(expression(arguments), before.maximumLevel());
     }
 
+    /**
+     * How the step works on an image, for one that looks at other results too.
+     *
+     * @param inputs the image before, and others that the step may refer to
+     */
+    protected PointRule rule(Arguments arguments, Inputs inputs, Area area) {
+        return rule(arguments, inputs.image(this), area);
+    }
+
     @Override
     public String formula(Arguments arguments) {
         return "s = " + Typeset.text(expression(arguments));
@@ -190,8 +199,8 @@ public abstract class PointStep extends NamedStep {
         Image before = inputs.image(this);
         validate(step.arguments(), before.maximumLevel());
         Optional<Area> area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
-        PointRule rule = rule(step.arguments(), before, area.orElseGet(() -> Area.all(before)));
-        PointOperation operation = new PointOperation(step, before, change.apply(rule));
+        PointRule rule = rule(step.arguments(), inputs, area.orElseGet(() -> Area.all(before)));
+        PointOperation operation = new PointOperation(step, inputs, before, change.apply(rule));
         // On some images a step is simpler and has fewer numbers, such as a stretch of one level; then there is no such slip.
         operation.requireNumbers();
         return operation;

@@ -197,8 +197,9 @@ class ColourStepsTest {
     void referencesMustBeEarlierAndAlike(String line, String message) {
         Chain chain = Chain.of(RED).withStep(0, StepLine.parse("crop row=0 column=0 height=1 width=2")).withStep(1, StepLine.parse(line));
         assertThatThrownBy(() -> chain.last(Progress.NONE).required()).hasMessageContaining(message);
-        assertThatThrownBy(() -> StepLine.parse("colour red=blue green=self blue=self")).hasMessageContaining("red=blue is not known");
-        assertThatThrownBy(() -> Binding.of(StepLine.parse("colour red=step:0 green=self blue=self"), RED))
+        assertThatThrownBy(() -> Chain.of(RED).withStep(0, StepLine.parse("colour red=blue green=self blue=self")).last(Progress.NONE).required())
+                .hasMessageContaining("There is no other image blue");
+        assertThatThrownBy(() -> Binding.of(StepLine.parse("colour red=step:1 green=self blue=self"), RED))
                 .hasMessageContaining("no other results to refer to");
         assertThatThrownBy(() -> Binding.of(StepLine.parse("colour red=self green=self blue=self"), INKS))
                 .hasMessageContaining("red=self is a colour image; a channel is an image");

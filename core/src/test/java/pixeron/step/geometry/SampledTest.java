@@ -79,7 +79,7 @@ class SampledTest {
         assertThat(code.lines()).extracting(row -> row.text()).anyMatch(text -> text.startsWith("s ← (1 − a)(1 − b) × before"));
         Operation mean = StepLine.parse("resize height=2 width=3 by=mean").bind(SORT);
         assertThat(mean.explain(new Pixel(0, 0)).lines()).extracting(Line::text)
-                .contains("from i × H ÷ h = 0 × 3 ÷ 2 = 0 to before 1.5", "s = sum ÷ area = 19/6 ÷ 2 = 19/12 ≈ 1.5833");
+                .contains("from i × H ÷ h = 0 × 3 ÷ 2 = 0 to before 1.5", "s = sum ÷ area = (19/6) ÷ 2 = 19/12 ≈ 1.5833");
     }
 
     /** Whatever is done at once is done as each pixel is explained. */

@@ -1,0 +1,55 @@
+package pixeron.cli;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import picocli.CommandLine.Option;
+import pixeron.PixeronException;
+import pixeron.image.Result;
+import pixeron.number.Decimals;
+import pixeron.step.Reference;
+import pixeron.step.Step;
+
+/** Other images that steps name: by the names that the command gives them, else by their paths. */
+final class OtherImages {
+
+    @Option(names = "--image", paramLabel = "NAME=FILE",
+            description = "Another image and the name that steps call it by, as in with=NAME; repeat for several.")
+    private List<String> given = new ArrayList<>();
+
+    /**
+     * @param reader reads a file
+     * @return the images that have a name
+     */
+    Map<String, Result> named(Function<Path, Result> reader) {
+        Map<String, Result> images = new LinkedHashMap<>();
+        for (String pair : given) {
+            int equals = pair.indexOf('=');
+            if (equals < 1 || equals == pair.length() - 1) {
+                throw PixeronException.of("--image %s has no %s; give NAME=FILE, such as --image second=second.png.", Decimals.shortened(pair),
+                        equals == pair.length() - 1 && equals > 0 ? "file" : "name");
+            }
+            String name = Reference.requireName(pair.substring(0, equals));
+            if (images.put(name, reader.apply(Path.of(pair.substring(equals + 1)))) != null) {
+                throw PixeronException.of("--image gives the name %s twice; each image has a name of its own.", name);
+            }
+        }
+        return images;
+    }
+
+    /** @return the named images, and those that the step calls by a path */
+    static Map<String, Result> withPaths(Map<String, Result> named, Step step, Function<Path, Result> reader) {
+        Map<String, Result> images = new LinkedHashMap<>(named);
+        for (String reference : step.references()) {
+            boolean isPath = !reference.equals(Reference.SELF) && Reference.step(reference).isEmpty() && !Decimals.isNumber(reference);
+            if (isPath && !images.containsKey(reference) && (!Reference.isName(reference) || Files.exists(Path.of(reference)))) {
+                images.put(reference, reader.apply(Path.of(reference)));
+            }
+        }
+        return images;
+    }
+}

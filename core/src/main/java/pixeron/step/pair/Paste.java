@@ -1,0 +1,141 @@
+package pixeron.step.pair;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Rational;
+import pixeron.step.Common;
+import pixeron.step.Inputs;
+import pixeron.step.NamedStep;
+import pixeron.step.Operation;
+import pixeron.step.Reference;
+import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.Way;
+import pixeron.step.key.Amount;
+import pixeron.step.key.AreaParameter;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
+import pixeron.step.key.TextParameter;
+
+/**
+ * {@code paste row=i column=j from="row column height width" with=self}: a rectangle of the image before, or of another image, laid
+ * over the image before with its first pixel at (i, j).
+ *
+ * <p>Domain: whole numbers of any sign; {@code from} lies inside its image, and at least one of its pixels falls inside. {@code
+ * from} may be left out for another image, and is then all of it. Cost: one copy. Source: docs/definitions/two-images.md.
+ */
+public final class Paste extends NamedStep {
+
+    private static final NumberParameter ROW = whole("row", "Row");
+    private static final NumberParameter COLUMN = whole("column", "Column");
+    private static final AreaParameter FROM = new AreaParameter("from", "Piece");
+    private static final TextParameter WITH = new TextParameter("with", "Other image", "self, " + Reference.WITH.range(), false);
+
+    public Paste() {
+        super("paste", "Paste", "Lays a piece of this or of another image over the image.");
+    }
+
+    private static NumberParameter whole(String key, String title) {
+        return NumberParameter.required(key, title).only(Rational::isInt, "a whole number");
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return "s(i, j) = t(i − row + first row, j − column + first column) in the piece, else r(i, j)";
+    }
+
+    @Override
+    public List<Parameter<?>> ownParameters() {
+        return List.of(ROW, COLUMN, FROM, WITH);
+    }
+
+    @Override
+    public Set<Common> common() {
+        return Set.of(Common.AREA, Common.CHANNELS);
+    }
+
+    @Override
+    public List<TextParameter> references() {
+        return List.of(WITH);
+    }
+
+    private static boolean isOwn(Arguments arguments) {
+        return arguments.find(WITH).filter(reference -> !reference.equals(Reference.SELF)).isEmpty();
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        if (isOwn(arguments) && !arguments.isGiven(FROM)) {
+            throw PixeronException.of("paste needs from=\"row column height width\", the piece of the image that is laid; only of another "
+                    + "image, with=…, it may be left out.");
+        }
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(ROW, Amount.of(0)).with(COLUMN, Amount.of(1)).with(FROM, new Area(0, 0, 1, 1)));
+    }
+
+    @Override
+    public List<Slip> slips() {
+        return List.of(Slip.of("corner-for-size", Paste::mixedUp), Slip.of("counted-from-one", Paste::fromOne));
+    }
+
+    private static List<Way> mixedUp(Operation right) {
+        List<Way> ways = new ArrayList<>();
+        right.step().arguments().find(FROM).ifPresent(from -> from.misread().forEach(other -> ways.addAll(Way.tried("the piece \"" + from
+                + "\" is taken for \"" + other + "\": its last pixel and its size are mixed up", () -> right.step().with(FROM, other), right))));
+        return ways;
+    }
+
+    private static List<Way> fromOne(Operation right) {
+        List<Way> ways = new ArrayList<>();
+        Step step = right.step();
+        for (int one : new int[] {1, -1}) {
+            String counted = one > 0 ? "counted from 0 where they stand from 1" : "counted from 1";
+            ways.addAll(Way.tried("row and column of the place are " + counted, () -> step.with(ROW, moved(step, ROW, one))
+                    .with(COLUMN, moved(step, COLUMN, one)), right));
+            step.arguments().find(FROM).ifPresent(from -> ways.addAll(Way.tried("row and column of the piece are " + counted, () ->
+                    step.with(FROM, new Area(from.row() + one, from.column() + one, from.height(), from.width())), right)));
+        }
+        return ways;
+    }
+
+    private static Amount moved(Step step, NumberParameter key, int by) {
+        return new Amount(step.arguments().get(key).number().plus(Rational.of(by)));
+    }
+
+    @Override
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
+        Arguments arguments = step.arguments();
+        String reference = isOwn(arguments) ? Reference.SELF : arguments.get(WITH);
+        Image other = isOwn(arguments) ? before : inputs.other(this, reference);
+        Optional<Area> from = arguments.find(FROM);
+        if (from.isPresent() && !from.get().isInside(other.frame())) {
+            Pixel last = from.get().lastPixel();
+            throw PixeronException.of("paste takes the piece \"%s\" (row column height width) up to row %d, column %d, and %s ends at row "
+                    + "%d, column %d.", from.get(), last.row(), last.column(), isOwn(arguments) ? "the image" : reference, other.rows() - 1,
+                    other.columns() - 1);
+        }
+        Area part = from.orElseGet(() -> Area.all(other));
+        int row = arguments.get(ROW).number().toInt();
+        int column = arguments.get(COLUMN).number().toInt();
+        if (!overlaps(row, part.height(), before.rows()) || !overlaps(column, part.width(), before.columns())) {
+            throw PixeronException.of("paste at row %d, column %d lays %d × %d pixels, and none of them falls on the image of %d × %d.", row,
+                    column, part.height(), part.width(), before.rows(), before.columns());
+        }
+        return new LaidOperation(step, inputs, before, other, reference, new Laid(before.frame(), new Pixel(0, 0), part, row, column));
+    }
+
+    private static boolean overlaps(int start, int length, int size) {
+        return start < size && (long) start + length > 0;
+    }
+}
