@@ -29,7 +29,7 @@ record EarlierGray(ColourImage picture, Step step, HandSheet sheet) {
         GrayRule rule = colour.read("rule", GrayRule::parse);
         Transparency transparency = colour.read("transparency", Transparency::of);
         return new EarlierGray(picture, GrayStep.of(rule.word(), transparency), colour.find("byHand").map(byHand ->
-                StepFields.sheet(byHand, picture.frame())).orElse(HandSheet.EMPTY));
+                StepFields.sheet(byHand)).orElse(HandSheet.EMPTY));
     }
 
     /** @return the branch with the step in front of its own; its id is one that no other step has */

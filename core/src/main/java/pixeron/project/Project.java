@@ -20,8 +20,10 @@ import pixeron.image.Result;
  * @param present the branch that is worked on: the image and its steps, and the values by hand
  * @param others the other branches of the work, on the same image
  * @param kernels kernels of one's own that are kept with the project
+ * @param images other images, which steps of all branches can name
  */
-public record Project(String name, Origin origin, Branch present, List<Branch> others, List<OwnKernel> kernels) {
+public record Project(String name, Origin origin, Branch present, List<Branch> others, List<OwnKernel> kernels,
+        List<OtherImage> images) {
 
     /** The name of the only branch of a new project. */
     public static final String FIRST_BRANCH = "A";
@@ -31,11 +33,12 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
     public Project {
         others = List.copyOf(others);
         kernels = List.copyOf(kernels);
+        images = List.copyOf(images);
     }
 
     /** @return a project with one branch */
     public static Project of(String name, Origin origin, Chain chain) {
-        return new Project(name, origin, new Branch(FIRST_BRANCH, chain, Map.of()), List.of(), List.of());
+        return new Project(name, origin, new Branch(FIRST_BRANCH, chain, Map.of()), List.of(), List.of(), List.of());
     }
 
     /** @return a project without steps */
@@ -57,7 +60,7 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
     }
 
     private Project with(Branch changed, List<Branch> changedOthers) {
-        return new Project(name, origin, changed, changedOthers, kernels);
+        return new Project(name, origin, changed, changedOthers, kernels, images);
     }
 
     /** @return this with a changed chain; values by hand of steps that are gone go with them */
@@ -104,7 +107,14 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
 
     /** @return this with a kernel of one's own more; it takes the place of one with the same name */
     public Project withKernel(OwnKernel kernel) {
-        return new Project(name, origin, present, others, kernel.in(kernels));
+        return new Project(name, origin, present, others, kernel.in(kernels), images);
+    }
+
+    /** @return this with these other images, which the steps of all branches know */
+    public Project withImages(List<OtherImage> changed) {
+        Map<String, Result> named = OtherImage.byName(changed);
+        return new Project(name, origin, present.with(chain().withImages(named)), others.stream().map(other ->
+                other.with(other.chain().withImages(named))).toList(), kernels, changed);
     }
 
     /** @return the names of all branches, in their order */

@@ -22,6 +22,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
+import pixeron.step.Reference;
 
 /**
  * The project as one readable JSON file, {@code *.pixeron.json}; docs/project-schema.json describes it.
@@ -38,6 +39,7 @@ public final class ProjectFile {
     /** The first version, in which the image in front of the steps is gray. */
     private static final int IMAGE_VERSION = 1;
     private static final String VERSION_FIELD = "pixeron";
+    private static final String IMAGES = "images";
     private static final ObjectMapper MAPPER = new ObjectMapper();
 
     private ProjectFile() {
@@ -59,13 +61,13 @@ public final class ProjectFile {
         Project project = saved.project();
         ObjectNode root = MAPPER.createObjectNode();
         // What an older Pixeron can read it shall be able to read.
-        root.put(VERSION_FIELD, project.chain().input() instanceof Image ? IMAGE_VERSION : VERSION).put("name", project.name());
-        Origin origin = project.origin();
-        ObjectNode image = root.putObject("image");
-        image.put("file", origin.file()).put("format", origin.format()).put("channels", origin.channels());
-        ArrayNode notes = image.putArray("notes");
-        origin.notes().forEach(notes::add);
-        SampleText.write(project.chain().input(), image);
+        boolean isPlain = project.chain().input() instanceof Image && project.images().isEmpty();
+        root.put(VERSION_FIELD, isPlain ? IMAGE_VERSION : VERSION).put("name", project.name());
+        write(project.origin(), project.chain().input(), root.putObject("image"));
+        if (!project.images().isEmpty()) {
+            ArrayNode images = root.putArray(IMAGES);
+            project.images().forEach(other -> write(other.origin(), other.result(), images.addObject().put("name", other.name())));
+        }
         StepFields.write(root, project.present());
         if (!project.others().isEmpty()) {
             root.put("branch", project.branch());
@@ -91,6 +93,29 @@ public final class ProjectFile {
         }
         saved.view().walk().ifPresent(walk -> WalkFields.write(walk, view.putObject("walk")));
         return root;
+    }
+
+    private static void write(Origin origin, Result result, ObjectNode image) {
+        image.put("file", origin.file()).put("format", origin.format()).put("channels", origin.channels());
+        ArrayNode notes = image.putArray("notes");
+        origin.notes().forEach(notes::add);
+        SampleText.write(result, image);
+    }
+
+    private static Origin origin(Fields image) {
+        return new Origin(image.text("file"), image.text("format"), image.number("channels"), image.texts("notes"));
+    }
+
+    private static List<OtherImage> images(Fields fields) {
+        List<OtherImage> images = new ArrayList<>();
+        for (Fields node : fields.has(IMAGES) ? fields.objects(IMAGES) : List.<Fields>of()) {
+            String name = node.read("name", Reference::requireName);
+            if (images.stream().anyMatch(other -> other.name().equals(name))) {
+                throw node.problem("name", "must be a name of its own");
+            }
+            images.add(new OtherImage(name, origin(node), SampleText.read(node)));
+        }
+        return images;
     }
 
     static String place(Pixel pixel) {
@@ -141,8 +166,7 @@ public final class ProjectFile {
         }
         Fields fields = new Fields("", root);
         Fields image = fields.object("image");
-        Origin origin = new Origin(image.text("file"), image.text("format"), image.number("channels"),
-                image.texts("notes"));
+        Origin origin = origin(image);
         // In the first version gray was made of a colour picture in front of the steps; now that is a step like any other.
         Optional<EarlierGray> gray = image.find("colour").map(colour -> EarlierGray.read(image, colour));
         Result input = gray.<Result>map(EarlierGray::picture).orElseGet(() -> SampleText.read(image));
@@ -159,7 +183,7 @@ public final class ProjectFile {
                 .map(kernel -> new OwnKernel(kernel.text("name"), kernel.read("line", OwnKernel::requireKernel))).toList();
         Branch present = gray.map(earlier -> earlier.inFrontOf(work)).orElse(work);
         Project project = new Project(fields.text("name"), origin, present, others.stream().map(other ->
-                gray.map(earlier -> earlier.inFrontOf(other)).orElse(other)).toList(), kernels);
+                gray.map(earlier -> earlier.inFrontOf(other)).orElse(other)).toList(), kernels, List.of()).withImages(images(fields));
         return new SavedProject(project, view(fields.object("view"), project, gray.isPresent() ? 1 : 0));
     }
 

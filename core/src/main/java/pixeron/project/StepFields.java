@@ -13,7 +13,7 @@ import pixeron.byhand.table.HandTable;
 import pixeron.byhand.work.ByHand;
 import pixeron.chain.Chain;
 import pixeron.chain.Link;
-import pixeron.image.Frame;
+import pixeron.format.ReadOptions;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -74,16 +74,16 @@ final class StepFields {
                 throw step.problem("id", "must be a number of its own from 1");
             }
             chain = chain.withLink(chain.size(), new Link(id, step.read("line", StepLine::parse), step.flag("on")));
-            byHand.put(new Branch.Face(id, Image.VALUE), written(step, input.frame()));
+            byHand.put(new Branch.Face(id, Image.VALUE), written(step));
             step.find(FACES).ifPresent(faces -> faces.names().forEach(face -> byHand.put(new Branch.Face(id, face),
-                    written(faces.object(face), input.frame()))));
+                    written(faces.object(face)))));
         }
         byHand.values().removeIf(ByHand::isEmpty);
         return new Branch(name, chain, byHand);
     }
 
-    private static ByHand written(Fields fields, Frame grid) {
-        return new ByHand(fields.find(SHEET).map(byHand -> sheet(byHand, grid)).orElse(HandSheet.EMPTY),
+    private static ByHand written(Fields fields) {
+        return new ByHand(fields.find(SHEET).map(StepFields::sheet).orElse(HandSheet.EMPTY),
                 fields.find(TABLES).map(StepFields::tables).orElse(Map.of()));
     }
 
@@ -104,12 +104,13 @@ final class StepFields {
         return tables;
     }
 
-    static HandSheet sheet(Fields byHand, Frame grid) {
+    /** A result may be larger than the image, and values wait for it; but none has more pixels in a row than may be read. */
+    static HandSheet sheet(Fields byHand) {
         Map<Pixel, String> texts = new HashMap<>();
         new TreeMap<>(byHand.object(CELLS).textsByName()).forEach((place, text) -> {
             Pixel pixel = ProjectFile.pixel(byHand, CELLS, place);
-            if (!grid.contains(pixel)) {
-                throw byHand.problem(CELLS, "has a value at " + pixel + ", outside the image");
+            if (Math.max(pixel.row(), pixel.column()) >= ReadOptions.DEFAULT_PIXEL_LIMIT) {
+                throw byHand.problem(CELLS, "has a value at " + pixel + ", outside any image");
             }
             texts.put(pixel, text);
         });

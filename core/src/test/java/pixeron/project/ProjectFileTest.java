@@ -83,11 +83,15 @@ class ProjectFileTest {
             chain = chain.switched(0, false);
         }
         Origin origin = new Origin("proof \"A\".pgm", "pgm", 1, List.of("a note"));
-        Project project = new Project("Proof " + seed, origin, new Branch(Project.FIRST_BRANCH, chain, byHand), List.of(), List.of());
+        Project project = new Project("Proof " + seed, origin, new Branch(Project.FIRST_BRANCH, chain, byHand), List.of(), List.of(), List.of());
         if (random.nextBoolean()) {
             project = project.withKernel(new OwnKernel("edge", "kernel weights=\"-1 0 1\""))
                     .withKernel(new OwnKernel("half", "kernel weights=1/2 divisor=1"))
                     .withKernel(new OwnKernel("edge", "kernel weights=\"1 0 -1\""));
+        }
+        if (random.nextBoolean()) {
+            project = project.withImages(List.of(new OtherImage("pull-2", origin, image), new OtherImage("ink", new Origin("", "ppm", 3, List.of()),
+                    colour(image, random))));
         }
         if (chain.size() > 0 && random.nextBoolean()) {
             project = project.branched(0).onBranch(random.nextBoolean() ? "A" : "B");
@@ -171,7 +175,7 @@ class ProjectFileTest {
                     "\"columns\" : 2000000000"), "not a size"},
             {whole.replace("\"on\" : true", "\"on\" : 1"), "steps[0].on is not true or false"},
             {whole.replace("\"maximumLevel\" : 7", "\"maximumLevel\" : 70000"), "from 1 to 65535"},
-            {whole.replace("\"0,1\"", "\"0,9\""), "outside the image"},
+            {whole.replace("\"0,1\"", "\"0,99999999\""), "outside any image"},
             {whole.replace("\"name\"", "\"nam\""), "name is missing"},
             {whole.replace("\"id\" : 2", "\"id\" : 1"), "steps[1].id"}};
         for (String[] damage : damages) {
