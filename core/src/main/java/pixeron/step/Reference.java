@@ -4,7 +4,7 @@ import java.util.OptionalInt;
 import java.util.function.IntUnaryOperator;
 import pixeron.PixeronException;
 import pixeron.number.Decimals;
-import pixeron.step.key.TextParameter;
+import pixeron.step.key.ReferenceParameter;
 
 /**
  * How a step names another result: {@code step:k} for that of step k of the same chain, the first being 1 and 0 the image, or
@@ -15,8 +15,8 @@ public final class Reference {
     /** The image before, which is no name of another one. */
     public static final String SELF = "self";
     /** The key {@code with} of steps that take two images. */
-    public static final TextParameter WITH = new TextParameter("with", "Other image",
-            "step:k for the result of step k before this one (step:0 is the image), or the name of another image");
+    public static final ReferenceParameter WITH = new ReferenceParameter("with", "Other image",
+            "step:k for the result of step k before this one (step:0 is the image), or the name of another image", true, false);
 
     private static final String STEP = "step:";
     private static final String STEP_NUMBER = STEP + "\\d{1,6}";

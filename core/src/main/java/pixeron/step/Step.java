@@ -12,7 +12,7 @@ import pixeron.number.Rounding;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.KeyedLine;
 import pixeron.step.key.Parameter;
-import pixeron.step.key.TextParameter;
+import pixeron.step.key.ReferenceParameter;
 
 /**
  * One operation with its parameters.
@@ -124,7 +124,7 @@ public record Step(StepType type, Arguments arguments) {
     /** @return this where steps have other numbers: each reference to a step follows it */
     public Step renumbered(IntUnaryOperator number) {
         Step step = this;
-        for (TextParameter key : type.references()) {
+        for (ReferenceParameter key : type.references()) {
             Optional<String> named = arguments.find(key);
             step = named.isPresent() ? step.with(key, Reference.renumbered(named.get(), number)) : step;
         }

@@ -15,7 +15,7 @@ import pixeron.step.key.ChannelsParameter;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.Keyed;
 import pixeron.step.key.Parameter;
-import pixeron.step.key.TextParameter;
+import pixeron.step.key.ReferenceParameter;
 import pixeron.working.TableKind;
 
 /** A kind of step. It describes itself; everything that shows, reads or writes steps is made from this. */
@@ -135,7 +135,7 @@ public interface StepType extends Keyed {
     }
 
     /** @return those of its keys that name another result; see {@link Reference} */
-    default List<TextParameter> references() {
+    default List<ReferenceParameter> references() {
         return List.of();
     }
 

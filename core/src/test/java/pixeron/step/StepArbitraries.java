@@ -17,6 +17,7 @@ import pixeron.step.key.MatrixParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.PairsParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.ReferenceParameter;
 import pixeron.step.key.TextParameter;
 
 /** Random steps of every kind in the catalog, and random images; a new step is covered without a word here. */
@@ -99,7 +100,7 @@ public final class StepArbitraries {
             return "-1 2 | 1/2 3 | " + (1 + random.nextInt(300)) + " " + number(random, image.maximumLevel());
         } else if (parameter instanceof MaskParameter) {
             return "0b" + Integer.toBinaryString(random.nextInt(65536));
-        } else if (parameter.key().equals("with")) {
+        } else if (parameter instanceof ReferenceParameter) {
             // Alone, a step can refer to nothing but the image before it.
             return "step:0";
         } else if (parameter instanceof TextParameter) {

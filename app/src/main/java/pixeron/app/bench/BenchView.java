@@ -38,6 +38,7 @@ import pixeron.app.bench.pixels.WatchList;
 import pixeron.app.bench.sheets.SheetsPane;
 import pixeron.app.bench.steps.BranchBar;
 import pixeron.app.bench.steps.ParameterPane;
+import pixeron.app.bench.steps.Shelf;
 import pixeron.app.bench.steps.StepAdded;
 import pixeron.app.bench.steps.StepList;
 import pixeron.app.bench.steps.StepSearch;
@@ -133,7 +134,7 @@ public final class BenchView extends BorderPane {
         title.getStyleClass().add("section-title");
         ParameterPane parameters = new ParameterPane(bench, personal);
         addEventHandler(StepAdded.ADDED, event -> parameters.focusFirst());
-        VBox box = new VBox(title, new BranchBar(bench), new StepList(bench), search, parameters);
+        VBox box = new VBox(title, new BranchBar(bench), new StepList(bench, this::say), new Shelf(bench), search, parameters);
         box.getStyleClass().add("side");
         ScrollPane side = new ScrollPane(box);
         side.getStyleClass().add("side-scroll");

@@ -307,10 +307,15 @@ public final class Bench {
         edit(project -> project.withChain(chain -> chain.withStep(at, step)));
     }
 
-    /** Changes the chain and selects a step of the new one. */
+    /**
+     * Changes the chain and selects a step of the new one.
+     *
+     * @throws pixeron.PixeronException if the chain cannot be changed in this way; it stays as it was
+     */
     public void editChain(int newPosition, UnaryOperator<Chain> change) {
+        Chain changed = change.apply(project().chain());
         position.set(newPosition);
-        edit(project -> project.withChain(change));
+        edit(project -> project.withChain(chain -> changed));
     }
 
     /** Picks a pixel of the result; places outside are drawn to its edge. */

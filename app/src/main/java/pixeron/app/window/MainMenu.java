@@ -40,6 +40,8 @@ final class MainMenu {
                 item("Open…", "Shortcut+O", files::open),
                 item("New image…", "Shortcut+N", ways.newImage),
                 item("New image from the clipboard", "Shortcut+Shift+V", files::pasteImage),
+                item("Open another image for this project…", "Shortcut+Alt+O", files::openOther),
+                item("Keep this result as another image", "Shortcut+K", files::keepResult),
                 new SeparatorMenuItem(),
                 item("Save", "Shortcut+S", files::save),
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),

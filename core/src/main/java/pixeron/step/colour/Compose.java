@@ -20,7 +20,7 @@ import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.Parameter;
-import pixeron.step.key.TextParameter;
+import pixeron.step.key.ReferenceParameter;
 
 /**
  * {@code colour red=REF green=REF blue=REF}: three images of one frame become a colour image.
@@ -32,9 +32,13 @@ import pixeron.step.key.TextParameter;
 public final class Compose extends NamedStep implements ColourType {
 
     private static final String RANGE = "self, step:k, the name of another image, or a number for the same level everywhere";
-    private static final List<TextParameter> CHANNELS_OF = List.of(new TextParameter("red", "Red", RANGE),
-            new TextParameter("green", "Green", RANGE), new TextParameter("blue", "Blue", RANGE));
+    private static final List<ReferenceParameter> CHANNELS_OF = List.of(channel("red", "Red"),
+            channel("green", "Green"), channel("blue", "Blue"));
     private static final String MAXIMUM = "M";
+
+    private static ReferenceParameter channel(String key, String title) {
+        return new ReferenceParameter(key, title, RANGE, true, true);
+    }
 
     public Compose() {
         super("colour", "Compose colour", "Makes a colour image of three images, one for each channel.");
@@ -56,7 +60,7 @@ public final class Compose extends NamedStep implements ColourType {
     }
 
     @Override
-    public List<TextParameter> references() {
+    public List<ReferenceParameter> references() {
         return CHANNELS_OF;
     }
 
@@ -67,7 +71,7 @@ public final class Compose extends NamedStep implements ColourType {
     @Override
     public Step starter(int maximumLevel) {
         Arguments arguments = Arguments.NONE;
-        for (TextParameter key : CHANNELS_OF) {
+        for (ReferenceParameter key : CHANNELS_OF) {
             arguments = arguments.with(key, Reference.SELF);
         }
         return new Step(this, arguments);
@@ -77,7 +81,7 @@ public final class Compose extends NamedStep implements ColourType {
     public Bound whole(Step step, Inputs inputs) {
         List<Result> results = new ArrayList<>();
         Frame frame = null;
-        for (TextParameter key : CHANNELS_OF) {
+        for (ReferenceParameter key : CHANNELS_OF) {
             String reference = step.arguments().get(key);
             Result found = isNumber(reference) ? null : reference.equals(Reference.SELF) ? inputs.before() : inputs.others().apply(reference);
             if (found != null && !(found instanceof Image)) {

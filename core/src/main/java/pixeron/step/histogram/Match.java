@@ -21,7 +21,7 @@ import pixeron.step.Way;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.ListParameter;
-import pixeron.step.key.TextParameter;
+import pixeron.step.key.ReferenceParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 import pixeron.step.table.TableRule;
@@ -41,7 +41,7 @@ public final class Match extends PointStep {
 
     private static final ListParameter COUNTS = new ListParameter("counts", "Target counts",
             "one count for each level 0 … M, whole numbers from 0").leftOutAtWill();
-    private static final TextParameter WITH = Reference.WITH.leftOutAtWill();
+    private static final ReferenceParameter WITH = Reference.WITH.leftOutAtWill();
     private static final ChoiceParameter.Choice CLOSEST = new ChoiceParameter.Choice("closest",
             "the z whose Q(z) is closest to P(r)");
     private static final ChoiceParameter.Choice FIRST = new ChoiceParameter.Choice("first-at-least",
@@ -81,7 +81,7 @@ public final class Match extends PointStep {
     }
 
     @Override
-    public List<TextParameter> references() {
+    public List<ReferenceParameter> references() {
         return List.of(WITH);
     }
 

@@ -9,18 +9,12 @@ import pixeron.PixeronException;
  * @param key the key
  * @param title the name beside its field
  * @param range what the text is, in words
- * @param isRequired whether a line must give it
  */
-public record TextParameter(String key, String title, String range, boolean isRequired) implements Parameter<String> {
+public record TextParameter(String key, String title, String range) implements Parameter<String> {
 
-    /** A key that must be given. */
-    public TextParameter(String key, String title, String range) {
-        this(key, title, range, true);
-    }
-
-    /** @return this as a key that may be left out and then has no value */
-    public TextParameter leftOutAtWill() {
-        return new TextParameter(key, title, range, false);
+    @Override
+    public boolean isRequired() {
+        return true;
     }
 
     @Override

@@ -27,7 +27,7 @@ import pixeron.step.bits.Bits;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
-import pixeron.step.key.TextParameter;
+import pixeron.step.key.ReferenceParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
@@ -111,7 +111,7 @@ public final class Combine extends PointStep {
     }
 
     @Override
-    public List<TextParameter> references() {
+    public List<ReferenceParameter> references() {
         return List.of(Reference.WITH);
     }
 

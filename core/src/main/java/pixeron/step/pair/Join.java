@@ -18,7 +18,7 @@ import pixeron.step.geometry.Sizes;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.Parameter;
-import pixeron.step.key.TextParameter;
+import pixeron.step.key.ReferenceParameter;
 
 /**
  * {@code join with=REF side=right|below|left|above}: another image beside the one before it.
@@ -76,7 +76,7 @@ public final class Join extends NamedStep {
     }
 
     @Override
-    public List<TextParameter> references() {
+    public List<ReferenceParameter> references() {
         return List.of(Reference.WITH);
     }
 

@@ -22,7 +22,7 @@ import pixeron.step.key.AreaParameter;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
-import pixeron.step.key.TextParameter;
+import pixeron.step.key.ReferenceParameter;
 
 /**
  * {@code paste row=i column=j from="row column height width" with=self}: a rectangle of the image before, or of another image, laid
@@ -36,7 +36,8 @@ public final class Paste extends NamedStep {
     private static final NumberParameter ROW = whole("row", "Row");
     private static final NumberParameter COLUMN = whole("column", "Column");
     private static final AreaParameter FROM = new AreaParameter("from", "Piece");
-    private static final TextParameter WITH = new TextParameter("with", "Other image", "self, " + Reference.WITH.range(), false);
+    private static final ReferenceParameter WITH = new ReferenceParameter("with", "Other image", "self, " + Reference.WITH.range(), false,
+            true);
 
     public Paste() {
         super("paste", "Paste", "Lays a piece of this or of another image over the image.");
@@ -62,7 +63,7 @@ public final class Paste extends NamedStep {
     }
 
     @Override
-    public List<TextParameter> references() {
+    public List<ReferenceParameter> references() {
         return List.of(WITH);
     }
 

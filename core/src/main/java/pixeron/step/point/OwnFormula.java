@@ -17,6 +17,7 @@ import pixeron.step.Inputs;
 import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.key.Arguments;
+import pixeron.step.key.ReferenceParameter;
 import pixeron.step.key.TextParameter;
 import pixeron.step.pair.Combine;
 import pixeron.step.pointwise.PointRule;
@@ -37,7 +38,7 @@ public final class OwnFormula extends PointStep {
     private static final Set<String> NAMES = Set.of("r", "i", "j", "x", "y", "M", "L", "N", "H", "W", "min", "max",
             "mean");
     private static final String OTHER = "t";
-    private static final TextParameter WITH = Reference.WITH.leftOutAtWill();
+    private static final ReferenceParameter WITH = Reference.WITH.leftOutAtWill();
     private static final TextParameter EXPRESSION = new TextParameter("expression", "Formula",
             "a formula of r, i, j, x, y, M, L, N, H, W, min, max, mean, such as (r - min) / (max - min) * M; with another image t as well");
 
@@ -60,7 +61,7 @@ public final class OwnFormula extends PointStep {
     }
 
     @Override
-    public List<TextParameter> references() {
+    public List<ReferenceParameter> references() {
         return List.of(WITH);
     }
 

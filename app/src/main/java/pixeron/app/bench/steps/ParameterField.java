@@ -1,6 +1,7 @@
 package pixeron.app.bench.steps;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.css.PseudoClass;
@@ -21,6 +22,7 @@ import pixeron.step.key.ChannelsParameter;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.MatrixParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.ReferenceParameter;
 
 /**
  * The field of one key, made from what the key says about itself. What is typed takes effect at once; what cannot be
@@ -36,6 +38,8 @@ public final class ParameterField<T> extends VBox {
     private final BiConsumer<ParameterField<T>, Optional<T>> onChange;
     private final Label problem = new Label();
     private final Region control;
+    /** What a reference can name. */
+    private Map<String, String> offered = Map.of();
     /** True while a value is shown that the person did not give; also while the field is being made. */
     private boolean isShowing = true;
 
@@ -50,7 +54,7 @@ public final class ParameterField<T> extends VBox {
         name.getStyleClass().add("parameter-name");
         control = parameter instanceof ChoiceParameter choice ? comboBox(choice)
                 : parameter instanceof MatrixParameter ? weights()
-                : parameter instanceof ChannelsParameter channels && !channels.isRequired() ? channels() : textField();
+                : parameter instanceof ChannelsParameter channels && !channels.isRequired() ? channels() : parameter instanceof ReferenceParameter ? references() : textField();
         control.setAccessibleText(parameter.title() + ", " + parameter.range());
         Tooltip.install(control, new Tooltip(parameter.key() + ": " + parameter.range()));
         name.setLabelFor(control);
@@ -86,6 +90,46 @@ public final class ParameterField<T> extends VBox {
         ChannelToggles[] toggles = new ChannelToggles[1];
         toggles[0] = new ChannelToggles(() -> typed(toggles[0].getText()));
         return toggles[0];
+    }
+
+    /** A name may be typed or taken from the list. */
+    private ComboBox<String> references() {
+        ComboBox<String> box = new ComboBox<>();
+        box.setEditable(true);
+        box.setCellFactory(view -> new ReferenceCell());
+        box.getEditor().getStyleClass().add("number-field");
+        box.getEditor().textProperty().subscribe(text -> {
+            if (!isShowing && text != null) {
+                // What is typed is the value at once; else choosing the former one from the list would change nothing.
+                box.setValue(text);
+                typed(text.strip());
+            }
+        });
+        return box;
+    }
+
+    /** A result that can be named: its name, and what it is. */
+    private final class ReferenceCell extends ListCell<String> {
+
+        @Override
+        protected void updateItem(String name, boolean isEmpty) {
+            super.updateItem(name, isEmpty);
+            setText(isEmpty || name == null ? null : name + "   " + offered.getOrDefault(name, ""));
+        }
+    }
+
+    /** @param results that can be named, each with what it is */
+    @SuppressWarnings("unchecked") // a field of references has a box of names
+    void offerReferences(Map<String, String> results) {
+        if (!results.equals(offered)) {
+            isShowing = true;
+            offered = Map.copyOf(results);
+            ComboBox<String> box = (ComboBox<String>) control;
+            String text = box.getEditor().getText();
+            box.getItems().setAll(results.keySet());
+            box.setValue(text);
+            isShowing = false;
+        }
     }
 
     /** @param channels that there are to be chosen from; the field hides itself where there are none */
@@ -176,6 +220,12 @@ public final class ParameterField<T> extends VBox {
             }
         } else if (control instanceof ChannelToggles toggles) {
             toggles.setText(value.map(parameter::print).orElse(""));
+        } else if (control instanceof ComboBox<?> box && box.isEditable()) {
+            String text = value.map(parameter::print).orElse("");
+            if (!isSame(box.getEditor().getText(), text)) {
+                select(box, text);
+                setProblem("");
+            }
         } else if (control instanceof ComboBox<?> box) {
             select(box, value.orElse(null));
         }

@@ -2,6 +2,7 @@ package pixeron.app.bench.steps;
 
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,11 +20,13 @@ import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.chain.Outcome;
 import pixeron.project.Project;
+import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.kernel.Kernel;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.ReferenceParameter;
 
 /** The keys of the selected step, edited in place. */
 public final class ParameterPane extends VBox {
@@ -89,6 +92,7 @@ public final class ParameterPane extends VBox {
         }
         fields.forEach(field -> field.show(link.step().arguments()));
         offerChannels();
+        offerReferences(project);
         if (link.step().type() instanceof Kernel) {
             kernel.show(link.step());
         }
@@ -140,6 +144,24 @@ public final class ParameterPane extends VBox {
         Step changed = value.map(v -> step.with(field.parameter(), v)).orElseGet(() -> step.without(field.parameter()));
         bench.edit("parameter " + field.parameter().key() + " of " + id,
                 project -> project.withChain(chain -> chain.replaced(position, changed)));
+    }
+
+    /** Results before this step, and other images of the project. */
+    private void offerReferences(Project project) {
+        for (ParameterField<?> field : fields) {
+            if (field.parameter() instanceof ReferenceParameter reference) {
+                Map<String, String> results = new LinkedHashMap<>();
+                if (reference.takesSelf()) {
+                    results.put(Reference.SELF, "what stands before this step");
+                }
+                results.put(Reference.toStep(0), "the image");
+                for (int n = 0; n < bench.position(); n++) {
+                    results.put(Reference.toStep(n + 1), project.chain().stage(n).link().step().type().title());
+                }
+                project.images().forEach(image -> results.put(image.name(), image.origin().file()));
+                field.offerReferences(results);
+            }
+        }
     }
 
     /** Only an image with colour has channels to choose from. */

@@ -1,6 +1,8 @@
 package pixeron.app.bench.steps;
 
 import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.css.PseudoClass;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
@@ -14,8 +16,10 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.VBox;
+import pixeron.PixeronException;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
+import pixeron.chain.Chain;
 import pixeron.chain.Link;
 import pixeron.project.Project;
 
@@ -30,9 +34,12 @@ public final class StepList extends VBox {
     private static final String DRAGGED = "pixeron-step:";
 
     private final Bench bench;
+    private final Consumer<String> trouble;
 
-    public StepList(Bench bench) {
+    /** @param trouble told in one line why steps stay as they are */
+    public StepList(Bench bench, Consumer<String> trouble) {
         this.bench = bench;
+        this.trouble = trouble;
         getStyleClass().add("step-list");
         bench.projectProperty().subscribe(project -> {
             if (project != null) {
@@ -172,7 +179,16 @@ public final class StepList extends VBox {
 
     private void move(int from, int to) {
         if (to >= 0 && to < bench.project().chain().size() && from != to) {
-            bench.editChain(to, chain -> chain.moved(from, to));
+            edit(to, chain -> chain.moved(from, to));
+        }
+    }
+
+    /** Steps that other steps refer to stay before them, and stay. */
+    private void edit(int newPosition, UnaryOperator<Chain> change) {
+        try {
+            bench.editChain(newPosition, change);
+        } catch (PixeronException problem) {
+            trouble.accept(problem.getMessage());
         }
     }
 
@@ -189,7 +205,7 @@ public final class StepList extends VBox {
     }
 
     private void delete(int position) {
-        bench.editChain(position - 1 < 0 && bench.project().chain().size() > 1 ? 0 : position - 1,
+        edit(position - 1 < 0 && bench.project().chain().size() > 1 ? 0 : position - 1,
                 chain -> chain.removed(position));
     }
 

@@ -1,0 +1,100 @@
+package pixeron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import pixeron.chain.Link;
+import pixeron.image.Image;
+
+/** Another image beside the one that is worked on: opened, kept, named in a step, removed, with real keys. */
+class TwoImagesTest extends WindowTest {
+
+    @BeforeEach
+    void openTwoPulls() {
+        open(write("first.pgm", "P2 2 2 7  1 2  3 4"));
+        when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("second pull.pgm", "P2 2 2 7  4 2  1 7")));
+        push(KeyCode.SHORTCUT, KeyCode.ALT, KeyCode.O);
+        until(() -> !bench().project().images().isEmpty());
+        settle();
+    }
+
+    private void addByKeys(String name) {
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
+        write(name);
+        push(KeyCode.ENTER);
+        settle();
+    }
+
+    @SuppressWarnings("unchecked") // the only box with a text field is that of a reference
+    private ComboBox<String> other() {
+        return lookup((ComboBox<?> box) -> box.isEditable() && canBeSeen(box)).query();
+    }
+
+    private String lines() {
+        return String.join("; ", bench().project().chain().links().stream().map(Link::step).map(step -> step.line()).toList());
+    }
+
+    @Test
+    void itIsOnTheShelfAndAStepTakesIt() {
+        assertThat(shownText()).contains("OTHER IMAGES").contains("second-pull").contains("2 × 2, second pull.pgm");
+        addByKeys("combine");
+        assertThat(other().getItems()).containsExactly("step:0", "second-pull");
+        // The cursor is in the first field already.
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("second-pull");
+        settle();
+        assertThat(lines()).isEqualTo("combine with=second-pull by=absolute-difference");
+        assertThat(after()).isEqualTo(Image.of(7, new int[][] {{3, 0}, {2, 3}}));
+        assertThat(shownText()).contains("t = 4   second-pull at row 0, column 0");
+        interact(() -> other().getSelectionModel().select("step:0"));
+        settle();
+        assertThat(lines()).isEqualTo("combine with=step:0 by=absolute-difference");
+        assertThat(after()).isEqualTo(Image.of(7, new int[][] {{0, 0}, {0, 0}}));
+    }
+
+    @Test
+    void aKeptResultIsAnotherImageAndAllOfItIsUndone() {
+        addByKeys("invert");
+        push(KeyCode.SHORTCUT, KeyCode.K);
+        settle();
+        assertThat(bench().project().images()).extracting(image -> image.name()).containsExactly("second-pull", "result-1");
+        assertThat(bench().project().images().get(1).result()).isEqualTo(Image.of(7, new int[][] {{6, 5}, {4, 3}}));
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        settle();
+        assertThat(bench().project().images()).hasSize(1);
+        addByKeys("join");
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("second-pull");
+        settle();
+        Button remove = lookup((Button button) -> "Remove the image second-pull".equals(button.getAccessibleText())).query();
+        clickOn(remove);
+        settle();
+        assertThat(shownText()).contains("There is no other image second-pull").doesNotContain("OTHER IMAGES");
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        settle();
+        assertThat(after()).isEqualTo(Image.of(7, new int[][] {{6, 5, 4, 2}, {4, 3, 1, 7}}));
+    }
+
+    @Test
+    void aStepThatIsNamedStaysBeforeTheOneThatNamesIt() {
+        addByKeys("invert");
+        addByKeys("combine");
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("step:1");
+        settle();
+        interact(() -> lookup((javafx.scene.Node node) -> node.getStyleClass().contains("step-row")
+                && String.valueOf(node.getAccessibleText()).startsWith("Step 1")).query().requestFocus());
+        push(KeyCode.DELETE);
+        assertThat(shownText()).contains("Step 2 refers to step 1; let it refer to something else first.");
+        push(KeyCode.ALT, KeyCode.DOWN);
+        assertThat(shownText()).contains("There step 1 (combine) would refer to step 2, which is not before it.");
+        assertThat(lines()).isEqualTo("invert; combine with=step:1 by=absolute-difference");
+    }
+}
