@@ -11,6 +11,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.neighborhood.WindowText;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -79,21 +80,18 @@ record MeanCells(Frame before, Frame frame) implements Cells {
 
     @Override
     public List<Line> sum(Pixel result, List<Value> read) {
-        List<Line> lines = new ArrayList<>();
-        List<Run> row = new ArrayList<>();
         List<Reading.Cell> cells = at(result);
+        List<Rational> parts = cells.stream().map(cell -> part(result, cell.row(), cell.column())).toList();
+        List<Run> runs = new ArrayList<>();
         Value sum = Rational.ZERO;
         for (int n = 0; n < cells.size(); n++) {
             Reading.Cell cell = cells.get(n);
-            Rational part = part(result, cell.row(), cell.column());
-            sum = sum.plus(part.times(read.get(n)));
-            row.add(Run.before((part.equals(Rational.ONE) ? "" : Decimals.working(part) + "×") + Decimals.working(read.get(n)))
+            sum = sum.plus(parts.get(n).times(read.get(n)));
+            runs.add(Run.before((parts.get(n).equals(Rational.ONE) ? "" : Decimals.working(parts.get(n)) + "×") + Decimals.working(read.get(n)))
                     .from("row " + cell.row() + ", column " + cell.column()));
-            if (n + 1 == cells.size() || cells.get(n + 1).row() != cell.row()) {
-                lines.add(new Line(lines.isEmpty() ? "cells" : "", row, true));
-                row = new ArrayList<>();
-            }
         }
+        int columns = (int) cells.stream().filter(cell -> cell.row() == cells.get(0).row()).count();
+        List<Line> lines = new ArrayList<>(WindowText.grid("cells", "", columns, runs, run -> run));
         Value mean = sum.dividedBy(area());
         lines.add(Line.of("sum", Run.plain(Decimals.working(sum))).arriving("sum", sum));
         lines.add(Line.of("mean", Run.plain("s = sum ÷ area = " + Typeset.text(new Expression.Binary(Operator.DIVIDE,

@@ -13,6 +13,7 @@ import pixeron.step.Progress;
 import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.StepOperation;
+import pixeron.step.neighborhood.WindowText;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -68,9 +69,8 @@ final class AddedNoise extends StepOperation {
         lines.addAll(drawn.work(offset));
         Value number = drawn.at(offset);
         Value read = sight.read().apply(result);
-        lines.add(Line.of("this pixel", Run.plain("s = r " + (number.signum() < 0 ? Decimals.MINUS : "+") + " drawn = "), Run.before(Decimals.working(read)),
-                Run.plain((number.signum() < 0 ? " " + Decimals.MINUS + " " : " + ") + Decimals.working(number.absolute()) + " = "
-                        + Decimals.working(read.plus(number)))));
+        lines.add(Line.of("this pixel", Run.plain("s = r + drawn = "), Run.before(Decimals.working(read)),
+                Run.plain(" + " + WindowText.bracketed(number) + " = " + Decimals.working(read.plus(number)))));
         return lines;
     }
 

@@ -28,6 +28,8 @@ import pixeron.working.Working;
  */
 final class LaidOperation implements Operation {
 
+    private static final String IMAGE_BEFORE = "the image before";
+
     private final Step step;
     private final Inputs inputs;
     private final Image before;
@@ -84,7 +86,7 @@ final class LaidOperation implements Operation {
     }
 
     private boolean isFromBefore(Pixel result) {
-        return !isOther(result) || name.equals(Reference.SELF);
+        return !isOther(result) || isOwn();
     }
 
     /** A value of another image than the one before stands at the place where it is laid, and comes from no pixel of that one. */
@@ -109,7 +111,7 @@ final class LaidOperation implements Operation {
     @Override
     public Optional<Pixel> home(Pixel pixel) {
         Pixel there = new Pixel(pixel.row() + laid.first().row(), pixel.column() + laid.first().column());
-        if (!isOther(there) || !name.equals(Reference.SELF)) {
+        if (!isOther(there) || !isOwn()) {
             return Optional.of(there).filter(place -> !isOther(place));
         }
         // Covered by the piece, it can still be seen where it was laid.
@@ -165,6 +167,14 @@ final class LaidOperation implements Operation {
         return isOther ? place(j, laid.column(), laid.part().column()) : place(j, laid.first().column(), 0);
     }
 
+    private boolean isOwn() {
+        return name.equals(Reference.SELF);
+    }
+
+    private String told() {
+        return isOwn() ? IMAGE_BEFORE : name;
+    }
+
     private String piece() {
         return "rows " + whole(laid.row()) + " to " + whole(laid.row() + laid.part().height() - 1) + ", columns " + whole(laid.column())
                 + " to " + whole(laid.column() + laid.part().width() - 1);
@@ -176,23 +186,23 @@ final class LaidOperation implements Operation {
         String title = step.line() + ", " + result;
         boolean isOther = isOther(result);
         Pixel source = source(result);
-        String sample = (isOther ? "t" : "r") + "(" + source.row() + ", " + source.column() + ")";
+        String place = "(" + source.row() + ", " + source.column() + ")";
         String calculation = "(" + row(isOther, whole(result.row())) + ", " + column(isOther, whole(result.column())) + ")";
         boolean isOutsideArea = area.isPresent() && !area.get().contains(result.row(), result.column());
         return new Working(title, List.of(
                 Line.of("formula", Run.plain(step.type().formula(step.arguments()))),
                 isOutsideArea ? Line.of("area", Run.plain("outside the area, the pixel keeps its value"))
-                        : Line.of("piece", Run.plain((isOther ? "in " : "not in ") + piece() + " of " + name)),
-                Line.of("place", Run.plain(calculation + " = (" + source.row() + ", " + source.column() + ") of "
-                        + (isOther ? name : "the image before"))),
-                Line.of("this pixel", Run.plain("s = " + sample + " = "), Run.before(Decimals.working(value)))), value, value);
+                        : Line.of("piece", Run.plain((isOther ? "in " : "not in ") + piece() + (isOwn() ? "" : " of " + name))),
+                Line.of("place", Run.plain((calculation.equals(place) ? "" : calculation + " = ") + place + " of "
+                        + (isOther ? told() : IMAGE_BEFORE))),
+                Line.of("this pixel", Run.plain("s = " + (isOther ? "t" : "r") + place + " = "), Run.before(Decimals.working(value)))), value, value);
     }
 
     @Override
     public void follow(Pixel result, LoopWriter out) {
         boolean isOther = isOther(result);
         String condition = "if (i, j) is in " + piece() + area.map(part -> " and in the area").orElse("") + ":";
-        String taken = "after[i][j] ← " + name + "[" + row(true, "i") + "][" + column(true, "j") + "]";
+        String taken = "after[i][j] ← " + (isOwn() ? "before" : name) + "[" + row(true, "i") + "][" + column(true, "j") + "]";
         String stays = "else: after[i][j] ← before[" + row(false, "i") + "][" + column(false, "j") + "]";
         out.line(0, condition);
         if (isOther) {

@@ -24,6 +24,8 @@ import pixeron.step.Step;
 public final class Words {
 
     private static final int COLOURS = 3;
+    /** More letters than these do not fit into a line of a step. */
+    private static final int LONG_VALUE = 18;
     private static final int LONG_WORD = 16;
 
     private Words() {
@@ -70,8 +72,16 @@ public final class Words {
 
     /** @return the same for a narrow place: what is too long for a line goes on behind its "=", not in the middle of a word */
     public static String narrow(String arguments) {
-        return Arrays.stream(arguments.split(" ")).map(word -> word.length() > LONG_WORD ? word.replaceFirst("=", "=\n") : word)
+        return Arrays.stream(arguments.split(" ")).map(word -> word.length() > LONG_WORD ? broken(word) : word)
                 .collect(Collectors.joining(" "));
+    }
+
+    private static String broken(String word) {
+        int value = word.indexOf('=') + 1;
+        // absolute-difference is too long for a line of its own.
+        String parts = word.length() - value > LONG_VALUE ? word.substring(value).replaceFirst("(?<=\\p{L})[-−](?=\\p{L})", "$0\n")
+                : word.substring(value);
+        return word.substring(0, value) + (value > 0 ? "\n" : "") + parts;
     }
 
     public static String counts(Check check, int cells) {
