@@ -31,7 +31,7 @@ import pixeron.working.Run;
 record Points(Frame frame, Expression y, Expression x, Map<String, Value> numbers) {
 
     /** A double as near as this to a multiple of ½ is that multiple. */
-    private static final double NEAR = 1e-9;
+    static final double NEAR = 1e-9;
 
     Points {
         numbers = Map.copyOf(numbers);

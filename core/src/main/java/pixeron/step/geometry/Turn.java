@@ -3,6 +3,7 @@ package pixeron.step.geometry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Optional;
 import java.util.Set;
 import pixeron.image.Frame;
@@ -12,6 +13,7 @@ import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Common;
+import pixeron.step.Finish;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
@@ -123,7 +125,11 @@ public final class Turn extends NamedStep {
         PointCells cells = new PointCells(points, isLinear ? Reading.LINEAR : Reading.NEAREST, Optional.empty(), pixel -> back(pixel, before, frame, angle));
         Outside outside = Outside.of(step.arguments(), before.maximumLevel());
         TurnBulk bulk = new TurnBulk(before, frame, angle.cosine.asDouble(), angle.sine.asDouble(), isLinear, outside.border());
-        return new SampledOperation(step, before, frame, cells, outside)
+        SampledOperation operation = new SampledOperation(step, before, frame, cells, outside);
+        Finish finish = Finish.of(step, frame.maximumLevel());
+        OptionalInt level = Image.isLevel(outside.value(), frame.maximumLevel()) ? OptionalInt.of(((Rational) outside.value()).toInt())
+                : OptionalInt.empty();
+        return operation.with(progress -> bulk.result(level, finish, pixel -> ((Rational) operation.value(pixel)).toInt(), progress))
                 .noting(() -> bulk.notRead() == 0 ? List.of() : List.of(bulk.notRead() + " of " + before.count() + " pixels of the image are read nowhere."));
     }
 

@@ -1,13 +1,29 @@
 package pixeron.step.geometry;
 
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.ToIntFunction;
+import java.util.stream.IntStream;
 import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.LevelRaster;
+import pixeron.image.Pixel;
+import pixeron.number.Rounding;
+import pixeron.step.Finish;
+import pixeron.step.Progress;
 import pixeron.step.neighborhood.Border;
 
-/** Where a turned image is read, in doubles: which of its pixels are read nowhere. */
+/**
+ * A turned image in doubles: all pixels of a level image at once, and which of its pixels are read nowhere.
+ *
+ * <p>What is worked out for a pixel alone goes through the same sums, but takes doubles near to a half as fractions on the way. Where
+ * that could make a difference, because a value lies near to where it is rounded to another level, the pixel is worked out alone.
+ */
 final class TurnBulk {
 
     private static final int NOT_COUNTED = -1;
+    /** Far more than doubles can differ by which go through these sums in another way. */
+    private static final double CLOSE = 1e-6;
 
     private final Image before;
     private final Frame frame;
@@ -24,6 +40,74 @@ final class TurnBulk {
         this.sine = sine;
         this.isLinear = isLinear;
         this.border = border;
+    }
+
+    /**
+     * @param outside the level that stands outside; empty where that is no level
+     * @param alone works out the level of a pixel of the result alone
+     * @return the result; empty where samples or what stands outside are no levels
+     */
+    Optional<Image> result(OptionalInt outside, Finish finish, ToIntFunction<Pixel> alone, Progress progress) {
+        if (!before.isLevelImage() || !finish.isToLevels() || outside.isEmpty()) {
+            return Optional.empty();
+        }
+        LevelRaster raster = new LevelRaster(frame.rows(), frame.columns(), frame.maximumLevel());
+        IntStream.range(0, frame.rows()).parallel().forEach(i -> {
+            progress.report((double) i / frame.rows());
+            int[] levels = new int[frame.columns()];
+            double down = i - (frame.rows() - 1) / 2.0;
+            for (int j = 0; j < levels.length; j++) {
+                double right = j - (frame.columns() - 1) / 2.0;
+                double y = (before.rows() - 1) / 2.0 + right * sine + down * cosine;
+                double x = (before.columns() - 1) / 2.0 + right * cosine - down * sine;
+                levels[j] = isDoubtful(y) || isDoubtful(x) ? alone.applyAsInt(new Pixel(i, j))
+                        : level(Points.near(y), Points.near(x), outside.getAsInt(), finish, i, j, alone);
+            }
+            raster.write(i, levels);
+        });
+        return Optional.of(raster.image());
+    }
+
+    /** Whether a place is just as far from a multiple of ½ as it may be to be taken for it. */
+    private static boolean isDoubtful(double place) {
+        double far = Math.abs(place - Math.rint(2 * place) / 2);
+        return far > Points.NEAR / 2 && far < 2 * Points.NEAR;
+    }
+
+    private int level(double y, double x, int outside, Finish finish, int i, int j, ToIntFunction<Pixel> alone) {
+        if (!isLinear) {
+            return finish.level(read((int) Math.floor(y + 0.5), (int) Math.floor(x + 0.5), outside), 1);
+        }
+        int row = (int) Math.floor(y);
+        int column = (int) Math.floor(x);
+        double a = y - row;
+        double b = x - column;
+        double sum = (1 - a) * (1 - b) * read(row, column, outside);
+        sum += b == 0 ? 0 : (1 - a) * b * read(row, column + 1, outside);
+        sum += a == 0 ? 0 : a * (1 - b) * read(row + 1, column, outside);
+        sum += a == 0 || b == 0 ? 0 : a * b * read(row + 1, column + 1, outside);
+        double floor = Math.floor(sum);
+        double rest = sum - floor;
+        if (Math.abs(rest - 0.5) < CLOSE) {
+            return alone.applyAsInt(new Pixel(i, j));
+        } else if (rest < CLOSE || rest > 1 - CLOSE) {
+            // Near to a whole number only rounding to nearest is sure of it.
+            return isNearest(finish) ? finish.level((long) Math.rint(sum), 1) : alone.applyAsInt(new Pixel(i, j));
+        }
+        return finish.level(4 * (long) floor + (rest < 0.5 ? 1 : 3), 4);
+    }
+
+    private static boolean isNearest(Finish finish) {
+        return finish.rounding() == Rounding.NEAREST || finish.rounding() == Rounding.NEAREST_EVEN;
+    }
+
+    private int read(int row, int column, int outside) {
+        if (row >= 0 && row < before.rows() && column >= 0 && column < before.columns()) {
+            return before.level(row * before.columns() + column);
+        }
+        int from = border.source(row, before.rows());
+        int at = border.source(column, before.columns());
+        return from < 0 || at < 0 ? outside : before.level(from * before.columns() + at);
     }
 
     /** @return how many pixels of the image before no pixel of the result reads; counted once */

@@ -83,7 +83,6 @@ public final class SaltAndPepper extends NoiseStep {
         private final Draws draws;
         private final int[] order;
         /** For each pixel its place in the order, −1 where it was not chosen. */
-        private final int[] places;
         private final int white;
         private final Value high;
         private final Value low;
@@ -95,15 +94,23 @@ public final class SaltAndPepper extends NoiseStep {
             this.white = white;
             this.high = high;
             this.low = low;
-            this.places = new int[before.count()];
-            Arrays.fill(places, -1);
-            for (int n = 0; n < order.length; n++) {
-                places[order[n]] = n;
-            }
         }
 
+        /** @return the place among those with the least numbers, in whose order they stand; −1 where it is not among them */
         private int place(Pixel pixel) {
-            return places[before().offset(pixel)];
+            int offset = before().offset(pixel);
+            long bits = draws.bits(offset);
+            int low = 0;
+            int high = order.length;
+            while (low < high) {
+                int middle = (low + high) >>> 1;
+                if (Long.compareUnsigned(draws.bits(order[middle]), bits) < 0) {
+                    low = middle + 1;
+                } else {
+                    high = middle;
+                }
+            }
+            return low < order.length && order[low] == offset ? low : -1;
         }
 
         @Override
@@ -143,12 +150,8 @@ public final class SaltAndPepper extends NoiseStep {
 
         @Override
         public Image result(Progress progress) {
-            Value[] values = new Value[before().count()];
-            Arrays.setAll(values, n -> before().value(n));
-            for (int offset : order) {
-                values[offset] = value(before().pixel(offset));
-            }
-            return Image.from(before().rows(), before().columns(), before().maximumLevel(), values);
+            return before().with(Arrays.copyOf(order, white), finish().apply(high)).with(Arrays.copyOfRange(order, white, order.length),
+                    finish().apply(low));
         }
 
         @Override

@@ -104,6 +104,23 @@ class SampledTest {
         }
     }
 
+    /** Levels with flat parts and few differences, at angles that lay many points just between pixels. */
+    @Property(tries = 60)
+    void turnedInDoublesItIsAsTurnedOneByOne(@ForAll long seed) {
+        Random random = new Random(seed);
+        int steps = 1 + random.nextInt(4);
+        Image before = Image.ofLevels(4 + random.nextInt(12), 4 + random.nextInt(12), 255, n -> n % 7 < 4 ? 40 : random.nextInt(steps) + 39);
+        String line = "turn degrees=" + List.of("30", "45", "-60", "1/3", "36.87", "135", "90").get(random.nextInt(7)) + " by="
+                + (random.nextBoolean() ? "linear" : "nearest") + " size=" + (random.nextBoolean() ? "fit" : "keep")
+                + List.of("", " rounding=floor", " rounding=ceiling", " rounding=nearest-even").get(random.nextInt(4))
+                + List.of("", " border=wrap", " border=constant outside=40", " border=constant outside=1/3").get(random.nextInt(4));
+        Operation operation = StepLine.parse(line).bind(before);
+        Image all = operation.result(Progress.NONE);
+        for (int n = 0; n < all.count(); n++) {
+            assertThat(all.value(n)).as(line + " " + all.pixel(n)).isEqualTo(operation.value(all.pixel(n)));
+        }
+    }
+
     @Property(tries = 100)
     void turnedAllTheWayRoundItIsTheImageAgain(@ForAll long seed) {
         Image before = StepArbitraries.image(new Random(seed));
