@@ -31,7 +31,7 @@ class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
     private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("channel", "chain", "counting", "variance", "rows", "guess", "in-place", "turned", "sure",
-            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
+            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "two-images", "resized", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -167,6 +167,26 @@ class Pictures extends WindowTest {
         clipboard("");
         push(KeyCode.SHORTCUT, KeyCode.V);
         take("message");
+    }
+
+    /** The sort of the workshop and its negative, kept on the shelf, laid together; then enlarged between its pixels. */
+    @Test
+    void twoImages() throws IOException {
+        demo("Three-bit sort");
+        interact(() -> bench().editChain(-1, chain -> chain.removed(2).removed(1).removed(0)));
+        settle();
+        step("invert");
+        push(KeyCode.SHORTCUT, KeyCode.K);
+        settle();
+        interact(() -> bench().editChain(-1, chain -> chain.removed(0)));
+        settle();
+        step("combine with=result-1 by=absolute-difference");
+        step("paste row=4 column=5 from=\"0 0 3 3\"");
+        interact(() -> bench().pick(new Pixel(5, 6)));
+        take("two-images");
+        step("resize height=12 by=linear");
+        interact(() -> bench().pick(new Pixel(4, 5)));
+        take("resized");
     }
 
     @Test

@@ -204,8 +204,15 @@ public abstract class StepOperation implements Operation {
         } else if (calculated().isPresent()) {
             out.mention(0, stays);
         }
-        loop(result, sight, out);
+        loop(isInArea(origin(result)) ? result : calculated(result), sight, out);
         end.follow(out, exact(result, sight));
+    }
+
+    /** Outside the area nothing may be had, such as the fifth value of a corner; the lines of the loop are written all the same. */
+    private Pixel calculated(Pixel result) {
+        Pixel start = origin(new Pixel(0, 0));
+        Pixel inArea = new Pixel(Math.max(0, area().row() - start.row()), Math.max(0, area().column() - start.column()));
+        return frame.contains(inArea) && isInArea(origin(inArea)) ? inArea : result;
     }
 
     @Override

@@ -255,6 +255,19 @@ class WindowStepsTest {
         });
     }
 
+    /** Outside the area a corner has no fifth value; the pixel stays, and its loop is told all the same. */
+    @Test
+    void outsideTheAreaALoopNeedsNoValue() {
+        Operation operation = StepLine.parse("rank size=3 place=5 border=inside area=\"1 1 1 1\"").bind(Image.of(9, new int[][] {{9, 2, 3},
+            {4, 5, 6}, {7, 8, 1}}));
+        LoopWriter corner = new LoopWriter();
+        operation.follow(new Pixel(0, 0), corner);
+        LoopWriter middle = new LoopWriter();
+        operation.follow(new Pixel(1, 1), middle);
+        assertThat(corner.loop()).isEqualTo(middle.loop());
+        assertThat(operation.value(new Pixel(1, 1))).isEqualTo(Rational.of(5));
+    }
+
     @Property(tries = 200)
     void theLoopEndsWithTheValueAndIsTheSameForAllPixels(@ForAll long seed) {
         Random random = new Random(seed);
