@@ -17,6 +17,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.kernel.WeightsGrid;
+import pixeron.step.Reference;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChannelsParameter;
 import pixeron.step.key.ChoiceParameter;
@@ -54,7 +55,7 @@ public final class ParameterField<T> extends VBox {
         name.getStyleClass().add("parameter-name");
         control = parameter instanceof ChoiceParameter choice ? comboBox(choice)
                 : parameter instanceof MatrixParameter ? weights()
-                : parameter instanceof ChannelsParameter channels && !channels.isRequired() ? channels() : parameter instanceof ReferenceParameter ? references() : textField();
+                : parameter instanceof ChannelsParameter channels && !channels.isRequired() ? channels() : parameter instanceof ReferenceParameter reference ? references(reference) : textField();
         control.setAccessibleText(parameter.title() + ", " + parameter.range());
         Tooltip.install(control, new Tooltip(parameter.key() + ": " + parameter.range()));
         name.setLabelFor(control);
@@ -93,9 +94,10 @@ public final class ParameterField<T> extends VBox {
     }
 
     /** A name may be typed or taken from the list. */
-    private ComboBox<String> references() {
+    private ComboBox<String> references(ReferenceParameter reference) {
         ComboBox<String> box = new ComboBox<>();
         box.setEditable(true);
+        box.setPromptText(reference.isRequired() ? "" : reference.takesSelf() ? Reference.SELF : "none");
         box.setCellFactory(view -> new ReferenceCell());
         box.getEditor().getStyleClass().add("number-field");
         box.getEditor().textProperty().subscribe(text -> {
