@@ -18,6 +18,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
+import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
 
 /** The steps of a branch in a project file, with the values by hand. */
@@ -73,13 +74,18 @@ final class StepFields {
             if (id < 1 || !ids.add(id)) {
                 throw step.problem("id", "must be a number of its own from 1");
             }
-            chain = chain.withLink(chain.size(), new Link(id, step.read("line", StepLine::parse), step.flag("on")));
+            chain = chain.withLink(chain.size(), new Link(id, step.read("line", StepFields::step), step.flag("on")));
             byHand.put(new Branch.Face(id, Image.VALUE), written(step));
             step.find(FACES).ifPresent(faces -> faces.names().forEach(face -> byHand.put(new Branch.Face(id, face),
                     written(faces.object(face)))));
         }
         byHand.values().removeIf(ByHand::isEmpty);
         return new Branch(name, chain, byHand);
+    }
+
+    /** A target that was a file before projects had other images is now named like one of them, and missed until it is on the shelf. */
+    private static Step step(String line) {
+        return StepLine.parse(line.startsWith("match ") ? line.replaceFirst(" image=", " with=") : line);
     }
 
     private static ByHand written(Fields fields) {

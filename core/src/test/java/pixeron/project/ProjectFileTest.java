@@ -39,6 +39,7 @@ import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.catalog.StepLine;
 import pixeron.step.StepArbitraries;
 import pixeron.walk.ScanOrder;
 import pixeron.walk.Score;
@@ -263,5 +264,19 @@ class ProjectFileTest {
         assertThat(branched.onBranch("A").onBranch("B")).isEqualTo(branched);
         assertThat(branched.withoutBranch()).isEqualTo(project);
         assertThat(project.withoutBranch()).isEqualTo(project);
+    }
+
+    /** A target that was a file: the project opens, and the step says what it misses. */
+    @Test
+    void anEarlierTargetIsNamedLikeAnotherImage(@TempDir Path folder) throws IOException {
+        Path path = folder.resolve("earlier.pixeron.json");
+        Image image = Image.of(7, new int[][] {{1, 2}});
+        Project project = Project.of("Earlier", new Origin("sort.pgm", "pgm", 1, List.of()), Chain.of(image).withStep(0,
+                StepLine.parse("match with=target.pgm")));
+        ProjectFile.write(path, new SavedProject(project, new View(0, new Pixel(0, 0))));
+        Files.writeString(path, Files.readString(path).replace("match with=", "match image="));
+        Chain read = ProjectFile.read(path).project().chain();
+        assertThat(read.stage(0).link().step().line()).isEqualTo("match with=target.pgm");
+        assertThatThrownBy(() -> read.last(Progress.NONE).required()).hasMessageContaining("There is no other image target.pgm");
     }
 }
