@@ -98,6 +98,15 @@ class ColourSlipsTest {
         assertThat(shift.slips().get(0).text()).contains("green is masked right, but shifted as red");
     }
 
+    /** Only what stands before is mistaken; t stays that of its own channel. */
+    @Test
+    void withAnotherImageTheOtherOneIsTheSame() {
+        Findings mask = found("combine with=step:0 by=mean", (r, g, b) -> packed(r, (g + b + 1) / 2, b));
+        assertThat(mask.slips().get(0).id()).isEqualTo("mask-slip");
+        assertThat(mask.slips().get(0).text()).contains("green is taken with the mask and shift of blue");
+        assertThat(mask.wrong()).isEmpty();
+    }
+
     /** 40 is added to all three bytes of the packed number at once; who exceeds 255 lifts the channel above by one. */
     @Test
     void whatExceedsRunsIntoTheNextChannel() {

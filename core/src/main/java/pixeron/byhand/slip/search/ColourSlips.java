@@ -105,7 +105,8 @@ final class ColourSlips {
     /** What the step gives for one channel when it reads another image there; others stay right. */
     private void addReading(String id, String words, String channel, Image read) {
         try {
-            Image other = operation(channel).step().bind(read).result(progress);
+            Operation operation = operation(channel);
+            Image other = operation.step().bind(operation.inputs().on(read)).result(progress);
             add(id, words, place -> right.face(place).equals(channel) ? other.value(right.pixel(place)) : right.value(place));
         } catch (PixeronException notForThese) {
             // Such as counts of values that are no levels.
