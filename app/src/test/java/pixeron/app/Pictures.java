@@ -31,7 +31,7 @@ class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
     private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("channel", "chain", "counting", "variance", "rows", "guess", "in-place", "turned", "sure",
-            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "two-images", "resized", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
+            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "two-images", "two-images-large", "resized", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -184,6 +184,11 @@ class Pictures extends WindowTest {
         step("paste row=4 column=5 from=\"0 0 3 3\"");
         interact(() -> bench().pick(new Pixel(5, 6)));
         take("two-images");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        take("two-images-large");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
         step("resize height=12 by=linear");
         interact(() -> bench().pick(new Pixel(4, 5)));
         take("resized");

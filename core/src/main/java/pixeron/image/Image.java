@@ -68,6 +68,17 @@ public final class Image implements Result {
         return new Image(rows, columns, maximumLevel, samples);
     }
 
+    /** @return an image with one value everywhere; one that is no level makes an open image */
+    public static Image flat(Frame frame, Value value) {
+        if (isLevel(value, frame.maximumLevel())) {
+            int level = ((Rational) value).toInt();
+            return ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> level);
+        }
+        Value[] values = new Value[frame.count()];
+        Arrays.fill(values, value);
+        return from(frame.rows(), frame.columns(), frame.maximumLevel(), values);
+    }
+
     /**
      * Makes a level image from rows written out, for tests and small examples.
      *

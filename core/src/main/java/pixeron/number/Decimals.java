@@ -105,6 +105,11 @@ public final class Decimals {
         return shortest(value.asDouble()).replace('-', MINUS);
     }
 
+    /** @return the whole number as it stands in a working */
+    public static String working(long number) {
+        return String.valueOf(number).replace('-', MINUS);
+    }
+
     /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */
     public static String nearly(Value value) {
         return isShownAsFraction(value) ? " ≈ " + approximate(value) : "";

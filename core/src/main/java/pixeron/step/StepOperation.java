@@ -151,6 +151,18 @@ public abstract class StepOperation implements Operation {
         return area.isEmpty() || area.get().contains(pixel.row(), pixel.column());
     }
 
+    /** @return the result, worked out pixel by pixel; for what cannot be had faster */
+    protected final Image oneByOne(Progress progress) {
+        Value[] values = new Value[frame.count()];
+        for (int n = 0; n < values.length; n++) {
+            if (n % frame.columns() == 0) {
+                progress.report((double) n / values.length);
+            }
+            values[n] = value(frame.pixel(n));
+        }
+        return Image.from(frame.rows(), frame.columns(), frame.maximumLevel(), values);
+    }
+
     @Override
     public final Value exact(Pixel result) {
         return exact(result, asIs);

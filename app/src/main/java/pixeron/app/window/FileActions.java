@@ -129,8 +129,7 @@ final class FileActions {
 
     /** Puts what the selected step gives on the shelf of this project. */
     void keepResult() {
-        Optional<Seen> seen = bench.shown() == null ? Optional.empty()
-                : bench.position() < 0 ? bench.shown().seenBefore() : bench.shown().seenAfter();
+        Optional<Seen> seen = bench.shown() == null ? Optional.empty() : selected();
         if (seen.isEmpty()) {
             voice.banner().show("The selected step has no result to keep.");
             return;
@@ -275,12 +274,17 @@ final class FileActions {
         }, this::trouble);
     }
 
+    /** @return what the selected step gives, or the image itself; empty where it gives nothing */
+    private Optional<Seen> selected() {
+        return bench.position() < 0 ? bench.shown().seenBefore() : bench.shown().seenAfter();
+    }
+
     /** Saves what the selected step gives. */
     void saveResult() {
         if (bench.shown() == null) {
             return;
         }
-        Optional<Seen> seen = bench.position() < 0 ? bench.shown().seenBefore() : bench.shown().seenAfter();
+        Optional<Seen> seen = selected();
         if (seen.isEmpty()) {
             voice.banner().show("The selected step has no result to save.");
             return;

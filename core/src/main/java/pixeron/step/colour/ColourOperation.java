@@ -11,6 +11,7 @@ import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.number.Rational;
 import pixeron.step.Bound;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
@@ -68,11 +69,7 @@ public final class ColourOperation implements Bound {
     private static Result other(Result other, String channel, boolean isJoined, int maximum) {
         Optional<Image> own = other instanceof ColourImage colour ? colour.face(channel) : Optional.empty();
         boolean isOpaque = channel.equals(ALPHA) && own.isEmpty() && (isJoined || other instanceof ColourImage);
-        return isOpaque ? opaque(other.frame().with(maximum)) : own.map(Result.class::cast).orElse(other);
-    }
-
-    private static Image opaque(Frame frame) {
-        return Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> frame.maximumLevel());
+        return isOpaque ? Image.flat(other.frame().with(maximum), Rational.of(maximum)) : own.map(Result.class::cast).orElse(other);
     }
 
     private static Operation bound(Step step, Inputs inputs, String channel) {

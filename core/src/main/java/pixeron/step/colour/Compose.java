@@ -1,7 +1,6 @@
 package pixeron.step.colour;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import pixeron.PixeronException;
@@ -11,7 +10,6 @@ import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
-import pixeron.number.Value;
 import pixeron.step.Bound;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
@@ -102,9 +100,6 @@ public final class Compose extends NamedStep implements ColourType {
     }
 
     private static Image same(String number, Frame frame) {
-        Rational level = number.equals(MAXIMUM) ? Rational.of(frame.maximumLevel()) : Decimals.parse(number);
-        Value[] values = new Value[frame.count()];
-        Arrays.fill(values, level);
-        return Image.from(frame.rows(), frame.columns(), frame.maximumLevel(), values);
+        return Image.flat(frame, number.equals(MAXIMUM) ? Rational.of(frame.maximumLevel()) : Decimals.parse(number));
     }
 }

@@ -81,14 +81,7 @@ final class GrayOperation extends StepOperation {
         if (rule.isPresent() && isUsual && ownArea().isEmpty() && picture.isLevelImage()) {
             return rule.get().apply(picture, transparency);
         }
-        Value[] values = new Value[before().count()];
-        for (int n = 0; n < values.length; n++) {
-            values[n] = value(before().pixel(n));
-            if (n % before().columns() == 0) {
-                progress.report((double) n / values.length);
-            }
-        }
-        return Image.from(before().rows(), before().columns(), picture.maximumLevel(), values);
+        return oneByOne(progress);
     }
 
     @Override

@@ -38,11 +38,13 @@ record MeanCells(Frame before, Frame frame) implements Cells {
         return end.minus(start);
     }
 
-    private static int first(int k, int old, int made) {
+    /** @return the first cell that lies under a row or column */
+    static int first(int k, int old, int made) {
         return (int) ((long) k * old / made);
     }
 
-    private static int last(int k, int old, int made) {
+    /** @return the last one */
+    static int last(int k, int old, int made) {
         return (int) (((long) (k + 1) * old - 1) / made);
     }
 
@@ -117,6 +119,6 @@ record MeanCells(Frame before, Frame frame) implements Cells {
 
     @Override
     public double[] back(Pixel pixel) {
-        return new double[] {(pixel.row() + 0.5) * frame.rows() / before.rows() - 0.5, (pixel.column() + 0.5) * frame.columns() / before.columns() - 0.5};
+        return Points.inProportion(pixel, before, frame);
     }
 }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pixeron.image.Image;
-import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
@@ -25,15 +24,11 @@ import pixeron.step.key.Parameter;
  */
 public final class Move extends NamedStep {
 
-    private static final NumberParameter DOWN = whole("down", "Down");
-    private static final NumberParameter RIGHT = whole("right", "Right");
+    private static final NumberParameter DOWN = NumberParameter.whole("down", "Down");
+    private static final NumberParameter RIGHT = NumberParameter.whole("right", "Right");
 
     public Move() {
         super("move", "Move", "Moves the image down and to the right, or back; what comes in from outside is chosen.");
-    }
-
-    private static NumberParameter whole(String key, String title) {
-        return NumberParameter.required(key, title).only(Rational::isInt, "a whole number");
     }
 
     @Override

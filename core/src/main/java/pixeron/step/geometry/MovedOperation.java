@@ -134,13 +134,9 @@ final class MovedOperation implements Operation {
             lines.add(Line.of("outside", Run.plain(source.pixel().map(from -> "the image goes on there with r(" + from.row() + ", "
                     + from.column() + ")").orElse(Decimals.working(outside.value()) + " stands there"))));
         }
-        lines.add(Line.of("this pixel", Run.plain("s = r(" + whole(source.row()) + ", " + whole(source.column()) + ") = "),
+        lines.add(Line.of("this pixel", Run.plain("s = r(" + Decimals.working(source.row()) + ", " + Decimals.working(source.column()) + ") = "),
                 Run.before(number)));
         return new Working(title, lines, value, value);
-    }
-
-    private static String whole(int number) {
-        return String.valueOf(number).replace('-', Decimals.MINUS);
     }
 
     @Override
@@ -155,8 +151,8 @@ final class MovedOperation implements Operation {
         }
         places.numbers().forEach((name, number) -> out.set(name, number));
         List<String> formulas = places.formulas();
-        out.set("y", whole(source.row())).line(0, formulas.get(0).replace("y = ", "y ← "));
-        out.set("x", whole(source.column())).line(0, formulas.get(1).replace("x = ", "x ← "));
+        out.set("y", Decimals.working(source.row())).line(0, formulas.get(0).replace("y = ", "y ← "));
+        out.set("x", Decimals.working(source.column())).line(0, formulas.get(1).replace("x = ", "x ← "));
         out.set("after[i][j]", value).line(0, "after[i][j] ← before[y][x]" + (outside == Outside.NEVER ? ""
                 : ", or what stands outside"));
     }

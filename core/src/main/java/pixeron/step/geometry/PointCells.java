@@ -10,6 +10,7 @@ import pixeron.formula.TraceLines;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
+import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
@@ -63,13 +64,13 @@ record PointCells(Points points, Reading reading, Optional<Frame> limit, Functio
     public List<Line> sum(Pixel result, List<Value> read) {
         List<Reading.Cell> cells = at(result);
         if (reading != Reading.LINEAR) {
-            return List.of(Line.of("this pixel", Run.plain("s = r(" + number(cells.get(0).row()) + ", " + number(cells.get(0).column()) + ") = "),
+            return List.of(Line.of("this pixel", Run.plain("s = r(" + Decimals.working(cells.get(0).row()) + ", " + Decimals.working(cells.get(0).column()) + ") = "),
                     Run.before(Decimals.working(read.get(0)))));
         }
         List<Line> lines = new ArrayList<>();
         for (int n = 0; n < cells.size(); n++) {
             Reading.Cell cell = cells.get(n);
-            lines.add(Line.of(n == 0 ? "cells" : "", Run.plain("r(" + number(cell.row()) + ", " + number(cell.column()) + ") = "),
+            lines.add(Line.of(n == 0 ? "cells" : "", Run.plain("r(" + Decimals.working(cell.row()) + ", " + Decimals.working(cell.column()) + ") = "),
                     Run.before(Decimals.working(read.get(n))), Run.note("   weight " + Decimals.working(cell.weight().orElseThrow()))));
         }
         Expression sum = null;
@@ -82,10 +83,6 @@ record PointCells(Points points, Reading reading, Optional<Frame> limit, Functio
         return lines;
     }
 
-    private static String number(int number) {
-        return String.valueOf(number).replace('-', Decimals.MINUS);
-    }
-
     @Override
     public void follow(Pixel result, List<Value> read, LoopWriter out) {
         points.numbers().forEach(out::set);
@@ -96,8 +93,8 @@ record PointCells(Points points, Reading reading, Optional<Frame> limit, Functio
             if (limit.isPresent()) {
                 out.set("y", y(result)).set("x", x(result)).line(0, "y, x ← limited to the image");
             }
-            out.set("a", y(result).minus(pixeron.number.Rounding.FLOOR.apply(y(result)))).set("b", x(result).minus(
-                    pixeron.number.Rounding.FLOOR.apply(x(result)))).line(0, "a ← y − ⌊y⌋, b ← x − ⌊x⌋");
+            out.set("a", y(result).minus(Rounding.FLOOR.apply(y(result)))).set("b", x(result).minus(
+                    Rounding.FLOOR.apply(x(result)))).line(0, "a ← y − ⌊y⌋, b ← x − ⌊x⌋");
         }
         Value value = null;
         List<Reading.Cell> cells = at(result);

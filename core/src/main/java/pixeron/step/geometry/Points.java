@@ -1,11 +1,13 @@
 package pixeron.step.geometry;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
@@ -34,7 +36,8 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
     static final double NEAR = 1e-9;
 
     Points {
-        numbers = Map.copyOf(numbers);
+        // In one order on every run: they are told as variables of a loop.
+        numbers = Collections.unmodifiableMap(new TreeMap<>(numbers));
     }
 
     /** @param formulas of y and x, over i and j and the names of the numbers */
@@ -46,6 +49,20 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
     /** @return the numbers H and W of formulas that reach to the end of the image before */
     static Map<String, Value> sizes(Frame before) {
         return Map.of("H", Rational.of(before.rows()), "W", Rational.of(before.columns()));
+    }
+
+    /** @return the same, and h and w of the result */
+    static Map<String, Value> sizes(Frame before, Frame result) {
+        Map<String, Value> sizes = new HashMap<>(sizes(before));
+        sizes.put("h", Rational.of(result.rows()));
+        sizes.put("w", Rational.of(result.columns()));
+        return sizes;
+    }
+
+    /** @return where the middle of a pixel of the image before lies in a result of another size */
+    static double[] inProportion(Pixel pixel, Frame before, Frame result) {
+        return new double[] {(pixel.row() + 0.5) * result.rows() / before.rows() - 0.5,
+            (pixel.column() + 0.5) * result.columns() / before.columns() - 0.5};
     }
 
     static Expression parsed(String formula, Set<String> numbers, String row, String column) {
@@ -86,11 +103,11 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
     }
 
     private static Value snapped(double number) {
-        double twice = Math.rint(2 * number);
-        return Math.abs(number - twice / 2) < NEAR ? Rational.of((long) twice, 2) : Approximate.from(number);
+        double near = near(number);
+        return 2 * near == Math.rint(2 * near) ? Rational.of((long) (2 * near), 2) : Approximate.from(number);
     }
 
-    /** @return the same as a double, snapped in the same way */
+    /** @return the number, or the multiple of ½ that it is near to */
     static double near(double number) {
         double half = Math.rint(2 * number) / 2;
         return Math.abs(number - half) < NEAR ? half : number;
@@ -111,10 +128,5 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
         List<Run> runs = new ArrayList<>(List.of(Run.plain(name + " = " + Typeset.text(formula) + " = ")));
         runs.addAll(TraceLines.inOneLine(filled));
         return new Line(label, runs);
-    }
-
-    /** @return the numbers by their names, in their order */
-    Map<String, Value> named() {
-        return new LinkedHashMap<>(numbers);
     }
 }

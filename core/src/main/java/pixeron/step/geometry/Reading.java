@@ -8,17 +8,22 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
+import pixeron.step.key.ChoiceParameter;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
 /** What is read of an image at a point between its pixels: the nearest cell, or the four around it, weighted. */
 enum Reading {
     /** The cell in which the point lies. */
-    NEAREST("nearest", Rational.of(1, 2)),
+    NEAREST(Rational.of(1, 2)),
     /** As nearest, where a cell begins at its number: rounded down. */
-    DOWN("nearest", Rational.ZERO),
+    DOWN(Rational.ZERO),
     /** Four cells, each weighted by how near it lies. */
-    LINEAR("linear", Rational.ZERO);
+    LINEAR(Rational.ZERO);
+
+    /** The words of a line for taking one cell, rounded or cut off as its grid says. */
+    static final ChoiceParameter.Choice NEAREST_CHOICE = new ChoiceParameter.Choice("nearest", "the nearest pixel");
+    static final ChoiceParameter.Choice LINEAR_CHOICE = new ChoiceParameter.Choice("linear", "four pixels, weighted by how near they are");
 
     /**
      * A cell that counts.
@@ -28,17 +33,15 @@ enum Reading {
     record Cell(int row, int column, Optional<Value> weight) {
     }
 
-    private final String word;
     private final Rational added;
 
-    Reading(String word, Rational added) {
-        this.word = word;
+    Reading(Rational added) {
         this.added = added;
     }
 
-    /** @return its word in a line */
-    String word() {
-        return word;
+    /** @return what somebody does who takes the other one of nearest and linear */
+    static String otherWords(boolean isLinear) {
+        return isLinear ? "the nearest pixel is taken instead of four weighted ones" : "four pixels are weighted instead of taking the nearest one";
     }
 
     private int cell(Value place) {
@@ -76,18 +79,14 @@ enum Reading {
     List<Line> work(Value y, Value x) {
         if (this != LINEAR) {
             String half = added.signum() == 0 ? "" : " + 1/2";
-            return List.of(Line.of("cell", Run.plain("⌊y" + half + "⌋ = " + number(cell(y)) + ", ⌊x" + half + "⌋ = " + number(cell(x)))));
+            return List.of(Line.of("cell", Run.plain("⌊y" + half + "⌋ = " + Decimals.working(cell(y)) + ", ⌊x" + half + "⌋ = " + Decimals.working(cell(x)))));
         }
         return List.of(part("a", "y", y), part("b", "x", x));
     }
 
     private Line part(String name, String of, Value place) {
         return Line.of(name.equals("a") ? "parts" : "", Run.plain(name + " = " + of + " − ⌊" + of + "⌋ = " + Decimals.working(place) + " − "
-                + number(cell(place)) + " = " + Decimals.working(part(place))));
-    }
-
-    private static String number(int number) {
-        return String.valueOf(number).replace('-', Decimals.MINUS);
+                + Decimals.working(cell(place)) + " = " + Decimals.working(part(place))));
     }
 
     /** @return what is done in a loop, in which y and x are known */

@@ -2,7 +2,6 @@ package pixeron.step.geometry;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -39,8 +38,7 @@ public final class Resize extends NamedStep {
     private static final NumberParameter SCALE = NumberParameter.required("scale", "Scale").only(n -> n.signum() > 0, "a number above 0")
             .leftOutAtWill();
     private static final String MEAN = "mean";
-    private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", new ChoiceParameter.Choice("nearest", "the nearest pixel"),
-            new ChoiceParameter.Choice("linear", "four pixels, weighted by how near they are"),
+    private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE,
             new ChoiceParameter.Choice(MEAN, "the mean of all that lies under a pixel"));
     private static final ChoiceParameter GRID = ChoiceParameter.of("grid", "Grid", new ChoiceParameter.Choice("centres", "the middles of pixels lie in proportion"),
             new ChoiceParameter.Choice("corners", "the first corners of pixels lie in proportion"),
@@ -56,6 +54,10 @@ public final class Resize extends NamedStep {
 
     private static String word(Arguments arguments, ChoiceParameter key) {
         return arguments.get(key).word();
+    }
+
+    private static boolean isLinear(Arguments arguments) {
+        return arguments.get(BY).equals(Reading.LINEAR_CHOICE);
     }
 
     @Override
@@ -130,7 +132,7 @@ public final class Resize extends NamedStep {
             MeanCells cells = new MeanCells(before.frame(), frame);
             return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(progress -> ResizeBulk.mean(before, frame, Finish.of(step, frame.maximumLevel()), progress));
         }
-        return sampled(step, before, frame, word(arguments, BY).equals("linear"), word(arguments, GRID));
+        return sampled(step, before, frame, isLinear(arguments), word(arguments, GRID));
     }
 
     private static SampledOperation sampled(Step step, Image before, Frame frame, boolean isLinear, String grid) {
@@ -140,16 +142,17 @@ public final class Resize extends NamedStep {
             formulas.set(0, frame.rows() == 1 ? "0 * i" : formulas.get(0));
             formulas.set(1, frame.columns() == 1 ? "0 * j" : formulas.get(1));
         }
-        Reading reading = isLinear ? Reading.LINEAR : grid.equals("corners") ? Reading.DOWN : Reading.NEAREST;
-        return sampled(step, before, frame, reading, formulas);
+        return sampled(step, before, frame, reading(isLinear, grid), formulas);
+    }
+
+    private static Reading reading(boolean isLinear, String grid) {
+        return isLinear ? Reading.LINEAR : grid.equals("corners") ? Reading.DOWN : Reading.NEAREST;
     }
 
     private static SampledOperation sampled(Step step, Image before, Frame frame, Reading reading, List<String> formulas) {
-        Map<String, pixeron.number.Value> numbers = Map.of("H", Rational.of(before.rows()), "W", Rational.of(before.columns()),
-                "h", Rational.of(frame.rows()), "w", Rational.of(frame.columns()));
-        Points points = Points.of(frame, formulas, numbers);
-        PointCells cells = new PointCells(points, reading, Optional.of(before.frame()), pixel -> new double[] {
-            (pixel.row() + 0.5) * frame.rows() / before.rows() - 0.5, (pixel.column() + 0.5) * frame.columns() / before.columns() - 0.5});
+        Points points = Points.of(frame, formulas, Points.sizes(before.frame(), frame));
+        PointCells cells = new PointCells(points, reading, Optional.of(before.frame()), pixel ->
+                Points.inProportion(pixel, before.frame(), frame));
         return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(progress -> ResizeBulk.points(before, cells,
                 Finish.of(step, frame.maximumLevel()), progress));
     }
@@ -157,10 +160,9 @@ public final class Resize extends NamedStep {
     @Override
     public List<Slip> slips() {
         return List.of(Slip.of("other-grid", Resize::otherGrids), Slip.of("nearest-for-linear", right -> {
-            String by = word(right.step().arguments(), BY);
-            return by.equals(MEAN) ? List.of() : List.of(Way.of(by.equals("linear") ? "the nearest pixel is taken instead of four weighted ones"
-                    : "four pixels are weighted instead of taking the nearest one", sampled(right.step(), right.before(), right.frame(),
-                            !by.equals("linear"), word(right.step().arguments(), GRID))));
+            Arguments arguments = right.step().arguments();
+            return word(arguments, BY).equals(MEAN) ? List.of() : List.of(Way.of(Reading.otherWords(isLinear(arguments)),
+                    sampled(right.step(), right.before(), right.frame(), !isLinear(arguments), word(arguments, GRID))));
         }));
     }
 
@@ -169,11 +171,11 @@ public final class Resize extends NamedStep {
         if (word(arguments, BY).equals(MEAN)) {
             return List.of();
         }
-        boolean isLinear = word(arguments, BY).equals("linear");
+        boolean isLinear = isLinear(arguments);
         List<Way> ways = new ArrayList<>();
         Stream.of("centres", "corners", "ends").filter(grid -> !grid.equals(word(arguments, GRID))).forEach(grid -> ways.add(Way.of(
                 "places are worked out with grid=" + grid, sampled(right.step(), right.before(), right.frame(), isLinear, grid))));
-        Reading reading = isLinear ? Reading.LINEAR : word(arguments, GRID).equals("corners") ? Reading.DOWN : Reading.NEAREST;
+        Reading reading = reading(isLinear, word(arguments, GRID));
         List<String> upsideDown = formulas(word(arguments, GRID)).stream().map(formula -> formula.replace("H / h", "h / H").replace("W / w", "w / W")
                 .replace("(H - 1) / (h - 1)", "(h - 1) / (H - 1)").replace("(W - 1) / (w - 1)", "(w - 1) / (W - 1)")).toList();
         boolean isPossible = !word(arguments, GRID).equals("ends") || right.before().rows() > 1 && right.before().columns() > 1;

@@ -68,11 +68,11 @@ final class ResizeBulk {
     private record Parts(int old, int made, int... first) {
 
         static Parts of(int old, int made) {
-            return new Parts(old, made, IntStream.range(0, made).map(k -> (int) ((long) k * old / made)).toArray());
+            return new Parts(old, made, IntStream.range(0, made).map(k -> MeanCells.first(k, old, made)).toArray());
         }
 
         int last(int k) {
-            return (int) (((long) (k + 1) * old - 1) / made);
+            return MeanCells.last(k, old, made);
         }
 
         long part(int k, int cell) {

@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Progress;
@@ -120,7 +121,7 @@ final class SampledOperation extends StepOperation {
             if (!before().contains(new Pixel(cell.row(), cell.column()))) {
                 lines.add(Line.of("outside", Run.plain(name(cell.row(), cell.column()) + ": " + pixel(cell).map(from ->
                         "the image goes on there with " + name(from.row(), from.column())).orElse(
-                                pixeron.number.Decimals.working(outside.value()) + " stands there"))));
+                                Decimals.working(outside.value()) + " stands there"))));
             }
         }
         lines.addAll(cells.sum(result, read(result, sight)));
@@ -128,7 +129,7 @@ final class SampledOperation extends StepOperation {
     }
 
     private static String name(int row, int column) {
-        return ("r(" + row + ", " + column + ")").replace('-', pixeron.number.Decimals.MINUS);
+        return ("r(" + row + ", " + column + ")").replace('-', Decimals.MINUS);
     }
 
     @Override
@@ -138,19 +139,7 @@ final class SampledOperation extends StepOperation {
 
     @Override
     public Image result(Progress progress) {
-        Optional<Image> fast = bulk.result(progress);
-        if (fast.isPresent()) {
-            return fast.get();
-        }
-        Frame frame = frame();
-        Value[] values = new Value[frame.count()];
-        for (int n = 0; n < values.length; n++) {
-            values[n] = value(frame.pixel(n));
-            if (n % frame.columns() == 0) {
-                progress.report((double) n / values.length);
-            }
-        }
-        return Image.from(frame.rows(), frame.columns(), frame.maximumLevel(), values);
+        return bulk.result(progress).orElseGet(() -> oneByOne(progress));
     }
 
     @Override

@@ -1,16 +1,18 @@
 package pixeron.step.geometry;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalInt;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
+import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Common;
 import pixeron.step.Finish;
@@ -37,10 +39,8 @@ public final class Turn extends NamedStep {
 
     private static final Rational QUARTER = Rational.of(90);
     private static final int HALF_TURN = 180;
-    private static final double NEAR = 1e-9;
     private static final NumberParameter DEGREES = NumberParameter.required("degrees", "Degrees");
-    private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", new ChoiceParameter.Choice("nearest", "the nearest pixel"),
-            new ChoiceParameter.Choice("linear", "four pixels, weighted by how near they are"));
+    private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE);
     private static final ChoiceParameter SIZE = ChoiceParameter.of("size", "Size", new ChoiceParameter.Choice("fit", "as large as the turned image"),
             new ChoiceParameter.Choice("keep", "as large as before"));
 
@@ -49,7 +49,7 @@ public final class Turn extends NamedStep {
 
         static Angle of(Rational degrees) {
             Rational turns = degrees.dividedBy(Rational.of(360));
-            Rational left = degrees.minus(Rational.of(360).times((Rational) pixeron.number.Rounding.FLOOR.apply(turns)));
+            Rational left = degrees.minus(Rational.of(360).times((Rational) Rounding.FLOOR.apply(turns)));
             Rational quarters = left.dividedBy(QUARTER);
             if (quarters.isWhole()) {
                 int quarter = quarters.toInt();
@@ -97,7 +97,7 @@ public final class Turn extends NamedStep {
     }
 
     private static boolean isLinear(Step step) {
-        return step.arguments().get(BY).word().equals("linear");
+        return step.arguments().get(BY).equals(Reading.LINEAR_CHOICE);
     }
 
     private static Frame frame(Step step, Image before, Angle angle) {
@@ -106,8 +106,8 @@ public final class Turn extends NamedStep {
         }
         double c = Math.abs(angle.cosine.asDouble());
         double s = Math.abs(angle.sine.asDouble());
-        return Sizes.frame((long) Math.ceil(before.rows() * c + before.columns() * s - NEAR),
-                (long) Math.ceil(before.columns() * c + before.rows() * s - NEAR), before.maximumLevel());
+        return Sizes.frame((long) Math.ceil(before.rows() * c + before.columns() * s - Points.NEAR),
+                (long) Math.ceil(before.columns() * c + before.rows() * s - Points.NEAR), before.maximumLevel());
     }
 
     @Override
@@ -118,8 +118,9 @@ public final class Turn extends NamedStep {
     }
 
     private static Operation turned(Step step, Image before, Frame frame, Angle angle, boolean isLinear) {
-        Map<String, Value> numbers = Map.of("H", Rational.of(before.rows()), "W", Rational.of(before.columns()), "h", Rational.of(frame.rows()),
-                "w", Rational.of(frame.columns()), "c", angle.cosine, "s", angle.sine);
+        Map<String, Value> numbers = new HashMap<>(Points.sizes(before.frame(), frame));
+        numbers.put("c", angle.cosine);
+        numbers.put("s", angle.sine);
         Points points = Points.of(frame, List.of("(H - 1) / 2 + (j - (w - 1) / 2) * s + (i - (h - 1) / 2) * c",
                 "(W - 1) / 2 + (j - (w - 1) / 2) * c - (i - (h - 1) / 2) * s"), numbers);
         PointCells cells = new PointCells(points, isLinear ? Reading.LINEAR : Reading.NEAREST, Optional.empty(), pixel -> back(pixel, before, frame, angle));
@@ -146,8 +147,7 @@ public final class Turn extends NamedStep {
         List<Slip> all = new ArrayList<>(List.of(
                 Slip.of("turned-other-way", "the image is turned clockwise instead of counter-clockwise, or back", step -> step.with(DEGREES,
                         new Amount(degrees(step).negated()))),
-                Slip.of("nearest-for-linear", right -> List.of(Way.of(isLinear(right.step()) ? "the nearest pixel is taken instead of four weighted ones"
-                        : "four pixels are weighted instead of taking the nearest one", turned(right.step(), right.before(), right.frame(),
+                Slip.of("nearest-for-linear", right -> List.of(Way.of(Reading.otherWords(isLinear(right.step())), turned(right.step(), right.before(), right.frame(),
                                 Angle.of(degrees(right.step())), !isLinear(right.step()))))),
                 Slip.of("degrees-for-radians", right -> List.of(Way.of("sine and cosine are taken of the number of degrees as if it were radians",
                         turned(right.step(), right.before(), right.frame(), Angle.ofRadians(degrees(right.step()).asDouble()), isLinear(right.step())))))));

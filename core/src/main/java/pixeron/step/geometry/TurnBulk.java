@@ -58,14 +58,23 @@ final class TurnBulk {
             double down = i - (frame.rows() - 1) / 2.0;
             for (int j = 0; j < levels.length; j++) {
                 double right = j - (frame.columns() - 1) / 2.0;
-                double y = (before.rows() - 1) / 2.0 + right * sine + down * cosine;
-                double x = (before.columns() - 1) / 2.0 + right * cosine - down * sine;
+                double y = row(down, right);
+                double x = column(down, right);
                 levels[j] = isDoubtful(y) || isDoubtful(x) ? alone.applyAsInt(new Pixel(i, j))
                         : level(Points.near(y), Points.near(x), outside.getAsInt(), finish, i, j, alone);
             }
             raster.write(i, levels);
         });
         return Optional.of(raster.image());
+    }
+
+    /** Where a pixel of the result is read that lies so far down and right of its middle. */
+    private double row(double down, double right) {
+        return (before.rows() - 1) / 2.0 + right * sine + down * cosine;
+    }
+
+    private double column(double down, double right) {
+        return (before.columns() - 1) / 2.0 + right * cosine - down * sine;
     }
 
     /** Whether a place is just as far from a multiple of ½ as it may be to be taken for it. */
@@ -124,9 +133,7 @@ final class TurnBulk {
             double down = i - (frame.rows() - 1) / 2.0;
             for (int j = 0; j < frame.columns(); j++) {
                 double right = j - (frame.columns() - 1) / 2.0;
-                double y = Points.near((before.rows() - 1) / 2.0 + right * sine + down * cosine);
-                double x = Points.near((before.columns() - 1) / 2.0 + right * cosine - down * sine);
-                mark(isRead, y, x);
+                mark(isRead, Points.near(row(down, right)), Points.near(column(down, right)));
             }
         }
         int count = 0;

@@ -44,6 +44,11 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
         return new NumberParameter(key, title, true, Optional.empty(), Words.NONE, Allowed.all("a number"));
     }
 
+    /** @return a key that must be given, with a whole number of any sign */
+    public static NumberParameter whole(String key, String title) {
+        return required(key, title).only(Rational::isInt, "a whole number");
+    }
+
     /** @return a key with a default; M may be written for the maximum level */
     public static NumberParameter level(String key, String title, Amount defaultValue) {
         return new NumberParameter(key, title, false, Optional.of(defaultValue), Words.MAXIMUM, Allowed.all("a number or M"));

@@ -7,7 +7,7 @@ import java.util.Optional;
  *
  * @param <T> the type of its value
  */
-public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter, TextParameter, ReferenceParameter,
+public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter, WrittenParameter,
         ListParameter, PairsParameter, MatrixParameter, MaskParameter, ChannelsParameter {
 
     /** @return the key in a step line */

@@ -1,8 +1,5 @@
 package pixeron.step.key;
 
-import java.util.Optional;
-import pixeron.PixeronException;
-
 /**
  * A key that names another result; see {@link pixeron.step.Reference}.
  *
@@ -12,28 +9,10 @@ import pixeron.PixeronException;
  * @param isRequired whether a line must give it
  * @param takesSelf whether the image before may be named as self
  */
-public record ReferenceParameter(String key, String title, String range, boolean isRequired, boolean takesSelf) implements Parameter<String> {
+public record ReferenceParameter(String key, String title, String range, boolean isRequired, boolean takesSelf) implements WrittenParameter {
 
     /** @return this as a key that may be left out and then has no value */
     public ReferenceParameter leftOutAtWill() {
         return new ReferenceParameter(key, title, range, false, takesSelf);
-    }
-
-    @Override
-    public Optional<String> defaultValue() {
-        return Optional.empty();
-    }
-
-    @Override
-    public String parse(String text) {
-        if (text.isBlank()) {
-            throw PixeronException.of("%s is empty; give %s.", key, range);
-        }
-        return text.strip();
-    }
-
-    @Override
-    public String print(String value) {
-        return value;
     }
 }

@@ -103,8 +103,8 @@ public final class WindowText {
 
     /** Sets a and b to where a cell lies, counted from the anchor, and r to what stands there. */
     static void place(LoopWriter out, Window window, Window.Cell cell) {
-        out.set("a", String.valueOf(cell.row() - window.anchorRow()).replace('-', '−'))
-                .set("b", String.valueOf(cell.column() - window.anchorColumn()).replace('-', '−'))
+        out.set("a", Decimals.working(cell.row() - window.anchorRow()))
+                .set("b", Decimals.working(cell.column() - window.anchorColumn()))
                 .set("r", cell.value().map(Decimals::working).orElse("none"));
     }
 

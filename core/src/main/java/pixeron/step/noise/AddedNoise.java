@@ -89,14 +89,7 @@ final class AddedNoise extends StepOperation {
         if (whole.isPresent() && before().isLevelImage() && finish().isToLevels() && ownArea().isEmpty()) {
             return levels(whole.get(), progress);
         }
-        Value[] values = new Value[before().count()];
-        for (int n = 0; n < values.length; n++) {
-            values[n] = value(before().pixel(n));
-            if (n % before().columns() == 0) {
-                progress.report((double) n / values.length);
-            }
-        }
-        return Image.from(before().rows(), before().columns(), before().maximumLevel(), values);
+        return oneByOne(progress);
     }
 
     private Image levels(Whole whole, Progress progress) {

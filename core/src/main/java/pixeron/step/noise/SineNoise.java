@@ -7,12 +7,9 @@ import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
-import pixeron.formula.Typeset;
 import pixeron.image.Area;
 import pixeron.image.Image;
-import pixeron.number.Decimals;
 import pixeron.number.Rational;
-import pixeron.number.Value;
 import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.key.Amount;
@@ -20,8 +17,6 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
-import pixeron.working.Line;
-import pixeron.working.Run;
 
 /**
  * {@code sine-noise amplitude=a period-rows=p period-columns=q phase=0}: s = r + a · sin(2π · (i ÷ p + j ÷ q) + phase · π ÷ 180);
@@ -82,11 +77,6 @@ public final class SineNoise extends PointStep {
     }
 
     @Override
-    public String formula(Arguments arguments) {
-        return "s = " + Typeset.text(expression(arguments));
-    }
-
-    @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         PointRule rule = PointRule.of(expression(arguments), before.maximumLevel());
         rule = with(rule, "p", arguments.find(PERIOD_ROWS));
@@ -94,18 +84,13 @@ public final class SineNoise extends PointStep {
         rule = with(rule, "m", arguments.find(CYCLES_ROWS));
         rule = with(rule, "n", arguments.find(CYCLES_COLUMNS));
         if (isGiven(arguments, CYCLES)) {
-            rule = rule.withConstant("H", Rational.of(before.rows()), line("H", Rational.of(before.rows())))
-                    .withConstant("W", Rational.of(before.columns()), line("W", Rational.of(before.columns())));
+            rule = rule.withConstant("H", Rational.of(before.rows())).withConstant("W", Rational.of(before.columns()));
         }
         return rule.withPlace();
     }
 
     private static PointRule with(PointRule rule, String name, Optional<Amount> given) {
-        return given.map(amount -> rule.withConstant(name, amount.number(), line(name, amount.number()))).orElse(rule);
-    }
-
-    private static Line line(String name, Value value) {
-        return Line.of(name, Run.plain(name + " = " + Decimals.working(value)));
+        return given.map(amount -> rule.withConstant(name, amount.number())).orElse(rule);
     }
 
     @Override

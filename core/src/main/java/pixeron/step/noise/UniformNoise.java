@@ -23,15 +23,11 @@ import pixeron.working.Run;
  */
 public final class UniformNoise extends NoiseStep {
 
-    private static final NumberParameter FROM = whole("from", "From");
-    private static final NumberParameter TO = whole("to", "To");
+    private static final NumberParameter FROM = NumberParameter.whole("from", "From");
+    private static final NumberParameter TO = NumberParameter.whole("to", "To");
 
     public UniformNoise() {
         super("uniform-noise", "Uniform noise", "Adds a whole number by chance to each pixel, every one in a range equally often.", FROM, TO);
-    }
-
-    private static NumberParameter whole(String key, String title) {
-        return NumberParameter.required(key, title).only(Rational::isInt, "a whole number");
     }
 
     @Override
@@ -65,8 +61,8 @@ public final class UniformNoise extends NoiseStep {
             @Override
             public List<Line> work(int offset) {
                 return List.of(Line.of("drawn", Run.plain("u(" + offset + ") = " + Decimals.approximate(draws.share(offset))), Run.note("   seed " + draws.seed())),
-                        Line.of("", Run.plain("drawn = " + minus(from) + " + ⌊" + Decimals.approximate(draws.share(offset)) + " × " + range + "⌋ = "
-                                + minus(from) + " + " + draws.below(offset, range) + " = " + Decimals.working(at(offset)))));
+                        Line.of("", Run.plain("drawn = " + Decimals.working(from) + " + ⌊" + Decimals.approximate(draws.share(offset)) + " × " + range + "⌋ = "
+                                + Decimals.working(from) + " + " + draws.below(offset, range) + " = " + Decimals.working(at(offset)))));
             }
 
             @Override
@@ -79,9 +75,5 @@ public final class UniformNoise extends NoiseStep {
                 return Optional.of(offset -> from + draws.below(offset, range));
             }
         });
-    }
-
-    private static String minus(long number) {
-        return String.valueOf(number).replace('-', Decimals.MINUS);
     }
 }

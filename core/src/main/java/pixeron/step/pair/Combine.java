@@ -125,11 +125,6 @@ public final class Combine extends PointStep {
     }
 
     @Override
-    public String formula(Arguments arguments) {
-        return "s = " + Typeset.text(by(arguments).formula);
-    }
-
-    @Override
     protected Expression expression(Arguments arguments) {
         return by(arguments).formula;
     }

@@ -27,9 +27,4 @@ record Laid(Frame frame, Pixel first, Area part, int row, int column) {
     int sourceColumn(int j, boolean isOther) {
         return isOther ? j - column + part.column() : j - first.column();
     }
-
-    Pixel source(Pixel result) {
-        boolean isOther = isOther(result.row(), result.column());
-        return new Pixel(sourceRow(result.row(), isOther), sourceColumn(result.column(), isOther));
-    }
 }

@@ -146,10 +146,6 @@ final class LaidOperation implements Operation {
         return Image.from(frame().rows(), columns, frame().maximumLevel(), values);
     }
 
-    private static String whole(int number) {
-        return String.valueOf(number).replace('-', Decimals.MINUS);
-    }
-
     /** @return i − 3 + 2, without what is 0 */
     private static String place(String name, int start, int offset) {
         return name + signed(-start) + signed(offset);
@@ -176,8 +172,8 @@ final class LaidOperation implements Operation {
     }
 
     private String piece() {
-        return "rows " + whole(laid.row()) + " to " + whole(laid.row() + laid.part().height() - 1) + ", columns " + whole(laid.column())
-                + " to " + whole(laid.column() + laid.part().width() - 1);
+        return "rows " + Decimals.working(laid.row()) + " to " + Decimals.working(laid.row() + laid.part().height() - 1) + ", columns " + Decimals.working(laid.column())
+                + " to " + Decimals.working(laid.column() + laid.part().width() - 1);
     }
 
     @Override
@@ -187,7 +183,7 @@ final class LaidOperation implements Operation {
         boolean isOther = isOther(result);
         Pixel source = source(result);
         String place = "(" + source.row() + ", " + source.column() + ")";
-        String calculation = "(" + row(isOther, whole(result.row())) + ", " + column(isOther, whole(result.column())) + ")";
+        String calculation = "(" + row(isOther, Decimals.working(result.row())) + ", " + column(isOther, Decimals.working(result.column())) + ")";
         boolean isOutsideArea = area.isPresent() && !area.get().contains(result.row(), result.column());
         return new Working(title, List.of(
                 Line.of("formula", Run.plain(step.type().formula(step.arguments()))),

@@ -33,18 +33,14 @@ import pixeron.step.key.ReferenceParameter;
  */
 public final class Paste extends NamedStep {
 
-    private static final NumberParameter ROW = whole("row", "Row");
-    private static final NumberParameter COLUMN = whole("column", "Column");
+    private static final NumberParameter ROW = NumberParameter.whole("row", "Row");
+    private static final NumberParameter COLUMN = NumberParameter.whole("column", "Column");
     private static final AreaParameter FROM = new AreaParameter("from", "Piece");
     private static final ReferenceParameter WITH = new ReferenceParameter("with", "Other image", "self, " + Reference.WITH.range(), false,
             true);
 
     public Paste() {
         super("paste", "Paste", "Lays a piece of this or of another image over the image.");
-    }
-
-    private static NumberParameter whole(String key, String title) {
-        return NumberParameter.required(key, title).only(Rational::isInt, "a whole number");
     }
 
     @Override

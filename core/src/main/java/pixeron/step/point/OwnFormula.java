@@ -6,11 +6,9 @@ import java.util.Set;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.formula.Trace;
-import pixeron.formula.Typeset;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
-import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
@@ -22,8 +20,6 @@ import pixeron.step.key.TextParameter;
 import pixeron.step.pair.Combine;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
-import pixeron.working.Line;
-import pixeron.working.Run;
 
 /**
  * {@code formula expression="…" with=REF}: a formula of one's own over r, the sample t of another image, the place i, j (y, x), M, L = M + 1, the size H, W, and N,
@@ -44,11 +40,6 @@ public final class OwnFormula extends PointStep {
 
     public OwnFormula() {
         super("formula", "Formula", "A formula of one's own, of the level and of its place.", "r", EXPRESSION, WITH);
-    }
-
-    @Override
-    public String formula(Arguments arguments) {
-        return "s = " + Typeset.text(expression(arguments));
     }
 
     @Override
@@ -103,8 +94,7 @@ public final class OwnFormula extends PointStep {
     }
 
     private static PointRule with(PointRule rule, Set<String> used, String name, Value value) {
-        return used.contains(name) ? rule.withConstant(name, value,
-                Line.of(name, Run.plain(name + " = " + Decimals.working(value)))) : rule;
+        return used.contains(name) ? rule.withConstant(name, value) : rule;
     }
 
     @Override

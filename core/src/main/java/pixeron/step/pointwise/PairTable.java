@@ -5,6 +5,7 @@ import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.image.LevelRaster;
 
 /**
  * One new level for every pair of levels of two images, applied to all pixels.
@@ -35,18 +36,23 @@ final class PairTable {
 
     /** @return a new image, pixels outside the area as they were; empty where a pixel in it has no level */
     Optional<Image> applyTo(Image first, Image second, Area area, int maximumLevel) {
-        int columns = first.columns();
-        boolean isAll = area.equals(Area.all(first));
-        for (int n = 0; n < first.count(); n++) {
-            if ((isAll || area.contains(n / columns, n % columns)) && at(first, second, n) == NONE) {
-                return Optional.empty();
+        LevelRaster raster = new LevelRaster(first.rows(), first.columns(), maximumLevel);
+        boolean hasAll = IntStream.range(0, first.rows()).parallel().allMatch(i -> {
+            int[] row = new int[first.columns()];
+            first.levels(i, row, 0);
+            if (i >= area.row() && i - area.row() < area.height()) {
+                int[] other = new int[first.columns()];
+                second.levels(i, other, 0);
+                for (int j = area.column(); j < area.column() + area.width(); j++) {
+                    row[j] = levels[row[j] * span + other[j]];
+                    if (row[j] == NONE) {
+                        return false;
+                    }
+                }
             }
-        }
-        return Optional.of(Image.ofLevels(first.rows(), columns, maximumLevel, n -> isAll || area.contains(n / columns, n % columns)
-                ? at(first, second, n) : first.level(n)));
-    }
-
-    private int at(Image first, Image second, int n) {
-        return levels[first.level(n) * span + second.level(n)];
+            raster.write(i, row);
+            return true;
+        });
+        return hasAll ? Optional.of(raster.image()) : Optional.empty();
     }
 }

@@ -14,6 +14,7 @@ import pixeron.formula.Expression;
 import pixeron.formula.Trace;
 import pixeron.formula.Typeset;
 import pixeron.image.Image;
+import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.Run;
@@ -122,6 +123,11 @@ public final class PointRule {
 
     private PointRule with(Tables changed) {
         return new PointRule(formula, constants, told, changed, other, maximumLevel);
+    }
+
+    /** @return this with a number that the formula has, told as it is */
+    public PointRule withConstant(String name, Value value) {
+        return withConstant(name, value, Line.of(name, Run.plain(name + " = " + Decimals.working(value))));
     }
 
     /** @return this with a number that the formula has, and how it came about */

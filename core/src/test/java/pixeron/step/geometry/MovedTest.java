@@ -23,6 +23,7 @@ import pixeron.format.CellTable;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Rows;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Operation;
@@ -41,12 +42,7 @@ class MovedTest {
     private static final Image SORT = Image.of(7, new int[][] {{0, 1, 2, 3}, {4, 5, 6, 7}, {7, 6, 5, 4}});
 
     private static String values(String line) {
-        Image after = StepLine.parse(line).bind(SORT).result(Progress.NONE);
-        StringBuilder text = new StringBuilder();
-        for (int n = 0; n < after.count(); n++) {
-            text.append(n == 0 ? "" : n % after.columns() == 0 ? " | " : " ").append(after.value(n));
-        }
-        return text.toString();
+        return Rows.of(StepLine.parse(line).bind(SORT).result(Progress.NONE));
     }
 
     /** Rows, columns and exchanged ones, of bytes, words and fractions, against the definition pixel by pixel. */

@@ -18,6 +18,7 @@ import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
+import pixeron.image.Rows;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Operation;
@@ -39,14 +40,6 @@ class SampledTest {
         return StepLine.parse(line).bind(before).result(Progress.NONE);
     }
 
-    private static String values(Image after) {
-        StringBuilder text = new StringBuilder();
-        for (int n = 0; n < after.count(); n++) {
-            text.append(n == 0 ? "" : n % after.columns() == 0 ? " | " : " ").append(after.value(n));
-        }
-        return text.toString();
-    }
-
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "resize scale=2; 0 0 1 1 2 2 3 3 | 0 0 1 1 2 2 3 3 | 4 4 5 5 6 6 7 7 | 4 4 5 5 6 6 7 7 | 7 7 6 6 5 5 4 4 | 7 7 6 6 5 5 4 4",
@@ -62,7 +55,7 @@ class SampledTest {
         "turn degrees=30; 0 0 0 3 0 | 0 1 2 7 0 | 0 5 6 5 4 | 0 4 6 5 0 | 0 7 0 0 0",
         "turn degrees=30 size=keep by=linear border=repeat; 1 2 4 7 | 1 4 6 5 | 4 6 6 5"})
     void valuesAreThoseOfTheDefinition(String line, String expected) {
-        assertThat(values(result(line, SORT))).isEqualTo(expected);
+        assertThat(Rows.of(result(line, SORT))).isEqualTo(expected);
     }
 
     /** (1, 1) of five rows and columns: y = 1.5 × 3 ÷ 5 − ½ = 0.4, x = 1.5 × 4 ÷ 5 − ½ = 0.7. */

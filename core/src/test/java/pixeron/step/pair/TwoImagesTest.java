@@ -26,6 +26,7 @@ import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
+import pixeron.image.Rows;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -63,14 +64,6 @@ class TwoImagesTest {
         return chain.stage(chain.size() - 1).operation(Progress.NONE).orElseThrow();
     }
 
-    private static String values(Image image) {
-        StringBuilder text = new StringBuilder();
-        for (int n = 0; n < image.count(); n++) {
-            text.append(n == 0 ? "" : n % image.columns() == 0 ? " | " : " ").append(image.value(n));
-        }
-        return text.toString();
-    }
-
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "combine with=pull by=sum; 7 1 4 4 | 7 7 7 7",
@@ -95,14 +88,14 @@ class TwoImagesTest {
         "join with=pull side=left; 7 0 2 1 0 1 2 3 | 4 4 7 1 4 5 6 7"})
     void workedNumbers(String line, String expected) {
         Chain chain = chain(line);
-        assertThat(values(chain.last(Progress.NONE).image())).isEqualTo(expected);
+        assertThat(Rows.of(chain.last(Progress.NONE).image())).isEqualTo(expected);
     }
 
     /** The target's running shares are 0, 1/2, 1/2 and 1: 1/8 and 2/8 (as far from both) go to 0, 7/8 to 3. */
     @Test
     void countsOfAnotherImageAreATarget() {
         Image target = Image.of(3, new int[][] {{1, 3}});
-        assertThat(values(chain(SORT, Map.of("target", target), "match with=target").last(Progress.NONE).image()))
+        assertThat(Rows.of(chain(SORT, Map.of("target", target), "match with=target").last(Progress.NONE).image()))
                 .isEqualTo("0 0 1 1 | 1 1 3 3");
         assertThatThrownBy(() -> chain(SORT, Map.of("target", Image.of(15, new int[][] {{9}})), "match with=target").last(Progress.NONE)
                 .required()).hasMessageContaining("The target of match needs levels, and the sample at row 0, column 0 is 9");
@@ -261,7 +254,7 @@ class TwoImagesTest {
     }
 
     private static String inks(Result source, Map<String, Result> images, String line) {
-        return chain(source, images, line).last(Progress.NONE).required().faces().stream().flatMap(face -> Arrays.stream(values(face.image())
+        return chain(source, images, line).last(Progress.NONE).required().faces().stream().flatMap(face -> Arrays.stream(Rows.of(face.image())
                 .split(" "))).collect(Collectors.joining(" "));
     }
 }
