@@ -30,8 +30,8 @@ import pixeron.step.catalog.StepLine;
 class Pictures extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
-    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("channel", "chain", "counting", "variance", "rows", "guess", "in-place", "turned", "sure",
-            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "two-images", "two-images-large", "resized", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
+    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("channel", "chain", "counting", "variance", "rows", "guess", "in-place", "sure", "hints", "table", "channels", "two-pulls-b", "banded", "rank", "rank-table", "ranks", "forwards", "strip-flip",
+            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "two-images-large", "mean", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
 
     private void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
@@ -156,7 +156,6 @@ class Pictures extends WindowTest {
                     String.valueOf(after().level(1)), new Pixel(0, 2), "99")));
             bench().pick(new Pixel(2, 3));
         });
-        take("crop");
         interact(() -> bench().pickBefore(new Pixel(0, 1)));
         take("gone");
         push(KeyCode.F6);
@@ -169,29 +168,74 @@ class Pictures extends WindowTest {
         take("message");
     }
 
-    /** The sort of the workshop and its negative, kept on the shelf, laid together; then enlarged between its pixels. */
+    /** Two pulls of one forme, a hair between them; then larger, turned, and smaller. */
     @Test
     void twoImages() throws IOException {
-        demo("Three-bit sort");
-        interact(() -> bench().editChain(-1, chain -> chain.removed(2).removed(1).removed(0)));
-        settle();
-        step("invert");
-        push(KeyCode.SHORTCUT, KeyCode.K);
-        settle();
-        interact(() -> bench().editChain(-1, chain -> chain.removed(0)));
-        settle();
-        step("combine with=result-1 by=absolute-difference");
-        step("paste row=4 column=5 from=\"0 0 3 3\"");
-        interact(() -> bench().pick(new Pixel(5, 6)));
+        demo("Two pulls");
+        interact(() -> {
+            bench().select(1);
+            bench().pick(new Pixel(7, 6));
+        });
         take("two-images");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
         take("two-images-large");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
-        step("resize height=12 by=linear");
-        interact(() -> bench().pick(new Pixel(4, 5)));
+        interact(() -> bench().edit(project -> project.onBranch("B")));
+        settle();
+        interact(() -> bench().select(0));
+        take("two-pulls-b");
+    }
+
+    @Test
+    void places() throws IOException {
+        demo("Border strip");
+        take("strip-flip");
+        interact(() -> bench().select(2));
+        settle();
+        interact(() -> bench().pick(new Pixel(2, 5)));
+        clickOn("Slips");
+        take("crop");
+        clickOn("Working");
+        interact(() -> bench().select(-1));
+        step("resize height=9 by=linear");
+        interact(() -> bench().pick(new Pixel(4, 4)));
         take("resized");
+        push(KeyCode.F9);
+        clickOn("Forwards");
+        until(() -> bench().walking().mistakeProperty().get() != null);
+        interact(() -> bench().walking().toEnd());
+        interact(() -> bench().pick(new Pixel(4, 4)));
+        clickOn("Loops");
+        take("forwards");
+        push(KeyCode.F9);
+        clickOn("Levels");
+        step("turn degrees=30 by=linear size=keep border=repeat");
+        interact(() -> bench().pick(new Pixel(3, 4)));
+        take("turned");
+        step("resize height=4 width=4 by=mean");
+        interact(() -> bench().pick(new Pixel(1, 2)));
+        take("mean");
+    }
+
+    @Test
+    void lowRank() throws IOException {
+        demo("Dusty strip");
+        take("rank");
+        clickOn("Table");
+        take("rank-table");
+        clickOn("Compare");
+        clickOn("Ranks");
+        sleep(800);
+        take("ranks");
+    }
+
+    @Test
+    void disturbance() throws IOException {
+        demo("Banded proof");
+        clickOn("Slips");
+        take("banded");
     }
 
     @Test
@@ -317,7 +361,7 @@ class Pictures extends WindowTest {
         interact(() -> bench().walking().to(28));
         sleep(500);
         take("lecture");
-        interact(() -> bench().walking().inPlaceProperty().set(true));
+        interact(() -> bench().walking().mistakenProperty().set(true));
         push(KeyCode.ESCAPE);
         sleep(500);
         take("in-place");

@@ -11,7 +11,10 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pixeron.chain.Link;
+import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.step.catalog.StepLine;
 
 /** Another image beside the one that is worked on: opened, kept, named in a step, removed, with real keys. */
 class TwoImagesTest extends WindowTest {
@@ -46,6 +49,9 @@ class TwoImagesTest extends WindowTest {
         assertThat(shownText()).contains("OTHER IMAGES").contains("second-pull").contains("2 × 2, second pull.pgm");
         addByKeys("combine");
         assertThat(other().getItems()).containsExactly("step:0", "second-pull");
+        assertThat(lines()).as("the image that came last").isEqualTo("combine with=second-pull by=absolute-difference");
+        interact(() -> other().getSelectionModel().select("step:0"));
+        settle();
         // The cursor is in the first field already.
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("second-pull");
@@ -73,10 +79,10 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("second-pull");
         settle();
-        Button remove = lookup((Button button) -> "Remove the image second-pull".equals(button.getAccessibleText())).query();
+        Button remove = lookup((Button button) -> button.getAccessibleText() != null && button.getAccessibleText().startsWith("Take the image second-pull off")).query();
         clickOn(remove);
         settle();
-        assertThat(shownText()).contains("There is no other image second-pull").doesNotContain("OTHER IMAGES");
+        assertThat(shownText()).contains("There is no other image second-pull").doesNotContain("second pull.pgm");
         push(KeyCode.SHORTCUT, KeyCode.Z);
         settle();
         assertThat(after()).isEqualTo(Image.of(7, new int[][] {{6, 5, 4, 2}, {4, 3, 1, 7}}));
@@ -96,5 +102,71 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.ALT, KeyCode.DOWN);
         assertThat(shownText()).contains("There step 1 (combine) would refer to step 2, which is not before it.");
         assertThat(lines()).isEqualTo("invert; combine with=step:1 by=absolute-difference");
+    }
+
+    /** The second image stands between Before and After, and a pixel picked on it is picked everywhere. */
+    @Test
+    void itIsASheetOfItsOwn() {
+        addByKeys("combine");
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("second-pull");
+        settle();
+        interact(() -> bench().pick(new Pixel(1, 1)));
+        assertThat(sheet("Other image").getAccessibleText()).isEqualTo("Other image, row 1, column 1: 7");
+        assertThat(sheet("Before").localToScene(0, 0).getX()).isLessThan(sheet("Other image").localToScene(0, 0).getX());
+        assertThat(sheet("Other image").localToScene(0, 0).getX()).isLessThan(sheet("After").localToScene(0, 0).getX());
+        interact(() -> bench().pickOther(new Pixel(0, 1)));
+        assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(0, 1));
+        push(KeyCode.SHORTCUT, KeyCode.DIGIT4);
+        assertThat(canBeSeen(sheet("Other image"))).isFalse();
+        interact(() -> bench().select(-1));
+        settle();
+        assertThat(canBeSeen(sheet("Other image"))).isFalse();
+    }
+
+    private Button renaming() {
+        return lookup((Button button) -> "Rename the image second-pull".equals(button.getAccessibleText())).query();
+    }
+
+    @Test
+    void itIsRenamedOnTheShelfAndStepsFollow() {
+        addByKeys("combine");
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("second-pull");
+        settle();
+        clickOn(renaming());
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("self").push(KeyCode.ENTER);
+        settle();
+        assertThat(shownText()).contains("\"self\" is no name for an image");
+        clickOn(renaming());
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("later").push(KeyCode.ENTER);
+        settle();
+        assertThat(lines()).isEqualTo("combine with=later by=absolute-difference");
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        settle();
+        assertThat(lines()).isEqualTo("combine with=second-pull by=absolute-difference");
+    }
+
+    /** Numbers on the clipboard become another image; unequal sizes are said, and one click brings them together. */
+    @Test
+    void twoSizesAreBroughtTogetherByOneClick() {
+        clipboard("1\t2\t3\n4\t5\t6\n7\t0\t1\n");
+        push(KeyCode.SHORTCUT, KeyCode.ALT, KeyCode.V);
+        until(() -> bench().project().images().size() == 2);
+        assertThat(bench().project().images().get(1).result().frame()).isEqualTo(new Frame(3, 3, 7));
+        interact(() -> bench().addStep(StepLine.parse("combine with=pasted by=sum")));
+        settle();
+        assertThat(shownText()).contains("the image has 2 × 2 pixels, pasted 3 × 3");
+        clickOn("Crop pasted to 2 × 2");
+        until(() -> bench().project().images().size() == 3);
+        settle();
+        assertThat(lines()).isEqualTo("combine with=pasted-crop by=sum");
+        assertThat(after()).isEqualTo(Image.of(7, new int[][] {{2, 4}, {7, 7}}));
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        settle();
+        assertThat(lines()).isEqualTo("combine with=pasted by=sum");
+        assertThat(bench().project().images()).hasSize(2);
     }
 }

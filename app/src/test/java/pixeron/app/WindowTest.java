@@ -147,6 +147,6 @@ abstract class WindowTest extends ApplicationTest {
             text.append('\n');
         }
         seen(Labeled.class).forEach(label -> text.append(label.getText()).append('\n'));
-        return text.toString();
+        return text.toString().replace('\u00A0', ' ');
     }
 }

@@ -33,6 +33,7 @@ import pixeron.number.Decimals;
 import pixeron.project.ProjectFile;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.table.LevelRows;
 import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
@@ -181,7 +182,7 @@ final class CheckCommand implements Callable<Integer> {
             List<String> first = cells.rows().isEmpty() ? List.of() : cells.rows().get(0);
             boolean isNamed = first.stream().anyMatch(right.columns()::contains);
             // Without a head line it has the columns that the command "table" writes.
-            return HandTable.of(cells, isNamed ? right : right.without("share"));
+            return HandTable.of(cells, isNamed ? right : LevelRows.written(right));
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
         }

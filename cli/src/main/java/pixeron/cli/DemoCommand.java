@@ -6,6 +6,7 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -16,12 +17,14 @@ import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.work.ColourWork;
+import pixeron.byhand.work.StepWork;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.SafeFile;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
+import pixeron.project.OtherImage;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
 import pixeron.project.ProjectWork;
@@ -85,6 +88,10 @@ final class DemoCommand implements Runnable {
         ProjectFile.write(folder.resolve(demo.id() + ProjectFile.ENDING), saved);
         report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source instanceof Image ? source : source.frame().size() + " in colour"));
         int files = 2;
+        for (OtherImage image : project.images()) {
+            ImageFiles.write(folder.resolve(demo.id() + "-" + image.name() + ending(image.result(), ".pgm")), image.result(), false);
+            files++;
+        }
         for (Stage stage : project.chain().stages()) {
             files += write(demo.id(), saved, stage);
         }
@@ -98,11 +105,13 @@ final class DemoCommand implements Runnable {
     private int write(String id, SavedProject saved, Stage stage) {
         Project project = saved.project();
         Result after = stage.after(Progress.NONE).required();
-        Pixel picked = saved.view().picked();
+        // A result may be smaller than the image that was looked at.
+        Pixel picked = after.frame().nearest(saved.view().picked());
         String name = id + "-step-" + (stage.position() + 1);
         String title = "Step " + (stage.position() + 1) + ": `" + stage.link().step().line() + "`";
         ImageFiles.write(folder.resolve(name + ending(after, ".csv")), after, false);
-        Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), ProjectWork.of(project, Progress.NONE), Progress.NONE);
+        List<StepWork> works = ProjectWork.of(project, Progress.NONE);
+        Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), works, Progress.NONE);
         if (colour.isPresent()) {
             ColourWork work = colour.get();
             Findings found = work.findings(new SlipFinder(work.faces()), Progress.NONE);
@@ -111,7 +120,8 @@ final class DemoCommand implements Runnable {
         }
         Operation operation = stage.operation(Progress.NONE).orElseThrow();
         Check check = Check.of(project.sheet(stage.position()), operation);
-        Findings found = SlipFinder.find(check, operation);
+        Findings found = works.stream().filter(work -> work.position() == stage.position()).findFirst()
+                .map(work -> work.findings(Progress.NONE)).orElse(Findings.NONE);
         return 1 + write(name, title, operation.explain(picked)) + write(name, check, Json.check(check, found),
                 CheckText.of(check, found, cell -> Optional.empty()));
     }

@@ -46,7 +46,7 @@ final class ImageInput {
      */
     Chain chain(Path file) {
         Result read = readAsItIs(file).result();
-        Chain chain = Chain.of(read);
+        Chain chain = Chain.of(read).withMostPixels(mostPixels);
         return rule == null || read instanceof Image ? chain : gray(chain, rule);
     }
 

@@ -56,9 +56,11 @@ final class Json {
         }
     }
 
-    /** Adds a value as a number, as {@link #put} does. */
+    /** Adds a value as a number, as {@link #put} does; null for what is blank. */
     static void add(ArrayNode cells, Value value) {
-        if (value instanceof Rational r && r.isWhole()) {
+        if (value == null) {
+            cells.addNull();
+        } else if (value instanceof Rational r && r.isWhole()) {
             cells.add(r.numerator());
         } else {
             cells.add(value.asDouble());

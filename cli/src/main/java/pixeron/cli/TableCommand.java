@@ -18,6 +18,7 @@ import pixeron.step.Bound;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.key.ChannelsParameter;
+import pixeron.step.table.LevelRows;
 import pixeron.working.Table;
 
 /** {@code pixeron table IMAGE --step LINE…}: the tables by which the last step is worked out. */
@@ -54,7 +55,7 @@ final class TableCommand implements Runnable {
             all = List.of(named(all, Named::name, name));
         }
         // The running share is a help on the way for people; scripts know the levels table without it.
-        List<Named> tables = all.stream().map(found -> new Named(found.name, found.table.without("share"))).toList();
+        List<Named> tables = all.stream().map(found -> new Named(found.name, LevelRows.written(found.table))).toList();
         PrintWriter out = spec.commandLine().getOut();
         if (format == Format.json) {
             out.println(Json.text(json(tables)));
@@ -112,15 +113,20 @@ final class TableCommand implements Runnable {
     private void print(PrintWriter out, Table table) {
         if (format == Format.csv) {
             out.println(String.join(",", table.columns()));
-            table.rows().forEach(row -> out.println(row.stream().map(Decimals::table)
+            table.rows().forEach(row -> out.println(row.stream().map(value -> value == null ? "" : Decimals.table(value))
                     .collect(Collectors.joining(","))));
             return;
         }
-        int width = 2 + table.rows().stream().flatMap(List::stream).mapToInt(value -> Decimals.working(value).length())
+        int width = 2 + table.rows().stream().flatMap(List::stream).mapToInt(value -> working(value).length())
                 .reduce(table.columns().stream().mapToInt(String::length).max().orElse(1), Math::max);
         out.println(table.columns().stream().map(column -> padded(column, width)).collect(Collectors.joining()));
-        table.rows().forEach(row -> out.println(row.stream().map(value -> padded(Decimals.working(value), width))
+        table.rows().forEach(row -> out.println(row.stream().map(value -> padded(working(value), width))
                 .collect(Collectors.joining())));
+    }
+
+    /** A blank cell stays blank. */
+    private static String working(Value value) {
+        return value == null ? "" : Decimals.working(value);
     }
 
     private static String padded(String text, int width) {

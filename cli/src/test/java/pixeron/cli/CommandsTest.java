@@ -260,6 +260,14 @@ class CommandsTest extends CommandTest {
     }
 
     @Test
+    void noResultHasMorePixelsThanIsSaid() throws IOException {
+        Path file = write("small.pgm", "P2 4 2 7  1 2 3 4  5 6 7 0");
+        assertBad("Step 1: The result would have 4 × 8 pixels; at most 31 are made.", "run", file, "--step", "resize scale=2", "--most-pixels", "31", "--out",
+                folder.resolve("large.csv"));
+        assertThat(pixeron("run", file, "--step", "resize scale=2", "--most-pixels", "32", "--out", folder.resolve("large.csv"))).isZero();
+    }
+
+    @Test
     void demoWritesEverythingItSays() throws IOException {
         Path out = folder.resolve("new/demo");
         assertThat(pixeron("demo", "--out", out)).isZero();

@@ -1,7 +1,6 @@
 package pixeron.chain;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,18 +17,18 @@ import pixeron.step.Step;
 public final class Chain {
 
     private final Result input;
-    private final Map<String, Result> images;
+    private final Surroundings around;
     private final List<Stage> stages;
 
-    private Chain(Result input, Map<String, Result> images, List<Stage> stages) {
+    private Chain(Result input, Surroundings around, List<Stage> stages) {
         this.input = input;
-        this.images = images;
+        this.around = around;
         this.stages = List.copyOf(stages);
     }
 
     /** @return a chain without steps */
     public static Chain of(Result input) {
-        return new Chain(input, Map.of(), List.of());
+        return new Chain(input, Surroundings.NONE, List.of());
     }
 
     /** @return what stands in front of the first step, of any kind */
@@ -82,7 +81,7 @@ public final class Chain {
 
     /** References of steps follow the steps that they name. */
     private static void renumber(List<Link> links, IntUnaryOperator number) {
-        links.replaceAll(link -> new Link(link.id(), link.step().renumbered(number), link.isOn()));
+        links.replaceAll(link -> new Link(link.id(), link.step().referring(name -> Reference.renumbered(name, number)), link.isOn()));
     }
 
     /** @return this with the step at the position replaced; its id and switch stay */
@@ -151,18 +150,30 @@ public final class Chain {
 
     /** @return this with the same steps on another image */
     public Chain onSource(Result other) {
-        return new Chain(other, images, List.of()).changed(0, links -> links.addAll(links()));
+        return new Chain(other, around, List.of()).changed(0, links -> links.addAll(links()));
     }
 
     /** @return other images that steps may name, in their order */
     public Map<String, Result> images() {
-        return images;
+        return around.images();
+    }
+
+    /** @return this with another limit of pixels that results may have */
+    public Chain withMostPixels(long most) {
+        return new Chain(input, around.withMostPixels(most), List.of()).changed(0, links -> links.addAll(links()));
     }
 
     /** @return this with other images that steps may name */
     public Chain withImages(Map<String, Result> others) {
-        return new Chain(input, Collections.unmodifiableMap(new LinkedHashMap<>(others)), List.of()).changed(0, links ->
-                links.addAll(links()));
+        return new Chain(input, around.with(others), List.of()).changed(0, links -> links.addAll(links()));
+    }
+
+    /** @return this with the same images and one of them under another name; steps that name it follow */
+    public Chain renamed(String old, String other) {
+        Map<String, Result> named = new LinkedHashMap<>();
+        images().forEach((name, image) -> named.put(name.equals(old) ? other : name, image));
+        return withImages(named).changed(0, links -> links.replaceAll(link -> new Link(link.id(), link.step().referring(name ->
+                name.equals(old) ? other : name), link.isOn())));
     }
 
     private int nextId() {
@@ -175,15 +186,15 @@ public final class Chain {
         change.accept(links);
         List<Stage> changed = new ArrayList<>(stages.subList(0, first));
         for (Link link : links.subList(first, links.size())) {
-            changed.add(new Stage(input, images, changed.isEmpty() ? null : changed.get(changed.size() - 1), link));
+            changed.add(new Stage(input, around, changed.isEmpty() ? null : changed.get(changed.size() - 1), link));
         }
-        return new Chain(input, images, changed);
+        return new Chain(input, around, changed);
     }
 
     /** Equal source and links. */
     @Override
     public boolean equals(Object other) {
-        return other instanceof Chain chain && input.equals(chain.input) && images.equals(chain.images) && links().equals(chain.links());
+        return other instanceof Chain chain && input.equals(chain.input) && images().equals(chain.images()) && links().equals(chain.links());
     }
 
     @Override

@@ -1,6 +1,7 @@
 package pixeron.chain;
 
 import java.lang.ref.SoftReference;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -13,6 +14,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Reference;
 import pixeron.step.colour.Binding;
+import pixeron.step.key.ReferenceParameter;
 
 /**
  * One step in its place, with what came of it. The step is bound and its result made when it is first asked
@@ -21,17 +23,17 @@ import pixeron.step.colour.Binding;
 public final class Stage {
 
     private final Result input;
-    private final Map<String, Result> images;
+    private final Surroundings around;
     private final Stage previous;
     private final int position;
     private final Link link;
     private SoftReference<Made> kept = new SoftReference<>(null);
     private volatile Outcome.Failed failure;
 
-    /** @param images other images that steps may name */
-    Stage(Result input, Map<String, Result> images, Stage previous, Link link) {
+    /** @param around what all steps have around them */
+    Stage(Result input, Surroundings around, Stage previous, Link link) {
         this.input = input;
-        this.images = images;
+        this.around = around;
         this.previous = previous;
         this.position = previous == null ? 0 : previous.position + 1;
         this.link = link;
@@ -79,7 +81,7 @@ public final class Stage {
             return Optional.ofNullable(known);
         }
         try {
-            Bound bound = Binding.of(link.step(), new Inputs(before, reference -> other(reference, progress)));
+            Bound bound = Binding.of(link.step(), inputs(before, progress));
             Made made = new Made(bound, bound.result(progress));
             kept = new SoftReference<>(made);
             return Optional.of(made);
@@ -89,14 +91,38 @@ public final class Stage {
         }
     }
 
+    /** @return what the step is applied to; empty where something failed before it */
+    public Optional<Inputs> inputs(Progress progress) {
+        return before(progress) instanceof Outcome.Done before ? Optional.of(inputs(before.result(), progress)) : Optional.empty();
+    }
+
+    private Inputs inputs(Result before, Progress progress) {
+        return new Inputs(before, reference -> other(reference, progress), around.mostPixels());
+    }
+
+    /** @return the other results that the step names, those of them that there are */
+    public Map<String, Result> others(Progress progress) {
+        Map<String, Result> found = new LinkedHashMap<>();
+        for (ReferenceParameter key : link.step().type().references()) {
+            link.step().arguments().find(key).filter(name -> !name.equals(Reference.SELF)).ifPresent(name -> {
+                try {
+                    found.put(name, other(name, progress));
+                } catch (PixeronException notThere) {
+                    // The step itself says so.
+                }
+            });
+        }
+        return found;
+    }
+
     /** @return the result of a step before this one, or another image */
     private Result other(String reference, Progress progress) {
         OptionalInt step = Reference.step(reference);
-        if (step.isEmpty() && !images.containsKey(reference)) {
-            throw PixeronException.of("There is no other image %s%s.", Decimals.shortened(reference), images.isEmpty() ? ""
-                    : "; there is " + String.join(", ", images.keySet()));
+        if (step.isEmpty() && !around.images().containsKey(reference)) {
+            throw PixeronException.of("There is no other image %s%s.", Decimals.shortened(reference), around.images().isEmpty() ? ""
+                    : "; there is " + String.join(", ", around.images().keySet()));
         } else if (step.isEmpty()) {
-            return images.get(reference);
+            return around.images().get(reference);
         }
         int wanted = step.getAsInt();
         if (wanted > position) {

@@ -1,6 +1,11 @@
 package pixeron.image;
 
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.nio.ByteOrder;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.IntStream;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -20,6 +25,12 @@ public record Rearrangement(Frame frame, int[] rows, int[] columns, boolean isEx
 
     /** Side of a square that is exchanged at once: its rows and columns both stay near to the processor. */
     private static final int BLOCK = 64;
+    /** Shorter runs than this on average are copied byte by byte. */
+    private static final int LEAST_RUN = 8;
+    private static final VarHandle EIGHT = MethodHandles.byteArrayViewVarHandle(long[].class, ByteOrder.LITTLE_ENDIAN);
+    private static final long HALF = 0xFFFFFFFFL;
+    private static final long QUARTERS = 0x0000FFFF0000FFFFL;
+    private static final long EIGHTHS = 0x00FF00FF00FF00FFL;
 
     /**
      * @param outside what stands where nothing is read
@@ -50,83 +61,171 @@ public record Rearrangement(Frame frame, int[] rows, int[] columns, boolean isEx
         return row < 0 || column < 0 ? -1 : row * width + column;
     }
 
-    /** @return the first column behind a run of columns that are read one after the other */
-    private int runEnd(int j) {
-        int end = j + 1;
-        while (end < columns.length && columns[j] >= 0 && columns[end] == columns[end - 1] + 1) {
-            end++;
+    /**
+     * Columns beside each other that are read one after the other.
+     *
+     * @param at the first column of the result
+     * @param from the column that it reads
+     * @param step 1 forwards, −1 backwards, 0 where nothing is read
+     */
+    private record Run(int at, int length, int from, int step) {
+    }
+
+    private List<Run> runs() {
+        List<Run> runs = new ArrayList<>();
+        int at = 0;
+        while (at < columns.length) {
+            int end = at + 1;
+            int step = columns[at] < 0 ? 0 : end < columns.length && columns[end] == columns[at] - 1 && columns[end] >= 0 ? -1 : 1;
+            while (end < columns.length && (step == 0 ? columns[end] < 0 : columns[end] == columns[end - 1] + step && columns[end] >= 0)) {
+                end++;
+            }
+            runs.add(new Run(at, end - at, columns[at], step));
+            at = end;
         }
-        return end;
+        return runs;
     }
 
     private byte[] bytes(byte[] in, int width, byte outside) {
         byte[] out = new byte[frame.count()];
         if (isExchanged) {
-            inBlocks((i, j) -> {
-                int from = offset(i, j, width);
-                out[i * frame.columns() + j] = from < 0 ? outside : in[from];
-            });
+            exchange(in, width, out, outside);
             return out;
         }
-        boolean isInRuns = runEnd(0) > 1 || columns.length == 1;
-        IntStream.range(0, frame.rows()).parallel().forEach(i -> {
-            int at = i * frame.columns();
-            int from = rows[i] * width;
-            if (rows[i] < 0) {
-                Arrays.fill(out, at, at + columns.length, outside);
-            } else if (isInRuns) {
-                for (int j = 0; j < columns.length;) {
-                    int end = runEnd(j);
-                    if (columns[j] < 0) {
-                        out[at + j] = outside;
-                    } else {
-                        System.arraycopy(in, from + columns[j], out, at + j, end - j);
+        List<Run> runs = runs();
+        boolean isInRuns = runs.size() <= columns.length / LEAST_RUN + 1;
+        inStripes((first, last) -> {
+            for (int i = first; i < last; i++) {
+                int at = i * columns.length;
+                int from = rows[i] * width;
+                if (rows[i] < 0) {
+                    Arrays.fill(out, at, at + columns.length, outside);
+                } else if (i > first && rows[i] == rows[i - 1]) {
+                    System.arraycopy(out, at - columns.length, out, at, columns.length);
+                } else if (isInRuns) {
+                    runs.forEach(run -> copy(in, from, out, at, run, outside));
+                } else {
+                    for (int j = 0; j < columns.length; j++) {
+                        out[at + j] = columns[j] < 0 ? outside : in[from + columns[j]];
                     }
-                    j = end;
-                }
-            } else {
-                for (int j = 0; j < columns.length; j++) {
-                    out[at + j] = columns[j] < 0 ? outside : in[from + columns[j]];
                 }
             }
         });
         return out;
+    }
+
+    private static void copy(byte[] in, int from, byte[] out, int at, Run run, byte outside) {
+        if (run.step > 0) {
+            System.arraycopy(in, from + run.from, out, at + run.at, run.length);
+        } else if (run.step == 0) {
+            Arrays.fill(out, at + run.at, at + run.at + run.length, outside);
+        } else {
+            int last = from + run.from;
+            int n = 0;
+            for (; n + Long.BYTES <= run.length; n += Long.BYTES) {
+                EIGHT.set(out, at + run.at + n, Long.reverseBytes((long) EIGHT.get(in, last - n - Long.BYTES + 1)));
+            }
+            for (; n < run.length; n++) {
+                out[at + run.at + n] = in[last - n];
+            }
+        }
+    }
+
+    private void exchange(byte[] in, int width, byte[] out, byte outside) {
+        List<Run> runs = runs();
+        boolean isWhole = runs.size() == 1 && runs.get(0).step > 0 && Arrays.stream(rows).allMatch(row -> row >= 0);
+        int start = columns[0];
+        inStripes((first, last) -> {
+            for (int left = 0; left < frame.columns(); left += BLOCK) {
+                int right = Math.min(frame.columns(), left + BLOCK);
+                int down = isWhole ? first + (last - first) / Long.BYTES * Long.BYTES : first;
+                int across = isWhole ? left + (right - left) / Long.BYTES * Long.BYTES : left;
+                for (int i = first; i < down; i += Long.BYTES) {
+                    for (int j = left; j < across; j += Long.BYTES) {
+                        exchangeEight(in, width, out, i, j, start + i);
+                    }
+                }
+                for (int i = first; i < last; i++) {
+                    for (int j = i < down ? across : left; j < right; j++) {
+                        int from = offset(i, j, width);
+                        out[i * frame.columns() + j] = from < 0 ? outside : in[from];
+                    }
+                }
+            }
+        });
+    }
+
+    /** Eight rows of eight bytes each in eight whole numbers; halves, quarters and eighths of them change places. */
+    private void exchangeEight(byte[] in, int width, byte[] out, int i, int j, int column) {
+        long a = (long) EIGHT.get(in, rows[j] * width + column);
+        long b = (long) EIGHT.get(in, rows[j + 1] * width + column);
+        long c = (long) EIGHT.get(in, rows[j + 2] * width + column);
+        long d = (long) EIGHT.get(in, rows[j + 3] * width + column);
+        long e = (long) EIGHT.get(in, rows[j + 4] * width + column);
+        long f = (long) EIGHT.get(in, rows[j + 5] * width + column);
+        long g = (long) EIGHT.get(in, rows[j + 6] * width + column);
+        long h = (long) EIGHT.get(in, rows[j + 7] * width + column);
+        long t = (a >>> 32 ^ e) & HALF;
+        a ^= t << 32;
+        e ^= t;
+        t = (b >>> 32 ^ f) & HALF;
+        b ^= t << 32;
+        f ^= t;
+        t = (c >>> 32 ^ g) & HALF;
+        c ^= t << 32;
+        g ^= t;
+        t = (d >>> 32 ^ h) & HALF;
+        d ^= t << 32;
+        h ^= t;
+        t = (a >>> 16 ^ c) & QUARTERS;
+        a ^= t << 16;
+        c ^= t;
+        t = (b >>> 16 ^ d) & QUARTERS;
+        b ^= t << 16;
+        d ^= t;
+        t = (e >>> 16 ^ g) & QUARTERS;
+        e ^= t << 16;
+        g ^= t;
+        t = (f >>> 16 ^ h) & QUARTERS;
+        f ^= t << 16;
+        h ^= t;
+        t = (a >>> 8 ^ b) & EIGHTHS;
+        int at = i * frame.columns() + j;
+        EIGHT.set(out, at, a ^ t << 8);
+        EIGHT.set(out, at += frame.columns(), b ^ t);
+        t = (c >>> 8 ^ d) & EIGHTHS;
+        EIGHT.set(out, at += frame.columns(), c ^ t << 8);
+        EIGHT.set(out, at += frame.columns(), d ^ t);
+        t = (e >>> 8 ^ f) & EIGHTHS;
+        EIGHT.set(out, at += frame.columns(), e ^ t << 8);
+        EIGHT.set(out, at += frame.columns(), f ^ t);
+        t = (g >>> 8 ^ h) & EIGHTHS;
+        EIGHT.set(out, at += frame.columns(), g ^ t << 8);
+        EIGHT.set(out, at + frame.columns(), h ^ t);
     }
 
     private char[] words(char[] in, int width, char outside) {
         char[] out = new char[frame.count()];
-        if (isExchanged) {
-            inBlocks((i, j) -> {
-                int from = offset(i, j, width);
-                out[i * frame.columns() + j] = from < 0 ? outside : in[from];
-            });
-            return out;
-        }
-        IntStream.range(0, frame.rows()).parallel().forEach(i -> {
-            int at = i * frame.columns();
-            for (int j = 0; j < columns.length; j++) {
-                out[at + j] = rows[i] < 0 || columns[j] < 0 ? outside : in[rows[i] * width + columns[j]];
+        inStripes((first, last) -> {
+            for (int left = 0; left < frame.columns(); left += BLOCK) {
+                int right = Math.min(frame.columns(), left + BLOCK);
+                for (int i = first; i < last; i++) {
+                    for (int j = left; j < right; j++) {
+                        int from = offset(i, j, width);
+                        out[i * frame.columns() + j] = from < 0 ? outside : in[from];
+                    }
+                }
             }
         });
         return out;
     }
 
-    private interface Cell {
-        void write(int i, int j);
+    private interface Stripe {
+        void fill(int first, int last);
     }
 
-    private void inBlocks(Cell cell) {
-        int down = (frame.rows() + BLOCK - 1) / BLOCK;
-        IntStream.range(0, down).parallel().forEach(block -> {
-            int last = Math.min(frame.rows(), (block + 1) * BLOCK);
-            for (int left = 0; left < frame.columns(); left += BLOCK) {
-                int right = Math.min(frame.columns(), left + BLOCK);
-                for (int i = block * BLOCK; i < last; i++) {
-                    for (int j = left; j < right; j++) {
-                        cell.write(i, j);
-                    }
-                }
-            }
-        });
+    private void inStripes(Stripe stripe) {
+        IntStream.range(0, (frame.rows() + BLOCK - 1) / BLOCK).parallel().forEach(n ->
+                stripe.fill(n * BLOCK, Math.min(frame.rows(), (n + 1) * BLOCK)));
     }
 }

@@ -17,6 +17,7 @@ public final class Decimals {
     private static final int MAXIMUM_LENGTH = 200;
     /** Decimals shown in a working before a value is written as a fraction with an approximation. */
     private static final int SHOWN_DECIMALS = 6;
+    private static final int SIGNIFICANT_DIGITS = 7;
     private static final int APPROXIMATE_DECIMALS = 4;
 
     private Decimals() {
@@ -118,6 +119,12 @@ public final class Decimals {
     /** @return true when {@link #working} writes the value as a fraction */
     public static boolean isShownAsFraction(Value value) {
         return value instanceof Rational && working(value).indexOf('/') >= 0;
+    }
+
+    /** @return the value rounded to seven digits that count, for people, with the typographic minus: {@code 0.00001388143} */
+    public static String significant(Value value) {
+        BigDecimal rounded = new BigDecimal(value.asDouble()).round(new MathContext(SIGNIFICANT_DIGITS, java.math.RoundingMode.HALF_UP));
+        return (rounded.signum() == 0 ? BigDecimal.ZERO : rounded.stripTrailingZeros()).toPlainString().replace('-', MINUS);
     }
 
     /** @return the value rounded to four decimals, for people, with the typographic minus: {@code 54.1111} */

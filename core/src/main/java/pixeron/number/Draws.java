@@ -1,6 +1,7 @@
 package pixeron.number;
 
 import java.math.BigInteger;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -58,19 +59,24 @@ public record Draws(long seed) {
 
     /** @return of the numbers 0 … all − 1 the so many with the least h(n), unsigned, in their order */
     public int[] least(int all, int count) {
-        return least(IntStream.range(0, all).toArray(), count);
+        return least(() -> IntStream.range(0, all), all, count);
+    }
+
+    /** Spread evenly, the least of them lie below the same part of all numbers; a little more of that is enough nearly always. */
+    private static long limit(int count, int all) {
+        double part = (count + FAR * Math.sqrt(count) + FAR) / all;
+        return part < 1 ? (long) (part * 0x1p63) << 1 : 0;
     }
 
     /** @return of some numbers n, which rise, the so many with the least h(n), unsigned, in their order */
     public int[] least(int[] some, int count) {
-        int[] among = some;
-        // Spread evenly, the least of them lie below the same part of all numbers; a little more of that is enough nearly always.
-        double part = (count + FAR * Math.sqrt(count) + FAR) / some.length;
-        if (part < 1) {
-            long limit = (long) (part * 0x1p63) << 1;
-            int[] below = IntStream.of(some).parallel().filter(n -> Long.compareUnsigned(bits(n), limit) < 0).toArray();
-            among = below.length >= count ? below : some;
-        }
-        return IntStream.of(among).boxed().sorted((a, b) -> Long.compareUnsigned(bits(a), bits(b))).limit(count).mapToInt(n -> n).toArray();
+        return least(() -> IntStream.of(some), some.length, count);
+    }
+
+    private int[] least(Supplier<IntStream> some, int all, int count) {
+        long limit = limit(count, all);
+        int[] below = limit == 0 ? new int[0] : some.get().parallel().filter(n -> Long.compareUnsigned(bits(n), limit) < 0).toArray();
+        // Where the part was everything, or for once too small, all are put in order.
+        return (below.length >= count ? IntStream.of(below) : some.get()).boxed().sorted((a, b) -> Long.compareUnsigned(bits(a), bits(b))).limit(count).mapToInt(n -> n).toArray();
     }
 }

@@ -5,12 +5,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.work.ByHand;
 import pixeron.chain.Chain;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.step.Reference;
 
 /**
  * A person's work: the image, the steps, and the values by hand for each step. Immutable.
@@ -115,6 +117,30 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
         Map<String, Result> named = OtherImage.byName(changed);
         return new Project(name, origin, present.with(chain().withImages(named)), others.stream().map(other ->
                 other.with(other.chain().withImages(named))).toList(), kernels, changed);
+    }
+
+    /**
+     * @param like what its name shall be like
+     * @return this with another image more
+     */
+    public Project withImage(String like, Origin from, Result image) {
+        List<OtherImage> all = new ArrayList<>(images);
+        all.add(new OtherImage(OtherImage.nameLike(like, images), from, image));
+        return withImages(all);
+    }
+
+    /**
+     * @return this with another image under another name; steps of all branches that name it follow
+     * @throws pixeron.PixeronException if the new name is none, or taken
+     */
+    public Project renamed(String old, String other) {
+        if (!other.equals(old) && images.stream().anyMatch(image -> image.name().equals(other))) {
+            throw PixeronException.of("There is another image %s already.", other);
+        }
+        Reference.requireName(other);
+        return new Project(name, origin, present.with(chain().renamed(old, other)), others.stream().map(branch ->
+                branch.with(branch.chain().renamed(old, other))).toList(), kernels, images.stream().map(image -> image.name().equals(old)
+                        ? new OtherImage(other, image.origin(), image.result()) : image).toList());
     }
 
     /** @return the names of all branches, in their order */

@@ -13,10 +13,10 @@ import pixeron.walk.Score;
  * @param path the path of one's own; empty for rows and columns
  * @param written how many pixels were written
  * @param isGuessing whether the person guessed first
- * @param isInPlace whether it showed writing into the image that is read
+ * @param isMistaken whether it showed the mistake of its loops
  * @param score of the guesses
  */
-public record SavedWalk(Optional<ScanOrder> order, List<Pixel> path, int written, boolean isGuessing, boolean isInPlace,
+public record SavedWalk(Optional<ScanOrder> order, List<Pixel> path, int written, boolean isGuessing, boolean isMistaken,
         Score score) {
 
     public SavedWalk {

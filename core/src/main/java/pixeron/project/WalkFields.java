@@ -23,7 +23,7 @@ final class WalkFields {
             ArrayNode path = node.putArray(PATH);
             walk.path().forEach(pixel -> path.add(ProjectFile.place(pixel)));
         }
-        node.put("written", walk.written()).put("guess", walk.isGuessing()).put("inPlace", walk.isInPlace())
+        node.put("written", walk.written()).put("guess", walk.isGuessing()).put("inPlace", walk.isMistaken())
                 .put("right", walk.score().right()).put("wrong", walk.score().wrong());
     }
 

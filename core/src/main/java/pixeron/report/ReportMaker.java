@@ -135,7 +135,10 @@ public final class ReportMaker {
         Findings found = work.findings(progress);
         for (Explanation slip : found.slips()) {
             add(slip);
-            blocks.add(workings(work.operation(), slip));
+            // What the shape of a table says has no cell to be worked out.
+            if (!slip.pixels().isEmpty()) {
+                blocks.add(workings(work.operation(), slip));
+            }
         }
         simplyWrong(found.wrong(), Pixel::toString);
         tables(work);
@@ -220,7 +223,7 @@ public final class ReportMaker {
             blocks.add(new Heading(3, table.kind().title() + " by hand"));
             List<String> written = table.columns().stream().filter(column -> check.cells().stream().anyMatch(cell ->
                     cell.column().equals(column))).toList();
-            List<String> head = new ArrayList<>(List.of(table.isKeyed() ? table.columns().get(0) : ""));
+            List<String> head = new ArrayList<>(List.of(String.join(" ", table.columns().subList(0, table.keys()))));
             written.forEach(column -> head.addAll(List.of(table.kind().column(column) + " by hand", "right")));
             List<List<Cell>> rows = new ArrayList<>();
             for (int row = 0; row <= table.rows().size(); row++) {

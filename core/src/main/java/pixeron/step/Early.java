@@ -6,6 +6,7 @@ import java.util.function.IntFunction;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Rounding;
+import pixeron.number.Value;
 
 /** What slips of rounding on the way have in common: to 3, 2, 1 or 0 decimals, nearest, ties away from zero. */
 public final class Early {
@@ -38,7 +39,7 @@ public final class Early {
     }
 
     /** @return the number rounded to so many decimals */
-    public static Rational rounded(Rational number, int decimals) {
+    public static Rational rounded(Value number, int decimals) {
         Rational scale = scale(decimals);
         return ((Rational) Rounding.NEAREST.apply(number.times(scale))).dividedBy(scale);
     }

@@ -2,6 +2,7 @@ package pixeron.step;
 
 import java.util.function.Function;
 import pixeron.PixeronException;
+import pixeron.format.ReadOptions;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -11,8 +12,17 @@ import pixeron.image.Result;
  *
  * @param before the result in front of it
  * @param others gives another result by its reference: {@code step:2}; throws a PixeronException where there is none
+ * @param mostPixels more than these a result must not have
  */
-public record Inputs(Result before, Function<String, Result> others) {
+public record Inputs(Result before, Function<String, Result> others, long mostPixels) {
+
+    /** As many pixels as are made where nobody says otherwise. */
+    public static final long MOST_PIXELS = ReadOptions.DEFAULT_PIXEL_LIMIT;
+
+    /** With the usual limit of pixels. */
+    public Inputs(Result before, Function<String, Result> others) {
+        this(before, others, MOST_PIXELS);
+    }
 
     /** A step alone, which is the first one: nothing to refer to but the image before it, step:0. */
     public Inputs(Result before) {
@@ -53,7 +63,7 @@ public record Inputs(Result before, Function<String, Result> others) {
 
     /** @return the same others, with another result in front of the step */
     public Inputs on(Result other) {
-        return new Inputs(other, others);
+        return new Inputs(other, others, mostPixels);
     }
 
     /**

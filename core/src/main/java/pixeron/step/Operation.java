@@ -30,6 +30,11 @@ public interface Operation extends Explained, Bound {
         return List.of();
     }
 
+    /** @return the row of one of {@link #tables} up to which the step goes; empty where none is chosen */
+    default Optional<TableChoice> choice(Table table) {
+        return Optional.empty();
+    }
+
     /**
      * @param table one of {@link #tables}
      * @param cells what a person wrote in it, and what follows from that
@@ -37,6 +42,11 @@ public interface Operation extends Explained, Bound {
      * @throws pixeron.PixeronException if nothing can follow from such cells
      */
     default Optional<Explained> given(Table table, Table.Cells cells) {
+        return Optional.empty();
+    }
+
+    /** @return the other image that the step takes; empty where it takes none */
+    default Optional<Beside> beside() {
         return Optional.empty();
     }
 
@@ -70,6 +80,11 @@ public interface Operation extends Explained, Bound {
      *     step reads no pixel but its own, or its result has another size
      */
     default Optional<Explained> reading(Function<Pixel, Value> read) {
+        return Optional.empty();
+    }
+
+    /** @return where somebody would write who goes through the image before; empty where every place of the result is a whole one of it */
+    default Optional<Forward> forward() {
         return Optional.empty();
     }
 
@@ -107,6 +122,11 @@ public interface Operation extends Explained, Bound {
     /** @return the pixel of the input that a result pixel stands for; empty where it stands for none, such as one from outside */
     default Optional<Pixel> counterpart(Pixel pixel) {
         return Optional.of(pixel);
+    }
+
+    /** @return what of the input lies under a result pixel, where that need not be whole pixels; empty where it always is */
+    default Optional<Footprint> footprint(Pixel pixel) {
+        return Optional.empty();
     }
 
     /** @return whether values change their places, so that {@link #counterpart} is another pixel */

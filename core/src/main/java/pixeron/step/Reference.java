@@ -36,7 +36,7 @@ public final class Reference {
     }
 
     /** @return the reference where steps have other numbers */
-    static String renumbered(String reference, IntUnaryOperator number) {
+    public static String renumbered(String reference, IntUnaryOperator number) {
         OptionalInt step = step(reference);
         return step.isPresent() ? toStep(number.applyAsInt(step.getAsInt())) : reference;
     }

@@ -3,7 +3,7 @@ package pixeron.step;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.IntUnaryOperator;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.Image;
@@ -121,12 +121,12 @@ public record Step(StepType type, Arguments arguments) {
         return type.references().stream().flatMap(key -> arguments.find(key).stream()).toList();
     }
 
-    /** @return this where steps have other numbers: each reference to a step follows it */
-    public Step renumbered(IntUnaryOperator number) {
+    /** @return this where other results have other names */
+    public Step referring(UnaryOperator<String> other) {
         Step step = this;
         for (ReferenceParameter key : type.references()) {
             Optional<String> named = arguments.find(key);
-            step = named.isPresent() ? step.with(key, Reference.renumbered(named.get(), number)) : step;
+            step = named.isPresent() ? step.with(key, other.apply(named.get())) : step;
         }
         return step;
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
@@ -96,6 +97,11 @@ public interface StepType extends Keyed {
         return new Step(this, Arguments.NONE);
     }
 
+    /** @return the same where a rectangle is marked on what the step is applied to, for a kind that takes a rectangle */
+    default Step starter(int maximumLevel, Area marked) {
+        return starter(maximumLevel);
+    }
+
     /**
      * Checks what depends on several keys together.
      *
@@ -137,6 +143,28 @@ public interface StepType extends Keyed {
     /** @return those of its keys that name another result; see {@link Reference} */
     default List<ReferenceParameter> references() {
         return List.of();
+    }
+
+    /**
+     * @param step of this type
+     * @param inputs what it is applied to
+     * @return what would bring both images to a size with which the step can be applied; none where sizes are no hindrance
+     * @throws pixeron.PixeronException if there is no other image by the name that the step gives
+     */
+    default List<Mend> mends(Step step, Inputs inputs) {
+        return List.of();
+    }
+
+    /**
+     * @param step of this type
+     * @param inputs what it is applied to
+     * @return what of it is taken hold of on the sheets
+     * @throws pixeron.PixeronException if there is no other image by the name that the step gives
+     */
+    default List<Grip> grips(Step step, Inputs inputs) {
+        Frame before = inputs.before().frame();
+        return step.arguments().find(AREA).filter(area -> common().contains(Common.AREA)).<List<Grip>>map(area -> List.of(new Grip.Rectangle(Grip.On.BEFORE, "Area",
+                Piece.of(area), true, piece -> step.with(AREA, piece.within(before))))).orElse(List.of());
     }
 
     /** @return the kinds of tables by which it is worked out */

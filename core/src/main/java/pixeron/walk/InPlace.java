@@ -1,5 +1,6 @@
 package pixeron.walk;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import pixeron.image.Frame;
@@ -18,7 +19,7 @@ import pixeron.working.Working;
  *
  * <p>Cost: one calculation for each pixel, one after the other.
  */
-public final class InPlace implements Explained {
+public final class InPlace implements Mistake {
 
     private static final int REPORT_EVERY = 1 << 10;
 
@@ -58,9 +59,24 @@ public final class InPlace implements Explained {
                 Image.from(before.rows(), before.columns(), before.maximumLevel(), values)));
     }
 
-    /** @return the image when all pixels are written */
+    @Override
+    public Kind kind() {
+        return Kind.IN_PLACE;
+    }
+
+    @Override
     public Image image() {
         return image;
+    }
+
+    @Override
+    public boolean isWritten(Pixel pixel) {
+        return true;
+    }
+
+    @Override
+    public List<String> heads(Visits order) {
+        return order.heads();
     }
 
     /** What stood in the image when a pixel's turn came: written before it, or not yet. */

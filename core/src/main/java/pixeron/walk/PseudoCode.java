@@ -27,7 +27,7 @@ public record PseudoCode(List<Loop.Row> lines, int heads, List<Moment> moments, 
     public static PseudoCode of(Explained explained, Visits visits, Pixel pixel) {
         LoopWriter out = new LoopWriter();
         explained.follow(pixel, out);
-        List<String> heads = visits.heads();
+        List<String> heads = explained instanceof Mistake mistake ? mistake.heads(visits) : visits.heads();
         List<Loop.Row> lines = new ArrayList<>();
         for (int n = 0; n < heads.size(); n++) {
             lines.add(new Loop.Row(n, heads.get(n)));

@@ -1,11 +1,14 @@
 package pixeron.working;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -15,7 +18,7 @@ import pixeron.number.Value;
  *
  * @param kind what it is and what it is called
  * @param columns the names of the columns
- * @param rows the values, row by row; exact where the calculation is
+ * @param rows the values, row by row; exact where the calculation is; null for a cell that is blank
  * @param sense how its cells belong together
  */
 public record Table(TableKind kind, List<String> columns, List<List<Value>> rows, Sense sense) {
@@ -64,10 +67,10 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
      * @param rules how the cells of a column follow from others, by the name of the column; a column without one comes from
      *     the image
      * @param summed columns that have a sum below them
-     * @param isKeyed whether the first column says which row it is; else there is one row
+     * @param keys how many of the first columns say which row it is; 0 where there is one row
      * @param conclusion what comes of the whole table; empty where nothing does
      */
-    public record Sense(Map<String, Rule> rules, Set<String> summed, boolean isKeyed, Optional<Conclusion> conclusion) {
+    public record Sense(Map<String, Rule> rules, Set<String> summed, int keys, Optional<Conclusion> conclusion) {
 
         public Sense {
             rules = Map.copyOf(rules);
@@ -77,12 +80,12 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
 
     public Table {
         columns = List.copyOf(columns);
-        rows = rows.stream().map(List::copyOf).toList();
+        rows = rows.stream().map(row -> Collections.unmodifiableList(new ArrayList<>(row))).toList();
     }
 
     /** A table with a key in its first column, whose cells all come from the image. */
     public Table(TableKind kind, List<String> columns, List<List<Value>> rows) {
-        this(kind, columns, rows, new Sense(Map.of(), Set.of(), true, Optional.empty()));
+        this(kind, columns, rows, new Sense(Map.of(), Set.of(), 1, Optional.empty()));
     }
 
     /** @return its name in written results */
@@ -99,7 +102,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
     }
 
     public boolean isKeyed() {
-        return sense.isKeyed;
+        return sense.keys > 0;
     }
 
     private Table with(Sense other) {
@@ -108,22 +111,32 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
 
     /** @return this with rules */
     public Table withRules(Map<String, Rule> all) {
-        return with(new Sense(all, sense.summed, sense.isKeyed, sense.conclusion));
+        return with(new Sense(all, sense.summed, sense.keys, sense.conclusion));
     }
 
     /** @return this with sums below some columns */
     public Table withSums(String... names) {
-        return with(new Sense(sense.rules, Set.of(names), sense.isKeyed, sense.conclusion));
+        return with(new Sense(sense.rules, Set.of(names), sense.keys, sense.conclusion));
     }
 
     /** @return this with what comes of it */
     public Table concluding(String constant, Function<Cells, Value> value) {
-        return with(new Sense(sense.rules, sense.summed, sense.isKeyed, Optional.of(new Conclusion(constant, value))));
+        return with(new Sense(sense.rules, sense.summed, sense.keys, Optional.of(new Conclusion(constant, value))));
     }
 
     /** @return this as a table of one row without a key */
     public Table unkeyed() {
-        return with(new Sense(sense.rules, sense.summed, false, sense.conclusion));
+        return with(new Sense(sense.rules, sense.summed, 0, sense.conclusion));
+    }
+
+    /** @return this with several first columns that say together which row it is */
+    public Table keyedBy(int columnCount) {
+        return with(new Sense(sense.rules, sense.summed, columnCount, sense.conclusion));
+    }
+
+    /** @return how many of the first columns say which row it is */
+    public int keys() {
+        return sense.keys;
     }
 
     /** @return this without a column */
@@ -143,12 +156,18 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
 
     /** @return a row for people, such as k = 3 */
     public String rowName(int row) {
-        return row == rows.size() ? "the row of sums" : isKeyed() ? columns.get(0) + " = " + key(row) : "the row";
+        return row == rows.size() ? "the row of sums" : isKeyed() ? IntStream.range(0, keys()).mapToObj(n -> columns.get(n) + " = "
+                + Decimals.exact(rows.get(row).get(n))).collect(Collectors.joining(", ")) : "the row";
     }
 
-    /** @return what names a row: its first cell, or {@link #SUM} for the row behind the last */
+    /** @return what names a row: its key cells, or {@link #SUM} for the row behind the last */
     public String key(int row) {
-        return row == rows.size() ? SUM : isKeyed() ? Decimals.exact(rows.get(row).get(0)) : ONLY_ROW;
+        return row == rows.size() ? SUM : isKeyed() ? key(rows.get(row).subList(0, keys()).stream().map(Decimals::exact).toList()) : ONLY_ROW;
+    }
+
+    /** @return the key of a row with these key cells */
+    public static String key(List<String> cells) {
+        return String.join(" ", cells);
     }
 
     /** @return the row with this key, the number of rows for {@link #SUM}; −1 when there is none */
@@ -164,19 +183,19 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         return -1;
     }
 
-    /** @return the value of a cell; in the row behind the last the sum of its column, empty where there is none */
+    /** @return the value of a cell; in the row behind the last the sum of its column; empty where it is blank */
     public Optional<Value> value(int row, String column) {
         int at = columns.indexOf(column);
         if (row < rows.size()) {
-            return Optional.of(rows.get(row).get(at));
+            return Optional.ofNullable(rows.get(row).get(at));
         }
         return summed().contains(column) ? Optional.of(rows.stream().map(cells -> cells.get(at))
                 .reduce(Rational.ZERO, Value::plus)) : Optional.empty();
     }
 
-    /** @return whether a person can fill the column: every one but the key */
+    /** @return whether a person can fill the column: every one but the keys */
     public boolean isFillable(String column) {
-        return columns.contains(column) && !(isKeyed() && columns.get(0).equals(column));
+        return columns.indexOf(column) >= keys();
     }
 
     /**
@@ -195,7 +214,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
     /** @return how a cell is worked out; empty where it comes from the image */
     public List<Line> explain(int row, String column) {
         Rule rule = rules().get(column);
-        return rule == null || row >= rows.size() ? List.of() : rule.explain(column, name -> row(name, row) < 0
+        return rule == null || row >= rows.size() || value(row, column).isEmpty() ? List.of() : rule.explain(column, name -> row(name, row) < 0
                 ? Rational.ZERO : value(row(name, row), column(name)).orElse(Rational.ZERO));
     }
 }

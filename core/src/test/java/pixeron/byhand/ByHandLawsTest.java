@@ -73,7 +73,8 @@ class ByHandLawsTest {
         for (int row = 0; row < table.rows().size(); row++) {
             for (String column : table.columns()) {
                 if (table.isFillable(column)) {
-                    cells.put(new Place(table.key(row), column), Decimals.exact(table.value(row, column).orElseThrow()));
+                    Place place = new Place(table.key(row), column);
+                    table.value(row, column).ifPresent(value -> cells.put(place, Decimals.exact(value)));
                 }
             }
         }

@@ -55,6 +55,8 @@ class DecimalsTest {
         assertThat(Decimals.working(Rational.of(-487, 9))).isEqualTo("\u2212487/9");
         assertThat(Decimals.working(Rational.of(1, 128))).isEqualTo("1/128");
         assertThat(Decimals.approximate(Rational.of(487, 9))).isEqualTo("54.1111");
+        assertThat(Decimals.significant(Approximate.from(-1.3881430471e-5))).isEqualTo("−0.00001388143");
+        assertThat(Decimals.significant(Approximate.from(1.0000000000000002))).isEqualTo("1");
         assertThat(Decimals.signed(Rational.of(-1))).isEqualTo("\u22121");
         assertThat(Decimals.signed(Rational.of(3, 2))).isEqualTo("+1.5");
         assertThat(Decimals.table(Rational.of(1, 3))).isEqualTo("0.3333333333333333");

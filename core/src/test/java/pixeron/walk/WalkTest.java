@@ -183,6 +183,48 @@ class WalkTest {
         assertThat(InPlace.of(operation, Visits.of(ScanOrder.ROWS, 1, 2), Progress.NONE)).isEmpty();
     }
 
+    /** Each of the four pixels lies in the middle of 2 × 2, so three quarters of the places stay empty. */
+    @Example
+    void writtenForwardsAnEnlargedImageHasHoles() {
+        Operation operation = StepLine.parse("resize scale=2").bind(Image.of(255, new int[][] {{10, 20}, {30, 40}}));
+        assertThat(Mistake.Kind.of(operation)).contains(Mistake.Kind.FORWARDS);
+        Forwards forwards = Forwards.of(operation, Progress.NONE).orElseThrow();
+        assertThat(forwards.image()).isEqualTo(Image.of(255, new int[][] {{0, 0, 0, 0}, {0, 10, 0, 20}, {0, 0, 0, 0}, {0, 30, 0, 40}}));
+        assertThat(forwards.holes()).isEqualTo(12);
+        assertThat(forwards.explain(new Pixel(3, 1)).lines()).extracting(Line::text).contains("i = floor((y + 0.5) × h ÷ H) = floor((1 + 0.5) × 4 ÷ 2) = floor(1.5 × 4 ÷ 2) = floor(6 ÷ 2) = floor(3) = 3",
+                "s = r(1, 0) = 30");
+        assertThat(forwards.explain(new Pixel(0, 3)).lines()).extracting(Line::label).containsExactly("hole");
+        PseudoCode code = PseudoCode.of(forwards, Visits.of(ScanOrder.ROWS, 4, 4), new Pixel(1, 3));
+        assertThat(code.lines().get(0).text()).isEqualTo("for each row y of the image before, from 0 to 1");
+        assertThat(code.variables(Walk.ALL)).extracting(variable -> variable.name() + variable.value()).contains("y0", "x1", "after[i][j]20");
+    }
+
+    /** Against a loop over the image before; turned by quarters, and as large as it was, nothing is missing. */
+    @Property(tries = 60)
+    void writtenForwardsIsAPlainLoopOverTheImageBefore(@ForAll long seed) {
+        Random random = new Random(seed);
+        int rows = 1 + random.nextInt(5);
+        int columns = 1 + random.nextInt(5);
+        int height = 1 + random.nextInt(8);
+        int width = 1 + random.nextInt(8);
+        Image before = Image.ofLevels(rows, columns, 255, n -> 1 + random.nextInt(255));
+        int[][] cells = new int[height][width];
+        for (int y = 0; y < rows; y++) {
+            for (int x = 0; x < columns; x++) {
+                cells[y * height / rows][x * width / columns] = before.level(y * columns + x);
+            }
+        }
+        Forwards forwards = Forwards.of(StepLine.parse("resize height=" + height + " width=" + width + " grid=corners").bind(before), Progress.NONE).orElseThrow();
+        assertThat(forwards.image()).isEqualTo(Image.of(255, cells));
+        for (int n = 0; n < height * width; n++) {
+            Pixel pixel = forwards.image().pixel(n);
+            assertThat(forwards.isWritten(pixel)).isEqualTo(cells[pixel.row()][pixel.column()] != 0);
+            assertThat(forwards.explain(pixel).result()).isEqualTo(forwards.value(pixel));
+        }
+        Operation turn = StepLine.parse("turn degrees=" + 90 * random.nextInt(4)).bind(before);
+        assertThat(Forwards.of(turn, Progress.NONE).orElseThrow().image()).isEqualTo(turn.result(Progress.NONE));
+    }
+
     @Example
     void termsAppearOneByOneAndTheResultIsCovered() {
         Operation kernel = StepLine.parse("kernel weights=\"1 3\"").bind(Image.of(255, new int[][] {{5, 6}}));

@@ -78,9 +78,10 @@ public final class BenchView extends BorderPane {
      * @param newImage opens an image that was made here
      * @param openCells lets the person choose a file with cells and hands them over
      * @param openAnswer lets the person choose a file with an image and hands over its name and the image
+     * @param shelf how other images come to the project
      */
     public record Ways(Consumer<Image> newImage, Consumer<Consumer<CellTable>> openCells,
-            Consumer<BiConsumer<String, Result>> openAnswer) {
+            Consumer<BiConsumer<String, Result>> openAnswer, Shelf.Ways shelf) {
     }
 
     /**
@@ -97,7 +98,7 @@ public final class BenchView extends BorderPane {
         status = new StatusLine(bench, background);
         getStyleClass().add("bench");
         this.bench = bench;
-        side = side(bench, personal);
+        side = side(bench, personal, ways.shelf);
         setLeft(side);
         addEventFilter(KeyEvent.KEY_PRESSED, this::lectureKeys);
         BorderPane walked = new BorderPane(sheets);
@@ -129,12 +130,12 @@ public final class BenchView extends BorderPane {
         return button;
     }
 
-    private ScrollPane side(Bench bench, OwnKernels personal) {
+    private ScrollPane side(Bench bench, OwnKernels personal, Shelf.Ways shelf) {
         Label title = new Label("STEPS");
         title.getStyleClass().add("section-title");
         ParameterPane parameters = new ParameterPane(bench, personal);
         addEventHandler(StepAdded.ADDED, event -> parameters.focusFirst());
-        VBox box = new VBox(title, new BranchBar(bench), new StepList(bench, this::say), new Shelf(bench), search, parameters);
+        VBox box = new VBox(title, new BranchBar(bench), new StepList(bench, this::say), new Shelf(bench, shelf, this::say), search, parameters);
         box.getStyleClass().add("side");
         ScrollPane side = new ScrollPane(box);
         side.getStyleClass().add("side-scroll");

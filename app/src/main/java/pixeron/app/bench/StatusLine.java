@@ -24,6 +24,7 @@ import pixeron.byhand.Check;
 import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
+import pixeron.step.Footprint;
 import pixeron.step.Operation;
 
 /** Where the picked pixel is and its values; how the values by hand stand; what is being calculated. */
@@ -110,7 +111,12 @@ final class StatusLine extends HBox {
         } else {
             add(isMoved ? "after row " : "row ", row, isMoved ? ", column " : "   column ", column, "ink");
         }
-        if (isMoved && before != null) {
+        Optional<Footprint> under = isMoved ? shown.operation().filter(operation -> operation.contains(picked)).flatMap(operation -> operation.footprint(picked))
+                : Optional.empty();
+        if (under.isPresent()) {
+            String several = under.get().isPoint() ? " " : "s ";
+            add(" · from row" + several, under.get().rows(first), ", column" + several, under.get().columns(first), "ink");
+        } else if (isMoved && before != null) {
             add(" · from row ", Integer.toString(before.row() + first), ", column ", Integer.toString(before.column() + first), "ink");
         } else if (isMoved) {
             text(" · from outside", "soft", false);

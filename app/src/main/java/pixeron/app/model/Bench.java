@@ -340,6 +340,13 @@ public final class Bench {
         home.ifPresent(picked::set);
     }
 
+    /** Picks the pixel of the result that has something of a pixel of the other image, if one has. */
+    public void pickOther(Pixel pixel) {
+        if (isCurrent()) {
+            shown().homeOfOther(pixel).ifPresent(this::pick);
+        }
+    }
+
     /** @return whether what is shown is what the project now is */
     private boolean isCurrent() {
         return shown() != null && shown().project() == project() && shown().at().equals(new Shown.At(position(), looking.channelProperty().get()));

@@ -23,6 +23,7 @@ import pixeron.look.PixelSet;
 import pixeron.project.Project;
 import pixeron.project.ProjectWork;
 import pixeron.step.Bound;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.colour.WholePixel;
@@ -47,8 +48,9 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * @param outcomes what came of each step
      * @param sides what stands on both sides of the step
      * @param bound the selected step, bound to its input; empty for the image, and when the step is off or failed
+     * @param inputs what the selected step is applied to; empty for the image, and when something failed before it
      */
-    public record Results(Project project, At at, List<Outcome> outcomes, Sides sides, Optional<Bound> bound) {
+    public record Results(Project project, At at, List<Outcome> outcomes, Sides sides, Optional<Bound> bound, Optional<Inputs> inputs) {
     }
 
     /**
@@ -65,8 +67,17 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      *
      * @param before the selected step's input; the image itself when that is selected
      * @param after the selected step's result; empty when there is none
+     * @param other the other image that the selected step takes; empty when it takes none
      */
-    public record Sides(Optional<Seen> before, Optional<Seen> after) {
+    public record Sides(Optional<Seen> before, Optional<Seen> after, Optional<Other> other) {
+    }
+
+    /**
+     * Another image that a step takes.
+     *
+     * @param name how the step names it
+     */
+    public record Other(String name, Seen seen) {
     }
 
     /**
@@ -149,15 +160,16 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         List<StepWork> works = ProjectWork.of(project, last.map(old -> old.marks.works).orElse(List.of()), progress);
         List<Outcome> outcomes = project.chain().stages().stream().map(stage -> stage.after(progress)).toList();
         Results results = at.position < 0 ? new Results(project, at, outcomes, new Sides(Optional.of(Seen.of(project.chain().input(), last)),
-                Optional.empty()), Optional.empty()) : ofStep(project, at, outcomes, last, progress);
+                Optional.empty(), Optional.empty()), Optional.empty(), Optional.empty()) : ofStep(project, at, outcomes, last, progress);
         Shown shown = new Shown(results, marks(results, works, last, progress), Optional.empty());
         return shown.lighting(search, progress);
     }
 
     private static Results ofStep(Project project, At at, List<Outcome> outcomes, Optional<Shown> known, Progress progress) {
         Stage stage = project.chain().stage(at.position);
-        return new Results(project, at, outcomes, new Sides(seen(stage.before(progress), known), seen(stage.after(progress), known)),
-                stage.after(progress) instanceof Outcome.Done ? stage.bound(progress) : Optional.empty());
+        Optional<Other> other = stage.others(progress).entrySet().stream().findFirst().map(found -> new Other(found.getKey(), Seen.of(found.getValue(), known)));
+        return new Results(project, at, outcomes, new Sides(seen(stage.before(progress), known), seen(stage.after(progress), known), other),
+                stage.after(progress) instanceof Outcome.Done ? stage.bound(progress) : Optional.empty(), stage.inputs(Progress.NONE));
     }
 
     private static Optional<Seen> seen(Outcome outcome, Optional<Shown> known) {
@@ -184,7 +196,8 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         if (same.isPresent()) {
             return new Marks(steps, works, own, same.get().marks.slips, whole, Start.of(works));
         }
-        Findings found = finder.map(slips -> slips.find(own.following.rest(own.check), progress)).orElse(Findings.NONE);
+        Findings cells = finder.map(slips -> slips.find(own.following.rest(own.check), progress)).orElse(Findings.NONE);
+        Findings found = work.map(written -> written.withShape(cells)).orElse(cells);
         // Only where it is asked for: the counts of a large image take their time.
         boolean isByTable = found.slips().stream().anyMatch(slip -> slip.done().isEmpty()) && work.orElseThrow().operation().tables().stream()
                 .anyMatch(table -> table.kind().equals(LevelRows.LEVELS));
@@ -224,7 +237,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
 
     /** @return everything that is described */
     Stream<Described> described() {
-        return Stream.concat(results.sides.before.stream(), results.sides.after.stream()).flatMap(seen -> seen.faces().stream());
+        return Stream.of(results.sides.before, results.sides.after, results.sides.other.map(Other::seen)).flatMap(Optional::stream).flatMap(seen -> seen.faces().stream());
     }
 
     public Project project() {
@@ -259,6 +272,28 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return results.sides.after;
     }
 
+    /** @return the other image that the step takes */
+    public Optional<Other> other() {
+        return results.sides.other;
+    }
+
+    /** @return the pixel of the other image that a pixel of the result has something of; where there is no result the same place */
+    public Optional<Pixel> placeInOther(Pixel pixel) {
+        return other().flatMap(other -> (operation().isPresent() ? operation().flatMap(Operation::beside).flatMap(beside -> beside.place().apply(pixel))
+                : Optional.of(pixel)).filter(other.seen.frame()::contains));
+    }
+
+    /** @return the pixel of the result that has something of a pixel of the other image; empty where none has */
+    public Optional<Pixel> homeOfOther(Pixel pixel) {
+        return (operation().isPresent() ? operation().flatMap(Operation::beside).flatMap(beside -> beside.home().apply(pixel)) : Optional.of(pixel))
+                .filter(grid()::contains);
+    }
+
+    /** @return what the step is applied to */
+    public Optional<Inputs> inputs() {
+        return results.inputs;
+    }
+
     /** @return what stands before the step; where it has colour the channel that is looked at */
     public Optional<Described> before() {
         return results.sides.before.map(seen -> seen.face(channel()));
@@ -267,6 +302,11 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     /** @return what comes of the step; where it has colour the channel that is looked at */
     public Optional<Described> after() {
         return results.sides.after.map(seen -> seen.face(channel()));
+    }
+
+    /** @return what the selected step gives, or the image itself; empty where it gives nothing */
+    public Optional<Seen> selected() {
+        return position() < 0 ? seenBefore() : seenAfter();
     }
 
     /** @return whether there is colour on either side of the step */

@@ -16,7 +16,7 @@ import pixeron.image.Pixel;
 import pixeron.project.SavedWalk;
 import pixeron.step.Explained;
 import pixeron.step.Operation;
-import pixeron.walk.InPlace;
+import pixeron.walk.Mistake;
 import pixeron.walk.PseudoCode;
 import pixeron.walk.ScanOrder;
 import pixeron.walk.Score;
@@ -32,11 +32,11 @@ public final class Walking {
     private final ReadOnlyObjectWrapper<Score> score = new ReadOnlyObjectWrapper<>(Score.NONE);
     private final ReadOnlyObjectWrapper<Shown.Described> mistake = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty guessing = new SimpleBooleanProperty();
-    private final BooleanProperty inPlace = new SimpleBooleanProperty();
+    private final BooleanProperty mistaken = new SimpleBooleanProperty();
     private final BooleanProperty playing = new SimpleBooleanProperty();
     private final BooleanProperty drawingPath = new SimpleBooleanProperty();
     private final ObjectProperty<Speed> speed = new SimpleObjectProperty<>(Speed.NORMAL);
-    private Optional<InPlace> overwriting = Optional.empty();
+    private Optional<? extends Mistake> made = Optional.empty();
     private int differing;
     private SavedWalk awaited;
     private PseudoCode code;
@@ -50,7 +50,7 @@ public final class Walking {
         this.bench = bench;
         this.background = background;
         bench.shownProperty().subscribe(this::follow);
-        inPlace.subscribe(isOn -> findMistake());
+        mistaken.subscribe(isOn -> findMistake());
         bench.looking().colourViewProperty().subscribe(view -> findMistake());
         guessing.subscribe(isOn -> {
             if (walk.get() != null) {
@@ -79,9 +79,9 @@ public final class Walking {
         return guessing;
     }
 
-    /** Whether the mistake of writing into the image that is read is shown. */
-    public BooleanProperty inPlaceProperty() {
-        return inPlace;
+    /** Whether the mistake that can be made in the loops of the step is shown. */
+    public BooleanProperty mistakenProperty() {
+        return mistaken;
     }
 
     public BooleanProperty playingProperty() {
@@ -106,7 +106,7 @@ public final class Walking {
         return playing.get() && speed.get() == Speed.FAST;
     }
 
-    /** What stands in the image when the result is written into the image that is read; null while that is not shown. */
+    /** What stands in the image when the mistake is made; null while that is not shown. */
     public ReadOnlyObjectProperty<Shown.Described> mistakeProperty() {
         return mistake.getReadOnlyProperty();
     }
@@ -128,11 +128,15 @@ public final class Walking {
         return result().isPresent();
     }
 
-    /** @return whether the step reads other pixels, so that writing in place is a mistake */
-    public boolean canOverwrite() {
+    /** @return the mistake that can be made in the loops of the step; empty where none is known */
+    public Optional<Mistake.Kind> mistakeKind() {
         Shown shown = bench.shown();
-        return shown != null && !isWhole() && shown.operation().filter(operation -> operation.reading(operation.before()::value).isPresent())
-                .isPresent();
+        return shown == null || isWhole() ? Optional.empty() : shown.operation().flatMap(Mistake.Kind::of);
+    }
+
+    /** @return the mistake that is shown, with its working */
+    public Optional<? extends Mistake> made() {
+        return made;
     }
 
     /** Begins a walk, or leaves it. */
@@ -147,7 +151,7 @@ public final class Walking {
     /** Everything is shown again. */
     public void leave() {
         playing.set(false);
-        inPlace.set(false);
+        mistaken.set(false);
         guessing.set(false);
         drawingPath.set(false);
         walk.set(null);
@@ -254,7 +258,7 @@ public final class Walking {
     /** @return how the values are worked out now: as they should be, or with the mistake */
     public Optional<Explained> explained() {
         Shown shown = bench.shown();
-        return isOn() && inPlace.get() && overwriting.isPresent() ? overwriting.map(found -> found)
+        return isOn() && mistaken.get() && made.isPresent() ? made.map(found -> found)
                 : shown == null ? Optional.empty() : isWhole() ? whole(shown) : shown.operation().map(found -> found);
     }
 
@@ -335,33 +339,34 @@ public final class Walking {
         guessing.set(saved.isGuessing());
         to(saved.written());
         score.set(saved.score());
-        inPlace.set(saved.isInPlace());
+        mistaken.set(saved.isMistaken());
     }
 
     /** @return what is kept of the walk in the project's file */
     Optional<SavedWalk> saved() {
         return awaited != null ? Optional.of(awaited) : !isOn() ? Optional.empty() : Optional.of(new SavedWalk(
-                walk().visits().order(), walk().visits().path(), walk().written(), guessing.get(), inPlace.get(),
+                walk().visits().order(), walk().visits().path(), walk().written(), guessing.get(), mistaken.get(),
                 score.get()));
     }
 
     private void findMistake() {
         Shown shown = bench.shown();
-        if (!isOn() || !inPlace.get() || shown == null || !canOverwrite()) {
+        Optional<Mistake.Kind> kind = mistakeKind();
+        if (!isOn() || !mistaken.get() || kind.isEmpty()) {
             background.cancel();
-            overwriting = Optional.empty();
+            made = Optional.empty();
             mistake.set(null);
             code = null;
             return;
         }
         Operation operation = shown.operation().orElseThrow();
         Visits visits = walk().visits();
-        background.start(progress -> InPlace.of(operation, visits, progress).orElseThrow(), found -> {
-            overwriting = Optional.of(found);
+        background.start(progress -> kind.get().made(operation, visits, progress).orElseThrow(), found -> {
+            made = Optional.of(found);
             code = null;
             // Counted once: while one walks it is asked for at every pixel.
             differing = result().map(right -> Comparison.of(right, found.image()).differ()).orElse(0);
             mistake.set(Shown.Described.of(found.image()));
-        }, problem -> inPlace.set(false));
+        }, problem -> mistaken.set(false));
     }
 }

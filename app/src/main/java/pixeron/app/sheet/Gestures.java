@@ -1,21 +1,25 @@
 package pixeron.app.sheet;
 
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.scene.Cursor;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.image.Pixel;
+import pixeron.step.Grip;
 
 /**
- * What the mouse does on a sheet: the wheel moves it, with Ctrl it zooms at the pointer; a click picks a pixel;
- * dragging
- * moves the image, or does what the chosen tool says.
+ * What the mouse does on a sheet: the wheel moves it, with Ctrl it zooms at the pointer; a click picks a pixel; dragging does what
+ * the chosen tool says, moves what it took hold of, or else the image.
  */
 final class Gestures {
 
     private static final double DRAG_FROM = 4;
+    /** How near to an edge or a knob the pointer must be, in points. */
+    private static final double REACH = 8;
     private static final double WHEEL_FACTOR = 1.15;
 
     private final Sheet sheet;
@@ -23,7 +27,11 @@ final class Gestures {
     private Consumer<Pixel> onPick = pixel -> { };
     private Consumer<Pixel> onHover = pixel -> { };
     private Function<MouseEvent, Drag> dragFor = event -> null;
+    private BiFunction<Grip.Place, Double, Hold> holdFor = (place, reach) -> null;
     private Drag drag;
+    private Hold hold;
+    private Grip.Place heldAt;
+    private double heldCell;
     private Pixel from;
     private double pressX;
     private double pressY;
@@ -37,7 +45,7 @@ final class Gestures {
         sheet.addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
         sheet.addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
         sheet.addEventHandler(MouseEvent.MOUSE_RELEASED, this::released);
-        sheet.addEventHandler(MouseEvent.MOUSE_MOVED, event -> onHover.accept(inside(event)));
+        sheet.addEventHandler(MouseEvent.MOUSE_MOVED, this::moved);
         sheet.addEventHandler(MouseEvent.MOUSE_EXITED, event -> onHover.accept(null));
         sheet.addEventHandler(ScrollEvent.SCROLL, this::scrolled);
     }
@@ -54,6 +62,26 @@ final class Gestures {
         dragFor = chooser;
     }
 
+    void setHoldFor(BiFunction<Grip.Place, Double, Hold> chooser) {
+        holdFor = chooser;
+    }
+
+    private void moved(MouseEvent event) {
+        onHover.accept(inside(event));
+        Hold under = sheet.isEditable() ? holdFor.apply(place(event), REACH / viewport.cell()) : null;
+        sheet.setCursor(under == null ? Cursor.DEFAULT : under.cursor());
+    }
+
+    private Grip.Place place(MouseEvent event) {
+        return new Grip.Place(viewport.top() + (event.getY() - sheet.header()) / viewport.cell(),
+                viewport.left() + (event.getX() - sheet.gutter()) / viewport.cell());
+    }
+
+    /** The sheet may be drawn smaller meanwhile, because what is dragged changes its size; the hand does not notice. */
+    private Grip.Place held(MouseEvent event) {
+        return new Grip.Place(heldAt.row() + (event.getY() - pressY) / heldCell, heldAt.column() + (event.getX() - pressX) / heldCell);
+    }
+
     private void pressed(MouseEvent event) {
         sheet.requestFocus();
         pressX = event.getX();
@@ -63,6 +91,9 @@ final class Gestures {
         isMoved = false;
         from = inside(event);
         drag = from == null || event.getButton() != MouseButton.PRIMARY ? null : dragFor.apply(event);
+        heldAt = place(event);
+        heldCell = viewport.cell();
+        hold = drag != null || event.getButton() != MouseButton.PRIMARY || !sheet.isEditable() ? null : holdFor.apply(heldAt, REACH / heldCell);
         if (drag != null) {
             drag.to(from, from, false);
         }
@@ -72,6 +103,8 @@ final class Gestures {
         isMoved |= Math.hypot(event.getX() - pressX, event.getY() - pressY) > DRAG_FROM;
         if (drag != null) {
             drag.to(from, nearest(event), false);
+        } else if (hold != null && isMoved) {
+            hold.to(heldAt, held(event), false);
         } else if (isMoved) {
             viewport.pan(event.getX() - dragX, event.getY() - dragY);
             dragX = event.getX();
@@ -84,6 +117,8 @@ final class Gestures {
         if (drag != null) {
             drag.to(from, nearest(event), true);
             drag = null;
+        } else if (hold != null && isMoved) {
+            hold.to(heldAt, held(event), true);
         } else if (!isMoved && event.getButton() == MouseButton.PRIMARY && pixel != null) {
             onPick.accept(pixel);
         }

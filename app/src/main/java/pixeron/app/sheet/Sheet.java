@@ -1,6 +1,7 @@
 package pixeron.app.sheet;
 
 import java.util.Objects;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.application.Platform;
@@ -21,6 +22,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
+import pixeron.step.Grip;
 
 /**
  * A sheet of squared paper: row and column numbers along its edges, cells drawn by a {@link Painter}, the picked pixel
@@ -34,6 +36,7 @@ public final class Sheet extends Region {
     private final String name;
     private Painter painter;
     private Painter over;
+    private Painter grips;
     private Pixel picked = new Pixel(0, 0);
     private Selection marked;
     private Frame frame;
@@ -78,6 +81,14 @@ public final class Sheet extends Region {
         }
     }
 
+    /** @param newGrips what can be taken hold of, drawn over all else; null for nothing */
+    public void setGrips(Painter newGrips) {
+        if (grips != newGrips) {
+            grips = newGrips;
+            requestPaint();
+        }
+    }
+
     /** @return true while something is on the sheet */
     boolean isEditable() {
         return painter != null;
@@ -96,6 +107,13 @@ public final class Sheet extends Region {
     /** @param chooser says when the mouse is pressed what dragging does; null: it moves the image */
     public void setDragFor(Function<MouseEvent, Drag> chooser) {
         gestures.setDragFor(chooser);
+    }
+
+    /**
+     * @param chooser says what is taken hold of at a place, given how near to it the pointer must be, in cells; null for nothing
+     */
+    public void setHoldFor(BiFunction<Grip.Place, Double, Hold> chooser) {
+        gestures.setHoldFor(chooser);
     }
 
     /** @param selection the marked rectangle or line, or null */
@@ -199,6 +217,9 @@ public final class Sheet extends Region {
         paintMarked(graphics, palette);
         if (picked != null) {
             paintPicked(graphics, palette);
+        }
+        if (grips != null) {
+            grips.paint(graphics, extent());
         }
         graphics.restore();
         paintNumbers(graphics, palette);

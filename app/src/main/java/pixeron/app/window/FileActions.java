@@ -1,7 +1,6 @@
 package pixeron.app.window;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -19,11 +18,8 @@ import pixeron.app.model.Seen;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.LossyNote;
-import pixeron.format.ReadOptions;
 import pixeron.image.Image;
 import pixeron.image.Result;
-import pixeron.project.Origin;
-import pixeron.project.OtherImage;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
@@ -111,41 +107,6 @@ final class FileActions {
         opening.start(progress -> Opened.isProject(file) ? Optional.<String>empty() : ImageFiles.tableText(file),
                 table -> table.ifPresentOrElse(text -> ask(Optional.of(file), file.getFileName().toString(), text),
                         () -> readAsItIs(file)), this::trouble);
-    }
-
-    /** Lets the person choose an image and puts it on the shelf of this project. */
-    void openOther() {
-        if (bench.isOpen()) {
-            voice.dialogs().chooseToOpen("Open another image for this project", TO_OPEN).ifPresent(this::openOther);
-        }
-    }
-
-    private void openOther(Path file) {
-        voice.banner().hide();
-        String name = file.getFileName().toString();
-        opening.start(progress -> ImageFiles.read(file, ReadOptions.DEFAULT), loaded -> keep(name, Origin.of(name, loaded), loaded.result()),
-                this::trouble);
-    }
-
-    /** Puts what the selected step gives on the shelf of this project. */
-    void keepResult() {
-        Optional<Seen> seen = bench.shown() == null ? Optional.empty() : selected();
-        if (seen.isEmpty()) {
-            voice.banner().show("The selected step has no result to keep.");
-            return;
-        }
-        String name = bench.position() < 0 ? "image" : "result-" + (bench.position() + 1);
-        keep(name, new Origin("kept from " + bench.project().name(), "kept", seen.get().result().faces().size(), List.of()), seen.get().result());
-    }
-
-    private void keep(String like, Origin origin, Result result) {
-        String name = OtherImage.nameLike(like, bench.project().images());
-        bench.edit(project -> {
-            List<OtherImage> images = new ArrayList<>(project.images());
-            images.add(new OtherImage(name, origin, result));
-            return project.withImages(images);
-        });
-        voice.say().accept("On the shelf as " + name + "; steps that take two images can name it");
     }
 
     /** @param ask shows how a text is read as a table: gets the name of the table and the text */
@@ -274,17 +235,12 @@ final class FileActions {
         }, this::trouble);
     }
 
-    /** @return what the selected step gives, or the image itself; empty where it gives nothing */
-    private Optional<Seen> selected() {
-        return bench.position() < 0 ? bench.shown().seenBefore() : bench.shown().seenAfter();
-    }
-
     /** Saves what the selected step gives. */
     void saveResult() {
         if (bench.shown() == null) {
             return;
         }
-        Optional<Seen> seen = selected();
+        Optional<Seen> seen = bench.shown().selected();
         if (seen.isEmpty()) {
             voice.banner().show("The selected step has no result to save.");
             return;

@@ -24,10 +24,10 @@ final class MainMenu {
     record Ways(Runnable showOpening, Runnable newImage, Runnable showHelp, Runnable quit) {
     }
 
-    MainMenu(FileActions files, AnswerActions answers, Commands commands, Theme theme, Ways ways) {
+    MainMenu(FileActions files, ShelfActions shelf, AnswerActions answers, Commands commands, Theme theme, Ways ways) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
-        button.getItems().addAll(fileMenu(files, ways), editMenu(answers, commands),
+        button.getItems().addAll(fileMenu(files, shelf, ways), editMenu(answers, commands),
                 viewMenu(files, commands, theme), walkMenu(commands), item("Keys and help", "F1", ways.showHelp));
     }
 
@@ -35,13 +35,14 @@ final class MainMenu {
         return button;
     }
 
-    private static Menu fileMenu(FileActions files, Ways ways) {
+    private static Menu fileMenu(FileActions files, ShelfActions shelf, Ways ways) {
         return new Menu("File", null,
                 item("Open…", "Shortcut+O", files::open),
                 item("New image…", "Shortcut+N", ways.newImage),
                 item("New image from the clipboard", "Shortcut+Shift+V", files::pasteImage),
-                item("Open another image for this project…", "Shortcut+Alt+O", files::openOther),
-                item("Keep this result as another image", "Shortcut+K", files::keepResult),
+                item("Open another image for this project…", "Shortcut+Alt+O", shelf::open),
+                item("Paste as another image", "Shortcut+Alt+V", shelf::paste),
+                item("Keep this result as another image", "Shortcut+K", shelf::keepResult),
                 new SeparatorMenuItem(),
                 item("Save", "Shortcut+S", files::save),
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),
@@ -87,7 +88,7 @@ final class MainMenu {
         menu.getItems().get(1).setVisible(false);
         for (Kind kind : Kind.values()) {
             CheckMenuItem check = new CheckMenuItem(kind.title());
-            check.setAccelerator(KeyCombination.valueOf("Shortcut+" + (kind.ordinal() + 1)));
+            check.setAccelerator(KeyCombination.valueOf("Shortcut+" + kind.key()));
             check.setSelected(true);
             check.setOnAction(event -> check.setSelected(commands.toggle(kind)));
             menu.getItems().add(check);

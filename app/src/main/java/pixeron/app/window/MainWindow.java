@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import pixeron.app.bench.BenchView;
 import pixeron.app.bench.parts.ProgressNote;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
+import pixeron.app.bench.steps.Shelf;
 import pixeron.app.folder.Autosave;
 import pixeron.app.folder.OwnKernels;
 import pixeron.app.folder.UserFolder;
@@ -35,6 +36,7 @@ public final class MainWindow extends StackPane {
     private final OpeningView opening;
     private final TopBar topBar;
     private final AnswerActions answers;
+    private final ShelfActions shelf;
     private BenchView view;
     private HelpPane help;
     private NewImagePane newImage;
@@ -52,10 +54,11 @@ public final class MainWindow extends StackPane {
         Voice voice = new Voice(dialogs, banner, text -> view().say(text));
         files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, voice);
         answers = new AnswerActions(bench, reading, voice, files::trouble);
+        shelf = new ShelfActions(bench, reading, voice, files::trouble);
         files.setAskHow(this::askHow);
         opening = new OpeningView(files, this::showNewImage);
         Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
-        MainMenu menu = new MainMenu(files, answers, commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
+        MainMenu menu = new MainMenu(files, shelf, answers, commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
                 this::showHelp, () -> askToClose(Platform::exit)));
         topBar = new TopBar(bench, files, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
@@ -95,7 +98,8 @@ public final class MainWindow extends StackPane {
             theme.loadNumbers();
             topBar.build();
             view = new BenchView(bench, new OwnKernels(folder), calculation, theme, new BenchView.Ways(
-                    image -> files.openNew("Part", image), answers::openCells, answers::openToCompare));
+                    image -> files.openNew("Part", image), answers::openCells, answers::openToCompare,
+                    new Shelf.Ways(shelf::open, shelf::paste, shelf::open)));
             view.sheets().openTableButton().setOnAction(event -> answers.open());
         }
         return view;

@@ -12,6 +12,7 @@ import javafx.scene.control.ButtonType;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import javafx.stage.Window;
+import pixeron.byhand.answer.Answer;
 
 /** The dialogs of the platform. */
 public final class PlatformDialogs implements Dialogs {

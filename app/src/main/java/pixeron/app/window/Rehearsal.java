@@ -12,6 +12,7 @@ import javafx.scene.control.SplitPane;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import pixeron.app.bench.BenchView;
+import pixeron.app.bench.steps.Shelf;
 import pixeron.app.folder.OwnKernels;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
@@ -66,7 +67,8 @@ final class Rehearsal {
         theme.setDark(look.isDark());
         theme.setLarge(look.isLarge());
         SavedProject demo = DemoCases.all().get(0).saved();
-        BenchView view = new BenchView(bench, personal, background, theme, new BenchView.Ways(image -> { }, take -> { }, take -> { }));
+        BenchView view = new BenchView(bench, personal, background, theme, new BenchView.Ways(image -> { }, take -> { }, take -> { },
+                new Shelf.Ways(() -> { }, () -> { }, file -> { })));
         List<Node> side = List.of(view.getLeft());
         List<Node> sheetsAndBelow = List.copyOf(((SplitPane) view.getCenter()).getItems());
         List<Node> status = List.of(view.getBottom());

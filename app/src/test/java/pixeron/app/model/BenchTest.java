@@ -135,7 +135,7 @@ class BenchTest {
         bench.walking().to(5);
         assertThat(bench.pickedProperty().get()).isEqualTo(new Pixel(1, 0));
         assertThat(bench.pickedBeforeProperty().get()).isEqualTo(new Pixel(3, 1));
-        assertThat(bench.walking().canOverwrite()).isFalse();
+        assertThat(bench.walking().mistakeKind()).isEmpty();
         assertThat(bench.walking().isSeen(new Pixel(2, 3))).isFalse();
         bench.walking().leave();
         assertThat(bench.walking().isSeen(new Pixel(2, 3))).isTrue();

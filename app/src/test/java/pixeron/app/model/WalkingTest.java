@@ -14,6 +14,7 @@ import pixeron.project.Project;
 import pixeron.project.SavedProject;
 import pixeron.project.View;
 import pixeron.step.catalog.StepLine;
+import pixeron.walk.Mistake;
 import pixeron.walk.ScanOrder;
 
 /** The walk over a result, without a window. */
@@ -124,14 +125,14 @@ class WalkingTest {
     /** Written into what is read: 1, then 1 + 2 = 3, then 3 + 3 = 6 in place of 5. */
     @Test
     void inPlaceShowsTheMistakeAndHowManyPixelsItTouches() {
-        assertThat(walking.canOverwrite()).isTrue();
-        walking.inPlaceProperty().set(true);
+        assertThat(walking.mistakeKind()).contains(Mistake.Kind.IN_PLACE);
+        walking.mistakenProperty().set(true);
         assertThat(walking.explained().orElseThrow().value(new Pixel(0, 2)).toString()).isEqualTo("6");
         assertThat(walking.mistakeProperty().get().image().value(2).toString()).isEqualTo("6");
         // 1 3 6 | 4 9 15 against 1 3 5 | 4 9 11.
         assertThat(walking.differing()).contains(2);
         bench.select(1);
-        assertThat(walking.canOverwrite()).as("a step that reads no other pixel").isFalse();
+        assertThat(walking.mistakeKind()).as("a step that reads no other pixel").isEmpty();
     }
 
     @Test

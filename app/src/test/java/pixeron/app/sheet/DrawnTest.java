@@ -168,9 +168,9 @@ class DrawnTest extends ApplicationTest {
     void theWindowOfAPixelIsFramedAndWhatStandsOutsideIsDashedWhereItComesFrom() {
         Operation box = StepLine.parse("box size=3 border=repeat").bind(SORT);
         inEveryTheme((name, palette) -> {
-            assertThat(cells(new WindowPainter(box.sources(new Pixel(2, 3)), 9, theme), SORT.frame(), palette.picked())).as(name)
+            assertThat(cells(new WindowPainter(box.sources(new Pixel(2, 3)), 9, false, theme), SORT.frame(), palette.picked())).as(name)
                     .containsExactlyInAnyOrderElementsOf(pixels(1, 2, 1, 3, 1, 4, 2, 2, 2, 3, 2, 4, 3, 2, 3, 3, 3, 4));
-            assertThat(cells(new WindowPainter(box.sources(new Pixel(0, 0)), 9, theme), SORT.frame(), palette.picked())).as(name)
+            assertThat(cells(new WindowPainter(box.sources(new Pixel(0, 0)), 9, false, theme), SORT.frame(), palette.picked())).as(name)
                     .containsExactlyInAnyOrderElementsOf(pixels(0, 0, 0, 1, 1, 0, 1, 1));
         });
     }

@@ -107,8 +107,10 @@ public final class HandTable {
             throw PixeronException.of("The table \"%s\" has no column \"%s\"; it has %s.", table.name(),
                     Decimals.shortened(unknown), String.join(", ", table.columns()));
         });
-        if (table.isKeyed() && (columns.isEmpty() || !columns.get(0).equals(table.columns().get(0)))) {
-            throw PixeronException.of("The first column must be %s, which says what row it is.", table.columns().get(0));
+        List<String> keys = table.columns().subList(0, table.keys());
+        if (columns.size() < keys.size() || !columns.subList(0, keys.size()).equals(keys)) {
+            throw PixeronException.of(keys.size() == 1 ? "The first column must be %s, which says what row it is."
+                    : "The first columns must be %s, which say what row it is.", String.join(" and ", keys));
         }
         Map<Place, String> texts = new HashMap<>();
         for (int i = hasHead ? 1 : 0; i < rows.size(); i++) {
@@ -118,20 +120,21 @@ public final class HandTable {
             } else if (row.size() != columns.size()) {
                 throw PixeronException.of("Line %d has %d cells for %d columns.", i + 1, row.size(), columns.size());
             }
-            String key = table.isKeyed() ? key(table, row.get(0), i) : table.key(0);
-            for (int j = table.isKeyed() ? 1 : 0; j < row.size(); j++) {
+            String key = table.isKeyed() ? key(table, row, i) : table.key(0);
+            for (int j = keys.size(); j < row.size(); j++) {
                 texts.put(new Place(key, columns.get(j)), row.get(j));
             }
         }
         return EMPTY.with(texts);
     }
 
-    private static String key(Table table, String written, int line) {
-        String key = written.equals("Σ") ? Table.SUM : Decimals.isNumber(written)
-                ? Decimals.exact(Decimals.parse(written)) : written;
+    private static String key(Table table, List<String> row, int line) {
+        List<String> written = row.subList(0, table.keys());
+        String key = written.get(0).equals("Σ") ? Table.SUM : Table.key(written.stream().map(cell -> Decimals.isNumber(cell)
+                ? Decimals.exact(Decimals.parse(cell)) : cell).toList());
         if (table.row(key) < 0) {
             throw PixeronException.of("Line %d begins with \"%s\"; the table has no row with this %s.", line + 1,
-                    Decimals.shortened(written), table.columns().get(0));
+                    Decimals.shortened(String.join(" ", written)), String.join(" and ", table.columns().subList(0, table.keys())));
         }
         return key;
     }

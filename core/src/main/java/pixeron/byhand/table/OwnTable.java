@@ -68,7 +68,8 @@ final class OwnTable {
     }
 
     private Value find(int row, String column, Optional<HandValue> written) {
-        Value right = table.value(row, column).orElseThrow();
+        // What is blank is nothing to go on from.
+        Value right = table.value(row, column).orElse(Rational.ZERO);
         if (written.flatMap(HandValue::value).isPresent()) {
             return written.get().agreesWith(right) ? right : written.get().value().orElseThrow();
         }

@@ -103,7 +103,7 @@ public final class TableSlips {
     private Optional<TableSlip> one(TableCheck.Cell cell, List<TableCheck.Cell> column) {
         Value off = cell.difference().orElseThrow();
         boolean isFollowed = column.stream().anyMatch(other -> other.state() == Verdict.FOLLOWS);
-        String key = table.isKeyed() && cell.row() < table.rows().size() ? table.columns().get(0) + " = " + table.key(cell.row()) : "";
+        String key = table.isKeyed() && cell.row() < table.rows().size() ? table.rowName(cell.row()) : "";
         if (cell.column().equals(LevelRows.COUNT) && cell.row() < table.rows().size()) {
             return Optional.of(new TableSlip("miscounted", LevelRows.COUNT, 1, "At " + key + " you counted " + cell.byHand().text()
                     + " pixels; there are " + Decimals.working(cell.value()) + ".", List.of(cell)));

@@ -10,6 +10,7 @@ import pixeron.byhand.Check;
 import pixeron.byhand.Following;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.table.GivenTables;
 import pixeron.byhand.table.HandTable;
@@ -145,7 +146,12 @@ public record StepWork(Written written, Check check, Following following, Map<St
 
     /** @return what explains the differing cells that do not follow from something earlier */
     public Findings findings(Progress progress) {
-        return new SlipFinder(operation()).find(following.rest(check), progress);
+        return withShape(new SlipFinder(operation()).find(following.rest(check), progress));
+    }
+
+    /** @return these with what the shape of the sheet says, where it is larger than the result */
+    public Findings withShape(Findings found) {
+        return ShapeSlip.of(sheet(), operation()).map(found::with).orElse(found);
     }
 
     /** @return what explains wrong cells of the tables, by the name of the table */

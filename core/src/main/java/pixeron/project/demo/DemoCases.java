@@ -8,7 +8,6 @@ import java.util.function.UnaryOperator;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
-import pixeron.chain.Chain;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -34,7 +33,8 @@ public final class DemoCases {
     /** @return all cases, in the order in which they are offered; made anew at each call */
     public static List<DemoCase> all() {
         return List.of(threeBitSort(), levelsOfTheSort(), faintProof(), faintProofLarge(), speckledProof(),
-                unevenlyLitProof(), dustyOrnament(), ColourCase.colourProof());
+                unevenlyLitProof(), dustyOrnament(), PlacesCases.twoPulls(), PlacesCases.bandedProof(), PlacesCases.borderStrip(), PlacesCases.dustyStrip(),
+                ColourCase.colourProof());
     }
 
     private static DemoCase threeBitSort() {
@@ -108,7 +108,7 @@ public final class DemoCases {
     }
 
     /** The image is drawn now, because it is shown at once; the chain and the values by hand when they are wanted. */
-    private static DemoCase demo(String title, Image image, String sentence, List<String> lines,
+    static DemoCase demo(String title, Image image, String sentence, List<String> lines,
             UnaryOperator<Project> byHand) {
         String id = title.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-");
         return new DemoCase(id, title, sentence, image, () -> {
@@ -118,21 +118,25 @@ public final class DemoCases {
     }
 
     private static Project project(String name, Image image, List<String> lines) {
-        Chain chain = Chain.of(image);
-        for (String line : lines) {
-            chain = chain.withStep(chain.size(), StepLine.parse(line));
-        }
-        return Project.of(name, new Origin("demo data", "demo", 1, List.of()), chain);
+        return with(Project.of(name, new Origin("demo data", "demo", 1, List.of()), image), lines);
     }
 
-    private static Step step(Project project, int position) {
+    /** @return the project with these steps behind those that it has */
+    static Project with(Project project, List<String> lines) {
+        Project changed = project;
+        for (String line : lines) {
+            changed = changed.withChain(chain -> chain.withStep(chain.size(), StepLine.parse(line)));
+        }
+        return changed;
+    }
+
+    static Step step(Project project, int position) {
         return project.chain().stage(position).link().step();
     }
 
     /** Fills an area with what the slipped step gives: right values where the slip changes nothing. */
-    private static Project withHand(Project project, int position, Area area, Step slipped) {
-        Image before = project.chain().stage(position).before(Progress.NONE).image();
-        Image answer = slipped.bind(before).result(Progress.NONE);
+    static Project withHand(Project project, int position, Area area, Step slipped) {
+        Image answer = slipped.bind(project.chain().stage(position).inputs(Progress.NONE).orElseThrow()).result(Progress.NONE);
         return project.withSheet(position, sheet -> values(answer, area));
     }
 

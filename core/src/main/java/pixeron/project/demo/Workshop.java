@@ -95,6 +95,54 @@ final class Workshop {
         });
     }
 
+    /**
+     * @param shift how many rows and columns too far down and to the right
+     * @param hasHair whether a hair lay on the forme: a short bright line
+     * @return one pull of a forme of 12 × 12 with paper around it, 16 × 16
+     */
+    static Image pull(int shift, boolean hasHair) {
+        int size = 16;
+        return Image.ofLevels(size, size, 255, n -> {
+            int row = n / size - 2 - shift;
+            int column = n % size - 2 - shift;
+            boolean isHair = hasHair && row == column + 1 && row >= 4 && row <= 8;
+            return isHair ? 230 : limited((int) StrictMath.rint(214 - 150 * ink(row, column, size - 4)), 255);
+        });
+    }
+
+    /** @return a proof of even ink, 16 × 16 */
+    static Image evenProof() {
+        int size = 16;
+        return Image.ofLevels(size, size, 255, n -> limited((int) StrictMath.rint(190 - 110 * ink(n / size, n % size, size)), 255));
+    }
+
+    /** @return the corner of a border, 6 × 6 with 3 bits: a line along two edges, a leaf between them */
+    static Image corner() {
+        int size = 6;
+        return Image.ofLevels(size, size, 7, n -> {
+            int row = n / size;
+            int column = n % size;
+            boolean isLine = row == 0 || column == 0 && row < 4;
+            double leaf = StrictMath.abs(row - column - 0.5) + StrictMath.abs(row + column - 6) / 2.5;
+            return isLine ? 1 : limited((int) StrictMath.rint(2 + 2 * leaf), 7);
+        });
+    }
+
+    /** @return a border strip of 12 × 24 made of corners, with a few specks of dust */
+    static Image dustyStrip() {
+        Image corner = corner();
+        int size = corner.rows();
+        Random random = new Random(24);
+        return Image.ofLevels(2 * size, 4 * size, 255, n -> {
+            int i = n / (4 * size);
+            int j = n % (4 * size);
+            int row = i < size ? i : 2 * size - 1 - i;
+            int column = j / size % 2 == 0 ? j % size : size - 1 - j % size;
+            double dust = random.nextDouble();
+            return dust < 0.02 ? 250 : 30 * corner.level(row * size + column) + (int) (6 * random.nextDouble());
+        });
+    }
+
     /** Ornaments of 16 × 16 set side by side. */
     private static double repeatedInk(int row, int column) {
         return ink(row % 16, column % 16, 16);

@@ -30,6 +30,7 @@ import pixeron.step.kernel.Gradient;
 import pixeron.step.kernel.Kernel;
 import pixeron.step.kernel.ReadyKernel;
 import pixeron.step.kernel.Unsharp;
+import pixeron.step.lowrank.RankKeep;
 import pixeron.step.noise.GaussianNoise;
 import pixeron.step.noise.SaltAndPepper;
 import pixeron.step.noise.SineNoise;
@@ -73,7 +74,7 @@ public final class Catalog {
             Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
             Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Pad(), new Move(),
             new Flip(), new Transpose(), new Tile(), new Turn(), new Resize(), new Combine(), new Paste(), new Join(),
-            new SaltAndPepper(), new UniformNoise(), new GaussianNoise(), new SineNoise(), new GrayStep(), new Compose(), new Swap());
+            new SaltAndPepper(), new UniformNoise(), new GaussianNoise(), new SineNoise(), new RankKeep(), new GrayStep(), new Compose(), new Swap());
 
     /** So many names are offered for one that is unknown. */
     private static final int NEAREST = 3;

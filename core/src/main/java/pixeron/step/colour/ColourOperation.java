@@ -58,7 +58,7 @@ public final class ColourOperation implements Bound {
         before.faces().stream().filter(face -> wanted.contains(face.name())).forEach(face ->
                 channels.put(face.name(), bound(plain.type().onChannel(plain, ChannelsParameter.ALL.indexOf(face.name())),
                         new Inputs(face.image(), reference -> other(inputs.others().apply(reference), face.name(),
-                                wanted.contains(ALPHA) && !step.has(Common.CHANNELS), face.image().maximumLevel())), face.name())));
+                                wanted.contains(ALPHA) && !step.has(Common.CHANNELS), face.image().maximumLevel()), inputs.mostPixels()), face.name())));
         return new ColourOperation(step, before, channels, () -> notes(step, channels));
     }
 

@@ -3,6 +3,7 @@ package pixeron.step.geometry;
 import java.util.List;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
+import pixeron.step.Footprint;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 
@@ -11,6 +12,9 @@ interface Cells {
 
     /** @return the cells, row by row; they may lie outside */
     List<Reading.Cell> at(Pixel result);
+
+    /** @return what lies under the pixel */
+    Footprint footprint(Pixel result);
 
     /** @return the lines that lead to the cells */
     List<Line> work(Pixel result);

@@ -11,9 +11,11 @@ import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.number.Rational;
 import pixeron.step.Common;
+import pixeron.step.Grip;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
+import pixeron.step.Piece;
 import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
@@ -65,6 +67,11 @@ public final class Crop extends NamedStep {
         return of(new Area(0, 0, 1, 1));
     }
 
+    @Override
+    public Step starter(int maximumLevel, Area marked) {
+        return of(marked);
+    }
+
     /** @return the step that cuts out this rectangle */
     public Step of(Area area) {
         return new Step(this, Arguments.NONE.with(ROW, Amount.of(area.row())).with(COLUMN, Amount.of(area.column()))
@@ -75,6 +82,11 @@ public final class Crop extends NamedStep {
     public static Area area(Step step) {
         int[] numbers = KEYS.stream().mapToInt(key -> step.arguments().get(key).number().toInt()).toArray();
         return new Area(numbers[0], numbers[1], numbers[2], numbers[3]);
+    }
+
+    @Override
+    public List<Grip> grips(Step step, Inputs inputs) {
+        return List.of(new Grip.Rectangle(Grip.On.BEFORE, "Rectangle", Piece.of(area(step)), true, piece -> of(piece.within(inputs.before().frame()))));
     }
 
     @Override

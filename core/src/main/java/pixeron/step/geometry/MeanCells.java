@@ -11,6 +11,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Footprint;
 import pixeron.step.neighborhood.WindowText;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
@@ -48,7 +49,8 @@ record MeanCells(Frame before, Frame frame) implements Cells {
         return (int) (((long) (k + 1) * old - 1) / made);
     }
 
-    private Rational area() {
+    /** @return how many pixels of the image before lie under one of the result */
+    Rational area() {
         return Rational.of((long) before.rows() * before.columns(), (long) frame.rows() * frame.columns());
     }
 
@@ -67,6 +69,12 @@ record MeanCells(Frame before, Frame frame) implements Cells {
             }
         }
         return cells;
+    }
+
+    @Override
+    public Footprint footprint(Pixel result) {
+        return new Footprint(edge(result.row(), before.rows(), frame.rows()), edge(result.column(), before.columns(), frame.columns()),
+                edge(result.row() + 1, before.rows(), frame.rows()), edge(result.column() + 1, before.columns(), frame.columns()), true);
     }
 
     @Override

@@ -1,11 +1,15 @@
 package pixeron.step.geometry;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Common;
+import pixeron.step.Grip;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
@@ -54,6 +58,23 @@ public final class Move extends NamedStep {
     @Override
     public Step starter(int maximumLevel) {
         return new Step(this, Arguments.NONE.with(DOWN, Amount.of(0)).with(RIGHT, Amount.of(1)));
+    }
+
+    private static int pixels(Step step, NumberParameter key) {
+        return step.arguments().get(key).number().toInt();
+    }
+
+    @Override
+    public List<Grip> grips(Step step, Inputs inputs) {
+        int down = pixels(step, DOWN);
+        int right = pixels(step, RIGHT);
+        Frame frame = inputs.before().frame();
+        Grip.Place middle = new Grip.Place(frame.rows() / 2.0, frame.columns() / 2.0);
+        List<Grip> grips = new ArrayList<>(super.grips(step, inputs));
+        grips.add(new Grip.Arm(Grip.On.AFTER, "Move", middle, new Grip.Place(middle.row() + down, middle.column() + right),
+                Decimals.working(down) + " down, " + Decimals.working(right) + " right", (from, to) -> step.with(DOWN, Amount.of(down + Math.round(to.row() - from.row())))
+                        .with(RIGHT, Amount.of(right + Math.round(to.column() - from.column())))));
+        return grips;
     }
 
     @Override

@@ -84,7 +84,7 @@ public final class Pad extends NamedStep {
         Image before = inputs.image(this);
         Arguments arguments = step.arguments();
         Frame frame = Sizes.frame((long) before.rows() + side(arguments, 0) + side(arguments, 1),
-                (long) before.columns() + side(arguments, 2) + side(arguments, 3), before.maximumLevel());
+                (long) before.columns() + side(arguments, 2) + side(arguments, 3), inputs);
         Map<String, Value> numbers = Map.of("top", Rational.of(side(arguments, 0)), "left", Rational.of(side(arguments, 2)));
         return new MovedOperation(step, before, Places.of(frame, List.of("i - top", "j - left"), List.of("y + top", "x + left"), numbers),
                 Outside.of(arguments, before.maximumLevel()));

@@ -1,7 +1,9 @@
 package pixeron.step.geometry;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntFunction;
 import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
 import pixeron.image.Frame;
@@ -48,12 +50,10 @@ record Places(Points points, Expression i, Expression j) {
         Frame frame = frame();
         int[] rows = new int[isExchanged ? frame.columns() : frame.rows()];
         int[] columns = new int[isExchanged ? frame.rows() : frame.columns()];
-        for (int n = 0; n < rows.length; n++) {
-            rows[n] = outside.border().source(source(isExchanged ? new Pixel(0, n) : new Pixel(n, 0)).row(), before.rows());
-        }
-        for (int n = 0; n < columns.length; n++) {
-            columns[n] = outside.border().source(source(isExchanged ? new Pixel(n, 0) : new Pixel(0, n)).column(), before.columns());
-        }
+        IntFunction<Value> row = points.rows();
+        IntFunction<Value> column = points.columns();
+        Arrays.parallelSetAll(rows, n -> outside.border().source(whole(row.apply(n)), before.rows()));
+        Arrays.parallelSetAll(columns, n -> outside.border().source(whole(column.apply(n)), before.columns()));
         return new Rearrangement(frame, rows, columns, isExchanged);
     }
 

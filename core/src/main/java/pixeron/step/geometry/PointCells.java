@@ -12,6 +12,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
+import pixeron.step.Footprint;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Role;
@@ -27,6 +28,11 @@ import pixeron.working.Run;
  */
 record PointCells(Points points, Reading reading, Optional<Frame> limit, Function<Pixel, double[]> back) implements Cells {
 
+    /** @return the same cells around points rounded to so many decimals */
+    PointCells rounded(int decimals) {
+        return new PointCells(points.rounded(decimals), reading, limit, back);
+    }
+
     private Value y(Pixel result) {
         Value y = points.row(result);
         return reading == Reading.LINEAR ? limit.map(frame -> Reading.limited(y, frame.rows())).orElse(y) : y;
@@ -41,6 +47,11 @@ record PointCells(Points points, Reading reading, Optional<Frame> limit, Functio
     public List<Reading.Cell> at(Pixel result) {
         List<Reading.Cell> cells = reading.cells(y(result), x(result));
         return limit.map(frame -> cells.stream().map(cell -> Reading.limited(cell, frame)).toList()).orElse(cells);
+    }
+
+    @Override
+    public Footprint footprint(Pixel result) {
+        return Footprint.point(points.row(result), points.column(result), reading == Reading.DOWN);
     }
 
     @Override
@@ -67,6 +78,11 @@ record PointCells(Points points, Reading reading, Optional<Frame> limit, Functio
             return List.of(Line.of("this pixel", Run.plain("s = r(" + Decimals.working(cells.get(0).row()) + ", " + Decimals.working(cells.get(0).column()) + ") = "),
                     Run.before(Decimals.working(read.get(0)))));
         }
+        return weighted(cells, read);
+    }
+
+    /** @return the cells with their weights, then the sum of the products */
+    static List<Line> weighted(List<Reading.Cell> cells, List<Value> read) {
         List<Line> lines = new ArrayList<>();
         for (int n = 0; n < cells.size(); n++) {
             Reading.Cell cell = cells.get(n);
@@ -85,10 +101,7 @@ record PointCells(Points points, Reading reading, Optional<Frame> limit, Functio
 
     @Override
     public void follow(Pixel result, List<Value> read, LoopWriter out) {
-        points.numbers().forEach(out::set);
-        List<String> formulas = points.formulas();
-        out.set("y", points.row(result)).line(0, formulas.get(0).replaceFirst("y = ", "y ← "));
-        out.set("x", points.column(result)).line(0, formulas.get(1).replaceFirst("x = ", "x ← "));
+        points.follow(result, out);
         if (reading == Reading.LINEAR) {
             if (limit.isPresent()) {
                 out.set("y", y(result)).set("x", x(result)).line(0, "y, x ← limited to the image");

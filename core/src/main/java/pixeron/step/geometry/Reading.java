@@ -85,7 +85,7 @@ enum Reading {
     }
 
     private Line part(String name, String of, Value place) {
-        return Line.of(name.equals("a") ? "parts" : "", Run.plain(name + " = " + of + " − ⌊" + of + "⌋ = " + Decimals.working(place) + " − "
+        return Line.of(name.equals("a") ? "row part" : "column part", Run.plain(name + " = " + of + " − ⌊" + of + "⌋ = " + Decimals.working(place) + " − "
                 + Decimals.working(cell(place)) + " = " + Decimals.working(part(place))));
     }
 

@@ -109,7 +109,8 @@ public final class Resize extends NamedStep {
         return Math.max(1, ((Rational) Rounding.NEAREST.apply(size)).toInt());
     }
 
-    private static Frame frame(Arguments arguments, Image before) {
+    private static Frame frame(Arguments arguments, Inputs inputs) {
+        Frame before = inputs.before().frame();
         Rational rows = Rational.of(before.rows());
         Rational columns = Rational.of(before.columns());
         Optional<Rational> height = arguments.find(HEIGHT).map(Amount::number);
@@ -118,16 +119,16 @@ public final class Resize extends NamedStep {
         Rational h = scale.map(rows::times).or(() -> height).orElseGet(() -> rows.times(width.orElseThrow()).dividedBy(columns));
         Rational w = scale.map(columns::times).or(() -> width).orElseGet(() -> columns.times(height.orElseThrow()).dividedBy(rows));
         if (h.compareTo(Rational.of(Integer.MAX_VALUE)) > 0 || w.compareTo(Rational.of(Integer.MAX_VALUE)) > 0) {
-            return Sizes.frame(Integer.MAX_VALUE, Integer.MAX_VALUE, before.maximumLevel());
+            return Sizes.frame(Integer.MAX_VALUE, Integer.MAX_VALUE, inputs);
         }
-        return Sizes.frame(rounded(h), rounded(w), before.maximumLevel());
+        return Sizes.frame(rounded(h), rounded(w), inputs);
     }
 
     @Override
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
         Arguments arguments = step.arguments();
-        Frame frame = frame(arguments, before);
+        Frame frame = frame(arguments, inputs);
         if (word(arguments, BY).equals(MEAN)) {
             MeanCells cells = new MeanCells(before.frame(), frame);
             return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(progress -> ResizeBulk.mean(before, frame, Finish.of(step, frame.maximumLevel()), progress));
@@ -145,6 +146,16 @@ public final class Resize extends NamedStep {
         return sampled(step, before, frame, reading(isLinear, grid), formulas);
     }
 
+    /** @return the places of pixels of the image before, before they are rounded down */
+    private static List<String> forwards(String grid) {
+        return switch (grid) {
+            case "corners" -> List.of("y * h / H", "x * w / W");
+            // With a single row or column all go to the first.
+            case "ends" -> List.of("y * (h - 1) / max(1, H - 1) + 1 / 2", "x * (w - 1) / max(1, W - 1) + 1 / 2");
+            default -> List.of("(y + 0.5) * h / H", "(x + 0.5) * w / W");
+        };
+    }
+
     private static Reading reading(boolean isLinear, String grid) {
         return isLinear ? Reading.LINEAR : grid.equals("corners") ? Reading.DOWN : Reading.NEAREST;
     }
@@ -153,7 +164,8 @@ public final class Resize extends NamedStep {
         Points points = Points.of(frame, formulas, Points.sizes(before.frame(), frame));
         PointCells cells = new PointCells(points, reading, Optional.of(before.frame()), pixel ->
                 Points.inProportion(pixel, before.frame(), frame));
-        return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(progress -> ResizeBulk.points(before, cells,
+        SampledOperation operation = new SampledOperation(step, before, frame, cells, Outside.NEVER);
+        return operation.with(ForwardPlaces.of(forwards(word(step.arguments(), GRID)), points.numbers())).with(progress -> ResizeBulk.points(before, cells,
                 Finish.of(step, frame.maximumLevel()), progress));
     }
 
@@ -163,7 +175,7 @@ public final class Resize extends NamedStep {
             Arguments arguments = right.step().arguments();
             return word(arguments, BY).equals(MEAN) ? List.of() : List.of(Way.of(Reading.otherWords(isLinear(arguments)),
                     sampled(right.step(), right.before(), right.frame(), !isLinear(arguments), word(arguments, GRID))));
-        }));
+        }), EarlyPlaces.slip());
     }
 
     private static List<Way> otherGrids(Operation right) {

@@ -1,11 +1,12 @@
 package pixeron.step.geometry;
 
 import java.util.Optional;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
+import pixeron.image.BlockSums;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
-import pixeron.image.Pixel;
 import pixeron.image.Rearrangement;
 import pixeron.number.Rational;
 import pixeron.number.Rounding;
@@ -29,6 +30,11 @@ final class ResizeBulk {
     static Optional<Image> mean(Image before, Frame frame, Finish finish, Progress progress) {
         if (!before.isLevelImage() || !finish.isToLevels()) {
             return Optional.empty();
+        }
+        int height = before.rows() / frame.rows();
+        int width = before.columns() / frame.columns();
+        if (height * frame.rows() == before.rows() && width * frame.columns() == before.columns() && BlockSums.isPossible(before, height, width)) {
+            return Optional.of(BlockSums.of(before, height, width, sum -> finish.level(sum, (long) height * width)));
         }
         LevelRaster raster = new LevelRaster(frame.rows(), frame.columns(), frame.maximumLevel());
         Parts down = Parts.of(before.rows(), frame.rows());
@@ -87,13 +93,15 @@ final class ResizeBulk {
         if (!before.isLevelImage() || !finish.isToLevels() || points.isExchanged()) {
             return Optional.empty();
         }
+        IntFunction<Value> row = points.rows();
+        IntFunction<Value> column = points.columns();
         Axis down = new Axis(frame.rows(), before.rows());
         Axis across = new Axis(frame.columns(), before.columns());
         for (int i = 0; i < frame.rows(); i++) {
-            down.set(i, points.row(new Pixel(i, 0)), cells.reading());
+            down.set(i, row.apply(i), cells.reading());
         }
         for (int j = 0; j < frame.columns(); j++) {
-            across.set(j, points.column(new Pixel(0, j)), cells.reading());
+            across.set(j, column.apply(j), cells.reading());
         }
         if (cells.reading() != Reading.LINEAR) {
             return Optional.of(new Rearrangement(frame, down.cell, across.cell, false).of(before, Rational.ZERO));

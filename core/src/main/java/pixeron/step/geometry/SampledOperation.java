@@ -10,6 +10,8 @@ import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Footprint;
+import pixeron.step.Forward;
 import pixeron.step.Progress;
 import pixeron.step.Source;
 import pixeron.step.Step;
@@ -32,6 +34,7 @@ final class SampledOperation extends StepOperation {
     private final Outside outside;
     private final Supplier<List<String>> notes;
     private final Bulk bulk;
+    private final Optional<Forward> forward;
 
     /** All pixels at once, in a faster way that gives the same. */
     interface Bulk {
@@ -42,29 +45,51 @@ final class SampledOperation extends StepOperation {
 
     /** @param outside what stands outside the image before */
     SampledOperation(Step step, Image before, Frame frame, Cells cells, Outside outside) {
-        this(step, before, frame, cells, outside, progress -> Optional.empty(), List::of);
+        this(step, before, frame, cells, outside, progress -> Optional.empty(), List::of, Optional.empty());
     }
 
-    private SampledOperation(Step step, Image before, Frame frame, Cells cells, Outside outside, Bulk bulk, Supplier<List<String>> notes) {
+    private SampledOperation(Step step, Image before, Frame frame, Cells cells, Outside outside, Bulk bulk, Supplier<List<String>> notes,
+            Optional<Forward> forward) {
         super(step, before, frame);
         this.cells = cells;
         this.outside = outside;
         this.bulk = bulk;
         this.notes = notes;
+        this.forward = forward;
+    }
+
+    /** @return this with other cells, pixel by pixel */
+    SampledOperation with(Cells others) {
+        return new SampledOperation(step(), before(), frame(), others, outside);
     }
 
     /** @return this with a faster way to all pixels */
     SampledOperation with(Bulk faster) {
-        return new SampledOperation(step(), before(), frame(), cells, outside, faster, notes);
+        return new SampledOperation(step(), before(), frame(), cells, outside, faster, notes, forward);
     }
 
     /** @return this with what a person should know of the result */
     SampledOperation noting(Supplier<List<String>> known) {
-        return new SampledOperation(step(), before(), frame(), cells, outside, bulk, known);
+        return new SampledOperation(step(), before(), frame(), cells, outside, bulk, known, forward);
+    }
+
+    /** @return this with the places where its values would be put the wrong way round */
+    SampledOperation with(Forward wrong) {
+        return new SampledOperation(step(), before(), frame(), cells, outside, bulk, notes, Optional.of(wrong));
+    }
+
+    @Override
+    public Optional<Forward> forward() {
+        return forward;
     }
 
     Cells cells() {
         return cells;
+    }
+
+    /** @return whether a value is the sum of several cells, each with its weight */
+    boolean isWeighted() {
+        return !(cells instanceof PointCells points) || points.reading() == Reading.LINEAR;
     }
 
     @Override
@@ -75,6 +100,11 @@ final class SampledOperation extends StepOperation {
     @Override
     public boolean isMoving() {
         return true;
+    }
+
+    @Override
+    public Optional<Footprint> footprint(Pixel result) {
+        return Optional.of(cells.footprint(result));
     }
 
     /** The pixel of the image before whose number counts most. */

@@ -1,8 +1,8 @@
 package pixeron.step.geometry;
 
 import pixeron.PixeronException;
-import pixeron.format.ReadOptions;
 import pixeron.image.Frame;
+import pixeron.step.Inputs;
 import pixeron.step.key.NumberParameter;
 
 /** Sizes of results: asked before anything is made. */
@@ -12,13 +12,14 @@ public final class Sizes {
     }
 
     /**
-     * @return the frame of a result
-     * @throws PixeronException if it would have more pixels than are read from a file
+     * @return the frame of a result, with the maximum level of what the step is applied to
+     * @throws PixeronException if it would have more pixels than there may be
      */
-    public static Frame frame(long rows, long columns, int maximumLevel) {
-        if (rows > Integer.MAX_VALUE || columns > Integer.MAX_VALUE || rows * columns > ReadOptions.DEFAULT_PIXEL_LIMIT) {
-            throw PixeronException.of("The result would have %d × %d pixels; at most %d are made.", rows, columns, ReadOptions.DEFAULT_PIXEL_LIMIT);
+    public static Frame frame(long rows, long columns, Inputs inputs) {
+        if (rows > Integer.MAX_VALUE || columns > Integer.MAX_VALUE || rows * columns > Math.min(inputs.mostPixels(), Integer.MAX_VALUE)) {
+            throw PixeronException.of("The result would have %d × %d pixels; at most %d are made.", rows, columns, inputs.mostPixels());
         }
+        int maximumLevel = inputs.before().frame().maximumLevel();
         return new Frame((int) rows, (int) columns, maximumLevel);
     }
 

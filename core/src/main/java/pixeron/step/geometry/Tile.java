@@ -68,7 +68,7 @@ public final class Tile extends NamedStep {
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
         Frame frame = Sizes.frame((long) before.rows() * step.arguments().get(DOWN).number().toInt(),
-                (long) before.columns() * step.arguments().get(RIGHT).number().toInt(), before.maximumLevel());
+                (long) before.columns() * step.arguments().get(RIGHT).number().toInt(), inputs);
         List<String> formulas = isMirrored(step.arguments())
                 ? List.of("min(mod(i, 2 * H), 2 * H - 1 - mod(i, 2 * H))", "min(mod(j, 2 * W), 2 * W - 1 - mod(j, 2 * W))")
                 : List.of("mod(i, H)", "mod(j, W)");

@@ -2,6 +2,7 @@ package pixeron.step.geometry;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,11 +12,15 @@ import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Approximate;
+import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Common;
+import pixeron.step.Early;
 import pixeron.step.Finish;
+import pixeron.step.Forward;
+import pixeron.step.Grip;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
@@ -27,6 +32,8 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.working.Line;
+import pixeron.working.Run;
 
 /**
  * {@code turn degrees=d by=nearest size=fit border=zero}: turned around its middle, counter-clockwise as seen: y = (H − 1) ÷ 2 +
@@ -39,6 +46,7 @@ public final class Turn extends NamedStep {
 
     private static final Rational QUARTER = Rational.of(90);
     private static final int HALF_TURN = 180;
+    private static final int EVEN_ANGLE = 15;
     private static final NumberParameter DEGREES = NumberParameter.required("degrees", "Degrees");
     private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE);
     private static final ChoiceParameter SIZE = ChoiceParameter.of("size", "Size", new ChoiceParameter.Choice("fit", "as large as the turned image"),
@@ -100,29 +108,66 @@ public final class Turn extends NamedStep {
         return step.arguments().get(BY).equals(Reading.LINEAR_CHOICE);
     }
 
-    private static Frame frame(Step step, Image before, Angle angle) {
+    private static Frame frame(Step step, Inputs inputs, Angle angle) {
+        Frame before = inputs.before().frame();
         if (step.arguments().get(SIZE).word().equals("keep")) {
-            return before.frame();
+            return before;
         }
         double c = Math.abs(angle.cosine.asDouble());
         double s = Math.abs(angle.sine.asDouble());
         return Sizes.frame((long) Math.ceil(before.rows() * c + before.columns() * s - Points.NEAR),
-                (long) Math.ceil(before.columns() * c + before.rows() * s - Points.NEAR), before.maximumLevel());
+                (long) Math.ceil(before.columns() * c + before.rows() * s - Points.NEAR), inputs);
     }
 
     @Override
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
         Angle angle = Angle.of(degrees(step));
-        return turned(step, before, frame(step, before, angle), angle, isLinear(step));
+        return turned(step, before, frame(step, inputs, angle), angle, isLinear(step));
+    }
+
+    /** An arm from the middle, which lies level at 0° and turns with the image; whole degrees are dragged. */
+    @Override
+    public List<Grip> grips(Step step, Inputs inputs) {
+        Frame before = inputs.before().frame();
+        Angle angle = Angle.of(degrees(step));
+        Frame frame = frame(step, inputs, angle);
+        Grip.Place middle = new Grip.Place(frame.rows() / 2.0, frame.columns() / 2.0);
+        double length = 0.4 * Math.min(before.rows(), before.columns());
+        return List.of(new Grip.Arm(Grip.On.AFTER, "Angle", middle, new Grip.Place(middle.row() - length * angle.sine.asDouble(),
+                middle.column() + length * angle.cosine.asDouble()), Decimals.table(degrees(step)) + "°", (from, to) -> {
+                    double by = towards(middle, to) - towards(middle, from);
+                    return step.with(DEGREES, Amount.of(upright(even(degrees(step).asDouble() + by))));
+                }));
+    }
+
+    private static double towards(Grip.Place middle, Grip.Place place) {
+        return Math.toDegrees(Math.atan2(middle.row() - place.row(), place.column() - middle.column()));
+    }
+
+    /** @return whole degrees; a multiple of 15° where they are next to one, for a hand does not hold still enough */
+    private static long even(double degrees) {
+        long whole = Math.round(degrees);
+        long near = Math.round(degrees / EVEN_ANGLE) * EVEN_ANGLE;
+        return Math.abs(whole - near) <= 1 ? near : whole;
+    }
+
+    /** @return the same angle above −180° and up to 180° */
+    private static long upright(long degrees) {
+        long turned = Math.floorMod(degrees, 2L * HALF_TURN);
+        return turned > HALF_TURN ? turned - 2L * HALF_TURN : turned;
     }
 
     private static Operation turned(Step step, Image before, Frame frame, Angle angle, boolean isLinear) {
         Map<String, Value> numbers = new HashMap<>(Points.sizes(before.frame(), frame));
         numbers.put("c", angle.cosine);
         numbers.put("s", angle.sine);
-        Points points = Points.of(frame, List.of("(H - 1) / 2 + (j - (w - 1) / 2) * s + (i - (h - 1) / 2) * c",
-                "(W - 1) / 2 + (j - (w - 1) / 2) * c - (i - (h - 1) / 2) * s"), numbers);
+        Map<String, String> parts = new LinkedHashMap<>();
+        parts.put("dy", "i - (h - 1) / 2");
+        parts.put("dx", "j - (w - 1) / 2");
+        Line fact = Line.of("angle", Run.plain("c = " + Decimals.working(angle.cosine) + ", s = " + Decimals.working(angle.sine)),
+                Run.note("   cosine and sine"));
+        Points points = Points.of(frame, List.of("(H - 1) / 2 + dx * s + dy * c", "(W - 1) / 2 + dx * c - dy * s"), numbers, parts, List.of(fact));
         PointCells cells = new PointCells(points, isLinear ? Reading.LINEAR : Reading.NEAREST, Optional.empty(), pixel -> back(pixel, before, frame, angle));
         Outside outside = Outside.of(step.arguments(), before.maximumLevel());
         TurnBulk bulk = new TurnBulk(before, frame, angle.cosine.asDouble(), angle.sine.asDouble(), isLinear, outside.border());
@@ -130,7 +175,9 @@ public final class Turn extends NamedStep {
         Finish finish = Finish.of(step, frame.maximumLevel());
         OptionalInt level = Image.isLevel(outside.value(), frame.maximumLevel()) ? OptionalInt.of(((Rational) outside.value()).toInt())
                 : OptionalInt.empty();
-        return operation.with(progress -> bulk.result(level, finish, pixel -> ((Rational) operation.value(pixel)).toInt(), progress))
+        Forward forward = ForwardPlaces.of(List.of("(h - 1) / 2 + (y - (H - 1) / 2) * c - (x - (W - 1) / 2) * s + 1 / 2",
+                "(w - 1) / 2 + (y - (H - 1) / 2) * s + (x - (W - 1) / 2) * c + 1 / 2"), numbers);
+        return operation.with(forward).with(progress -> bulk.result(level, finish, pixel -> ((Rational) operation.value(pixel)).toInt(), progress))
                 .noting(() -> bulk.notRead() == 0 ? List.of() : List.of(bulk.notRead() + " of " + before.count() + " pixels of the image are read nowhere."));
     }
 
@@ -152,6 +199,18 @@ public final class Turn extends NamedStep {
                 Slip.of("degrees-for-radians", right -> List.of(Way.of("sine and cosine are taken of the number of degrees as if it were radians",
                         turned(right.step(), right.before(), right.frame(), Angle.ofRadians(degrees(right.step()).asDouble()), isLinear(right.step())))))));
         all.addAll(Outside.slips());
+        all.add(Early.slip(Turn::early));
         return all;
+    }
+
+    /** The sine and the cosine are rounded, or what follows from them; the size stays the right one. */
+    private static List<Way> early(Operation right, int decimals) {
+        Angle angle = Angle.of(degrees(right.step()));
+        Angle rounded = new Angle(Early.rounded(angle.cosine, decimals), Early.rounded(angle.sine, decimals));
+        List<Way> ways = new ArrayList<>();
+        ways.add(Way.of("c and s are rounded " + Early.to(decimals) + " on the way", turned(right.step(), right.before(), right.frame(), rounded,
+                isLinear(right.step()))));
+        ways.addAll(EarlyPlaces.ways(right, decimals));
+        return ways;
     }
 }

@@ -8,6 +8,7 @@ import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
+import pixeron.image.SlantedRow;
 import pixeron.number.Rounding;
 import pixeron.step.Finish;
 import pixeron.step.Progress;
@@ -22,6 +23,7 @@ import pixeron.step.neighborhood.Border;
 final class TurnBulk {
 
     private static final int NOT_COUNTED = -1;
+    private static final int TILE = 64;
     /** Far more than doubles can differ by which go through these sums in another way. */
     private static final double CLOSE = 1e-6;
 
@@ -52,20 +54,61 @@ final class TurnBulk {
             return Optional.empty();
         }
         LevelRaster raster = new LevelRaster(frame.rows(), frame.columns(), frame.maximumLevel());
-        IntStream.range(0, frame.rows()).parallel().forEach(i -> {
-            progress.report((double) i / frame.rows());
-            int[] levels = new int[frame.columns()];
-            double down = i - (frame.rows() - 1) / 2.0;
-            for (int j = 0; j < levels.length; j++) {
-                double right = j - (frame.columns() - 1) / 2.0;
-                double y = row(down, right);
-                double x = column(down, right);
-                levels[j] = isDoubtful(y) || isDoubtful(x) ? alone.applyAsInt(new Pixel(i, j))
-                        : level(Points.near(y), Points.near(x), outside.getAsInt(), finish, i, j, alone);
+        Optional<SlantedRow> quick = quick(finish.level(outside.getAsInt(), 1), finish);
+        int stripes = (frame.rows() + TILE - 1) / TILE;
+        int workers = Math.min(stripes, Runtime.getRuntime().availableProcessors());
+        IntStream.range(0, workers).parallel().forEach(worker -> {
+            // One for all stripes of a worker: new ones for each would cost as much as what is read.
+            int[][] levels = new int[Math.min(TILE, frame.rows())][frame.columns()];
+            for (int stripe = worker; stripe < stripes; stripe += workers) {
+                int first = stripe * TILE;
+                int count = Math.min(TILE, frame.rows() - first);
+                quick.ifPresent(row -> fill(row, first, count, levels));
+                for (int n = 0; n < count; n++) {
+                    progress.report((double) (first + n) / frame.rows());
+                    for (int j = 0; j < levels[n].length; j++) {
+                        if (quick.isEmpty() || levels[n][j] == SlantedRow.OPEN) {
+                            levels[n][j] = level(first + n, j, outside.getAsInt(), finish, alone);
+                        }
+                    }
+                    raster.write(first + n, levels[n]);
+                }
             }
-            raster.write(i, levels);
         });
         return Optional.of(raster.image());
+    }
+
+    /** Reads what is sure without doubles; between four pixels rounding to nearest is needed for that. */
+    private Optional<SlantedRow> quick(int outside, Finish finish) {
+        boolean isOneLevel = border == Border.ZERO || border == Border.CONSTANT;
+        return SlantedRow.isPossible(before) && (!isLinear || isNearest(finish)) ? Optional.of(SlantedRow.of(before, isOneLevel ? outside : SlantedRow.OPEN))
+                : Optional.empty();
+    }
+
+    /** In squares, whose places all lie near to each other, so that they are read from near to the processor. */
+    private void fill(SlantedRow quick, int first, int count, int[]... levels) {
+        double right = -(frame.columns() - 1) / 2.0;
+        for (int left = 0; left < frame.columns(); left += TILE) {
+            int last = Math.min(frame.columns(), left + TILE);
+            for (int n = 0; n < count; n++) {
+                double down = first + n - (frame.rows() - 1) / 2.0;
+                SlantedRow.Line line = new SlantedRow.Line(row(down, right), column(down, right), sine, cosine);
+                if (isLinear) {
+                    quick.linear(line, left, last, levels[n]);
+                } else {
+                    quick.nearest(line, left, last, levels[n]);
+                }
+            }
+        }
+    }
+
+    private int level(int i, int j, int outside, Finish finish, ToIntFunction<Pixel> alone) {
+        double down = i - (frame.rows() - 1) / 2.0;
+        double right = j - (frame.columns() - 1) / 2.0;
+        double y = row(down, right);
+        double x = column(down, right);
+        return isDoubtful(y) || isDoubtful(x) ? alone.applyAsInt(new Pixel(i, j))
+                : level(Points.near(y), Points.near(x), outside, finish, i, j, alone);
     }
 
     /** Where a pixel of the result is read that lies so far down and right of its middle. */

@@ -63,14 +63,16 @@ public final class SaltAndPepper extends NoiseStep {
     @Override
     Operation operation(Step step, Image before, Draws draws) {
         Arguments arguments = step.arguments();
-        Area area = arguments.find(StepType.AREA).map(given -> given.requireInside(before)).orElseGet(() -> Area.all(before));
+        Optional<Area> given = arguments.find(StepType.AREA).map(part -> part.requireInside(before));
+        Area area = given.orElseGet(() -> Area.all(before));
         int count = arguments.get(COUNT).number().toInt();
         if (count > area.count()) {
             throw PixeronException.of("salt-pepper has count=%d, and there are %d pixels.", count, area.count());
         }
         int white = ((Rational) Rounding.NEAREST.apply(Rational.of(count).times(arguments.get(WHITE).number()).dividedBy(Rational.of(100)))).toInt();
         int maximum = before.maximumLevel();
-        return new Specks(step, before, draws, draws.least(offsets(before, area), count), white, arguments.get(HIGH).resolve(maximum),
+        return new Specks(step, before, draws, given.isPresent() ? draws.least(offsets(before, area), count)
+                : draws.least(before.count(), count), white, arguments.get(HIGH).resolve(maximum),
                 arguments.get(LOW).resolve(maximum));
     }
 

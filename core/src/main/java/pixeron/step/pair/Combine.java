@@ -18,6 +18,7 @@ import pixeron.number.Overflow;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
+import pixeron.step.Mend;
 import pixeron.step.Opposite;
 import pixeron.step.Reference;
 import pixeron.step.Slip;
@@ -133,7 +134,7 @@ public final class Combine extends PointStep {
     protected PointRule rule(Arguments arguments, Inputs inputs, Area area) {
         Image before = inputs.image(this);
         String reference = arguments.get(Reference.WITH);
-        Image other = sameSize(name(), before, reference, inputs.other(this, reference));
+        Image other = SameSize.require(name(), before, reference, inputs.other(this, reference));
         By by = by(arguments);
         return PointRule.of(by.formula, before.maximumLevel()).withOther(reference, other, (r, t) -> by.isOfBits() ? digits(by, r, t) : "");
     }
@@ -143,19 +144,9 @@ public final class Combine extends PointStep {
         return Bits.inBinary(by.word, ((Rational) r).numerator(), ((Rational) t).numerator(), ((Rational) both).numerator());
     }
 
-    /**
-     * @param type the name of the step
-     * @param reference names the other image
-     * @return the other image
-     * @throws PixeronException if it has another size
-     */
-    public static Image sameSize(String type, Image before, String reference, Image other) {
-        if (other.rows() != before.rows() || other.columns() != before.columns()) {
-            throw PixeronException.of("%s takes two images of one size, and the image has %d × %d pixels, %s %d × %d; bring one to the "
-                    + "size of the other with crop, pad or resize.", type, before.rows(), before.columns(), reference, other.rows(),
-                    other.columns());
-        }
-        return other;
+    @Override
+    public List<Mend> mends(Step step, Inputs inputs) {
+        return SameSize.mends(inputs, step.arguments().get(Reference.WITH));
     }
 
     @Override

@@ -6,10 +6,12 @@ import java.util.Optional;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.Area;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
+import pixeron.step.Mend;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
 import pixeron.step.Reference;
@@ -86,6 +88,26 @@ public final class Join extends NamedStep {
     }
 
     @Override
+    public List<Mend> mends(Step step, Inputs inputs) {
+        String reference = step.arguments().get(Reference.WITH);
+        Frame before = inputs.before().frame();
+        Frame other = inputs.others().apply(reference).frame();
+        boolean isBeside = side(step.arguments()).isBeside();
+        int edge = isBeside ? before.rows() : before.columns();
+        int otherEdge = isBeside ? other.rows() : other.columns();
+        if (edge == otherEdge) {
+            return List.of();
+        }
+        boolean isOther = otherEdge > edge;
+        Frame large = isOther ? other : before;
+        String which = isOther ? reference : "the image";
+        String edges = Math.min(edge, otherEdge) + (isBeside ? " rows" : " columns");
+        return List.of(new Mend("Resize " + which + " to " + edges, isOther, "resize " + (isBeside ? "height=" : "width=") + Math.min(edge, otherEdge) + " by=mean"),
+                new Mend("Crop " + which + " to " + edges, isOther, "crop row=0 column=0 height=" + (isBeside ? Math.min(edge, otherEdge) : large.rows())
+                        + " width=" + (isBeside ? large.columns() : Math.min(edge, otherEdge))));
+    }
+
+    @Override
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
         String reference = step.arguments().get(Reference.WITH);
@@ -98,10 +120,10 @@ public final class Join extends NamedStep {
                     + "size of the other with crop, pad or resize.", side.choice.word(), side.isBeside() ? "rows" : "columns", before.rows(),
                     before.columns(), reference, other.rows(), other.columns());
         }
-        int rows = side.isBeside() ? before.rows() : Math.addExact(before.rows(), other.rows());
-        int columns = side.isBeside() ? Math.addExact(before.columns(), other.columns()) : before.columns();
+        long rows = side.isBeside() ? before.rows() : (long) before.rows() + other.rows();
+        long columns = side.isBeside() ? (long) before.columns() + other.columns() : before.columns();
         Pixel first = new Pixel(side == Side.ABOVE ? other.rows() : 0, side == Side.LEFT ? other.columns() : 0);
-        return new LaidOperation(step, inputs, before, other, reference, new Laid(Sizes.frame(rows, columns, before.maximumLevel()), first,
+        return new LaidOperation(step, inputs, before, other, reference, new Laid(Sizes.frame(rows, columns, inputs), first,
                 Area.all(other), side == Side.BELOW ? before.rows() : 0, side == Side.RIGHT ? before.columns() : 0));
     }
 }

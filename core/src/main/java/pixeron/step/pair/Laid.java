@@ -1,5 +1,6 @@
 package pixeron.step.pair;
 
+import java.util.Optional;
 import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
@@ -17,6 +18,21 @@ record Laid(Frame frame, Pixel first, Area part, int row, int column) {
 
     boolean isOther(int i, int j) {
         return i >= row && i - row < part.height() && j >= column && j - column < part.width();
+    }
+
+    /** @return this with as much of the part as falls into an area; empty where none of it does */
+    Optional<Laid> within(Optional<Area> area) {
+        int top = Math.max(row, area.map(Area::row).orElse(row));
+        int left = Math.max(column, area.map(Area::column).orElse(column));
+        long bottom = Math.min((long) row + part.height(), area.map(a -> (long) a.row() + a.height()).orElse(Long.MAX_VALUE));
+        long right = Math.min((long) column + part.width(), area.map(a -> (long) a.column() + a.width()).orElse(Long.MAX_VALUE));
+        return bottom <= top || right <= left ? Optional.empty() : Optional.of(new Laid(frame, first, new Area(part.row() + top - row,
+                part.column() + left - column, (int) (bottom - top), (int) (right - left)), top, left));
+    }
+
+    /** @return where a pixel of the other image is laid */
+    Pixel home(Pixel pixel) {
+        return new Pixel(pixel.row() - part.row() + row, pixel.column() - part.column() + column);
     }
 
     /** @return the row of the image that a pixel of the result is taken from */

@@ -1,14 +1,17 @@
 package pixeron.step.pair;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.Patches;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
+import pixeron.step.Beside;
 import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
@@ -99,6 +102,12 @@ final class LaidOperation implements Operation {
     }
 
     @Override
+    public Optional<Beside> beside() {
+        return isOwn() ? Optional.empty() : Optional.of(new Beside(name, other, result -> Optional.of(result).filter(this::isOther).map(this::source),
+                pixel -> Optional.of(laid.home(pixel)).filter(this::contains).filter(this::isOther)));
+    }
+
+    @Override
     public boolean isMoving() {
         return true;
     }
@@ -115,8 +124,7 @@ final class LaidOperation implements Operation {
             return Optional.of(there).filter(place -> !isOther(place));
         }
         // Covered by the piece, it can still be seen where it was laid.
-        return Optional.of(new Pixel(pixel.row() - laid.part().row() + laid.row(), pixel.column() - laid.part().column() + laid.column()))
-                .filter(this::contains).filter(this::isOther);
+        return Optional.of(laid.home(pixel)).filter(this::contains).filter(this::isOther);
     }
 
     @Override
@@ -133,13 +141,9 @@ final class LaidOperation implements Operation {
     public Image result(Progress progress) {
         int columns = frame().columns();
         if (before.isLevelImage() && other.isLevelImage() && other.maximumLevel() <= frame().maximumLevel()) {
-            return Image.ofLevels(frame().rows(), columns, frame().maximumLevel(), n -> {
-                int i = n / columns;
-                int j = n % columns;
-                boolean isOther = isOther(i, j);
-                Image from = isOther ? other : before;
-                return from.level(laid.sourceRow(i, isOther) * from.columns() + laid.sourceColumn(j, isOther));
-            });
+            List<Patches.Patch> patches = new ArrayList<>(List.of(Patches.Patch.all(before, laid.first().row(), laid.first().column())));
+            laid.within(area).ifPresent(piece -> patches.add(new Patches.Patch(other, piece.part(), piece.row(), piece.column())));
+            return Patches.of(frame(), patches);
         }
         Value[] values = new Value[frame().count()];
         Arrays.setAll(values, n -> exact(new Pixel(n / columns, n % columns)));

@@ -6,13 +6,16 @@ import java.util.Optional;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.Area;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.step.Common;
+import pixeron.step.Grip;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
+import pixeron.step.Piece;
 import pixeron.step.Reference;
 import pixeron.step.Slip;
 import pixeron.step.Step;
@@ -78,6 +81,31 @@ public final class Paste extends NamedStep {
     @Override
     public Step starter(int maximumLevel) {
         return new Step(this, Arguments.NONE.with(ROW, Amount.of(0)).with(COLUMN, Amount.of(1)).with(FROM, new Area(0, 0, 1, 1)));
+    }
+
+    /** The piece that is marked, laid beside itself. */
+    @Override
+    public Step starter(int maximumLevel, Area marked) {
+        return new Step(this, Arguments.NONE.with(ROW, Amount.of(marked.row())).with(COLUMN, Amount.of(marked.column() + 1L)).with(FROM, marked));
+    }
+
+    @Override
+    public List<Grip> grips(Step step, Inputs inputs) {
+        Arguments arguments = step.arguments();
+        Frame other = isOwn(arguments) ? inputs.before().frame() : inputs.others().apply(arguments.get(WITH)).frame();
+        Area part = arguments.find(FROM).orElseGet(() -> new Area(0, 0, other.rows(), other.columns()));
+        Piece laid = new Piece(arguments.get(ROW).number().toInt(), arguments.get(COLUMN).number().toInt(), part.height(), part.width());
+        List<Grip> grips = new ArrayList<>(super.grips(step, inputs));
+        grips.add(new Grip.Rectangle(isOwn(arguments) ? Grip.On.BEFORE : Grip.On.OTHER, "Piece", Piece.of(part), true, piece ->
+                step.with(FROM, piece.within(other))));
+        grips.add(new Grip.Rectangle(Grip.On.AFTER, "Place", laid, false, piece -> step.with(ROW, Amount.of(onImage(piece.row(), laid.height(),
+                inputs.before().frame().rows()))).with(COLUMN, Amount.of(onImage(piece.column(), laid.width(), inputs.before().frame().columns())))));
+        return grips;
+    }
+
+    /** @return the start nearest to this one from which at least one cell falls on the image */
+    private static int onImage(int start, int length, int size) {
+        return Math.max(1 - length, Math.min(size - 1, start));
     }
 
     @Override

@@ -12,12 +12,13 @@ import pixeron.image.ImageFacts;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
+import pixeron.step.Mend;
 import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ReferenceParameter;
 import pixeron.step.key.TextParameter;
-import pixeron.step.pair.Combine;
+import pixeron.step.pair.SameSize;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
@@ -88,9 +89,14 @@ public final class OwnFormula extends PointStep {
         }
         if (arguments.isGiven(WITH)) {
             String reference = arguments.get(WITH);
-            rule = rule.withOther(reference, Combine.sameSize(name(), before, reference, inputs.other(this, reference)), (r, t) -> "");
+            rule = rule.withOther(reference, SameSize.require(name(), before, reference, inputs.other(this, reference)), (r, t) -> "");
         }
         return used.stream().anyMatch(PLACES::contains) ? rule.withPlace() : rule;
+    }
+
+    @Override
+    public List<Mend> mends(Step step, Inputs inputs) {
+        return step.arguments().find(WITH).map(reference -> SameSize.mends(inputs, reference)).orElse(List.of());
     }
 
     private static PointRule with(PointRule rule, Set<String> used, String name, Value value) {

@@ -7,14 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
 import pixeron.formula.Trace;
 import pixeron.formula.TraceLines;
+import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
@@ -23,6 +22,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Beside;
 import pixeron.step.Explained;
 import pixeron.step.Handle;
 import pixeron.step.Inputs;
@@ -50,13 +50,10 @@ import pixeron.working.Working;
  */
 final class PointOperation extends StepOperation {
 
-    private static final int REPORT_EVERY = 1 << 14;
     /** The sample of another image in a formula, where there is one. */
-    private static final String OTHER = "t";
-    /** More pairs of levels than these are not worked out beforehand. */
-    private static final int MOST_PAIRS = 1 << 16;
+    static final String OTHER = "t";
     /** Where a formula without a place is worked out for all pixels of a level at once. */
-    private static final Pixel NO_PLACE = new Pixel(0, 0);
+    static final Pixel NO_PLACE = new Pixel(0, 0);
 
     private final Image before;
     private final PointRule rule;
@@ -253,83 +250,23 @@ final class PointOperation extends StepOperation {
 
     @Override
     public Image result(Progress progress) {
-        return before.isLevelImage() && !rule.hasPlace() ? fromLevels(progress) : fromPairs().orElseGet(() -> fromValues(progress));
+        return new PointBulk(this, rule, before).result(progress);
     }
 
-    /** Two images of levels: worked out once for every pair of levels, where the pixels are more than the pairs. */
-    private Optional<Image> fromPairs() {
-        Optional<Image> other = rule.other().map(PointRule.Other::image).filter(Image::isLevelImage);
-        if (other.isEmpty() || rule.hasRowOrColumn() || !before.isLevelImage()) {
-            return Optional.empty();
-        }
-        int span = other.get().maximumLevel() + 1;
-        long pairs = (before.maximumLevel() + 1L) * span;
-        if (pairs > MOST_PAIRS || pairs > area().count()) {
-            return Optional.empty();
-        }
-        return PairTable.of((int) pairs, span, pair -> {
-            try {
-                Value value = finish().apply(exact(Rational.of(pair / span), Rational.of(pair % span), NO_PLACE));
-                return Image.isLevel(value, rule.maximumLevel()) ? ((Rational) value).toInt() : PairTable.NONE;
-            } catch (PixeronException withoutValue) {
-                return PairTable.NONE;
-            }
-        }).applyTo(before, other.get(), area(), rule.maximumLevel());
+    /** @return the part that is calculated; the step's own area, or all */
+    Area calculatedArea() {
+        return area();
     }
 
-    private Image fromLevels(Progress progress) {
-        // Counting which levels occur costs more than working out the few levels of a byte that do not.
-        Optional<char[]> levels = before.maximumLevel() <= 255 ? levels(level -> true) : Optional.empty();
-        if (levels.isEmpty()) {
-            Histogram present = Histogram.of(before, area());
-            levels = levels(level -> present.count(level) > 0);
-        }
-        return levels.map(found -> LevelTable.of(found, rule.maximumLevel()))
-                .map(table -> ownArea().isPresent() ? table.applyTo(before, area()) : table.applyTo(before))
-                .orElseGet(() -> fromValues(progress));
+    Optional<Area> partArea() {
+        return ownArea();
     }
 
-    /** @return the new level for every level that occurs, or nothing when one of them has none */
-    private Optional<char[]> levels(IntPredicate occurs) {
-        char[] levels = new char[before.maximumLevel() + 1];
-        // Sixteen bits have levels enough for both cores.
-        boolean hasAll = IntStream.range(0, levels.length).parallel().allMatch(level -> {
-            Optional<Value> value = occurs.test(level) ? valueOrNothing(Rational.of(level)) : Optional.of(Rational.ZERO);
-            boolean isLevel = value.isPresent() && Image.isLevel(value.get(), rule.maximumLevel());
-            levels[level] = isLevel ? (char) ((Rational) value.get()).toInt() : 0;
-            return isLevel;
-        });
-        return hasAll ? Optional.of(levels) : Optional.empty();
+    boolean isWithinArea(Pixel pixel) {
+        return isInArea(pixel);
     }
 
-    private Optional<Value> valueOrNothing(Value sample) {
-        try {
-            return Optional.of(finish().apply(exact(sample, NO_PLACE)));
-        } catch (PixeronException withoutValue) {
-            return Optional.empty();
-        }
-    }
-
-    private Image fromValues(Progress progress) {
-        Map<Value, Value> known = new HashMap<>();
-        Map<List<Value>, Value> knownPairs = new HashMap<>();
-        Optional<Image> other = rule.hasRowOrColumn() ? Optional.empty() : rule.other().map(PointRule.Other::image);
-        Value[] values = new Value[before.count()];
-        for (int n = 0; n < values.length; n++) {
-            Value sample = before.value(n);
-            Pixel pixel = before.pixel(n);
-            values[n] = !isInArea(pixel) ? sample
-                    : other.isPresent() ? knownPairs.computeIfAbsent(List.of(sample, other.get().value(n)), pair -> valueAt(pixel, sample))
-                    : rule.hasPlace() ? valueAt(pixel, sample)
-                    : known.computeIfAbsent(sample, s -> valueAt(pixel, s));
-            if (n % REPORT_EVERY == 0) {
-                progress.report((double) n / values.length);
-            }
-        }
-        return Image.from(before.rows(), before.columns(), rule.maximumLevel(), values);
-    }
-
-    private Value valueAt(Pixel pixel, Value sample) {
+    Value valueAt(Pixel pixel, Value sample) {
         return finish().apply(exactOrSay(pixel, sample));
     }
 
@@ -342,17 +279,17 @@ final class PointOperation extends StepOperation {
         }
     }
 
-    private Value exact(Value sample, Pixel pixel) {
+    Value exact(Value sample, Pixel pixel) {
         return exact(sample, rule.other().map(other -> other.image().value(pixel)).orElse(null), pixel);
     }
 
     /** @param other the sample of the other image; null where there is none */
-    private Value exact(Value sample, Value other, Pixel pixel) {
+    Value exact(Value sample, Value other, Pixel pixel) {
         return Evaluator.evaluate(rule.at(sample).expression(), name -> other != null && name.equals(OTHER) ? other
                 : variable(name, sample, pixel));
     }
 
-    private Value variable(String name, Value sample, Pixel pixel) {
+    Value variable(String name, Value sample, Pixel pixel) {
         return switch (name) {
             case "r" -> sample;
             case "i", "y" -> Rational.of(pixel.row());
@@ -368,6 +305,11 @@ final class PointOperation extends StepOperation {
     @Override
     protected Value calculate(Pixel pixel, Sight sight) {
         return exactOrSay(pixel, sight.read().apply(pixel));
+    }
+
+    @Override
+    public Optional<Beside> beside() {
+        return rule.other().map(other -> Beside.same(other.name(), other.image()));
     }
 
     @Override

@@ -87,4 +87,9 @@ public final class LevelRows {
         return new Table(LEVELS, List.of("k", "n", "p", "running", "share", "exact", "s"), rows).withRules(rules)
                 .withSums("n", "p");
     }
+
+    /** @return a table as it stands in written results: that of levels without its shares, which n says already */
+    public static Table written(Table table) {
+        return table.kind().equals(LEVELS) ? table.without("share") : table;
+    }
 }

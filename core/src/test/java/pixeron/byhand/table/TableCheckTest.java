@@ -126,6 +126,9 @@ class TableCheckTest {
             for (int row = 0; row < table.rows().size(); row++) {
                 for (String column : table.columns()) {
                     int at = row;
+                    if (table.value(row, column).isEmpty()) {
+                        continue;
+                    }
                     Value value = table.value(row, column).orElseThrow();
                     texts.put(new HandTable.Place(table.key(row), column), Decimals.exact(value));
                     Table.Rule rule = table.rules().get(column);
@@ -138,7 +141,7 @@ class TableCheckTest {
             }
             TableCheck check = TableCheck.of(HandTable.EMPTY.with(texts), table);
             // Nobody writes a fraction of hundreds of digits; it is not understood, and that is all that is said of it.
-            assertThat(check.cells()).hasSize(table.rows().size() * table.columns().size())
+            assertThat(check.cells()).hasSize(texts.size())
                     .filteredOn(cell -> cell.byHand().text().length() < 30)
                     .allMatch(cell -> cell.state() == Verdict.AGREES);
         }

@@ -1,5 +1,6 @@
 package pixeron.app.bench.compare;
 
+import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
 import pixeron.image.Result;
@@ -37,7 +38,7 @@ sealed interface Choice {
             }
             Outcome outcome = chain.stage(position).after(progress);
             if (outcome instanceof Outcome.Failed failed) {
-                throw pixeron.PixeronException.of("%s", failed.message());
+                throw PixeronException.of("%s", failed.message());
             }
             return outcome.required();
         }
@@ -66,6 +67,25 @@ sealed interface Choice {
         @Override
         public String title(Project project) {
             return title;
+        }
+    }
+
+    /**
+     * Another image of the project.
+     *
+     * @param name its name on the shelf
+     */
+    record OfShelf(String name) implements Choice {
+
+        @Override
+        public Result result(Project project, Progress progress) {
+            return project.images().stream().filter(image -> image.name().equals(name)).findFirst().orElseThrow(() ->
+                    PixeronException.of("There is no other image %s any more.", name)).result();
+        }
+
+        @Override
+        public String title(Project project) {
+            return name;
         }
     }
 

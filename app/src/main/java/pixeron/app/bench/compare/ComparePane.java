@@ -23,6 +23,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.project.Project;
+import pixeron.step.catalog.StepLine;
 import pixeron.step.histogram.Equalize;
 import pixeron.step.point.Stretch;
 
@@ -32,6 +33,10 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     private static final int MOST = 4;
     private static final String THREE_WAYS = "A stretch moves levels along a straight line and keeps their order and spacing; "
             + "equalization moves them by how many pixels they have, from 0 or from the first level that is present.";
+
+    private static final int[] RANKS = {1, 2, 4, 8};
+    private static final String PATTERNS = "The image as a sum of its strongest patterns, each a column times a row: what repeats itself needs few of them, "
+            + "dust and noise need many.";
 
     private final Bench bench;
     private final Background background = new Background();
@@ -76,9 +81,11 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         answer.setOnAction(event -> openImage.accept(this::addAnswer));
         Button ways = button("Stretch and equalize", "Stretch and both equalizations of what comes into the selected step");
         ways.setOnAction(event -> showThreeWays());
+        Button ranks = button("Ranks", "What comes into the selected step with its 1, 2, 4 and 8 strongest patterns alone, beside itself");
+        ranks.setOnAction(event -> showRanks());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(more, fewer, difference, gap, ways, answer);
+        HBox head = new HBox(more, fewer, difference, gap, ways, ranks, answer);
         head.getStyleClass().add("compare-head");
         sentence.getStyleClass().add("sheet-hint");
         sentence.setWrapText(true);
@@ -111,6 +118,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
                 all.add(new Choice.OfStep(branch, position));
             }
         }
+        project.images().forEach(image -> all.add(new Choice.OfShelf(image.name())));
         all.addAll(answers);
         return all;
     }
@@ -129,7 +137,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
             results = List.of();
         }
         // What is no longer there, such as a deleted step, gives its place up.
-        results = new ArrayList<>(results.stream().filter(result -> !(result instanceof Choice.OfStep)
+        results = new ArrayList<>(results.stream().filter(result -> !(result instanceof Choice.OfStep || result instanceof Choice.OfShelf)
                 || offered.contains(result)).toList());
         for (int n = 0; results.size() < Math.min(2, offered.size()) || results.isEmpty(); n++) {
             results.add(offered.get(Math.min(n, offered.size() - 1)));
@@ -164,7 +172,25 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         results = new ArrayList<>(List.of(before, new Choice.Tried(Stretch.plain(), "Stretch", before),
                 new Choice.Tried(Equalize.share(), "Equalize, share", before),
                 new Choice.Tried(Equalize.fromFirst(), "Equalize, from the first", before)));
-        sentence.setText(THREE_WAYS);
+        explain(THREE_WAYS);
+    }
+
+    private void showRanks() {
+        Choice.OfStep before = new Choice.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
+        List<Choice> all = new ArrayList<>(List.of(before));
+        int most = bench.shown().seenBefore().map(seen -> Math.min(seen.frame().rows(), seen.frame().columns())).orElse(0);
+        for (int k : RANKS) {
+            if (k <= most) {
+                all.add(new Choice.Tried(StepLine.parse("rank-keep keep=" + k), "rank " + k, before));
+            }
+        }
+        results = all;
+        explain(PATTERNS);
+    }
+
+    /** Shows the chosen results with a sentence above them. */
+    private void explain(String text) {
+        sentence.setText(text);
         sentence.setManaged(true);
         sentence.setVisible(true);
         request();

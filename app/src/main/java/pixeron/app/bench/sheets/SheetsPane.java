@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Node;
@@ -23,37 +24,46 @@ import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.walk.WalkSheets;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Pointed;
-import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Target;
 import pixeron.app.sheet.CellEditing;
 import pixeron.app.sheet.Overview;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.SheetFrame;
+import pixeron.app.sheet.paint.GripPainter;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
-import pixeron.byhand.Check;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.make.Drawing;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
-import pixeron.step.Step;
+import pixeron.step.Grip;
 import pixeron.step.key.ChannelsParameter;
 
 /** Before, After and By hand side by side, with one zoom, one scroll and one picked pixel. */
 public final class SheetsPane extends HBox {
 
-    /** The three sheets. */
+    /** The sheets from left to right; the second image of a step has one as well. */
     public enum Kind {
-        BEFORE("Before", "before"), AFTER("After", "after"), BY_HAND("By hand", "by-hand");
+        BEFORE("Before", "before", 1, Grip.On.BEFORE), OTHER("Other image", "before", 4, Grip.On.OTHER), AFTER("After", "after", 2, Grip.On.AFTER),
+        BY_HAND("By hand", "by-hand", 3, null);
 
         private final String title;
         private final String role;
+        private final int key;
+        private final Grip.On grips;
 
-        Kind(String title, String role) {
+        Kind(String title, String role, int key, Grip.On grips) {
             this.title = title;
             this.role = role;
+            this.key = key;
+            this.grips = grips;
+        }
+
+        /** @return the digit that shows or hides it */
+        public int key() {
+            return key;
         }
 
         /** @return its name */
@@ -73,6 +83,8 @@ public final class SheetsPane extends HBox {
     private final List<SheetFrame> channels = new ArrayList<>();
     private final SheetKeys keys;
     private final SheetDrags drags;
+    private final SheetGrips grips;
+    private final Captions captions;
     private final Overview overview;
     private final ToggleButton marks = new ToggleButton("Marks");
     private final Button openTable = new Button("Open…");
@@ -88,11 +100,16 @@ public final class SheetsPane extends HBox {
         keys = new SheetKeys(bench);
         ToolBar tools = new ToolBar(bench);
         drags = new SheetDrags(bench, tools::level, say);
+        grips = new SheetGrips(bench, say);
+        tolerance = new ToleranceField(bench);
         overview = new Overview(viewport, theme);
         getStyleClass().add("sheets");
         for (Kind kind : Kind.values()) {
             SheetFrame frame = frame(kind.title, kind.role, () -> kind == Kind.BEFORE);
             frames.put(kind, frame);
+            if (kind.grips != null) {
+                frame.sheet().setHoldFor((place, reach) -> grips.at(kind.grips, place, reach));
+            }
             visible.put(kind, new SimpleBooleanProperty(true));
             visible.get(kind).subscribe(isVisible -> showFrames());
         }
@@ -104,15 +121,20 @@ public final class SheetsPane extends HBox {
                 bench.pickedBeforeProperty()::get,
                 pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
                 () -> (pixel, text) -> writeSample(pixel, text, say), next -> goOn(next, bench.shown().gridBefore(), bench::pickBefore));
-        tolerance = new ToleranceField(bench);
         addHandTools();
+        Sheet other = frames.get(Kind.OTHER).sheet();
+        other.setOnPick(bench::pickOther);
+        other.setOnHover(pixel -> bench.looking().hoverProperty().set(null));
         aside = new AsideSheet(bench, this::render);
+        captions = new Captions(bench, painters, aside);
         frames.get(Kind.AFTER).tools().getChildren().addAll(new ToLevels(bench), aside.button());
         new WalkSheets(bench, theme, frames.get(Kind.BEFORE).sheet(), frames.get(Kind.AFTER).sheet(),
                 frames.get(Kind.BY_HAND).sheet());
         bench.walking().mistakeProperty().subscribe(found -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
         bench.shownProperty().subscribe(shown -> render());
+        bench.projectProperty().subscribe(project -> showGrips());
+        grips.draggedProperty().subscribe(name -> showGrips());
         bench.looking().colourViewProperty().subscribe(view -> render());
         bench.looking().displayProperty().subscribe(display -> render());
         bench.pickedProperty().subscribe(pixel -> showPicked());
@@ -189,7 +211,8 @@ public final class SheetsPane extends HBox {
     /** Shows or hides a sheet; the last one stays. */
     public void toggle(Kind kind) {
         BooleanProperty property = visible.get(kind);
-        boolean isLast = property.get() && visible.values().stream().filter(BooleanProperty::get).count() == 1;
+        boolean isLast = property.get() && kind != Kind.OTHER && visible.entrySet().stream().filter(shown -> shown.getKey() != Kind.OTHER
+                && shown.getValue().get()).count() == 1;
         property.set(!property.get() || isLast);
     }
 
@@ -222,7 +245,12 @@ public final class SheetsPane extends HBox {
             makeChannels();
         }
         Kind beside = bench.shown() != null && bench.shown().position() < 0 ? Kind.BEFORE : Kind.AFTER;
-        frames.forEach((kind, frame) -> show(frame, apart.isPresent() ? kind == beside : visible.get(kind).get()));
+        boolean hasOther = bench.shown() != null && bench.shown().other().isPresent();
+        frames.forEach((kind, frame) -> show(frame, apart.isPresent() ? kind == beside : visible.get(kind).get() && (kind != Kind.OTHER || hasOther)));
+        // Beside a second image in large type there is no room for it.
+        boolean isTight = hasOther && visible.get(Kind.OTHER).get() && theme.isLarge();
+        tolerance.setVisible(!isTight);
+        tolerance.setManaged(!isTight);
         for (int n = 0; n < channels.size(); n++) {
             int place = n;
             show(channels.get(n), apart.filter(found -> place < found.names().size()).isPresent());
@@ -243,13 +271,17 @@ public final class SheetsPane extends HBox {
             overview.setPainter(null);
             return;
         }
-        viewport.setImageSize(Math.max(shown.grid().rows(), shown.gridBefore().rows()),
-                Math.max(shown.grid().columns(), shown.gridBefore().columns()));
+        List<Frame> sizes = Stream.concat(Stream.of(shown.grid(), shown.gridBefore()), shown.other().stream().map(other -> other.seen().frame())).toList();
+        viewport.setImageSize(sizes.stream().mapToInt(Frame::rows).max().orElseThrow(), sizes.stream().mapToInt(Frame::columns).max().orElseThrow());
         frames.get(Kind.BEFORE).sheet().setFrame(shown.gridBefore());
         frames.get(Kind.AFTER).sheet().setFrame(shown.grid());
         frames.get(Kind.BY_HAND).sheet().setFrame(shown.grid());
         painters.show(frames.get(Kind.BEFORE), shown.seenBefore(), false, Optional.empty());
         painters.show(frames.get(Kind.AFTER), shown.seenAfter(), true, mistake().or(aside::sheet));
+        shown.other().ifPresent(other -> {
+            frames.get(Kind.OTHER).sheet().setFrame(other.seen().frame());
+            painters.show(frames.get(Kind.OTHER), Optional.of(other.seen()), false, Optional.empty());
+        });
         painters.apart().ifPresent(apart -> {
             for (int n = 0; n < apart.names().size(); n++) {
                 SheetFrame frame = channels.get(n);
@@ -263,54 +295,18 @@ public final class SheetsPane extends HBox {
         overview.setPainter(painters.overview());
         openTable.setDisable(!isStep);
         tolerance.setDisable(!isStep);
-        describe(shown);
+        captions.show(shown, frames, areMarksShown());
         showPicked();
+        showGrips();
     }
 
     private boolean areMarksShown() {
         return marks.isSelected() && !bench.looking().isAlone();
     }
 
-    /** What stands in the place of After while the mistake of writing in place is shown. */
+    /** What stands in the place of After while the mistake of the loops is shown. */
     private Optional<Shown.Described> mistake() {
         return Optional.ofNullable(bench.walking().mistakeProperty().get());
-    }
-
-    private void describe(Shown shown) {
-        int position = shown.position();
-        SheetFrame before = frames.get(Kind.BEFORE);
-        SheetFrame after = frames.get(Kind.AFTER);
-        SheetFrame hand = frames.get(Kind.BY_HAND);
-        before.setCaption(painters.apart().isPresent() ? "" : (position <= 0 ? "image" : caption(shown, position - 1)) + channel(shown.seenBefore()));
-        after.setCaption(position < 0 ? "" : mistake().isPresent() ? "▲ in place" : aside.sheet().isPresent() ? ""
-                : caption(shown, position) + channel(shown.seenAfter()));
-        before.setHint(shown.before().isPresent() ? ""
-                : "Nothing comes in: a step before this one cannot be applied.");
-        after.setHint(shown.after().isPresent() ? "" : position < 0
-                ? "Add or select a step: its result stands here, number beside number."
-                        : "No result. The reason stands at the left, with the step.");
-        boolean isStep = shown.operation().isPresent();
-        boolean isWhole = bench.hand().isWhole();
-        Check check = bench.hand().check();
-        int answers = isWhole ? shown.answers() * shown.seenAfter().orElseThrow().faces().size() : shown.answers();
-        hand.setCaption(isWhole ? "" : channel(shown.seenAfter()).replace(", ", ""));
-        hand.setHint(isStep ? "" : position < 0 ? "Select a step: your own values for its result go here."
-                : shown.after().isPresent() ? "The step is off; switch it on to write its values by hand." : " ");
-        hand.setSubtitle(!isStep ? " " : check.filled() == 0 ? isWhole ? "type three numbers, or 0xRRGGBB" : "type, paste a table, or open a file"
-                : areMarksShown() ? Words.counts(check, answers) : check.filled() + " filled, marks are hidden");
-    }
-
-    /** The channel that is looked at, where one is. */
-    private String channel(Optional<Seen> seen) {
-        return seen.filter(found -> found.hasColour() && !bench.looking().isWhole()).map(found -> ", " + found.name(bench.shown().channel())).orElse("");
-    }
-
-    private static String caption(Shown shown, int position) {
-        if (position < 0) {
-            return "image";
-        }
-        Step step = shown.steps().get(position).link().step();
-        return position + 1 + " · " + step.type().title();
     }
 
     private void showPicked() {
@@ -318,8 +314,18 @@ public final class SheetsPane extends HBox {
         Pixel before = bench.pickedBeforeProperty().get();
         viewport.reveal(after == null ? before : after);
         frames.forEach((kind, frame) -> frame.sheet().setPicked(kind == Kind.BEFORE ? before : after));
+        frames.get(Kind.OTHER).sheet().setPicked(after == null || bench.shown() == null ? null : bench.shown().placeInOther(after).orElse(null));
         boolean isAfter = bench.shown() != null && painters.apart().filter(SheetPainters.Apart::isAfter).isPresent();
         channels.forEach(frame -> frame.sheet().setPicked(isAfter ? after : before));
+    }
+
+    /** As the step now is: while something is dragged, its place is seen before what comes of it. */
+    private void showGrips() {
+        int first = bench.looking().display().first();
+        frames.forEach((kind, frame) -> {
+            List<Grip> there = kind.grips == null ? List.of() : grips.on(kind.grips);
+            frame.sheet().setGrips(there.isEmpty() ? null : new GripPainter(there, grips.draggedProperty().get(), first, theme));
+        });
     }
 
     /** A result may be smaller than what it is made of; beyond it there is nothing to answer. */

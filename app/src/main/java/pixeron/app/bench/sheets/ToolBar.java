@@ -53,11 +53,13 @@ final class ToolBar extends HBox {
         });
         bench.looking().toolProperty().subscribe(this::show);
         bench.positionProperty().subscribe(position -> show(bench.looking().toolProperty().get()));
+        bench.shownProperty().subscribe(shown -> show(bench.looking().toolProperty().get()));
         bench.projectProperty().subscribe(project -> show(bench.looking().toolProperty().get()));
     }
 
     private void show(Tool chosen) {
-        boolean isDrawable = bench.isDrawable();
+        // Beside a second image there is no room for more; on the image itself they are all there.
+        boolean isDrawable = bench.isDrawable() && (bench.shown() == null || bench.shown().other().isEmpty());
         if (chosen.isDrawing() && !isDrawable) {
             bench.looking().toolProperty().set(Tool.MOVE);
             return;

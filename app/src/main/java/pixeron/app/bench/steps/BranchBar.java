@@ -59,6 +59,7 @@ public final class BranchBar extends HBox {
         delete.getStyleClass().add("quiet");
         delete.setTooltip(new Tooltip("Delete this branch with its steps and values by hand; undo brings it back"));
         delete.setAccessibleText("Delete this branch");
+        delete.setMinWidth(USE_PREF_SIZE);
         delete.setOnAction(event -> bench.edit(Project::withoutBranch));
         getChildren().addAll(gap, delete);
     }

@@ -1,5 +1,7 @@
 package pixeron.app.bench.steps;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +19,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.kernel.WeightsGrid;
+import pixeron.image.Result;
 import pixeron.step.Reference;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChannelsParameter;
@@ -33,6 +36,8 @@ import pixeron.step.key.ReferenceParameter;
  */
 public final class ParameterField<T> extends VBox {
 
+    private static final int PICTURE = 28;
+    private static final int LONGEST_BESIDE = 13;
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
     private final Parameter<T> parameter;
@@ -40,7 +45,7 @@ public final class ParameterField<T> extends VBox {
     private final Label problem = new Label();
     private final Region control;
     /** What a reference can name. */
-    private Map<String, String> offered = Map.of();
+    private Map<String, Offered> offered = Map.of();
     /** True while a value is shown that the person did not give; also while the field is being made. */
     private boolean isShowing = true;
 
@@ -63,8 +68,14 @@ public final class ParameterField<T> extends VBox {
         HBox.setHgrow(control, Priority.ALWAYS);
         problem.getStyleClass().add("parameter-problem");
         problem.setWrapText(true);
-        getChildren().add(control instanceof WeightsGrid ? new VBox(name, control) : new HBox(name, control));
+        getChildren().add(control instanceof WeightsGrid || isWide() ? new VBox(name, control) : new HBox(name, control));
         isShowing = false;
+    }
+
+    /** Beside a long name, or in half of the width, words would be cut. */
+    private boolean isWide() {
+        return parameter.title().length() > LONGEST_BESIDE || parameter instanceof ChoiceParameter choice && choice.choices().stream().anyMatch(found ->
+                found.word().length() > LONGEST_BESIDE);
     }
 
     /** @return the key */
@@ -116,18 +127,32 @@ public final class ParameterField<T> extends VBox {
         @Override
         protected void updateItem(String name, boolean isEmpty) {
             super.updateItem(name, isEmpty);
-            setText(isEmpty || name == null ? null : name + "   " + offered.getOrDefault(name, ""));
+            Offered found = isEmpty || name == null ? null : offered.get(name);
+            setText(isEmpty || name == null ? null : found == null ? name : name + "   " + found.words());
+            setGraphic(found == null ? null : found.picture().map(image -> new Thumbnail(image, PICTURE)).orElse(null));
         }
+    }
+
+    /**
+     * A result that can be named.
+     *
+     * @param words what it is
+     * @param picture the result itself; empty where there is none to be shown
+     */
+    record Offered(String words, Optional<Result> picture) {
     }
 
     /** @param results that can be named, each with what it is */
     @SuppressWarnings("unchecked") // a field of references has a box of names
-    void offerReferences(Map<String, String> results) {
-        if (!results.equals(offered)) {
+    void offerReferences(Map<String, Offered> results) {
+        // Where only a picture has come, the list is drawn anew when it is opened.
+        boolean hasOtherNames = !results.keySet().equals(offered.keySet());
+        offered = Collections.unmodifiableMap(new LinkedHashMap<>(results));
+        if (hasOtherNames) {
             isShowing = true;
-            offered = Map.copyOf(results);
             ComboBox<String> box = (ComboBox<String>) control;
-            String text = box.getEditor().getText();
+            // Not what its editor shows, which has it only when the box is on the screen.
+            String text = box.getValue();
             box.getItems().setAll(results.keySet());
             box.setValue(text);
             isShowing = false;

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -14,12 +15,18 @@ import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.kernel.KernelTools;
 import pixeron.app.bench.parts.Copy;
+import pixeron.app.bench.parts.Grips;
 import pixeron.app.folder.OwnKernels;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.chain.Outcome;
+import pixeron.image.Result;
+import pixeron.project.Mending;
 import pixeron.project.Project;
+import pixeron.step.Inputs;
+import pixeron.step.Mend;
+import pixeron.step.Progress;
 import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.StepType;
@@ -35,7 +42,9 @@ public final class ParameterPane extends VBox {
     private final Label title = new Label();
     private final Label sentence = new Label();
     private final Label failure = new Label();
+    private final VBox mends = new VBox();
     private final Label note = new Label();
+    private final Label places = new Label();
     private final List<ParameterField<?>> fields = new ArrayList<>();
     private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
     private final Button copy = new Button("Copy step line");
@@ -64,12 +73,16 @@ public final class ParameterPane extends VBox {
         failure.setWrapText(true);
         note.getStyleClass().add("step-note");
         note.setWrapText(true);
+        places.getStyleClass().add("step-places");
+        places.setWrapText(true);
+        mends.getStyleClass().add("mends");
         copy.getStyleClass().add("quiet");
         copy.setTooltip(new Tooltip("Copies the step as one line of text, as the command line and the project file have it"));
         copy.setOnAction(event -> copyLine());
         bench.projectProperty().subscribe(project -> show());
         bench.positionProperty().subscribe(position -> show());
         bench.shownProperty().subscribe(this::showFailure);
+        bench.looking().displayProperty().subscribe(display -> showPlaces());
     }
 
     private void show() {
@@ -96,6 +109,7 @@ public final class ParameterPane extends VBox {
         if (link.step().type() instanceof Kernel) {
             kernel.show(link.step());
         }
+        showPlaces();
         boolean isReady = link.step().type().spelledOut(link.step()).isPresent();
         spellOut.setVisible(isReady);
         spellOut.setManaged(isReady);
@@ -116,7 +130,7 @@ public final class ParameterPane extends VBox {
         if (step.type() instanceof Kernel) {
             getChildren().add(3, kernel);
         }
-        getChildren().addAll(spellOut, new HBox(copy));
+        getChildren().addAll(places, spellOut, new HBox(copy));
     }
 
     /** Which channels are worked on stands behind the step's own keys, before what is rarely touched. */
@@ -150,18 +164,29 @@ public final class ParameterPane extends VBox {
     private void offerReferences(Project project) {
         for (ParameterField<?> field : fields) {
             if (field.parameter() instanceof ReferenceParameter reference) {
-                Map<String, String> results = new LinkedHashMap<>();
-                if (reference.takesSelf()) {
-                    results.put(Reference.SELF, "what stands before this step");
-                }
-                results.put(Reference.toStep(0), "the image");
-                for (int n = 0; n < bench.position(); n++) {
-                    results.put(Reference.toStep(n + 1), project.chain().stage(n).link().step().type().title());
-                }
-                project.images().forEach(image -> results.put(image.name(), image.origin().file()));
-                field.offerReferences(results);
+                field.offerReferences(offered(project, reference));
             }
         }
+    }
+
+    private Map<String, ParameterField.Offered> offered(Project project, ReferenceParameter reference) {
+        Map<String, ParameterField.Offered> results = new LinkedHashMap<>();
+        if (reference.takesSelf()) {
+            results.put(Reference.SELF, new ParameterField.Offered("what stands before this step", result(project, bench.position() - 1)));
+        }
+        results.put(Reference.toStep(0), new ParameterField.Offered("the image", Optional.of(project.chain().input())));
+        for (int n = 0; n < bench.position(); n++) {
+            results.put(Reference.toStep(n + 1), new ParameterField.Offered(project.chain().stage(n).link().step().type().title(), result(project, n)));
+        }
+        project.images().forEach(image -> results.put(image.name(), new ParameterField.Offered(image.origin().file(), Optional.of(image.result()))));
+        return results;
+    }
+
+    /** Only what is calculated already: a list is no reason to wait. */
+    private Optional<Result> result(Project project, int position) {
+        Shown shown = bench.shown();
+        return position < 0 ? Optional.of(project.chain().input()) : shown == null || position >= shown.steps().size() ? Optional.empty()
+                : shown.steps().get(position).after() instanceof Outcome.Done done ? Optional.of(done.result()) : Optional.empty();
     }
 
     /** Only an image with colour has channels to choose from. */
@@ -174,8 +199,11 @@ public final class ParameterPane extends VBox {
 
     /** A step that is right in itself but cannot be applied to its input says so here, where it can be mended. */
     private void showFailure(Shown shown) {
-        getChildren().removeAll(failure, note);
+        getChildren().removeAll(failure, mends, note);
         offerChannels();
+        if (shown != null && bench.position() >= 0) {
+            offerReferences(bench.project());
+        }
         if (shown != null && !shown.notes().isEmpty() && bench.position() == shown.position()) {
             note.setText(String.join("\n", shown.notes()));
             getChildren().add(Math.min(2, getChildren().size()), note);
@@ -184,7 +212,51 @@ public final class ParameterPane extends VBox {
         if (failed.isPresent() && failed.get().position() == bench.position()) {
             failure.setText("▲ " + failed.get().message());
             getChildren().add(Math.min(2, getChildren().size()), failure);
+            showMends(shown);
         }
+        showPlaces();
+    }
+
+    /** First pixel, size and last pixel of what is dragged on the sheets, beside the keys that say two of the three. */
+    private void showPlaces() {
+        int first = bench.looking().display().first();
+        places.setText(Grips.of(bench).stream().map(grip -> grip.name() + " " + grip.words(first).replace(' ', '\u00A0')).collect(Collectors.joining("\n")));
+        places.setVisible(!places.getText().isEmpty());
+        places.setManaged(places.isVisible());
+    }
+
+    /** What would bring two images of unequal size together, one click each. */
+    private void showMends(Shown shown) {
+        mends.getChildren().clear();
+        Step step = bench.project().chain().stage(bench.position()).link().step();
+        try {
+            shown.inputs().ifPresent(inputs -> step.type().mends(step, inputs).forEach(mend -> mends.getChildren().add(button(mend, inputs))));
+        } catch (PixeronException noOtherImage) {
+            return;
+        }
+        if (!mends.getChildren().isEmpty()) {
+            getChildren().add(getChildren().indexOf(failure) + 1, mends);
+        }
+    }
+
+    private Button button(Mend mend, Inputs inputs) {
+        Button button = new Button(mend.words());
+        button.setWrapText(true);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setTooltip(new Tooltip(mend.line()));
+        int position = bench.position();
+        String reference = bench.project().chain().stage(position).link().step().references().get(0);
+        button.setOnAction(event -> {
+            if (mend.isOfOther()) {
+                // The other image may be large, and is worked out before it is on the shelf.
+                bench.editSlowly(null, project -> Mending.mended(project, position, reference, inputs, mend, Progress.NONE));
+            } else {
+                bench.edit(project -> Mending.mended(project, position, reference, inputs, mend, Progress.NONE));
+                // The step stands one further down.
+                bench.select(position + 1);
+            }
+        });
+        return button;
     }
 
     /** Puts the cursor into the first field. */

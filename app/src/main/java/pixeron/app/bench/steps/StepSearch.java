@@ -1,5 +1,6 @@
 package pixeron.app.bench.steps;
 
+import java.util.List;
 import javafx.application.Platform;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Button;
@@ -15,12 +16,17 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
+import pixeron.app.model.Selection;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
+import pixeron.project.OtherImage;
+import pixeron.step.Reference;
+import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.step.catalog.Catalog;
 import pixeron.step.colour.ColourType;
 import pixeron.step.colour.Compose;
+import pixeron.step.key.ReferenceParameter;
 
 /**
  * The button that adds a step. It opens in place into a field that finds steps by a few letters and says what each
@@ -125,9 +131,20 @@ public final class StepSearch extends StackPane {
         StepType type = list.getSelectionModel().getSelectedItem();
         if (type != null) {
             close();
-            bench.addStep(type.starter(maximumLevel()));
+            bench.addStep(starter(type));
             fireEvent(new StepAdded());
         }
+    }
+
+    /** What is marked is what a step that takes a rectangle begins with; another image is the one that came last. */
+    private Step starter(StepType type) {
+        Step step = bench.looking().selectionProperty().get() instanceof Selection.Rectangle marked ? type.starter(maximumLevel(), marked.area())
+                : type.starter(maximumLevel());
+        List<OtherImage> images = bench.project().images();
+        for (ReferenceParameter key : type.references()) {
+            step = key == Reference.WITH && key.isRequired() && !images.isEmpty() ? step.with(key, images.get(images.size() - 1).name()) : step;
+        }
+        return step;
     }
 
     /** A found step: its name, its formula and what it does. */

@@ -275,7 +275,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
             lines.add(String.join("\t", IntStream.range(0, getColumns().size()).mapToObj(n -> {
                 String id = getColumns().get(n).getId();
                 return id.endsWith("*") ? written(row, id.substring(0, id.length() - 1))
-                        : row < table.rows().size() && !isCovered(row) ? Decimals.table(table.value(row, id).orElseThrow())
+                        : row < table.rows().size() && !isCovered(row) ? table.value(row, id).map(Decimals::table).orElse("")
                         : text(row, id);
             }).toList()));
         }

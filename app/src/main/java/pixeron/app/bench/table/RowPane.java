@@ -104,7 +104,7 @@ final class RowPane extends VBox {
         }
         List<Line> lines = table.explain(row, column);
         return !lines.isEmpty() ? lines : List.of(Line.of(column, Run.plain(column + " = "
-                + TableWords.value(table.value(row, column).orElseThrow()))),
+                + table.value(row, column).map(TableWords::value).orElse("blank"))),
                 Line.of("", Run.note(table.isFillable(column) ? "   from the image" : "")));
     }
 

@@ -25,7 +25,7 @@ public final class TableWords {
 
     /** @return a value as it fits into a column */
     static String value(Value value) {
-        return Decimals.isShownAsFraction(value) ? Decimals.approximate(value) : Decimals.working(value);
+        return !value.isExact() ? Decimals.significant(value) : Decimals.isShownAsFraction(value) ? Decimals.approximate(value) : Decimals.working(value);
     }
 
     static String row(Table table, int row) {

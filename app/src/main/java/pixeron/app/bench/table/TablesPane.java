@@ -53,7 +53,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     /** Columns that a person fills first; the others are a choice away. */
     private static final Set<String> FILLED_FIRST = Set.of("n", "running", "s", "between", "next",
             "low", "high", "scale", "t");
-    private static final Set<String> HIDDEN_FIRST = Set.of("share", "n1", "total", "variance0", "variance1");
+    private static final Set<String> HIDDEN_FIRST = Set.of("levels share", "otsu n1", "otsu total", "otsu variance0", "otsu variance1");
     private static final int MOST_ROWS_WITH_ABSENT = 64;
 
     private final Bench bench;
@@ -67,6 +67,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     private final HandTableView view;
     private final RowPane row;
     private final VariancePlot plot;
+    private final SharePlot shares;
     /** Which columns are shown, by the name of the table. */
     private final Map<String, Set<String>> visible = new HashMap<>();
     private final RowWalk walk = new RowWalk(this::walked);
@@ -90,7 +91,9 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         empty.setWrapText(true);
         counts.getStyleClass().addAll("sheet-subtitle", "table-counts");
         plot = new VariancePlot(theme);
-        VBox card = new VBox(head(openFile), view, plot, counts, empty);
+        shares = new SharePlot(theme, step -> bench.edit("taken row of " + bench.position(), project -> project.withChain(chain -> chain.replaced(bench.position(), step))),
+                bench::endMerge);
+        VBox card = new VBox(head(openFile), view, plot, shares, counts, empty);
         card.getStyleClass().addAll("sheet", "table-card");
         HBox.setHgrow(card, Priority.ALWAYS);
         getChildren().addAll(card, row);
@@ -183,17 +186,13 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
                 : "This step has no table here: it is off, or what comes in is an open image, which has values, not levels.");
         empty.setManaged(!isThere);
         columns.setDisable(!isThere);
-        if (isThere && table.kind().plotted().isPresent() && walk.seen() >= table.rows().size()) {
-            plot.show(table, shown.shown().before().flatMap(before -> before.histogram()));
-        } else {
-            plot.hide();
-        }
+        showPlot(isThere && walk.seen() >= table.rows().size() ? table : null);
         if (!isThere) {
             counts.setText("");
             row.clear();
             return;
         }
-        boolean hasLevels = table.columns().contains("k");
+        boolean hasLevels = hasLevels(table);
         absent.setVisible(hasLevels && table.rows().size() > MOST_ROWS_WITH_ABSENT);
         absent.setManaged(absent.isVisible());
         Set<String> ids = visible.computeIfAbsent(table.name(), name -> atFirst(table));
@@ -250,7 +249,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         Set<String> ids = new LinkedHashSet<>();
         for (String column : table.columns()) {
             boolean isWritten = shown.hand(table).cells().keySet().stream().anyMatch(p -> p.column().equals(column));
-            if (!HIDDEN_FIRST.contains(column) || isWritten) {
+            if (!HIDDEN_FIRST.contains(table.name() + " " + column) || isWritten) {
                 ids.add(column);
             }
             if (table.isFillable(column) && (FILLED_FIRST.contains(column) || isWritten)) {
@@ -368,7 +367,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     private void light(Table table, int at) {
         String key = table.columns().get(0);
         Value value = table.rows().get(at).get(0);
-        if (table.isKeyed() && (key.equals("k") || key.equals("t")) && value instanceof Rational level) {
+        if (table.isKeyed() && (hasLevels(table) || key.equals("t")) && value instanceof Rational level) {
             int number = Integer.parseInt(Decimals.exact(level));
             bench.light(Optional.of(new Search.Levels(false, key.equals("k") ? number : 0, number)));
         }
@@ -377,5 +376,25 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     @Override
     public Node first() {
         return view;
+    }
+
+    /** While rows are covered, a plot would tell them. */
+    private void showPlot(Table table) {
+        Optional<String> plotted = Optional.ofNullable(table).flatMap(found -> found.kind().plotted());
+        if (plotted.filter("sigma"::equals).isPresent()) {
+            shares.show(table, shown.shown().operation().flatMap(operation -> operation.choice(table)));
+        } else {
+            shares.hide();
+        }
+        if (plotted.filter("between"::equals).isPresent()) {
+            plot.show(table, shown.shown().before().flatMap(before -> before.histogram()));
+        } else {
+            plot.hide();
+        }
+    }
+
+    /** Whether each row is a level with its count. */
+    private static boolean hasLevels(Table table) {
+        return table.columns().containsAll(List.of("k", "n"));
     }
 }

@@ -1,5 +1,6 @@
 package pixeron.app.bench.walk;
 
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -17,6 +18,7 @@ import pixeron.app.bench.parts.Titles;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Speed;
 import pixeron.app.model.Walking;
+import pixeron.walk.Mistake;
 import pixeron.walk.ScanOrder;
 import pixeron.walk.Score;
 import pixeron.walk.Walk;
@@ -43,7 +45,7 @@ public final class WalkBar extends VBox {
     private final ComboBox<Order> order = new ComboBox<>();
     private final ComboBox<Speed> speed = new ComboBox<>();
     private final ToggleButton guess = new ToggleButton("Guess first");
-    private final ToggleButton inPlace = new ToggleButton("In place");
+    private final ToggleButton mistake = new ToggleButton();
     private boolean isShowing;
 
     public WalkBar(Bench bench) {
@@ -74,7 +76,7 @@ public final class WalkBar extends VBox {
                 button(Feather.CHEVRON_RIGHT, "One pixel forward (Alt+→)", walking::forward),
                 button(Feather.CHEVRONS_DOWN, "To the next row or column (Alt+↓)", walking::nextLine),
                 button(Feather.SKIP_FORWARD, "To the end", walking::toEnd),
-                order, slider, place, speed, guess, inPlace, button(Feather.X, "Leave the walk (F9)", walking::leave));
+                order, slider, place, speed, guess, mistake, button(Feather.X, "Leave the walk (F9)", walking::leave));
         line.getStyleClass().add("walk-line");
         getChildren().addAll(line, note);
         walking.walkProperty().subscribe(this::render);
@@ -104,10 +106,8 @@ public final class WalkBar extends VBox {
         speed.valueProperty().bindBidirectional(walking.speedProperty());
         guess.setTooltip(new Tooltip("Every value is covered until you have written yours by hand"));
         guess.selectedProperty().bindBidirectional(walking.guessingProperty());
-        inPlace.setTooltip(new Tooltip(
-                "Show the mistake of writing into the image that is being read"));
-        inPlace.selectedProperty().bindBidirectional(walking.inPlaceProperty());
-        for (ToggleButton toggle : new ToggleButton[] {guess, inPlace}) {
+        mistake.selectedProperty().bindBidirectional(walking.mistakenProperty());
+        for (ToggleButton toggle : new ToggleButton[] {guess, mistake}) {
             toggle.getStyleClass().add("quiet");
             toggle.setMinWidth(Region.USE_PREF_SIZE);
         }
@@ -146,9 +146,17 @@ public final class WalkBar extends VBox {
         place.setText("pixel " + (walk.place() + 1) + " of " + walk.visits().count());
         order.setValue(walk.visits().order().map(way -> way == ScanOrder.ROWS ? Order.ROWS : Order.COLUMNS)
                 .orElse(Order.PATH));
-        inPlace.setDisable(!walking.canOverwrite());
+        showMistake(walking.mistakeKind());
         isShowing = false;
         renderNote();
+    }
+
+    /** Where no mistake is known the button stays, so that those beside it keep their places. */
+    private void showMistake(Optional<Mistake.Kind> kind) {
+        Mistake.Kind named = kind.orElse(Mistake.Kind.IN_PLACE);
+        mistake.setText(named.title());
+        mistake.setTooltip(new Tooltip(named.sentence()));
+        mistake.setDisable(kind.isEmpty());
     }
 
     private void renderNote() {
@@ -156,9 +164,8 @@ public final class WalkBar extends VBox {
         Score score = walking.scoreProperty().get();
         if (walking.drawingPathProperty().get()) {
             text = "Drag over a sheet: the walk goes along your path, then visits the rest row by row.";
-        } else if (walking.inPlaceProperty().get()) {
-            text = "▲ A mistake, shown on purpose: the result is written into the image that is being read, so later "
-                    + "windows add up values that were already changed." + apart();
+        } else if (walking.mistakenProperty().get()) {
+            text = "▲ A mistake, shown on purpose: " + walking.mistakeKind().map(Mistake.Kind::consequence).orElse("") + apart();
         } else if (walking.guessingProperty().get()) {
             boolean isEnd = walking.isOn() && walking.walk().isAtEnd();
             text = isEnd ? "All pixels are done. Right at once: " + score.right() + " of " + score.guesses() + "."

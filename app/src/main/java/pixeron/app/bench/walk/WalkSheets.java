@@ -17,7 +17,9 @@ import pixeron.app.sheet.paint.Painter;
 import pixeron.app.sheet.paint.WindowPainter;
 import pixeron.app.theme.Theme;
 import pixeron.image.Pixel;
+import pixeron.step.Operation;
 import pixeron.step.Source;
+import pixeron.walk.Mistake;
 import pixeron.walk.PseudoCode;
 import pixeron.walk.Walk;
 
@@ -56,8 +58,8 @@ public final class WalkSheets {
         Walking walking = bench.walking();
         Shown shown = bench.shown();
         Walk walk = walking.walk();
-        Painter cover = walk == null || shown == null ? null : new CoverPainter(walk::isWritten, walk.current(),
-                walk.visits().rows(), walk.visits().columns(), theme);
+        Painter cover = walk == null || shown == null ? null : withHoles(new CoverPainter(walk::isWritten, walk.current(),
+                walk.visits().rows(), walk.visits().columns(), theme));
         after.setOver(cover != null || shown == null || !bench.looking().isAlone() ? cover
                 : new CoverPainter(pixel -> !bench.isCovered(pixel), bench.pickedProperty().get(), shown.grid().rows(),
                         shown.grid().columns(), theme));
@@ -65,17 +67,25 @@ public final class WalkSheets {
         before.setOver(shown == null ? null : window(shown, walking).orElse(null));
     }
 
+    /** Places that the mistake never writes to stay covered. */
+    private Painter withHoles(Painter cover) {
+        return bench.walking().made().filter(made -> made.kind() == Mistake.Kind.FORWARDS).<Painter>map(made -> new Both(CoverPainter.holes(
+                made::isWritten, made.frame().rows(), made.frame().columns(), theme), cover)).orElse(cover);
+    }
+
     private Optional<Painter> window(Shown shown, Walking walking) {
         Pixel picked = bench.pickedProperty().get();
+        // Who writes forwards reads each pixel alone.
+        boolean isForwards = walking.made().filter(made -> made.kind() == Mistake.Kind.FORWARDS).isPresent();
         List<Source> places = shown.operation()
-                .filter(operation -> operation.contains(picked) && !bench.goneProperty().get())
+                .filter(operation -> !isForwards && operation.contains(picked) && !bench.goneProperty().get())
                 .map(operation -> operation.sources(picked)).filter(WalkSheets::isMoreThanPicked).orElse(List.of());
         int taken = walking.isOn() && walking.moment() != Walk.ALL
                 ? walking.code().map((PseudoCode code) -> code.cells(walking.moment())).orElse(0) : places.size();
         Optional<Painter> window = places.isEmpty() ? Optional.empty()
-                : Optional.of(new WindowPainter(places, taken, theme));
+                : Optional.of(new WindowPainter(places, taken, shown.operation().filter(Operation::isMoving).isPresent(), theme));
         Shown.Described mistake = walking.mistakeProperty().get();
-        if (!walking.isOn() || mistake == null) {
+        if (!walking.isOn() || mistake == null || walking.made().filter(made -> made.kind() == Mistake.Kind.IN_PLACE).isEmpty()) {
             return window;
         }
         Walk walk = walking.walk();
@@ -110,7 +120,7 @@ public final class WalkSheets {
 
         @Override
         public String describe(Pixel pixel) {
-            return below.describe(pixel);
+            return above.describe(pixel).isEmpty() ? below.describe(pixel) : above.describe(pixel);
         }
     }
 }

@@ -197,7 +197,8 @@ public final class SlipsPane extends ScrollPane {
             text.getChildren().add(1, sure);
         }
         HBox.setHgrow(text, Priority.ALWAYS);
-        VBox ways = new VBox(way("Go to the first", slip.pixels().get(0)));
+        VBox ways = new VBox();
+        slip.pixels().stream().findFirst().ifPresent(pixel -> ways.getChildren().add(way("Go to the first", pixel)));
         // A slip in counts has no working of one pixel; the table is where it shows.
         if (slip.done().isEmpty() && bench.shown().isByTable()) {
             Button table = new Button("Open the table");
@@ -239,6 +240,9 @@ public final class SlipsPane extends ScrollPane {
     /** The right working beside the slipped one, of the picked pixel or of the first that the slip explains. */
     private Optional<HBox> workings(Shown shown, Explanation slip) {
         Pixel picked = bench.pickedProperty().get();
+        if (slip.pixels().isEmpty()) {
+            return Optional.empty();
+        }
         Pixel pixel = slip.pixels().contains(picked) ? picked : slip.pixels().get(0);
         try {
             return slip.done().flatMap(done -> bench.shown().operation().map(right -> {

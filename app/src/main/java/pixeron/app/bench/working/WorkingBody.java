@@ -5,7 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 
-/** Grids of a working with its lines beside them where there is room, else below. */
+/** Grids of a working with its lines beside them where there is room, else below; a picture of the place at the right. */
 final class WorkingBody extends Pane {
 
     private static final double GAP = 24;
@@ -14,12 +14,16 @@ final class WorkingBody extends Pane {
 
     private final CellGrids cells;
     private final Region lines;
+    private final Region picture;
 
-    WorkingBody(CellGrids cells, Region lines) {
+    /** @param picture stands at the right while it is visible */
+    WorkingBody(CellGrids cells, Region lines, Region picture) {
         this.cells = cells;
         this.lines = lines;
+        this.picture = picture;
         getStyleClass().add("working-body");
-        getChildren().addAll(cells, lines);
+        getChildren().addAll(cells, lines, picture);
+        picture.visibleProperty().subscribe(isVisible -> requestLayout());
     }
 
     /** @param areThere whether the working has grids */
@@ -42,19 +46,35 @@ final class WorkingBody extends Pane {
     }
 
     private double inner(double width) {
-        return Math.max(1, width - getInsets().getLeft() - getInsets().getRight());
+        return Math.max(1, whole(width) - (isPictureBeside(width) ? picture.prefWidth(-1) + GAP : 0));
+    }
+
+    private double whole(double width) {
+        return width - getInsets().getLeft() - getInsets().getRight();
+    }
+
+    private boolean isPictureBeside(double width) {
+        return picture.isVisible() && whole(width) - picture.prefWidth(-1) - GAP >= Math.max(NARROWEST, cells.isVisible() ? cells.widthOfOneRow() : 0);
+    }
+
+    /** @return the height of what stands at the left of the picture */
+    private double withPicture(double width, double height) {
+        return !picture.isVisible() ? height : isPictureBeside(width) ? Math.max(height, picture.prefHeight(-1)) : height + picture.prefHeight(-1);
     }
 
     @Override
     protected double computePrefHeight(double width) {
-        double inner = inner(width < 0 ? getWidth() : width);
-        double around = getInsets().getTop() + getInsets().getBottom();
+        double known = width < 0 ? getWidth() : width;
+        return getInsets().getTop() + getInsets().getBottom() + withPicture(known, height(inner(known)));
+    }
+
+    private double height(double inner) {
         if (!cells.isVisible()) {
-            return around + lines.prefHeight(inner);
+            return lines.prefHeight(inner);
         }
         double across = cellsWidth(inner);
         double high = cells.prefHeight(across);
-        return around + (isBeside(inner) ? Math.max(high, lines.prefHeight(inner - across - GAP))
+        return (isBeside(inner) ? Math.max(high, lines.prefHeight(inner - across - GAP))
                 : high + lines.prefHeight(inner));
     }
 
@@ -63,6 +83,10 @@ final class WorkingBody extends Pane {
         double inner = inner(getWidth());
         double left = getInsets().getLeft();
         double top = getInsets().getTop();
+        if (picture.isVisible()) {
+            boolean isBeside = isPictureBeside(getWidth());
+            picture.resizeRelocate(isBeside ? left + inner + GAP : left, isBeside ? top : top + height(inner), picture.prefWidth(-1), picture.prefHeight(-1));
+        }
         if (!cells.isVisible()) {
             place(lines, left, top, inner);
             return;

@@ -41,6 +41,7 @@ import pixeron.byhand.slip.search.Explanation;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.step.Explained;
+import pixeron.step.Operation;
 import pixeron.step.table.PixelTable;
 import pixeron.walk.PartialWorking;
 import pixeron.walk.Walk;
@@ -66,6 +67,7 @@ public final class WorkingPane extends BorderPane {
     private final Button copy = new Button();
     private final HBox callout = new HBox();
     private final NumbersByHand numbers;
+    private final PlacePicture place;
     private final WorkingBody body;
     private final ScrollPane scroll;
     private final BooleanProperty hasWorking = new SimpleBooleanProperty();
@@ -76,7 +78,8 @@ public final class WorkingPane extends BorderPane {
         this.theme = theme;
         this.numbers = new NumbersByHand(bench);
         this.cells = new CellGrids();
-        this.body = new WorkingBody(cells, lines);
+        this.place = new PlacePicture(theme);
+        this.body = new WorkingBody(cells, lines, place);
         this.scroll = new ScrollPane(body);
         getStyleClass().add("working-pane");
         scroll.setFitToWidth(true);
@@ -152,6 +155,7 @@ public final class WorkingPane extends BorderPane {
             bench.walking().explained().filter(explained -> explained.contains(picked) && !bench.goneProperty().get()).ifPresentOrElse(explained ->
                     show(explained, shown, picked), () -> showHint(shown));
         }
+        showPlace(shown);
         hasWorking.set(working != null);
         // Not while results are covered, nor while a walk is on, which has numbers enough.
         if (shown != null) {
@@ -159,6 +163,15 @@ public final class WorkingPane extends BorderPane {
         }
         callout.setVisible(!callout.getChildren().isEmpty());
         callout.setManaged(callout.isVisible());
+    }
+
+    /** Of the right result only: a mistake of the loop reads elsewhere. */
+    private void showPlace(Shown shown) {
+        Pixel picked = bench.pickedProperty().get();
+        Optional<Operation> operation = working == null || shown == null || bench.walking().mistakeProperty().get() != null ? Optional.empty()
+                : shown.operation().filter(found -> found.contains(picked));
+        place.show(operation.flatMap(found -> found.footprint(picked)), operation.map(found -> found.sources(picked)).orElse(List.of()),
+                operation.map(found -> found.before().frame()).orElse(null), bench.looking().display().first());
     }
 
     private void show(Explained explained, Shown shown, Pixel picked) {

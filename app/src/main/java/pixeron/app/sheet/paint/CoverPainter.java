@@ -26,9 +26,11 @@ public final class CoverPainter implements Painter {
     private static final int PERIOD = 8;
 
     private final Predicate<Pixel> isSeen;
+    /** The pixel that it is now; null where none is. */
     private final Pixel current;
     private final int rows;
     private final int columns;
+    private final String words;
     private final Theme theme;
 
     /**
@@ -38,11 +40,21 @@ public final class CoverPainter implements Painter {
      * @param columns of what is covered
      */
     public CoverPainter(Predicate<Pixel> isSeen, Pixel current, int rows, int columns, Theme theme) {
+        this(isSeen, current, rows, columns, "not written yet", theme);
+    }
+
+    private CoverPainter(Predicate<Pixel> isSeen, Pixel current, int rows, int columns, String words, Theme theme) {
+        this.words = words;
         this.isSeen = isSeen;
         this.current = current;
         this.rows = rows;
         this.columns = columns;
         this.theme = theme;
+    }
+
+    /** @return what lies over pixels that nothing is ever written to */
+    public static CoverPainter holes(Predicate<Pixel> isWritten, int rows, int columns, Theme theme) {
+        return new CoverPainter(isWritten, null, rows, columns, "a hole, nothing is written here", theme);
     }
 
     @Override
@@ -73,7 +85,7 @@ public final class CoverPainter implements Painter {
 
     private void paintCurrent(GraphicsContext graphics, Extent extent, Palette palette) {
         Font font = NumberFont.fitting(extent.cell(), 1, theme.scale());
-        if (!isSeen.test(current) && font != null) {
+        if (current != null && !isSeen.test(current) && font != null) {
             double x = Math.floor(extent.x(current.column()));
             double y = Math.floor(extent.y(current.row()));
             graphics.setFill(palette.panel());
@@ -105,6 +117,6 @@ public final class CoverPainter implements Painter {
 
     @Override
     public String describe(Pixel pixel) {
-        return isSeen.test(pixel) ? "" : "not written yet";
+        return isSeen.test(pixel) ? "" : words;
     }
 }

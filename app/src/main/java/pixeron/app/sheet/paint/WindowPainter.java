@@ -1,11 +1,14 @@
 package pixeron.app.sheet.paint;
 
 import java.util.List;
+import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.TextAlignment;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.image.Pixel;
+import pixeron.number.Decimals;
 import pixeron.step.Source;
 
 /**
@@ -17,16 +20,24 @@ public final class WindowPainter implements Painter {
     /** More cells than this are shown by their outline. */
     private static final int MOST_FRAMED = 121;
     private static final double FRAMED_FROM = 10;
+    /** In smaller cells a weight would hide the value. */
+    private static final double WEIGHTS_FROM = 34;
+    private static final double WEIGHT_SIZE = 9;
+    private static final double WEIGHT_HEIGHT = 11;
+    private static final double DIGIT = 5.5;
 
     private final List<Source> sources;
     private final int taken;
+    private final boolean areWeightsShown;
     private final Theme theme;
 
     /**
      * @param sources the cells, row by row
      * @param taken how many of them were taken so far; beyond the last all
+     * @param areWeightsShown whether each cell says what it is multiplied with, where there is room
      */
-    public WindowPainter(List<Source> sources, int taken, Theme theme) {
+    public WindowPainter(List<Source> sources, int taken, boolean areWeightsShown, Theme theme) {
+        this.areWeightsShown = areWeightsShown;
         this.sources = sources;
         this.taken = taken;
         this.theme = theme;
@@ -46,6 +57,9 @@ public final class WindowPainter implements Painter {
                 boolean isTaken = n < taken;
                 if (place.isInside()) {
                     frame(graphics, extent, new Pixel(place.row(), place.column()), palette, isTaken, false);
+                    if (areWeightsShown && side >= WEIGHTS_FROM) {
+                        place.weight().ifPresent(weight -> weight(graphics, extent, place, Decimals.approximate(weight), palette));
+                    }
                 } else {
                     place.pixel().ifPresent(source -> frame(graphics, extent, source, palette, isTaken, true));
                 }
@@ -68,6 +82,23 @@ public final class WindowPainter implements Painter {
         graphics.setStroke(palette.picked());
         graphics.setLineWidth(isTaken ? 2.5 : 1.5);
         graphics.strokeRect(x + inset, y + inset, side - 2 * inset, side - 2 * inset);
+    }
+
+    /** In the upper corner, on a ground of its own, so that it is read on every gray and not taken for the value. */
+    private static void weight(GraphicsContext graphics, Extent extent, Source place, String weight, Palette palette) {
+        double width = weight.length() * DIGIT + 4;
+        if (width > extent.cell() - 4) {
+            return;
+        }
+        double x = Math.floor(extent.x(place.column())) + 2;
+        double y = Math.floor(extent.y(place.row())) + 2;
+        graphics.setFill(palette.panel());
+        graphics.fillRect(x, y, width, WEIGHT_HEIGHT);
+        graphics.setFill(palette.ink());
+        graphics.setFont(NumberFont.of(WEIGHT_SIZE));
+        graphics.setTextAlign(TextAlignment.LEFT);
+        graphics.setTextBaseline(VPos.CENTER);
+        graphics.fillText(weight, x + 2, y + WEIGHT_HEIGHT / 2);
     }
 
     private void paintOutline(GraphicsContext graphics, Extent extent, Palette palette) {

@@ -3,14 +3,29 @@ package pixeron.byhand.slip.search;
 import java.util.List;
 import java.util.Optional;
 import pixeron.byhand.Claim;
+import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.Explanation.Certainty;
 import pixeron.image.Frame;
+import pixeron.image.Pixel;
 import pixeron.step.Operation;
 
 /** What the shape of a table by hand says by itself, where it is not that of the result. */
 public final class ShapeSlip {
 
     private ShapeSlip() {
+    }
+
+    /**
+     * A sheet that was written for a larger result: cells beyond this one are kept and count for nothing, but their number may say
+     * something.
+     *
+     * @return the slip that gives a result of just that shape; empty where no cell lies beyond, or none does
+     */
+    public static Optional<Explanation> of(HandSheet sheet, Operation right) {
+        int rows = sheet.cells().keySet().stream().mapToInt(Pixel::row).max().orElse(0) + 1;
+        int columns = sheet.cells().keySet().stream().mapToInt(Pixel::column).max().orElse(0) + 1;
+        Frame frame = right.frame();
+        return rows <= frame.rows() && columns <= frame.columns() ? Optional.empty() : of(new Frame(rows, columns, frame.maximumLevel()), right);
     }
 
     /**

@@ -1,5 +1,6 @@
-package pixeron.step.pointwise;
+package pixeron.image;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
@@ -12,15 +13,15 @@ import pixeron.image.LevelRaster;
  *
  * <p>Cost: the formula once for every pair that can occur, then one look-up a pixel.
  */
-final class PairTable {
+public final class LevelPairs {
 
     /** A pair that has no level. */
-    static final int NONE = -1;
+    public static final int NONE = -1;
 
     private final int[] levels;
     private final int span;
 
-    private PairTable(int[] levels, int span) {
+    private LevelPairs(int[] levels, int span) {
         this.levels = levels;
         this.span = span;
     }
@@ -30,12 +31,16 @@ final class PairTable {
      * @param span levels of the second image
      * @param level the new level of the pair first · span + second, or {@link #NONE}
      */
-    static PairTable of(int count, int span, IntUnaryOperator level) {
-        return new PairTable(IntStream.range(0, count).parallel().map(level).toArray(), span);
+    public static LevelPairs of(int count, int span, IntUnaryOperator level) {
+        return new LevelPairs(IntStream.range(0, count).parallel().map(level).toArray(), span);
     }
 
     /** @return a new image, pixels outside the area as they were; empty where a pixel in it has no level */
-    Optional<Image> applyTo(Image first, Image second, Area area, int maximumLevel) {
+    public Optional<Image> applyTo(Image first, Image second, Area area, int maximumLevel) {
+        if (maximumLevel <= Image.BYTE_MAXIMUM && first.samples() instanceof ByteSamples one && second.samples() instanceof ByteSamples two
+                && Arrays.stream(levels).noneMatch(level -> level == NONE)) {
+            return Optional.of(new Image(first.rows(), first.columns(), maximumLevel, new ByteSamples(bytes(one.bytes(), two.bytes(), area, first.columns()))));
+        }
         LevelRaster raster = new LevelRaster(first.rows(), first.columns(), maximumLevel);
         boolean hasAll = IntStream.range(0, first.rows()).parallel().allMatch(i -> {
             int[] row = new int[first.columns()];
@@ -54,5 +59,21 @@ final class PairTable {
             return true;
         });
         return hasAll ? Optional.of(raster.image()) : Optional.empty();
+    }
+
+    private byte[] bytes(byte[] first, byte[] second, Area area, int columns) {
+        // A table of bytes stays nearer to the processor.
+        byte[] table = new byte[levels.length];
+        for (int n = 0; n < table.length; n++) {
+            table[n] = (byte) levels[n];
+        }
+        byte[] out = area.count() == first.length ? new byte[first.length] : first.clone();
+        IntStream.range(area.row(), area.row() + area.height()).parallel().forEach(i -> {
+            int from = i * columns + area.column();
+            for (int n = from; n < from + area.width(); n++) {
+                out[n] = table[(first[n] & 0xFF) * span + (second[n] & 0xFF)];
+            }
+        });
+        return out;
     }
 }

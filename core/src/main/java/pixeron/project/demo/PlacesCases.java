@@ -1,0 +1,58 @@
+package pixeron.project.demo;
+
+import java.util.List;
+import pixeron.image.Area;
+import pixeron.project.Origin;
+import pixeron.project.Project;
+import pixeron.step.catalog.StepLine;
+
+/** Demo cases about places, two images, a disturbance and patterns. */
+final class PlacesCases {
+
+    private PlacesCases() {
+    }
+
+    /**
+     * The second pull lies one row too low and one column too far right. Moved back, the two differ only where a hair lay on the forme at the first.
+     * The other branch takes the difference without moving.
+     */
+    static DemoCase twoPulls() {
+        return DemoCases.demo("Two pulls", Workshop.pull(1, false),
+                "Two proofs of one forme, one shifted: moved back, the difference is a hair. By hand, 0 came in at the border.",
+                List.of("move down=-1 right=-1 border=repeat"), moved -> {
+                    Project pulls = moved.withImage("first pull", new Origin("demo data", "demo", 1, List.of()), Workshop.pull(0, true));
+                    Project project = DemoCases.with(pulls, List.of("combine with=first-pull by=absolute-difference", "threshold at=40 compare=at-least"));
+                    project = DemoCases.withHand(project, 0, new Area(12, 0, 4, 16), StepLine.parse("move down=-1 right=-1"));
+                    project = DemoCases.withHand(project, 1, new Area(5, 4, 4, 8), StepLine.parse("combine with=first-pull by=difference"));
+                    return DemoCases.with(project.branched(Project.SOURCE), List.of("combine with=first-pull by=difference overflow=keep")).onBranch(Project.FIRST_BRANCH);
+                });
+    }
+
+    /** Every fourth row is too dark, as of a roller that turns unevenly, and a slower wave runs across. */
+    static DemoCase bandedProof() {
+        return DemoCases.demo("Banded proof", Workshop.evenProof(),
+                "An uneven roller leaves bands. By hand, the period was taken for the number of waves.",
+                List.of("sine-noise amplitude=24 period-rows=4 period-columns=8", "combine with=step:0 by=absolute-difference"), project ->
+                    DemoCases.withHand(DemoCases.withHand(project, 0, new Area(4, 0, 5, 16), StepLine.parse("sine-noise amplitude=24 cycles-rows=4 cycles-columns=8")),
+                            1, new Area(0, 0, 3, 16), StepLine.parse("combine with=step:0 by=difference")));
+    }
+
+    /** A strip of few different rows, so that it is made of few patterns. */
+    static DemoCase borderStrip() {
+        return DemoCases.demo("Border strip", Workshop.corner(),
+                "A corner, flipped and set in a row. By hand, it was flipped the other way, and a crop got its last pixel for its size.",
+                List.of("flip direction=left-right", "tile right=4 mirrored=yes", "crop row=1 column=3 height=4 width=12"), project -> {
+                    Project flipped = DemoCases.withHand(project, 0, new Area(0, 0, 6, 6), StepLine.parse("flip direction=up-down"));
+                    Project tiled = DemoCases.withHand(flipped, 1, new Area(0, 0, 3, 24), DemoCases.step(flipped, 1));
+                    return DemoCases.withHand(tiled, 2, new Area(0, 0, 4, 14), StepLine.parse("crop row=1 column=3 height=4 width=14"));
+                });
+    }
+
+    /** The strip is made of six patterns; every speck of dust needs more of them. */
+    static DemoCase dustyStrip() {
+        return DemoCases.demo("Dusty strip", Workshop.dustyStrip(),
+                "A border strip is few patterns, dust is many: keep the strongest. By hand, σ was added up in place of σ².",
+                List.of("rank-keep energy=98 measure=squares", "combine with=step:0 by=absolute-difference", "threshold at=40 compare=at-least"), project ->
+                    DemoCases.withHand(project, 0, new Area(0, 0, 4, 12), StepLine.parse("rank-keep energy=98")));
+    }
+}

@@ -1,0 +1,223 @@
+package pixeron.step.lowrank;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import pixeron.image.Image;
+import pixeron.image.LevelRaster;
+import pixeron.image.Pixel;
+import pixeron.number.Approximate;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Progress;
+import pixeron.step.Source;
+import pixeron.step.Step;
+import pixeron.step.StepOperation;
+import pixeron.step.TableChoice;
+import pixeron.step.neighborhood.WindowText;
+import pixeron.step.table.TableRule;
+import pixeron.working.Line;
+import pixeron.working.LoopWriter;
+import pixeron.working.Run;
+import pixeron.working.Table;
+
+/**
+ * The sum of the first patterns of an image. Of every pixel all pixels are a source; only itself is named, as with steps that count.
+ *
+ * <p>Cost: k products a pixel.
+ */
+final class LowRankOperation extends StepOperation {
+
+    /** More products than these are summed up in one line of a working. */
+    private static final int MOST_LINES = 12;
+    /** Of larger images the rounds are gone through only when their table is asked for. */
+    private static final int MOST_ITERATED = 1 << 16;
+    /** Far more than a double of this size is snapped by. */
+    private static final double CLOSE = 1e-5;
+    private static final double MOST_QUICK = 1e5;
+    private static final List<String> COLUMNS = List.of("k", "sigma", "share", "running", "share-squares", "running-squares", "numbers", "ratio");
+
+    private final SingularValues values;
+    private final int kept;
+    private final boolean hasSigma;
+    private final double largest;
+
+    /** @param hasSigma whether products are multiplied with their singular values; left out, it is a slip */
+    LowRankOperation(Step step, Image before, SingularValues values, int kept, boolean hasSigma) {
+        super(step, before, before.frame());
+        this.values = values;
+        this.kept = kept;
+        this.hasSigma = hasSigma;
+        this.largest = values.largest();
+    }
+
+    /** Patterns of value 0 add nothing. */
+    private int counting() {
+        return Math.min(kept, values.rank());
+    }
+
+    private double weight(int m) {
+        return hasSigma ? values.sigma(m) : 1;
+    }
+
+    private double part(int m, Pixel pixel) {
+        return weight(m) * values.u(m, pixel.row()) * values.v(m, pixel.column());
+    }
+
+    private Value sum(Pixel pixel, int first, int last) {
+        double sum = 0;
+        for (int m = first; m < last; m++) {
+            sum += part(m, pixel);
+        }
+        return Approximate.snapped(sum, largest);
+    }
+
+    @Override
+    protected Value calculate(Pixel result, Sight sight) {
+        return sum(result, 0, counting());
+    }
+
+    @Override
+    protected List<Line> work(Pixel result, Sight sight) {
+        List<Line> lines = new ArrayList<>();
+        lines.add(Line.of("formula", Run.plain(step().type().formula(step().arguments()))));
+        lines.add(Line.of("k", Run.plain("k = " + kept), Run.note("   of " + values.count() + " values, " + values.rank() + " of them above 0")));
+        double running = 0;
+        for (int m = 0; m < Math.min(counting(), MOST_LINES); m++) {
+            double part = part(m, result);
+            running += part;
+            lines.add(Line.of("value " + (m + 1), Run.plain((hasSigma ? number(values.sigma(m)) + " × " : "") + number(values.u(m, result.row())) + " × "
+                    + number(values.v(m, result.column())) + " = " + Decimals.working(Approximate.from(part))), Run.note("   sum " + Decimals.approximate(Approximate.from(running)))));
+        }
+        if (counting() > MOST_LINES) {
+            lines.add(Line.of("", Run.plain("values " + (MOST_LINES + 1) + " to " + counting() + " add " + Decimals.working(sum(result, MOST_LINES, counting())))));
+        }
+        lines.add(Line.of("this pixel", Run.plain("s = " + Decimals.working(calculate(result, sight)))));
+        return lines;
+    }
+
+    private static String number(double number) {
+        return WindowText.bracketed(Approximate.from(number));
+    }
+
+    @Override
+    protected void loop(Pixel result, Sight sight, LoopWriter out) {
+        out.set("s", Rational.ZERO).line(0, "s ← 0");
+        double sum = 0;
+        for (int m = 0; m < counting(); m++) {
+            sum += part(m, result);
+            out.set("m", Rational.of(m + 1L)).line(0, "for m from 1 to k:");
+            out.set("s", Approximate.from(sum)).line(1, "s ← s + σ[m] × u[m][i] × v[m][j]");
+        }
+    }
+
+    @Override
+    public Image result(Progress progress) {
+        int columns = frame().columns();
+        if (finish().isToLevels()) {
+            LevelRaster raster = new LevelRaster(frame().rows(), columns, frame().maximumLevel());
+            IntStream.range(0, frame().rows()).parallel().forEach(i -> {
+                progress.report((double) i / frame().rows());
+                double[] sums = row(i);
+                int[] levels = new int[columns];
+                for (int j = 0; j < columns; j++) {
+                    levels[j] = level(sums[j]);
+                }
+                raster.write(i, levels);
+            });
+            return raster.image();
+        }
+        return oneByOne(progress);
+    }
+
+    /** Away from whole numbers and halves it is sure without a fraction how a double is rounded. */
+    private int level(double sum) {
+        double floor = Math.floor(sum);
+        double rest = sum - floor;
+        boolean isSure = rest > CLOSE && rest < 1 - CLOSE && Math.abs(rest - 0.5) > CLOSE && Math.abs(sum) < MOST_QUICK;
+        return isSure ? finish().level(4 * (long) floor + (rest < 0.5 ? 1 : 3), 4) : finish().level(Approximate.snapped(sum, largest));
+    }
+
+    /** In the same order as for a pixel alone, so that both give the same doubles. */
+    private double[] row(int i) {
+        double[] sums = new double[frame().columns()];
+        for (int m = 0; m < counting(); m++) {
+            double factor = weight(m) * values.u(m, i);
+            double[] v = values.v(m);
+            for (int j = 0; j < sums.length; j++) {
+                sums[j] += factor * v[j];
+            }
+        }
+        return sums;
+    }
+
+    @Override
+    public List<Source> sources(Pixel result) {
+        return List.of(Source.of(result, before().value(result)));
+    }
+
+    @Override
+    public List<String> notes() {
+        List<String> notes = new ArrayList<>();
+        if (RankKeep.isByEnergy(step())) {
+            notes.add("That energy is reached with k = " + kept + " of " + values.count() + " values.");
+        }
+        if (!values.isDetermined(kept)) {
+            int below = kept - 1;
+            while (below > 0 && !values.isDetermined(below)) {
+                below--;
+            }
+            int above = kept + 1;
+            while (!values.isDetermined(above)) {
+                above++;
+            }
+            notes.add("Singular values " + kept + " and " + (kept + 1) + " are equal, so other results are as right as this one; determined are k = "
+                    + (below > 0 ? below + " and k = " : "") + above + ".");
+        }
+        if (before().count() <= MOST_ITERATED) {
+            values.power().astray().forEach(value -> notes.add("In the table power, value " + value + " is not that of the table singular."));
+        }
+        return notes;
+    }
+
+    @Override
+    public List<Table> tables() {
+        double sum = values.sum(false);
+        double squares = values.sum(true);
+        List<List<Value>> rows = new ArrayList<>();
+        Value running = Rational.ZERO;
+        Value runningSquares = Rational.ZERO;
+        Rational pixels = Rational.of(before().count());
+        for (int m = 0; m < values.count(); m++) {
+            double sigma = values.sigma(m);
+            Value share = share(sigma, sum);
+            Value shareOfSquares = share(sigma * sigma, squares);
+            running = running.plus(share);
+            runningSquares = runningSquares.plus(shareOfSquares);
+            Rational numbers = Rational.of((m + 1L) * (before().rows() + before().columns() + 1L));
+            rows.add(Arrays.asList(Rational.of(m + 1L), Approximate.snapped(sigma, largest), share, running, shareOfSquares, runningSquares, numbers,
+                    numbers.dividedBy(pixels)));
+        }
+        Map<String, Value> sizes = Map.of("H", Rational.of(before().rows()), "W", Rational.of(before().columns()));
+        Table singular = new Table(RankKeep.SINGULAR, COLUMNS, rows).withRules(Map.of("running", TableRule.of("runningAbove + share", Map.of(), "runningAbove", "share"),
+                "numbers", TableRule.of("k * (H + W + 1)", sizes, "k"), "ratio", TableRule.of("numbers / (H * W)", sizes, "numbers")));
+        List<List<Value>> rounds = values.power().rounds().stream().map(round -> Arrays.<Value>asList(Rational.of(round.value()), Rational.of(round.number()),
+                Approximate.snapped(round.sigma(), largest), Double.isNaN(round.change()) ? null : Approximate.snapped(round.change(), largest))).toList();
+        return List.of(singular, new Table(RankKeep.POWER, List.of("value", "round", "sigma", "change"), rounds).keyedBy(2)
+                .withRules(Map.of("change", TableRule.of("abs(sigma - sigmaAbove)", Map.of(), "sigma", "sigmaAbove"))));
+    }
+
+    @Override
+    public Optional<TableChoice> choice(Table table) {
+        return table.kind().equals(RankKeep.SINGULAR) ? Optional.of(new TableChoice(kept - 1, RankKeep.share(step()), row -> RankKeep.keeping(step(), row + 1)))
+                : Optional.empty();
+    }
+
+    private static Value share(double part, double sum) {
+        return sum == 0 ? Rational.ZERO : Approximate.snapped(part / sum, 1);
+    }
+}

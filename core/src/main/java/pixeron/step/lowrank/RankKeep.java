@@ -1,0 +1,151 @@
+package pixeron.step.lowrank;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Rational;
+import pixeron.step.Common;
+import pixeron.step.Inputs;
+import pixeron.step.NamedStep;
+import pixeron.step.Operation;
+import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.Way;
+import pixeron.step.key.Amount;
+import pixeron.step.key.Arguments;
+import pixeron.step.key.ChoiceParameter;
+import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Parameter;
+import pixeron.working.TableKind;
+
+/**
+ * {@code rank-keep keep=k}, {@code rank-keep energy=p measure=sum}: Σ over m = 1 … k of σₘ · uₘ · vₘᵀ, the first k of the patterns that
+ * the image is made of.
+ *
+ * <p>Domain: 1 ≤ k ≤ min(H, W); 0 &lt; p ≤ 100, the least k whose running share of Σσ (or Σσ²) reaches p %. Doubles. Cost: one
+ * decomposition, then k products a pixel. Source: docs/definitions/low-rank.md.
+ */
+public final class RankKeep extends NamedStep {
+
+    static final TableKind SINGULAR = TableKind.of("singular", "Singular values").plotting("sigma").with(Map.of("sigma", "σ", "share", "share of Σσ",
+            "running", "running share", "share-squares", "share of Σσ²", "running-squares", "running of Σσ²", "numbers", "numbers stored", "ratio", "stored ÷ all"));
+
+    static final TableKind POWER = TableKind.of("power", "Power iteration").with(Map.of("sigma", "σ"));
+
+    private static final NumberParameter KEEP = NumberParameter.required("keep", "Keep").only(n -> n.isInt() && n.toInt() >= 1,
+            "a whole number from 1 to the smaller side of the image").leftOutAtWill();
+    private static final NumberParameter ENERGY = NumberParameter.required("energy", "Energy").only(n -> n.signum() > 0
+            && n.compareTo(Rational.of(100)) <= 0, "a percentage above 0, up to 100").leftOutAtWill();
+    private static final ChoiceParameter.Choice SQUARES = new ChoiceParameter.Choice("squares", "the share of Σσ²");
+    private static final ChoiceParameter.Choice SUM = new ChoiceParameter.Choice("sum", "the share of Σσ");
+    private static final ChoiceParameter MEASURE = ChoiceParameter.of("measure", "Measure", SUM, SQUARES);
+
+    public RankKeep() {
+        super("rank-keep", "Keep ranks", "Keeps the strongest patterns of the image, each a column times a row, and leaves the others out.");
+    }
+
+    @Override
+    public String formula(Arguments arguments) {
+        return "s(i, j) = σ1 × u1(i) × v1(j) + … + σk × uk(i) × vk(j)";
+    }
+
+    @Override
+    public List<Parameter<?>> ownParameters() {
+        return List.of(KEEP, ENERGY, MEASURE);
+    }
+
+    @Override
+    public Set<Common> common() {
+        return Set.of(Common.ROUNDING, Common.OVERFLOW, Common.CHANNELS);
+    }
+
+    @Override
+    public void validate(Arguments arguments) {
+        if (arguments.isGiven(KEEP) == arguments.isGiven(ENERGY)) {
+            throw PixeronException.of(arguments.isGiven(KEEP) ? "keep excludes energy; leave one of them out."
+                    : "rank-keep needs keep, how many values, or energy, a percentage.");
+        } else if (arguments.isGiven(MEASURE) && !arguments.isGiven(ENERGY)) {
+            throw PixeronException.of("measure belongs to energy, and this has keep; leave it out.");
+        }
+    }
+
+    @Override
+    public List<TableKind> tables() {
+        return List.of(SINGULAR, POWER);
+    }
+
+    @Override
+    public Step starter(int maximumLevel) {
+        return new Step(this, Arguments.NONE.with(KEEP, Amount.of(1)));
+    }
+
+    /** @return a step that keeps another number of values, with the same end */
+    static Step keeping(Step step, int k) {
+        return new Step(step.type(), step.arguments().without(ENERGY).without(MEASURE).with(KEEP, Amount.of(k)));
+    }
+
+    static boolean isByEnergy(Step step) {
+        return step.arguments().isGiven(ENERGY);
+    }
+
+    /** @return the column of running shares that the step goes by */
+    static String share(Step step) {
+        return isOfSquares(step.arguments()) ? "running-squares" : "running";
+    }
+
+    private static boolean isOfSquares(Arguments arguments) {
+        return arguments.get(MEASURE).equals(SQUARES);
+    }
+
+    @Override
+    public Operation bind(Step step, Inputs inputs) {
+        Image before = inputs.image(this);
+        SingularValues values = SingularValues.of(before);
+        return new LowRankOperation(step, before, values, kept(step.arguments(), values), true);
+    }
+
+    private static int kept(Arguments arguments, SingularValues values) {
+        Optional<Integer> keep = arguments.find(KEEP).map(amount -> amount.number().toInt());
+        if (keep.isPresent() && keep.get() > values.count()) {
+            throw PixeronException.of("rank-keep has keep=%d, and this image has %d singular values, as many as its smaller side.", keep.get(), values.count());
+        }
+        return keep.orElseGet(() -> values.reaching(arguments.get(ENERGY).number().asDouble(), isOfSquares(arguments), false));
+    }
+
+    @Override
+    public List<Slip> slips() {
+        return List.of(Slip.of("other-energy", right -> isByEnergy(right.step()) ? Way.tried(isOfSquares(right.step().arguments())
+                        ? "shares of Σσ are added up instead of Σσ²" : "shares of Σσ² are added up instead of Σσ", () -> right.step().with(MEASURE,
+                                isOfSquares(right.step().arguments()) ? SUM : SQUARES), right) : List.of()),
+                Slip.of("strictness", right -> isByEnergy(right.step()) ? other(right, values(right).reaching(right.step().arguments().get(ENERGY)
+                        .number().asDouble(), isOfSquares(right.step().arguments()), true), "the share must be above the percentage instead of reaching it") : List.of()),
+                Slip.of("one-value-more", this::oneMore),
+                Slip.of("sigma-forgotten", right -> List.of(Way.of("the products are not multiplied with their singular values", new LowRankOperation(right.step(),
+                        right.before(), values(right), kept(right), false)))));
+    }
+
+    private List<Way> oneMore(Operation right) {
+        List<Way> ways = new ArrayList<>(other(right, kept(right) + 1, "one value more is kept"));
+        ways.addAll(other(right, kept(right) - 1, "one value fewer is kept"));
+        return ways;
+    }
+
+    /** Another number of values, with the same end; none where there is no such number. */
+    private static List<Way> other(Operation right, int k, String words) {
+        SingularValues values = values(right);
+        return k < 1 || k > values.count() || k == kept(right) ? List.of()
+                : List.of(Way.of(words, new LowRankOperation(right.step(), right.before(), values, k, true)));
+    }
+
+    private static SingularValues values(Operation right) {
+        return SingularValues.of(right.before());
+    }
+
+    private static int kept(Operation right) {
+        return kept(right.step().arguments(), values(right));
+    }
+}
