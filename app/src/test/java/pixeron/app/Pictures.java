@@ -5,10 +5,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
-import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -27,34 +24,7 @@ import pixeron.step.catalog.StepLine;
  * -Dpixeron.pictures=docs/screenshots}.
  */
 @EnabledIfSystemProperty(named = "pixeron.pictures", matches = ".+")
-class Pictures extends WindowTest {
-
-    /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
-    private static final java.util.Set<String> NOT_KEPT = java.util.Set.of("channel", "chain", "counting", "variance", "rows", "guess", "in-place", "sure", "hints", "table", "channels", "two-pulls-b", "banded", "rank", "rank-table", "ranks", "forwards", "strip-flip",
-            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "two-images-large", "mean", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message");
-
-    private void take(String name) throws IOException {
-        if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {
-            return;
-        }
-        settleIfOpen();
-        sleep(250);
-        WritableImage[] picture = new WritableImage[1];
-        interact(() -> picture[0] = window.getScene().snapshot(null));
-        File file = new File(System.getProperty("pixeron.pictures"), name + ".png");
-        ImageIO.write(SwingFXUtils.fromFXImage(picture[0], null), "png", file);
-    }
-
-    private void settleIfOpen() {
-        if (bench().isOpen()) {
-            settle();
-        }
-    }
-
-    private void demo(String title) {
-        clickOn((Labeled) lookup((Labeled label) -> label.getText() != null && label.getText().equals(title)).query());
-        until(() -> bench().shown() != null);
-    }
+class Pictures extends PictureTest {
 
     @Test
     void opening() throws IOException {

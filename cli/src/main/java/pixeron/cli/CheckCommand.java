@@ -3,7 +3,9 @@ package pixeron.cli;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -13,6 +15,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
+import pixeron.byhand.ComplexCells;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
 import pixeron.byhand.answer.ColourAnswer;
@@ -29,6 +32,8 @@ import pixeron.format.CellTable;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
 import pixeron.number.Decimals;
 import pixeron.project.ProjectFile;
 import pixeron.step.Operation;
@@ -95,6 +100,9 @@ final class CheckCommand implements Callable<Integer> {
             return checkColour(stage);
         }
         Operation operation = operation(stage);
+        if (table == null && stage.after(Progress.NONE).required() instanceof Spectrum && !Files.isDirectory(byHand)) {
+            return checkSpectrum(stage, operation);
+        }
         if (table != null) {
             // A pixel's numbers on the way are a table too, which is not listed with the others: there is one for every pixel.
             Table right = PixelTable.pixel(table).flatMap(pixel -> PixelTable.named(operation, table))
@@ -121,7 +129,24 @@ final class CheckCommand implements Callable<Integer> {
     private Operation operation(Stage stage) {
         Result after = stage.after(Progress.NONE).required();
         face.name().ifPresent(name -> face.of(after));
+        if (after instanceof Spectrum && face.name().isEmpty() && table != null) {
+            // Its tables are of all faces.
+            return stage.bound(Progress.NONE).orElseThrow().face(SpectrumFace.REAL.word()).orElseThrow();
+        }
+        face.requireOf(after, "values by hand are of one face");
         return stage.bound(Progress.NONE).orElseThrow().face(face.name().orElse(Image.VALUE)).orElseThrow();
+    }
+
+    /** One face, and of cells with both parts of a coefficient the real and the imaginary one. */
+    private int checkSpectrum(Stage stage, Operation operation) {
+        AnswerChoice.Written written = answer.written(operation, byHand, tolerance);
+        Map<String, HandSheet> sheets = ComplexCells.apart(written.sheet(), face.name().orElseThrow());
+        List<FaceCheck> checks = new ArrayList<>();
+        sheets.forEach((name, sheet) -> checks.add(FaceCheck.of(name, stage.bound(Progress.NONE).orElseThrow().face(name).orElseThrow(), sheet)));
+        checks.forEach(one -> requireUnderstood(one.check(), byHand));
+        spec.commandLine().getOut().print(format == Format.json ? Json.text(FaceCheck.json(checks)) + System.lineSeparator()
+                : CheckText.shape(written.otherShape(), operation.frame()) + FaceCheck.text(checks));
+        return checks.stream().allMatch(one -> one.check().differing().isEmpty()) && written.otherShape().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 
     /** All faces at once: cells with packed values, or with three numbers. */

@@ -18,12 +18,14 @@ import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.work.ColourWork;
 import pixeron.byhand.work.StepWork;
+import pixeron.byhand.work.WrittenFaces;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.SafeFile;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
 import pixeron.project.OtherImage;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
@@ -34,7 +36,6 @@ import pixeron.project.demo.DemoCases;
 import pixeron.report.Report;
 import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
-import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.working.Working;
 import pixeron.working.WorkingText;
@@ -118,16 +119,20 @@ final class DemoCommand implements Runnable {
             return 1 + write(name, title, work.faces().whole().explain(picked)) + write(name, work.check(), Json.colourCheck(work.check(), found,
                     work.faces()), CheckText.of(work.check(), found, work.faces()));
         }
-        Operation operation = stage.operation(Progress.NONE).orElseThrow();
-        Check check = Check.of(project.sheet(stage.position()), operation);
-        Findings found = works.stream().filter(work -> work.position() == stage.position()).findFirst()
-                .map(work -> work.findings(Progress.NONE)).orElse(Findings.NONE);
-        return 1 + write(name, title, operation.explain(picked)) + write(name, check, Json.check(check, found),
-                CheckText.of(check, found, cell -> Optional.empty()));
+        int files = 1;
+        List<StepWork> faces = works.stream().filter(work -> work.position() == stage.position()).toList();
+        // Of a spectrum the faces that were written; without any its magnitude.
+        for (StepWork work : WrittenFaces.of(faces)) {
+            String face = work.channel().map(channel -> "-" + channel).orElse("");
+            Findings found = work.findings(Progress.NONE);
+            files += write(name + face, title + work.channel().map(channel -> ", " + channel).orElse(""), work.operation().explain(picked))
+                    + write(name + face, work.check(), Json.withFace(Json.check(work.check(), found), work.channel()), CheckText.of(work.check(), found, cell -> Optional.empty()));
+        }
+        return files;
     }
 
     private static String ending(Result result, String ofImages) {
-        return result instanceof Image ? ofImages : ".png";
+        return result instanceof Image ? ofImages : result instanceof Spectrum ? ImageFiles.suggestedEnding(result) : ".png";
     }
 
     /** Writes the working of one pixel. */

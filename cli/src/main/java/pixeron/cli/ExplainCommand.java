@@ -66,6 +66,7 @@ final class ExplainCommand implements Runnable {
             whole(new WholePixel(bound, before, after, true).lines(pixel), stage, pixel, out);
             return;
         }
+        face.requireOf(after, "a working is that of one face");
         face.name().ifPresent(name -> face.of(after));
         Operation explained = bound.face(face.name().orElse(Image.VALUE)).orElseThrow();
         Working working = explained.explain(pixel);

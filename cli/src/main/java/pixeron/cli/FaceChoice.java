@@ -1,18 +1,22 @@
 package pixeron.cli;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
 import pixeron.number.Decimals;
 
 /** Which face of a result with several is meant. */
 final class FaceChoice {
 
     @Option(names = "--face", paramLabel = "FACE",
-            description = "Of a colour image this channel alone: red, green, blue or alpha.")
+            description = "Of a colour image this channel alone: red, green, blue or alpha. Of a "
+            + "spectrum this face: real, imaginary, magnitude, phase or log.")
     private String face;
 
     Optional<String> name() {
@@ -25,11 +29,19 @@ final class FaceChoice {
      */
     Image of(Result result) {
         if (result instanceof Image) {
-            throw PixeronException.of("--face %s: the result is an image; only a colour image has faces to choose from.",
+            throw PixeronException.of("--face %s: the result is an image; only a colour image or a spectrum has faces to choose from.",
                     Decimals.shortened(face));
         }
         return result.face(face).orElseThrow(() -> PixeronException.of("--face %s: the result has %s.", Decimals.shortened(face),
                         result.faces().stream().map(Result.Face::name).collect(Collectors.joining(", "))));
+    }
+
+    /** @throws PixeronException if the result is a spectrum and no face of it was chosen */
+    void requireOf(Result result, String why) {
+        if (face == null && result instanceof Spectrum) {
+            throw PixeronException.of("The result is a spectrum, and %s; add --face %s.", why, Arrays.stream(SpectrumFace.values()).map(SpectrumFace::word)
+                    .collect(Collectors.joining(", ")).replace(", log", " or log"));
+        }
     }
 
     /** @return the result, or the face of it that was chosen */

@@ -1,7 +1,6 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
-import java.util.Locale;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -14,6 +13,8 @@ import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
 import pixeron.image.ColourImage;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
 import pixeron.step.Progress;
 
 /** {@code pixeron run IMAGE --step LINE… --out FILE}: the last result, format by the ending. */
@@ -43,8 +44,15 @@ final class RunCommand implements Runnable {
     public void run() {
         ImageFiles.requireWritable(out, isExact);
         Chain chain = steps.chain(image.chain(), image.input());
-        Result result = face.chosen(chain.last(Progress.NONE).required());
-        if (result instanceof ColourImage && out.toString().toLowerCase(Locale.ROOT).matches(".*\\.(csv|tsv|txt)")) {
+        Result last = chain.last(Progress.NONE).required();
+        boolean isTable = ImageFiles.isTable(out);
+        if (isTable) {
+            face.requireOf(last, "a table of numbers holds one face");
+        }
+        // As a picture the logarithm is drawn from black to white.
+        boolean isDrawn = !isTable && last instanceof Spectrum && face.name().orElse(SpectrumFace.LOG.word()).equals(SpectrumFace.LOG.word());
+        Result result = isDrawn ? ((Spectrum) last).picture() : face.chosen(last);
+        if (result instanceof ColourImage && isTable) {
             throw PixeronException.of("The result is a colour image, and a table of numbers holds one channel; add --face red, green, "
                     + "blue or alpha.");
         }

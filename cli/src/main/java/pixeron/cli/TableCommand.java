@@ -74,6 +74,10 @@ final class TableCommand implements Runnable {
         if (bound instanceof Operation operation) {
             return operation.tables().stream().map(table -> new Named(table.name(), table)).toList();
         }
+        if (bound.faces().stream().noneMatch(ChannelsParameter.ALL::contains)) {
+            // Of a spectrum: the same for all of its faces.
+            return all(bound.face(bound.faces().get(0)).orElseThrow());
+        }
         return ChannelsParameter.ALL.stream().flatMap(face -> bound.face(face).stream()
                 .flatMap(found -> found.tables().stream()).map(table -> new Named(table.name() + "-" + face, table)))
                 .toList();

@@ -3,6 +3,7 @@ package pixeron.chain;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
 
 /** What came of a stage: a result, or the reason why there is none. */
 public sealed interface Outcome {
@@ -27,7 +28,7 @@ public sealed interface Outcome {
         if (result instanceof Image image) {
             return image;
         }
-        throw PixeronException.of("The result is %s; a step gray makes an image of it.", result.kind());
+        throw PixeronException.of("The result is %s; a step %s makes an image of it.", result.kind(), result instanceof Spectrum ? "fourier-inverse" : "gray");
     }
 
     /**

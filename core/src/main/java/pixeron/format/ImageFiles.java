@@ -12,6 +12,7 @@ import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
 
 /** Images in files: the format is told from the content when reading, from the ending when writing. */
 public final class ImageFiles {
@@ -144,7 +145,7 @@ public final class ImageFiles {
      * Writes beside the target and then moves, so that a failure leaves an existing file as it was.
      *
      * @param file ends with .png, .tif, .bmp, .gif, .jpg, .pgm, .ppm, .pam, .csv, .tsv or .txt
-     * @param result an image or a colour image
+     * @param result an image or a colour image; of a spectrum its picture is written
      * @param isExact true to write fractions instead of decimals; tables only
      * @throws PixeronException if the ending is unknown, the format cannot hold the result (names those that can), or the
      *     target cannot be written
@@ -154,7 +155,8 @@ public final class ImageFiles {
         if (result instanceof ColourImage colour) {
             SafeFile.write(file, out -> ColourFiles.write(colour, ending(file), out));
         } else {
-            SafeFile.write(file, out -> writer.write((Image) result, out));
+            Image image = result instanceof Spectrum spectrum ? spectrum.picture() : (Image) result;
+            SafeFile.write(file, out -> writer.write(image, out));
         }
     }
 
@@ -170,7 +172,12 @@ public final class ImageFiles {
         if (result instanceof ColourImage colour) {
             return isPng && colour.frame().maximumLevel() >= Image.BYTE_MAXIMUM ? ".png" : colour.alpha().isPresent() ? ".pam" : ".ppm";
         }
-        return !((Image) result).isLevelImage() ? ".csv" : isPng ? ".png" : ".pgm";
+        return result instanceof Image image && !image.isLevelImage() ? ".csv" : isPng ? ".png" : ".pgm";
+    }
+
+    /** @return whether a file with this ending is a table of numbers */
+    public static boolean isTable(Path file) {
+        return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.(csv|tsv|txt)");
     }
 
     /** @return true when writing to this ending changes values */

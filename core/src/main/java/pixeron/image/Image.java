@@ -21,9 +21,9 @@ public final class Image implements Result {
 
     /** Largest maximum level of any image. */
     public static final int LARGEST_MAXIMUM = 65535;
-    /** The maximum level of eight bits. */
     /** The name of its only face. */
     public static final String VALUE = "value";
+    /** The maximum level of eight bits. */
     public static final int BYTE_MAXIMUM = 255;
 
     private final int rows;
@@ -114,6 +114,17 @@ public final class Image implements Result {
             }
         }
         return ofLevels(rows, columns, maximumLevel, n -> ((Rational) values[n]).toInt());
+    }
+
+    /**
+     * @param values row-major, each as good as it can be had: one near to a multiple of ½ is that multiple already
+     * @return a level image when all of them are levels, else an open image; exact where all are multiples of ½
+     */
+    static Image ofDoubles(Frame frame, double[] values) {
+        int maximum = frame.maximumLevel();
+        boolean isLevels = Arrays.stream(values).allMatch(value -> value == Math.rint(value) && value >= 0 && value <= maximum);
+        return isLevels ? ofLevels(frame.rows(), frame.columns(), maximum, n -> (int) values[n])
+                : new Image(frame.rows(), frame.columns(), maximum, OpenSamples.of(values));
     }
 
     /** @return true when value is a whole number in 0 … maximumLevel */

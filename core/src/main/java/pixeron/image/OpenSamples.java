@@ -2,10 +2,10 @@ package pixeron.image;
 
 import java.math.BigInteger;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Set;
-import java.util.Collections;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -18,12 +18,24 @@ import pixeron.number.Value;
  */
 record OpenSamples(long[] numerators, long denominator, double[] doubles) implements Samples {
 
+    /** From here on a double says nothing of halves. */
+    private static final double MOST_WHOLE = 0x1p52;
+
     static OpenSamples of(Value[] values) {
         // Values of a result are mostly a few shared objects; each is looked at once.
         Set<Value> distinct = Collections.newSetFromMap(new IdentityHashMap<>());
         Collections.addAll(distinct, values);
         BigInteger common = commonDenominator(distinct);
         return common == null ? ofDoubles(values) : ofRationals(values, common, distinct);
+    }
+
+    /** @param values whole numerators are kept where all of them are multiples of ½ */
+    static OpenSamples of(double[] values) {
+        if (!Arrays.stream(values).allMatch(value -> 2 * value == Math.rint(2 * value) && Math.abs(value) < MOST_WHOLE)) {
+            return new OpenSamples(null, 0, values);
+        }
+        boolean isWhole = Arrays.stream(values).allMatch(value -> value == Math.rint(value));
+        return new OpenSamples(Arrays.stream(values).mapToLong(value -> (long) (isWhole ? value : 2 * value)).toArray(), isWhole ? 1 : 2, null);
     }
 
     private static BigInteger commonDenominator(Set<Value> values) {

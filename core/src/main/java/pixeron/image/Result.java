@@ -2,9 +2,10 @@ package pixeron.image;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /** What can stand in front of a step or behind it: a kind of its own, in a frame of its own, seen by its faces. */
-public sealed interface Result permits Image, ColourImage {
+public sealed interface Result permits Image, ColourImage, Spectrum {
 
     /** @return size and maximum level; all faces have it */
     Frame frame();
@@ -24,8 +25,18 @@ public sealed interface Result permits Image, ColourImage {
      * What is seen of a result as one image.
      *
      * @param name one word; {@link Image#VALUE} where there is only one
-     * @param image the samples
+     * @param source gives the samples, always the same; made when they are first asked for, where making them takes time
      */
-    record Face(String name, Image image) {
+    record Face(String name, Supplier<Image> source) {
+
+        /** A face that is there already. */
+        Face(String name, Image image) {
+            this(name, () -> image);
+        }
+
+        /** @return the samples */
+        public Image image() {
+            return source.get();
+        }
     }
 }

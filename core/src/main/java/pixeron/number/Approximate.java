@@ -43,6 +43,12 @@ public record Approximate(double asDouble) implements Value {
         return isNear && Math.abs(twice) < 0x1p53 ? Rational.of((long) twice, 2) : from(number);
     }
 
+    /** @return the same as a double, for many numbers at once; never −0 */
+    public static double snappedDouble(double number, double scale) {
+        double half = Math.rint(2 * number) / 2;
+        return Math.abs(number - half) < NEAR * Math.max(scale, Math.abs(number)) ? half + 0.0 : number;
+    }
+
     /** @return value, with a double near to a multiple of ½ taken as it; see {@link #snapped(double, double)} */
     public static Value snapped(Value value, double scale) {
         return value instanceof Approximate a ? snapped(a.asDouble, scale) : value;

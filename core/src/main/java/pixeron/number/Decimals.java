@@ -127,6 +127,16 @@ public final class Decimals {
         return (rounded.signum() == 0 ? BigDecimal.ZERO : rounded.stripTrailingZeros()).toPlainString().replace('-', MINUS);
     }
 
+    /** @return an exact value as {@link #working}, a double as {@link #significant}: for lines with many numbers */
+    public static String legible(Value value) {
+        return value.isExact() ? working(value) : significant(value);
+    }
+
+    /** @return = or ≈ and the value as {@link #legible} writes it */
+    public static String arriving(Value value) {
+        return (legible(value).equals(working(value)) ? " = " : " ≈ ") + legible(value);
+    }
+
     /** @return the value rounded to four decimals, for people, with the typographic minus: {@code 54.1111} */
     public static String approximate(Value value) {
         BigDecimal decimal = value instanceof Rational r

@@ -12,9 +12,10 @@ import pixeron.byhand.work.StepWork.Written;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.image.ColourImage;
+import pixeron.image.Image;
 import pixeron.step.Bound;
 import pixeron.step.Progress;
-import pixeron.step.colour.ColourType;
+import pixeron.step.WholeType;
 
 /** What is said of everything that a person wrote by hand for the steps of a project. */
 public final class ProjectWork {
@@ -45,9 +46,10 @@ public final class ProjectWork {
             Map<String, Written> written = new LinkedHashMap<>();
             for (String face : bound.map(Bound::faces).orElse(List.of())) {
                 Written found = new Written(stage.position(), face, bound.get().face(face).orElseThrow(), project.byHand(stage.position(), face));
-                // A step that takes a colour image whole reads more than one face, so nothing is said of one alone.
-                Optional<Written> before = stage.link().step().type() instanceof ColourType ? Optional.empty()
-                        : Optional.ofNullable(earlier.get(face));
+                // A step that takes a result of several faces whole reads more than one, so nothing is said of one alone.
+                boolean isOfImage = stage.before(progress).required() instanceof Image image && found.operation().before() == image;
+                Optional<Written> before = Optional.ofNullable(earlier.get(isOfImage ? Image.VALUE : face))
+                        .filter(one -> isOfImage || !(stage.link().step().type() instanceof WholeType));
                 works.add(known.stream().filter(work -> work.isOf(found, before)).findFirst().orElseGet(() -> StepWork.of(found, before)));
                 written.put(face, found);
             }
@@ -63,7 +65,7 @@ public final class ProjectWork {
      */
     public static Optional<ColourWork> colour(Project project, int position, List<StepWork> works, Progress progress) {
         Stage stage = project.chain().stage(position);
-        return stage.bound(progress).filter(bound -> bound.faces().size() > 1 && stage.after(progress) instanceof Outcome.Done)
+        return stage.bound(progress).filter(bound -> stage.after(progress) instanceof Outcome.Done done && done.result() instanceof ColourImage)
                 .map(bound -> ColourWork.of(new Abreast(bound, stage.before(progress).required(), (ColourImage) stage.after(progress).required()),
                         works.stream().filter(work -> work.position() == position).toList()));
     }

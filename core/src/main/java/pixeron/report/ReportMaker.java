@@ -18,6 +18,7 @@ import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.work.ColourWork;
 import pixeron.byhand.work.Start;
 import pixeron.byhand.work.StepWork;
+import pixeron.byhand.work.WrittenFaces;
 import pixeron.chain.Stage;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
@@ -87,7 +88,7 @@ public final class ReportMaker {
                 blocks.add(new Heading(2, "Step " + (stage.position() + 1) + ": " + stage.link().step().type().title()));
                 blocks.add(new Code(stage.link().step().line()));
                 Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), works, progress);
-                colour.ifPresentOrElse(whole -> add(faces, whole), () -> add(faces.get(0)));
+                colour.ifPresentOrElse(whole -> add(faces, whole), () -> WrittenFaces.of(faces).forEach(this::addFace));
             }
         }
         project.chain().stages().stream().filter(stage -> works.stream().noneMatch(work -> work.position() == stage.position()))
@@ -104,8 +105,7 @@ public final class ReportMaker {
         }
         for (StepWork face : faces) {
             if (!face.isEmpty() || check.filled() == 0 && !(face.step().type() instanceof AsItIs)) {
-                String channel = face.face().substring(0, 1).toUpperCase(Locale.ROOT) + face.face().substring(1);
-                blocks.add(new Heading(3, channel));
+                blocks.add(new Heading(3, capital(face.face())));
                 grids(face);
                 following(face);
                 tables(face);
@@ -124,6 +124,15 @@ public final class ReportMaker {
             Working working = whole.faces().whole().explain(first);
             blocks.add(new Workings(List.of(work("Working, " + first, working, Integer.MAX_VALUE))));
         }
+    }
+
+    private void addFace(StepWork work) {
+        work.channel().ifPresent(face -> blocks.add(new Heading(3, capital(face))));
+        add(work);
+    }
+
+    private static String capital(String word) {
+        return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
     }
 
     private void add(StepWork work) {

@@ -22,6 +22,11 @@ import pixeron.working.Run;
  */
 public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
 
+    /** Far more than a double of this size is snapped by. */
+    private static final double CLOSE = 1e-5;
+    private static final double MOST_QUICK = 1e5;
+    private static final double HALF = 0.5;
+
     public static Finish of(Step step, int maximumLevel) {
         return new Finish(step.rounding(), step.overflow(), maximumLevel);
     }
@@ -43,6 +48,20 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
     /** @return the level that is written, where {@link #isToLevels} */
     public int level(Value exact) {
         return ((Rational) apply(exact)).toInt();
+    }
+
+    /**
+     * Away from whole numbers and halves it is sure without a fraction how a double is rounded.
+     *
+     * @param exact a double that is as good as a multiple of ½ where it is near to one
+     * @param scale the size of the numbers around it
+     * @return the level that is written, where {@link #isToLevels}
+     */
+    public int level(double exact, double scale) {
+        double floor = Math.floor(exact);
+        double rest = exact - floor;
+        boolean isSure = rest > CLOSE && rest < 1 - CLOSE && Math.abs(rest - HALF) > CLOSE && Math.abs(exact) < MOST_QUICK && scale < MOST_QUICK;
+        return isSure ? level(4 * (long) floor + (rest < HALF ? 1 : 3), 4) : level(Approximate.snapped(exact, scale));
     }
 
     /**

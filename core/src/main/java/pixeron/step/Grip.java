@@ -1,5 +1,6 @@
 package pixeron.step;
 
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
 
 /** A part of a step that is taken hold of on a sheet, such as the rectangle of a crop. */
@@ -43,6 +44,22 @@ public sealed interface Grip {
      * @param change what the step becomes when the tip is dragged
      */
     record Arm(On on, String name, Place anchor, Place tip, String text, Pull change) implements Grip {
+
+        @Override
+        public String words(int first) {
+            return text;
+        }
+    }
+
+    /**
+     * A circle, made smaller and larger by its edge.
+     *
+     * @param middle where it lies
+     * @param radius in rows and columns
+     * @param text what it says, such as radius 3
+     * @param change what the step becomes with another radius
+     */
+    record Circle(On on, String name, Place middle, double radius, String text, DoubleFunction<Step> change) implements Grip {
 
         @Override
         public String words(int first) {

@@ -6,6 +6,7 @@ import pixeron.format.ReadOptions;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
 
 /**
  * What a step is applied to.
@@ -13,11 +14,17 @@ import pixeron.image.Result;
  * @param before the result in front of it
  * @param others gives another result by its reference: {@code step:2}; throws a PixeronException where there is none
  * @param mostPixels more than these a result must not have
+ * @param face which face of the result is asked for, where it has several
  */
-public record Inputs(Result before, Function<String, Result> others, long mostPixels) {
+public record Inputs(Result before, Function<String, Result> others, long mostPixels, String face) {
 
     /** As many pixels as are made where nobody says otherwise. */
     public static final long MOST_PIXELS = ReadOptions.DEFAULT_PIXEL_LIMIT;
+
+    /** As a whole. */
+    public Inputs(Result before, Function<String, Result> others, long mostPixels) {
+        this(before, others, mostPixels, Image.VALUE);
+    }
 
     /** With the usual limit of pixels. */
     public Inputs(Result before, Function<String, Result> others) {
@@ -43,7 +50,20 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
         if (before instanceof Image image) {
             return image;
         }
-        throw PixeronException.of("%s takes an image, and %s stands before it.", type.name(), before.kind());
+        throw PixeronException.of("%s takes an image, and %s stands before it%s.", type.name(), before.kind(),
+                before instanceof ColourImage ? "; make it gray first" : before instanceof Spectrum ? "; fourier-inverse makes an image of it" : "");
+    }
+
+    /**
+     * @param type the kind of step that asks
+     * @return what is before, which is a spectrum
+     * @throws PixeronException if it is of another kind
+     */
+    public Spectrum spectrum(StepType type) {
+        if (before instanceof Spectrum spectrum) {
+            return spectrum;
+        }
+        throw PixeronException.of("%s takes a spectrum, and %s stands before it; fourier makes one of an image.", type.name(), before.kind());
     }
 
     /**
@@ -57,13 +77,18 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
         if (found instanceof Image image) {
             return image;
         }
-        throw PixeronException.of("%s with=%s takes an image, and %s is %s; make it gray first.", type.name(), reference, reference,
-                found.kind());
+        throw PixeronException.of("%s with=%s takes an image, and %s is %s%s.", type.name(), reference, reference,
+                found.kind(), found instanceof ColourImage ? "; make it gray first" : "");
     }
 
     /** @return the same others, with another result in front of the step */
     public Inputs on(Result other) {
-        return new Inputs(other, others, mostPixels);
+        return new Inputs(other, others, mostPixels, face);
+    }
+
+    /** @return the same, where a face of the result is asked for */
+    public Inputs asking(String otherFace) {
+        return new Inputs(before, others, mostPixels, otherFace);
     }
 
     /**

@@ -134,6 +134,20 @@ public interface Operation extends Explained, Bound {
         return false;
     }
 
+    /** @return whether every value of the result is made of the whole input, so that no pixel of one stands for one of the other */
+    default boolean isSpread() {
+        return false;
+    }
+
+    /** @return what coefficients are multiplied with; empty where the step is no filter by distance */
+    default Optional<Profile> profile() {
+        return Optional.empty();
+    }
+
+    /** @return the wave that a value of the result belongs to; empty where the result is no spectrum */
+    default Optional<Wave> wave(Pixel pixel) {
+        return Optional.empty();
+    }
 
     /** @return what the step is applied to */
     default Inputs inputs() {

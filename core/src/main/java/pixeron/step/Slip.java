@@ -20,6 +20,11 @@ public interface Slip {
      */
     List<Way> ways(Operation right);
 
+    /** @return whether it can only change one cell of the sheet, so that one differing cell is enough to claim it */
+    default boolean isOfOneCell(Operation right) {
+        return false;
+    }
+
     /** @return a slip with the ways that a function finds */
     static Slip of(String id, Function<Operation, List<Way>> ways) {
         return new Slip() {

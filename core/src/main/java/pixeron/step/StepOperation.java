@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -23,7 +24,7 @@ public abstract class StepOperation implements Operation {
 
     private final Step step;
     private final Inputs inputs;
-    private final Image before;
+    private final Supplier<Image> before;
     private final Frame frame;
     private final Optional<Area> area;
     private final Finish finish;
@@ -43,12 +44,17 @@ public abstract class StepOperation implements Operation {
      * @throws pixeron.PixeronException if the step's area reaches beyond the image
      */
     protected StepOperation(Step step, Image before, Frame frame, Inputs inputs) {
+        this(step, () -> before, frame, inputs);
+    }
+
+    /** Where the image before is only what is seen of something else, and made when it is asked for. */
+    protected StepOperation(Step step, Supplier<Image> before, Frame frame, Inputs inputs) {
         this.step = step;
         this.inputs = inputs;
         this.before = before;
         this.frame = frame;
-        this.asIs = Sight.of(before::value);
-        this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+        this.asIs = Sight.of(pixel -> before.get().value(pixel));
+        this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before.get()));
         this.finish = Finish.of(step, frame.maximumLevel());
     }
 
@@ -104,11 +110,16 @@ public abstract class StepOperation implements Operation {
     /** @return the lines that lead to {@link #calculate} */
     protected abstract List<Line> work(Pixel result, Sight sight);
 
+    /** @return the lines behind {@link #work}, from the exact value to the one that is written */
+    protected List<Line> ending(Pixel result, Value exact, Finish end) {
+        return end.explain(exact);
+    }
+
     /** Goes through the loop that leads to {@link #calculate}, which is called s. */
     protected abstract void loop(Pixel result, Sight sight, LoopWriter out);
 
     @Override
-    public final Optional<Pixel> counterpart(Pixel result) {
+    public Optional<Pixel> counterpart(Pixel result) {
         return Optional.of(origin(result));
     }
 
@@ -124,7 +135,7 @@ public abstract class StepOperation implements Operation {
 
     @Override
     public final Image before() {
-        return before;
+        return before.get();
     }
 
     @Override
@@ -144,7 +155,7 @@ public abstract class StepOperation implements Operation {
 
     /** @return the part that is calculated */
     protected final Area area() {
-        return area.orElseGet(() -> Area.all(before));
+        return area.orElseGet(() -> Area.all(before()));
     }
 
     protected final boolean isInArea(Pixel pixel) {
@@ -202,7 +213,7 @@ public abstract class StepOperation implements Operation {
         }
         Value exact = calculate(result, sight);
         List<Line> lines = new ArrayList<>(work(result, sight));
-        lines.addAll(end.explain(exact));
+        lines.addAll(ending(result, exact, end));
         return new Working(title, lines, exact, end.apply(exact));
     }
 

@@ -8,6 +8,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import pixeron.image.Area;
 import pixeron.image.Frame;
+import pixeron.image.Result;
+import pixeron.image.Spectrum;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
 import pixeron.step.key.AreaParameter;
@@ -44,6 +46,11 @@ public interface StepType extends Keyed {
 
     /** @return its formula for people with these values of its keys, all that are required among them: {@code s = r + amount} */
     String formula(Arguments arguments);
+
+    /** @return the same in a few words, for a narrow place */
+    default String shortFormula(Arguments arguments) {
+        return formula(arguments);
+    }
 
     /** @return which keys it has beside its own */
     default Set<Common> common() {
@@ -114,6 +121,11 @@ public interface StepType extends Keyed {
     /** @return a step of a more general kind that does the same; empty where there is none */
     default Optional<Step> spelledOut(Step step) {
         return Optional.empty();
+    }
+
+    /** @return whether it can be applied to results of this kind: an image or a colour image, unless it says something else */
+    default boolean takes(Result before) {
+        return !(before instanceof Spectrum);
     }
 
     /** @return the slips that belong to steps of this kind, beside those that every step can have */

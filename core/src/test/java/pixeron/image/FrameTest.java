@@ -45,7 +45,7 @@ class FrameTest {
         assertThat(picture.faces()).extracting(Result.Face::name).containsExactly("red", "green", "blue", "alpha");
         assertThat(picture.frame()).isEqualTo(image.frame());
         assertThatThrownBy(() -> StepLine.parse("invert").bind(new Inputs(picture))).isInstanceOf(PixeronException.class)
-                .hasMessage("invert takes an image, and a colour image stands before it.");
+                .hasMessage("invert takes an image, and a colour image stands before it; make it gray first.");
     }
 
     /** Rows 2 to 4, columns 1 to 6. */

@@ -10,6 +10,7 @@ import java.util.concurrent.CancellationException;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -18,13 +19,12 @@ import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.catalog.Catalog;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.colour.Binding;
-import pixeron.step.colour.GrayStep;
-import pixeron.step.colour.Swap;
 import pixeron.working.Line;
 
 class StepExamplesTest {
@@ -264,9 +264,10 @@ class StepExamplesTest {
         for (StepType type : Catalog.all()) {
             for (int maximum : new int[] {1, 7, 255, 65535}) {
                 Image two = Image.of(maximum, new int[][] {{0, maximum}});
-                Result before = type instanceof GrayStep || type instanceof Swap ? new ColourImage(two, two, two, Optional.empty()) : two;
+                Result before = Stream.of(two, new ColourImage(two, two, two, Optional.empty()), 
+                        Binding.of(StepLine.parse("fourier"), two).result(Progress.NONE)).filter(type::takes).findFirst().orElseThrow();
                 Result after = Binding.of(type.starter(maximum), before).result(Progress.NONE);
-                assertThat(after.faces()).allMatch(face -> face.image().isLevelImage());
+                assertThat(after.faces()).allMatch(face -> after instanceof Spectrum || face.image().isLevelImage());
             }
             assertThat(type.sentence()).endsWith(".");
             assertThat(StepLine.usage(type)).startsWith(type.name());

@@ -35,6 +35,7 @@ import pixeron.app.bench.pixels.DisplayPane;
 import pixeron.app.bench.pixels.MarkedPane;
 import pixeron.app.bench.pixels.PixelPane;
 import pixeron.app.bench.pixels.WatchList;
+import pixeron.app.bench.pixels.WavePane;
 import pixeron.app.bench.sheets.SheetsPane;
 import pixeron.app.bench.steps.BranchBar;
 import pixeron.app.bench.steps.ParameterPane;
@@ -50,6 +51,7 @@ import pixeron.app.bench.working.WorkingPane;
 import pixeron.app.folder.OwnKernels;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
 import pixeron.format.CellTable;
@@ -103,7 +105,7 @@ public final class BenchView extends BorderPane {
         addEventFilter(KeyEvent.KEY_PRESSED, this::lectureKeys);
         BorderPane walked = new BorderPane(sheets);
         walked.setTop(new WalkBar(bench));
-        HBox actions = new HBox(new ChannelBar(bench), walkButton(bench));
+        HBox actions = new HBox(new ChannelBar(bench), new FaceBar(bench), walkButton(bench));
         actions.getStyleClass().add("middle-actions");
         middle = new MiddlePane(walked, actions, Map.of(
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, ways.openCells, this::say, isSeen),
@@ -181,7 +183,15 @@ public final class BenchView extends BorderPane {
 
     /** How often the levels occur, and what the step does as loops; the loops come forward when a walk begins. */
     private TabPane right(Bench bench, Theme theme) {
-        Tab levels = new Tab("Levels", new LevelsPane(bench, theme));
+        LevelsPane counts = new LevelsPane(bench, theme);
+        WavePane wave = new WavePane(bench);
+        Tab levels = new Tab("Levels", counts);
+        // A spectrum has no levels; its coefficients stand for waves.
+        bench.shownProperty().subscribe(shown -> {
+            boolean isSpectrum = shown != null && shown.seenAfter().filter(Seen::isSpectrum).isPresent();
+            levels.setText(isSpectrum ? "Wave" : "Levels");
+            levels.setContent(isSpectrum ? wave : counts);
+        });
         Tab loops = tab("Loops", isSeen -> new LoopsPane(bench, isSeen));
         TabPane right = new TabPane(levels, loops);
         right.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);

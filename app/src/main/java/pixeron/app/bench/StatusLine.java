@@ -1,6 +1,5 @@
 package pixeron.app.bench;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
@@ -21,7 +20,9 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
+import pixeron.image.Frequency;
 import pixeron.image.Pixel;
+import pixeron.image.Spectrum;
 import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.step.Footprint;
@@ -107,7 +108,7 @@ final class StatusLine extends HBox {
         boolean isMoved = !isGone && shown.operation().filter(Operation::isMoving).isPresent();
         if (isGone) {
             add("before row ", Integer.toString(before.row() + first), ", column ", Integer.toString(before.column() + first), "ink");
-            text(" · goes nowhere", "soft", false);
+            text(shown.operation().filter(Operation::isSpread).isPresent() ? " · counts in every value of After" : " · goes nowhere", "soft", false);
         } else {
             add(isMoved ? "after row " : "row ", row, isMoved ? ", column " : "   column ", column, "ink");
         }
@@ -120,6 +121,9 @@ final class StatusLine extends HBox {
             add(" · from row ", Integer.toString(before.row() + first), ", column ", Integer.toString(before.column() + first), "ink");
         } else if (isMoved) {
             text(" · from outside", "soft", false);
+        } else if (!isGone && shown.seenAfter().filter(Seen::isSpectrum).isPresent()) {
+            Frequency at = Spectrum.frequency(shown.grid(), picked);
+            add("    u ", Decimals.working(at.u()), ", v ", Decimals.working(at.v()), "ink");
         } else if (!isGone) {
             add("    x ", column, ", y ", row, "ink");
         }
@@ -128,7 +132,7 @@ final class StatusLine extends HBox {
             text(" ", "soft", false);
         } else if (bench.walking().isSeen(picked) && !bench.isCovered(picked)) {
             Shown.Described mistake = bench.walking().mistakeProperty().get();
-            value("    after ", mistake == null ? shown.seenAfter() : Optional.of(new Seen(mistake.image(), List.of(mistake))), picked,
+            value("    after ", mistake == null ? shown.seenAfter() : Optional.of(Seen.of(mistake)), picked,
                     "role-after");
         } else {
             text("    after ?", "role-after", false);
@@ -162,6 +166,10 @@ final class StatusLine extends HBox {
         seen.map(Seen::result).filter(found -> picked != null && found.frame().contains(picked)).ifPresent(found -> {
             text(name, role, false);
             // Alpha stands in the packed value; where there is none it is told with the others.
+            if (found instanceof Spectrum spectrum) {
+                text(spectrum.text(picked), role, true);
+                return;
+            }
             boolean isPacked = PackedPixel.find(found, picked).isPresent();
             text(found.faces().stream().limit(isPacked ? COLOURS : found.faces().size()).map(face -> Decimals.working(face.image().value(picked)))
                     .collect(Collectors.joining(" ")), role, true);

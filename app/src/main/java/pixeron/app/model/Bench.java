@@ -1,6 +1,7 @@
 package pixeron.app.model;
 
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
@@ -14,6 +15,7 @@ import pixeron.chain.Chain;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.SpectrumFace;
 import pixeron.project.Project;
 import pixeron.project.SavedProject;
 import pixeron.project.View;
@@ -82,7 +84,7 @@ public final class Bench {
         this.trouble = trouble;
         this.walking = new Walking(this, aside);
         looking.channelProperty().subscribe(channel -> {
-            if (isOpen() && shown() != null && shown().hasColour()) {
+            if (isOpen() && shown() != null && (shown().hasColour() || shown().hasSpectrum())) {
                 show();
             }
         });
@@ -106,6 +108,7 @@ public final class Bench {
         picked.set(opened.view().picked());
         search = Optional.empty();
         looking.begin(opened.view().watched(), opened.view().hints());
+        lookAtWritten(opened);
         walking.await(opened.view().walk());
         position.set(Math.min(opened.view().position(), opened.project().chain().size() - 1));
         show();
@@ -234,6 +237,13 @@ public final class Bench {
 
     public ReadOnlyBooleanProperty redoableProperty() {
         return redoable.getReadOnlyProperty();
+    }
+
+    /** Of a spectrum the face that the person wrote about is seen first. */
+    private void lookAtWritten(SavedProject opened) {
+        int at = Math.min(opened.view().position(), opened.project().chain().size() - 1);
+        Arrays.stream(SpectrumFace.values()).map(SpectrumFace::word).filter(face -> at >= 0 && !opened.project().byHand(at, face).sheet().isEmpty())
+                .reduce((first, last) -> last).ifPresent(looking.channelProperty()::set);
     }
 
     /** @return what a file of this work holds */

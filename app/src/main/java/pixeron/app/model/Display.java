@@ -93,7 +93,7 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
     public Ends ends(Shown.Described described) {
         return switch (range) {
             case LEVELS -> isAroundZero(described) ? new Ends(-reach(described), reach(described))
-                    : new Ends(0, described.image().maximumLevel());
+                    : new Ends(0, described.isSpectral() ? reach(described) : described.image().maximumLevel());
             case IMAGE -> new Ends(described.facts().smallest().asDouble(), described.facts().largest().asDouble());
             case OWN -> ends;
         };

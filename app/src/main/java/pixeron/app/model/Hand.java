@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import pixeron.byhand.Check;
+import pixeron.byhand.ComplexCells;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.HandValue;
 import pixeron.byhand.Verdict;
@@ -16,6 +17,7 @@ import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.HandTable;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.SpectrumFace;
 import pixeron.look.PackedPixel;
 import pixeron.project.Project;
 import pixeron.step.Explained;
@@ -113,9 +115,14 @@ public final class Hand {
         write(target, texts);
     }
 
-    /** @return what a text says of each channel; a single number or expression is of the one that is looked at */
+    /** @return what a text says of each channel, or of both parts of a coefficient; a single number or expression is of the face that is looked at */
     private static Map<String, String> values(Target target, String text) {
-        return target.whole().flatMap(cells -> cells.find(text)).orElse(Map.of(target.face(), text));
+        Optional<Map<String, String>> parts = SpectrumFace.named(target.face()).flatMap(face -> ComplexCells.find(text)).map(found -> {
+            Map<String, String> texts = new LinkedHashMap<>();
+            found.forEach((part, value) -> texts.put(part.word(), value));
+            return texts;
+        });
+        return target.whole().flatMap(cells -> cells.find(text)).or(() -> parts).orElse(Map.of(target.face(), text));
     }
 
     private void write(Target target, Map<String, Map<Pixel, String>> texts) {
@@ -169,7 +176,7 @@ public final class Hand {
         Target target = target();
         return values(target, text).entrySet().stream().allMatch(value -> {
             Explained right = isWhole() ? whole().faces().bound().face(value.getKey()).orElseThrow()
-                    : shown.operation().orElseThrow();
+                    : shown.operation(value.getKey()).orElseThrow();
             HandSheet sheet = HandSheet.EMPTY.withTolerance(shown.sheet().tolerance()).with(pixel, value.getValue());
             return Check.of(sheet, right).cells().get(0).state() == Verdict.AGREES;
         });

@@ -1,33 +1,70 @@
 package pixeron.app.model;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
 
 /**
- * What stands on one side of a step, with what is said about each of its faces.
- *
- * @param result an image, or one with colour
- * @param faces its faces in their order
+ * What stands on one side of a step, with what is said about each of its faces. Faces of a spectrum are described when they are first
+ * looked at; those of anything else at once.
  */
-public record Seen(Result result, List<Shown.Described> faces) {
+public final class Seen {
+
+    private final Result result;
+    private final Map<String, Shown.Described> described = new ConcurrentHashMap<>();
+
+    private Seen(Result result) {
+        this.result = result;
+    }
 
     /** @return a result with what is said about each of its faces */
     public static Seen of(Result result) {
-        return of(result, Optional.empty());
+        return of(result, Optional.empty(), "");
     }
 
-    /** @param known what was shown last; what is said of the same image is taken over */
-    static Seen of(Result result, Optional<Shown> known) {
-        List<Shown.Described> faces = new ArrayList<>();
+    /** @return an image of which everything is said already */
+    public static Seen of(Shown.Described image) {
+        Seen seen = new Seen(image.image());
+        seen.described.put(seen.names().get(0), image);
+        return seen;
+    }
+
+    /**
+     * @param known what was shown last; what is said of the same image is taken over
+     * @param channel which face is looked at
+     */
+    static Seen of(Result result, Optional<Shown> known, String channel) {
+        Optional<Seen> same = known.stream().flatMap(Shown::seen).filter(old -> old.result == result).findFirst();
+        Seen seen = same.orElseGet(() -> new Seen(result));
         for (Result.Face face : result.faces()) {
-            faces.add(known.stream().flatMap(Shown::described).filter(old -> old.image() == face.image()).findFirst()
-                    .orElseGet(() -> Shown.Described.of(face.image())));
+            if (!seen.isSpectrum() || face.name().equals(seen.name(channel))) {
+                seen.described.computeIfAbsent(face.name(), name -> known.stream().flatMap(Shown::described).filter(old -> old.image() == face.image()).findFirst()
+                        .orElseGet(() -> Shown.Described.of(face.image(), seen.isSpectrum())));
+            }
         }
-        return new Seen(result, List.copyOf(faces));
+        return seen;
+    }
+
+    /** @return an image, or one with several faces */
+    public Result result() {
+        return result;
+    }
+
+    /** @return its faces in their order */
+    public List<Shown.Described> faces() {
+        return names().stream().map(this::face).toList();
+    }
+
+    /** @return those of its faces that are described already */
+    Stream<Shown.Described> described() {
+        return described.values().stream();
     }
 
     public boolean hasColour() {
@@ -39,6 +76,15 @@ public record Seen(Result result, List<Shown.Described> faces) {
         return result instanceof ColourImage colour ? Optional.of(colour) : Optional.empty();
     }
 
+    public boolean isSpectrum() {
+        return result instanceof Spectrum;
+    }
+
+    /** @return the coefficients; empty where it is no spectrum */
+    public Optional<Spectrum> spectrum() {
+        return result instanceof Spectrum spectrum ? Optional.of(spectrum) : Optional.empty();
+    }
+
     public Frame frame() {
         return result.frame();
     }
@@ -48,13 +94,13 @@ public record Seen(Result result, List<Shown.Described> faces) {
         return result.faces().stream().map(Result.Face::name).toList();
     }
 
-    /** @return the name of the face that is looked at while a channel is chosen: that channel where there is one, else the first */
+    /** @return the name of the face that is looked at while a channel is chosen: that channel where there is one, else the first; of a spectrum the logarithm */
     public String name(String channel) {
-        return names().contains(channel) ? channel : names().get(0);
+        return names().contains(channel) ? channel : isSpectrum() ? SpectrumFace.LOG.word() : names().get(0);
     }
 
     /** @return the face that is looked at while a channel is chosen */
     public Shown.Described face(String channel) {
-        return faces.get(names().indexOf(name(channel)));
+        return described.computeIfAbsent(name(channel), name -> Shown.Described.of(result.face(name).orElseThrow(), isSpectrum()));
     }
 }

@@ -26,6 +26,7 @@ import pixeron.step.Bound;
 import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Wave;
 import pixeron.step.colour.WholePixel;
 import pixeron.step.table.LevelRows;
 
@@ -120,14 +121,20 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * @param facts smallest, largest, mean
      * @param histogram counts of levels; empty for an open image
      * @param smaller the image made smaller, for drawing it as a picture
+     * @param isSpectral whether it is a face of a spectrum, of whose values the maximum level says nothing
      */
-    public record Described(Image image, ImageFacts facts, Optional<Histogram> histogram, Reductions smaller) {
+    public record Described(Image image, ImageFacts facts, Optional<Histogram> histogram, Reductions smaller, boolean isSpectral) {
 
         /** @return an image with its facts, in a few passes over its pixels */
         public static Described of(Image image) {
-            Optional<Histogram> histogram = image.isLevelImage() ? Optional.of(Histogram.of(image)) : Optional.empty();
+            return of(image, false);
+        }
+
+        /** @return the same for a face of a spectrum, or for an image */
+        static Described of(Image image, boolean isSpectral) {
+            Optional<Histogram> histogram = image.isLevelImage() && !isSpectral ? Optional.of(Histogram.of(image)) : Optional.empty();
             return new Described(image, histogram.map(counts -> ImageFacts.ofLevels(counts, image.count()))
-                    .orElseGet(() -> ImageFacts.of(image)), histogram, Reductions.of(image));
+                    .orElseGet(() -> ImageFacts.of(image)), histogram, Reductions.of(image), isSpectral);
         }
     }
 
@@ -159,7 +166,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         Optional<Shown> last = Optional.ofNullable(known);
         List<StepWork> works = ProjectWork.of(project, last.map(old -> old.marks.works).orElse(List.of()), progress);
         List<Outcome> outcomes = project.chain().stages().stream().map(stage -> stage.after(progress)).toList();
-        Results results = at.position < 0 ? new Results(project, at, outcomes, new Sides(Optional.of(Seen.of(project.chain().input(), last)),
+        Results results = at.position < 0 ? new Results(project, at, outcomes, new Sides(Optional.of(Seen.of(project.chain().input(), last, at.channel)),
                 Optional.empty(), Optional.empty()), Optional.empty(), Optional.empty()) : ofStep(project, at, outcomes, last, progress);
         Shown shown = new Shown(results, marks(results, works, last, progress), Optional.empty());
         return shown.lighting(search, progress);
@@ -167,13 +174,13 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
 
     private static Results ofStep(Project project, At at, List<Outcome> outcomes, Optional<Shown> known, Progress progress) {
         Stage stage = project.chain().stage(at.position);
-        Optional<Other> other = stage.others(progress).entrySet().stream().findFirst().map(found -> new Other(found.getKey(), Seen.of(found.getValue(), known)));
-        return new Results(project, at, outcomes, new Sides(seen(stage.before(progress), known), seen(stage.after(progress), known), other),
+        Optional<Other> other = stage.others(progress).entrySet().stream().findFirst().map(found -> new Other(found.getKey(), Seen.of(found.getValue(), known, at.channel)));
+        return new Results(project, at, outcomes, new Sides(seen(stage.before(progress), known, at.channel), seen(stage.after(progress), known, at.channel), other),
                 stage.after(progress) instanceof Outcome.Done ? stage.bound(progress) : Optional.empty(), stage.inputs(Progress.NONE));
     }
 
-    private static Optional<Seen> seen(Outcome outcome, Optional<Shown> known) {
-        return outcome instanceof Outcome.Done done ? Optional.of(Seen.of(done.result(), known)) : Optional.empty();
+    private static Optional<Seen> seen(Outcome outcome, Optional<Shown> known, String channel) {
+        return outcome instanceof Outcome.Done done ? Optional.of(Seen.of(done.result(), known, channel)) : Optional.empty();
     }
 
     private static Marks marks(Results results, List<StepWork> works, Optional<Shown> known, Progress progress) {
@@ -235,9 +242,14 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return search.isAfter() ? new Lit(search, there, Optional.of(pixels), "") : new Lit(search, Optional.of(pixels), there, "");
     }
 
+    /** @return all that stands around the step */
+    Stream<Seen> seen() {
+        return Stream.of(results.sides.before, results.sides.after, results.sides.other.map(Other::seen)).flatMap(Optional::stream);
+    }
+
     /** @return everything that is described */
     Stream<Described> described() {
-        return Stream.of(results.sides.before, results.sides.after, results.sides.other.map(Other::seen)).flatMap(Optional::stream).flatMap(seen -> seen.faces().stream());
+        return seen().flatMap(Seen::described);
     }
 
     public Project project() {
@@ -312,6 +324,26 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     /** @return whether there is colour on either side of the step */
     public boolean hasColour() {
         return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::hasColour);
+    }
+
+    /** @return whether there is a spectrum on either side of the step */
+    public boolean hasSpectrum() {
+        return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::isSpectrum);
+    }
+
+    /** @return the face with which values in tables are kept: the tables of a spectrum are those of all its faces */
+    public String tableFace() {
+        return results.sides.after.filter(Seen::isSpectrum).map(after -> after.names().get(0)).orElseGet(this::face);
+    }
+
+    /** @return how another face of the result is worked out */
+    Optional<Operation> operation(String face) {
+        return results.bound.flatMap(bound -> bound.face(face));
+    }
+
+    /** @return the wave that a coefficient of After belongs to; empty where After is no spectrum */
+    public Optional<Wave> wave(Pixel pixel) {
+        return operation().filter(found -> found.contains(pixel)).flatMap(found -> found.wave(pixel));
     }
 
     /** @return the name of the face of After that is looked at */

@@ -22,6 +22,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
+import pixeron.number.Decimals;
 import pixeron.step.Grip;
 
 /**
@@ -38,9 +39,11 @@ public final class Sheet extends Region {
     private Painter over;
     private Painter grips;
     private Pixel picked = new Pixel(0, 0);
+    private Pixel partner;
     private Selection marked;
     private Frame frame;
-    private int first;
+    private int firstRow;
+    private int firstColumn;
     private boolean isPaintDue;
     private final Gestures gestures;
 
@@ -122,9 +125,13 @@ public final class Sheet extends Region {
         requestPaint();
     }
 
-    /** @param number what the first row and the first column are called, 0 or 1 */
-    public void setFirst(int number) {
-        first = number;
+    /**
+     * @param row what the first row is called: 0 or 1, or its frequency
+     * @param column what the first column is called
+     */
+    public void setFirst(int row, int column) {
+        firstRow = row;
+        firstColumn = column;
         describe();
         requestPaint();
     }
@@ -136,8 +143,14 @@ public final class Sheet extends Region {
         requestPaint();
     }
 
+    /** @param pixel the one that belongs to the picked one, such as its mate in a spectrum; null for none */
+    public void setPartner(Pixel pixel) {
+        partner = pixel;
+        requestPaint();
+    }
+
     private void describe() {
-        setAccessibleText(picked == null ? name + ": the picked pixel went nowhere" : name + ", row " + (picked.row() + first) + ", column " + (picked.column() + first) + ": "
+        setAccessibleText(picked == null ? name + ": the picked pixel went nowhere" : name + ", row " + (picked.row() + firstRow) + ", column " + (picked.column() + firstColumn) + ": "
                 + (painter == null ? "nothing" : over == null || over.describe(picked).isEmpty() ? painter.describe(picked)
                 : over.describe(picked)));
     }
@@ -158,7 +171,7 @@ public final class Sheet extends Region {
 
     /** Width of the row numbers; the same on all sheets, so that cells begin in the same place. */
     double gutter() {
-        int digits = Integer.toString(viewport.rows() - 1 + first).length();
+        int digits = Math.max(number(viewport.rows() - 1 + firstRow).length(), number(firstRow).length());
         // Whole points, so that the edges of cells are sharp.
         return Math.ceil(Math.max(18, digits * 6.6 + 10) * theme.scale());
     }
@@ -215,8 +228,13 @@ public final class Sheet extends Region {
             over.paint(graphics, extent());
         }
         paintMarked(graphics, palette);
+        if (partner != null) {
+            graphics.setLineDashes(4, 3);
+            paintFrame(graphics, palette, partner);
+            graphics.setLineDashes();
+        }
         if (picked != null) {
-            paintPicked(graphics, palette);
+            paintFrame(graphics, palette, picked);
         }
         if (grips != null) {
             grips.paint(graphics, extent());
@@ -256,17 +274,17 @@ public final class Sheet extends Region {
         return edge + viewport.cell() / 2;
     }
 
-    private void paintPicked(GraphicsContext graphics, Palette palette) {
+    private void paintFrame(GraphicsContext graphics, Palette palette, Pixel pixel) {
         double side = Math.max(viewport.cell(), 7);
         double middle = (viewport.cell() - side) / 2;
         // At the first row or column a frame that is larger than its cell stays on the sheet.
-        double x = outside(viewport.x(picked.column()) + middle, middle);
-        double y = outside(viewport.y(picked.row()) + middle, middle);
+        double x = outside(viewport.x(pixel.column()) + middle, middle);
+        double y = outside(viewport.y(pixel.row()) + middle, middle);
         double width = side >= 20 ? 3 : 2;
         graphics.setStroke(palette.picked());
         graphics.setLineWidth(width);
         graphics.strokeRect(x + width / 2, y + width / 2, side - width, side - width);
-        if (isFocused()) {
+        if (isFocused() && pixel == picked) {
             // A second, dark line tells which of the sheets has the keyboard.
             graphics.setStroke(palette.ink());
             graphics.setLineWidth(1);
@@ -287,22 +305,22 @@ public final class Sheet extends Region {
         int every = every(Math.max(gutter() + 4, 24), cell);
         int everyRow = every(16 * theme.scale(), cell);
         graphics.setTextAlign(TextAlignment.CENTER);
-        for (int j = roundUp(extent.firstColumn(), every); j <= extent.lastColumn(); j += every) {
+        for (int j = firstShown(extent.firstColumn(), every, firstColumn); j <= extent.lastColumn(); j += every) {
             double x = gutter() + viewport.x(j) + Math.min(cell, gutter()) / 2;
             if (viewport.x(j) >= -cell / 2) {
                 graphics.setFill(picked != null && j == picked.column() ? palette.ink() : palette.soft());
-                graphics.fillText(Integer.toString(j + first), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2
+                graphics.fillText(number(j + firstColumn), cell >= gutter() ? gutter() + viewport.x(j) + cell / 2
                         : x,
                         header() / 2);
             }
         }
         graphics.setTextAlign(TextAlignment.RIGHT);
-        for (int i = roundUp(extent.firstRow(), everyRow); i <= extent.lastRow(); i += everyRow) {
+        for (int i = firstShown(extent.firstRow(), everyRow, firstRow); i <= extent.lastRow(); i += everyRow) {
             if (viewport.y(i) >= -cell / 2) {
                 graphics.setFill(picked != null && i == picked.row() ? palette.ink() : palette.soft());
                 double y = header() + viewport.y(i) + Math.max(cell, Math.min(everyRow * cell, 12)) / 2;
                 // The last one stays on the sheet, also in large type.
-                graphics.fillText(Integer.toString(i + first), gutter() - 6,
+                graphics.fillText(number(i + firstRow), gutter() - 6,
                         Math.min(y, canvas.getHeight() - 5 * theme.scale()));
             }
         }
@@ -317,7 +335,13 @@ public final class Sheet extends Region {
         return step;
     }
 
-    private static int roundUp(int number, int step) {
-        return (number + step - 1) / step * step;
+    private static String number(int number) {
+        return Decimals.working((long) number);
+    }
+
+    /** Of frequencies zero is always among those that are numbered. */
+    private static int firstShown(int from, int step, int called) {
+        int begin = Math.min(called, 0);
+        return Math.floorDiv(from + begin + step - 1, step) * step - begin;
     }
 }

@@ -9,6 +9,7 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import pixeron.PixeronException;
 import pixeron.app.bench.BenchView;
+import pixeron.app.bench.FaceBar;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.MiddlePane.View;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
@@ -25,6 +26,7 @@ import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
 import pixeron.make.Drawing;
 import pixeron.number.Decimals;
+import pixeron.step.key.ChannelsParameter;
 
 /** What menus, buttons and keys do with the bench, beside files. */
 final class Commands {
@@ -221,9 +223,12 @@ final class Commands {
         }
     }
 
-    /** Looks at an image with colour in another way. */
+    /** Looks at an image with colour in another way; of a spectrum at the face that stands in the same place. */
     void lookAt(ColourView how, String channel) {
-        if (isOpen() && bench.shown().hasColour()) {
+        if (isOpen() && bench.shown().hasSpectrum()) {
+            int place = how == ColourView.APART ? ChannelsParameter.ALL.size() : ChannelsParameter.ALL.indexOf(channel);
+            bench.looking().channelProperty().set(FaceBar.ORDER.get(Math.max(0, place)).word());
+        } else if (isOpen() && bench.shown().hasColour()) {
             if (!channel.isEmpty()) {
                 bench.looking().channelProperty().set(channel);
             }

@@ -20,6 +20,8 @@ import pixeron.format.LoadedImage;
 import pixeron.format.LossyNote;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
@@ -247,12 +249,17 @@ final class FileActions {
         }
         // What is looked at is saved: the picture in colour, or one channel of it.
         boolean isChannel = seen.get().hasColour() && !bench.looking().isWhole();
-        Result result = isChannel ? seen.get().face(bench.shown().channel()).image() : seen.get().result();
+        String face = seen.get().name(bench.shown().channel());
+        boolean isFace = isChannel || seen.get().isSpectrum();
+        Result result = isFace ? seen.get().face(face).image() : seen.get().result();
+        // The logarithm of a spectrum is a picture as well: that from black to white.
+        Optional<Spectrum> drawn = seen.get().spectrum().filter(spectrum -> face.equals(SpectrumFace.LOG.word()));
         String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1))
-                + (isChannel ? "-" + bench.shown().channel() : "") + ImageFiles.suggestedEnding(result);
+                + (isFace ? "-" + face : "") + ImageFiles.suggestedEnding(result);
         voice.dialogs().chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
-            ImageFiles.write(file, result, false);
-            return ImageFiles.isLossy(file) ? LossyNote.of(file, result) : "";
+            Result kept = drawn.isPresent() && !ImageFiles.isTable(file) ? drawn.get().picture() : result;
+            ImageFiles.write(file, kept, false);
+            return ImageFiles.isLossy(file) ? LossyNote.of(file, kept) : "";
         }, note -> {
             voice.banner().hide();
             voice.say().accept("Saved " + file.getFileName());

@@ -5,18 +5,21 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
-import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
 import pixeron.number.Decimals;
 import pixeron.number.Overflow;
 import pixeron.number.Rational;
 import pixeron.number.Rounding;
+import pixeron.number.Value;
 import pixeron.project.Origin;
 import pixeron.project.Project;
+import pixeron.project.ProjectWork;
 import pixeron.project.SavedProject;
 import pixeron.project.View;
 import pixeron.step.Progress;
@@ -33,7 +36,7 @@ public final class DemoCases {
     /** @return all cases, in the order in which they are offered; made anew at each call */
     public static List<DemoCase> all() {
         return List.of(threeBitSort(), levelsOfTheSort(), faintProof(), faintProofLarge(), speckledProof(),
-                unevenlyLitProof(), dustyOrnament(), PlacesCases.twoPulls(), PlacesCases.bandedProof(), PlacesCases.borderStrip(), PlacesCases.dustyStrip(),
+                unevenlyLitProof(), dustyOrnament(), PlacesCases.twoPulls(), PlacesCases.bandedProof(), PlacesCases.laidPaper(), PlacesCases.borderStrip(), PlacesCases.dustyStrip(),
                 ColourCase.colourProof());
     }
 
@@ -140,6 +143,26 @@ public final class DemoCases {
         return project.withSheet(position, sheet -> values(answer, area));
     }
 
+    /**
+     * Fills an area of one face of a spectrum, with two decimals.
+     *
+     * @param from the place whose value somebody writes at a place
+     * @param change what else they write
+     */
+    static Project withFace(Project project, int position, SpectrumFace face, Area area, UnaryOperator<Pixel> from, UnaryOperator<HandSheet> change) {
+        Spectrum after = (Spectrum) project.chain().stage(position).after(Progress.NONE).required();
+        Map<Pixel, String> texts = new HashMap<>();
+        for (int n = 0; n < area.count(); n++) {
+            Pixel pixel = new Pixel(area.row() + n / area.width(), area.column() + n % area.width());
+            texts.put(pixel, twoDecimals(after.value(face, from.apply(pixel))));
+        }
+        return project.withByHand(position, face.word(), written -> written.withSheet(sheet -> change.apply(sheet.with(texts))));
+    }
+
+    static String twoDecimals(Value value) {
+        return value.isWhole() ? Decimals.table(value) : Decimals.print(Decimals.parse(Decimals.table(value)).toDecimals(2));
+    }
+
     static HandSheet values(Image answer, Area area) {
         Map<Pixel, String> texts = new HashMap<>();
         for (int i = area.row(); i < area.row() + area.height(); i++) {
@@ -152,7 +175,6 @@ public final class DemoCases {
     }
 
     private static Pixel firstDifference(Project project) {
-        Image before = project.chain().source();
-        return Check.of(project.sheet(0), step(project, 0).bind(before)).first().orElseThrow().pixel();
+        return ProjectWork.of(project, Progress.NONE).stream().filter(work -> work.position() == 0).flatMap(work -> work.check().first().stream()).findFirst().orElseThrow().pixel();
     }
 }

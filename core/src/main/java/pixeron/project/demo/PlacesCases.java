@@ -2,8 +2,12 @@ package pixeron.project.demo;
 
 import java.util.List;
 import pixeron.image.Area;
+import pixeron.image.Pixel;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
 import pixeron.project.Origin;
 import pixeron.project.Project;
+import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 
 /** Demo cases about places, two images, a disturbance and patterns. */
@@ -31,10 +35,28 @@ final class PlacesCases {
     /** Every fourth row is too dark, as of a roller that turns unevenly, and a slower wave runs across. */
     static DemoCase bandedProof() {
         return DemoCases.demo("Banded proof", Workshop.evenProof(),
-                "An uneven roller leaves bands. By hand, the period was taken for the number of waves.",
-                List.of("sine-noise amplitude=24 period-rows=4 period-columns=8", "combine with=step:0 by=absolute-difference"), project ->
-                    DemoCases.withHand(DemoCases.withHand(project, 0, new Area(4, 0, 5, 16), StepLine.parse("sine-noise amplitude=24 cycles-rows=4 cycles-columns=8")),
-                            1, new Area(0, 0, 3, 16), StepLine.parse("combine with=step:0 by=difference")));
+                "An uneven roller leaves bands: two points of the spectrum, taken away. By hand, a period was taken for a number of waves, and a mate forgotten.",
+                List.of("sine-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2", "fourier-inverse",
+                        "combine with=step:0 by=absolute-difference"), project -> {
+                    Project waves = DemoCases.withHand(project, 0, new Area(4, 0, 5, 16), StepLine.parse("sine-noise amplitude=24 cycles-rows=4 cycles-columns=8"));
+                    Spectrum before = (Spectrum) waves.chain().stage(2).before(Progress.NONE).required();
+                    Area around = new Area(2, 4, 13, 9);
+                    Pixel mate = Spectrum.place(before.frame(), -4, -2);
+                    Project notched = DemoCases.withFace(waves, 2, SpectrumFace.MAGNITUDE, around, pixel -> pixel, sheet -> sheet.with(mate,
+                            DemoCases.twoDecimals(before.value(SpectrumFace.MAGNITUDE, mate))));
+                    return DemoCases.withHand(notched, 4, new Area(0, 0, 3, 16), StepLine.parse("combine with=step:0 by=difference"));
+                });
+    }
+
+    /** Small enough to be summed up by hand: a wave over the columns, one over the rows, and their mean. */
+    static DemoCase laidPaper() {
+        return DemoCases.demo("Laid paper", Workshop.laidPaper(),
+                "A 4 × 4 scrap taken apart into waves by hand. The imaginary parts were turned the other way.",
+                List.of("fourier", "notch u=0 v=1", "fourier-inverse"), project -> {
+                    Area all = new Area(0, 0, 4, 4);
+                    Project real = DemoCases.withFace(project, 0, SpectrumFace.REAL, all, pixel -> pixel, sheet -> sheet);
+                    return DemoCases.withFace(real, 0, SpectrumFace.IMAGINARY, all, pixel -> Spectrum.mate(project.chain().input().frame(), pixel), sheet -> sheet);
+                });
     }
 
     /** A strip of few different rows, so that it is made of few patterns. */

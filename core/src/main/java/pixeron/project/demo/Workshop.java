@@ -116,6 +116,12 @@ final class Workshop {
         return Image.ofLevels(size, size, 255, n -> limited((int) StrictMath.rint(190 - 110 * ink(n / size, n % size, size)), 255));
     }
 
+    /** @return a scrap of laid paper, 4 × 4 with 3 bits: ribs from column to column, every other row a little brighter */
+    static Image laidPaper() {
+        int[] ribs = {3, 5, 3, 1};
+        return Image.ofLevels(4, 4, 7, n -> ribs[n % 4] + (n / 4 % 2 == 0 ? 1 : 0));
+    }
+
     /** @return the corner of a border, 6 × 6 with 3 bits: a line along two edges, a leaf between them */
     static Image corner() {
         int size = 6;

@@ -16,6 +16,10 @@ import pixeron.step.cut.Clamp;
 import pixeron.step.cut.Posterize;
 import pixeron.step.cut.Quantize;
 import pixeron.step.cut.Slice;
+import pixeron.step.frequency.Fourier;
+import pixeron.step.frequency.FourierInverse;
+import pixeron.step.frequency.Notch;
+import pixeron.step.frequency.Pass;
 import pixeron.step.geometry.Crop;
 import pixeron.step.geometry.Flip;
 import pixeron.step.geometry.Move;
@@ -74,7 +78,8 @@ public final class Catalog {
             Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
             Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Pad(), new Move(),
             new Flip(), new Transpose(), new Tile(), new Turn(), new Resize(), new Combine(), new Paste(), new Join(),
-            new SaltAndPepper(), new UniformNoise(), new GaussianNoise(), new SineNoise(), new RankKeep(), new GrayStep(), new Compose(), new Swap());
+            new SaltAndPepper(), new UniformNoise(), new GaussianNoise(), new SineNoise(), new Fourier(), new Notch(), new Pass(),
+            new FourierInverse(), new RankKeep(), new GrayStep(), new Compose(), new Swap());
 
     /** So many names are offered for one that is unknown. */
     private static final int NEAREST = 3;

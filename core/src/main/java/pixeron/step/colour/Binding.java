@@ -5,6 +5,7 @@ import pixeron.image.Result;
 import pixeron.step.Bound;
 import pixeron.step.Inputs;
 import pixeron.step.Step;
+import pixeron.step.WholeType;
 
 /** Binds a step to a result of any kind. */
 public final class Binding {
@@ -25,7 +26,7 @@ public final class Binding {
      * @throws pixeron.PixeronException if it cannot be applied to this
      */
     public static Bound of(Step step, Inputs inputs) {
-        return step.type() instanceof ColourType type ? type.whole(step, inputs)
+        return step.type() instanceof WholeType type ? type.whole(step, inputs)
                 : inputs.before() instanceof ColourImage colour ? ColourOperation.of(step, colour, inputs) : step.bind(inputs);
     }
 }

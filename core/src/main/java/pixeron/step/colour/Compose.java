@@ -16,6 +16,7 @@ import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Reference;
 import pixeron.step.Step;
+import pixeron.step.WholeType;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.Parameter;
 import pixeron.step.key.ReferenceParameter;
@@ -27,7 +28,7 @@ import pixeron.step.key.ReferenceParameter;
  * image itself), a number or M the same level everywhere. Samples are taken over as they are. Source:
  * docs/definitions/colour.md.
  */
-public final class Compose extends NamedStep implements ColourType {
+public final class Compose extends NamedStep implements WholeType {
 
     private static final String RANGE = "self, step:k, the name of another image, or a number for the same level everywhere";
     private static final List<ReferenceParameter> CHANNELS_OF = List.of(channel("red", "Red"),

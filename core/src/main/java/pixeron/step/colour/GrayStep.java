@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.Worded;
 import pixeron.image.ColourImage;
+import pixeron.image.Result;
 import pixeron.number.Rational;
 import pixeron.step.Bound;
 import pixeron.step.Common;
@@ -17,6 +18,7 @@ import pixeron.step.NamedStep;
 import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Step;
+import pixeron.step.WholeType;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.Transparency;
 import pixeron.step.key.Arguments;
@@ -31,7 +33,7 @@ import pixeron.step.key.Parameter;
  * <p>Domain: a colour image; {@code rule=alpha} one with alpha. Transparent pixels are laid on white or black before, or taken
  * as if they were opaque. Source: docs/definitions/gray.md.
  */
-public final class GrayStep extends NamedStep implements ColourType {
+public final class GrayStep extends NamedStep implements WholeType {
 
     static final String ALPHA = "alpha";
     private static final String WEIGHTS = "weights";
@@ -104,6 +106,11 @@ public final class GrayStep extends NamedStep implements ColourType {
     @Override
     public List<Slip> slips() {
         return GrayOperation.slips();
+    }
+
+    @Override
+    public boolean takes(Result before) {
+        return before instanceof ColourImage;
     }
 
     @Override

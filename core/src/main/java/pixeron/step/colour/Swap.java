@@ -9,11 +9,13 @@ import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.step.Bound;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Step;
+import pixeron.step.WholeType;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChannelsParameter;
 import pixeron.step.key.Parameter;
@@ -25,7 +27,7 @@ import pixeron.step.key.Parameter;
  * <p>Domain: three or four channels that the image has, each once; with three, alpha stays. Values are taken over as they
  * are, without rounding. Source: docs/definitions/colour.md.
  */
-public final class Swap extends NamedStep implements ColourType {
+public final class Swap extends NamedStep implements WholeType {
 
     private static final int COLOURS = 3;
     private static final ChannelsParameter ORDER = new ChannelsParameter("order", "Order", true);
@@ -63,6 +65,11 @@ public final class Swap extends NamedStep implements ColourType {
     @Override
     public Step starter(int maximumLevel) {
         return new Step(this, Arguments.NONE.with(ORDER, List.of("blue", "green", "red")));
+    }
+
+    @Override
+    public boolean takes(Result before) {
+        return before instanceof ColourImage;
     }
 
     @Override

@@ -33,6 +33,11 @@ public record ChoiceParameter(String key, String title, Optional<Choice> default
         return new ChoiceParameter(key, title, Optional.of(choices[0]), List.of(choices));
     }
 
+    /** @return a key that must be given */
+    public static ChoiceParameter required(String key, String title, Choice... choices) {
+        return new ChoiceParameter(key, title, Optional.empty(), List.of(choices));
+    }
+
     @Override
     public boolean isRequired() {
         return defaultValue.isEmpty();

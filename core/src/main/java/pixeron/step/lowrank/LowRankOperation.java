@@ -36,9 +36,6 @@ final class LowRankOperation extends StepOperation {
     private static final int MOST_LINES = 12;
     /** Of larger images the rounds are gone through only when their table is asked for. */
     private static final int MOST_ITERATED = 1 << 16;
-    /** Far more than a double of this size is snapped by. */
-    private static final double CLOSE = 1e-5;
-    private static final double MOST_QUICK = 1e5;
     private static final List<String> COLUMNS = List.of("k", "sigma", "share", "running", "share-squares", "running-squares", "numbers", "ratio");
 
     private final SingularValues values;
@@ -125,21 +122,13 @@ final class LowRankOperation extends StepOperation {
                 double[] sums = row(i);
                 int[] levels = new int[columns];
                 for (int j = 0; j < columns; j++) {
-                    levels[j] = level(sums[j]);
+                    levels[j] = finish().level(sums[j], largest);
                 }
                 raster.write(i, levels);
             });
             return raster.image();
         }
         return oneByOne(progress);
-    }
-
-    /** Away from whole numbers and halves it is sure without a fraction how a double is rounded. */
-    private int level(double sum) {
-        double floor = Math.floor(sum);
-        double rest = sum - floor;
-        boolean isSure = rest > CLOSE && rest < 1 - CLOSE && Math.abs(rest - 0.5) > CLOSE && Math.abs(sum) < MOST_QUICK;
-        return isSure ? finish().level(4 * (long) floor + (rest < 0.5 ? 1 : 3), 4) : finish().level(Approximate.snapped(sum, largest));
     }
 
     /** In the same order as for a pixel alone, so that both give the same doubles. */

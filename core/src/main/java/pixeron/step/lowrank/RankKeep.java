@@ -7,7 +7,9 @@ import java.util.Optional;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.number.Rational;
+import pixeron.step.Bound;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
@@ -15,6 +17,7 @@ import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.Way;
+import pixeron.step.WholeType;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
@@ -29,7 +32,7 @@ import pixeron.working.TableKind;
  * <p>Domain: 1 ≤ k ≤ min(H, W); 0 &lt; p ≤ 100, the least k whose running share of Σσ (or Σσ²) reaches p %. Doubles. Cost: one
  * decomposition, then k products a pixel. Source: docs/definitions/low-rank.md.
  */
-public final class RankKeep extends NamedStep {
+public final class RankKeep extends NamedStep implements WholeType {
 
     static final TableKind SINGULAR = TableKind.of("singular", "Singular values").plotting("sigma").with(Map.of("sigma", "σ", "share", "share of Σσ",
             "running", "running share", "share-squares", "share of Σσ²", "running-squares", "running of Σσ²", "numbers", "numbers stored", "ratio", "stored ÷ all"));
@@ -60,7 +63,7 @@ public final class RankKeep extends NamedStep {
 
     @Override
     public Set<Common> common() {
-        return Set.of(Common.ROUNDING, Common.OVERFLOW, Common.CHANNELS);
+        return Set.of(Common.ROUNDING, Common.OVERFLOW);
     }
 
     @Override
@@ -102,7 +105,12 @@ public final class RankKeep extends NamedStep {
     }
 
     @Override
-    public Operation bind(Step step, Inputs inputs) {
+    public boolean takes(Result before) {
+        return before instanceof Image;
+    }
+
+    @Override
+    public Bound whole(Step step, Inputs inputs) {
         Image before = inputs.image(this);
         SingularValues values = SingularValues.of(before);
         return new LowRankOperation(step, before, values, kept(step.arguments(), values), true);

@@ -165,7 +165,7 @@ public final class LevelsPane extends VBox {
         } else {
             boolean isOpen = shown.before().isPresent() && histogram(false).isEmpty()
                     || !bench.looking().isAlone() && shown.after().isPresent() && histogram(true).isEmpty();
-            note.setText(isOpen ? "An open image has no levels to count."
+            note.setText(isOpen ? bench.shown().hasSpectrum() ? "A spectrum has no levels to count." : "An open image has no levels to count."
                     : "Pick a bar to light its pixels.");
         }
     }

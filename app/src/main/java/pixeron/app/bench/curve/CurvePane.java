@@ -43,6 +43,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
     private final Consumer<String> say;
     private final Background background = new Background();
     private final CurvePlot plot;
+    private final ProfilePlot profile;
     private final Label title = new Label();
     private final Label hint = new Label();
     private final Label outside = new Label();
@@ -59,6 +60,8 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         getStyleClass().add("tables");
         plot = new CurvePlot(theme, this);
         VBox.setVgrow(plot, Priority.ALWAYS);
+        profile = new ProfilePlot(theme, (mark, distance) -> change("drag " + bench.position() + " " + mark.name(), () -> mark.change().apply(distance)), this::endDrag);
+        VBox.setVgrow(profile, Priority.ALWAYS);
         title.getStyleClass().add("sheet-title");
         hint.getStyleClass().add("sheet-hint");
         hint.setWrapText(true);
@@ -67,7 +70,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         outside.getStyleClass().add("sheet-subtitle");
         HBox head = new HBox(title, gap, outside);
         head.getStyleClass().add("sheet-head");
-        VBox card = new VBox(head, plot, hint);
+        VBox card = new VBox(head, plot, profile, hint);
         card.getStyleClass().addAll("sheet", "table-card");
         HBox.setHgrow(card, Priority.ALWAYS);
         makeTable(theme);
@@ -123,14 +126,16 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         curve = made;
         boolean isThere = made.mapping().isPresent();
         plot.setVisible(isThere);
+        plot.setManaged(made.profile().isEmpty());
+        profile.show(made.profile());
         tableCard.setVisible(isThere);
         tableCard.setManaged(isThere);
-        title.setText(isThere ? step().orElseThrow().type().formula(step().orElseThrow().arguments()) : "Curve");
+        title.setText(made.profile().isPresent() ? "Factor by the distance D from frequency zero" : isThere ? step().orElseThrow().type().formula(step().orElseThrow().arguments()) : "Curve");
         outside.setText(made.mapping().map(mapping -> outside(mapping.below(), mapping.above(),
                 step().orElseThrow().overflow().word())).orElse(""));
         boolean isLookup = isLookup();
         results.setEditable(isLookup);
-        hint.setText(!isThere ? "A curve shows what becomes of each level: select a step that looks at one level at a time, on an "
+        hint.setText(made.profile().isPresent() ? "Drag a line; or Page Down chooses one and the arrows move it." : !isThere ? "A curve shows what becomes of each level: select a step that looks at one level at a time, on an "
                 + "image of levels." : made.handles().isEmpty() ? ""
                 : isLookup ? "Drag a square, or double-click a result in the table and write another one."
                 : pairs().isPresent() ? "Drag a square; double-click puts a new one in, Delete takes the chosen one away."
@@ -229,6 +234,6 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
 
     @Override
     public Node first() {
-        return plot;
+        return profile.isVisible() ? profile : plot;
     }
 }

@@ -16,6 +16,7 @@ import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Step;
@@ -34,6 +35,9 @@ public final class Words {
     /** @return size and levels of an image: {@code 8 × 8 · levels 0–7} */
     public static String size(Result result) {
         Frame frame = result.frame();
+        if (result instanceof Spectrum) {
+            return frame.size() + " · spectrum";
+        }
         boolean hasLevels = result.faces().stream().allMatch(face -> face.image().isLevelImage());
         return frame.size() + " · " + (result instanceof ColourImage ? "colour, " : "")
                 + (hasLevels ? "levels 0–" + frame.maximumLevel() : "open, M = " + frame.maximumLevel());
@@ -67,7 +71,7 @@ public final class Words {
     public static String arguments(Step step) {
         String line = step.line();
         String rest = line.substring(step.type().name().length()).strip();
-        return rest.isEmpty() ? step.type().formula(step.arguments()) : rest.replace('-', Decimals.MINUS);
+        return rest.isEmpty() ? step.type().shortFormula(step.arguments()) : rest.replace('-', Decimals.MINUS);
     }
 
     /** @return the same for a narrow place: what is too long for a line goes on behind its "=", not in the middle of a word */

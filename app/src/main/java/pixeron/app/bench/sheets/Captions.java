@@ -58,7 +58,7 @@ final class Captions {
 
     /** The channel that is looked at, where one is. */
     private String channel(Optional<Seen> seen) {
-        return seen.filter(found -> found.hasColour() && !bench.looking().isWhole()).map(found -> ", " + found.name(bench.shown().channel())).orElse("");
+        return seen.filter(found -> found.isSpectrum() || found.hasColour() && !bench.looking().isWhole()).map(found -> ", " + found.name(bench.shown().channel())).orElse("");
     }
 
     private static String step(Shown shown, int position) {

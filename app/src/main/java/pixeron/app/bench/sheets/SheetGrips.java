@@ -50,12 +50,18 @@ public final class SheetGrips {
                 if (edges.isOn()) {
                     holds.add(new Dragging(rectangle.name(), edges.cursor(), (from, to) -> rectangle.change().apply(edges.dragged(rectangle.piece(), from, to))));
                 }
+            } else if (grip instanceof Grip.Circle circle && Math.abs(distance(circle, place) - circle.radius()) <= reach) {
+                holds.add(new Dragging(circle.name(), Cursor.HAND, (from, to) -> circle.change().apply(distance(circle, to))));
             } else if (grip instanceof Grip.Arm arm && Math.hypot(arm.tip().row() - place.row(), arm.tip().column() - place.column()) <= reach * 1.5) {
                 holds.add(new Dragging(arm.name(), Cursor.HAND, arm.change()));
             }
         }
         // What is drawn last lies on top.
         return holds.isEmpty() ? null : holds.get(holds.size() - 1);
+    }
+
+    private static double distance(Grip.Circle circle, Grip.Place place) {
+        return Math.hypot(circle.middle().row() - place.row(), circle.middle().column() - place.column());
     }
 
     /**

@@ -18,6 +18,8 @@ import pixeron.app.sheet.paint.ImagePainter;
 import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Painter;
 import pixeron.app.theme.Theme;
+import pixeron.image.SpectrumFace;
+import pixeron.number.Decimals;
 
 /** What is drawn on the sheets: an image, a picture in colour, or one channel of it, as the person looks at it. */
 final class SheetPainters {
@@ -55,6 +57,10 @@ final class SheetPainters {
             frame.bar().hide();
         } else {
             show(frame, instead.or(() -> seen.map(found -> found.face(bench.shown().channel()))), isAfter);
+            boolean isLog = instead.isEmpty() && seen.filter(found -> found.isSpectrum() && found.name(bench.shown().channel()).equals(SpectrumFace.LOG.word())).isPresent();
+            if (isLog) {
+                frame.setSubtitle("gray is ln(1 + |F|), up to " + Decimals.approximate(seen.get().face(bench.shown().channel()).facts().largest()));
+            }
         }
     }
 

@@ -24,6 +24,7 @@ import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.walk.WalkSheets;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Pointed;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Target;
 import pixeron.app.sheet.CellEditing;
@@ -39,6 +40,7 @@ import pixeron.make.Drawing;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Grip;
+import pixeron.step.Wave;
 import pixeron.step.key.ChannelsParameter;
 
 /** Before, After and By hand side by side, with one zoom, one scroll and one picked pixel. */
@@ -265,7 +267,8 @@ public final class SheetsPane extends HBox {
     private void render() {
         showFrames();
         Shown shown = bench.shown();
-        all().forEach(frame -> frame.sheet().setFirst(bench.looking().display().first()));
+        int first = bench.looking().display().first();
+        all().forEach(frame -> frame.sheet().setFirst(first, first));
         if (shown == null) {
             all().forEach(frame -> frame.sheet().setPainter(null));
             overview.setPainter(null);
@@ -276,6 +279,9 @@ public final class SheetsPane extends HBox {
         frames.get(Kind.BEFORE).sheet().setFrame(shown.gridBefore());
         frames.get(Kind.AFTER).sheet().setFrame(shown.grid());
         frames.get(Kind.BY_HAND).sheet().setFrame(shown.grid());
+        number(frames.get(Kind.BEFORE), shown.seenBefore());
+        number(frames.get(Kind.AFTER), shown.seenAfter());
+        number(frames.get(Kind.BY_HAND), shown.seenAfter());
         painters.show(frames.get(Kind.BEFORE), shown.seenBefore(), false, Optional.empty());
         painters.show(frames.get(Kind.AFTER), shown.seenAfter(), true, mistake().or(aside::sheet));
         shown.other().ifPresent(other -> {
@@ -300,6 +306,11 @@ public final class SheetsPane extends HBox {
         showGrips();
     }
 
+    /** Rows and columns of a spectrum are called by their frequencies. */
+    private static void number(SheetFrame frame, Optional<Seen> seen) {
+        seen.flatMap(Seen::spectrum).map(spectrum -> spectrum.frequency(new Pixel(0, 0))).ifPresent(corner -> frame.sheet().setFirst(corner.u(), corner.v()));
+    }
+
     private boolean areMarksShown() {
         return marks.isSelected() && !bench.looking().isAlone();
     }
@@ -315,6 +326,9 @@ public final class SheetsPane extends HBox {
         viewport.reveal(after == null ? before : after);
         frames.forEach((kind, frame) -> frame.sheet().setPicked(kind == Kind.BEFORE ? before : after));
         frames.get(Kind.OTHER).sheet().setPicked(after == null || bench.shown() == null ? null : bench.shown().placeInOther(after).orElse(null));
+        Pixel mate = after == null || bench.shown() == null ? null : bench.shown().wave(after).filter(wave -> !wave.isAlone()).map(Wave::mate).orElse(null);
+        boolean isBeforeToo = bench.shown() != null && bench.shown().seenBefore().filter(Seen::isSpectrum).isPresent();
+        frames.forEach((kind, frame) -> frame.sheet().setPartner(kind == Kind.OTHER || kind == Kind.BEFORE && !isBeforeToo ? null : mate));
         boolean isAfter = bench.shown() != null && painters.apart().filter(SheetPainters.Apart::isAfter).isPresent();
         channels.forEach(frame -> frame.sheet().setPicked(isAfter ? after : before));
     }

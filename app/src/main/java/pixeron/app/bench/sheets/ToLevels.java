@@ -5,6 +5,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.image.Image;
 import pixeron.step.Step;
@@ -40,7 +41,7 @@ final class ToLevels extends MenuButton {
     }
 
     private void render(Shown shown) {
-        boolean isOpen = shown != null && shown.position() >= 0
+        boolean isOpen = shown != null && shown.position() >= 0 && shown.seenAfter().filter(Seen::isSpectrum).isEmpty()
                 && shown.after().filter(described -> !described.image().isLevelImage()).isPresent();
         setVisible(isOpen);
         setManaged(isOpen);

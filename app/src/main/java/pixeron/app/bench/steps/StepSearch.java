@@ -1,6 +1,7 @@
 package pixeron.app.bench.steps;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Button;
@@ -19,13 +20,12 @@ import pixeron.app.model.Seen;
 import pixeron.app.model.Selection;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.project.OtherImage;
 import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.step.catalog.Catalog;
-import pixeron.step.colour.ColourType;
-import pixeron.step.colour.Compose;
 import pixeron.step.key.ReferenceParameter;
 
 /**
@@ -99,10 +99,9 @@ public final class StepSearch extends StackPane {
     }
 
     private void find() {
-        // What takes a colour image has nothing to work on where there is none.
-        boolean hasColour = bench.shown() != null && bench.shown().seenAfter().or(bench.shown()::seenBefore).filter(Seen::hasColour).isPresent();
-        list.getItems().setAll(Catalog.search(field.getText()).stream().filter(type -> hasColour || !(type instanceof ColourType)
-                || type instanceof Compose).toList());
+        // What takes a colour image or a spectrum has nothing to work on where there is none.
+        Optional<Result> before = Optional.ofNullable(bench.shown()).flatMap(shown -> shown.seenAfter().or(shown::seenBefore)).map(Seen::result);
+        list.getItems().setAll(Catalog.search(field.getText()).stream().filter(type -> before.map(type::takes).orElse(true)).toList());
         list.getSelectionModel().selectFirst();
         list.scrollTo(0);
         double rows = Math.max(1, Math.min(MOST_ROWS, list.getItems().size()));

@@ -8,6 +8,7 @@ import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
 
 /** A small square picture of an image. */
 public final class Thumbnail extends ImageView {
@@ -31,7 +32,8 @@ public final class Thumbnail extends ImageView {
     public void show(Result image) {
         if (image != shown) {
             shown = image;
-            setImage(image instanceof ColourImage colour ? picture(colour, (int) getFitWidth()) : picture((Image) image, (int) getFitWidth()));
+            int size = (int) getFitWidth();
+            setImage(image instanceof ColourImage colour ? picture(colour, size) : picture(image instanceof Spectrum spectrum ? spectrum.picture() : (Image) image, size));
         }
     }
 

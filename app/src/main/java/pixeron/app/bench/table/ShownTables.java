@@ -36,7 +36,7 @@ record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands
         if (tables.stream().anyMatch(table -> table.kind().equals(LevelRows.LEVELS))) {
             tables.removeIf(table -> table.kind().equals(LevelRows.HISTOGRAM));
         }
-        Map<String, HandTable> hands = shown.project().byHand(shown.position(), shown.face()).tables();
+        Map<String, HandTable> hands = shown.project().byHand(shown.position(), shown.tableFace()).tables();
         Map<String, TableCheck> checks = new HashMap<>();
         Map<String, List<TableSlip>> slips = new HashMap<>();
         for (Table table : tables) {

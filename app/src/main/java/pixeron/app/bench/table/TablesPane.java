@@ -42,6 +42,7 @@ import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
+import pixeron.image.Spectrum;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -294,7 +295,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     private void write(UnaryOperator<HandTable> change) {
         // The step whose table is shown, also where another was selected before the cell was left.
         Shown of = shown.shown();
-        bench.hand().editTable(new Target(of.project().chain().stage(of.position()).link().id(), of.face(), Optional.empty()), choice.getValue().name(), change);
+        bench.hand().editTable(new Target(of.project().chain().stage(of.position()).link().id(), of.tableFace(), Optional.empty()), choice.getValue().name(), change);
     }
 
     private void take(CellTable cells) {
@@ -365,12 +366,21 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
 
     /** The pixels that a row is about: those of its level, or those that are not above its limit. */
     private void light(Table table, int at) {
+        if (table.columns().containsAll(List.of("u", "v"))) {
+            // The coefficient itself is picked: its mate is lit with it.
+            bench.pick(Spectrum.place(shown.shown().grid(), whole(table, at, "u"), whole(table, at, "v")));
+            return;
+        }
         String key = table.columns().get(0);
         Value value = table.rows().get(at).get(0);
         if (table.isKeyed() && (hasLevels(table) || key.equals("t")) && value instanceof Rational level) {
             int number = Integer.parseInt(Decimals.exact(level));
             bench.light(Optional.of(new Search.Levels(false, key.equals("k") ? number : 0, number)));
         }
+    }
+
+    private static int whole(Table table, int row, String column) {
+        return ((Rational) table.value(row, column).orElseThrow()).toInt();
     }
 
     @Override

@@ -79,7 +79,7 @@ public final class WalkSheets {
         boolean isForwards = walking.made().filter(made -> made.kind() == Mistake.Kind.FORWARDS).isPresent();
         List<Source> places = shown.operation()
                 .filter(operation -> !isForwards && operation.contains(picked) && !bench.goneProperty().get())
-                .map(operation -> operation.sources(picked)).filter(WalkSheets::isMoreThanPicked).orElse(List.of());
+                .filter(operation -> !operation.isSpread()).map(operation -> operation.sources(picked)).filter(WalkSheets::isMoreThanPicked).orElse(List.of());
         int taken = walking.isOn() && walking.moment() != Walk.ALL
                 ? walking.code().map((PseudoCode code) -> code.cells(walking.moment())).orElse(0) : places.size();
         Optional<Painter> window = places.isEmpty() ? Optional.empty()

@@ -210,7 +210,8 @@ public final class WorkingPane extends BorderPane {
     }
 
     private void showHint(Shown shown) {
-        hint.setText(shown.operation().isPresent() ? "This pixel of Before went nowhere: no pixel of the result stands for it."
+        hint.setText(shown.operation().filter(Operation::isSpread).isPresent() ? "This value of Before counts in every value of After; pick one of those."
+                : shown.operation().isPresent() ? "This pixel of Before went nowhere: no pixel of the result stands for it."
                 : shown.position() < 0
                 ? (bench.isDrawable() ? "This is the image itself: type into a cell of Before to change its value."
                         : "This is the image itself, in colour.") + " Add or select a step, and the working of the picked pixel stands here."

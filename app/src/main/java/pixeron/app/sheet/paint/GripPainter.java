@@ -42,6 +42,8 @@ public final class GripPainter implements Painter {
         for (Grip grip : grips) {
             if (grip instanceof Grip.Rectangle rectangle) {
                 rectangle(graphics, extent, palette, rectangle);
+            } else if (grip instanceof Grip.Circle circle) {
+                circle(graphics, extent, palette, circle);
             } else if (grip instanceof Grip.Arm arm) {
                 arm(graphics, extent, palette, arm);
             }
@@ -76,6 +78,25 @@ public final class GripPainter implements Painter {
         }
         if (rectangle.name().equals(dragged)) {
             tag(graphics, palette, rectangle.words(first), x, y);
+        }
+    }
+
+    private void circle(GraphicsContext graphics, Extent extent, Palette palette, Grip.Circle circle) {
+        double x = extent.x(0) + circle.middle().column() * extent.cell();
+        double y = extent.y(0) + circle.middle().row() * extent.cell();
+        double radius = circle.radius() * extent.cell();
+        graphics.setLineDashes();
+        graphics.setStroke(palette.panel());
+        graphics.setLineWidth(4);
+        graphics.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
+        graphics.setLineDashes(6, 3);
+        graphics.setStroke(palette.ink());
+        graphics.setLineWidth(2);
+        graphics.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
+        graphics.setLineDashes();
+        knob(graphics, palette, x + radius, y, true);
+        if (circle.name().equals(dragged)) {
+            tag(graphics, palette, circle.words(first), x + radius + KNOB, y - KNOB);
         }
     }
 

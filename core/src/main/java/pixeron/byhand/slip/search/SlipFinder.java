@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.Claim;
+import pixeron.byhand.Verdict;
 import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.Explanation.Certainty;
 import pixeron.byhand.slip.sheet.SingleCell;
@@ -71,7 +72,7 @@ public final class SlipFinder {
     /** @return whether it looks for slips in just this step on this very image */
     public boolean isFor(Explained other) {
         return right == other || right instanceof Operation mine && other instanceof Operation operation
-                && mine.step().equals(operation.step()) && mine.before() == operation.before();
+                && mine.step().equals(operation.step()) && mine.inputs().face().equals(operation.inputs().face()) && mine.before() == operation.before();
     }
 
     /** Between two slips is a good moment to notice that something newer is wanted. */
@@ -106,8 +107,20 @@ public final class SlipFinder {
      */
     public synchronized Findings find(Check check, Progress progress) {
         List<CellCheck> differing = check.differing();
-        return differing.isEmpty() ? Findings.NONE : differing.size() == 1 ? only(differing.get(0))
+        return differing.isEmpty() ? Findings.NONE : differing.size() == 1 ? ofOneCell(check, differing.get(0)).orElseGet(() -> only(differing.get(0)))
                 : new Search(check, right.frame(), singles(progress), () -> pairs(progress), () -> blank(check), progress).find();
+    }
+
+    /** What can only change one cell is claimed of one, where it contradicts none that agrees. */
+    private Optional<Findings> ofOneCell(Check check, CellCheck differing) {
+        if (!(right instanceof Operation operation)) {
+            return Optional.empty();
+        }
+        return operation.step().type().slips().stream().filter(slip -> slip.isOfOneCell(operation)).flatMap(slip -> slip.ways(operation).stream()
+                .map(way -> new Candidate(List.of(slip.id()), way, operation.frame()))).filter(candidate -> candidate.explains(Asked.of(differing, right.frame()))
+                && check.cells().stream().filter(cell -> cell.state() == Verdict.AGREES).noneMatch(cell -> candidate.contradicts(Asked.of(cell, right.frame())))).findFirst()
+                .map(found -> new Findings(List.of(new Explanation(found.ids(), new Claim(1, 1), "The only differing cell is what you get when " + found.way().words() + ".",
+                        Certainty.UNSAID, List.of(differing.pixel()), found.way().done())), List.of()));
     }
 
     /** One differing cell alone is no pattern; only a slip of writing is said of it. */

@@ -1,0 +1,54 @@
+package pixeron.app;
+
+import java.io.IOException;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import pixeron.image.Pixel;
+import pixeron.step.catalog.StepLine;
+
+/** Pictures of spectra, as {@link Pictures}. */
+@EnabledIfSystemProperty(named = "pixeron.pictures", matches = ".+")
+class FrequencyPictures extends PictureTest {
+
+    @Test
+    void byHand() throws IOException {
+        demo("Laid paper");
+        take("laid");
+        interact(() -> bench().looking().channelProperty().set("real"));
+        interact(() -> bench().pick(new Pixel(2, 3)));
+        take("laid-real");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        take("laid-large");
+    }
+
+    @Test
+    void disturbance() throws IOException {
+        demo("Banded proof");
+        interact(() -> bench().select(1));
+        settle();
+        interact(() -> bench().pick(new Pixel(12, 10)));
+        take("spectrum");
+        clickOn("Table");
+        take("peaks");
+        interact(() -> bench().select(2));
+        settle();
+        clickOn("Working");
+        take("notch");
+        interact(() -> bench().select(3));
+        settle();
+        interact(() -> bench().pick(new Pixel(4, 4)));
+        take("inverse");
+    }
+
+    @Test
+    void passFilter() throws IOException {
+        demo("Banded proof");
+        interact(() -> bench().select(1));
+        settle();
+        interact(() -> bench().addStep(StepLine.parse("pass keep=low radius=4")));
+        settle();
+        clickOn("Curve");
+        take("pass-curve");
+    }
+}

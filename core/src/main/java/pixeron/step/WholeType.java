@@ -1,0 +1,28 @@
+package pixeron.step;
+
+import pixeron.PixeronException;
+
+/**
+ * A kind of step that takes what is before it as a whole, or makes something with several faces: it does not work channel by
+ * channel. On an image, a colour image or a spectrum it says itself whether it can be applied.
+ */
+public interface WholeType extends StepType {
+
+    /**
+     * @param step of this type
+     * @param inputs what it is applied to, of any kind
+     * @return the step bound to that
+     * @throws PixeronException if it cannot be applied to this
+     */
+    Bound whole(Step step, Inputs inputs);
+
+    /** Where the result has several faces, that of the inputs is meant. */
+    @Override
+    default Operation bind(Step step, Inputs inputs) {
+        Bound whole = whole(step, inputs);
+        if (whole instanceof Operation operation) {
+            return operation;
+        }
+        return whole.face(inputs.face()).orElseThrow(() -> PixeronException.of("The result of %s has several faces: %s.", name(), String.join(", ", whole.faces())));
+    }
+}

@@ -1,0 +1,34 @@
+package pixeron.step.frequency;
+
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/** A number with a real and an imaginary part; exact where its parts are. */
+record Complex(Value real, Value imaginary) {
+
+    static final Complex ZERO = new Complex(Rational.ZERO, Rational.ZERO);
+
+    Complex plus(Complex other) {
+        return new Complex(real.plus(other.real), imaginary.plus(other.imaginary));
+    }
+
+    Complex times(Complex other) {
+        return new Complex(real.times(other.real).minus(imaginary.times(other.imaginary)), real.times(other.imaginary).plus(imaginary.times(other.real)));
+    }
+
+    /** @return a real number turned backwards: r · (cos a − i · sin a) */
+    static Complex turnedBack(Value r, Turn by) {
+        return new Complex(r.times(by.cosine()), r.times(by.sine()).negated());
+    }
+
+    /** @return this turned backwards */
+    Complex turnedBack(Turn by) {
+        return times(turnedBack(Rational.ONE, by));
+    }
+
+    /** @return such as 3 − 4i */
+    String text() {
+        return Decimals.legible(real) + (imaginary.signum() < 0 ? " \u2212 " : " + ") + Decimals.legible(imaginary.absolute()) + "i";
+    }
+}

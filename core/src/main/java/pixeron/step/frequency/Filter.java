@@ -1,0 +1,19 @@
+package pixeron.step.frequency;
+
+import java.util.List;
+import pixeron.image.Frequency;
+import pixeron.working.Line;
+import pixeron.working.LoopWriter;
+
+/** What a coefficient is multiplied with. */
+interface Filter {
+
+    /** @return the factor, 0 … 1; the same for a coefficient and its mate */
+    double factor(Frequency at);
+
+    /** @return the lines that lead to the factor */
+    List<Line> work(Frequency at);
+
+    /** Goes through the loop that leads to the factor, which is called factor. */
+    void loop(Frequency at, LoopWriter out);
+}

@@ -1,0 +1,168 @@
+package pixeron.step.frequency;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import pixeron.image.Frequency;
+import pixeron.image.Image;
+import pixeron.image.LevelRaster;
+import pixeron.image.Pixel;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
+import pixeron.number.Approximate;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+import pixeron.step.Inputs;
+import pixeron.step.Progress;
+import pixeron.step.Source;
+import pixeron.step.Step;
+import pixeron.step.StepOperation;
+import pixeron.working.Line;
+import pixeron.working.LoopWriter;
+import pixeron.working.Run;
+
+/** An image put together of waves. A pixel is worked out as the waves that make it, the strongest first. */
+final class InverseOperation extends StepOperation {
+
+    /** More waves than these are summed up in one line. */
+    private static final int MOST_WAVES = 12;
+    /** Of larger spectra a loop is only written down. */
+    private static final int MOST_LOOPED = 1 << 10;
+    /** Of larger spectra not every coefficient is named. */
+    private static final int MOST_NAMED = 1 << 12;
+
+    private final Spectrum spectrum;
+    private double[] samples;
+
+    InverseOperation(Step step, Inputs inputs, Spectrum spectrum) {
+        super(step, () -> spectrum.face(SpectrumFace.REAL), spectrum.frame(), inputs);
+        this.spectrum = spectrum;
+    }
+
+    private synchronized double[] samples(Progress progress) {
+        if (samples == null) {
+            samples = Transform.back(spectrum, progress);
+        }
+        return samples;
+    }
+
+    @Override
+    protected Value calculate(Pixel result, Sight sight) {
+        return Approximate.snapped(samples(Progress.NONE)[frame().offset(result)], spectrum.largest());
+    }
+
+    @Override
+    public Image result(Progress progress) {
+        double[] all = samples(progress);
+        if (!finish().isToLevels()) {
+            return oneByOne(progress);
+        }
+        int columns = frame().columns();
+        LevelRaster raster = new LevelRaster(frame().rows(), columns, frame().maximumLevel());
+        IntStream.range(0, frame().rows()).parallel().forEach(row -> {
+            progress.report((double) row / frame().rows());
+            int[] levels = new int[columns];
+            for (int column = 0; column < columns; column++) {
+                levels[column] = finish().level(all[row * columns + column], spectrum.largest());
+            }
+            raster.write(row, levels);
+        });
+        return raster.image();
+    }
+
+    @Override
+    protected List<Line> work(Pixel result, Sight sight) {
+        List<Line> lines = new ArrayList<>();
+        lines.add(Line.of("formula", Run.plain(step().type().formula(step().arguments()))));
+        Rational count = Rational.of(frame().count());
+        Pixel middle = Spectrum.place(frame(), 0, 0);
+        Value mean = Approximate.snapped(spectrum.real(middle) / frame().count(), spectrum.largest());
+        lines.add(Line.of("mean", Run.plain(Decimals.legible(spectrum.value(SpectrumFace.REAL, middle)) + " ÷ " + count + Decimals.arriving(mean)),
+                Run.note("   F(0, 0) ÷ (H × W)")));
+        double running = mean.asDouble();
+        List<Pixel> strongest = Peaks.of(spectrum);
+        for (Pixel place : strongest.subList(0, Math.min(MOST_WAVES, strongest.size()))) {
+            double term = term(place, result);
+            running += term;
+            lines.add(wave(place, result, term, running));
+        }
+        Value sum = calculate(result, sight);
+        double rest = sum.asDouble() - running;
+        if (strongest.size() > MOST_WAVES) {
+            lines.add(Line.of("", Run.plain("all weaker waves add " + working(rest))));
+        }
+        lines.add(Line.of("this pixel", Run.plain("s = " + Decimals.working(sum))));
+        return lines;
+    }
+
+    private boolean isAlone(Pixel place) {
+        return Spectrum.mate(frame(), place).equals(place);
+    }
+
+    /** What a coefficient and its mate add together. */
+    private double term(Pixel place, Pixel at) {
+        Turn turn = turn(place, at);
+        double part = spectrum.real(place) * turn.cosine().asDouble() - spectrum.imaginary(place) * turn.sine().asDouble();
+        return (isAlone(place) ? 1 : 2) * part / frame().count();
+    }
+
+    private Turn turn(Pixel place, Pixel at) {
+        return Turn.of(frame(), spectrum.frequency(place), at.row(), at.column());
+    }
+
+    private Line wave(Pixel place, Pixel at, double term, double running) {
+        Frequency frequency = spectrum.frequency(place);
+        Value phase = spectrum.value(SpectrumFace.PHASE, place);
+        String angle = Decimals.working(turn(place, at).degrees()) + "° " + (phase.signum() < 0 ? "\u2212 " : "+ ") + Decimals.legible(phase.absolute()) + "°";
+        String both = isAlone(place) ? "" : "2 × ";
+        return Line.of(frequency.toString(), Run.plain(both + Decimals.legible(spectrum.value(SpectrumFace.MAGNITUDE, place)) + " ÷ " + frame().count() + " × cos("
+                + angle + ")" + Decimals.arriving(Approximate.snapped(term, spectrum.largest()))), Run.note("   sum " + working(running)));
+    }
+
+    private String working(double number) {
+        return Decimals.legible(Approximate.snapped(number, spectrum.largest()));
+    }
+
+    @Override
+    protected void loop(Pixel result, Sight sight, LoopWriter out) {
+        String head = "for each u and v of before:";
+        String angle = "a ← u × i ÷ H + v × j ÷ W of a turn";
+        String add = "s ← s + real(u, v) × cos a \u2212 imaginary(u, v) × sin a";
+        out.set("s", "0").line(0, "s ← 0");
+        double sum = 0;
+        for (int n = 0; n < frame().count() && frame().count() <= MOST_LOOPED; n++) {
+            Pixel place = frame().pixel(n);
+            Frequency at = spectrum.frequency(place);
+            Turn turn = turn(place, result);
+            sum += spectrum.real(place) * turn.cosine().asDouble() - spectrum.imaginary(place) * turn.sine().asDouble();
+            out.set("u", Decimals.working(at.u())).set("v", Decimals.working(at.v())).line(0, head);
+            out.set("a", turn.text()).line(1, angle);
+            out.set("s", working(sum)).line(1, add);
+        }
+        out.mention(0, head).mention(1, angle).mention(1, add);
+        out.set("s", calculate(result, sight)).line(0, "s ← s ÷ (H × W)");
+    }
+
+    @Override
+    public List<Source> sources(Pixel result) {
+        Image real = before();
+        return real.count() > MOST_NAMED ? List.of() : IntStream.range(0, real.count()).mapToObj(n -> Source.of(real.pixel(n), real.value(n))).toList();
+    }
+
+    @Override
+    public boolean isSpread() {
+        return true;
+    }
+
+    @Override
+    public Optional<Pixel> counterpart(Pixel result) {
+        return Optional.empty();
+    }
+
+    @Override
+    public Optional<Pixel> home(Pixel pixel) {
+        return Optional.empty();
+    }
+}
