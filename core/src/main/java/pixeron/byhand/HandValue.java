@@ -28,12 +28,11 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
     /** Nobody writes so many decimals by hand; a program that prints doubles does. */
     private static final int DIGITS_OF_DOUBLES = 12;
     private static final int EXPRESSION = -1;
-    private static final int MAXIMUM_LENGTH = 200;
 
     /** @return the text understood as far as it can be; never throws */
     public static HandValue parse(String text) {
         String written = text.strip();
-        if (PLAIN.matcher(written).matches() && written.length() <= MAXIMUM_LENGTH) {
+        if (PLAIN.matcher(written).matches() && written.length() <= Decimals.MAXIMUM_LENGTH) {
             // A spreadsheet in many countries writes a comma where step lines have a point.
             String number = written.replace(',', '.');
             int point = number.indexOf('.');

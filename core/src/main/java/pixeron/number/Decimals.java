@@ -14,7 +14,8 @@ public final class Decimals {
 
     private static final String DIGITS = "(?:[0-9]+(?:\\.[0-9]*)?|\\.[0-9]+)";
     private static final Pattern NUMBER = Pattern.compile("[+-]?" + DIGITS + "(?:/" + DIGITS + ")?");
-    private static final int MAXIMUM_LENGTH = 200;
+    /** The largest and the smallest doubles have more than three hundred digits. */
+    public static final int MAXIMUM_LENGTH = 400;
     /** Decimals shown in a working before a value is written as a fraction with an approximation. */
     private static final int SHOWN_DECIMALS = 6;
     private static final int SIGNIFICANT_DIGITS = 7;
@@ -28,7 +29,7 @@ public final class Decimals {
      *
      * @param text the number alone, without blanks around it
      * @return its exact value
-     * @throws PixeronException if text is not of that form or is longer than 200 characters, or divides by 0
+     * @throws PixeronException if text is not of that form or is longer than 400 characters, or divides by 0
      */
     public static Rational parse(String text) {
         String plain = text.replace(MINUS, '-');

@@ -88,8 +88,7 @@ class ByHandLawsTest {
         Map<String, HandTable> hands = new HashMap<>();
         for (Table table : one.operation.tables()) {
             TableCheck check = TableCheck.of(filled(table), table);
-            assertThat(check.cells().stream().filter(cell -> cell.state() != Verdict.AGREES).limit(3).toList()).as(one.step.line() + " on " + one.before).isEmpty();
-            assertThat(check.count(Verdict.AGREES)).isEqualTo(check.cells().size());
+            assertThat(check.cells().stream().filter(cell -> cell.state() != Verdict.AGREES).limit(3)).as(one.step.line() + " on " + one.before).isEmpty();
             assertThat(TableSlips.find(check, table, one.operation)).isEmpty();
             hands.put(table.name(), filled(table));
         }
