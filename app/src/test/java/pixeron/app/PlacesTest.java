@@ -2,13 +2,9 @@ package pixeron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import pixeron.app.bench.BenchView;
 import pixeron.app.model.Selection;
-import pixeron.app.sheet.Sheet;
-import pixeron.app.sheet.paint.Viewport;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.catalog.StepLine;
@@ -39,21 +35,6 @@ class PlacesTest extends WindowTest {
         settle();
         assertThat(sheet("After").getAccessibleText()).contains("a hole, nothing is written here");
         assertThat(shownText()).contains("no (y, x) is put to (0, 3); 0 stays there");
-    }
-
-    /** Presses at one place of a sheet and lets go at another, both in rows and columns with fractions. */
-    private void dragOn(String sheet, double row, double column, double toRow, double toColumn) {
-        drag(at(sheet, row, column)).moveTo(at(sheet, row + (toRow - row) / 2, column + (toColumn - column) / 2)).dropTo(at(sheet, toRow, toColumn));
-        settle();
-    }
-
-    private Point2D at(String sheet, double row, double column) {
-        Sheet found = sheet(sheet);
-        Viewport viewport = ((BenchView) lookup(".bench").query()).sheets().viewport();
-        double cell = viewport.cell();
-        // A sheet begins with its row numbers and column numbers.
-        return found.localToScreen(found.getWidth() - 1 - viewport.across() * cell + (column - viewport.left()) * cell,
-                found.getHeight() - 1 - viewport.down() * cell + (row - viewport.top()) * cell);
     }
 
     private String line() {

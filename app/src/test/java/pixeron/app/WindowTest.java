@@ -1,9 +1,20 @@
 package pixeron.app;
 
 import atlantafx.base.theme.PrimerLight;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
 import javafx.application.Application;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
@@ -17,19 +28,11 @@ import org.junit.jupiter.api.io.TempDir;
 import org.mockito.Mockito;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.time.Duration;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
-import java.util.function.BooleanSupplier;
+import pixeron.app.bench.BenchView;
 import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Bench;
 import pixeron.app.sheet.Sheet;
+import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.window.Dialogs;
 import pixeron.app.window.MainWindow;
 import pixeron.image.Image;
@@ -98,6 +101,21 @@ abstract class WindowTest extends ApplicationTest {
 
     protected Sheet sheet(String name) {
         return lookup((Sheet sheet) -> sheet.getAccessibleText().startsWith(name)).query();
+    }
+
+    /** Presses at one place of a sheet and lets go at another, both in rows and columns with fractions. */
+    protected void dragOn(String sheet, double row, double column, double toRow, double toColumn) {
+        drag(at(sheet, row, column)).moveTo(at(sheet, row + (toRow - row) / 2, column + (toColumn - column) / 2)).dropTo(at(sheet, toRow, toColumn));
+        settle();
+    }
+
+    protected Point2D at(String sheet, double row, double column) {
+        Sheet found = sheet(sheet);
+        Viewport viewport = ((BenchView) lookup(".bench").query()).sheets().viewport();
+        double cell = viewport.cell();
+        // A sheet begins with its row numbers and column numbers.
+        return found.localToScreen(found.getWidth() - 1 - viewport.across() * cell + (column - viewport.left()) * cell,
+                found.getHeight() - 1 - viewport.down() * cell + (row - viewport.top()) * cell);
     }
 
     protected Image after() {

@@ -8,6 +8,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
+import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
@@ -40,10 +41,17 @@ final class RunCommand implements Runnable {
     @Option(names = "--exact", description = "Write fractions into a table instead of decimals.")
     private boolean isExact;
 
+    private void askPatience(Stage stage) {
+        if (stage.before(Progress.NONE) instanceof Outcome.Done before) {
+            stage.link().step().type().patience(before.result().frame()).ifPresent(words -> spec.commandLine().getErr().println("pixeron: " + words));
+        }
+    }
+
     @Override
     public void run() {
         ImageFiles.requireWritable(out, isExact);
         Chain chain = steps.chain(image.chain(), image.input());
+        chain.stages().forEach(this::askPatience);
         Result last = chain.last(Progress.NONE).required();
         boolean isTable = ImageFiles.isTable(out);
         if (isTable) {

@@ -36,7 +36,7 @@ class ColourCommandsTest extends CommandTest {
         assertThat(pixeron("run", inks, "--step", "swap order=\"blue green red\"", "--out", out)).isZero();
         assertThat(face(out, "red")).isEqualTo("172,20\n200,255\n");
         assertBad("a table of numbers holds one channel; add --face red", "run", inks, "--out", folder.resolve("a.csv"));
-        assertBad("only a colour image has faces", "run", image, "--face", "red", "--out", folder.resolve("a.csv"));
+        assertBad("only a colour image or a spectrum has faces", "run", image, "--face", "red", "--out", folder.resolve("a.csv"));
         assertBad("--face alpha: the result has red, green, blue", "run", inks, "--face", "alpha", "--out", folder.resolve("a.csv"));
         assertBad(".pgm holds none; use .png", "run", inks, "--out", folder.resolve("a.pgm"));
         assertThat(folder.resolve("a.csv")).doesNotExist();

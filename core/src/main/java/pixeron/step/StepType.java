@@ -123,6 +123,11 @@ public interface StepType extends Keyed {
         return Optional.empty();
     }
 
+    /** @return what a person should know who waits for it on something so large; empty where nobody waits long */
+    default Optional<String> patience(Frame before) {
+        return Optional.empty();
+    }
+
     /** @return whether it can be applied to results of this kind: an image or a colour image, unless it says something else */
     default boolean takes(Result before) {
         return !(before instanceof Spectrum);

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.number.Decimals;
@@ -68,13 +69,15 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
      *     the image
      * @param summed columns that have a sum below them
      * @param keys how many of the first columns say which row it is; 0 where there is one row
+     * @param origins how the cells of a column come from the image, by its name, for a row
      * @param conclusion what comes of the whole table; empty where nothing does
      */
-    public record Sense(Map<String, Rule> rules, Set<String> summed, int keys, Optional<Conclusion> conclusion) {
+    public record Sense(Map<String, Rule> rules, Set<String> summed, int keys, Map<String, IntFunction<List<Line>>> origins, Optional<Conclusion> conclusion) {
 
         public Sense {
             rules = Map.copyOf(rules);
             summed = Set.copyOf(summed);
+            origins = Map.copyOf(origins);
         }
     }
 
@@ -85,7 +88,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
 
     /** A table with a key in its first column, whose cells all come from the image. */
     public Table(TableKind kind, List<String> columns, List<List<Value>> rows) {
-        this(kind, columns, rows, new Sense(Map.of(), Set.of(), 1, Optional.empty()));
+        this(kind, columns, rows, new Sense(Map.of(), Set.of(), 1, Map.of(), Optional.empty()));
     }
 
     /** @return its name in written results */
@@ -111,27 +114,36 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
 
     /** @return this with rules */
     public Table withRules(Map<String, Rule> all) {
-        return with(new Sense(all, sense.summed, sense.keys, sense.conclusion));
+        return with(new Sense(all, sense.summed, sense.keys, sense.origins, sense.conclusion));
     }
 
     /** @return this with sums below some columns */
     public Table withSums(String... names) {
-        return with(new Sense(sense.rules, Set.of(names), sense.keys, sense.conclusion));
+        return with(new Sense(sense.rules, Set.of(names), sense.keys, sense.origins, sense.conclusion));
     }
 
     /** @return this with what comes of it */
     public Table concluding(String constant, Function<Cells, Value> value) {
-        return with(new Sense(sense.rules, sense.summed, sense.keys, Optional.of(new Conclusion(constant, value))));
+        return with(new Sense(sense.rules, sense.summed, sense.keys, sense.origins, Optional.of(new Conclusion(constant, value))));
     }
 
     /** @return this as a table of one row without a key */
     public Table unkeyed() {
-        return with(new Sense(sense.rules, sense.summed, 0, sense.conclusion));
+        return with(new Sense(sense.rules, sense.summed, 0, sense.origins, sense.conclusion));
     }
 
     /** @return this with several first columns that say together which row it is */
     public Table keyedBy(int columnCount) {
-        return with(new Sense(sense.rules, sense.summed, columnCount, sense.conclusion));
+        return with(new Sense(sense.rules, sense.summed, columnCount, sense.origins, sense.conclusion));
+    }
+
+    /**
+     * @param column one that comes from the image
+     * @param lines how the cell of a row comes from there
+     * @return this with that said
+     */
+    public Table coming(String column, IntFunction<List<Line>> lines) {
+        return with(new Sense(sense.rules, sense.summed, sense.keys, Map.of(column, lines), sense.conclusion));
     }
 
     /** @return how many of the first columns say which row it is */
@@ -211,8 +223,11 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         return name.endsWith(ABOVE) ? row - 1 : row;
     }
 
-    /** @return how a cell is worked out; empty where it comes from the image */
+    /** @return how a cell is worked out; empty where it comes from the image, and it is not said how */
     public List<Line> explain(int row, String column) {
+        if (row < rows.size() && sense.origins.containsKey(column)) {
+            return sense.origins.get(column).apply(row);
+        }
         Rule rule = rules().get(column);
         return rule == null || row >= rows.size() || value(row, column).isEmpty() ? List.of() : rule.explain(column, name -> row(name, row) < 0
                 ? Rational.ZERO : value(row(name, row), column(name)).orElse(Rational.ZERO));

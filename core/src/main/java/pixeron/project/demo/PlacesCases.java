@@ -32,19 +32,19 @@ final class PlacesCases {
                 });
     }
 
-    /** Every fourth row is too dark, as of a roller that turns unevenly, and a slower wave runs across. */
+    /** Every fourth row is too dark, as of a roller that turns unevenly, and a slower wave runs across. The other branch shows the bands alone. */
     static DemoCase bandedProof() {
         return DemoCases.demo("Banded proof", Workshop.evenProof(),
                 "An uneven roller leaves bands: two points of the spectrum, taken away. By hand, a period was taken for a number of waves, and a mate forgotten.",
-                List.of("sine-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2", "fourier-inverse",
-                        "combine with=step:0 by=absolute-difference"), project -> {
+                List.of("sine-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2", "fourier-inverse"), project -> {
                     Project waves = DemoCases.withHand(project, 0, new Area(4, 0, 5, 16), StepLine.parse("sine-noise amplitude=24 cycles-rows=4 cycles-columns=8"));
                     Spectrum before = (Spectrum) waves.chain().stage(2).before(Progress.NONE).required();
                     Area around = new Area(2, 4, 13, 9);
                     Pixel mate = Spectrum.place(before.frame(), -4, -2);
                     Project notched = DemoCases.withFace(waves, 2, SpectrumFace.MAGNITUDE, around, pixel -> pixel, sheet -> sheet.with(mate,
                             DemoCases.twoDecimals(before.value(SpectrumFace.MAGNITUDE, mate))));
-                    return DemoCases.withHand(notched, 4, new Area(0, 0, 3, 16), StepLine.parse("combine with=step:0 by=difference"));
+                    Project apart = DemoCases.with(notched.branched(0), List.of("combine with=step:0 by=absolute-difference"));
+                    return DemoCases.withHand(apart, 1, new Area(0, 0, 3, 16), StepLine.parse("combine with=step:0 by=difference")).onBranch(Project.FIRST_BRANCH);
                 });
     }
 

@@ -38,31 +38,64 @@ final class LowRankOperation extends StepOperation {
     private static final int MOST_ITERATED = 1 << 16;
     private static final List<String> COLUMNS = List.of("k", "sigma", "share", "running", "share-squares", "running-squares", "numbers", "ratio");
 
-    private final SingularValues values;
-    private final int kept;
+    private final Kept keeping;
     private final boolean hasSigma;
-    private final double largest;
+    private SingularValues values;
+    private int kept;
+    private double largest;
 
-    /** @param hasSigma whether products are multiplied with their singular values; left out, it is a slip */
-    LowRankOperation(Step step, Image before, SingularValues values, int kept, boolean hasSigma) {
+    /** How many values are kept. */
+    @FunctionalInterface
+    interface Kept {
+        int of(SingularValues values);
+    }
+
+    /**
+     * The image is taken apart when something of the result is first asked for, because that can take long.
+     *
+     * @param hasSigma whether products are multiplied with their singular values; left out, it is a slip
+     */
+    LowRankOperation(Step step, Image before, Kept keeping, boolean hasSigma) {
         super(step, before, before.frame());
-        this.values = values;
-        this.kept = kept;
+        this.keeping = keeping;
         this.hasSigma = hasSigma;
-        this.largest = values.largest();
+    }
+
+    private SingularValues values() {
+        return values(Progress.NONE);
+    }
+
+    private synchronized SingularValues values(Progress progress) {
+        if (values == null) {
+            SingularValues found = SingularValues.of(before(), progress);
+            kept = keeping.of(found);
+            largest = found.largest();
+            values = found;
+        }
+        return values;
+    }
+
+    private int kept() {
+        values();
+        return kept;
+    }
+
+    private double largest() {
+        values();
+        return largest;
     }
 
     /** Patterns of value 0 add nothing. */
     private int counting() {
-        return Math.min(kept, values.rank());
+        return Math.min(kept(), values().rank());
     }
 
     private double weight(int m) {
-        return hasSigma ? values.sigma(m) : 1;
+        return hasSigma ? values().sigma(m) : 1;
     }
 
     private double part(int m, Pixel pixel) {
-        return weight(m) * values.u(m, pixel.row()) * values.v(m, pixel.column());
+        return weight(m) * values().u(m, pixel.row()) * values().v(m, pixel.column());
     }
 
     private Value sum(Pixel pixel, int first, int last) {
@@ -70,7 +103,7 @@ final class LowRankOperation extends StepOperation {
         for (int m = first; m < last; m++) {
             sum += part(m, pixel);
         }
-        return Approximate.snapped(sum, largest);
+        return Approximate.snapped(sum, largest());
     }
 
     @Override
@@ -82,13 +115,13 @@ final class LowRankOperation extends StepOperation {
     protected List<Line> work(Pixel result, Sight sight) {
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of("formula", Run.plain(step().type().formula(step().arguments()))));
-        lines.add(Line.of("k", Run.plain("k = " + kept), Run.note("   of " + values.count() + " values, " + values.rank() + " of them above 0")));
+        lines.add(Line.of("k", Run.plain("k = " + kept()), Run.note("   of " + values().count() + " values, " + values().rank() + " of them above 0")));
         double running = 0;
         for (int m = 0; m < Math.min(counting(), MOST_LINES); m++) {
             double part = part(m, result);
             running += part;
-            lines.add(Line.of("value " + (m + 1), Run.plain((hasSigma ? number(values.sigma(m)) + " × " : "") + number(values.u(m, result.row())) + " × "
-                    + number(values.v(m, result.column())) + " = " + Decimals.working(Approximate.from(part))), Run.note("   sum " + Decimals.approximate(Approximate.from(running)))));
+            lines.add(Line.of("value " + (m + 1), Run.plain((hasSigma ? number(values().sigma(m)) + " × " : "") + number(values().u(m, result.row())) + " × "
+                    + number(values().v(m, result.column())) + " = " + Decimals.working(Approximate.from(part))), Run.note("   sum " + Decimals.approximate(Approximate.from(running)))));
         }
         if (counting() > MOST_LINES) {
             lines.add(Line.of("", Run.plain("values " + (MOST_LINES + 1) + " to " + counting() + " add " + Decimals.working(sum(result, MOST_LINES, counting())))));
@@ -114,6 +147,7 @@ final class LowRankOperation extends StepOperation {
 
     @Override
     public Image result(Progress progress) {
+        values(progress);
         int columns = frame().columns();
         if (finish().isToLevels()) {
             LevelRaster raster = new LevelRaster(frame().rows(), columns, frame().maximumLevel());
@@ -135,8 +169,8 @@ final class LowRankOperation extends StepOperation {
     private double[] row(int i) {
         double[] sums = new double[frame().columns()];
         for (int m = 0; m < counting(); m++) {
-            double factor = weight(m) * values.u(m, i);
-            double[] v = values.v(m);
+            double factor = weight(m) * values().u(m, i);
+            double[] v = values().v(m);
             for (int j = 0; j < sums.length; j++) {
                 sums[j] += factor * v[j];
             }
@@ -153,56 +187,87 @@ final class LowRankOperation extends StepOperation {
     public List<String> notes() {
         List<String> notes = new ArrayList<>();
         if (RankKeep.isByEnergy(step())) {
-            notes.add("That energy is reached with k = " + kept + " of " + values.count() + " values.");
+            notes.add("That energy is reached with k = " + kept() + " of " + values().count() + " values.");
         }
-        if (!values.isDetermined(kept)) {
-            int below = kept - 1;
-            while (below > 0 && !values.isDetermined(below)) {
+        if (!values().isDetermined(kept())) {
+            int below = kept() - 1;
+            while (below > 0 && !values().isDetermined(below)) {
                 below--;
             }
-            int above = kept + 1;
-            while (!values.isDetermined(above)) {
+            int above = kept() + 1;
+            while (!values().isDetermined(above)) {
                 above++;
             }
-            notes.add("Singular values " + kept + " and " + (kept + 1) + " are equal, so other results are as right as this one; determined are k = "
+            notes.add("Singular values " + kept() + " and " + (kept() + 1) + " are equal, so other results are as right as this one; determined are k = "
                     + (below > 0 ? below + " and k = " : "") + above + ".");
         }
         if (before().count() <= MOST_ITERATED) {
-            values.power().astray().forEach(value -> notes.add("In the table power, value " + value + " is not that of the table singular."));
+            values().power().astray().forEach(value -> notes.add("In the table power, value " + value + " is not that of the table singular."));
         }
         return notes;
     }
 
     @Override
     public List<Table> tables() {
-        double sum = values.sum(false);
-        double squares = values.sum(true);
+        double sum = values().sum(false);
+        double squares = values().sum(true);
         List<List<Value>> rows = new ArrayList<>();
         Value running = Rational.ZERO;
         Value runningSquares = Rational.ZERO;
         Rational pixels = Rational.of(before().count());
-        for (int m = 0; m < values.count(); m++) {
-            double sigma = values.sigma(m);
+        for (int m = 0; m < values().count(); m++) {
+            double sigma = values().sigma(m);
             Value share = share(sigma, sum);
             Value shareOfSquares = share(sigma * sigma, squares);
             running = running.plus(share);
             runningSquares = runningSquares.plus(shareOfSquares);
             Rational numbers = Rational.of((m + 1L) * (before().rows() + before().columns() + 1L));
-            rows.add(Arrays.asList(Rational.of(m + 1L), Approximate.snapped(sigma, largest), share, running, shareOfSquares, runningSquares, numbers,
+            rows.add(Arrays.asList(Rational.of(m + 1L), Approximate.snapped(sigma, largest()), share, running, shareOfSquares, runningSquares, numbers,
                     numbers.dividedBy(pixels)));
         }
         Map<String, Value> sizes = Map.of("H", Rational.of(before().rows()), "W", Rational.of(before().columns()));
         Table singular = new Table(RankKeep.SINGULAR, COLUMNS, rows).withRules(Map.of("running", TableRule.of("runningAbove + share", Map.of(), "runningAbove", "share"),
                 "numbers", TableRule.of("k * (H + W + 1)", sizes, "k"), "ratio", TableRule.of("numbers / (H * W)", sizes, "numbers")));
-        List<List<Value>> rounds = values.power().rounds().stream().map(round -> Arrays.<Value>asList(Rational.of(round.value()), Rational.of(round.number()),
-                Approximate.snapped(round.sigma(), largest), Double.isNaN(round.change()) ? null : Approximate.snapped(round.change(), largest))).toList();
+        List<List<Value>> rounds = values().power().rounds().stream().map(round -> Arrays.<Value>asList(Rational.of(round.value()), Rational.of(round.number()),
+                Approximate.snapped(round.sigma(), largest()), Double.isNaN(round.change()) ? null : Approximate.snapped(round.change(), largest()))).toList();
         return List.of(singular, new Table(RankKeep.POWER, List.of("value", "round", "sigma", "change"), rounds).keyedBy(2)
-                .withRules(Map.of("change", TableRule.of("abs(sigma - sigmaAbove)", Map.of(), "sigma", "sigmaAbove"))));
+                .withRules(Map.of("change", TableRule.of("abs(sigma - sigmaAbove)", Map.of(), "sigma", "sigmaAbove")))
+                .coming("sigma", row -> round(values().power().rounds().get(row))));
+    }
+
+    private static List<Line> round(PowerIteration.Round round) {
+        return round.vectors().lines(round.sigma());
+    }
+
+    /** What is left out makes the error: Σ of its σ² over the pixels. */
+    private List<Value> errors() {
+        double[] errors = new double[values().count()];
+        for (int m = errors.length - 1; m > 0; m--) {
+            errors[m - 1] = errors[m] + values().sigma(m) * values().sigma(m) / before().count();
+        }
+        return Arrays.stream(errors).mapToObj(error -> Approximate.snapped(error, largest())).toList();
+    }
+
+    @Override
+    public List<String> sheetNames() {
+        return List.of("Without value 1");
+    }
+
+    /** What the second value is found in: the image without its first pattern. */
+    @Override
+    public Image sheet(String name, Progress progress) {
+        Value[] left = new Value[before().count()];
+        for (int n = 0; n < left.length; n++) {
+            Pixel pixel = before().pixel(n);
+            double first = values(progress).rank() == 0 ? 0 : values().sigma(0) * values().u(0, pixel.row()) * values().v(0, pixel.column());
+            left[n] = Approximate.snapped(before().asDouble(n) - first, largest());
+        }
+        return Image.from(before().rows(), before().columns(), before().maximumLevel(), left);
     }
 
     @Override
     public Optional<TableChoice> choice(Table table) {
-        return table.kind().equals(RankKeep.SINGULAR) ? Optional.of(new TableChoice(kept - 1, RankKeep.share(step()), row -> RankKeep.keeping(step(), row + 1)))
+        return table.kind().equals(RankKeep.SINGULAR) ? Optional.of(new TableChoice(kept() - 1, RankKeep.share(step()), errors(), row -> RankKeep.keeping(step(), row + 1)))
                 : Optional.empty();
     }
 

@@ -3,7 +3,12 @@ package pixeron.step.lowrank;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Collectors;
 import pixeron.image.Image;
+import pixeron.number.Approximate;
+import pixeron.number.Decimals;
+import pixeron.working.Line;
+import pixeron.working.Run;
 
 /**
  * The first singular values found by hand's way: a row vector is stretched by AᵀA again and again and comes to lie along the first
@@ -28,8 +33,39 @@ final class PowerIteration {
      * @param value which singular value, from 1
      * @param number which round, from 1
      * @param change how far sigma is from that of the round before; NaN in the first
+     * @param vectors those that the round goes through
      */
-    record Round(int value, int number, double sigma, double change) {
+    record Round(int value, int number, double sigma, double change, Vectors vectors) {
+    }
+
+    /**
+     * The vectors of a round, the first entries of each.
+     *
+     * @param before v as the round begins
+     * @param stretched AᵀA·v
+     * @param length of AᵀA·v
+     * @param after v made length 1 again
+     * @param product A·v
+     */
+    record Vectors(List<Double> before, List<Double> stretched, double length, List<Double> after, List<Double> product) {
+
+        private static final int MOST_SHOWN = 12;
+
+        static List<Double> first(double... vector) {
+            return Arrays.stream(vector).limit(MOST_SHOWN + 1L).boxed().toList();
+        }
+
+        private static String text(List<Double> vector) {
+            return "(" + vector.stream().limit(MOST_SHOWN).map(entry -> Decimals.approximate(Approximate.from(entry))).collect(Collectors.joining(", "))
+                    + (vector.size() > MOST_SHOWN ? ", …)" : ")");
+        }
+
+        /** @return the round as lines, to σ */
+        List<Line> lines(double sigma) {
+            return List.of(Line.of("v", Run.plain("v = " + text(before)), Run.note("   of length 1")), Line.of("product", Run.plain("AᵀA·v = " + text(stretched))),
+                    Line.of("length", Run.plain("|AᵀA·v| = " + Decimals.approximate(Approximate.from(length)))), Line.of("made 1", Run.plain("v = " + text(after))),
+                    Line.of("A·v", Run.plain("A·v = " + text(product))), Line.of("sigma", Run.plain("σ = |A·v| = " + Decimals.significant(Approximate.from(sigma)))));
+        }
     }
 
     private PowerIteration() {
@@ -81,12 +117,16 @@ final class PowerIteration {
         double change = Double.NaN;
         for (int round = 1; round <= MOST_ROUNDS && !(change <= STILL * sigma); round++) {
             double[] stretched = back(matrix, times(matrix, v));
+            List<Double> before = Vectors.first(v);
+            List<Double> made = Vectors.first(stretched);
+            double length = length(stretched);
             System.arraycopy(stretched, 0, v, 0, v.length);
             unit(v);
-            double next = length(times(matrix, v));
+            double[] product = times(matrix, v);
+            double next = length(product);
             change = round == 1 ? Double.NaN : Math.abs(next - sigma);
             sigma = next;
-            rounds.add(new Round(value, round, sigma, change));
+            rounds.add(new Round(value, round, sigma, change, new Vectors(before, made, length, Vectors.first(v), Vectors.first(product))));
         }
         return sigma;
     }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import pixeron.PixeronException;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.number.Rational;
@@ -39,6 +40,7 @@ public final class RankKeep extends NamedStep implements WholeType {
 
     static final TableKind POWER = TableKind.of("power", "Power iteration").with(Map.of("sigma", "σ"));
 
+    private static final int MOST_IN_A_MOMENT = 2_000_000;
     private static final NumberParameter KEEP = NumberParameter.required("keep", "Keep").only(n -> n.isInt() && n.toInt() >= 1,
             "a whole number from 1 to the smaller side of the image").leftOutAtWill();
     private static final NumberParameter ENERGY = NumberParameter.required("energy", "Energy").only(n -> n.signum() > 0
@@ -105,6 +107,12 @@ public final class RankKeep extends NamedStep implements WholeType {
     }
 
     @Override
+    public Optional<String> patience(Frame before) {
+        return before.count() <= MOST_IN_A_MOMENT ? Optional.empty() : Optional.of("rank-keep takes all of the " + before.size()
+                + " pixels apart at once, which can take minutes and a few hundred MB; a smaller image, by resize or crop, is quicker.");
+    }
+
+    @Override
     public boolean takes(Result before) {
         return before instanceof Image;
     }
@@ -112,15 +120,15 @@ public final class RankKeep extends NamedStep implements WholeType {
     @Override
     public Bound whole(Step step, Inputs inputs) {
         Image before = inputs.image(this);
-        SingularValues values = SingularValues.of(before);
-        return new LowRankOperation(step, before, values, kept(step.arguments(), values), true);
+        int count = Math.min(before.rows(), before.columns());
+        step.arguments().find(KEEP).filter(amount -> amount.number().toInt() > count).ifPresent(amount -> {
+            throw PixeronException.of("rank-keep has keep=%s, and this image has %d singular values, as many as its smaller side.", amount, count);
+        });
+        return new LowRankOperation(step, before, values -> kept(step.arguments(), values), true);
     }
 
     private static int kept(Arguments arguments, SingularValues values) {
         Optional<Integer> keep = arguments.find(KEEP).map(amount -> amount.number().toInt());
-        if (keep.isPresent() && keep.get() > values.count()) {
-            throw PixeronException.of("rank-keep has keep=%d, and this image has %d singular values, as many as its smaller side.", keep.get(), values.count());
-        }
         return keep.orElseGet(() -> values.reaching(arguments.get(ENERGY).number().asDouble(), isOfSquares(arguments), false));
     }
 
@@ -133,7 +141,7 @@ public final class RankKeep extends NamedStep implements WholeType {
                         .number().asDouble(), isOfSquares(right.step().arguments()), true), "the share must be above the percentage instead of reaching it") : List.of()),
                 Slip.of("one-value-more", this::oneMore),
                 Slip.of("sigma-forgotten", right -> List.of(Way.of("the products are not multiplied with their singular values", new LowRankOperation(right.step(),
-                        right.before(), values(right), kept(right), false)))));
+                        right.before(), values -> kept(right.step().arguments(), values), false)))));
     }
 
     private List<Way> oneMore(Operation right) {
@@ -146,7 +154,7 @@ public final class RankKeep extends NamedStep implements WholeType {
     private static List<Way> other(Operation right, int k, String words) {
         SingularValues values = values(right);
         return k < 1 || k > values.count() || k == kept(right) ? List.of()
-                : List.of(Way.of(words, new LowRankOperation(right.step(), right.before(), values, k, true)));
+                : List.of(Way.of(words, new LowRankOperation(right.step(), right.before(), same -> k, true)));
     }
 
     private static SingularValues values(Operation right) {

@@ -1,12 +1,18 @@
 package pixeron.step.lowrank;
 
 import java.lang.ref.SoftReference;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.SingularOps_DDRM;
 import org.ejml.dense.row.factory.DecompositionFactory_DDRM;
 import org.ejml.interfaces.decomposition.SingularValueDecomposition_F64;
 import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.step.Progress;
 
 /**
  * An image as Σ σₘ · uₘ · vₘᵀ with falling σ. The entry of largest size of each u is positive, so that the vectors are the same on every
@@ -21,6 +27,10 @@ final class SingularValues {
     static final double NOTHING = 1e-12;
     /** Entries of a unit vector that differ by less are of the same size. */
     private static final double SAME = 1e-9;
+
+    /** Larger ones can take more than a moment. */
+    private static final int MOST_AT_ONCE = 1 << 14;
+    private static final int LOOK_EVERY = 50;
 
     private static SoftReference<SingularValues> last = new SoftReference<>(null);
 
@@ -40,13 +50,46 @@ final class SingularValues {
         this.largest = largest;
     }
 
-    static synchronized SingularValues of(Image image) {
+    static SingularValues of(Image image) {
+        return of(image, Progress.NONE);
+    }
+
+    /** @throws java.util.concurrent.CancellationException when progress says they are no longer wanted */
+    static synchronized SingularValues of(Image image, Progress progress) {
         SingularValues known = last.get();
         if (known == null || known.image != image) {
-            known = decomposed(image);
+            known = image.count() > MOST_AT_ONCE ? watched(image, progress) : decomposed(image);
             last = new SoftReference<>(known);
         }
         return known;
+    }
+
+    /** The library cannot be stopped; whoever does not want to wait any longer leaves it alone with its work. */
+    private static SingularValues watched(Image image, Progress progress) {
+        CompletableFuture<SingularValues> made = new CompletableFuture<>();
+        Thread thread = new Thread(() -> {
+            try {
+                made.complete(decomposed(image));
+            } catch (RuntimeException | OutOfMemoryError trouble) {
+                made.completeExceptionally(trouble);
+            }
+        }, "singular values");
+        thread.setDaemon(true);
+        thread.start();
+        while (true) {
+            // How far it is nobody knows.
+            progress.report(0);
+            try {
+                return made.get(LOOK_EVERY, TimeUnit.MILLISECONDS);
+            } catch (TimeoutException notYet) {
+                // Asked again whether it is still wanted.
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+                throw new CancellationException();
+            } catch (ExecutionException trouble) {
+                throw PixeronException.because(trouble, "The singular values of this image could not be found: %s.", trouble.getCause().getMessage());
+            }
+        }
     }
 
     private static SingularValues decomposed(Image image) {

@@ -207,6 +207,12 @@ public final class ParameterPane extends VBox {
         if (shown != null && !shown.notes().isEmpty() && bench.position() == shown.position()) {
             note.setText(String.join("\n", shown.notes()));
             getChildren().add(Math.min(2, getChildren().size()), note);
+        } else if (shown != null && bench.position() >= 0 && bench.position() != shown.position()) {
+            // Not calculated yet: what takes long says so.
+            shown.selected().flatMap(seen -> bench.project().chain().stage(bench.position()).link().step().type().patience(seen.frame())).ifPresent(words -> {
+                note.setText(words);
+                getChildren().add(Math.min(2, getChildren().size()), note);
+            });
         }
         Optional<Outcome.Failed> failed = shown == null ? Optional.empty() : shown.failure();
         if (failed.isPresent() && failed.get().position() == bench.position()) {

@@ -12,11 +12,12 @@ import pixeron.app.bench.parts.Plot;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.number.Decimals;
+import pixeron.number.Value;
 import pixeron.step.Step;
 import pixeron.step.TableChoice;
 import pixeron.working.Table;
 
-/** Singular values as bars with their running share as a line above; the last one that is kept is dragged. */
+/** Singular values as bars with their running share as a line above and the mean squared error dashed; the last one that is kept is dragged. */
 final class SharePlot extends Plot {
 
     private static final double AXIS = 18;
@@ -96,6 +97,7 @@ final class SharePlot extends Plot {
         graphics.setStroke(palette.ink());
         graphics.setLineWidth(1.5);
         graphics.strokePolyline(x, y, count);
+        choice.ifPresent(found -> errors(graphics, palette, found, x, ground, room));
         double at = (kept + 1) * slot();
         graphics.setStroke(palette.picked());
         graphics.setLineWidth(2);
@@ -104,17 +106,32 @@ final class SharePlot extends Plot {
         write(graphics, palette, kept, at, ground);
     }
 
+    /** What is left of the error, dashed, from that of one value on. */
+    private static void errors(GraphicsContext graphics, Palette palette, TableChoice choice, double[] x, double ground, double room) {
+        double largest = choice.errors().stream().mapToDouble(Value::asDouble).max().orElse(0);
+        double[] y = choice.errors().stream().mapToDouble(error -> ground - (largest == 0 ? 0 : room * error.asDouble() / largest)).toArray();
+        graphics.setStroke(palette.differ());
+        graphics.setLineDashes(5, 3);
+        graphics.strokePolyline(x, y, x.length);
+        graphics.setLineDashes();
+    }
+
     private void write(GraphicsContext graphics, Palette palette, int kept, double at, double ground) {
         graphics.setFont(numbers());
         graphics.setTextBaseline(VPos.TOP);
         graphics.setFill(palette.ink());
         String words = "k = " + (kept + 1) + ", " + table.kind().column(share()) + " " + Decimals.approximate(table.value(kept, share()).orElseThrow()) + ", " + table.value(kept, "numbers").map(Decimals::working)
-                .orElse("") + " numbers";
+                .orElse("") + " of " + pixels() + " numbers" + choice.map(found -> ", MSE " + Decimals.approximate(found.errors().get(kept))).orElse("");
         boolean isRight = at > across() / 2;
         write(graphics, words, isRight ? TextAlignment.RIGHT : TextAlignment.LEFT, at + (isRight ? -6 : 6), 0);
         graphics.setFill(palette.soft());
         write(graphics, "1", TextAlignment.CENTER, slot() / 2, ground + 4);
         write(graphics, Integer.toString(table.rows().size()), TextAlignment.CENTER, (table.rows().size() - 0.5) * slot(), ground + 4);
+    }
+
+    /** All numbers of the image: those stored, by their ratio to all. */
+    private String pixels() {
+        return Long.toString(Math.round(value(0, "numbers") / value(0, "ratio")));
     }
 
     private String share() {
