@@ -4,7 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.offset;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.Random;
+import java.util.concurrent.CancellationException;
+import java.util.stream.Collectors;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -18,13 +22,19 @@ import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.format.CellTable;
+import pixeron.image.Comparison;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Rows;
+import pixeron.number.Approximate;
+import pixeron.number.Decimals;
+import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.StepArbitraries;
 import pixeron.step.catalog.StepLine;
+import pixeron.working.Line;
 import pixeron.working.Table;
 
 /** Sums of few patterns, against numbers worked out apart from the program and against what must hold for any image. */
@@ -144,6 +154,60 @@ class LowRankTest {
                 assertThat(twice).isCloseTo(values.sigma(m) * values.sigma(m) * values.v(m, j), offset(1e-6));
             }
         }
+    }
+
+    /** What is left out makes the error: the mean of its squares, for every k, is that of the result without rounding. */
+    @Test
+    void errorsAreThoseOfTheResults() {
+        Operation operation = bound("rank-keep keep=3 rounding=none overflow=keep", NOISY);
+        List<Value> errors = operation.choice(operation.tables().get(0)).orElseThrow().errors();
+        for (int k = 1; k <= 8; k++) {
+            Image kept = bound("rank-keep keep=" + k + " rounding=none overflow=keep", NOISY).result(Progress.NONE);
+            assertThat(errors.get(k - 1).asDouble()).isCloseTo(Comparison.of(NOISY, kept).mse().asDouble(), offset(1e-6));
+        }
+        assertThat(errors.get(7).signum()).isZero();
+    }
+
+    /** v = (1, 2, 3, 4) ÷ √30 to begin with. */
+    @Test
+    void aRoundIsToldFromVectorToLength() {
+        Operation operation = bound("rank-keep keep=1", SORT);
+        Table power = operation.tables().get(1);
+        List<String> lines = power.explain(0, "sigma").stream().map(Line::text).toList();
+        assertThat(lines.get(0)).startsWith("v = (0.1826, 0.3651, 0.5477, 0.7303)");
+        assertThat(lines.get(1)).isEqualTo("AᵀA·v = " + stretched());
+        assertThat(lines.get(5)).startsWith("σ = |A·v| = 15.84");
+        Image left = operation.sheet(operation.sheetNames().get(0), Progress.NONE);
+        Image first = bound("rank-keep keep=1 rounding=none overflow=keep", SORT).result(Progress.NONE);
+        for (int n = 0; n < SORT.count(); n++) {
+            assertThat(left.asDouble(n) + first.asDouble(n)).isCloseTo(SORT.level(n), offset(1e-9));
+        }
+    }
+
+    private static String stretched() {
+        double[] v = {1 / Math.sqrt(30), 2 / Math.sqrt(30), 3 / Math.sqrt(30), 4 / Math.sqrt(30)};
+        double[] made = new double[4];
+        for (int i = 0; i < 3; i++) {
+            double w = 0;
+            for (int j = 0; j < 4; j++) {
+                w += SORT.level(4 * i + j) * v[j];
+            }
+            for (int j = 0; j < 4; j++) {
+                made[j] += SORT.level(4 * i + j) * w;
+            }
+        }
+        return Arrays.stream(made).mapToObj(entry -> Decimals.approximate(Approximate.from(entry))).collect(Collectors.joining(", ", "(", ")"));
+    }
+
+    /** Nobody who gives up waits on; what was given up can be asked for again. */
+    @Test
+    void aLongDecompositionIsGivenUp() {
+        Image large = Image.ofLevels(200, 200, 255, n -> n * 31 % 256);
+        Operation operation = bound("rank-keep keep=3", large);
+        assertThatThrownBy(() -> operation.result(done -> false)).isInstanceOf(CancellationException.class);
+        assertThat(operation.result(Progress.NONE).rows()).isEqualTo(200);
+        assertThat(operation.step().type().patience(new Frame(2000, 1500, 255))).get().asString().contains("2000 × 1500", "minutes");
+        assertThat(operation.step().type().patience(large.frame())).isEmpty();
     }
 
     @ParameterizedTest
