@@ -31,9 +31,11 @@ class FrequencyPictures extends PictureTest {
         take("spectrum");
         clickOn("Table");
         take("peaks");
+        clickOn("Sheets");
         interact(() -> bench().select(2));
         settle();
-        clickOn("Working");
+        interact(() -> bench().looking().channelProperty().set("log"));
+        interact(() -> bench().pick(new Pixel(12, 10)));
         take("notch");
         interact(() -> bench().select(3));
         settle();

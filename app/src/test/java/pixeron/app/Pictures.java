@@ -194,7 +194,7 @@ class Pictures extends PictureTest {
         demo("Dusty strip");
         take("rank");
         clickOn("Table");
-        take("rank-table");
+        take("singular");
         clickOn("Compare");
         clickOn("Ranks");
         sleep(800);

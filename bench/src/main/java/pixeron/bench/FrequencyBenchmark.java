@@ -15,6 +15,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import org.visnow.jlargearrays.ConcurrencyUtils;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -59,6 +60,8 @@ public class FrequencyBenchmark {
         }
         library = new DoubleFFT_2D(rows, columns);
         spectrum = (Spectrum) done(fourier, image);
+        // The transform of one row needs one thread; the library's own calls shall have all there are.
+        ConcurrencyUtils.setNumberOfThreads(Runtime.getRuntime().availableProcessors());
     }
 
     private static Result done(Step step, Result before) {

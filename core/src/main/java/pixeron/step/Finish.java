@@ -58,10 +58,17 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
      * @return the level that is written, where {@link #isToLevels}
      */
     public int level(double exact, double scale) {
-        double floor = Math.floor(exact);
-        double rest = exact - floor;
-        boolean isSure = rest > CLOSE && rest < 1 - CLOSE && Math.abs(rest - HALF) > CLOSE && Math.abs(exact) < MOST_QUICK && scale < MOST_QUICK;
-        return isSure ? level(4 * (long) floor + (rest < HALF ? 1 : 3), 4) : level(Approximate.snapped(exact, scale));
+        double known = Approximate.snappedDouble(exact, scale);
+        int whole = (int) known;
+        if (whole == known && whole >= 0 && whole <= maximumLevel) {
+            return whole;
+        }
+        double floor = Math.floor(known);
+        double rest = known - floor;
+        boolean isQuick = Math.abs(known) < MOST_QUICK && scale < MOST_QUICK;
+        boolean isSure = rest > CLOSE && rest < 1 - CLOSE && Math.abs(rest - HALF) > CLOSE;
+        return isQuick && (rest == 0 || rest == HALF) ? level(2 * (long) floor + (rest == 0 ? 0 : 1), 2)
+                : isQuick && isSure ? level(4 * (long) floor + (rest < HALF ? 1 : 3), 4) : level(Approximate.snapped(exact, scale));
     }
 
     /**

@@ -116,7 +116,7 @@ public interface Operation extends Explained, Bound {
      * @return the result pixel that it went to, or around which it counts; empty where it went nowhere
      */
     default Optional<Pixel> home(Pixel pixel) {
-        return Optional.of(pixel).filter(this::contains);
+        return isSpread() ? Optional.empty() : Optional.of(pixel).filter(this::contains);
     }
 
     /** @return the pixel of the input that a result pixel stands for; empty where it stands for none, such as one from outside */

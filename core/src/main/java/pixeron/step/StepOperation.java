@@ -119,8 +119,8 @@ public abstract class StepOperation implements Operation {
     protected abstract void loop(Pixel result, Sight sight, LoopWriter out);
 
     @Override
-    public Optional<Pixel> counterpart(Pixel result) {
-        return Optional.of(origin(result));
+    public final Optional<Pixel> counterpart(Pixel result) {
+        return isSpread() ? Optional.empty() : Optional.of(origin(result));
     }
 
     @Override

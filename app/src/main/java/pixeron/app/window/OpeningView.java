@@ -23,7 +23,7 @@ import pixeron.project.demo.DemoCases;
 /** Where one begins: open a file, take up recent or recovered work, or try a demo case. */
 final class OpeningView extends ScrollPane {
 
-    private static final int PICTURE = 72;
+    private static final int PICTURE = 68;
     private static final int COLUMNS = 2;
 
     private final FileActions actions;
@@ -160,7 +160,7 @@ final class OpeningView extends ScrollPane {
         card.setGraphic(content);
         card.getStyleClass().add("card");
         card.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
-        card.setPrefHeight(PICTURE + 24);
+        card.setPrefHeight(PICTURE + 20);
         card.setAccessibleRole(AccessibleRole.BUTTON);
         card.setAccessibleText(demo.title() + ". " + demo.sentence());
         card.setOnAction(event -> actions.open(demo));

@@ -35,7 +35,7 @@ final class PlacesCases {
     /** Every fourth row is too dark, as of a roller that turns unevenly, and a slower wave runs across. The other branch shows the bands alone. */
     static DemoCase bandedProof() {
         return DemoCases.demo("Banded proof", Workshop.evenProof(),
-                "An uneven roller leaves bands: two points of the spectrum, taken away. By hand, a period was taken for a number of waves, and a mate forgotten.",
+                "Bands of an uneven roller are two points of the spectrum. By hand, a period was taken for a number of waves.",
                 List.of("sine-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2", "fourier-inverse"), project -> {
                     Project waves = DemoCases.withHand(project, 0, new Area(4, 0, 5, 16), StepLine.parse("sine-noise amplitude=24 cycles-rows=4 cycles-columns=8"));
                     Spectrum before = (Spectrum) waves.chain().stage(2).before(Progress.NONE).required();

@@ -1,5 +1,7 @@
 package pixeron.step.frequency;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -107,12 +109,11 @@ public final class Fourier extends NamedStep implements WholeType {
         if (image.count() > MOST_BY_HAND) {
             return List.of();
         }
-        Way taken = ofParts("radians are taken for degrees: sine and cosine of 2π × the turn as a number of degrees", right, pixel ->
-                turned(image, pixel, Math.toRadians(2 * Math.PI)));
-        Way back = ofParts("degrees are taken for radians: sine and cosine of 360 × the turn as they are", right, pixel -> turned(image, pixel, Math.toDegrees(2 * Math.PI)));
-        SpectrumFace face = ((FourierFace) right).face();
-        return face != SpectrumFace.PHASE ? List.of(taken, back) : List.of(taken, back, Way.of("the phase is left in radians", pixel ->
-                Approximate.snapped(Math.toRadians(right.value(pixel).asDouble()), 1)));
+        List<Way> ways = new ArrayList<>(Arrays.stream(OtherUnit.values()).map(unit -> ofParts(unit.words(), right, pixel -> turned(image, pixel, unit))).toList());
+        if (((FourierFace) right).face() == SpectrumFace.PHASE) {
+            ways.add(Way.of("the phase is left in radians", pixel -> Approximate.snapped(Math.toRadians(right.value(pixel).asDouble()), 1)));
+        }
+        return ways;
     }
 
     private static Way ofParts(String words, Operation right, Function<Pixel, Complex> parts) {
@@ -123,14 +124,13 @@ public final class Fourier extends NamedStep implements WholeType {
         });
     }
 
-    /** @param unit what a turn is multiplied with, without taking off whole turns, before its cosine is taken */
-    private static Complex turned(Image image, Pixel at, double unit) {
+    private static Complex turned(Image image, Pixel at, OtherUnit unit) {
         double real = 0;
         double imaginary = 0;
         double u = Spectrum.frequency(image.frame(), at).u() / (double) image.rows();
         double v = Spectrum.frequency(image.frame(), at).v() / (double) image.columns();
         for (int n = 0; n < image.count(); n++) {
-            double angle = unit * (u * (n / image.columns()) + v * (n % image.columns()));
+            double angle = unit.angle(u * (n / image.columns()) + v * (n % image.columns()));
             real += image.asDouble(n) * Math.cos(angle);
             imaginary -= image.asDouble(n) * Math.sin(angle);
         }

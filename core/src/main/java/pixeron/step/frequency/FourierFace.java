@@ -2,7 +2,6 @@ package pixeron.step.frequency;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -48,7 +47,7 @@ final class FourierFace extends FaceOperation {
             lines.addAll(grid("r cos a", "", term -> product(term.r, term.turn.cosine()), at));
             lines.addAll(grid("r sin a", "", term -> product(term.r, term.turn.sine()), at));
         }
-        if (image.rows() <= MOST_ROWS) {
+        if (image.rows() <= MOST_ROWS && image.count() <= MOST_NAMED) {
             lines.addAll(rowsFirst(at));
         }
         lines.add(arriving(SpectrumFace.REAL, Line.of("real", Run.plain("Σ r cos a" + Decimals.arriving(parts.real()))), parts.real()));
@@ -115,16 +114,6 @@ final class FourierFace extends FaceOperation {
     @Override
     public boolean isSpread() {
         return true;
-    }
-
-    @Override
-    public Optional<Pixel> counterpart(Pixel result) {
-        return Optional.empty();
-    }
-
-    @Override
-    public Optional<Pixel> home(Pixel pixel) {
-        return Optional.empty();
     }
 
     @Override

@@ -1,8 +1,11 @@
 package pixeron.step.frequency;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import pixeron.image.Frame;
+import pixeron.image.Frequency;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -33,6 +36,8 @@ import pixeron.step.key.Parameter;
 public final class FourierInverse extends NamedStep implements WholeType {
 
     private static final int MOST_DECIMALS = 3;
+    /** Larger spectra nobody sums up by hand. */
+    private static final int MOST_BY_HAND = 1 << 10;
 
     public FourierInverse() {
         super("fourier-inverse", "Inverse Fourier", "Puts the waves of a spectrum together to an image again.");
@@ -71,7 +76,8 @@ public final class FourierInverse extends NamedStep implements WholeType {
     @Override
     public List<Slip> slips() {
         return List.of(Slip.of("not-divided", FourierInverse::notDivided), Slip.of("sign-of-angle", right -> List.of(Way.of(
-                "the angle is turned the other way: \u2212 for + in front of it", pixel -> right.value(mirrored(right, pixel))))), Slip.of("rounded-early", FourierInverse::rounded));
+                "the angle is turned the other way: \u2212 for + in front of it", pixel -> right.value(mirrored(right, pixel))))), Slip.of("degrees-for-radians", FourierInverse::otherUnit),
+                Slip.of("rounded-early", FourierInverse::rounded));
     }
 
     private static Pixel mirrored(Operation right, Pixel pixel) {
@@ -92,6 +98,23 @@ public final class FourierInverse extends NamedStep implements WholeType {
     private static Value times(Operation right, Pixel pixel, Rational factor) {
         Value exact = right.exact(pixel);
         return exact instanceof Rational rational ? rational.times(factor) : Approximate.from(exact.asDouble() * factor.asDouble());
+    }
+
+    private static List<Way> otherUnit(Operation right) {
+        Spectrum spectrum = (Spectrum) right.inputs().before();
+        return spectrum.frame().count() > MOST_BY_HAND ? List.of() : Arrays.stream(OtherUnit.values()).map(unit -> Way.of(unit.words(), pixel ->
+                right.finish().apply(Approximate.snapped(sum(spectrum, pixel, unit) / spectrum.frame().count(), spectrum.largest())))).toList();
+    }
+
+    private static double sum(Spectrum spectrum, Pixel at, OtherUnit unit) {
+        Frame frame = spectrum.frame();
+        double sum = 0;
+        for (int n = 0; n < frame.count(); n++) {
+            Frequency frequency = spectrum.frequency(frame.pixel(n));
+            double angle = unit.angle((double) frequency.u() * at.row() / frame.rows() + (double) frequency.v() * at.column() / frame.columns());
+            sum += spectrum.real(frame.pixel(n)) * Math.cos(angle) - spectrum.imaginary(frame.pixel(n)) * Math.sin(angle);
+        }
+        return sum;
     }
 
     private static List<Way> rounded(Operation right) {

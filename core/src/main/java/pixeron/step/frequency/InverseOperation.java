@@ -2,7 +2,6 @@ package pixeron.step.frequency;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import pixeron.image.Frequency;
 import pixeron.image.Image;
@@ -154,15 +153,5 @@ final class InverseOperation extends StepOperation {
     @Override
     public boolean isSpread() {
         return true;
-    }
-
-    @Override
-    public Optional<Pixel> counterpart(Pixel result) {
-        return Optional.empty();
-    }
-
-    @Override
-    public Optional<Pixel> home(Pixel pixel) {
-        return Optional.empty();
     }
 }

@@ -18,7 +18,6 @@ import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.StepOperation;
 import pixeron.step.TableChoice;
-import pixeron.step.neighborhood.WindowText;
 import pixeron.step.table.TableRule;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
@@ -121,17 +120,18 @@ final class LowRankOperation extends StepOperation {
             double part = part(m, result);
             running += part;
             lines.add(Line.of("value " + (m + 1), Run.plain((hasSigma ? number(values().sigma(m)) + " × " : "") + number(values().u(m, result.row())) + " × "
-                    + number(values().v(m, result.column())) + " = " + Decimals.working(Approximate.from(part))), Run.note("   sum " + Decimals.approximate(Approximate.from(running)))));
+                    + number(values().v(m, result.column())) + Decimals.arriving(Approximate.from(part))), Run.note("   sum " + Decimals.legible(Approximate.snapped(running, largest())))));
         }
         if (counting() > MOST_LINES) {
-            lines.add(Line.of("", Run.plain("values " + (MOST_LINES + 1) + " to " + counting() + " add " + Decimals.working(sum(result, MOST_LINES, counting())))));
+            lines.add(Line.of("", Run.plain("values " + (MOST_LINES + 1) + " to " + counting() + " add " + Decimals.legible(sum(result, MOST_LINES, counting())))));
         }
         lines.add(Line.of("this pixel", Run.plain("s = " + Decimals.working(calculate(result, sight)))));
         return lines;
     }
 
     private static String number(double number) {
-        return WindowText.bracketed(Approximate.from(number));
+        String text = Decimals.significant(Approximate.from(number));
+        return number < 0 ? "(" + text + ")" : text;
     }
 
     @Override

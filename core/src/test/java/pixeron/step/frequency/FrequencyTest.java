@@ -346,6 +346,11 @@ class FrequencyTest {
         assertThat(slips(back, pixel -> "255")).containsExactly("not-divided");
         assertThat(slips(back, pixel -> String.valueOf(Math.round(20 * exact.value(pixel).asDouble())))).containsExactly("not-divided");
         assertThat(slips(back, pixel -> back.value(new Pixel((5 - pixel.row()) % 5, (4 - pixel.column()) % 4)).toString())).containsExactly("sign-of-angle");
+        assertThat(slips(exact, pixel -> text(IntStream.range(0, 20).mapToDouble(n -> {
+            Frequency at = spectrum.frequency(new Pixel(n / 4, n % 4));
+            double angle = 360 * (at.u() * pixel.row() / 5.0 + at.v() * pixel.column() / 4.0);
+            return (spectrum.real(new Pixel(n / 4, n % 4)) * Math.cos(angle) - spectrum.imaginary(new Pixel(n / 4, n % 4)) * Math.sin(angle)) / 20;
+        }).sum()))).containsExactly("degrees-for-radians");
         Spectrum three = (Spectrum) chain(Image.of(255, new int[][] {{10, 20, 40}, {80, 3, 6}}), "fourier");
         Operation sixth = (Operation) bound("fourier-inverse rounding=none overflow=keep", three);
         assertThat(slips(sixth, pixel -> text(sixth.value(pixel).asDouble() * 6 * 0.17))).containsExactly("rounded-early");

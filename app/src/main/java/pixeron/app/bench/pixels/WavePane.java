@@ -71,6 +71,11 @@ public final class WavePane extends VBox {
         Frame part = shown.part();
         words.setText(isMean ? "F(0, 0) is the sum of all values." : "period " + periods(shown) + "\nangle " + degrees(shown.angle()) + (isTold ? "\nphase " + degrees(shown.phase()) : "")
                 + (part.isSized(shown.frame()) ? "" : "\nshown: " + part.size() + " of " + shown.frame().size()));
+        boolean isGone = isTold && shown.magnitude().signum() == 0;
+        away.setVisible(!isGone);
+        if (isGone) {
+            words.setText(words.getText() + "\nnothing of it is there");
+        }
         away.setText(isMean ? "Take the mean away" : shown.isAlone() ? "Take this wave away" : "Take this pair away");
         picture.setAccessibleText(title.getText() + ", " + words.getText());
     }

@@ -24,6 +24,8 @@ final class SharePlot extends Plot {
     private static final double HEAD = 16;
     private static final double HEIGHT = 120;
     private static final double WIDEST = 40;
+    /** So many bars could stand where the words about the lines do. */
+    private static final int LEGEND = 5;
 
     private final Consumer<Step> change;
     private final Runnable end;
@@ -125,6 +127,12 @@ final class SharePlot extends Plot {
         boolean isRight = at > across() / 2;
         write(graphics, words, isRight ? TextAlignment.RIGHT : TextAlignment.LEFT, at + (isRight ? -6 : 6), 0);
         graphics.setFill(palette.soft());
+        // Behind the last bar, where there is room.
+        if ((table.rows().size() + LEGEND) * slot() < across()) {
+            double legend = table.rows().size() * slot() + 12;
+            write(graphics, "line: " + table.kind().column(share()), TextAlignment.LEFT, legend, ground - 30);
+            write(graphics, "dashed: mean squared error", TextAlignment.LEFT, legend, ground - 14);
+        }
         write(graphics, "1", TextAlignment.CENTER, slot() / 2, ground + 4);
         write(graphics, Integer.toString(table.rows().size()), TextAlignment.CENTER, (table.rows().size() - 0.5) * slot(), ground + 4);
     }
