@@ -3,6 +3,7 @@ package pixeron.number;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
+import java.util.Arrays;
 import java.util.regex.Pattern;
 import pixeron.PixeronException;
 
@@ -133,9 +134,17 @@ public final class Decimals {
         return value.isExact() ? working(value) : significant(value);
     }
 
-    /** @return = or ≈ and the value as {@link #legible} writes it */
-    public static String arriving(Value value) {
-        return (legible(value).equals(working(value)) ? " = " : " ≈ ") + legible(value);
+    /**
+     * @param value what a line arrives at
+     * @param from the numbers that stand in the line
+     * @return the value as {@link #legible} writes it, with = before it where that is all of it and of those, else with ≈
+     */
+    public static String arriving(Value value, Value... from) {
+        return (isWritten(value) && Arrays.stream(from).allMatch(Decimals::isWritten) ? " = " : " ≈ ") + legible(value);
+    }
+
+    private static boolean isWritten(Value value) {
+        return legible(value).equals(working(value));
     }
 
     /** @return the value rounded to four decimals, for people, with the typographic minus: {@code 54.1111} */

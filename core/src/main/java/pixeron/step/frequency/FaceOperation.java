@@ -102,16 +102,21 @@ abstract class FaceOperation extends StepOperation {
         if (face == SpectrumFace.REAL || face == SpectrumFace.IMAGINARY) {
             return List.of(Line.of(face.word(), value, Run.note("   of " + parts.text())).arriving(face.word(), exact));
         } else if (face == SpectrumFace.MAGNITUDE) {
-            return List.of(Line.of(face.word(), Run.plain(root + " = "), value).arriving(face.word(), exact));
+            return List.of(Line.of(face.word(), Run.plain(root + sign(exact, parts.real(), parts.imaginary())), value).arriving(face.word(), exact));
         }
         Value magnitude = after().value(SpectrumFace.MAGNITUDE, result);
-        Line first = Line.of("magnitude", Run.plain(root + Decimals.arriving(magnitude))).arriving("magnitude", magnitude);
+        Line first = Line.of("magnitude", Run.plain(root + Decimals.arriving(magnitude, parts.real(), parts.imaginary()))).arriving("magnitude", magnitude);
         if (face == SpectrumFace.LOG) {
-            return List.of(first, Line.of(face.word(), Run.plain("ln(1 + " + Decimals.legible(magnitude) + ") = "), value).arriving(face.word(), exact));
+            return List.of(first, Line.of(face.word(), Run.plain("ln(1 + " + Decimals.legible(magnitude) + ")" + sign(exact, magnitude)), value).arriving(face.word(), exact));
         }
         return after().isNothing(magnitude.asDouble()) ? List.of(first, Line.of(face.word(), value, Run.note("   no wave, so it begins nowhere")).arriving(face.word(), exact))
-                : List.of(Line.of(face.word(), Run.plain("atan2(" + Decimals.legible(parts.imaginary()) + ", " + Decimals.legible(parts.real()) + ") = "), value,
+                : List.of(Line.of(face.word(), Run.plain("atan2(" + Decimals.legible(parts.imaginary()) + ", " + Decimals.legible(parts.real()) + ")" + sign(exact, parts.real(), parts.imaginary())), value,
                         Run.note("   degrees")).arriving(face.word(), exact));
+    }
+
+    private static String sign(Value value, Value... from) {
+        String arriving = Decimals.arriving(value, from);
+        return arriving.substring(0, arriving.length() - Decimals.legible(value).length());
     }
 
     @Override

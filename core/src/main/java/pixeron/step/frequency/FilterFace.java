@@ -65,7 +65,7 @@ final class FilterFace extends FaceOperation {
     }
 
     private Line part(SpectrumFace name, Value factor, Value earlier, Value part) {
-        return arriving(name, Line.of(name.word(), Run.plain(Decimals.legible(factor) + " × " + Brackets.around(earlier) + Decimals.arriving(part))), part);
+        return arriving(name, Line.of(name.word(), Run.plain(Decimals.legible(factor) + " × " + Brackets.around(earlier) + Decimals.arriving(part, factor, earlier))), part);
     }
 
     @Override

@@ -78,7 +78,7 @@ final class InverseOperation extends StepOperation {
         Rational count = Rational.of(frame().count());
         Pixel middle = Spectrum.place(frame(), 0, 0);
         Value mean = Approximate.snapped(spectrum.real(middle) / frame().count(), spectrum.largest());
-        lines.add(Line.of("mean", Run.plain(Decimals.legible(spectrum.value(SpectrumFace.REAL, middle)) + " ÷ " + count + Decimals.arriving(mean)),
+        lines.add(Line.of("mean", Run.plain(Decimals.legible(spectrum.value(SpectrumFace.REAL, middle)) + " ÷ " + count + Decimals.arriving(mean, spectrum.value(SpectrumFace.REAL, middle))),
                 Run.note("   F(0, 0) ÷ (H × W)")));
         double running = mean.asDouble();
         List<Pixel> strongest = Peaks.of(spectrum);
@@ -117,7 +117,7 @@ final class InverseOperation extends StepOperation {
         String angle = Decimals.working(turn(place, at).degrees()) + "° " + (phase.signum() < 0 ? "\u2212 " : "+ ") + Decimals.legible(phase.absolute()) + "°";
         String both = isAlone(place) ? "" : "2 × ";
         return Line.of(frequency.toString(), Run.plain(both + Decimals.legible(spectrum.value(SpectrumFace.MAGNITUDE, place)) + " ÷ " + frame().count() + " × cos("
-                + angle + ")" + Decimals.arriving(Approximate.snapped(term, spectrum.largest()))), Run.note("   sum " + working(running)));
+                + angle + ")" + Decimals.arriving(Approximate.snapped(term, spectrum.largest()), spectrum.value(SpectrumFace.MAGNITUDE, place), phase)), Run.note("   sum " + working(running)));
     }
 
     private String working(double number) {

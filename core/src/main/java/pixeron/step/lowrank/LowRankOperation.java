@@ -120,7 +120,8 @@ final class LowRankOperation extends StepOperation {
             double part = part(m, result);
             running += part;
             lines.add(Line.of("value " + (m + 1), Run.plain((hasSigma ? number(values().sigma(m)) + " × " : "") + number(values().u(m, result.row())) + " × "
-                    + number(values().v(m, result.column())) + Decimals.arriving(Approximate.from(part))), Run.note("   sum " + Decimals.legible(Approximate.snapped(running, largest())))));
+                    + number(values().v(m, result.column())) + Decimals.arriving(Approximate.from(part), Approximate.from(values().sigma(m)), Approximate.from(values().u(m, result.row())),
+                            Approximate.from(values().v(m, result.column())))), Run.note("   sum " + Decimals.legible(Approximate.snapped(running, largest())))));
         }
         if (counting() > MOST_LINES) {
             lines.add(Line.of("", Run.plain("values " + (MOST_LINES + 1) + " to " + counting() + " add " + Decimals.legible(sum(result, MOST_LINES, counting())))));
