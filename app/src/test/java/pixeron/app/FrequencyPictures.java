@@ -43,6 +43,15 @@ class FrequencyPictures extends PictureTest {
         take("inverse");
     }
 
+    /** The period is changed in the selected step, and its points move in the spectrum beside. */
+    @Test
+    void moving() throws IOException {
+        demo("Banded proof");
+        clickOn("Compare");
+        settle();
+        take("moving");
+    }
+
     @Test
     void passFilter() throws IOException {
         demo("Banded proof");

@@ -27,6 +27,7 @@ import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Comparison;
+import pixeron.image.Frequency;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.project.Project;
@@ -35,6 +36,9 @@ import pixeron.project.Project;
 final class PlaceView extends VBox {
 
     private static final double MEASURES = 54;
+    /** From this width on there is room beside the sheet. */
+    private static final double WIDE = 420;
+    private static final double TOLD = 190;
 
     private final Bench bench;
     private final Theme theme;
@@ -42,6 +46,8 @@ final class PlaceView extends VBox {
     private final SheetFrame frame;
     private final HistogramPlot plot;
     private final Label measures = new Label();
+    private final VBox told = new VBox();
+    private final HBox body = new HBox();
     private boolean isShowing;
     private boolean isMapShown;
     private ShownComparison.Place shown;
@@ -84,9 +90,34 @@ final class PlaceView extends VBox {
         measures.setWrapText(true);
         // As high for all, so that the sheets stay level.
         measures.setMinHeight(MEASURES);
-        measures.setPrefHeight(MEASURES);
-        getChildren().addAll(choice, frame, plot, measures);
+        told.getStyleClass().add("compare-place");
+        told.getChildren().addAll(plot, measures);
+        body.getStyleClass().add("compare-place-body");
+        HBox.setHgrow(frame, Priority.ALWAYS);
+        VBox.setVgrow(body, Priority.ALWAYS);
+        arrange(false);
+        widthProperty().subscribe(width -> arrange(width.doubleValue() >= WIDE * theme.scale()));
         bench.pickedProperty().subscribe(pixel -> showPicked());
+    }
+
+    /** Where there is room beside the sheet, what is told stands there: the sheet has all of the height. */
+    private void arrange(boolean isBeside) {
+        if (!getChildren().isEmpty() && isBeside == body.getChildren().contains(told)) {
+            return;
+        }
+        getChildren().clear();
+        body.getChildren().clear();
+        double width = isBeside ? TOLD * theme.scale() : USE_COMPUTED_SIZE;
+        told.setMinWidth(isBeside ? width : 0);
+        told.setPrefWidth(width);
+        measures.setPrefHeight(isBeside ? USE_COMPUTED_SIZE : MEASURES);
+        if (isBeside) {
+            body.getChildren().addAll(frame, told);
+            getChildren().addAll(choice, body);
+        } else {
+            body.getChildren().add(frame);
+            getChildren().addAll(choice, body, told);
+        }
     }
 
     /** A result of another size may have no such pixel. */
@@ -99,8 +130,8 @@ final class PlaceView extends VBox {
 
     private void caption() {
         if (shown != null) {
-            boolean isChannel = shown.seen().filter(seen -> seen.hasColour() && !isInColour(seen)).isPresent();
-            frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? channel() + " · " : "") + picked(shown));
+            boolean isChannel = shown.seen().filter(seen -> seen.isSpectrum() || seen.hasColour() && !isInColour(seen)).isPresent();
+            frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? shown.seen().orElseThrow().name(channel()) + " · " : "") + picked(shown));
         }
     }
 
@@ -127,6 +158,8 @@ final class PlaceView extends VBox {
         frame.setHint(place.seen().isPresent() ? "" : place.problem());
         frame.setSubtitle(place.seen().map(seen -> isInColour(seen) ? Words.range(seen) : Words.range(face(seen).facts())).orElse(" "));
         frame.sheet().setFrame(drawn.map(Seen::frame).orElse(null));
+        Optional<Frequency> corner = drawn.flatMap(Seen::spectrum).map(spectrum -> spectrum.frequency(new Pixel(0, 0)));
+        frame.sheet().setFirst(corner.map(Frequency::u).orElse(bench.looking().display().first()), corner.map(Frequency::v).orElse(bench.looking().display().first()));
         shown = place;
         showPicked();
         plot.show(Optional.empty(), place.seen().map(this::face).flatMap(Shown.Described::histogram),
