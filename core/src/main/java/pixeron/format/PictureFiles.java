@@ -13,9 +13,11 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Iterator;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
@@ -31,7 +33,7 @@ import pixeron.image.ColourImage;
 import pixeron.image.Image;
 
 /**
- * Pictures that the JDK decodes: PNG with 1 to 16 bits, JPEG, BMP, GIF (the first frame) and TIFF, gray or colour, with
+ * Pictures that the JDK and a library for TIFF decode: PNG with 1 to 16 bits, JPEG, BMP, GIF (the first frame) and TIFF, gray or colour, with
  * or without transparency. Samples are taken as they are in the file, without going through a colour space.
  */
 final class PictureFiles {
@@ -45,6 +47,8 @@ final class PictureFiles {
     private static final Set<Integer> TIFF_MAXIMA = Set.of(255, 65535);
     private static final Set<Integer> BYTE_MAXIMA = Set.of(255);
 
+    private static final String OF_JDK = "com.sun.";
+    private static final String OF_TIFF = "com.twelvemonkeys.";
     /** What a file may unfold to without a question: this many bytes, and as many times its own size. */
     private static final long FREE_MEMORY = 64L << 20;
     private static final long FREE_FACTOR = 16;
@@ -59,6 +63,16 @@ final class PictureFiles {
         this.format = format;
     }
 
+    /** @return the one of this maker, whatever else there is; the first where it has none */
+    private static <T> T made(Iterator<T> all, String maker) {
+        T first = all.next();
+        T found = first;
+        while (!found.getClass().getName().startsWith(maker) && all.hasNext()) {
+            found = all.next();
+        }
+        return found.getClass().getName().startsWith(maker) ? found : first;
+    }
+
     /** @return the format of the file, if it is one of these */
     static Optional<String> format(byte[] bytes) {
         String start = new String(bytes, 0, Math.min(8, bytes.length), StandardCharsets.ISO_8859_1);
@@ -70,7 +84,8 @@ final class PictureFiles {
         if (format.equals("png")) {
             PngChunks.requireWhole(bytes);
         }
-        ImageReader reader = ImageIO.getImageReadersByFormatName(format).next();
+        // Of TIFF the JDK reads no differences of 16 bits, which most programs write.
+        ImageReader reader = made(ImageIO.getImageReadersByFormatName(format), format.equals("tiff") ? OF_TIFF : OF_JDK);
         // In memory: the bytes are there already, and a cache file would be one more thing that can fail.
         try (ImageInputStream in = new MemoryCacheImageInputStream(new ByteArrayInputStream(bytes))) {
             reader.setInput(in, false, true);
@@ -118,15 +133,21 @@ final class PictureFiles {
         }
         int bits = model.getComponentSize(0);
         boolean isGray = model.getColorSpace().getType() == ColorSpace.TYPE_GRAY;
-        if (isGray && !model.hasAlpha()) {
-            return LoadedImage.gray(channel(0, bits), format);
-        }
         Image first = channel(0, bits);
         Optional<Image> alpha = model.hasAlpha() ? Optional.of(channel(isGray ? 1 : 3, bits)) : Optional.empty();
+        if (isGray && alpha.isEmpty()) {
+            return LoadedImage.gray(first, format);
+        } else if (isGray && isOpaque(alpha.get())) {
+            return LoadedImage.gray(first, format).withNote("The file has transparency, and every pixel is opaque.");
+        }
         // Gray with transparency is colour whose channels are one and the same image.
         Image green = isGray ? first : channel(1, bits);
         Image blue = isGray ? first : channel(2, bits);
         return LoadedImage.colour(new ColourImage(first, green, blue, alpha), format, model.getNumComponents());
+    }
+
+    private static boolean isOpaque(Image alpha) {
+        return IntStream.range(0, alpha.count()).allMatch(n -> alpha.level(n) == alpha.maximumLevel());
     }
 
     /** Gray of 1, 2 and 4 bits arrives as a palette that rises evenly from black to white. */
@@ -221,7 +242,7 @@ final class PictureFiles {
 
     /** @param picture of a kind that the format holds as it is */
     static void write(BufferedImage picture, String format, OutputStream out) throws IOException {
-        ImageWriter writer = ImageIO.getImageWritersByFormatName(format).next();
+        ImageWriter writer = made(ImageIO.getImageWritersByFormatName(format), OF_JDK);
         try (ImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
             writer.setOutput(stream);
             ImageWriteParam settings = writer.getDefaultWriteParam();

@@ -11,6 +11,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import pixeron.app.model.Selection;
 import pixeron.app.sheet.paint.Extent;
@@ -229,9 +230,11 @@ public final class Sheet extends Region {
         }
         paintMarked(graphics, palette);
         if (partner != null) {
-            graphics.setLineDashes(4, 3);
+            graphics.setLineCap(StrokeLineCap.BUTT);
+            graphics.setLineDashes(6, 5);
             paintFrame(graphics, palette, partner);
             graphics.setLineDashes();
+            graphics.setLineCap(StrokeLineCap.SQUARE);
         }
         if (picked != null) {
             paintFrame(graphics, palette, picked);

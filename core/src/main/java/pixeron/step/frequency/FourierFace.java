@@ -98,7 +98,7 @@ final class FourierFace extends FaceOperation {
             sum = sum.plus(Complex.turnedBack(image.value(pixel), turn));
             out.set("k", String.valueOf(pixel.row())).set("l", String.valueOf(pixel.column())).line(0, head);
             out.set("a", turn.text()).line(1, angle);
-            out.set("real", sum.real()).line(1, real);
+            out.set("real", sum.real()).takeCell().line(1, real);
             out.set("imaginary", sum.imaginary()).line(1, imaginary);
         }
         out.mention(0, head).mention(1, angle).mention(1, real).mention(1, imaginary);
