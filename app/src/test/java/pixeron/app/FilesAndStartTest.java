@@ -2,6 +2,7 @@ package pixeron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
@@ -25,7 +26,10 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.window.Dialogs;
+import pixeron.format.ImageFiles;
+import pixeron.format.ReadOptions;
 import pixeron.image.ColourImage;
+import pixeron.image.Image;
 import pixeron.make.Maker;
 import pixeron.make.TooLarge;
 import pixeron.project.ProjectFile;
@@ -182,9 +186,29 @@ class FilesAndStartTest extends WindowTest {
         until(() -> isShown("There is no folder"));
         assertThat(bench().savedProperty().get()).isFalse();
         when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("seven.png")));
+        when(dialogs.askAboutRoom(any(), anyInt())).thenReturn(Dialogs.Room.CANCEL);
         push(KeyCode.SHORTCUT, KeyCode.E);
-        until(() -> isShown("PNG holds maximum level 1, 3, 15, 255 or 65535"));
+        settle();
+        verify(dialogs).askAboutRoom("PNG", 7);
         assertThat(folder.resolve("seven.png")).doesNotExist();
+    }
+
+    /** Levels 0–7 have no room in a PNG: the numbers are kept in another format, or spread for looking, as the person says. */
+    @Test
+    void threeBitsInAPictureAreKeptOrSpread() {
+        open(write("proof.pgm", "P2 3 1 7 1 2 7"));
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("spread.png")));
+        when(dialogs.askAboutRoom("PNG", 7)).thenReturn(Dialogs.Room.SPREAD);
+        push(KeyCode.SHORTCUT, KeyCode.E);
+        until(() -> Files.exists(folder.resolve("spread.png")));
+        // 255 ÷ 7 = 36.43, 510 ÷ 7 = 72.86.
+        until(() -> ImageFiles.read(folder.resolve("spread.png"), ReadOptions.DEFAULT).image().equals(Image.of(255, new int[][] {{36, 73, 255}})));
+        when(dialogs.askAboutRoom("PNG", 7)).thenReturn(Dialogs.Room.KEEP_NUMBERS);
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("first.png"))).thenReturn(Optional.of(folder.resolve("kept.pgm")));
+        push(KeyCode.SHORTCUT, KeyCode.E);
+        until(() -> Files.exists(folder.resolve("kept.pgm")));
+        until(() -> ImageFiles.read(folder.resolve("kept.pgm"), ReadOptions.DEFAULT).image().equals(Image.of(7, new int[][] {{1, 2, 7}})));
+        assertThat(folder.resolve("first.png")).doesNotExist();
     }
 
     @Test

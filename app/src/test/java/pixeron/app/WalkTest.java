@@ -66,6 +66,22 @@ class WalkTest extends WindowTest {
         assertThat(sheet("After").getAccessibleText()).doesNotContain("not written");
     }
 
+    /** Whatever of the walk has the keyboard. */
+    @Test
+    void arrowsDriveTheWalkFromAButtonAndEscLeavesIt() {
+        smooth();
+        clickOn("Walk");
+        assertThat(walking().isOn()).isTrue();
+        push(KeyCode.RIGHT);
+        assertThat(walking().walk().written()).isEqualTo(1);
+        push(KeyCode.DOWN);
+        assertThat(walking().walk().written()).isEqualTo(3);
+        push(KeyCode.LEFT);
+        assertThat(walking().walk().written()).isEqualTo(2);
+        push(KeyCode.ESCAPE);
+        assertThat(walking().isOn()).isFalse();
+    }
+
     @Test
     void whoGuessesFirstIsCountedAndGoesOn() {
         smooth();

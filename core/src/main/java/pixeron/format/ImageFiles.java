@@ -175,6 +175,11 @@ public final class ImageFiles {
         return result instanceof Image image && !image.isLevelImage() ? ".csv" : isPng ? ".png" : ".pgm";
     }
 
+    /** @return whether the format of this ending has room for levels 0 … M as they are; true where only writing tells */
+    public static boolean hasRoom(Path file, int maximumLevel) {
+        return PictureFiles.maxima(ending(file)).map(maxima -> maxima.contains(maximumLevel)).orElse(true);
+    }
+
     /** @return whether a file with this ending is a table of numbers */
     public static boolean isTable(Path file) {
         return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.(csv|tsv|txt)");

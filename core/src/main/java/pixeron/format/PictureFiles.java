@@ -189,6 +189,16 @@ final class PictureFiles {
         }, format).withNote(note);
     }
 
+    /** @return the maximum levels for which a format has room, by the ending of a file; empty where it takes any, or is another */
+    static Optional<Set<Integer>> maxima(String ending) {
+        return Optional.ofNullable(switch (ending) {
+            case "png" -> PNG_MAXIMA;
+            case "tif", "tiff" -> TIFF_MAXIMA;
+            case "bmp", "gif", "jpg", "jpeg" -> BYTE_MAXIMA;
+            default -> null;
+        });
+    }
+
     static void writePng(Image image, OutputStream out) throws IOException {
         write(image, "png", PNG_MAXIMA, out);
     }

@@ -8,6 +8,8 @@ import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SplitPane;
@@ -16,6 +18,7 @@ import javafx.scene.control.TabPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -102,7 +105,7 @@ public final class BenchView extends BorderPane {
         this.bench = bench;
         side = side(bench, personal, ways.shelf);
         setLeft(side);
-        addEventFilter(KeyEvent.KEY_PRESSED, this::lectureKeys);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::walkKeys);
         BorderPane walked = new BorderPane(sheets);
         walked.setTop(new WalkBar(bench));
         HBox actions = new HBox(new ChannelBar(bench), new FaceBar(bench), walkButton(bench));
@@ -283,20 +286,28 @@ public final class BenchView extends BorderPane {
         Platform.runLater(() -> sheets.sheet(SheetsPane.Kind.AFTER).requestFocus());
     }
 
-    private void lectureKeys(KeyEvent event) {
-        if (!isLecture || event.getTarget() instanceof TextInputControl) {
+    /** In a lecture arrows drive the walk wherever the keyboard is; else from its buttons. Esc leaves it. */
+    private void walkKeys(KeyEvent event) {
+        Walking walking = bench.walking();
+        boolean isOpened = event.getTarget() instanceof ComboBoxBase<?> box && box.isShowing();
+        // On a sheet arrows pick pixels; on a button they would do nothing, and drive the walk.
+        boolean isDriving = isLecture || walking.isOn() && event.getTarget() instanceof ButtonBase;
+        if (event.getTarget() instanceof TextInputControl || event.isAltDown() || isOpened) {
+            return;
+        } else if (event.getCode() == KeyCode.ESCAPE && walking.isOn() && !isLecture && bench.looking().selectionProperty().get() == null) {
+            walking.leave();
+            event.consume();
             return;
         }
-        Walking walking = bench.walking();
-        Runnable action = switch (event.getCode()) {
+        Runnable action = !isDriving ? null : switch (event.getCode()) {
             case RIGHT -> walking::forward;
             case LEFT -> walking::back;
             case DOWN -> walking::nextLine;
             case UP -> walking::oneMoment;
-            case SPACE -> () -> walking.playingProperty().set(!walking.playingProperty().get());
+            case SPACE -> !isLecture ? null : () -> walking.playingProperty().set(!walking.playingProperty().get());
             default -> null;
         };
-        if (action != null && !event.isAltDown()) {
+        if (action != null) {
             action.run();
             event.consume();
         }

@@ -25,6 +25,16 @@ public interface Dialogs {
     /** @return the file to be written; the platform has asked before an existing one is replaced */
     Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds);
 
+    /** What to do with levels for which a picture format has no room. */
+    enum Room { KEEP_NUMBERS, SPREAD, CANCEL }
+
+    /**
+     * @param format the format, such as PNG
+     * @param maximumLevel of the result
+     * @return what to do
+     */
+    Room askAboutRoom(String format, int maximumLevel);
+
     /** @return what to do with the unsaved work of that name */
     Answer askAboutUnsaved(String name);
 }

@@ -2,6 +2,7 @@ package pixeron.app.window;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -28,6 +29,8 @@ import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
 import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
+import pixeron.step.Progress;
+import pixeron.step.catalog.StepLine;
 
 /**
  * Opening, saving and what surrounds them: unsaved work, autosave, recent files. Files are read and written in the
@@ -256,8 +259,27 @@ final class FileActions {
         Optional<Spectrum> drawn = seen.get().spectrum().filter(spectrum -> face.equals(SpectrumFace.LOG.word()));
         String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1))
                 + (isFace ? "-" + face : "") + ImageFiles.suggestedEnding(result);
-        voice.dialogs().chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> saving.start(progress -> {
-            Result kept = drawn.isPresent() && !ImageFiles.isTable(file) ? drawn.get().picture() : result;
+        voice.dialogs().chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> write(file, drawn.isPresent() && !ImageFiles.isTable(file)
+                ? drawn.get().picture() : result, suggested));
+    }
+
+    /** A picture format without room for these levels is not chosen by somebody who wants an error: what they want is asked. */
+    private void write(Path file, Result result, String suggested) {
+        boolean isWithoutRoom = result instanceof Image image && image.isLevelImage() && !ImageFiles.hasRoom(file, image.maximumLevel());
+        Dialogs.Room room = isWithoutRoom ? voice.dialogs().askAboutRoom(file.getFileName().toString().replaceFirst(".*\\.", "").toUpperCase(Locale.ROOT),
+                result.frame().maximumLevel()) : null;
+        if (room == Dialogs.Room.KEEP_NUMBERS) {
+            String other = suggested.replaceFirst("\\.[^.]*$", ".pgm");
+            voice.dialogs().chooseToSave("Save the result", other, RESULTS).ifPresent(next -> save(next, result));
+        } else if (room == Dialogs.Room.SPREAD) {
+            save(file, StepLine.parse("depth maximum=255").bind((Image) result).result(Progress.NONE));
+        } else if (room == null) {
+            save(file, result);
+        }
+    }
+
+    private void save(Path file, Result kept) {
+        saving.start(progress -> {
             ImageFiles.write(file, kept, false);
             return ImageFiles.isLossy(file) ? LossyNote.of(file, kept) : "";
         }, note -> {
@@ -266,7 +288,7 @@ final class FileActions {
             if (!note.isEmpty()) {
                 voice.banner().show(note);
             }
-        }, this::trouble));
+        }, this::trouble);
     }
 
     private static String fileName(Project project) {

@@ -18,6 +18,8 @@ import pixeron.byhand.answer.Answer;
 public final class PlatformDialogs implements Dialogs {
 
     private static final ButtonType SAVE = new ButtonType("Save", ButtonBar.ButtonData.YES);
+    private static final ButtonType KEEP = new ButtonType("Keep the numbers…", ButtonBar.ButtonData.YES);
+    private static final ButtonType SPREAD = new ButtonType("Spread to 0–255", ButtonBar.ButtonData.NO);
     private static final ButtonType DISCARD = new ButtonType("Don't save", ButtonBar.ButtonData.NO);
 
     private final Window owner;
@@ -79,17 +81,27 @@ public final class PlatformDialogs implements Dialogs {
         return Optional.ofNullable(file).map(File::toPath);
     }
 
-    @Override
-    public Answer askAboutUnsaved(String name) {
-        Alert alert = new Alert(Alert.AlertType.NONE, "\"" + name + "\" has changes that are not saved.", SAVE,
-                DISCARD, ButtonType.CANCEL);
+    private ButtonType asked(String title, String question, String words, ButtonType... answers) {
+        Alert alert = new Alert(Alert.AlertType.NONE, words, answers);
         alert.initOwner(owner);
-        alert.setTitle("Unsaved work");
-        alert.setHeaderText("Save before closing?");
+        alert.setTitle(title);
+        alert.setHeaderText(question);
         alert.getDialogPane().getStyleClass().setAll(owner.getScene().getRoot().getStyleClass());
         alert.getDialogPane().getStyleClass().add("dialog-pane");
         alert.getDialogPane().getStylesheets().setAll(owner.getScene().getRoot().getStylesheets());
-        ButtonType answer = staying(() -> alert.showAndWait().orElse(ButtonType.CANCEL));
+        return staying(() -> alert.showAndWait().orElse(ButtonType.CANCEL));
+    }
+
+    @Override
+    public Room askAboutRoom(String format, int maximumLevel) {
+        ButtonType answer = asked("Save the result", format + " has no room for levels 0–" + maximumLevel + ".",
+                "Keep the numbers in another format, or spread them to 0–255: a picture to look at, with other numbers.", KEEP, SPREAD, ButtonType.CANCEL);
+        return answer == KEEP ? Room.KEEP_NUMBERS : answer == SPREAD ? Room.SPREAD : Room.CANCEL;
+    }
+
+    @Override
+    public Answer askAboutUnsaved(String name) {
+        ButtonType answer = asked("Unsaved work", "Save before closing?", "\"" + name + "\" has changes that are not saved.", SAVE, DISCARD, ButtonType.CANCEL);
         return answer == SAVE ? Answer.SAVE : answer == DISCARD ? Answer.DISCARD : Answer.CANCEL;
     }
 }
