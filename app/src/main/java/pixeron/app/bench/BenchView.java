@@ -282,8 +282,13 @@ public final class BenchView extends BorderPane {
             bench.walking().toggle();
         }
         tabs.getSelectionModel().select(0);
-        split.setDividerPositions(isOn ? 0.56 : 0.6);
-        Platform.runLater(() -> sheets.sheet(SheetsPane.Kind.AFTER).requestFocus());
+        split.setDividerPositions(0.6);
+        Platform.runLater(() -> {
+            sheets.sheet(SheetsPane.Kind.AFTER).requestFocus();
+            // There is more room now, or less: cells are as large as fit.
+            layout();
+            Platform.runLater(sheets.viewport()::fit);
+        });
     }
 
     /** In a lecture arrows drive the walk wherever the keyboard is; else from its buttons. Esc leaves it. */
