@@ -44,7 +44,7 @@ class SpectrumTest extends WindowTest {
 
     @Test
     void facesAreChosenByMouseAndByKeyboard() {
-        assertThat(shownText()).contains("gray is ln(1 + |F|), up to 4.0431", "Fourier transform, log");
+        assertThat(shownText()).contains("gray is ln(1 + |F|), up to 4.0431", "1 · Fourier, log");
         assertThat(after().value(new Pixel(2, 2)).asDouble()).isEqualTo(Math.log(57));
         clickOn((Node) seen(ToggleButton.class).stream().filter(button -> button.getText().equals("Imaginary")).findFirst().orElseThrow());
         settle();
@@ -52,7 +52,7 @@ class SpectrumTest extends WindowTest {
         push(KeyCode.ALT, KeyCode.DIGIT2);
         settle();
         assertThat(rows(after())).isEqualTo("0 0 8 0 | 0 0 0 0 | 0 16 56 16 | 0 0 0 0");
-        assertThat(shownText()).contains("Fourier transform, magnitude");
+        assertThat(shownText()).contains("1 · Fourier, magnitude");
     }
 
     /** Rows and columns are called by their frequencies, the coefficient is told with its wave and its mate. */

@@ -11,6 +11,9 @@ import javafx.scene.layout.VBox;
 /** A sheet with its head: what it is, what is said of it, where it comes from; and words where it is empty. */
 public final class SheetFrame extends VBox {
 
+    /** A caption that is cut to less than this part is not shown. */
+    private static final double LEGIBLE = 0.6;
+
     private final Label subtitle = new Label();
     private final Label caption = new Label();
     private final Label hint = new Label();
@@ -34,6 +37,8 @@ public final class SheetFrame extends VBox {
         subtitle.setTextOverrun(OverrunStyle.ELLIPSIS);
         caption.getStyleClass().add("sheet-caption");
         caption.setManaged(false);
+        // The beginning of a word says less than nothing.
+        caption.widthProperty().subscribe(width -> caption.setOpacity(width.doubleValue() < LEGIBLE * caption.prefWidth(-1) ? 0 : 1));
         tools.getStyleClass().add("sheet-tools");
         tools.setMinWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();

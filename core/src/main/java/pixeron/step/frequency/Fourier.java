@@ -40,7 +40,7 @@ public final class Fourier extends NamedStep implements WholeType {
     private static final int MOST_BY_HAND = 1 << 12;
 
     public Fourier() {
-        super("fourier", "Fourier transform", "Takes the image apart into waves: how strong each is, and where it begins.");
+        super("fourier", "Fourier", "Takes the image apart into waves: how strong each is, and where it begins.");
     }
 
     @Override
