@@ -40,11 +40,24 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
                     point < 0 ? 0 : number.length() - point - 1, "");
         }
         try {
-            Expression expression = Parser.parse(written, Set.of());
-            return new HandValue(written, Optional.of(Evaluator.evaluate(expression, Scope.EMPTY)), EXPRESSION, "");
+            return new HandValue(written, Optional.of(Evaluator.evaluate(expression(written), Scope.EMPTY)), EXPRESSION, "");
         } catch (PixeronException notUnderstood) {
             return new HandValue(written, Optional.empty(), EXPRESSION, notUnderstood.getMessage());
         }
+    }
+
+    /** As people write: a colon divides, and without functions, whose numbers a comma would part, a comma between digits is a decimal one. */
+    private static Expression expression(String written) {
+        String divided = written.replace(':', '÷');
+        return Parser.parse(divided.chars().anyMatch(Character::isLetter) ? divided : divided.replaceAll("(?<=\\d),(?=\\d)", "."), Set.of());
+    }
+
+    /**
+     * @return what was written, taken apart
+     * @throws PixeronException if it is no expression
+     */
+    public Expression expression() {
+        return expression(text);
     }
 
     /** @return true when it was written with decimals or as an expression */

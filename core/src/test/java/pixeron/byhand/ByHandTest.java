@@ -109,4 +109,15 @@ class ByHandTest {
         assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3\n1,2,3\n1,2,3"),
                 grid)).hasMessageContaining("3 rows");
     }
+
+    /** A colon divides, a comma between digits is a decimal one where no function has its numbers parted by it. */
+    @Test
+    void numbersAreReadAsPeopleWriteThem() {
+        assertThat(HandValue.parse("487:9").value()).contains(Rational.of(487, 9));
+        assertThat(HandValue.parse("3,5 × 2").value()).contains(Rational.of(7));
+        assertThat(HandValue.parse("7·54÷64").value()).contains(Rational.of(189, 32));
+        assertThat(HandValue.parse("153,75").decimals()).isEqualTo(2);
+        assertThat(HandValue.parse("min(3,5)").value()).as("the smaller of two").contains(Rational.of(3));
+        assertThat(HandValue.parse("1,2,3").value()).isEmpty();
+    }
 }

@@ -17,6 +17,7 @@ import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.pixels.DisplayPane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
@@ -131,7 +132,7 @@ final class StatusLine extends HBox {
         if (isGone) {
             text(" ", "soft", false);
         } else if (bench.walking().isSeen(picked) && !bench.isCovered(picked)) {
-            Shown.Described mistake = bench.walking().mistakeProperty().get();
+            Described mistake = bench.walking().mistakeProperty().get();
             value("    after ", mistake == null ? shown.seenAfter() : Optional.of(Seen.of(mistake)), picked,
                     "role-after");
         } else {

@@ -90,7 +90,7 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
     }
 
     /** @return the ends of the scale for an image */
-    public Ends ends(Shown.Described described) {
+    public Ends ends(Described described) {
         return switch (range) {
             case LEVELS -> isAroundZero(described) ? new Ends(-reach(described), reach(described))
                     : new Ends(0, described.isSpectral() ? reach(described) : described.image().maximumLevel());
@@ -100,11 +100,11 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
     }
 
     /** @return whether the image has values below 0, such as a gradient: 0 is then shown in the middle of the scale */
-    public boolean isAroundZero(Shown.Described described) {
+    public boolean isAroundZero(Described described) {
         return range == Range.LEVELS && described.facts().smallest().signum() < 0;
     }
 
-    private static double reach(Shown.Described described) {
+    private static double reach(Described described) {
         return Math.max(described.facts().smallest().absolute().asDouble(),
                 described.facts().largest().absolute().asDouble());
     }

@@ -16,7 +16,7 @@ public sealed interface Search {
      */
     record Levels(boolean isAfter, int low, int high) implements Search {
         @Override
-        public PixelSet in(Shown.Described described, Progress progress) {
+        public PixelSet in(Described described, Progress progress) {
             return PixelSet.ofLevels(described.image(), low, high);
         }
 
@@ -34,7 +34,7 @@ public sealed interface Search {
      */
     record Where(boolean isAfter, Condition condition) implements Search {
         @Override
-        public PixelSet in(Shown.Described described, Progress progress) {
+        public PixelSet in(Described described, Progress progress) {
             return condition.find(described.image(), described.facts(), progress);
         }
 
@@ -50,7 +50,7 @@ public sealed interface Search {
      * @param described the image that is searched
      * @throws pixeron.PixeronException if a condition has no value at some pixel
      */
-    PixelSet in(Shown.Described described, Progress progress);
+    PixelSet in(Described described, Progress progress);
 
     /** @return what is lit, in a few words */
     String words();

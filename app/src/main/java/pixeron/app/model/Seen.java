@@ -18,7 +18,7 @@ import pixeron.image.SpectrumFace;
 public final class Seen {
 
     private final Result result;
-    private final Map<String, Shown.Described> described = new ConcurrentHashMap<>();
+    private final Map<String, Described> described = new ConcurrentHashMap<>();
 
     private Seen(Result result) {
         this.result = result;
@@ -30,7 +30,7 @@ public final class Seen {
     }
 
     /** @return an image of which everything is said already */
-    public static Seen of(Shown.Described image) {
+    public static Seen of(Described image) {
         Seen seen = new Seen(image.image());
         seen.described.put(seen.names().get(0), image);
         return seen;
@@ -46,7 +46,7 @@ public final class Seen {
         for (Result.Face face : result.faces()) {
             if (!seen.isSpectrum() || face.name().equals(seen.name(channel))) {
                 seen.described.computeIfAbsent(face.name(), name -> known.stream().flatMap(Shown::described).filter(old -> old.image() == face.image()).findFirst()
-                        .orElseGet(() -> Shown.Described.of(face.image(), seen.isSpectrum())));
+                        .orElseGet(() -> Described.of(face.image(), seen.isSpectrum())));
             }
         }
         return seen;
@@ -58,12 +58,12 @@ public final class Seen {
     }
 
     /** @return its faces in their order */
-    public List<Shown.Described> faces() {
+    public List<Described> faces() {
         return names().stream().map(this::face).toList();
     }
 
     /** @return those of its faces that are described already */
-    Stream<Shown.Described> described() {
+    Stream<Described> described() {
         return described.values().stream();
     }
 
@@ -100,7 +100,7 @@ public final class Seen {
     }
 
     /** @return the face that is looked at while a channel is chosen */
-    public Shown.Described face(String channel) {
-        return described.computeIfAbsent(name(channel), name -> Shown.Described.of(result.face(name).orElseThrow(), isSpectrum()));
+    public Described face(String channel) {
+        return described.computeIfAbsent(name(channel), name -> Described.of(result.face(name).orElseThrow(), isSpectrum()));
     }
 }

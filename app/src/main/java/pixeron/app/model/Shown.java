@@ -15,9 +15,7 @@ import pixeron.byhand.work.StepWork;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.image.Frame;
-import pixeron.image.Histogram;
 import pixeron.image.Image;
-import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
 import pixeron.look.PixelSet;
 import pixeron.project.Project;
@@ -112,30 +110,6 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * @param isByTable whether a slip without a working of its own shows in the levels table of the step
      */
     public record Slips(Optional<SlipFinder> finder, Findings found, boolean isByTable) {
-    }
-
-    /**
-     * An image with what is said about it.
-     *
-     * @param image the samples
-     * @param facts smallest, largest, mean
-     * @param histogram counts of levels; empty for an open image
-     * @param smaller the image made smaller, for drawing it as a picture
-     * @param isSpectral whether it is a face of a spectrum, of whose values the maximum level says nothing
-     */
-    public record Described(Image image, ImageFacts facts, Optional<Histogram> histogram, Reductions smaller, boolean isSpectral) {
-
-        /** @return an image with its facts, in a few passes over its pixels */
-        public static Described of(Image image) {
-            return of(image, false);
-        }
-
-        /** @return the same for a face of a spectrum, or for an image */
-        static Described of(Image image, boolean isSpectral) {
-            Optional<Histogram> histogram = image.isLevelImage() && !isSpectral ? Optional.of(Histogram.of(image)) : Optional.empty();
-            return new Described(image, histogram.map(counts -> ImageFacts.ofLevels(counts, image.count()))
-                    .orElseGet(() -> ImageFacts.of(image)), histogram, Reductions.of(image), isSpectral);
-        }
     }
 
     /**

@@ -30,7 +30,7 @@ public final class Walking {
     private final Background background;
     private final ReadOnlyObjectWrapper<Walk> walk = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Score> score = new ReadOnlyObjectWrapper<>(Score.NONE);
-    private final ReadOnlyObjectWrapper<Shown.Described> mistake = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Described> mistake = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty guessing = new SimpleBooleanProperty();
     private final BooleanProperty mistaken = new SimpleBooleanProperty();
     private final BooleanProperty playing = new SimpleBooleanProperty();
@@ -107,7 +107,7 @@ public final class Walking {
     }
 
     /** What stands in the image when the mistake is made; null while that is not shown. */
-    public ReadOnlyObjectProperty<Shown.Described> mistakeProperty() {
+    public ReadOnlyObjectProperty<Described> mistakeProperty() {
         return mistake.getReadOnlyProperty();
     }
 
@@ -120,7 +120,7 @@ public final class Walking {
     private Optional<Image> result() {
         Shown shown = bench.shown();
         return shown == null || shown.operation().isEmpty() ? Optional.empty()
-                : shown.after().map(Shown.Described::image);
+                : shown.after().map(Described::image);
     }
 
     /** @return whether there is something to walk over */
@@ -366,7 +366,7 @@ public final class Walking {
             code = null;
             // Counted once: while one walks it is asked for at every pixel.
             differing = result().map(right -> Comparison.of(right, found.image()).differ()).orElse(0);
-            mistake.set(Shown.Described.of(found.image()));
+            mistake.set(Described.of(found.image()));
         }, problem -> mistaken.set(false));
     }
 }

@@ -16,8 +16,8 @@ import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.ApplicationTest;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
-import pixeron.app.model.Shown;
 import pixeron.app.sheet.paint.CoverPainter;
 import pixeron.app.sheet.paint.Extent;
 import pixeron.app.sheet.paint.HandPainter;
@@ -154,7 +154,7 @@ class DrawnTest extends ApplicationTest {
 
     @Test
     void litPixelsStandOutAndOnlyThey() {
-        Shown.Described described = Shown.Described.of(SORT);
+        Described described = Described.of(SORT);
         inEveryTheme((name, palette) -> {
             Look look = new Look(Display.PLAIN, Optional.of(PixelSet.ofLevels(SORT, 3, 3)));
             Set<Pixel> lit = cells(new ImagePainter(described, look, theme), SORT.frame(), palette.picked());
@@ -202,7 +202,7 @@ class DrawnTest extends ApplicationTest {
         inEveryTheme((name, palette) -> {
             HandPainter hand = new HandPainter(HandSheet.EMPTY, Check.EMPTY, theme, 1, true, Set.of());
             assertThat(cells(hand, small, palette.line())).as(name).containsExactlyInAnyOrderElementsOf(all(small));
-            ImagePainter image = new ImagePainter(Shown.Described.of(after), new Look(Display.PLAIN, Optional.empty()), theme);
+            ImagePainter image = new ImagePainter(Described.of(after), new Look(Display.PLAIN, Optional.empty()), theme);
             Set<Pixel> drawn = new HashSet<>();
             for (int level : List.of(0, 1, 2, 4, 5, 6)) {
                 int gray = (int) Math.rint(255.0 * level / 7);
@@ -217,7 +217,7 @@ class DrawnTest extends ApplicationTest {
         Image black = Image.ofLevels(ROWS, COLUMNS, 7, n -> 0);
         List<Painter> painters = new ArrayList<>();
         inEveryTheme((name, palette) -> {
-            ImagePainter mistake = new ImagePainter(Shown.Described.of(black), new Look(Display.PLAIN, Optional.empty()), theme);
+            ImagePainter mistake = new ImagePainter(Described.of(black), new Look(Display.PLAIN, Optional.empty()), theme);
             OverwrittenPainter over = new OverwrittenPainter(mistake, pixel -> pixel.row() < 2, ROWS, COLUMNS);
             painters.add(over);
             assertThat(cells(over, black.frame(), Color.BLACK)).as(name).contains(new Pixel(0, 0), new Pixel(1, 5))

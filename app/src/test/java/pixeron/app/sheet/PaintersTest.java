@@ -13,10 +13,10 @@ import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.ApplicationTest;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Seen;
-import pixeron.app.model.Shown;
 import pixeron.app.sheet.paint.ColourPainter;
 import pixeron.app.sheet.paint.ColourText;
 import pixeron.app.sheet.paint.Extent;
@@ -51,7 +51,7 @@ class PaintersTest extends ApplicationTest {
     }
 
     private ImagePainter painter(Image image, Display display, Optional<PixelSet> lit) {
-        return new ImagePainter(Shown.Described.of(image), new Look(display, lit), theme);
+        return new ImagePainter(Described.of(image), new Look(display, lit), theme);
     }
 
     private PixelReader painted(Painter painter, Viewport viewport) {

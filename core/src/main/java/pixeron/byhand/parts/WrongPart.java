@@ -3,11 +3,9 @@ package pixeron.byhand.parts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.byhand.HandValue;
-import pixeron.formula.Parser;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -42,7 +40,7 @@ public final class WrongPart {
             return Optional.empty();
         }
         try {
-            Optional<Terms> theirs = Terms.of(Parser.parse(written.text(), Set.of()));
+            Optional<Terms> theirs = Terms.of(written.expression());
             Optional<Terms> right = window(operation, pixel).or(() -> line(operation, pixel));
             return theirs.flatMap(mine -> right.flatMap(ours -> difference(mine, ours)));
         } catch (PixeronException withoutWorking) {
@@ -75,7 +73,7 @@ public final class WrongPart {
             String text = line.runs().stream().filter(run -> run.role() != Role.NOTE).map(Run::text).collect(Collectors.joining());
             HandValue worth = HandValue.parse(text.substring(text.indexOf('=') + 1));
             if (worth.decimals() < 0 && worth.agreesWith(exact)) {
-                return Terms.of(Parser.parse(worth.text(), Set.of()));
+                return Terms.of(worth.expression());
             }
         }
         return Optional.empty();

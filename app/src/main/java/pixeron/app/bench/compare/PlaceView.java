@@ -14,10 +14,10 @@ import javafx.util.StringConverter;
 import pixeron.app.bench.counts.HistogramPlot;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Seen;
-import pixeron.app.model.Shown;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.SheetFrame;
 import pixeron.app.sheet.paint.ColourPainter;
@@ -162,7 +162,7 @@ final class PlaceView extends VBox {
         frame.sheet().setFirst(corner.map(Frequency::u).orElse(bench.looking().display().first()), corner.map(Frequency::v).orElse(bench.looking().display().first()));
         shown = place;
         showPicked();
-        plot.show(Optional.empty(), place.seen().map(this::face).flatMap(Shown.Described::histogram),
+        plot.show(Optional.empty(), place.seen().map(this::face).flatMap(Described::histogram),
                 new HistogramPlot.Style(1, false, false), Optional.empty());
         measures.setText(place.measures().map(found -> words(found, place)).orElse(place.map().isEmpty()
                 && place.problem().isEmpty() ? "the others are compared with this one" : place.problem()));
@@ -172,7 +172,7 @@ final class PlaceView extends VBox {
         return bench.looking().channelProperty().get();
     }
 
-    private Shown.Described face(Seen seen) {
+    private Described face(Seen seen) {
         return seen.face(channel());
     }
 
@@ -188,7 +188,7 @@ final class PlaceView extends VBox {
     }
 
     /** Differences are shown around 0: blue below, ochre above. */
-    private Look look(Shown.Described described) {
+    private Look look(Described described) {
         Display display = bench.looking().display();
         if (!isMapShown) {
             return new Look(display, Optional.empty());

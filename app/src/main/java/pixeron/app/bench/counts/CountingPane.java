@@ -21,6 +21,7 @@ import pixeron.app.bench.parts.Titles;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Search;
 import pixeron.app.model.Shown;
 import pixeron.app.theme.Theme;
@@ -170,19 +171,19 @@ public final class CountingPane extends HBox {
         return "After".equals(sheet.getValue()) || bench.shown() != null && bench.shown().before().isEmpty();
     }
 
-    private Optional<Shown.Described> described() {
+    private Optional<Described> described() {
         Shown shown = bench.shown();
         return shown == null ? Optional.empty() : isAfter() ? shown.after() : shown.before();
     }
 
     private void restart() {
-        tally = tally.flatMap(old -> described()).map(Shown.Described::image).filter(Image::isLevelImage)
+        tally = tally.flatMap(old -> described()).map(Described::image).filter(Image::isLevelImage)
                 .map(image -> Tally.start(image, order.getValue()));
         render();
     }
 
     private void walk(int step) {
-        Optional<Image> image = described().map(Shown.Described::image).filter(Image::isLevelImage);
+        Optional<Image> image = described().map(Described::image).filter(Image::isLevelImage);
         if (image.isPresent()) {
             Tally at = tally.orElseGet(() -> Tally.start(image.get(), order.getValue()));
             tally = Optional.of(at.at(step == 0 ? 0 : step == Integer.MAX_VALUE ? image.get().count()
@@ -193,7 +194,7 @@ public final class CountingPane extends HBox {
     }
 
     private void render() {
-        Optional<Image> image = described().map(Shown.Described::image);
+        Optional<Image> image = described().map(Described::image);
         if (tally.isPresent() && image.filter(tally.get().image()::equals).isEmpty()) {
             // Another image came: what was counted is no longer about it.
             tally = Optional.empty();
@@ -208,7 +209,7 @@ public final class CountingPane extends HBox {
     }
 
     private void renderTable(boolean isAnyway) {
-        Optional<Histogram> histogram = described().flatMap(Shown.Described::histogram);
+        Optional<Histogram> histogram = described().flatMap(Described::histogram);
         if (!isAnyway && histogram.isPresent() && histogram.get() == counted) {
             return;
         }

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.look.Storage;
@@ -37,7 +38,7 @@ public final class FactsPane extends ScrollPane {
         if (shown == null) {
             return;
         }
-        List<Optional<Shown.Described>> both = List.of(shown.before(), shown.after());
+        List<Optional<Described>> both = List.of(shown.before(), shown.after());
         table.head(0, "", "");
         table.head(1, shown.before().isEmpty() ? "" : (shown.position() < 0 ? "image" : "before") + channel(shown, shown.seenBefore()), "role-before");
         table.head(2, shown.after().isPresent() ? "after" + channel(shown, shown.seenAfter()) : "", "role-after");
@@ -77,8 +78,8 @@ public final class FactsPane extends ScrollPane {
         };
     }
 
-    private void row(String name, List<Optional<Shown.Described>> both,
-            java.util.function.Function<Shown.Described, String> text) {
+    private void row(String name, List<Optional<Described>> both,
+            java.util.function.Function<Described, String> text) {
         table.row(name, both.get(0).map(text).orElse(""), both.get(1).map(text).orElse(""));
     }
 

@@ -13,6 +13,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Search;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
@@ -96,7 +97,7 @@ public final class LevelsPane extends VBox {
         Shown shown = bench.shown();
         boolean isCovered = isAfter && bench.looking().isAlone();
         return shown == null || isCovered ? Optional.empty()
-                : (isAfter ? shown.after() : shown.before()).flatMap(Shown.Described::histogram);
+                : (isAfter ? shown.after() : shown.before()).flatMap(Described::histogram);
     }
 
     /** The side whose channels are seen as lines: After, or Before where nothing else has colour; none while one channel is looked at. */

@@ -21,6 +21,7 @@ import pixeron.PixeronException;
 import pixeron.app.bench.parts.MiddlePane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Search;
 import pixeron.app.model.Shown;
 import pixeron.app.theme.Theme;
@@ -156,7 +157,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
             return;
         }
         Pixel picked = bench.pickedBeforeProperty().get();
-        Optional<Image> before = curve.shown().before().map(Shown.Described::image).filter(Image::isLevelImage)
+        Optional<Image> before = curve.shown().before().map(Described::image).filter(Image::isLevelImage)
                 .filter(image -> picked != null && image.contains(picked));
         int level = before.map(image -> image.level(image.offset(picked))).orElse(-1);
         plot.show(curve, level);

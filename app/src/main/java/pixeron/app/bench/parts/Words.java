@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
@@ -116,8 +117,8 @@ public final class Words {
         return result.faces().stream().map(face -> Decimals.cell(face.image().value(pixel))).collect(Collectors.joining(" "));
     }
 
-    public static Optional<Image> image(Optional<Shown.Described> described) {
-        return described.map(Shown.Described::image);
+    public static Optional<Image> image(Optional<Described> described) {
+        return described.map(Described::image);
     }
 
     /** @return the mark of a value by hand: its shape says what its colour says, the number how far off it is */

@@ -20,6 +20,7 @@ import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Shown;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
@@ -96,7 +97,7 @@ final class LinePart extends HBox {
     }
 
     /** @return the image when the line is inside it; a result may be smaller than what it is made of */
-    private Optional<Shown.Described> whole(Optional<Shown.Described> described) {
+    private Optional<Described> whole(Optional<Described> described) {
         return described.filter(d -> pixels.stream().allMatch(d.image()::contains));
     }
 
@@ -133,7 +134,7 @@ final class LinePart extends HBox {
 
     private double lowest(double start) {
         double lowest = start;
-        for (Optional<Shown.Described> described : List.of(shown.before(), shown.after())) {
+        for (Optional<Described> described : List.of(shown.before(), shown.after())) {
             lowest = Math.min(lowest, described.map(d -> d.facts().smallest().asDouble()).orElse(start));
         }
         return lowest;
@@ -141,14 +142,14 @@ final class LinePart extends HBox {
 
     private double highest(double start) {
         double highest = start;
-        for (Optional<Shown.Described> described : List.of(shown.before(), shown.after())) {
+        for (Optional<Described> described : List.of(shown.before(), shown.after())) {
             highest = Math.max(highest, described.map(d -> d.facts().largest().asDouble()).orElse(start));
         }
         return highest;
     }
 
     /** Before has round dots, After square ones: the curves differ in more than colour. */
-    private void curve(GraphicsContext graphics, Optional<Shown.Described> described, double low, double high,
+    private void curve(GraphicsContext graphics, Optional<Described> described, double low, double high,
             Color color, int shape) {
         if (described.isEmpty()) {
             return;

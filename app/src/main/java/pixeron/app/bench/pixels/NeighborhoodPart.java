@@ -14,6 +14,7 @@ import javafx.scene.text.TextAlignment;
 import pixeron.app.bench.parts.Titles;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Shown;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
@@ -80,7 +81,7 @@ final class NeighborhoodPart extends HBox {
         }
         boolean isAfter = "After".equals(sheet.getValue()) || shown.before().isEmpty();
         Pixel picked = isAfter ? bench.pickedProperty().get() : bench.pickedBeforeProperty().get();
-        (isAfter ? shown.after() : shown.before()).map(Shown.Described::image)
+        (isAfter ? shown.after() : shown.before()).map(Described::image)
                 .filter(image -> picked != null && image.contains(picked)).ifPresent(image -> {
                     paint(graphics, image, picked, isAfter);
                     Area area = Area.around(picked, size.getValue(), image);

@@ -14,6 +14,7 @@ import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Pointed;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
@@ -66,7 +67,7 @@ public final class PixelPane extends ScrollPane {
         if (shown.hasColour() && bench.looking().isWhole()) {
             showChannels(shown);
         } else {
-            List<Optional<Shown.Described>> columns = List.of(shown.before(), shown.after());
+            List<Optional<Described>> columns = List.of(shown.before(), shown.after());
             facts.head(0, "", "");
             facts.head(1, shown.before().isPresent() ? "before" : "", "role-before");
             facts.head(2, shown.after().isPresent() ? "after" : "", "role-after");
@@ -115,9 +116,9 @@ public final class PixelPane extends ScrollPane {
                 .flatMap(pixel -> PackedPixel.find(seen.result(), pixel))).map(PackedPixel::hexadecimal).orElse("");
     }
 
-    private void row(String name, List<Optional<Shown.Described>> columns, Pixel picked,
+    private void row(String name, List<Optional<Described>> columns, Pixel picked,
             BiFunction<Image, Value, String> text) {
-        facts.row(name, columns.stream().map(column -> column.map(Shown.Described::image)
+        facts.row(name, columns.stream().map(column -> column.map(Described::image)
                 .flatMap(image -> pixel(image, picked).map(pixel -> text.apply(image, image.value(pixel))))
                 .orElse("")).toArray(String[]::new));
     }
@@ -146,8 +147,8 @@ public final class PixelPane extends ScrollPane {
                 + after.map(pixel -> value(", after ", shown.after(), pixel)).orElse(""));
     }
 
-    private static String value(String name, Optional<Shown.Described> described, Pixel pixel) {
-        return described.map(Shown.Described::image).filter(image -> image.contains(pixel))
+    private static String value(String name, Optional<Described> described, Pixel pixel) {
+        return described.map(Described::image).filter(image -> image.contains(pixel))
                 .map(image -> name + Decimals.working(image.value(pixel))).orElse("");
     }
 }

@@ -19,6 +19,7 @@ import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.sheets.SheetDrags;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Selection;
 import pixeron.app.model.Shown;
 import pixeron.image.Area;
@@ -131,8 +132,8 @@ final class RectanglePart extends HBox {
     }
 
     /** @return the image when the rectangle is inside it; a result may be smaller than what it is made of */
-    private Optional<Image> inside(Optional<Shown.Described> described) {
-        return described.map(Shown.Described::image).filter(image -> image.contains(area.lastPixel()));
+    private Optional<Image> inside(Optional<Described> described) {
+        return described.map(Described::image).filter(image -> image.contains(area.lastPixel()));
     }
 
     private void showStatistics(Both both) {

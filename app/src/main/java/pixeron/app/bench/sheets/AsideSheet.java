@@ -5,6 +5,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Shown;
 import pixeron.step.Operation;
 
@@ -19,7 +20,7 @@ final class AsideSheet {
     private final Background background = new Background();
     private final ToggleButton button = new ToggleButton();
     private Shown madeFor;
-    private Optional<Shown.Described> sheet = Optional.empty();
+    private Optional<Described> sheet = Optional.empty();
 
     /** @param changed runs when there is another sheet, or none any more */
     AsideSheet(Bench bench, Runnable changed) {
@@ -55,7 +56,7 @@ final class AsideSheet {
             }
         } else if (madeFor != shown) {
             String name = operation.get().sheetNames().get(0);
-            background.start(progress -> Shown.Described.of(operation.get().sheet(name, progress)), made -> {
+            background.start(progress -> Described.of(operation.get().sheet(name, progress)), made -> {
                 sheet = Optional.of(made);
                 madeFor = shown;
                 changed.run();
@@ -64,7 +65,7 @@ final class AsideSheet {
     }
 
     /** @return what stands in the place of After now, if it is not After itself */
-    Optional<Shown.Described> sheet() {
+    Optional<Described> sheet() {
         return madeFor == bench.shown() ? sheet : Optional.empty();
     }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Seen;
@@ -48,7 +49,7 @@ final class SheetPainters {
      * @param isAfter whether it is After
      * @param instead what stands in its place, if anything does
      */
-    void show(SheetFrame frame, Optional<Seen> seen, boolean isAfter, Optional<Shown.Described> instead) {
+    void show(SheetFrame frame, Optional<Seen> seen, boolean isAfter, Optional<Described> instead) {
         boolean isColour = seen.filter(Seen::hasColour).isPresent() && bench.looking().isWhole() && instead.isEmpty();
         if (isColour) {
             frame.sheet().setPainter(colour(seen.get(), isAfter));
@@ -69,7 +70,7 @@ final class SheetPainters {
     }
 
     /** Shows one image. */
-    void show(SheetFrame frame, Optional<Shown.Described> described, boolean isAfter) {
+    void show(SheetFrame frame, Optional<Described> described, boolean isAfter) {
         Display display = bench.looking().display();
         frame.sheet().setPainter(described.map(found -> new ImagePainter(found, look().on(found.image().frame(), isAfter, bench.shown()), theme))
                 .orElse(null));

@@ -23,6 +23,7 @@ import pixeron.PixeronException;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.walk.WalkSheets;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Pointed;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
@@ -316,7 +317,7 @@ public final class SheetsPane extends HBox {
     }
 
     /** What stands in the place of After while the mistake of the loops is shown. */
-    private Optional<Shown.Described> mistake() {
+    private Optional<Described> mistake() {
         return Optional.ofNullable(bench.walking().mistakeProperty().get());
     }
 

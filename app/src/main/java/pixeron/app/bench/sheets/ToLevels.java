@@ -5,6 +5,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.image.Image;
@@ -37,7 +38,7 @@ final class ToLevels extends MenuButton {
     }
 
     private int maximumLevel() {
-        return bench.shown().after().map(Shown.Described::image).map(Image::maximumLevel).orElse(Image.BYTE_MAXIMUM);
+        return bench.shown().after().map(Described::image).map(Image::maximumLevel).orElse(Image.BYTE_MAXIMUM);
     }
 
     private void render(Shown shown) {

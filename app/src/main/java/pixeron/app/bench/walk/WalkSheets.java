@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Walking;
@@ -31,7 +32,7 @@ public final class WalkSheets {
     private final Sheet before;
     private final Sheet after;
     private final Sheet byHand;
-    private Shown.Described painted;
+    private Described painted;
     private Display paintedIn;
     private ImagePainter mistakePainter;
 
@@ -84,7 +85,7 @@ public final class WalkSheets {
                 ? walking.code().map((PseudoCode code) -> code.cells(walking.moment())).orElse(0) : places.size();
         Optional<Painter> window = places.isEmpty() ? Optional.empty()
                 : Optional.of(new WindowPainter(places, taken, shown.operation().filter(Operation::isMoving).isPresent(), theme));
-        Shown.Described mistake = walking.mistakeProperty().get();
+        Described mistake = walking.mistakeProperty().get();
         if (!walking.isOn() || mistake == null || walking.made().filter(made -> made.kind() == Mistake.Kind.IN_PLACE).isEmpty()) {
             return window;
         }
@@ -100,7 +101,7 @@ public final class WalkSheets {
     }
 
     /** From pixel to pixel the same drawing is used; its colours are not worked out anew. */
-    private ImagePainter painter(Shown.Described mistake) {
+    private ImagePainter painter(Described mistake) {
         Display display = bench.looking().display();
         if (mistakePainter == null || mistake != painted || !display.equals(paintedIn)) {
             painted = mistake;

@@ -3,9 +3,9 @@ package pixeron.app.sheet.paint;
 import java.util.List;
 import java.util.function.Function;
 import javafx.scene.text.Font;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Seen;
-import pixeron.app.model.Shown;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -49,7 +49,7 @@ public final class ColourText {
         return new ColourText(cells, channel, base, characters + 1);
     }
 
-    private static int longest(Shown.Described face, NumberBase base) {
+    private static int longest(Described face, NumberBase base) {
         int maximum = face.image().maximumLevel();
         return Math.max(base.text(face.facts().smallest(), maximum).length(), base.text(face.facts().largest(), maximum).length());
     }

@@ -1,15 +1,15 @@
 package pixeron.app.sheet.paint;
 
 import java.util.stream.IntStream;
-import pixeron.app.model.Shown;
+import pixeron.app.model.Described;
 
 /** An image drawn in the tones of its values. */
 final class GrayPicture extends Picture {
 
-    private final Shown.Described described;
+    private final Described described;
     private final Tones tones;
 
-    GrayPicture(Shown.Described described, Tones tones) {
+    GrayPicture(Described described, Tones tones) {
         super(described.image().frame());
         this.described = described;
         this.tones = tones;

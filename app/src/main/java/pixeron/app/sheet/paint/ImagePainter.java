@@ -4,7 +4,7 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import pixeron.app.model.Shown;
+import pixeron.app.model.Described;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -32,7 +32,7 @@ public final class ImagePainter implements Painter {
      * @param described what is drawn
      * @param look how
      */
-    public ImagePainter(Shown.Described described, Look look, Theme theme) {
+    public ImagePainter(Described described, Look look, Theme theme) {
         this.image = described.image();
         this.look = look;
         this.theme = theme;

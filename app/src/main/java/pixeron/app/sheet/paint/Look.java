@@ -1,6 +1,7 @@
 package pixeron.app.sheet.paint;
 
 import java.util.Optional;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Shown;
 import pixeron.image.Frame;
@@ -17,7 +18,7 @@ public record Look(Display display, Optional<PixelSet> lit) {
 
     /** @return this with the lit pixels of Before or of After, where they belong to an image of this size */
     public Look on(Frame frame, boolean isAfter, Shown shown) {
-        Optional<Image> found = (isAfter ? shown.after() : shown.before()).or(shown::after).map(Shown.Described::image);
+        Optional<Image> found = (isAfter ? shown.after() : shown.before()).or(shown::after).map(Described::image);
         return new Look(display, shown.lit().filter(lit -> found.filter(same -> same.frame().isSized(frame)).isPresent())
                 .flatMap(isAfter ? Shown.Lit::after : Shown.Lit::before));
     }

@@ -1,7 +1,7 @@
 package pixeron.app.sheet.paint;
 
+import pixeron.app.model.Described;
 import pixeron.app.model.Reductions;
-import pixeron.app.model.Shown;
 
 /**
  * Which samples of an image stand behind the points that are seen of it: one where cells are larger than a point, else the mean
@@ -9,7 +9,7 @@ import pixeron.app.model.Shown;
  */
 final class Sampling {
 
-    private final Shown.Described described;
+    private final Described described;
     private final Reductions smaller;
     private final int plane;
     private final int columns;
@@ -17,7 +17,7 @@ final class Sampling {
     private final int[] across;
     private final int[] down;
 
-    Sampling(Shown.Described described, Extent extent, int width, int height) {
+    Sampling(Described described, Extent extent, int width, int height) {
         this.described = described;
         this.smaller = described.smaller();
         double step = 1 / extent.cell();

@@ -1,9 +1,9 @@
 package pixeron.app.sheet.paint;
 
 import javafx.scene.paint.Color;
+import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
-import pixeron.app.model.Shown;
 
 /** The colours of an image's values on the screen, and the ink that can be read on each. */
 public final class Tones {
@@ -18,10 +18,10 @@ public final class Tones {
     private final Scale scale;
     /** Place on the scale for each level of a level image; null for an open image. */
     private final byte[] places;
-    private final Shown.Described described;
+    private final Described described;
 
     /** @param described its facts say what the ends of the scale are */
-    Tones(Shown.Described described, Display display) {
+    Tones(Described described, Display display) {
         this.described = described;
         this.scale = display.scale();
         Display.Ends ends = display.ends(described);
