@@ -32,6 +32,7 @@ public final class Spectrum implements Result {
     private final Frame frame;
     private final double[] halves;
     private final double largest;
+    private final double scale;
     private final Map<SpectrumFace, SoftReference<Image>> made = new EnumMap<>(SpectrumFace.class);
 
     /**
@@ -43,6 +44,7 @@ public final class Spectrum implements Result {
         this.frame = frame;
         this.halves = halves;
         this.largest = largest;
+        this.scale = largest * Math.sqrt(frame.count());
     }
 
     /** @return how many coefficients are kept of each row */
@@ -77,7 +79,7 @@ public final class Spectrum implements Result {
 
     /** @return the size against which a part is as good as a multiple of ½: {@link #largest} · √(H · W) */
     public double scale() {
-        return largest * Math.sqrt(frame.count());
+        return scale;
     }
 
     /** @return the frequencies of a place */
@@ -151,8 +153,8 @@ public final class Spectrum implements Result {
 
     /** All faces are made of the parts as they are shown. */
     private double number(SpectrumFace face, double real, double imaginary) {
-        double re = Approximate.snappedDouble(real, scale());
-        double im = Approximate.snappedDouble(imaginary, scale());
+        double re = Approximate.snappedDouble(real, scale);
+        double im = Approximate.snappedDouble(imaginary, scale);
         if (face == SpectrumFace.REAL) {
             return re;
         } else if (face == SpectrumFace.IMAGINARY) {
@@ -185,10 +187,17 @@ public final class Spectrum implements Result {
 
     private double[] numbers(SpectrumFace face) {
         double[] numbers = new double[frame.count()];
-        IntStream.range(0, frame.rows()).parallel().forEach(row -> {
-            for (int column = 0; column < frame.columns(); column++) {
-                Pixel pixel = new Pixel(row, column);
-                numbers[frame.offset(pixel)] = number(face, real(pixel), imaginary(pixel));
+        int rows = frame.rows();
+        int columns = frame.columns();
+        int width = kept(columns);
+        IntStream.range(0, rows).parallel().forEach(row -> {
+            int own = Math.floorMod(row - rows / 2, rows);
+            int mate = (rows - own) % rows;
+            for (int column = 0; column < columns; column++) {
+                int v = Math.floorMod(column - columns / 2, columns);
+                boolean isOwn = v < width;
+                int at = 2 * (isOwn ? own * width + v : mate * width + columns - v);
+                numbers[row * columns + column] = number(face, halves[at], isOwn ? halves[at + 1] : -halves[at + 1]);
             }
         });
         return numbers;
@@ -196,11 +205,11 @@ public final class Spectrum implements Result {
 
     /** @return the spectrum as a picture: M · log ÷ largest log, rounded to the nearest level; 0 where the largest is 0 */
     public Image picture() {
-        double[] logs = numbers(SpectrumFace.LOG);
-        double most = Arrays.stream(logs).max().orElse(0);
+        Image logs = face(SpectrumFace.LOG);
+        double most = IntStream.range(0, logs.count()).mapToDouble(logs::asDouble).max().orElse(0);
         int maximum = frame.maximumLevel();
         return Image.ofLevels(frame.rows(), frame.columns(), maximum, n -> most == 0 ? 0
-                : (int) Math.floor(Approximate.snappedDouble(maximum * logs[n] / most, maximum) + 0.5));
+                : (int) Math.floor(Approximate.snappedDouble(maximum * logs.asDouble(n) / most, maximum) + 0.5));
     }
 
     /** @return this with every coefficient multiplied */
