@@ -52,6 +52,15 @@ class FrequencyPictures extends PictureTest {
         take("moving");
     }
 
+    /** What is left of the dusty strip without its strongest pattern. */
+    @Test
+    void withoutTheFirst() throws IOException {
+        demo("Dusty strip");
+        clickOn("Without value 1");
+        settle();
+        take("without-first");
+    }
+
     @Test
     void passFilter() throws IOException {
         demo("Banded proof");
@@ -59,6 +68,7 @@ class FrequencyPictures extends PictureTest {
         settle();
         interact(() -> bench().addStep(StepLine.parse("pass keep=low radius=4")));
         settle();
+        take("pass");
         clickOn("Curve");
         take("pass-curve");
     }

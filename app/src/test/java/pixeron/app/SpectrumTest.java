@@ -15,6 +15,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import pixeron.app.bench.BenchView;
 import pixeron.format.ImageFiles;
 import pixeron.format.ReadOptions;
 import pixeron.image.Image;
@@ -104,6 +105,22 @@ class SpectrumTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.Z);
         settle();
         assertThat(bench().project().byHand(0, "imaginary").sheet().cells()).hasSize(1);
+    }
+
+    /** A file and the clipboard may have both parts in a cell as well. */
+    @Test
+    void bothPartsAreReadFromAFileAndFromTheClipboard() {
+        when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("mine.csv", ",,8,\n,,,\n,0+16i,56,\n,,,\n")));
+        clickOn(((BenchView) lookup(".bench").query()).sheets().openTableButton());
+        until(() -> !bench().project().byHand(0, "imaginary").sheet().isEmpty());
+        assertThat(bench().project().byHand(0, "log").sheet().cells()).hasSize(2);
+        assertThat(bench().project().byHand(0, "real").sheet().cells().get(new Pixel(2, 1)).text()).isEqualTo("0");
+        interact(() -> bench().pick(new Pixel(2, 3)));
+        clipboard("16i");
+        interact(() -> sheet("By hand").requestFocus());
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        until(() -> bench().project().byHand(0, "imaginary").sheet().cells().size() == 2);
+        assertThat(bench().project().byHand(0, "log").sheet().cells()).hasSize(2);
     }
 
     @Test

@@ -1,5 +1,7 @@
 package pixeron.image;
 
+import pixeron.number.Decimals;
+
 /**
  * How often a wave comes round over an image.
  *
@@ -15,10 +17,6 @@ public record Frequency(int u, int v) {
 
     @Override
     public String toString() {
-        return "(" + signed(u) + ", " + signed(v) + ")";
-    }
-
-    private static String signed(int number) {
-        return number < 0 ? "\u2212" + -(long) number : String.valueOf(number);
+        return "(" + Decimals.working((long) u) + ", " + Decimals.working((long) v) + ")";
     }
 }

@@ -320,6 +320,15 @@ public final class Image implements Result {
         }
     }
 
+    /** @return the larger of M and the largest size of a sample: the size of the numbers around a double that is made of samples */
+    public double reach() {
+        double reach = maximumLevel;
+        for (int n = 0; n < count() && !isLevelImage(); n++) {
+            reach = Math.max(reach, Math.abs(asDouble(n)));
+        }
+        return reach;
+    }
+
     /** @return the first pixel in reading order whose sample is not a level, if there is one */
     public Optional<Pixel> firstOpenPixel() {
         if (isLevelImage()) {

@@ -137,8 +137,12 @@ public final class Spectrum implements Result {
 
     /** @return both parts as they are shown, such as 3 − 4i */
     public String text(Pixel pixel) {
-        Value imaginary = value(SpectrumFace.IMAGINARY, pixel);
-        return Decimals.legible(value(SpectrumFace.REAL, pixel)) + (imaginary.signum() < 0 ? " \u2212 " : " + ") + Decimals.legible(imaginary.absolute()) + "i";
+        return text(value(SpectrumFace.REAL, pixel), value(SpectrumFace.IMAGINARY, pixel));
+    }
+
+    /** @return any number with these parts as it is read */
+    public static String text(Value real, Value imaginary) {
+        return Decimals.legible(real) + (imaginary.signum() < 0 ? " \u2212 " : " + ") + Decimals.legible(imaginary.absolute()) + "i";
     }
 
     /** @return what a face shows of a coefficient */

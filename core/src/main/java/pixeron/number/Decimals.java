@@ -140,7 +140,12 @@ public final class Decimals {
      * @return the value as {@link #legible} writes it, with = before it where that is all of it and of those, else with ≈
      */
     public static String arriving(Value value, Value... from) {
-        return (isWritten(value) && Arrays.stream(from).allMatch(Decimals::isWritten) ? " = " : " ≈ ") + legible(value);
+        return equality(value, from) + legible(value);
+    }
+
+    /** @return = where {@link #legible} writes all of these numbers whole, else ≈, with blanks around it */
+    public static String equality(Value value, Value... from) {
+        return isWritten(value) && Arrays.stream(from).allMatch(Decimals::isWritten) ? " = " : " ≈ ";
     }
 
     private static boolean isWritten(Value value) {

@@ -43,11 +43,12 @@ public final class ProjectWork {
             // Between two steps is a good moment to notice that something newer is wanted.
             progress.report((double) stage.position() / project.chain().size());
             Optional<Bound> bound = stage.bound(progress);
+            Optional<Image> image = bound.map(found -> stage.before(progress).required()).filter(Image.class::isInstance).map(Image.class::cast);
             Map<String, Written> written = new LinkedHashMap<>();
             for (String face : bound.map(Bound::faces).orElse(List.of())) {
                 Written found = new Written(stage.position(), face, bound.get().face(face).orElseThrow(), project.byHand(stage.position(), face));
                 // A step that takes a result of several faces whole reads more than one, so nothing is said of one alone.
-                boolean isOfImage = stage.before(progress).required() instanceof Image image && found.operation().before() == image;
+                boolean isOfImage = image.filter(one -> found.operation().before() == one).isPresent();
                 Optional<Written> before = Optional.ofNullable(earlier.get(isOfImage ? Image.VALUE : face))
                         .filter(one -> isOfImage || !(stage.link().step().type() instanceof WholeType));
                 works.add(known.stream().filter(work -> work.isOf(found, before)).findFirst().orElseGet(() -> StepWork.of(found, before)));

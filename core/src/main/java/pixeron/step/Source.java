@@ -1,6 +1,9 @@
 package pixeron.step;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 
@@ -17,6 +20,14 @@ import pixeron.number.Value;
  */
 public record Source(int row, int column, Optional<Pixel> pixel, Optional<Value> value, Optional<Value> weight,
         boolean isInside) {
+
+    /** In larger images not every pixel is named. */
+    private static final int MOST_NAMED = 1 << 12;
+
+    /** @return every pixel of an image, for a value that is made of all of them; none of a large one */
+    public static List<Source> all(Image image) {
+        return image.count() > MOST_NAMED ? List.of() : IntStream.range(0, image.count()).mapToObj(n -> of(image.pixel(n), image.value(n))).toList();
+    }
 
     /** @return a pixel of an image, taken as it is */
     public static Source of(Pixel pixel, Value value) {

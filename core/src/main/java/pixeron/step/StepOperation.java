@@ -1,13 +1,17 @@
 package pixeron.step;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.IntFunction;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
@@ -172,6 +176,20 @@ public abstract class StepOperation implements Operation {
             values[n] = value(frame.pixel(n));
         }
         return Image.from(frame.rows(), frame.columns(), frame.maximumLevel(), values);
+    }
+
+    /**
+     * @param row the values of a row before rounding, by its number
+     * @param scale the size of the numbers around them
+     * @return the result, where every value becomes a level; rows on all cores
+     */
+    protected final Image rowByRow(IntFunction<double[]> row, double scale, Progress progress) {
+        LevelRaster raster = new LevelRaster(frame.rows(), frame.columns(), frame.maximumLevel());
+        IntStream.range(0, frame.rows()).parallel().forEach(i -> {
+            progress.report((double) i / frame.rows());
+            raster.write(i, Arrays.stream(row.apply(i)).mapToInt(value -> finish.level(value, scale)).toArray());
+        });
+        return raster.image();
     }
 
     @Override

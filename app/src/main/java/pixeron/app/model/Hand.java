@@ -80,6 +80,22 @@ public final class Hand {
     }
 
     /**
+     * Puts a whole sheet in the place of what was written for a face; of a spectrum cells with both parts of a coefficient go to the sheets of
+     * those.
+     */
+    public void take(Target target, HandSheet sheet) {
+        Map<String, UnaryOperator<HandSheet>> changes = new LinkedHashMap<>();
+        Map<String, HandSheet> apart = SpectrumFace.named(target.face()).map(face -> ComplexCells.apart(sheet, target.face())).orElse(Map.of(target.face(), sheet));
+        changes.put(target.face(), old -> apart.getOrDefault(target.face(), HandSheet.EMPTY).withTolerance(old.tolerance()));
+        apart.forEach((face, part) -> changes.putIfAbsent(face, old -> {
+            Map<Pixel, String> texts = new HashMap<>();
+            part.cells().forEach((pixel, value) -> texts.put(pixel, value.text()));
+            return old.with(texts);
+        }));
+        edit(target, changes);
+    }
+
+    /**
      * Writes a value by hand: for one face, or for all channels of a pixel where those are looked at together.
      *
      * @param text a number or an expression; a packed value or a number for each channel; empty clears the cell

@@ -1,6 +1,7 @@
 package pixeron.app.sheet;
 
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -13,6 +14,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Selection;
 import pixeron.app.sheet.paint.Extent;
 import pixeron.app.sheet.paint.NumberFont;
@@ -22,6 +24,7 @@ import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.image.Area;
 import pixeron.image.Frame;
+import pixeron.image.Frequency;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.step.Grip;
@@ -130,11 +133,22 @@ public final class Sheet extends Region {
      * @param row what the first row is called: 0 or 1, or its frequency
      * @param column what the first column is called
      */
-    public void setFirst(int row, int column) {
+    private void setFirst(int row, int column) {
         firstRow = row;
         firstColumn = column;
         describe();
         requestPaint();
+    }
+
+    /**
+     * Calls rows and columns as they are called: those of a spectrum by their frequencies.
+     *
+     * @param seen what is on the sheet
+     * @param first what the first row and column of anything else are called
+     */
+    public void callAs(Optional<Seen> seen, int first) {
+        Optional<Frequency> corner = seen.flatMap(Seen::spectrum).map(spectrum -> spectrum.frequency(new Pixel(0, 0)));
+        setFirst(corner.map(Frequency::u).orElse(first), corner.map(Frequency::v).orElse(first));
     }
 
     /** @param pixel the picked pixel; null where nothing on this sheet is */

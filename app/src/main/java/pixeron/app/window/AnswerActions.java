@@ -105,7 +105,7 @@ final class AnswerActions {
         Optional<? extends Explained> right = bench.shown().operation();
         voice.banner().hide();
         opening.start(progress -> Taken.of(answer.sheet(grid), grid, right), taken -> {
-            bench.hand().edit(old -> taken.sheet().withTolerance(old.tolerance()));
+            bench.hand().take(bench.hand().target(), taken.sheet());
             voice.say().accept("Read " + taken.sheet().cells().size() + " values from " + file.getFileName());
             answer.otherShape().flatMap(shape -> bench.shown().operation().flatMap(operation -> ShapeSlip.of(shape, operation)))
                     .ifPresent(slip -> voice.banner().show(slip.text()));
@@ -139,7 +139,7 @@ final class AnswerActions {
         HandSheet before = bench.shown().sheet();
         try {
             HandSheet pasted = before.withBlock(corner, block, grid);
-            bench.hand().edit(old -> pasted);
+            bench.hand().take(bench.hand().target(), pasted);
             voice.say().accept("Pasted from " + corner + " on");
             Optional<? extends Explained> right = bench.shown().operation();
             if (before.isEmpty()) {

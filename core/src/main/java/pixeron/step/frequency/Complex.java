@@ -1,6 +1,6 @@
 package pixeron.step.frequency;
 
-import pixeron.number.Decimals;
+import pixeron.image.Spectrum;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 
@@ -29,6 +29,6 @@ record Complex(Value real, Value imaginary) {
 
     /** @return such as 3 − 4i */
     String text() {
-        return Decimals.legible(real) + (imaginary.signum() < 0 ? " \u2212 " : " + ") + Decimals.legible(imaginary.absolute()) + "i";
+        return Spectrum.text(real, imaginary);
     }
 }

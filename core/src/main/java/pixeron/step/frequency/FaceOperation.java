@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import pixeron.image.Frequency;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Spectrum;
@@ -17,6 +16,7 @@ import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.StepOperation;
 import pixeron.step.Wave;
+import pixeron.step.neighborhood.WindowText;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -58,8 +58,7 @@ abstract class FaceOperation extends StepOperation {
 
     @Override
     public final Optional<Wave> wave(Pixel pixel) {
-        Frequency at = after().frequency(pixel);
-        return Optional.of(new Wave(frame(), at, after().value(SpectrumFace.MAGNITUDE, pixel), after().value(SpectrumFace.PHASE, pixel), new Notch().at(at)));
+        return Optional.of(Peaks.wave(after(), pixel));
     }
 
     final Complex parts(Pixel pixel) {
@@ -95,28 +94,23 @@ abstract class FaceOperation extends StepOperation {
     @Override
     protected final List<Line> ending(Pixel result, Value exact, Finish finish) {
         Complex parts = parts(result);
-        String re = Brackets.around(parts.real());
-        String im = Brackets.around(parts.imaginary());
+        String re = WindowText.legible(parts.real());
+        String im = WindowText.legible(parts.imaginary());
         Run value = Run.after(Decimals.working(exact));
         String root = "\u221A(" + re + "^2 + " + im + "^2)";
         if (face == SpectrumFace.REAL || face == SpectrumFace.IMAGINARY) {
             return List.of(Line.of(face.word(), value, Run.note("   of " + parts.text())).arriving(face.word(), exact));
         } else if (face == SpectrumFace.MAGNITUDE) {
-            return List.of(Line.of(face.word(), Run.plain(root + sign(exact, parts.real(), parts.imaginary())), value).arriving(face.word(), exact));
+            return List.of(Line.of(face.word(), Run.plain(root + Decimals.equality(exact, parts.real(), parts.imaginary())), value).arriving(face.word(), exact));
         }
         Value magnitude = after().value(SpectrumFace.MAGNITUDE, result);
         Line first = Line.of("magnitude", Run.plain(root + Decimals.arriving(magnitude, parts.real(), parts.imaginary()))).arriving("magnitude", magnitude);
         if (face == SpectrumFace.LOG) {
-            return List.of(first, Line.of(face.word(), Run.plain("ln(1 + " + Decimals.legible(magnitude) + ")" + sign(exact, magnitude)), value).arriving(face.word(), exact));
+            return List.of(first, Line.of(face.word(), Run.plain("ln(1 + " + Decimals.legible(magnitude) + ")" + Decimals.equality(exact, magnitude)), value).arriving(face.word(), exact));
         }
         return after().isNothing(magnitude.asDouble()) ? List.of(first, Line.of(face.word(), value, Run.note("   no wave, so it begins nowhere")).arriving(face.word(), exact))
-                : List.of(Line.of(face.word(), Run.plain("atan2(" + Decimals.legible(parts.imaginary()) + ", " + Decimals.legible(parts.real()) + ")" + sign(exact, parts.real(), parts.imaginary())), value,
+                : List.of(Line.of(face.word(), Run.plain("atan2(" + Decimals.legible(parts.imaginary()) + ", " + Decimals.legible(parts.real()) + ")" + Decimals.equality(exact, parts.real(), parts.imaginary())), value,
                         Run.note("   degrees")).arriving(face.word(), exact));
-    }
-
-    private static String sign(Value value, Value... from) {
-        String arriving = Decimals.arriving(value, from);
-        return arriving.substring(0, arriving.length() - Decimals.legible(value).length());
     }
 
     @Override

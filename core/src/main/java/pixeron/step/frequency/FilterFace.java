@@ -14,6 +14,7 @@ import pixeron.step.Inputs;
 import pixeron.step.Profile;
 import pixeron.step.Source;
 import pixeron.step.Step;
+import pixeron.step.neighborhood.WindowText;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -64,8 +65,10 @@ final class FilterFace extends FaceOperation {
         return lines;
     }
 
+    /** All or nothing of a number leaves its digits as they are. */
     private Line part(SpectrumFace name, Value factor, Value earlier, Value part) {
-        return arriving(name, Line.of(name.word(), Run.plain(Decimals.legible(factor) + " × " + Brackets.around(earlier) + Decimals.arriving(part, factor, earlier))), part);
+        return arriving(name, Line.of(name.word(), Run.plain(Decimals.legible(factor) + " × " + WindowText.legible(earlier)
+                + (factor.isWhole() ? " = " + Decimals.legible(part) : Decimals.arriving(part, factor, earlier)))), part);
     }
 
     @Override

@@ -26,10 +26,9 @@ final class FourierFace extends FaceOperation {
 
     /** Of larger images a loop is only written down. */
     private static final int MOST_LOOPED = 1 << 10;
-    /** Of larger images not every pixel is named. */
-    private static final int MOST_NAMED = 1 << 12;
-    /** More rows than these are not written out. */
+    /** More rows than these, or rows of more pixels together, are not summed up one by one. */
     private static final int MOST_ROWS = 8;
+    private static final int MOST_IN_ROWS = 1 << 12;
 
     private final Image image;
 
@@ -47,7 +46,7 @@ final class FourierFace extends FaceOperation {
             lines.addAll(grid("r cos a", "", term -> product(term.r, term.turn.cosine()), at));
             lines.addAll(grid("r sin a", "", term -> product(term.r, term.turn.sine()), at));
         }
-        if (image.rows() <= MOST_ROWS && image.count() <= MOST_NAMED) {
+        if (image.rows() <= MOST_ROWS && image.count() <= MOST_IN_ROWS) {
             lines.addAll(rowsFirst(at));
         }
         lines.add(arriving(SpectrumFace.REAL, Line.of("real", Run.plain("Σ r cos a" + Decimals.arriving(parts.real()))), parts.real()));
@@ -108,7 +107,7 @@ final class FourierFace extends FaceOperation {
     /** Of a coefficient every pixel is a source; in a large image none is named. */
     @Override
     public List<Source> sources(Pixel result) {
-        return image.count() > MOST_NAMED ? List.of() : IntStream.range(0, image.count()).mapToObj(n -> Source.of(image.pixel(n), image.value(n))).toList();
+        return Source.all(image);
     }
 
     @Override

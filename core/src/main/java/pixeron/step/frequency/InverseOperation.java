@@ -1,11 +1,10 @@
 package pixeron.step.frequency;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.stream.IntStream;
 import pixeron.image.Frequency;
 import pixeron.image.Image;
-import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
@@ -29,11 +28,10 @@ final class InverseOperation extends StepOperation {
     private static final int MOST_WAVES = 12;
     /** Of larger spectra a loop is only written down. */
     private static final int MOST_LOOPED = 1 << 10;
-    /** Of larger spectra not every coefficient is named. */
-    private static final int MOST_NAMED = 1 << 12;
 
     private final Spectrum spectrum;
     private double[] samples;
+    private List<Pixel> strongest;
 
     InverseOperation(Step step, Inputs inputs, Spectrum spectrum) {
         super(step, () -> spectrum.face(SpectrumFace.REAL), spectrum.frame(), inputs);
@@ -55,20 +53,8 @@ final class InverseOperation extends StepOperation {
     @Override
     public Image result(Progress progress) {
         double[] all = samples(progress);
-        if (!finish().isToLevels()) {
-            return oneByOne(progress);
-        }
         int columns = frame().columns();
-        LevelRaster raster = new LevelRaster(frame().rows(), columns, frame().maximumLevel());
-        IntStream.range(0, frame().rows()).parallel().forEach(row -> {
-            progress.report((double) row / frame().rows());
-            int[] levels = new int[columns];
-            for (int column = 0; column < columns; column++) {
-                levels[column] = finish().level(all[row * columns + column], spectrum.largest());
-            }
-            raster.write(row, levels);
-        });
-        return raster.image();
+        return finish().isToLevels() ? rowByRow(row -> Arrays.copyOfRange(all, row * columns, (row + 1) * columns), spectrum.largest(), progress) : oneByOne(progress);
     }
 
     @Override
@@ -81,19 +67,26 @@ final class InverseOperation extends StepOperation {
         lines.add(Line.of("mean", Run.plain(Decimals.legible(spectrum.value(SpectrumFace.REAL, middle)) + " ÷ " + count + Decimals.arriving(mean, spectrum.value(SpectrumFace.REAL, middle))),
                 Run.note("   F(0, 0) ÷ (H × W)")));
         double running = mean.asDouble();
-        List<Pixel> strongest = Peaks.of(spectrum);
-        for (Pixel place : strongest.subList(0, Math.min(MOST_WAVES, strongest.size()))) {
+        for (Pixel place : strongest().subList(0, Math.min(MOST_WAVES, strongest().size()))) {
             double term = term(place, result);
             running += term;
             lines.add(wave(place, result, term, running));
         }
         Value sum = calculate(result, sight);
         double rest = sum.asDouble() - running;
-        if (strongest.size() > MOST_WAVES) {
+        if (strongest().size() > MOST_WAVES) {
             lines.add(Line.of("", Run.plain("all weaker waves add " + working(rest))));
         }
         lines.add(Line.of("this pixel", Run.plain("s = " + Decimals.working(sum))));
         return lines;
+    }
+
+    /** Found once for all pixels: it takes a pass over all coefficients. */
+    private synchronized List<Pixel> strongest() {
+        if (strongest == null) {
+            strongest = Peaks.of(spectrum);
+        }
+        return strongest;
     }
 
     private boolean isAlone(Pixel place) {
@@ -146,8 +139,7 @@ final class InverseOperation extends StepOperation {
 
     @Override
     public List<Source> sources(Pixel result) {
-        Image real = before();
-        return real.count() > MOST_NAMED ? List.of() : IntStream.range(0, real.count()).mapToObj(n -> Source.of(real.pixel(n), real.value(n))).toList();
+        return Source.all(before());
     }
 
     @Override

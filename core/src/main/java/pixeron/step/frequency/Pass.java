@@ -110,7 +110,8 @@ public final class Pass extends FilterStep {
     @Override
     Optional<Profile> profile(Step step, Frame frame) {
         Arguments arguments = step.arguments();
-        double end = Math.hypot(frame.rows() / 2, frame.columns() / 2);
+        // Where there is no frequency but zero there is an axis all the same.
+        double end = Math.max(1, Math.hypot(frame.rows() / 2, frame.columns() / 2));
         DoubleUnaryOperator factor = arguments.get(SHAPE).equals(IDEAL) ? Ring.of(arguments, false, false)::at : Smooth.of(arguments)::at;
         return Optional.of(new Profile(end, factor, radii(step).map(key -> new Profile.Mark(key.key(), arguments.get(key).number().asDouble(), at -> with(step, key, at))).toList()));
     }

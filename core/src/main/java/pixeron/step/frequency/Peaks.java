@@ -90,14 +90,19 @@ final class Peaks {
         return !isMate && (at.v() > mate.v() || at.v() == mate.v() && at.u() >= mate.u());
     }
 
+    /** @return what a coefficient stands for */
+    static Wave wave(Spectrum spectrum, Pixel pixel) {
+        Frequency at = spectrum.frequency(pixel);
+        return new Wave(spectrum.frame(), at, spectrum.value(SpectrumFace.MAGNITUDE, pixel), spectrum.value(SpectrumFace.PHASE, pixel), new Notch().at(at));
+    }
+
     static Table table(Spectrum spectrum) {
         Frame frame = spectrum.frame();
         List<List<Value>> rows = new ArrayList<>();
         for (Pixel pixel : of(spectrum)) {
             Frequency at = spectrum.frequency(pixel);
-            Value magnitude = spectrum.value(SpectrumFace.MAGNITUDE, pixel);
-            Wave wave = new Wave(frame, at, magnitude, Rational.ZERO, new Notch().at(at));
-            rows.add(Arrays.asList(Rational.of(rows.size() + 1L), Rational.of(at.u()), Rational.of(at.v()), magnitude,
+            Wave wave = wave(spectrum, pixel);
+            rows.add(Arrays.asList(Rational.of(rows.size() + 1L), Rational.of(at.u()), Rational.of(at.v()), wave.magnitude(),
                     wave.periodRows().orElse(null), wave.periodColumns().orElse(null), wave.angle()));
         }
         return new Table(Fourier.PEAKS, COLUMNS, rows).withRules(Map.of("period-rows", TableRule.of("H / abs(u)", Map.of("H", Rational.of(frame.rows())), "u"),

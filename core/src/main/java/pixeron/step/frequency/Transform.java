@@ -36,11 +36,7 @@ final class Transform {
     /** @return the spectrum of an image */
     static Spectrum of(Image image, Progress progress) {
         Frame frame = image.frame();
-        double largest = frame.maximumLevel();
-        for (int n = 0; n < image.count() && !image.isLevelImage(); n++) {
-            largest = Math.max(largest, Math.abs(image.asDouble(n)));
-        }
-        return new Spectrum(frame, isExact(image) ? exactly(image) : fast(image, progress), largest);
+        return new Spectrum(frame, isExact(image) ? exactly(image) : fast(image, progress), image.reach());
     }
 
     private static boolean isExact(Image image) {

@@ -5,9 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import pixeron.image.Image;
-import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
@@ -18,6 +16,7 @@ import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.StepOperation;
 import pixeron.step.TableChoice;
+import pixeron.step.neighborhood.WindowText;
 import pixeron.step.table.TableRule;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
@@ -131,8 +130,7 @@ final class LowRankOperation extends StepOperation {
     }
 
     private static String number(double number) {
-        String text = Decimals.significant(Approximate.from(number));
-        return number < 0 ? "(" + text + ")" : text;
+        return WindowText.legible(Approximate.from(number));
     }
 
     @Override
@@ -149,21 +147,7 @@ final class LowRankOperation extends StepOperation {
     @Override
     public Image result(Progress progress) {
         values(progress);
-        int columns = frame().columns();
-        if (finish().isToLevels()) {
-            LevelRaster raster = new LevelRaster(frame().rows(), columns, frame().maximumLevel());
-            IntStream.range(0, frame().rows()).parallel().forEach(i -> {
-                progress.report((double) i / frame().rows());
-                double[] sums = row(i);
-                int[] levels = new int[columns];
-                for (int j = 0; j < columns; j++) {
-                    levels[j] = finish().level(sums[j], largest);
-                }
-                raster.write(i, levels);
-            });
-            return raster.image();
-        }
-        return oneByOne(progress);
+        return finish().isToLevels() ? rowByRow(this::row, largest(), progress) : oneByOne(progress);
     }
 
     /** In the same order as for a pixel alone, so that both give the same doubles. */

@@ -94,10 +94,8 @@ final class SingularValues {
 
     private static SingularValues decomposed(Image image) {
         DMatrixRMaj matrix = new DMatrixRMaj(image.rows(), image.columns());
-        double largest = image.maximumLevel();
         for (int n = 0; n < image.count(); n++) {
             matrix.data[n] = image.asDouble(n);
-            largest = Math.max(largest, Math.abs(matrix.data[n]));
         }
         SingularValueDecomposition_F64<DMatrixRMaj> made = DecompositionFactory_DDRM.svd(image.rows(), image.columns(), true, true, true);
         if (!made.decompose(matrix)) {
@@ -120,7 +118,7 @@ final class SingularValues {
                 negate(rows[m]);
             }
         }
-        return new SingularValues(image, sigma, columns, rows, largest);
+        return new SingularValues(image, sigma, columns, rows, image.reach());
     }
 
     private static double[] column(DMatrixRMaj matrix, int at) {

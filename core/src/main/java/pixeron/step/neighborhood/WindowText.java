@@ -101,6 +101,11 @@ public final class WindowText {
         return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.working(value) + ")" : Decimals.working(value);
     }
 
+    /** @return the same in a line with many numbers, where doubles are written shorter */
+    public static String legible(Value value) {
+        return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.legible(value) + ")" : Decimals.legible(value);
+    }
+
     /** Sets a and b to where a cell lies, counted from the anchor, and r to what stands there. */
     static void place(LoopWriter out, Window window, Window.Cell cell) {
         out.set("a", Decimals.working(cell.row() - window.anchorRow()))

@@ -27,7 +27,6 @@ import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Comparison;
-import pixeron.image.Frequency;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.project.Project;
@@ -158,8 +157,7 @@ final class PlaceView extends VBox {
         frame.setHint(place.seen().isPresent() ? "" : place.problem());
         frame.setSubtitle(place.seen().map(seen -> isInColour(seen) ? Words.range(seen) : Words.range(face(seen).facts())).orElse(" "));
         frame.sheet().setFrame(drawn.map(Seen::frame).orElse(null));
-        Optional<Frequency> corner = drawn.flatMap(Seen::spectrum).map(spectrum -> spectrum.frequency(new Pixel(0, 0)));
-        frame.sheet().setFirst(corner.map(Frequency::u).orElse(bench.looking().display().first()), corner.map(Frequency::v).orElse(bench.looking().display().first()));
+        frame.sheet().callAs(drawn, bench.looking().display().first());
         shown = place;
         showPicked();
         plot.show(Optional.empty(), place.seen().map(this::face).flatMap(Described::histogram),

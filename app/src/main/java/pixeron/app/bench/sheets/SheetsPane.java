@@ -269,7 +269,7 @@ public final class SheetsPane extends HBox {
         showFrames();
         Shown shown = bench.shown();
         int first = bench.looking().display().first();
-        all().forEach(frame -> frame.sheet().setFirst(first, first));
+        all().forEach(frame -> frame.sheet().callAs(Optional.empty(), first));
         if (shown == null) {
             all().forEach(frame -> frame.sheet().setPainter(null));
             overview.setPainter(null);
@@ -280,9 +280,9 @@ public final class SheetsPane extends HBox {
         frames.get(Kind.BEFORE).sheet().setFrame(shown.gridBefore());
         frames.get(Kind.AFTER).sheet().setFrame(shown.grid());
         frames.get(Kind.BY_HAND).sheet().setFrame(shown.grid());
-        number(frames.get(Kind.BEFORE), shown.seenBefore());
-        number(frames.get(Kind.AFTER), shown.seenAfter());
-        number(frames.get(Kind.BY_HAND), shown.seenAfter());
+        frames.get(Kind.BEFORE).sheet().callAs(shown.seenBefore(), first);
+        frames.get(Kind.AFTER).sheet().callAs(shown.seenAfter(), first);
+        frames.get(Kind.BY_HAND).sheet().callAs(shown.seenAfter(), first);
         painters.show(frames.get(Kind.BEFORE), shown.seenBefore(), false, Optional.empty());
         painters.show(frames.get(Kind.AFTER), shown.seenAfter(), true, mistake().or(aside::sheet));
         shown.other().ifPresent(other -> {
@@ -305,11 +305,6 @@ public final class SheetsPane extends HBox {
         captions.show(shown, frames, areMarksShown());
         showPicked();
         showGrips();
-    }
-
-    /** Rows and columns of a spectrum are called by their frequencies. */
-    private static void number(SheetFrame frame, Optional<Seen> seen) {
-        seen.flatMap(Seen::spectrum).map(spectrum -> spectrum.frequency(new Pixel(0, 0))).ifPresent(corner -> frame.sheet().setFirst(corner.u(), corner.v()));
     }
 
     private boolean areMarksShown() {
