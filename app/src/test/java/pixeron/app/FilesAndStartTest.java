@@ -193,6 +193,35 @@ class FilesAndStartTest extends WindowTest {
         assertThat(folder.resolve("seven.png")).doesNotExist();
     }
 
+    /** The same project is open in a second window, or a program writes it: what stands there is not replaced unasked. */
+    @Test
+    void whatSomebodyElseWroteIsNotReplacedUnasked() throws IOException {
+        Path file = folder.resolve("shared.pixeron.json");
+        ProjectFile.write(file, DemoCases.all().get(0).saved());
+        open(file);
+        change();
+        ProjectFile.write(file, DemoCases.all().get(1).saved());
+        push(KeyCode.SHORTCUT, KeyCode.S);
+        until(() -> isShown("was changed elsewhere"));
+        assertThat(ProjectFile.read(file).project().name()).isEqualTo(DemoCases.all().get(1).title());
+        Path other = folder.resolve("mine.pixeron.json");
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(other));
+        clickOn("Save as another file…");
+        until(() -> bench().savedProperty().get());
+        assertThat(ProjectFile.read(other).project().name()).isEqualTo(DemoCases.all().get(0).title());
+        // From now on it is this file that is looked at; nobody else wrote it.
+        change();
+        push(KeyCode.SHORTCUT, KeyCode.S);
+        until(() -> bench().savedProperty().get());
+        ProjectFile.write(other, DemoCases.all().get(2).saved());
+        change();
+        push(KeyCode.SHORTCUT, KeyCode.S);
+        until(() -> isShown("was changed elsewhere"));
+        clickOn("Replace it");
+        until(() -> bench().savedProperty().get());
+        assertThat(ProjectFile.read(other).project().name()).isEqualTo(DemoCases.all().get(0).title());
+    }
+
     /** Levels 0–7 have no room in a PNG: the numbers are kept in another format, or spread for looking, as the person says. */
     @Test
     void threeBitsInAPictureAreKeptOrSpread() {

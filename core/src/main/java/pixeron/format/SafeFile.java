@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -21,7 +22,23 @@ public final class SafeFile {
         void writeTo(OutputStream out) throws IOException;
     }
 
+    private static final String UNFINISHED = ".part";
+    /** A point, a name of 36 letters, and the ending. */
+    private static final int ADDED = 37 + UNFINISHED.length();
+
     private SafeFile() {
+    }
+
+    /** @return whether a file is one that was being written when its program was stopped, or is being written now */
+    public static boolean isUnfinished(Path file) {
+        String name = file.getFileName().toString();
+        return name.startsWith(".") && name.endsWith(UNFINISHED) && name.length() > ADDED + 1;
+    }
+
+    /** @return what an {@linkplain #isUnfinished unfinished} file was to become */
+    public static Path target(Path unfinished) {
+        String name = unfinished.getFileName().toString();
+        return unfinished.resolveSibling(name.substring(1, name.length() - ADDED));
     }
 
     /**
@@ -34,7 +51,7 @@ public final class SafeFile {
         Path beside = null;
         try {
             Path real = Files.exists(target) ? target.toRealPath() : target.toAbsolutePath();
-            beside = real.resolveSibling("." + real.getFileName() + "." + UUID.randomUUID() + ".part");
+            beside = real.resolveSibling("." + real.getFileName() + "." + UUID.randomUUID() + UNFINISHED);
             try (OutputStream out = new BufferedOutputStream(
                     Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), 1 << 16)) {
                 content.writeTo(out);
@@ -44,10 +61,19 @@ public final class SafeFile {
             throw PixeronException.because(denied, "%s may not be written; check the permissions of its folder.",
                     target);
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "%s cannot be written: %s.", target, trouble.getMessage());
+            throw PixeronException.because(trouble, "%s cannot be written: %s.", target, reason(trouble));
         } finally {
             deleteLeftover(beside);
         }
+    }
+
+    /** Encoders of pictures say only that something went wrong; what did stands behind, such as that the disk is full. */
+    private static String reason(IOException trouble) {
+        Throwable first = trouble;
+        while (first.getCause() instanceof IOException deeper) {
+            first = deeper;
+        }
+        return first instanceof FileSystemException place && place.getReason() != null ? place.getReason() : first.getMessage();
     }
 
     /**

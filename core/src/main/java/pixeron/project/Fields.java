@@ -108,7 +108,7 @@ final class Fields {
         try {
             return reader.apply(text(field));
         } catch (PixeronException notUnderstood) {
-            throw problem(field, "is not understood: " + notUnderstood.getMessage());
+            throw problem(field, "is not understood: " + notUnderstood.getMessage().replaceFirst("\\.$", ""));
         }
     }
 }

@@ -251,6 +251,18 @@ class ImageFilesTest {
         }
     }
 
+    /** Encoders wrap what happened in words of their own; the person is told what happened. */
+    @Test
+    void aFullDiskIsSaid(@TempDir Path folder) {
+        Path file = folder.resolve("proof.png");
+        assertThatThrownBy(() -> SafeFile.write(file, out -> {
+            throw new javax.imageio.IIOException("I/O error writing PNG file!", new IOException("No space left on device"));
+        })).isInstanceOf(PixeronException.class).hasMessage(file + " cannot be written: No space left on device.");
+        assertThatThrownBy(() -> SafeFile.write(file, out -> {
+            throw new java.nio.file.FileSystemException("/some/where", null, "Read-only file system");
+        })).hasMessage(file + " cannot be written: Read-only file system.");
+    }
+
     @Test
     void aFailedWriteLeavesTheOldFileAndNothingBesideIt(@TempDir Path folder) throws IOException {
         Path file = folder.resolve("proof.pgm");

@@ -33,6 +33,10 @@ class OtherFlavoursTest {
         assertThat(loaded.format()).isEqualTo("tiff");
     }
 
+    static java.util.List<byte[]> files() {
+        return java.util.stream.Stream.of(PACKED, DEFLATED, TILES).map(Base64.getDecoder()::decode).toList();
+    }
+
     /** Its alpha is 255 everywhere: it is gray, and nothing is asked. */
     @Test
     void opaqueGrayIsGray() throws IOException {

@@ -10,9 +10,11 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
 import pixeron.PixeronException;
+import pixeron.format.SafeFile;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 
@@ -33,6 +35,9 @@ public final class Autosave {
     private final String mine = ProcessHandle.current().pid() + "-" + started(ProcessHandle.current())
             + ProjectFile.ENDING;
     private Future<?> pending;
+    private Consumer<String> trouble = problem -> { };
+    /** Whether the last work could not be written; who was told is not told again until it can. */
+    private boolean isFailing;
     /** The newest work that is not written yet; null when there is none. */
     private SavedProject newest;
 
@@ -53,6 +58,11 @@ public final class Autosave {
         this.folder = folder;
         this.delay = delay;
         this.writer = writer;
+    }
+
+    /** @param trouble is told in one line, in a thread of its own and once, when work can no longer be kept */
+    public void setTrouble(Consumer<String> trouble) {
+        this.trouble = trouble;
     }
 
     /**
@@ -81,8 +91,13 @@ public final class Autosave {
     private void write(SavedProject work) {
         try {
             ProjectFile.write(folder.path(FOLDER + "/" + mine), work);
+            isFailing = false;
         } catch (PixeronException notKept) {
             LoggerFactory.getLogger(Autosave.class).warn("work is not kept", notKept);
+            if (!isFailing) {
+                isFailing = true;
+                trouble.accept(notKept.getMessage());
+            }
         }
     }
 
@@ -96,7 +111,15 @@ public final class Autosave {
     /** The work is saved or given up: nothing is to be recovered. */
     public synchronized void clear() {
         drop();
-        pending = writer.submit(() -> delete(folder.path(FOLDER + "/" + mine)));
+        pending = writer.submit(this::deleteMine);
+    }
+
+    private void deleteMine() {
+        try {
+            delete(folder.path(FOLDER + "/" + mine));
+        } catch (PixeronException noFolder) {
+            LoggerFactory.getLogger(Autosave.class).warn("nothing was kept", noFolder);
+        }
     }
 
     /** Like {@link #clear}, done when this returns: for the end of the program. */
@@ -111,13 +134,18 @@ public final class Autosave {
         }
     }
 
-    /** @return files that runs left behind which are gone now, newest first */
+    /**
+     * Looks, and removes what a run that was stopped in the middle of writing left unfinished.
+     *
+     * @return files that runs left behind which are gone now, newest first
+     */
     public List<Path> leftBehind() {
-        Path all = folder.path(FOLDER + "/" + mine).getParent();
-        try (Stream<Path> files = Files.list(all)) {
-            return files.filter(file -> file.toString().endsWith(ProjectFile.ENDING)).filter(Autosave::isOrphan)
+        try (Stream<Path> files = Files.list(folder.path(FOLDER + "/" + mine).getParent())) {
+            List<Path> all = files.toList();
+            all.stream().filter(file -> SafeFile.isUnfinished(file) && isOrphan(SafeFile.target(file))).forEach(Autosave::delete);
+            return all.stream().filter(file -> file.toString().endsWith(ProjectFile.ENDING)).filter(Autosave::isOrphan)
                     .sorted(Comparator.comparing(Autosave::time).reversed()).toList();
-        } catch (IOException unreadable) {
+        } catch (IOException | PixeronException unreadable) {
             LoggerFactory.getLogger(Autosave.class).warn("autosaved work is not looked for", unreadable);
             return List.of();
         }

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.stream.IntStream;
 import org.slf4j.Logger;
@@ -21,18 +22,24 @@ import pixeron.format.SafeFile;
  *
  * @param isDark dark theme
  * @param isLarge large type
+ * @param isStill nothing moves by itself
+ * @param isGuided the first steps were shown, or declined
+ * @param place where the window was; empty before it was closed the first time
  * @param recent files opened last, newest first, at most ten
  */
-public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
+public record Settings(boolean isDark, boolean isLarge, boolean isStill, boolean isGuided, Optional<WindowPlace> place, List<Path> recent) {
 
     // A properties file, because the JDK reads it in no time; a JSON library would cost a tenth of the program's start.
     private static final String FILE = "settings.properties";
     private static final String DARK = "dark";
     private static final String LARGE = "large";
+    private static final String STILL = "still";
+    private static final String GUIDED = "guided";
+    private static final String WINDOW = "window";
     private static final String RECENT = "recent.";
     private static final int MOST_RECENT = 10;
 
-    public static final Settings DEFAULT = new Settings(false, false, List.of());
+    public static final Settings DEFAULT = new Settings(false, false, false, false, Optional.empty(), List.of());
 
     public Settings {
         recent = List.copyOf(recent);
@@ -43,15 +50,27 @@ public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
         Path whole = file.toAbsolutePath().normalize();
         files.remove(whole);
         files.add(0, whole);
-        return new Settings(isDark, isLarge, files.subList(0, Math.min(MOST_RECENT, files.size())));
+        return new Settings(isDark, isLarge, isStill, isGuided, place, files.subList(0, Math.min(MOST_RECENT, files.size())));
     }
 
     public Settings withDark(boolean dark) {
-        return new Settings(dark, isLarge, recent);
+        return new Settings(dark, isLarge, isStill, isGuided, place, recent);
     }
 
     public Settings withLarge(boolean large) {
-        return new Settings(isDark, large, recent);
+        return new Settings(isDark, large, isStill, isGuided, place, recent);
+    }
+
+    public Settings withStill(boolean still) {
+        return new Settings(isDark, isLarge, still, isGuided, place, recent);
+    }
+
+    public Settings withGuided() {
+        return new Settings(isDark, isLarge, isStill, true, place, recent);
+    }
+
+    public Settings withPlace(WindowPlace where) {
+        return new Settings(isDark, isLarge, isStill, isGuided, Optional.of(where), recent);
     }
 
     /** @return the settings of last time; the default ones when there are none or they cannot be read */
@@ -67,12 +86,16 @@ public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
             }
             List<Path> recent = IntStream.range(0, MOST_RECENT).mapToObj(n -> properties.getProperty(RECENT + n))
                     .filter(Objects::nonNull).map(Path::of).filter(Files::isRegularFile).toList();
-            return new Settings(Boolean.parseBoolean(properties.getProperty(DARK)),
-                    Boolean.parseBoolean(properties.getProperty(LARGE)), recent);
+            return new Settings(isSet(properties, DARK), isSet(properties, LARGE), isSet(properties, STILL), isSet(properties, GUIDED),
+                    WindowPlace.parse(properties.getProperty(WINDOW, "")), recent);
         } catch (IOException | RuntimeException unreadable) {
             log().warn("settings are not read, the default ones are used", unreadable);
             return DEFAULT;
         }
+    }
+
+    private static boolean isSet(Properties properties, String name) {
+        return Boolean.parseBoolean(properties.getProperty(name));
     }
 
     /** Keeps the settings for next time; where that fails, work goes on without. */
@@ -80,6 +103,9 @@ public record Settings(boolean isDark, boolean isLarge, List<Path> recent) {
         Properties properties = new Properties();
         properties.setProperty(DARK, Boolean.toString(isDark));
         properties.setProperty(LARGE, Boolean.toString(isLarge));
+        properties.setProperty(STILL, Boolean.toString(isStill));
+        properties.setProperty(GUIDED, Boolean.toString(isGuided));
+        place.ifPresent(where -> properties.setProperty(WINDOW, where.toString()));
         for (int n = 0; n < recent.size(); n++) {
             properties.setProperty(RECENT + n, recent.get(n).toString());
         }

@@ -22,6 +22,8 @@ public final class Theme {
     private static final double LECTURE = 1.6;
     private static final String DARK_CLASS = "dark";
     private static final String LARGE_CLASS = "large";
+    /** Style class of a root under which nothing moves by itself. */
+    public static final String STILL_CLASS = "still";
     private static final String LECTURE_CLASS = "lecture";
     private static final List<String> WORD_FONTS = List.of("Inter-Regular.ttf", "Inter-Bold.ttf");
     private static final List<String> NUMBER_FONTS = List.of("JetBrainsMono-Regular.ttf", "JetBrainsMono-Bold.ttf");
@@ -78,6 +80,15 @@ public final class Theme {
 
     public boolean isLarge() {
         return root.getStyleClass().contains(LARGE_CLASS);
+    }
+
+    public boolean isStill() {
+        return root.getStyleClass().contains(STILL_CLASS);
+    }
+
+    /** @param still whether nothing is to move by itself: for people whom motion distracts or makes ill */
+    public void setStill(boolean still) {
+        put(STILL_CLASS, still);
     }
 
     public void setDark(boolean dark) {

@@ -2,35 +2,26 @@ package pixeron.app.window;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.input.Clipboard;
 import org.slf4j.LoggerFactory;
 import pixeron.PixeronException;
 import pixeron.app.folder.Autosave;
+import pixeron.app.folder.FileMark;
 import pixeron.app.folder.Settings;
 import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
-import pixeron.app.model.Seen;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
-import pixeron.format.LossyNote;
 import pixeron.image.Image;
-import pixeron.image.Result;
-import pixeron.image.Spectrum;
-import pixeron.image.SpectrumFace;
-import pixeron.project.Project;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
-import pixeron.report.ReportFile;
-import pixeron.report.ReportMaker;
-import pixeron.step.Progress;
-import pixeron.step.catalog.StepLine;
 
 /**
  * Opening, saving and what surrounds them: unsaved work, autosave, recent files. Files are read and written in the
@@ -45,13 +36,6 @@ final class FileActions {
             new Dialogs.Kind("All files", List.of("*")));
     private static final List<Dialogs.Kind> PROJECTS = List.of(new Dialogs.Kind("Pixeron project",
             List.of("*.pixeron.json")));
-    private static final List<Dialogs.Kind> RESULTS = List.of(
-            new Dialogs.Kind("PNG picture", List.of("*.png")), new Dialogs.Kind("PGM picture", List.of("*.pgm")),
-            new Dialogs.Kind("Other lossless pictures", List.of("*.tif", "*.bmp", "*.gif", "*.ppm", "*.pam")),
-            new Dialogs.Kind("JPEG picture (changes values)", List.of("*.jpg")),
-            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")));
-    private static final List<Dialogs.Kind> REPORTS = List.of(new Dialogs.Kind("PDF", List.of("*.pdf")),
-            new Dialogs.Kind("HTML", List.of("*.html")), new Dialogs.Kind("Markdown", List.of("*.md")));
 
     private final Bench bench;
     private final Background opening;
@@ -61,6 +45,8 @@ final class FileActions {
     private final UserFolder folder;
     private final Voice voice;
     private final ReadOnlyObjectWrapper<Settings> settings;
+    /** The project's file as it was read or written last. */
+    private FileMark asFound = FileMark.NONE;
     /** The file of the table that the person was asked about; empty for one from the clipboard. */
     private Optional<Path> asked = Optional.empty();
     private BiConsumer<String, String> askHow = (name, text) -> { };
@@ -72,6 +58,8 @@ final class FileActions {
         this.folder = folder;
         this.voice = voice;
         this.settings = new ReadOnlyObjectWrapper<>(Settings.read(folder));
+        autosave.setTrouble(problem -> Platform.runLater(() -> voice.banner().show("Your work is not kept against a crash: " + problem
+                + " Save it where there is room.")));
         bench.projectProperty().subscribe(project -> keepUnsaved());
     }
 
@@ -133,8 +121,11 @@ final class FileActions {
 
     private void readAsItIs(Path file) {
         voice.banner().hide();
+        // Before it is read: a change in between is one that was not seen.
+        FileMark mark = FileMark.of(file);
         opening.start(progress -> Opened.of(file), opened -> {
             opened.work().ifPresentOrElse(work -> {
+                asFound = opened.project().map(project -> mark).orElse(FileMark.NONE);
                 bench.open(work, opened.project(), true);
                 setSettings(settings.get().withRecent(file));
             }, () -> {
@@ -214,7 +205,7 @@ final class FileActions {
     }
 
     private void saveAs(Runnable then) {
-        String name = fileName(bench.project()) + ProjectFile.ENDING;
+        String name = ResultActions.fileName(bench.project()) + ProjectFile.ENDING;
         voice.dialogs().chooseToSave("Save the project", name, PROJECTS).ifPresent(chosen -> write(withEnding(chosen), then));
     }
 
@@ -223,12 +214,26 @@ final class FileActions {
         return name.endsWith(".json") ? chosen : chosen.resolveSibling(name + ProjectFile.ENDING);
     }
 
+    /** What another window or program did to the file meanwhile is not replaced unasked. */
     private void write(Path file, Runnable then) {
+        saving.start(progress -> asFound.isOf(file) && asFound.isChanged(), isChanged -> {
+            if (isChanged) {
+                voice.banner().show(file.getFileName() + " was changed elsewhere since it was opened here; saving replaces that.");
+                voice.banner().offer("Save as another file…", () -> saveAs(then));
+                voice.banner().offer("Replace it", () -> replace(file, then));
+            } else {
+                replace(file, then);
+            }
+        }, this::trouble);
+    }
+
+    private void replace(Path file, Runnable then) {
         SavedProject work = bench.savedProject();
         saving.start(progress -> {
             ProjectFile.write(file, work);
-            return file;
-        }, written -> {
+            return FileMark.of(file);
+        }, mark -> {
+            asFound = mark;
             if (bench.project() == work.project()) {
                 bench.markSaved(file);
                 autosave.clear();
@@ -238,78 +243,6 @@ final class FileActions {
             voice.say().accept("Saved " + file.getFileName());
             then.run();
         }, this::trouble);
-    }
-
-    /** Saves what the selected step gives. */
-    void saveResult() {
-        if (bench.shown() == null) {
-            return;
-        }
-        Optional<Seen> seen = bench.shown().selected();
-        if (seen.isEmpty()) {
-            voice.banner().show("The selected step has no result to save.");
-            return;
-        }
-        // What is looked at is saved: the picture in colour, or one channel of it.
-        boolean isChannel = seen.get().hasColour() && !bench.looking().isWhole();
-        String face = seen.get().name(bench.shown().channel());
-        boolean isFace = isChannel || seen.get().isSpectrum();
-        Result result = isFace ? seen.get().face(face).image() : seen.get().result();
-        // The logarithm of a spectrum is a picture as well: that from black to white.
-        Optional<Spectrum> drawn = seen.get().spectrum().filter(spectrum -> face.equals(SpectrumFace.LOG.word()));
-        String suggested = fileName(bench.project()) + (bench.position() < 0 ? "" : "-step-" + (bench.position() + 1))
-                + (isFace ? "-" + face : "") + ImageFiles.suggestedEnding(result);
-        voice.dialogs().chooseToSave("Save the result", suggested, RESULTS).ifPresent(file -> write(file, drawn.isPresent() && !ImageFiles.isTable(file)
-                ? drawn.get().picture() : result, suggested));
-    }
-
-    /** A picture format without room for these levels is not chosen by somebody who wants an error: what they want is asked. */
-    private void write(Path file, Result result, String suggested) {
-        boolean isWithoutRoom = result instanceof Image image && image.isLevelImage() && !ImageFiles.hasRoom(file, image.maximumLevel());
-        Dialogs.Room room = isWithoutRoom ? voice.dialogs().askAboutRoom(file.getFileName().toString().replaceFirst(".*\\.", "").toUpperCase(Locale.ROOT),
-                result.frame().maximumLevel()) : null;
-        if (room == Dialogs.Room.KEEP_NUMBERS) {
-            String other = suggested.replaceFirst("\\.[^.]*$", ".pgm");
-            voice.dialogs().chooseToSave("Save the result", other, RESULTS).ifPresent(next -> save(next, result));
-        } else if (room == Dialogs.Room.SPREAD) {
-            save(file, StepLine.parse("depth maximum=255").bind((Image) result).result(Progress.NONE));
-        } else if (room == null) {
-            save(file, result);
-        }
-    }
-
-    private void save(Path file, Result kept) {
-        saving.start(progress -> {
-            ImageFiles.write(file, kept, false);
-            return ImageFiles.isLossy(file) ? LossyNote.of(file, kept) : "";
-        }, note -> {
-            voice.banner().hide();
-            voice.say().accept("Saved " + file.getFileName());
-            if (!note.isEmpty()) {
-                voice.banner().show(note);
-            }
-        }, this::trouble);
-    }
-
-    private static String fileName(Project project) {
-        String name = project.name().strip().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "").toLowerCase();
-        return name.isEmpty() ? "project" : name;
-    }
-
-    /** Writes a report of the whole work, in the format that the file's ending names. */
-    void saveReport() {
-        if (!bench.isOpen()) {
-            return;
-        }
-        Project project = bench.project();
-        voice.dialogs().chooseToSave("Write a report", fileName(project) + "-report.pdf", REPORTS).ifPresent(file ->
-                saving.start(progress -> {
-                    ReportFile.write(file, ReportMaker.of(project, progress));
-                    return file;
-                }, written -> {
-                    voice.banner().hide();
-                    voice.say().accept("Wrote " + file.getFileName());
-                }, this::trouble));
     }
 
     /** Runs an action when no unsaved work is in its way: saved, given up, or never there. */

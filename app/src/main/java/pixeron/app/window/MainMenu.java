@@ -24,10 +24,10 @@ final class MainMenu {
     record Ways(Runnable showOpening, Runnable newImage, Runnable showHelp, Runnable quit) {
     }
 
-    MainMenu(FileActions files, ShelfActions shelf, AnswerActions answers, Commands commands, Theme theme, Ways ways) {
+    MainMenu(FileActions files, ResultActions results, ShelfActions shelf, AnswerActions answers, Commands commands, Theme theme, Ways ways) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
-        button.getItems().addAll(fileMenu(files, shelf, ways), editMenu(answers, commands),
+        button.getItems().addAll(fileMenu(files, results, shelf, ways), editMenu(answers, commands),
                 viewMenu(files, commands, theme), walkMenu(commands), item("Keys and help", "F1", ways.showHelp));
     }
 
@@ -35,7 +35,7 @@ final class MainMenu {
         return button;
     }
 
-    private static Menu fileMenu(FileActions files, ShelfActions shelf, Ways ways) {
+    private static Menu fileMenu(FileActions files, ResultActions results, ShelfActions shelf, Ways ways) {
         return new Menu("File", null,
                 item("Open…", "Shortcut+O", files::open),
                 item("New image…", "Shortcut+N", ways.newImage),
@@ -46,8 +46,8 @@ final class MainMenu {
                 new SeparatorMenuItem(),
                 item("Save", "Shortcut+S", files::save),
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),
-                item("Save result…", "Shortcut+E", files::saveResult),
-                item("Write a report…", "Shortcut+P", files::saveReport),
+                item("Save result…", "Shortcut+E", results::saveResult),
+                item("Write a report…", "Shortcut+P", results::saveReport),
                 new SeparatorMenuItem(),
                 item("Opening view", "Shortcut+W", ways.showOpening),
                 item("Quit", "Shortcut+Q", ways.quit));
@@ -107,11 +107,14 @@ final class MainMenu {
         CheckMenuItem large = new CheckMenuItem("Large type");
         large.setAccelerator(KeyCombination.valueOf("Shortcut+Shift+L"));
         large.setOnAction(event -> files.setSettings(files.settingsProperty().get().withLarge(!theme.isLarge())));
+        CheckMenuItem still = new CheckMenuItem("Nothing moves by itself");
+        still.setOnAction(event -> files.setSettings(files.settingsProperty().get().withStill(!theme.isStill())));
         files.settingsProperty().subscribe(settings -> {
             dark.setSelected(settings.isDark());
             large.setSelected(settings.isLarge());
+            still.setSelected(settings.isStill());
         });
-        menu.getItems().addAll(new SeparatorMenuItem(), dark, large);
+        menu.getItems().addAll(new SeparatorMenuItem(), dark, large, still);
         return menu;
     }
 

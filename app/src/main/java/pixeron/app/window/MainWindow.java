@@ -3,6 +3,7 @@ package pixeron.app.window;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.input.DragEvent;
@@ -19,6 +20,7 @@ import pixeron.app.bench.steps.Shelf;
 import pixeron.app.folder.Autosave;
 import pixeron.app.folder.OwnKernels;
 import pixeron.app.folder.UserFolder;
+import pixeron.app.folder.WindowPlace;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.theme.Theme;
@@ -41,6 +43,8 @@ public final class MainWindow extends StackPane {
     private HelpPane help;
     private NewImagePane newImage;
     private TablePane table;
+    /** Where the window is; null until it was shown. */
+    private WindowPlace place;
 
     /**
      * @param folder the person's settings and autosaved work
@@ -58,9 +62,10 @@ public final class MainWindow extends StackPane {
         files.setAskHow(this::askHow);
         opening = new OpeningView(files, this::showNewImage);
         Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
-        MainMenu menu = new MainMenu(files, shelf, answers, commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
+        ResultActions results = new ResultActions(bench, voice, files::trouble);
+        MainMenu menu = new MainMenu(files, results, shelf, answers, commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
                 this::showHelp, () -> askToClose(Platform::exit)));
-        topBar = new TopBar(bench, files, commands, this::showNewImage, menu.button());
+        topBar = new TopBar(bench, files, results, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
                 reading::cancel);
         note.getStyleClass().add("opening-note");
@@ -77,6 +82,7 @@ public final class MainWindow extends StackPane {
         files.settingsProperty().subscribe(settings -> {
             theme.setDark(settings.isDark());
             theme.setLarge(settings.isLarge());
+            theme.setStill(settings.isStill());
         });
         // When the project is there, before its result is: what is calculated then finds the bench standing.
         bench.projectProperty().subscribe(project -> showWhatIsOpen());
@@ -200,9 +206,22 @@ public final class MainWindow extends StackPane {
         Rehearsal.start(theme, view(), new OwnKernels(folder), () -> !bench.isOpen(), end);
     }
 
+    /** @return where the window was when it was closed last */
+    public Optional<WindowPlace> place() {
+        return files.settingsProperty().get().place();
+    }
+
+    /** @param where the window is now; kept when it is closed */
+    public void setPlace(WindowPlace where) {
+        place = where;
+    }
+
     /** @param close runs when nothing unsaved is in the way */
     public void askToClose(Runnable close) {
         files.afterUnsaved(() -> {
+            if (place != null && !place().equals(Optional.of(place))) {
+                files.setSettings(files.settingsProperty().get().withPlace(place));
+            }
             files.end();
             close.run();
         });

@@ -22,13 +22,15 @@ final class TopBar extends HBox {
     private final Label name = new Label();
     private final Label facts = new Label();
     private final FileActions actions;
+    private final ResultActions results;
     private final Commands commands;
     private final Runnable newImage;
     private final HBox working = new HBox();
 
-    TopBar(Bench bench, FileActions actions, Commands commands, Runnable newImage, MenuButton menu) {
+    TopBar(Bench bench, FileActions actions, ResultActions results, Commands commands, Runnable newImage, MenuButton menu) {
         this.bench = bench;
         this.actions = actions;
+        this.results = results;
         this.commands = commands;
         this.newImage = newImage;
         getStyleClass().add("top-bar");
@@ -55,7 +57,7 @@ final class TopBar extends HBox {
                     newImage);
             Button save = button("Save", "Save the project (Ctrl+S)", actions::save);
             Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)",
-                    actions::saveResult);
+                    results::saveResult);
             Button undo = icon(Feather.CORNER_UP_LEFT, "Undo (Ctrl+Z)", bench::undo);
             Button redo = icon(Feather.CORNER_UP_RIGHT, "Redo (Ctrl+Shift+Z)", bench::redo);
             undo.disableProperty().bind(bench.undoableProperty().not());

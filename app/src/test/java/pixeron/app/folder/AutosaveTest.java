@@ -7,6 +7,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
@@ -83,5 +86,44 @@ class AutosaveTest {
         assertThat(kept()).isEqualTo(4);
         autosave.clear();
         assertThat(kept()).isZero();
+    }
+
+    /** Where the folder should be is a file: nothing can be kept. The person is told once, and again when it went well between. */
+    @Test
+    void whatCannotBeKeptIsSaidOnce() throws IOException {
+        Path place = Files.writeString(folder.resolve("autosave"), "in the way");
+        List<String> told = new ArrayList<>();
+        autosave.setTrouble(told::add);
+        keepFor(3);
+        assertThat(told).singleElement().asString().contains("cannot be made").doesNotContain("Exception");
+        Files.delete(place);
+        keepFor(1);
+        assertThat(kept()).isEqualTo(1);
+        Files.walk(place).sorted(Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
+        Files.writeString(place, "in the way again");
+        keepFor(2);
+        assertThat(told).hasSize(2);
+    }
+
+    private void keepFor(int times) {
+        for (int n = 1; n <= times; n++) {
+            autosave.keep(work(n));
+            clock.turn(DELAY.toMillis());
+        }
+    }
+
+    @Test
+    void whatStoppedRunsLeftUnfinishedIsRemoved() throws IOException {
+        Path all = Files.createDirectories(folder.resolve("autosave"));
+        String stopped = "999999999-1" + ProjectFile.ENDING;
+        String name = ".%s.123e4567-e89b-12d3-a456-426614174000.part";
+        Path half = Files.writeString(all.resolve(String.format(name, stopped)), "{");
+        String mine = ProcessHandle.current().pid() + "-" + ProcessHandle.current().info().startInstant().orElseThrow().getEpochSecond()
+                + ProjectFile.ENDING;
+        Path writing = Files.writeString(all.resolve(String.format(name, mine)), "{");
+        Path whole = Files.writeString(all.resolve(stopped), "{}");
+        assertThat(autosave.leftBehind()).containsExactly(whole);
+        assertThat(half).doesNotExist();
+        assertThat(writing).exists();
     }
 }

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.io.TempDir;
 import pixeron.app.folder.Autosave;
 import pixeron.app.folder.Settings;
 import pixeron.app.folder.UserFolder;
+import pixeron.app.folder.WindowPlace;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCases;
@@ -119,7 +120,17 @@ class ModelTest {
         Settings settings = Settings.DEFAULT.withDark(true).withRecent(folder.resolve("gone.pgm")).withRecent(file)
                 .withRecent(file);
         settings.write(user);
-        assertThat(Settings.read(user)).isEqualTo(new Settings(true, false, java.util.List.of(file)));
+        assertThat(Settings.read(user)).satisfies(again -> {
+            assertThat(again.isDark()).isTrue();
+            assertThat(again.isStill()).isFalse();
+            assertThat(again.isLarge()).isFalse();
+            assertThat(again.recent()).containsExactly(file);
+        });
+        WindowPlace place = new WindowPlace(-20, 40, 1000, 700, true);
+        settings = settings.withStill(true).withGuided().withPlace(place);
+        settings.write(user);
+        assertThat(Settings.read(user)).isNotEqualTo(Settings.DEFAULT).matches(Settings::isStill).matches(Settings::isGuided)
+                .extracting(Settings::place).isEqualTo(java.util.Optional.of(place));
         for (int n = 0; n < 20; n++) {
             settings = settings.withRecent(Path.of("file" + n));
         }

@@ -8,6 +8,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.util.Duration;
 import pixeron.app.model.Background;
+import pixeron.app.theme.Theme;
 
 /** Says that something is under way, how far it is, and lets the person give it up. Short work is not worth a word. */
 public final class ProgressNote extends HBox {
@@ -41,7 +42,9 @@ public final class ProgressNote extends HBox {
             patience.stop();
             setVisible(false);
         } else {
-            bar.setProgress(value > 0 ? value : ProgressBar.INDETERMINATE_PROGRESS);
+            // Where nothing may move by itself, a bar without a known end stays empty.
+            boolean isStill = getScene() != null && getScene().getRoot().getStyleClass().contains(Theme.STILL_CLASS);
+            bar.setProgress(value > 0 ? value : isStill ? 0 : ProgressBar.INDETERMINATE_PROGRESS);
             if (!isVisible()) {
                 patience.play();
             }
