@@ -36,6 +36,10 @@ if not exist "%TARGET%\built" (
     popd
     type nul > "%TARGET%\built"
 )
+if "%~1"=="package" (
+    "%JAVA%" "-Dpixeron.home=%HERE%." "%HERE%packaging\Package.java"
+    exit /b !errorlevel!
+)
 set "WINDOW=yes"
 for %%c in (run facts explain check compare gray new steps demo table report -h --help -V --version) do if "%~1"=="%%c" set "WINDOW=no"
 if "%WINDOW%"=="no" (

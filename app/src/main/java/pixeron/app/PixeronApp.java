@@ -6,6 +6,7 @@ import java.util.Optional;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.image.Image;
 import javafx.stage.Stage;
 import org.slf4j.LoggerFactory;
 import pixeron.PixeronException;
@@ -33,6 +34,7 @@ public final class PixeronApp extends Application {
         Thread.currentThread().setUncaughtExceptionHandler((thread, problem) -> unexpected(window, problem));
         stage.setScene(new Scene(window, WIDTH, HEIGHT));
         stage.setTitle("Pixeron");
+        stage.getIcons().add(new Image(PixeronApp.class.getResource("/pixeron/app/icon.png").toExternalForm()));
         stage.setOnCloseRequest(event -> {
             event.consume();
             window.askToClose(Platform::exit);

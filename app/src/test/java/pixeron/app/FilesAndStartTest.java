@@ -263,6 +263,21 @@ class FilesAndStartTest extends WindowTest {
     }
 
     @Test
+    void damagedWorkThatWasLeftBehindIsSaidAndStays() throws IOException {
+        Path left = folder.resolve("data/autosave/999999999-1.pixeron.json");
+        Files.createDirectories(left.getParent());
+        Files.writeString(left, "{\"pixeron\": 1, \"name\": ");
+        interact(() -> window.started(List.of()));
+        until(() -> isShown("Pixeron ended without saving this work."));
+        clickOn("Take up");
+        until(() -> isShown("The file is damaged: line 1, column"));
+        assertThat(left).exists();
+        clickOn("Discard");
+        until(() -> !Files.exists(left));
+        assertThat(isShown("RECOVERED")).isFalse();
+    }
+
+    @Test
     void themesAndHelpAreReachedByKeys() {
         open(write("proof.pgm", "P2 2 1 7 1 2"));
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);

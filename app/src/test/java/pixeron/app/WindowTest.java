@@ -29,6 +29,7 @@ import org.mockito.Mockito;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 import pixeron.app.bench.BenchView;
+import pixeron.app.folder.Settings;
 import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Bench;
 import pixeron.app.sheet.Sheet;
@@ -50,10 +51,19 @@ abstract class WindowTest extends ApplicationTest {
     public void start(Stage primary) {
         Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
         stage = primary;
-        window = new MainWindow(new UserFolder(folder.resolve("data")), dialogs, Duration.ofMillis(100));
+        UserFolder user = new UserFolder(folder.resolve("data"));
+        if (!isFirstStart()) {
+            Settings.DEFAULT.withGuided().write(user);
+        }
+        window = new MainWindow(user, dialogs, Duration.ofMillis(100));
         stage.setScene(new Scene(window, 1280, 800));
         stage.show();
         window.started(List.of());
+    }
+
+    /** @return whether this person never started the program before */
+    protected boolean isFirstStart() {
+        return false;
     }
 
     protected Bench bench() {

@@ -60,6 +60,7 @@ import pixeron.app.theme.Theme;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.step.StepType;
 import pixeron.working.WorkingText;
 
 /** The main view: puts its parts in their places. */
@@ -74,6 +75,8 @@ public final class BenchView extends BorderPane {
     private final MiddlePane middle;
     private final SplitPane split;
     private final ScrollPane side;
+    private final VBox left;
+    private final Tab slips;
     private final Bench bench;
     private boolean isLecture;
 
@@ -104,7 +107,11 @@ public final class BenchView extends BorderPane {
         getStyleClass().add("bench");
         this.bench = bench;
         side = side(bench, personal, ways.shelf);
-        setLeft(side);
+        slips = new Tab("Slips");
+        left = new VBox(side);
+        left.getStyleClass().add("left");
+        VBox.setVgrow(side, Priority.ALWAYS);
+        setLeft(left);
         addEventFilter(KeyEvent.KEY_PRESSED, this::walkKeys);
         BorderPane walked = new BorderPane(sheets);
         walked.setTop(new WalkBar(bench));
@@ -150,7 +157,7 @@ public final class BenchView extends BorderPane {
     }
 
     private HBox below(Bench bench, Theme theme, Consumer<Image> newImage) {
-        Tab slips = new Tab("Slips", new SlipsPane(bench, middle::show));
+        slips.setContent(new SlipsPane(bench, middle::show));
         tabs.getTabs().addAll(new Tab("Working", working), slips,
                 tab("Pixel", isSeen -> new PixelPane(bench, theme, isSeen)),
                 tab("Followed", isSeen -> new WatchList(bench, isSeen)),
@@ -234,6 +241,24 @@ public final class BenchView extends BorderPane {
         middle.show(view);
     }
 
+    /** Adds a step behind the selected one. */
+    public void addStep(StepType type) {
+        search.add(type);
+    }
+
+    /** @return whether the slips are looked at */
+    public ObservableValue<Boolean> slipsShownProperty() {
+        return slips.selectedProperty();
+    }
+
+    /** @param guide stands under the steps until it is taken away; null for none */
+    public void setGuide(Node guide) {
+        left.getChildren().setAll(side);
+        if (guide != null) {
+            left.getChildren().add(guide);
+        }
+    }
+
     /** Opens the search for a step. */
     public void openSearch() {
         search.open();
@@ -274,7 +299,7 @@ public final class BenchView extends BorderPane {
      */
     public void setLecture(boolean isOn) {
         isLecture = isOn;
-        setLeft(isOn ? null : side);
+        setLeft(isOn ? null : left);
         setBottom(isOn ? null : status);
         middle.setLecture(isOn);
         sheets.setLecture(isOn);

@@ -1,5 +1,7 @@
 package pixeron.app.window;
 
+import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
@@ -10,6 +12,8 @@ import javafx.scene.input.KeyCombination;
 import pixeron.app.bench.parts.MiddlePane.View;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
+import pixeron.app.help.Findable;
+import pixeron.app.help.MarkdownView;
 import pixeron.app.model.ColourView;
 import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
@@ -21,14 +25,49 @@ final class MainMenu {
     private final MenuButton button = new MenuButton("Menu");
 
     /** What the window itself does. */
-    record Ways(Runnable showOpening, Runnable newImage, Runnable showHelp, Runnable quit) {
+    record Ways(Runnable showOpening, Runnable newImage, Runnable find, Runnable explain, Runnable showKeys, Runnable firstMinute, Runnable quit) {
     }
 
     MainMenu(FileActions files, ResultActions results, ShelfActions shelf, AnswerActions answers, Commands commands, Theme theme, Ways ways) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
         button.getItems().addAll(fileMenu(files, results, shelf, ways), editMenu(answers, commands),
-                viewMenu(files, commands, theme), walkMenu(commands), item("Keys and help", "F1", ways.showHelp));
+                viewMenu(files, commands, theme), walkMenu(commands), helpMenu(ways));
+    }
+
+    private static Menu helpMenu(Ways ways) {
+        return new Menu("Help", null,
+                item("Find anything…", "Shortcut+F", ways.find),
+                item("Explain what has the keyboard, or the keys", "F1", ways.explain),
+                item("Keys", "Shift+F1", ways.showKeys),
+                item("First minute", "Shortcut+F1", ways.firstMinute));
+    }
+
+    /** @return every action that the menu has, for the search */
+    List<Findable> actions() {
+        List<Findable> actions = new ArrayList<>();
+        collect(button.getItems(), "", actions);
+        return actions;
+    }
+
+    private static void collect(List<MenuItem> items, String within, List<Findable> into) {
+        for (MenuItem item : items) {
+            if (item instanceof Menu menu) {
+                collect(menu.getItems(), within.isEmpty() ? menu.getText() : within + ", " + menu.getText(), into);
+            } else if (!(item instanceof SeparatorMenuItem) && item.isVisible()) {
+                String keys = item.getAccelerator() == null ? "" : item.getAccelerator().getDisplayText();
+                into.add(new Findable(Findable.Kind.ACTION, item.getText().replace("…", ""), List.of(within), keys, () -> new MarkdownView("# " + item.getText()
+                        + "\n\nIn the menu under " + within + (keys.isEmpty() ? "." : ", or with `" + keys + "`.")), () -> fire(item)));
+            }
+        }
+    }
+
+    /** As a click on it would: an item with a tick turns it over first. */
+    private static void fire(MenuItem item) {
+        if (item instanceof CheckMenuItem check) {
+            check.setSelected(!check.isSelected());
+        }
+        item.fire();
     }
 
     MenuButton button() {

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.input.DragEvent;
@@ -14,6 +15,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.BenchView;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.ProgressNote;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.bench.steps.Shelf;
@@ -21,9 +23,16 @@ import pixeron.app.folder.Autosave;
 import pixeron.app.folder.OwnKernels;
 import pixeron.app.folder.UserFolder;
 import pixeron.app.folder.WindowPlace;
+import pixeron.app.help.Findable;
+import pixeron.app.help.Findables;
+import pixeron.app.help.Finder;
+import pixeron.app.help.FirstMinute;
+import pixeron.app.help.KeysPane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.theme.Theme;
+import pixeron.project.demo.DemoCases;
+import pixeron.step.StepType;
 
 /** Everything inside the window: top bar, messages, and below them the opening view or the bench. */
 public final class MainWindow extends StackPane {
@@ -40,7 +49,9 @@ public final class MainWindow extends StackPane {
     private final AnswerActions answers;
     private final ShelfActions shelf;
     private BenchView view;
-    private HelpPane help;
+    private KeysPane keys;
+    private Finder finder;
+    private final MainMenu menu;
     private NewImagePane newImage;
     private TablePane table;
     /** Where the window is; null until it was shown. */
@@ -63,8 +74,8 @@ public final class MainWindow extends StackPane {
         opening = new OpeningView(files, this::showNewImage);
         Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
         ResultActions results = new ResultActions(bench, voice, files::trouble);
-        MainMenu menu = new MainMenu(files, results, shelf, answers, commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
-                this::showHelp, () -> askToClose(Platform::exit)));
+        menu = new MainMenu(files, results, shelf, answers, commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
+                this::find, this::explain, this::showKeys, this::showFirstMinute, () -> askToClose(Platform::exit)));
         topBar = new TopBar(bench, files, results, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
                 reading::cancel);
@@ -138,12 +149,61 @@ public final class MainWindow extends StackPane {
         table.open(name, text);
     }
 
-    private void showHelp() {
-        if (help == null) {
-            help = new HelpPane();
-            getChildren().add(help);
+    private void showKeys() {
+        if (keys == null) {
+            theme.loadNumbers();
+            keys = new KeysPane();
+            getChildren().add(keys);
         }
-        help.open();
+        keys.open();
+    }
+
+    private Finder finder() {
+        if (finder == null) {
+            theme.loadNumbers();
+            finder = new Finder(this::findables);
+            getChildren().add(finder);
+        }
+        return finder;
+    }
+
+    private List<Findable> findables() {
+        return Stream.concat(menu.actions().stream(), Findables.all(this::addStep, files::open, word -> finder().go(word)).stream()).toList();
+    }
+
+    private void addStep(StepType type) {
+        if (bench.isOpen() && bench.shown() != null) {
+            view().addStep(type);
+        } else {
+            banner.show("A step works on an image; open one first, or make one.");
+        }
+    }
+
+    private void find() {
+        finder().open();
+    }
+
+    /** The word of what has the keyboard, or the keys where it has none. */
+    private void explain() {
+        if (!finder().open(AskedWord.of(getScene().getFocusOwner()))) {
+            showKeys();
+        }
+    }
+
+    /** The smallest case with the three things to do beside it. */
+    private void showFirstMinute() {
+        files.afterUnsaved(() -> {
+            files.open(DemoCases.all().get(0));
+            guide();
+        });
+    }
+
+    private void guide() {
+        files.setSettings(files.settingsProperty().get().withGuided());
+        view().setGuide(new FirstMinute(bench, view().slipsShownProperty(), () -> {
+            view().setGuide(null);
+            view().sheets().sheet(Kind.BY_HAND).requestFocus();
+        }));
     }
 
     private void showWhatIsOpen() {
@@ -191,6 +251,8 @@ public final class MainWindow extends StackPane {
         opening.focusFirst();
         if (!words.isEmpty()) {
             files.openAsItIs(Path.of(words.get(0)));
+        } else if (!files.settingsProperty().get().isGuided() && files.leftBehind().isEmpty()) {
+            showFirstMinute();
         }
         if (view == null) {
             Platform.runLater(() -> rehearse(() -> { }));

@@ -5,11 +5,11 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.GridPane;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.shape.Rectangle;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.bench.parts.Words;
@@ -17,6 +17,8 @@ import pixeron.app.model.Bench;
 
 /** The head of the window: what is open, and the actions that are needed most. */
 final class TopBar extends HBox {
+
+    private static final double LOGO = 26;
 
     private final Bench bench;
     private final Label name = new Label();
@@ -111,16 +113,11 @@ final class TopBar extends HBox {
         return button;
     }
 
-    /** Four squares of paper: ink, slate, paper and the picked one. */
+    /** Nine pixels, the middle one picked: the icon of the program. */
     private static Node logo() {
-        GridPane logo = new GridPane();
-        logo.getStyleClass().add("logo");
-        String[] squares = {"logo-ink", "logo-slate", "logo-paper", "logo-picked"};
-        for (int n = 0; n < squares.length; n++) {
-            Rectangle square = new Rectangle(11, 11);
-            square.getStyleClass().add(squares[n]);
-            logo.add(square, n % 2, n / 2);
-        }
+        ImageView logo = new ImageView(new Image(TopBar.class.getResource("/pixeron/app/icon.png").toExternalForm(), 2 * LOGO, 2 * LOGO, true, true));
+        logo.setFitWidth(LOGO);
+        logo.setFitHeight(LOGO);
         return logo;
     }
 }

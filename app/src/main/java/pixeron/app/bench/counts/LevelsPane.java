@@ -11,6 +11,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Described;
@@ -42,6 +43,7 @@ public final class LevelsPane extends VBox {
         this.bench = bench;
         this.theme = theme;
         getStyleClass().add("levels");
+        AskedWord.set(this, "histogram");
         sides.getStyleClass().add("levels-head");
         channels.getStyleClass().add("levels-head");
         plot = new HistogramPlot(theme, this::point, this::pick);

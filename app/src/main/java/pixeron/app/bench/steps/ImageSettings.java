@@ -38,7 +38,8 @@ final class ImageSettings extends VBox {
         maximum.setAccessibleText("Maximum level M, 1 to 65535");
         maximum.setTooltip(new Tooltip("M: the largest level. An image of n bits has M = 2ⁿ − 1: 7, 15, 255. Enter takes it."));
         maximum.setOnAction(event -> take());
-        maximum.focusedProperty().subscribe(isFocused -> {
+        // Only a change: a bench that is made when its image is open already has nothing to take yet.
+        maximum.focusedProperty().subscribe((wasFocused, isFocused) -> {
             if (!isFocused) {
                 take();
             }

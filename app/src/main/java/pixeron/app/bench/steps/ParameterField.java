@@ -19,6 +19,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.kernel.WeightsGrid;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.image.Result;
 import pixeron.step.Reference;
 import pixeron.step.key.Arguments;
@@ -63,6 +64,7 @@ public final class ParameterField<T> extends VBox {
                 : parameter instanceof ChannelsParameter channels && !channels.isRequired() ? channels() : parameter instanceof ReferenceParameter reference ? references(reference) : textField();
         control.setAccessibleText(parameter.title() + ", " + parameter.range());
         Tooltip.install(control, new Tooltip(parameter.key() + ": " + parameter.range()));
+        AskedWord.set(this, parameter.title());
         name.setLabelFor(control);
         control.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(control, Priority.ALWAYS);

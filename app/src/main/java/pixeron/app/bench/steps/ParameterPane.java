@@ -14,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.kernel.KernelTools;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.Grips;
 import pixeron.app.folder.OwnKernels;
@@ -66,6 +67,7 @@ public final class ParameterPane extends VBox {
         });
         this.image = new ImageSettings(bench);
         getStyleClass().add("parameters");
+        AskedWord.set(this, () -> type == null ? "image" : type.title());
         title.getStyleClass().add("section-title");
         sentence.getStyleClass().add("found-sentence");
         sentence.setWrapText(true);

@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.StepState;
 import pixeron.byhand.Check;
@@ -64,6 +65,7 @@ final class StepRow extends HBox {
     }
 
     void showImage(Project project) {
+        AskedWord.set(this, "image");
         title.setText("Image");
         detail.setText(project.origin().file());
         show(project.chain().input());
@@ -73,6 +75,7 @@ final class StepRow extends HBox {
 
     /** Shows the step itself; what came of it follows when it is calculated. */
     void showStep(Step step, boolean isOn) {
+        AskedWord.set(this, step.type().title());
         title.setText(step.type().title() + (isOn ? "" : " · off"));
         detail.setText(Words.narrow(Words.arguments(step)));
         Tooltip.install(this, new Tooltip(step.line()));

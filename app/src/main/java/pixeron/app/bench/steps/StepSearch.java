@@ -130,9 +130,14 @@ public final class StepSearch extends StackPane {
         StepType type = list.getSelectionModel().getSelectedItem();
         if (type != null) {
             close();
-            bench.addStep(starter(type));
-            fireEvent(new StepAdded());
+            add(type);
         }
+    }
+
+    /** Adds a step of this kind behind the selected one. */
+    public void add(StepType type) {
+        bench.addStep(starter(type));
+        fireEvent(new StepAdded());
     }
 
     /** What is marked is what a step that takes a rectangle begins with; another image is the one that came last. */

@@ -15,6 +15,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.HandValue;
 import pixeron.byhand.table.HandTable;
@@ -59,6 +60,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         setAccessibleText("Table with values by hand");
         addEventHandler(KeyEvent.KEY_TYPED, this::typed);
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        AskedWord.set(this, () -> chosenColumn().orElse(""));
     }
 
     /**

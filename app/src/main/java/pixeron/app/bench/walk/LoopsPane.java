@@ -12,6 +12,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Walking;
@@ -38,6 +39,7 @@ public final class LoopsPane extends ScrollPane {
         this.bench = bench;
         WhenSeen seen = new WhenSeen(isSeen, this::render);
         getStyleClass().add("loops");
+        AskedWord.set(this, "loop");
         setFitToWidth(true);
         lines.getStyleClass().add("loop-lines");
         variables.getStyleClass().add("loop-variables");

@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.MiddlePane;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
@@ -44,6 +45,7 @@ public final class SlipsPane extends ScrollPane {
         this.bench = bench;
         this.show = show;
         getStyleClass().add("working-pane");
+        AskedWord.set(this, "slip");
         setFitToWidth(true);
         content.getStyleClass().add("working-content");
         setContent(content);

@@ -25,6 +25,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
+import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.parts.WorkingLines;
@@ -82,6 +83,7 @@ public final class WorkingPane extends BorderPane {
         this.body = new WorkingBody(cells, lines, place);
         this.scroll = new ScrollPane(body);
         getStyleClass().add("working-pane");
+        AskedWord.set(this, "working");
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
         // What is said of the person's own value is always seen, however long the working is.

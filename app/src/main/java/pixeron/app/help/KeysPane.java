@@ -1,4 +1,4 @@
-package pixeron.app.window;
+package pixeron.app.help;
 
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -11,7 +11,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** What the keys do, over the window; Esc closes it. */
-final class HelpPane extends StackPane {
+public final class KeysPane extends StackPane {
 
     private static final String[][] KEYS = {
         {"Steps", ""},
@@ -38,6 +38,7 @@ final class HelpPane extends StackPane {
         {"Alt+0 · Alt+1 … Alt+4 · Alt+5", "an image with colour as it looks · one channel of it · all channels side by side"},
         {"Alt+Shift+→ · Alt+Enter", "one line of the loop, term by term · walk to the picked pixel"},
         {"Everything", ""},
+        {"Ctrl+F · F1", "find steps, actions, words, pages and cases · explain the word of what has the keyboard, else these keys"},
         {"Ctrl+Z · Ctrl+Shift+Z", "undo · redo, without limit"},
         {"Ctrl+Shift+C · Ctrl+Shift+X", "copy the working of the picked pixel as text · as LaTeX"},
         {"Ctrl+C · Ctrl+Alt+C · Ctrl+Shift+V",
@@ -48,7 +49,7 @@ final class HelpPane extends StackPane {
 
     private final Button close = new Button("Close");
 
-    HelpPane() {
+    public KeysPane() {
         getStyleClass().add("help");
         GridPane table = new GridPane();
         table.getStyleClass().add("help-table");
@@ -86,7 +87,8 @@ final class HelpPane extends StackPane {
         setVisible(false);
     }
 
-    void open() {
+    /** Shows it and takes the keyboard. */
+    public void open() {
         setVisible(true);
         close.requestFocus();
     }
