@@ -31,6 +31,35 @@ class ByHandTest extends WindowTest {
         return lookup((TextField field) -> field.isVisible() && String.valueOf(field.getAccessibleText()).startsWith(name)).query();
     }
 
+    /** 1,234 could be either: the person is asked once, what stands there becomes what was meant, and so does what comes after. */
+    @Test
+    void aCommaThatCouldPartThousandsIsAskedAboutOnce() {
+        open(write("deep.pgm", "P2 3 1 65535\n1234 2345 30000\n"));
+        interact(() -> bench().addStep(StepLine.parse("add amount=0")));
+        settle();
+        interact(() -> {
+            bench().pick(new Pixel(0, 0));
+            sheet("By hand").requestFocus();
+        });
+        write("1,234");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(shownText()).contains("1,234 is read as 1.234. Is its comma the decimal mark");
+        assertThat(bench().hand().check().agree()).isZero();
+        clickOn("It is 1234");
+        settle();
+        assertThat(bench().hand().text(new Pixel(0, 0))).isEqualTo("1234");
+        interact(() -> sheet("By hand").requestFocus());
+        write("2,345");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(shownText()).doesNotContain("is read as");
+        interact(() -> bench().hand().editTable(bench().hand().target(), "pixel 0,2", table -> table.with(Map.of(new Place("1", "sum"), "30,000"))));
+        settle();
+        assertThat(bench().hand().check().agree()).isEqualTo(2);
+        assertThat(bench().project().byHand(0, Image.VALUE).tables().get("pixel 0,2").cells().values()).extracting(value -> value.text()).containsExactly("30000");
+    }
+
     @Test
     void numbersOnTheWayAreWrittenUnderTheWorking() {
         open(write("proof.pgm", "P2 3 2 255\n137 97 96\n164 98 101\n"));

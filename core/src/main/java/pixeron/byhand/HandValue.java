@@ -2,7 +2,6 @@ package pixeron.byhand;
 
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 import pixeron.PixeronException;
 import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
@@ -23,7 +22,6 @@ import pixeron.number.Value;
  */
 public record HandValue(String text, Optional<Value> value, int decimals, String problem) {
 
-    private static final Pattern PLAIN = Pattern.compile("[+\\-\u2212]?(?:\\d+(?:[.,]\\d*)?|[.,]\\d+)");
     private static final double NEAR = 1e-9;
     /** Nobody writes so many decimals by hand; a program that prints doubles does. */
     private static final int DIGITS_OF_DOUBLES = 12;
@@ -32,9 +30,9 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
     /** @return the text understood as far as it can be; never throws */
     public static HandValue parse(String text) {
         String written = text.strip();
-        if (PLAIN.matcher(written).matches() && written.length() <= Decimals.MAXIMUM_LENGTH) {
+        if (written.length() <= Decimals.MAXIMUM_LENGTH && Grouping.isNumber(written)) {
             // A spreadsheet in many countries writes a comma where step lines have a point.
-            String number = written.replace(',', '.');
+            String number = Grouping.plain(written);
             int point = number.indexOf('.');
             return new HandValue(written, Optional.of(Decimals.parse(number)),
                     point < 0 ? 0 : number.length() - point - 1, "");

@@ -34,7 +34,8 @@ class ByHandTest {
         "(52+55+61)/3;56;true", "7×54÷64;189/32;true", "5.91;189/32;true", "5.9;189/32;true", "2^3;8;true",
                 "sqrt(2)^2;2;true",
         "-0.5;-1/2;true", "\u22121;-1/2;true", "0;-1/2;false", "153,75;615/4;true", "  7 ;7;true", "abc;7;false",
-                "1/0;7;false", "7.;7;true"})
+                "1/0;7;false", "7.;7;true", "1,234;617/500;true", "1,234;1234;false", "1,234.5;2469/2;true", "1.234,5;2469/2;true",
+        "1,234,567;1234567;true", "1.234.567;1234567;true", "-1.234.567,5;-2469135/2;true", "12,34.5;1234;false", "1.23,4;123;false"})
     void agreementFollowsWhatWasWritten(String written, String result, boolean agrees) {
         assertThat(HandValue.parse(written).agreesWith(Decimals.parse(result))).isEqualTo(agrees);
     }

@@ -108,6 +108,7 @@ public final class Bench {
         picked.set(opened.view().picked());
         search = Optional.empty();
         looking.begin(opened.view().watched(), opened.view().hints());
+        hand.commas().begin();
         lookAtWritten(opened);
         walking.await(opened.view().walk());
         position.set(Math.min(opened.view().position(), opened.project().chain().size() - 1));

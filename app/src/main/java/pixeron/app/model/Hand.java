@@ -26,9 +26,30 @@ import pixeron.step.Explained;
 public final class Hand {
 
     private final Bench bench;
+    private final Commas commas = new Commas();
 
     Hand(Bench bench) {
         this.bench = bench;
+    }
+
+    /** @return how commas in numbers are meant */
+    public Commas commas() {
+        return commas;
+    }
+
+    /** The person said what the comma of numbers such as 1,234 is; those that stand in the selected step become what was meant. */
+    public void sayCommas(Commas.Reading answer) {
+        commas.say(answer);
+        Target target = target();
+        if (answer == Commas.Reading.GROUPS) {
+            target.position(bench.project()).filter(at -> at >= 0).ifPresent(at -> bench.edit(project -> project.withByHand(at, target.face(), written -> {
+                var changed = written.withSheet(sheet -> commas.read(HandSheet.EMPTY, sheet));
+                for (String table : written.tables().keySet()) {
+                    changed = changed.withTable(table, hand -> commas.read(HandTable.EMPTY, hand));
+                }
+                return changed;
+            })));
+        }
     }
 
     /** @return what an edit that is begun now belongs to, wherever the selection moves until it is written */
@@ -73,7 +94,7 @@ public final class Hand {
         target.position(bench.project()).filter(at -> at >= 0).ifPresent(at -> bench.edit(project -> {
             Project changed = project;
             for (var change : changes.entrySet()) {
-                changed = changed.withByHand(at, change.getKey(), written -> written.withSheet(change.getValue()));
+                changed = changed.withByHand(at, change.getKey(), written -> written.withSheet(sheet -> commas.read(sheet, change.getValue().apply(sheet))));
             }
             return changed;
         }));
@@ -150,7 +171,7 @@ public final class Hand {
     /** Changes the values by hand in a table of the step that an edit was begun in; nothing where it is gone meanwhile. */
     public void editTable(Target target, String table, UnaryOperator<HandTable> change) {
         target.position(bench.project()).filter(at -> at >= 0).ifPresent(at -> bench.edit(project -> project.withByHand(at, target.face(), written ->
-                written.withTable(table, change))));
+                written.withTable(table, hand -> commas.read(hand, change.apply(hand))))));
     }
 
     /** Picks the next pixel in reading order with a value that differs, if there is one; of any channel where all are looked at. */

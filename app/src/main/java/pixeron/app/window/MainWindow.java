@@ -30,6 +30,7 @@ import pixeron.app.help.FirstMinute;
 import pixeron.app.help.KeysPane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Commas;
 import pixeron.app.theme.Theme;
 import pixeron.project.demo.DemoCases;
 import pixeron.step.StepType;
@@ -98,6 +99,11 @@ public final class MainWindow extends StackPane {
         // When the project is there, before its result is: what is calculated then finds the bench standing.
         bench.projectProperty().subscribe(project -> showWhatIsOpen());
         bench.shownProperty().subscribe(shown -> showWhatIsOpen());
+        bench.hand().commas().askedProperty().subscribe(number -> {
+            if (!number.isEmpty()) {
+                askAboutCommas(number);
+            }
+        });
         addEventHandler(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.ESCAPE && banner.isVisible()) {
                 banner.hide();
@@ -129,6 +135,13 @@ public final class MainWindow extends StackPane {
         topBar.setVisible(!isOn);
         topBar.setManaged(!isOn);
         theme.setLecture(isOn);
+    }
+
+    private void askAboutCommas(String number) {
+        String point = number.replace(',', '.');
+        banner.show(number + " is read as " + point + ". Is its comma the decimal mark, or does it part thousands?");
+        banner.offer("It is " + point, () -> bench.hand().sayCommas(Commas.Reading.DECIMAL));
+        banner.offer("It is " + number.replace(",", ""), () -> bench.hand().sayCommas(Commas.Reading.GROUPS));
     }
 
     private void showNewImage() {
