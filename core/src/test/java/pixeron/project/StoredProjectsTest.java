@@ -1,0 +1,72 @@
+package pixeron.project;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import pixeron.PixeronException;
+import pixeron.byhand.Check;
+import pixeron.chain.Outcome;
+import pixeron.chain.Stage;
+import pixeron.format.ImageFiles;
+import pixeron.format.ReadOptions;
+import pixeron.image.Image;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+
+/** Files that earlier versions wrote, with the results that they gave then: whatever is changed, these stay readable and stay right. */
+class StoredProjectsTest {
+
+    private static final Path STORED = Path.of("src/test/resources/project");
+
+    @ParameterizedTest
+    @CsvSource({"three-bit-sort-1, 1, 40, 8", "speckled-proof-1, 1, 60, 49", "two-pulls-2, 1, 64, 19"})
+    void givesTheResultsOfThen(String name, int step, int filled, int differing) {
+        SavedProject saved = ProjectFile.read(STORED.resolve(name + ProjectFile.ENDING));
+        int compared = 0;
+        for (Stage stage : saved.project().chain().stages()) {
+            Path then = STORED.resolve(name + "-step-" + (stage.position() + 1) + ".csv");
+            if (Files.exists(then)) {
+                Image now = ((Outcome.Done) stage.after(Progress.NONE)).image();
+                ReadOptions options = ReadOptions.DEFAULT.withMaximum(now.maximumLevel());
+                assertThat(now).as(then.toString()).isEqualTo(ImageFiles.read(then, options).image());
+                compared++;
+            }
+        }
+        assertThat(compared).isGreaterThan(1);
+        Operation operation = saved.project().chain().stage(step - 1).operation(Progress.NONE).orElseThrow();
+        Check check = Check.of(saved.project().sheet(step - 1), operation);
+        assertThat(List.of(check.filled(), check.differing().size())).containsExactly(filled, differing);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"three-bit-sort-1", "speckled-proof-1", "colour-proof-1", "two-pulls-2", "colour-proof-2"})
+    void writtenAgainItIsTheSameWork(String name, @TempDir Path folder) {
+        SavedProject saved = ProjectFile.read(STORED.resolve(name + ProjectFile.ENDING));
+        Path again = folder.resolve("again" + ProjectFile.ENDING);
+        ProjectFile.write(again, saved);
+        SavedProject read = ProjectFile.read(again);
+        assertThat(read.view()).isEqualTo(saved.view());
+        assertThat(read.project().chain().links()).isEqualTo(saved.project().chain().links());
+        assertThat(read.project().chain().input()).isEqualTo(saved.project().chain().input());
+        assertThat(read.project().images()).isEqualTo(saved.project().images());
+        assertThat(read.project().present().byHand()).isEqualTo(saved.project().present().byHand());
+    }
+
+    @Test
+    void aNewerOneIsRefusedInOneLine(@TempDir Path folder) throws IOException {
+        String text = Files.readString(STORED.resolve("two-pulls-2" + ProjectFile.ENDING));
+        Path newer = folder.resolve("newer" + ProjectFile.ENDING);
+        Files.writeString(newer, text.replace("\"pixeron\" : 2", "\"pixeron\" : 3"));
+        assertThatThrownBy(() -> ProjectFile.read(newer)).isInstanceOf(PixeronException.class)
+                .hasMessage("newer.pixeron.json: The project was written by a newer Pixeron (file version 3); this one reads version 2.");
+    }
+}
