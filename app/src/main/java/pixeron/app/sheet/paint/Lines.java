@@ -9,6 +9,10 @@ final class Lines {
     /** Side of a cell from which lines between cells do not hide them. */
     static final double SQUARES_FROM = 8;
 
+    /** The part of a lit cell's side that a mark takes at each end, and its least length. */
+    private static final double CORNER = 0.28;
+    private static final double LEAST_CORNER = 3;
+
     private Lines() {
     }
 
@@ -41,15 +45,23 @@ final class Lines {
         }
     }
 
-    /** A lit cell has a frame inside, so that its colour and number stay. */
+    /** A lit cell has its corners marked, so that its colour and number stay, and the whole frame of the picked one is told from it by its form. */
     static void paintLit(GraphicsContext graphics, Color lit, double x, double y, double width, double height) {
-        graphics.setStroke(Color.BLACK);
-        graphics.setLineWidth(1);
-        graphics.strokeRect(x + 1.5, y + 1.5, width - 3, height - 3);
-        graphics.setStroke(lit);
-        graphics.setLineWidth(2);
-        graphics.strokeRect(x + 3, y + 3, width - 6, height - 6);
-        graphics.setLineWidth(1);
+        double length = Math.max(LEAST_CORNER, Math.floor(CORNER * Math.min(width, height)));
+        for (int corner = 0; corner < 4; corner++) {
+            boolean isRight = corner % 2 == 1;
+            boolean isLow = corner > 1;
+            // The dark edge is seen on light cells, the bright line within it on dark ones.
+            for (int edge = 0; edge < 2; edge++) {
+                double inset = 1 + edge;
+                double thick = 1 + edge;
+                graphics.setFill(edge == 0 ? Color.BLACK : lit);
+                double left = isRight ? x + width - inset - length : x + inset;
+                double top = isLow ? y + height - inset - length : y + inset;
+                graphics.fillRect(left, isLow ? y + height - inset - thick : top, length, thick);
+                graphics.fillRect(isRight ? x + width - inset - thick : left, top, thick, length);
+            }
+        }
     }
 
     /** The last line stays inside the sheet. */
