@@ -121,7 +121,7 @@ class ColourTest extends WindowTest {
         settle();
         assertThat(sheet("By hand").getAccessibleText()).contains("row 1, column 0");
         interact(() -> bench().pick(new Pixel(0, 1)));
-        assertThat(sheet("By hand").getAccessibleText()).contains("red 14 differs by −241", "green 10 agrees", "blue 20 agrees");
+        assertThat(sheet("By hand").getAccessibleText()).contains("red 14 differs by 241 less", "green 10 agrees", "blue 20 agrees");
         assertThat(shownText()).contains("You wrote red 14.", "5 agree · 1 differ");
         // One number is of the channel that is looked at; all that a packed value wrote is undone at once.
         interact(() -> bench().pick(new Pixel(1, 0)));

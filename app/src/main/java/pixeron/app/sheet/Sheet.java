@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.geometry.VPos;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -49,6 +50,8 @@ public final class Sheet extends Region {
     private int firstRow;
     private int firstColumn;
     private boolean isPaintDue;
+    private final SheetCells cells = new SheetCells(this, getChildren());
+    private Function<Pixel, String> words = pixel -> place(pixel) + ": " + says(pixel);
     private final Gestures gestures;
 
     /**
@@ -62,7 +65,7 @@ public final class Sheet extends Region {
         getStyleClass().add("sheet-cells");
         getChildren().add(canvas);
         setFocusTraversable(true);
-        setAccessibleRole(AccessibleRole.TEXT);
+        setAccessibleRole(AccessibleRole.TABLE_VIEW);
         setMinSize(80, 80);
         // The sheets live as long as the window and so does what they listen to.
         viewport.changesProperty().subscribe(change -> requestPaint());
@@ -153,8 +156,12 @@ public final class Sheet extends Region {
 
     /** @param pixel the picked pixel; null where nothing on this sheet is */
     public void setPicked(Pixel pixel) {
+        boolean isOther = !Objects.equals(pixel, picked);
         picked = pixel;
         describe();
+        if (isOther) {
+            notifyAccessibleAttributeChanged(AccessibleAttribute.FOCUS_ITEM);
+        }
         requestPaint();
     }
 
@@ -165,9 +172,34 @@ public final class Sheet extends Region {
     }
 
     private void describe() {
-        setAccessibleText(picked == null ? name + ": the picked pixel went nowhere" : name + ", row " + (picked.row() + firstRow) + ", column " + (picked.column() + firstColumn) + ": "
-                + (painter == null ? "nothing" : over == null || over.describe(picked).isEmpty() ? painter.describe(picked)
-                : over.describe(picked)));
+        setAccessibleText(picked == null ? name + ": the picked pixel went nowhere" : name + ", " + place(picked) + ": " + says(picked));
+    }
+
+    /** @param newWords what a screen reader says of a cell: where it is and all that stands there */
+    public void setWords(Function<Pixel, String> newWords) {
+        words = newWords;
+    }
+
+    String words(Pixel pixel) {
+        return words.apply(pixel);
+    }
+
+    /** @return what stands on this sheet at a pixel, in words; that which is covered is not told */
+    public String says(Pixel pixel) {
+        return painter == null ? "nothing" : over == null || over.describe(pixel).isEmpty() ? painter.describe(pixel) : over.describe(pixel);
+    }
+
+    private String place(Pixel pixel) {
+        return "row " + (pixel.row() + firstRow) + ", column " + (pixel.column() + firstColumn);
+    }
+
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+        return cells.answers(attribute) ? cells.answer(attribute, parameters) : super.queryAccessibleAttribute(attribute, parameters);
+    }
+
+    Pixel picked() {
+        return picked;
     }
 
     /** @param newFrame rows and columns of this sheet; null: those that the viewport has */

@@ -188,7 +188,7 @@ class DrawnTest extends ApplicationTest {
             assertThat(cells(marked, SORT.frame(), palette.differGround())).as(name)
                     .containsExactlyInAnyOrderElementsOf(pixels(1, 1, 2, 2));
             assertThat(marked.describe(new Pixel(0, 0))).contains("agrees");
-            assertThat(marked.describe(new Pixel(1, 1))).contains("differs by −4");
+            assertThat(marked.describe(new Pixel(1, 1))).contains("differs by 4 less");
             assertThat(cells(plain, SORT.frame(), palette.differGround())).as("%s, marks hidden", name).isEmpty();
         });
     }

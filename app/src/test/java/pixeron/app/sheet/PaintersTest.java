@@ -189,7 +189,7 @@ class PaintersTest extends ApplicationTest {
         assertThat(has(reader, side, side, PaintersTest::isTeal)).isFalse();
         assertThat(has(reader, side, side, Palette.LIGHT.differ()::equals)).isTrue();
         assertThat(has(reader, 0, side, Palette.LIGHT.differ()::equals)).isFalse();
-        assertThat(shown.describe(new Pixel(0, 1))).isEqualTo("150, differs by −5");
+        assertThat(shown.describe(new Pixel(0, 1))).isEqualTo("150, differs by 5 less");
         HandPainter covered = new HandPainter(sheet, check, theme, 3, false, Set.of());
         assertThat(has(painted(covered, viewport), side, side, Palette.LIGHT.differ()::equals)).isFalse();
         assertThat(covered.describe(new Pixel(0, 1))).as("covered marks are not spoken either").isEqualTo("150");

@@ -110,6 +110,9 @@ public final class SheetsPane extends HBox {
         for (Kind kind : Kind.values()) {
             SheetFrame frame = frame(kind.title, kind.role, () -> kind == Kind.BEFORE);
             frames.put(kind, frame);
+            if (kind != Kind.OTHER) {
+                frame.sheet().setWords(pixel -> CellWords.of(bench, this, kind, pixel));
+            }
             if (kind.grips != null) {
                 frame.sheet().setHoldFor((place, reach) -> grips.at(kind.grips, place, reach));
             }

@@ -16,6 +16,8 @@ import pixeron.byhand.HandValue;
 import pixeron.byhand.Verdict;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
+import pixeron.number.Rational;
+import pixeron.number.Value;
 
 /**
  * Draws what the person wrote, with a mark on every cell: a tick for one that agrees, a triangle up or down with the
@@ -110,11 +112,15 @@ public final class HandPainter implements Painter {
                 : ", " + words(check));
     }
 
+    private static String differs(Value difference) {
+        return "differs by " + Decimals.signed(difference).replaceFirst("[+\u2212-]", "") + (difference.compareValue(Rational.ZERO) < 0 ? " less" : " more");
+    }
+
     /** @return how a cell compares, in words */
     public static String words(CellCheck check) {
         return switch (check.state()) {
             case AGREES -> "agrees";
-            case DIFFERS -> "differs by " + Decimals.signed(check.difference().orElseThrow());
+            case DIFFERS -> differs(check.difference().orElseThrow());
             case NOT_ROUNDED -> "right before rounding";
             case FOLLOWS -> "right for your own earlier values";
             case NOT_UNDERSTOOD -> "not understood";
