@@ -35,7 +35,7 @@ final class RunCommand implements Runnable {
     private FaceChoice face;
 
     @Option(names = "--out", paramLabel = "FILE", required = true,
-            description = "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, lossy .jpg.")
+            description = "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, lossy .jpg.")
     private Path out;
 
     @Option(names = "--exact", description = "Write fractions into a table instead of decimals.")

@@ -52,7 +52,11 @@ public final class CellTable {
      * @throws PixeronException if it cannot be read or is neither
      */
     public static CellTable read(Path file) {
-        List<NamedCells> sheets = readAll(file);
+        return firstFilled(readAll(file));
+    }
+
+    /** @return the cells of the first sheet that is not empty */
+    static CellTable firstFilled(List<NamedCells> sheets) {
         return sheets.stream().map(NamedCells::cells).filter(cells -> !cells.trimmed().rows().isEmpty()).findFirst()
                 .orElseGet(() -> new Builder().build());
     }

@@ -34,6 +34,7 @@ public final class ImageFiles {
             Map.entry("pgm", NetpbmFiles::writeGray),
             Map.entry("ppm", NetpbmFiles::writeColour),
             Map.entry("pam", NetpbmFiles::writeMap),
+            Map.entry("xlsx", WorkbookFiles::write),
             Map.entry("csv", (image, out) -> NumberTables.write(image, ",", false, out)),
             Map.entry("tsv", (image, out) -> NumberTables.write(image, "\t", false, out)),
             Map.entry("txt", (image, out) -> NumberTables.write(image, " ", false, out)));
@@ -46,7 +47,7 @@ public final class ImageFiles {
     }
 
     /**
-     * @param file a picture (PNG, JPEG, BMP, GIF, TIFF, Netpbm) or a table of numbers
+     * @param file a picture (PNG, JPEG, BMP, GIF, TIFF, Netpbm) or a table of numbers, also as a spreadsheet (XLSX, ODS)
      * @param options what the file does not say itself
      * @return the image; the file is never changed
      * @throws PixeronException if the file cannot be read or is none of these; one line that names it
@@ -74,14 +75,14 @@ public final class ImageFiles {
 
     /**
      * @param file any
-     * @return the text of a file that is no picture, to be read as a table; empty for a picture
+     * @return the text of a file that is no picture, to be read as a table; empty for a picture or a spreadsheet
      * @throws PixeronException if the file cannot be read, is empty, or is neither a picture nor text
      */
     public static Optional<String> tableText(Path file) {
         byte[] bytes = bytes(file);
         try {
             requireContent(bytes);
-            return isPicture(bytes) ? Optional.empty()
+            return isPicture(bytes) || Spreadsheets.matches(bytes) ? Optional.empty()
                     : Optional.of(CellTable.decode(bytes));
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
@@ -115,7 +116,8 @@ public final class ImageFiles {
         } else if (NetpbmFiles.matches(bytes)) {
             return NetpbmFiles.read(bytes, options);
         }
-        return NumberTables.read(CellTable.decode(bytes), options);
+        return Spreadsheets.matches(bytes) ? NumberTables.read(CellTable.firstFilled(Spreadsheets.read(bytes)).trimmed(), options)
+                : NumberTables.read(CellTable.decode(bytes), options);
     }
 
     /**
@@ -144,7 +146,7 @@ public final class ImageFiles {
     /**
      * Writes beside the target and then moves, so that a failure leaves an existing file as it was.
      *
-     * @param file ends with .png, .tif, .bmp, .gif, .jpg, .pgm, .ppm, .pam, .csv, .tsv or .txt
+     * @param file ends with .png, .tif, .bmp, .gif, .jpg, .pgm, .ppm, .pam, .csv, .tsv, .txt or .xlsx
      * @param result an image or a colour image; of a spectrum its picture is written
      * @param isExact true to write fractions instead of decimals; tables only
      * @throws PixeronException if the ending is unknown, the format cannot hold the result (names those that can), or the
@@ -152,7 +154,9 @@ public final class ImageFiles {
      */
     public static void write(Path file, Result result, boolean isExact) {
         Writer writer = writer(file, isExact);
-        if (result instanceof ColourImage colour) {
+        if (result instanceof ColourImage && ending(file).equals("xlsx")) {
+            SafeFile.write(file, out -> WorkbookFiles.write(result, out));
+        } else if (result instanceof ColourImage colour) {
             SafeFile.write(file, out -> ColourFiles.write(colour, ending(file), out));
         } else {
             Image image = result instanceof Spectrum spectrum ? spectrum.picture() : (Image) result;
@@ -182,7 +186,7 @@ public final class ImageFiles {
 
     /** @return whether a file with this ending is a table of numbers */
     public static boolean isTable(Path file) {
-        return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.(csv|tsv|txt)");
+        return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.(csv|tsv|txt|xlsx)");
     }
 
     /** @return true when writing to this ending changes values */
@@ -203,7 +207,7 @@ public final class ImageFiles {
             throw PixeronException.of("Exact fractions are written to .csv, .tsv or .txt, not to \"%s\".", name);
         } else if (writer == null) {
             throw PixeronException.of("The ending of \"%s\" names no format; use .png, .tif, .bmp, .gif, .pgm,"
-                    + " .ppm, .pam, .csv, .tsv, .txt, or the lossy .jpg.",
+                    + " .ppm, .pam, .csv, .tsv, .txt, .xlsx, or the lossy .jpg.",
                     name);
         }
         return writer;

@@ -41,7 +41,9 @@ final class PictureFiles {
     /** The first bytes of a file, one character a byte, for each format of the JDK. */
     private static final Map<String, String> SIGNATURES = Map.of(
             "\u0089PNG\r\n\u001A\n", "png", "\u00FF\u00D8\u00FF", "jpeg", "BM", "bmp",
-            "GIF87a", "gif", "GIF89a", "gif", "II*\0", "tiff", "MM\0*", "tiff");
+            "GIF87a", "gif", "GIF89a", "gif", "II*\0", "tiff", "MM\0*", "tiff",
+            // The large form, with places of 64 bits.
+            "II+\0", "tiff", "MM\0+", "tiff");
     /** Maximum levels that a PNG can hold. */
     static final Set<Integer> PNG_MAXIMA = Set.of(1, 3, 15, 255, 65535);
     private static final Set<Integer> TIFF_MAXIMA = Set.of(255, 65535);
@@ -123,8 +125,8 @@ final class PictureFiles {
     private LoadedImage loaded() {
         ColorModel model = picture.getColorModel();
         if (model instanceof IndexColorModel palette) {
-            return isEvenGrayRamp(palette) ? LoadedImage.gray(channel(0, palette.getPixelSize()), format)
-                    : fromColours("The colours come from a palette of " + palette.getMapSize() + " entries.");
+            return isEvenRamp(palette, false) ? LoadedImage.gray(channel(0, palette.getPixelSize()), format)
+                    : isEvenRamp(palette, true) ? LoadedImage.gray(turnedOver(channel(0, palette.getPixelSize())), format) : fromColours("The colours come from a palette of " + palette.getMapSize() + " entries.");
         }
         boolean isPlain = model instanceof ComponentColorModel && model.getTransferType() <= DataBuffer.TYPE_USHORT
                 && Arrays.stream(model.getComponentSize()).distinct().count() == 1 && !model.isAlphaPremultiplied();
@@ -150,14 +152,19 @@ final class PictureFiles {
         return IntStream.range(0, alpha.count()).allMatch(n -> alpha.level(n) == alpha.maximumLevel());
     }
 
-    /** Gray of 1, 2 and 4 bits arrives as a palette that rises evenly from black to white. */
-    private static boolean isEvenGrayRamp(IndexColorModel palette) {
+    /** Where 0 is white, the number in the file is not the level. */
+    private static Image turnedOver(Image image) {
+        return Image.ofLevels(image.rows(), image.columns(), image.maximumLevel(), n -> image.maximumLevel() - image.level(n));
+    }
+
+    /** Gray of 1, 2 and 4 bits arrives as a palette that goes evenly from black to white, or falls from white to black. */
+    private static boolean isEvenRamp(IndexColorModel palette, boolean isFalling) {
         int last = palette.getMapSize() - 1;
         if (palette.hasAlpha() || last != (1 << palette.getPixelSize()) - 1) {
             return false;
         }
         for (int n = 0; n <= last; n++) {
-            int gray = n * 255 / last;
+            int gray = (isFalling ? last - n : n) * 255 / last;
             if (palette.getRGB(n) != (0xFF000000 | gray << 16 | gray << 8 | gray)) {
                 return false;
             }

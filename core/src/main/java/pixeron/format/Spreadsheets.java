@@ -25,7 +25,7 @@ final class Spreadsheets {
     /** Every XLSX file has a part of this name, and the names of parts are not packed; an ODS file has none. */
     private static final String XLSX_PART = "[Content_Types].xml";
     /** Larger sheets than this hold no values by hand. */
-    private static final int MOST_CELLS = 1 << 20;
+    static final int MOST_CELLS = 1 << 20;
 
     private Spreadsheets() {
     }

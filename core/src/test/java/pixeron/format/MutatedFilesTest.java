@@ -123,7 +123,9 @@ class MutatedFilesTest {
         ByteArrayOutputStream ods = new ByteArrayOutputStream();
         book.save(ods);
         Frame grid = new Frame(2, 3, 255);
-        tryAll(3_000, 3, ".xlsx", List.of(xlsx.toByteArray(), ods.toByteArray()), file -> AnswerFile.read(file, grid));
+        List<byte[]> files = List.of(xlsx.toByteArray(), ods.toByteArray());
+        tryAll(2_000, 3, ".xlsx", files, file -> AnswerFile.read(file, grid));
+        tryAll(1_000, 5, ".xlsx", files, file -> ImageFiles.read(file, ReadOptions.DEFAULT.asOpen()));
     }
 
     /** Of a project that is read, every result is asked for: it may be refused too. */

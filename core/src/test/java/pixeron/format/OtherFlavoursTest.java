@@ -7,6 +7,7 @@ import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
 import java.awt.image.ComponentColorModel;
 import java.awt.image.DataBuffer;
+import java.awt.image.IndexColorModel;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Base64;
@@ -46,6 +47,24 @@ class OtherFlavoursTest {
             ImageIO.write(picture, "png", out);
             LoadedImage loaded = ImageFiles.read(out.toByteArray(), ReadOptions.DEFAULT);
             assertThat(loaded.result() instanceof Image).as("alpha %d", alpha).isEqualTo(alpha == 255);
+        }
+    }
+
+    /** A scan of one bit often counts white as 0; the levels are 0 and 1 all the same, and 0 is black. */
+    @Test
+    void aPaletteThatFallsFromWhiteToBlackIsGray() throws IOException {
+        byte[] falling = {(byte) 255, (byte) 170, 85, 0};
+        for (int bits : new int[] {1, 2}) {
+            byte[] entries = bits == 2 ? falling : new byte[] {(byte) 255, 0};
+            BufferedImage picture = new BufferedImage(3, 1, BufferedImage.TYPE_BYTE_BINARY, new IndexColorModel(bits, entries.length, entries, entries, entries));
+            for (int n = 0; n < 3; n++) {
+                picture.getRaster().setSample(n, 0, 0, n % entries.length);
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            ImageIO.write(picture, "png", out);
+            int last = entries.length - 1;
+            assertThat(ImageFiles.read(out.toByteArray(), ReadOptions.DEFAULT).result())
+                    .isEqualTo(Image.of(last, new int[][] {{last, last - 1, 1}}));
         }
     }
 
