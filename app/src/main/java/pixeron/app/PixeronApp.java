@@ -34,7 +34,6 @@ public final class PixeronApp extends Application {
         Thread.currentThread().setUncaughtExceptionHandler((thread, problem) -> unexpected(window, problem));
         stage.setScene(new Scene(window, WIDTH, HEIGHT));
         stage.setTitle("Pixeron");
-        stage.getIcons().add(new Image(PixeronApp.class.getResource("/pixeron/app/icon.png").toExternalForm()));
         stage.setOnCloseRequest(event -> {
             event.consume();
             window.askToClose(Platform::exit);
@@ -49,6 +48,8 @@ public final class PixeronApp extends Application {
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);
         Platform.runLater(() -> {
+            // Decoding it takes longer than anybody needs to look at the title bar.
+            stage.getIcons().add(new Image(PixeronApp.class.getResource("/pixeron/app/icon.png").toExternalForm()));
             window.started(getParameters().getRaw());
             noFolder.ifPresent(window::trouble);
         });

@@ -5,12 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.AccessibleAttribute;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.mockito.Mockito;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
 import pixeron.step.catalog.StepLine;
 
 /** Branches of the work, and results side by side. */
@@ -60,5 +63,38 @@ class CompareTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.Z);
         settle();
         assertThat(bench().project().branches()).containsExactly("A", "B");
+    }
+
+    /** What is picked in a result is worked out below as that result, and the keys zoom the results that are seen. */
+    @Test
+    void theWorkingBelongsToTheResultInWhichSomebodyPicks() {
+        Path file = folder.resolve("ramp.pgm");
+        ImageFiles.write(file, Image.ofLevels(4, 4, 15, n -> n), false);
+        open(file);
+        interact(() -> bench().addStep(StepLine.parse("add amount=1")));
+        interact(() -> bench().addStep(StepLine.parse("invert")));
+        settle();
+        push(KeyCode.F6);
+        until(() -> measures().size() == 2);
+        // Image and Add stand there; Invert is selected.
+        assertThat(shownText()).contains("s = M − r");
+        interact(() -> sheet("Result 2").requestFocus());
+        push(KeyCode.RIGHT);
+        settle();
+        assertThat(bench().position()).isZero();
+        assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(0, 1));
+        assertThat(shownText()).contains("s = r + amount", "picked: 2 · working below");
+        double cell = cellOf("Result 2");
+        push(KeyCode.SHORTCUT, KeyCode.PLUS);
+        assertThat(cellOf("Result 2")).isGreaterThan(1.1 * cell);
+        push(KeyCode.SHORTCUT, KeyCode.DIGIT0);
+        assertThat(cellOf("Result 2")).isEqualTo(cell);
+    }
+
+    /** The side of a cell, as a screen reader is told. */
+    private double cellOf(String sheet) {
+        double[] side = new double[1];
+        interact(() -> side[0] = ((Node) sheet(sheet).queryAccessibleAttribute(AccessibleAttribute.CELL_AT_ROW_COLUMN, 0, 0)).getLayoutBounds().getWidth());
+        return side[0];
     }
 }

@@ -49,6 +49,30 @@ class FitsTest extends WindowTest {
         }
     }
 
+    /** On small windows and large ones, in either size of type, no name of a case is cut: before that there is one column. */
+    @Test
+    void namesOfCasesAreWhole() {
+        for (boolean isLarge : new boolean[] {false, true}) {
+            if (isLarge) {
+                push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+            }
+            for (int[] size : new int[][] {{900, 640}, {1024, 700}, {1100, 760}, {1280, 800}}) {
+                interact(() -> {
+                    stage.setWidth(size[0]);
+                    stage.setHeight(size[1]);
+                });
+                WaitForAsyncUtils.waitForFxEvents();
+                interact(() -> window.layout());
+                WaitForAsyncUtils.waitForFxEvents();
+                look(size[0] + " × " + size[1]);
+                cut.keySet().removeIf(words -> DemoCases.all().stream().map(DemoCase::title).noneMatch(words::startsWith));
+                assertThat(cut).isEmpty();
+                long columns = lookup(".card").queryAll().stream().map(card -> Math.round(card.localToScene(0, 0).getX())).distinct().count();
+                assertThat(columns).as("%s, large %s", size[0], isLarge).isEqualTo(size[0] < 1000 || isLarge && size[0] < 1300 ? 1 : 2);
+            }
+        }
+    }
+
     private void lookAtTabs(String where) {
         for (Node node : lookup(".tab-pane").queryAll()) {
             for (Tab tab : ((TabPane) node).getTabs()) {

@@ -66,6 +66,10 @@ import pixeron.working.WorkingText;
 /** The main view: puts its parts in their places. */
 public final class BenchView extends BorderPane {
 
+    private static final double DIVIDER = 0.6;
+    private static final double COMPARE_DIVIDER = 0.7;
+    private static final double NEAR = 0.02;
+
     private final SheetsPane sheets;
     private final WorkingPane working;
     private final StepSearch search;
@@ -123,7 +127,14 @@ public final class BenchView extends BorderPane {
                 MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen)));
         split = new SplitPane(middle, below(bench, theme, ways.newImage));
         split.setOrientation(Orientation.VERTICAL);
-        split.setDividerPositions(0.6);
+        split.setDividerPositions(DIVIDER);
+        middle.shownProperty().subscribe(view -> {
+            // Several results need the height more than their working does; who moved the divider is left alone.
+            double from = view == MiddlePane.View.COMPARE ? DIVIDER : COMPARE_DIVIDER;
+            if (Math.abs(split.getDividerPositions()[0] - from) < NEAR) {
+                split.setDividerPositions(view == MiddlePane.View.COMPARE ? COMPARE_DIVIDER : DIVIDER);
+            }
+        });
         setCenter(split);
         setBottom(status);
     }
@@ -234,6 +245,17 @@ public final class BenchView extends BorderPane {
 
     public SheetsPane sheets() {
         return sheets;
+    }
+
+    /** Zooms in or out around the picked pixel, in the view that is shown. */
+    public void zoom(boolean isIn) {
+        middle.viewport().ifPresentOrElse(own -> own.zoomAround(isIn ? SheetsPane.KEY_ZOOM : 1 / SheetsPane.KEY_ZOOM, bench.pickedProperty().get()),
+                () -> sheets.zoom(isIn));
+    }
+
+    /** Shows the whole image, in the view that is shown. */
+    public void fit() {
+        middle.viewport().orElse(sheets.viewport()).fit();
     }
 
     /** Shows the sheets, or what else can stand in their place. */

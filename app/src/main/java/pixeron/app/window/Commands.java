@@ -67,13 +67,13 @@ final class Commands {
 
     void zoom(boolean isIn) {
         if (isOpen()) {
-            view.get().sheets().zoom(isIn);
+            view.get().zoom(isIn);
         }
     }
 
     void fit() {
         if (isOpen()) {
-            view.get().sheets().viewport().fit();
+            view.get().fit();
         }
     }
 

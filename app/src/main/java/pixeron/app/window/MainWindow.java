@@ -260,6 +260,7 @@ public final class MainWindow extends StackPane {
 
     /** The window stands: now there is time to look for recovered work and to open what was asked for. */
     public void started(List<String> words) {
+        opening.showPictures();
         opening.showRecovered();
         opening.focusFirst();
         if (!words.isEmpty()) {

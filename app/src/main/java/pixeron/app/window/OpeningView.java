@@ -2,8 +2,12 @@ package pixeron.app.window;
 
 import java.nio.file.Path;
 import java.text.DateFormat;
+import java.util.ArrayList;
 import java.util.Date;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import javafx.application.Platform;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
@@ -14,6 +18,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.steps.Thumbnail;
 import pixeron.app.folder.Autosave;
@@ -25,9 +30,13 @@ final class OpeningView extends ScrollPane {
 
     private static final int PICTURE = 68;
     private static final int COLUMNS = 2;
+    /** Of one case, as a multiple of the size of its name: below that the longest name would be cut. */
+    private static final double LEAST_WIDTH = 19;
 
     private final FileActions actions;
     private final Button open = new Button("Open…");
+    private final Map<DemoCase, StackPane> pictures = new LinkedHashMap<>();
+    private final List<Label> names = new ArrayList<>();
     private final VBox recent = new VBox();
     private final VBox recovered = new VBox();
 
@@ -87,6 +96,12 @@ final class OpeningView extends ScrollPane {
         }
     }
 
+    /** Draws the cases one after the other. The window stands sooner without their pictures, so this is called when it does. */
+    void showPictures() {
+        pictures.forEach((demo, place) -> Platform.runLater(() -> place.getChildren().setAll(new Thumbnail(demo.image(), PICTURE))));
+        pictures.clear();
+    }
+
     /** Puts the keyboard where one begins. */
     void focusFirst() {
         open.requestFocus();
@@ -130,22 +145,37 @@ final class OpeningView extends ScrollPane {
     private VBox cases() {
         GridPane cards = new GridPane();
         cards.getStyleClass().add("cards");
-        for (int column = 0; column < COLUMNS; column++) {
-            ColumnConstraints half = new ColumnConstraints();
-            half.setPercentWidth(100.0 / COLUMNS);
-            cards.getColumnConstraints().add(half);
-        }
-        int place = 0;
-        for (DemoCase demo : DemoCases.all()) {
-            cards.add(card(demo), place % COLUMNS, place++ / COLUMNS);
-        }
+        List<Button> all = DemoCases.all().stream().map(this::card).toList();
+        arrange(cards, all, COLUMNS);
+        cards.widthProperty().subscribe(width -> {
+            double name = names.get(0).getFont().getSize();
+            int columns = width.doubleValue() < COLUMNS * LEAST_WIDTH * name ? 1 : COLUMNS;
+            if (width.doubleValue() > 0 && columns != cards.getColumnConstraints().size()) {
+                // Not while the grid is being laid out.
+                Platform.runLater(() -> arrange(cards, all, columns));
+            }
+        });
         VBox box = new VBox(section("DEMO CASES FROM A SMALL PRINT WORKSHOP"), cards);
         box.getStyleClass().add("opening-cases");
         return box;
     }
 
+    private static void arrange(GridPane cards, List<Button> all, int columns) {
+        cards.getChildren().clear();
+        cards.getColumnConstraints().clear();
+        for (int column = 0; column < columns; column++) {
+            ColumnConstraints part = new ColumnConstraints();
+            part.setPercentWidth(100.0 / columns);
+            cards.getColumnConstraints().add(part);
+        }
+        for (int place = 0; place < all.size(); place++) {
+            cards.add(all.get(place), place % columns, place / columns);
+        }
+    }
+
     private Button card(DemoCase demo) {
         Label title = new Label(demo.title());
+        names.add(title);
         title.getStyleClass().add("card-title");
         Label sentence = new Label(demo.sentence());
         sentence.setWrapText(true);
@@ -154,7 +184,10 @@ final class OpeningView extends ScrollPane {
         words.getStyleClass().add("card-words");
         words.setPrefWidth(100);
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox content = new HBox(new Thumbnail(demo.image(), PICTURE), words);
+        StackPane picture = new StackPane();
+        picture.setMinSize(PICTURE, PICTURE);
+        pictures.put(demo, picture);
+        HBox content = new HBox(picture, words);
         content.getStyleClass().add("card-content");
         Button card = new Button();
         card.setGraphic(content);

@@ -5,11 +5,13 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Rectangle;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.bench.parts.Words;
@@ -18,7 +20,8 @@ import pixeron.app.model.Bench;
 /** The head of the window: what is open, and the actions that are needed most. */
 final class TopBar extends HBox {
 
-    private static final double LOGO = 26;
+    private static final double CELL = 7;
+    private static final String[] PIXELS = {"#23508F", "#5E7DA8", "#A9B7CC", "#5E7DA8", "#FFFDF8", "#C9CED6", "#3B4048", "#59626E", "#DDD6C8"};
 
     private final Bench bench;
     private final Label name = new Label();
@@ -113,11 +116,21 @@ final class TopBar extends HBox {
         return button;
     }
 
-    /** Nine pixels, the middle one picked: the icon of the program. */
+    /** Nine pixels, the middle one picked: the icon of the program. Drawn, because decoding a picture would delay the first window. */
     private static Node logo() {
-        ImageView logo = new ImageView(new Image(TopBar.class.getResource("/pixeron/app/icon.png").toExternalForm(), 2 * LOGO, 2 * LOGO, true, true));
-        logo.setFitWidth(LOGO);
-        logo.setFitHeight(LOGO);
+        StackPane logo = new StackPane();
+        logo.getStyleClass().add("logo");
+        Pane pixels = new Pane();
+        for (int n = 0; n < PIXELS.length; n++) {
+            Rectangle pixel = new Rectangle(n % 3 * CELL, n / 3 * CELL, CELL, CELL);
+            pixel.setFill(Color.web(PIXELS[n]));
+            pixels.getChildren().add(pixel);
+        }
+        Rectangle picked = new Rectangle(CELL, CELL, CELL, CELL);
+        picked.getStyleClass().add("logo-picked");
+        pixels.getChildren().add(picked);
+        pixels.setMaxSize(3 * CELL, 3 * CELL);
+        logo.getChildren().add(pixels);
         return logo;
     }
 }

@@ -29,10 +29,9 @@ final class ColourCase {
     }
 
     static DemoCase colourProof() {
-        ColourImage proof = Workshop.colourProof();
         return new DemoCase("colour-proof", "Colour proof",
                 "Two inks, channel by channel. By hand, 40 was added to the packed value, a mask was taken for another, two channels "
-                        + "were exchanged.", proof, () -> saved(proof));
+                        + "were exchanged.", Workshop::colourProof, proof -> saved((ColourImage) proof));
     }
 
     private static SavedProject saved(ColourImage proof) {

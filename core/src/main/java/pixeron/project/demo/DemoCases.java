@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
@@ -41,14 +42,14 @@ public final class DemoCases {
     }
 
     private static DemoCase threeBitSort() {
-        return demo("Three-bit sort", Workshop.sort(),
+        return demo("Three-bit sort", Workshop::sort,
                 "An 8 × 8 type sort with levels 0–7. Five rows by hand: the fractions were dropped.",
                 List.of("multiply factor=1.25", "subtract amount=1", "threshold at=4 compare=at-least"),
                 project -> withHand(project, 0, new Area(0, 0, 5, 8), step(project, 0).with(Rounding.TRUNCATE)));
     }
 
     private static DemoCase levelsOfTheSort() {
-        return demo("Levels of the sort", Workshop.sort(),
+        return demo("Levels of the sort", Workshop::sort,
                 "The same sort equalized over its levels table. By hand, one sum went wrong and others follow from it.",
                 List.of("equalize", "threshold-otsu"),
                 project -> withSlippedSum(withHand(project, 0, new Area(0, 0, 3, 8),
@@ -73,7 +74,7 @@ public final class DemoCases {
     }
 
     private static DemoCase faintProof() {
-        return demo("Faint proof", Workshop.faintProof(16),
+        return demo("Faint proof", () -> Workshop.faintProof(16),
                 "Too little ink: levels 96–164 are spread to 0–255, then brightened. In both the values by hand show a slip.",
                 List.of("linear gain=3.75 bias=-360", "add amount=30", "threshold at=128 compare=at-least"),
                 project -> withHand(
@@ -82,40 +83,39 @@ public final class DemoCases {
     }
 
     private static DemoCase faintProofLarge() {
-        return demo("Faint proof, large", Workshop.faintProof(64),
+        return demo("Faint proof, large", () -> Workshop.faintProof(64),
                 "The same proof as a picture of 64 × 64. A few values by hand were left unrounded.",
                 List.of("linear gain=3.75 bias=-360", "invert", "clamp low=16 high=235"),
                 project -> withHand(project, 0, new Area(30, 28, 4, 8), step(project, 0).with(Rounding.NONE)));
     }
 
     private static DemoCase speckledProof() {
-        return demo("Speckled proof", Workshop.speckledProof(),
+        return demo("Speckled proof", Workshop::speckledProof,
                 "Dust on the plate. By hand, some bright values were not clipped at 255.",
                 List.of("add amount=45", "threshold at=150"),
                 project -> withHand(project, 0, new Area(0, 0, 6, 10), step(project, 0).with(Overflow.KEEP)));
     }
 
     private static DemoCase unevenlyLitProof() {
-        return demo("Unevenly lit proof", Workshop.unevenlyLitProof(),
+        return demo("Unevenly lit proof", Workshop::unevenlyLitProof,
                 "Lit from the left: one threshold cannot part ink from paper. By hand, values above 255 went round to 0.",
                 List.of("multiply factor=1.3", "threshold at=140"),
                 project -> withHand(project, 0, new Area(0, 0, 6, 12), step(project, 0).with(Overflow.WRAP)));
     }
 
     private static DemoCase dustyOrnament() {
-        return demo("Dusty ornament", Workshop.dustyOrnament(),
+        return demo("Dusty ornament", Workshop::dustyOrnament,
                 "Two specks of dust: a kernel spreads them, a median removes them. By hand, fractions were dropped.",
                 List.of("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat", "median size=3 border=mirror-whole",
                         "sobel part=x border=repeat"),
                 project -> withHand(project, 0, new Area(1, 0, 3, 8), step(project, 0).with(Rounding.TRUNCATE)));
     }
 
-    /** The image is drawn now, because it is shown at once; the chain and the values by hand when they are wanted. */
-    static DemoCase demo(String title, Image image, String sentence, List<String> lines,
+    static DemoCase demo(String title, Supplier<Image> image, String sentence, List<String> lines,
             UnaryOperator<Project> byHand) {
         String id = title.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-");
-        return new DemoCase(id, title, sentence, image, () -> {
-            Project project = byHand.apply(project(title, image, lines));
+        return new DemoCase(id, title, sentence, image, drawn -> {
+            Project project = byHand.apply(project(title, (Image) drawn, lines));
             return new SavedProject(project, new View(0, firstDifference(project)));
         });
     }

@@ -21,7 +21,7 @@ final class PlacesCases {
      * The other branch takes the difference without moving.
      */
     static DemoCase twoPulls() {
-        return DemoCases.demo("Two pulls", Workshop.pull(1, false),
+        return DemoCases.demo("Two pulls", () -> Workshop.pull(1, false),
                 "Two proofs of one forme, one shifted: moved back, the difference is a hair. By hand, 0 came in at the border.",
                 List.of("move down=-1 right=-1 border=repeat"), moved -> {
                     Project pulls = moved.withImage("first pull", new Origin("demo data", "demo", 1, List.of()), Workshop.pull(0, true));
@@ -34,7 +34,7 @@ final class PlacesCases {
 
     /** Every fourth row is too dark, as of a roller that turns unevenly, and a slower wave runs across. The other branch shows the bands alone. */
     static DemoCase bandedProof() {
-        return DemoCases.demo("Banded proof", Workshop.evenProof(),
+        return DemoCases.demo("Banded proof", Workshop::evenProof,
                 "Bands of an uneven roller are two points of the spectrum. By hand, a period was taken for a number of waves.",
                 List.of("sine-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2", "fourier-inverse"), project -> {
                     Project waves = DemoCases.withHand(project, 0, new Area(4, 0, 5, 16), StepLine.parse("sine-noise amplitude=24 cycles-rows=4 cycles-columns=8"));
@@ -50,7 +50,7 @@ final class PlacesCases {
 
     /** Small enough to be summed up by hand: a wave over the columns, one over the rows, and their mean. */
     static DemoCase laidPaper() {
-        return DemoCases.demo("Laid paper", Workshop.laidPaper(),
+        return DemoCases.demo("Laid paper", Workshop::laidPaper,
                 "A 4 × 4 scrap taken apart into waves by hand. The imaginary parts were turned the other way.",
                 List.of("fourier", "notch u=0 v=1", "fourier-inverse"), project -> {
                     Area all = new Area(0, 0, 4, 4);
@@ -61,7 +61,7 @@ final class PlacesCases {
 
     /** A strip of few different rows, so that it is made of few patterns. */
     static DemoCase borderStrip() {
-        return DemoCases.demo("Border strip", Workshop.corner(),
+        return DemoCases.demo("Border strip", Workshop::corner,
                 "A corner, flipped and set in a row. By hand, it was flipped the other way, and a crop got its last pixel for its size.",
                 List.of("flip direction=left-right", "tile right=4 mirrored=yes", "crop row=1 column=3 height=4 width=12"), project -> {
                     Project flipped = DemoCases.withHand(project, 0, new Area(0, 0, 6, 6), StepLine.parse("flip direction=up-down"));
@@ -72,7 +72,7 @@ final class PlacesCases {
 
     /** The strip is made of six patterns; every speck of dust needs more of them. */
     static DemoCase dustyStrip() {
-        return DemoCases.demo("Dusty strip", Workshop.dustyStrip(),
+        return DemoCases.demo("Dusty strip", Workshop::dustyStrip,
                 "A border strip is few patterns, dust is many: keep the strongest. By hand, σ was added up in place of σ².",
                 List.of("rank-keep energy=98 measure=squares", "combine with=step:0 by=absolute-difference", "threshold at=40 compare=at-least"), project ->
                     DemoCases.withHand(project, 0, new Area(0, 0, 4, 12), StepLine.parse("rank-keep energy=98")));

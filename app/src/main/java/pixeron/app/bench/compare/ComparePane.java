@@ -2,6 +2,7 @@ package pixeron.app.bench.compare;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.beans.value.ObservableValue;
@@ -216,6 +217,11 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         }
         more.setDisable(results.size() >= MOST);
         fewer.setDisable(results.size() <= 2);
+    }
+
+    @Override
+    public Optional<Viewport> viewport() {
+        return Optional.of(viewport);
     }
 
     @Override

@@ -7,6 +7,8 @@ import java.util.function.Consumer;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -59,7 +61,8 @@ final class PlaceView extends VBox {
         setMinWidth(0);
         setPrefWidth(100);
         Sheet sheet = new Sheet("Result " + number, viewport, theme);
-        sheet.setOnPick(bench::pick);
+        sheet.setOnPick(this::pick);
+        sheet.addEventHandler(KeyEvent.KEY_PRESSED, this::moved);
         frame = new SheetFrame(number == 1 ? "First" : "Result " + number, "after", sheet);
         VBox.setVgrow(frame, Priority.ALWAYS);
         choice.setMaxWidth(Double.MAX_VALUE);
@@ -97,6 +100,7 @@ final class PlaceView extends VBox {
         arrange(false);
         widthProperty().subscribe(width -> arrange(width.doubleValue() >= WIDE * theme.scale()));
         bench.pickedProperty().subscribe(pixel -> showPicked());
+        bench.positionProperty().subscribe(position -> caption());
     }
 
     /** Where there is room beside the sheet, what is told stands there: the sheet has all of the height. */
@@ -119,6 +123,31 @@ final class PlaceView extends VBox {
         }
     }
 
+    /** The working below is that of the result in which somebody picks. */
+    private void pick(Pixel pixel) {
+        ownStep().ifPresent(bench::select);
+        bench.pick(pixel);
+    }
+
+    /** @return the step of the work whose result stands here, where it is one of the branch that is worked on */
+    private Optional<Integer> ownStep() {
+        return shown != null && shown.choice() instanceof Choice.OfStep step && step.branch().equals(bench.project().branch()) ? Optional.of(step.position())
+                : Optional.empty();
+    }
+
+    private void moved(KeyEvent event) {
+        Pixel picked = bench.pickedProperty().get();
+        int rows = event.getCode() == KeyCode.UP ? -1 : event.getCode() == KeyCode.DOWN ? 1 : 0;
+        int columns = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
+        Pixel next = new Pixel(Math.max(0, picked.row() + rows), Math.max(0, picked.column() + columns));
+        if ((rows != 0 || columns != 0) && !event.isAltDown() && !event.isShortcutDown()) {
+            if (shown != null && shown.seen().filter(seen -> seen.frame().contains(next)).isPresent()) {
+                pick(next);
+            }
+            event.consume();
+        }
+    }
+
     /** A result of another size may have no such pixel. */
     private void showPicked() {
         Pixel picked = bench.pickedProperty().get();
@@ -130,7 +159,8 @@ final class PlaceView extends VBox {
     private void caption() {
         if (shown != null) {
             boolean isChannel = shown.seen().filter(seen -> seen.isSpectrum() || seen.hasColour() && !isInColour(seen)).isPresent();
-            frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? shown.seen().orElseThrow().name(channel()) + " · " : "") + picked(shown));
+            frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? shown.seen().orElseThrow().name(channel()) + " · " : "") + picked(shown)
+                    + (ownStep().filter(step -> step == bench.position()).isPresent() ? " · working below" : ""));
         }
     }
 
@@ -201,7 +231,7 @@ final class PlaceView extends VBox {
         if (found.differ() == 0) {
             return "the same as the first";
         }
-        return found.differ() + " of " + (found.agree() + found.differ()) + (place.seen().filter(Seen::hasColour).isPresent() ? " values" : " pixels") + " changed · largest "
+        return found.differ() + " of " + (found.agree() + found.differ()) + (place.seen().filter(Seen::hasColour).isPresent() ? " values" : " pixels") + " changed\nlargest "
                 + Decimals.approximate(found.maxAbsolute()) + " at " + Words.place(found.largest(), bench.looking().display()) + "\nMSE "
                 + Decimals.approximate(found.mse()) + " · PSNR " + found.psnr().map(psnr -> String.format(
                         java.util.Locale.ROOT, "%.2f dB", psnr)).orElse("∞");

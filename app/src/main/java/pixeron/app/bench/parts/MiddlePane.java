@@ -2,6 +2,7 @@ package pixeron.app.bench.parts;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -15,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import pixeron.app.sheet.paint.Viewport;
 
 /** The place of the sheets: they, or another view of the same step. */
 public final class MiddlePane extends BorderPane {
@@ -60,6 +62,21 @@ public final class MiddlePane extends BorderPane {
         public default boolean step(int by) {
             return false;
         }
+
+        /** @return what its own sheets show of their images; empty when it has none */
+        public default Optional<Viewport> viewport() {
+            return Optional.empty();
+        }
+    }
+
+    /** @return what the sheets of the view that is shown have of their images; empty when it has none of its own */
+    public Optional<Viewport> viewport() {
+        return made.get(shown.get()) instanceof Content content ? content.viewport() : Optional.empty();
+    }
+
+    /** Which view is shown. */
+    public ObservableValue<View> shownProperty() {
+        return shown;
     }
 
     /** Goes on in a walk of the view that is shown, if it has one of its own. */

@@ -75,7 +75,8 @@ public final class SheetsPane extends HBox {
         }
     }
 
-    private static final double KEY_ZOOM = 1.25;
+    /** What one press of a key zooms by. */
+    public static final double KEY_ZOOM = 1.25;
 
     private final Bench bench;
     private final Theme theme;
