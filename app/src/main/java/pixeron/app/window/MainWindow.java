@@ -260,7 +260,7 @@ public final class MainWindow extends StackPane {
 
     /** The window stands: now there is time to look for recovered work and to open what was asked for. */
     public void started(List<String> words) {
-        opening.showPictures();
+        opening.showCases();
         opening.showRecovered();
         opening.focusFirst();
         if (!words.isEmpty()) {
@@ -279,6 +279,7 @@ public final class MainWindow extends StackPane {
      * @param end runs when that is done
      */
     public void rehearse(Runnable end) {
+        opening.showCases();
         Rehearsal.start(theme, view(), new OwnKernels(folder), () -> !bench.isOpen(), end);
     }
 

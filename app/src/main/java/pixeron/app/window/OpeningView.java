@@ -37,6 +37,7 @@ final class OpeningView extends ScrollPane {
     private final Button open = new Button("Open…");
     private final Map<DemoCase, StackPane> pictures = new LinkedHashMap<>();
     private final List<Label> names = new ArrayList<>();
+    private final VBox cases = new VBox();
     private final VBox recent = new VBox();
     private final VBox recovered = new VBox();
 
@@ -47,7 +48,7 @@ final class OpeningView extends ScrollPane {
         setFitToWidth(true);
         setFitToHeight(true);
         VBox begin = begin(newImage);
-        VBox cases = cases();
+        cases.getStyleClass().add("opening-cases");
         HBox.setHgrow(cases, Priority.ALWAYS);
         HBox columns = new HBox(begin, cases);
         columns.getStyleClass().add("opening-columns");
@@ -96,10 +97,13 @@ final class OpeningView extends ScrollPane {
         }
     }
 
-    /** Draws the cases one after the other. The window stands sooner without their pictures, so this is called when it does. */
-    void showPictures() {
-        pictures.forEach((demo, place) -> Platform.runLater(() -> place.getChildren().setAll(new Thumbnail(demo.image(), PICTURE))));
-        pictures.clear();
+    /** Shows the cases, and draws them one after the other. The window stands sooner without them, so this is called when it does. */
+    void showCases() {
+        if (cases.getChildren().isEmpty()) {
+            cases.getChildren().addAll(section("DEMO CASES FROM A SMALL PRINT WORKSHOP"), cards());
+            pictures.forEach((demo, place) -> Platform.runLater(() -> place.getChildren().setAll(new Thumbnail(demo.image(), PICTURE))));
+            pictures.clear();
+        }
     }
 
     /** Puts the keyboard where one begins. */
@@ -142,7 +146,7 @@ final class OpeningView extends ScrollPane {
         return label;
     }
 
-    private VBox cases() {
+    private GridPane cards() {
         GridPane cards = new GridPane();
         cards.getStyleClass().add("cards");
         List<Button> all = DemoCases.all().stream().map(this::card).toList();
@@ -155,9 +159,7 @@ final class OpeningView extends ScrollPane {
                 Platform.runLater(() -> arrange(cards, all, columns));
             }
         });
-        VBox box = new VBox(section("DEMO CASES FROM A SMALL PRINT WORKSHOP"), cards);
-        box.getStyleClass().add("opening-cases");
-        return box;
+        return cards;
     }
 
     private static void arrange(GridPane cards, List<Button> all, int columns) {
