@@ -83,7 +83,7 @@ class CompareTest extends WindowTest {
         settle();
         assertThat(bench().position()).isZero();
         assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(0, 1));
-        assertThat(shownText()).contains("s = r + amount", "picked: 2 · working below");
+        assertThat(shownText()).contains("s = r + amount", "picked: 2 ↓");
         double cell = cellOf("Result 2");
         push(KeyCode.SHORTCUT, KeyCode.PLUS);
         assertThat(cellOf("Result 2")).isGreaterThan(1.1 * cell);

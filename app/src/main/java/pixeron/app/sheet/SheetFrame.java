@@ -1,6 +1,7 @@
 package pixeron.app.sheet;
 
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
@@ -86,6 +87,11 @@ public final class SheetFrame extends VBox {
         overview = map;
         map.layoutBoundsProperty().subscribe(bounds -> body.requestLayout());
         body.getChildren().add(map);
+    }
+
+    /** @param words what the pointer is told over the caption: what a sign in it means */
+    public void setCaptionWords(String words) {
+        caption.setTooltip(new Tooltip(words));
     }
 
     /** @return the bar that says which colour stands for which value; empty until it is told */

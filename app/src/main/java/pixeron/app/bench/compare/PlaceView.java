@@ -160,7 +160,8 @@ final class PlaceView extends VBox {
         if (shown != null) {
             boolean isChannel = shown.seen().filter(seen -> seen.isSpectrum() || seen.hasColour() && !isInColour(seen)).isPresent();
             frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? shown.seen().orElseThrow().name(channel()) + " · " : "") + picked(shown)
-                    + (ownStep().filter(step -> step == bench.position()).isPresent() ? " · working below" : ""));
+                    + (ownStep().filter(step -> step == bench.position()).isPresent() ? " ↓" : ""));
+            frame.setCaptionWords(ownStep().filter(step -> step == bench.position()).isPresent() ? "The working below is that of this result" : "Pick here, and the working below is that of this result");
         }
     }
 
