@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
@@ -28,7 +28,9 @@ public final class FactsPane extends ScrollPane {
     public FactsPane(Bench bench, ObservableValue<Boolean> isSeen) {
         WhenSeen seen = new WhenSeen(isSeen, () -> render(bench.shown()));
         getStyleClass().add("working-pane");
-        setContent(new HBox(table, storage));
+        // Beside each other where there is room, else below: large type has it seldom.
+        setContent(new FlowPane(table, storage));
+        setFitToWidth(true);
         bench.shownProperty().subscribe(shown -> seen.request());
     }
 
