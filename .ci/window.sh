@@ -35,6 +35,12 @@ quit_window() {
     echo "the window did not close"; kill -9 "$1"; exit 1
 }
 
+# Waits until there is no window any more.
+until_gone() {
+    for n in $(seq 100); do [ -n "$(window)" ] || return 0; sleep 0.1; done
+    echo "the window stays"; exit 1
+}
+
 no_error_in() {
     if grep -E "Exception|ERROR" "$@" 2>/dev/null; then echo "the log has an error"; exit 1; fi
 }

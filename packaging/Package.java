@@ -78,7 +78,7 @@ final class Package {
                 "--compress=1", "--output", runtime.toString());
         archive(runtime, libraries);
         say("the program");
-        List<String> words = new ArrayList<>(List.of("--type", "app-image", "--name", NAME, "--app-version", "1.0.0".equals(VERSION) ? VERSION : usable(VERSION),
+        List<String> words = new ArrayList<>(List.of("--type", "app-image", "--name", NAME, "--app-version", usable(VERSION),
                 "--dest", out.toString(), "--input", libraries.toString(), "--main-jar", "pixeron-app-" + VERSION + ".jar", "--main-class", "pixeron.app.Main",
                 "--runtime-image", runtime.toString(), "--icon", icon(packaging).toString()));
         Stream.concat(OPTIONS.stream(), Stream.of("-XX:SharedArchiveFile=$APPDIR/classes.jsa", "-Xshare:auto", "--add-modules=javafx.controls"))
@@ -135,7 +135,7 @@ final class Package {
         String java = runtime.resolve("bin/java").toString();
         if (isDisplayed()) {
             say("what a start needs");
-            start(list(java, "-Xshare:off", "-XX:DumpLoadedClassList=" + list, libraries));
+            start(firstStart(java, list, libraries));
         }
         List<String> words = new ArrayList<>(List.of(java, "-Xshare:dump"));
         if (Files.exists(list)) {
@@ -147,8 +147,9 @@ final class Package {
         start(words);
     }
 
-    private List<String> list(String java, String sharing, String archive, Path libraries) {
-        List<String> words = new ArrayList<>(List.of(java, sharing, archive, "-XX:+SuppressFatalErrorMessage"));
+    /** @return the command for a start that nobody sees, which writes into a list what classes it loads */
+    private static List<String> firstStart(String java, Path list, Path libraries) {
+        List<String> words = new ArrayList<>(List.of(java, "-Xshare:off", "-XX:DumpLoadedClassList=" + list, "-XX:+SuppressFatalErrorMessage"));
         words.addAll(OPTIONS);
         words.addAll(List.of("-Dpixeron.rehearsal=true", "--add-modules", "javafx.controls", "-cp", classPath(libraries), "pixeron.app.Main"));
         return words;

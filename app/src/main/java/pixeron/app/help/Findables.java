@@ -23,7 +23,7 @@ import pixeron.step.key.Parameter;
 /** What the search finds beside the actions of the menu. */
 public final class Findables {
 
-    private static final double PICTURE = 180;
+    private static final int PICTURE = 180;
 
     private Findables() {
     }
@@ -85,7 +85,7 @@ public final class Findables {
     }
 
     private static Node pictured(DemoCase demo) {
-        VBox box = new VBox(new MarkdownView("# " + demo.title() + "\n\n" + demo.sentence()), new Thumbnail(demo.image(), (int) PICTURE));
+        VBox box = new VBox(new MarkdownView("# " + demo.title() + "\n\n" + demo.sentence()), new Thumbnail(demo.image(), PICTURE));
         box.getStyleClass().add("page");
         return box;
     }

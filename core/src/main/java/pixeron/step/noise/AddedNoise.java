@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
+import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Progress;
@@ -111,5 +112,10 @@ final class AddedNoise extends StepOperation {
     @Override
     public List<Source> sources(Pixel pixel) {
         return List.of(Source.of(pixel, before().value(pixel)));
+    }
+
+    /** @return a drawn number in the digits of a double: with fewer, who works on with them would not come to the same result */
+    static String digits(Value drawn) {
+        return Decimals.working(Approximate.from(drawn.asDouble()));
     }
 }

@@ -60,8 +60,8 @@ public final class UniformNoise extends NoiseStep {
 
             @Override
             public List<Line> work(int offset) {
-                return List.of(Line.of("drawn", Run.plain("u(" + offset + ") ≈ " + Decimals.approximate(draws.share(offset))), Run.note("   seed " + draws.seed())),
-                        Line.of("", Run.plain("drawn = " + Decimals.working(from) + " + ⌊" + Decimals.approximate(draws.share(offset)) + " × " + range + "⌋ = "
+                return List.of(Line.of("drawn", Run.plain("u(" + offset + ") ≈ " + AddedNoise.digits(draws.share(offset))), Run.note("   seed " + draws.seed())),
+                        Line.of("", Run.plain("drawn = " + Decimals.working(from) + " + ⌊" + AddedNoise.digits(draws.share(offset)) + " × " + range + "⌋ = "
                                 + Decimals.working(from) + " + " + draws.below(offset, range) + " = " + Decimals.working(at(offset)))));
             }
 

@@ -4,6 +4,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
+import pixeron.step.neighborhood.Window;
 
 /** The codes of a place in the sorted window: twice the value, because a median may lie between two. */
 record MiddleCodes(Ranked ranked, int maximumLevel) implements Codes {
@@ -30,6 +31,8 @@ record MiddleCodes(Ranked ranked, int maximumLevel) implements Codes {
 
     @Override
     public Rows rows(Plane plane) {
-        return new SortedRows(plane, maximumLevel, ranked::at, ranked::isBetween);
+        Window window = plane.window();
+        boolean isNine = ranked.isMedian() && window.height() == MedianOfNine.SIDE && window.width() == MedianOfNine.SIDE;
+        return isNine ? new MedianOfNine(plane, ranked) : new SortedRows(plane, maximumLevel, ranked::at, ranked::isBetween);
     }
 }

@@ -41,6 +41,10 @@ final class Ranked implements Reduction<List<Value>> {
         };
     }
 
+    boolean isMedian() {
+        return kind == Rank.Kind.MEDIAN;
+    }
+
     /** @return whether of so many the next place counts as well, and the mean of both is taken */
     boolean isBetween(int count) {
         return kind == Rank.Kind.MEDIAN && count % 2 == 0;
