@@ -20,6 +20,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -68,7 +69,6 @@ public final class BenchView extends BorderPane {
 
     private static final double DIVIDER = 0.6;
     private static final double COMPARE_DIVIDER = 0.7;
-    private static final double NEAR = 0.02;
 
     private final SheetsPane sheets;
     private final WorkingPane working;
@@ -83,6 +83,7 @@ public final class BenchView extends BorderPane {
     private final Tab slips;
     private final Bench bench;
     private boolean isLecture;
+    private boolean isDividerMoved;
 
     /**
      * What only the window around it can do.
@@ -127,14 +128,11 @@ public final class BenchView extends BorderPane {
                 MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen)));
         split = new SplitPane(middle, below(bench, theme, ways.newImage));
         split.setOrientation(Orientation.VERTICAL);
-        split.setDividerPositions(DIVIDER);
-        middle.shownProperty().subscribe(view -> {
-            // Several results need the height more than their working does; who moved the divider is left alone.
-            double from = view == MiddlePane.View.COMPARE ? DIVIDER : COMPARE_DIVIDER;
-            if (Math.abs(split.getDividerPositions()[0] - from) < NEAR) {
-                split.setDividerPositions(view == MiddlePane.View.COMPARE ? COMPARE_DIVIDER : DIVIDER);
-            }
-        });
+        split.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> isDividerMoved |= event.getTarget() instanceof Node part
+                && part.getStyleClass().contains("split-pane-divider"));
+        middle.shownProperty().subscribe(view -> placeDivider());
+        // A bench that stands before its window has its size would keep what was left for the working then.
+        split.heightProperty().subscribe(height -> Platform.runLater(this::placeDivider));
         setCenter(split);
         setBottom(status);
     }
@@ -245,6 +243,13 @@ public final class BenchView extends BorderPane {
 
     public SheetsPane sheets() {
         return sheets;
+    }
+
+    /** Several results need the height more than their working does; who moved the divider is left alone. */
+    private void placeDivider() {
+        if (!isDividerMoved) {
+            split.setDividerPositions(middle.shownProperty().getValue() == MiddlePane.View.COMPARE ? COMPARE_DIVIDER : DIVIDER);
+        }
     }
 
     /** Zooms in or out around the picked pixel, in the view that is shown. */
