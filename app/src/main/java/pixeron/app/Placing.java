@@ -54,13 +54,9 @@ final class Placing {
     private void note() {
         boolean isFilling = stage.isMaximized();
         if (!isFilling || free == null) {
-            free = place(false);
+            free = new WindowPlace((int) Math.round(stage.getX()), (int) Math.round(stage.getY()), (int) Math.round(stage.getWidth()),
+                    (int) Math.round(stage.getHeight()), false);
         }
         window.setPlace(new WindowPlace(free.x(), free.y(), free.width(), free.height(), isFilling));
-    }
-
-    private WindowPlace place(boolean isFilling) {
-        return new WindowPlace((int) Math.round(stage.getX()), (int) Math.round(stage.getY()), (int) Math.round(stage.getWidth()),
-                (int) Math.round(stage.getHeight()), isFilling);
     }
 }

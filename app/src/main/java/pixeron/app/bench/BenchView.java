@@ -57,6 +57,7 @@ import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Walking;
+import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.format.CellTable;
 import pixeron.image.Image;
@@ -69,6 +70,8 @@ public final class BenchView extends BorderPane {
 
     private static final double DIVIDER = 0.6;
     private static final double COMPARE_DIVIDER = 0.7;
+    /** What one press of a key zooms by. */
+    private static final double KEY_ZOOM = 1.25;
 
     private final SheetsPane sheets;
     private final WorkingPane working;
@@ -254,13 +257,16 @@ public final class BenchView extends BorderPane {
 
     /** Zooms in or out around the picked pixel, in the view that is shown. */
     public void zoom(boolean isIn) {
-        middle.viewport().ifPresentOrElse(own -> own.zoomAround(isIn ? SheetsPane.KEY_ZOOM : 1 / SheetsPane.KEY_ZOOM, bench.pickedProperty().get()),
-                () -> sheets.zoom(isIn));
+        viewport().zoomAround(isIn ? KEY_ZOOM : 1 / KEY_ZOOM, bench.pickedProperty().get());
     }
 
     /** Shows the whole image, in the view that is shown. */
     public void fit() {
-        middle.viewport().orElse(sheets.viewport()).fit();
+        viewport().fit();
+    }
+
+    private Viewport viewport() {
+        return middle.viewport().orElse(sheets.viewport());
     }
 
     /** Shows the sheets, or what else can stand in their place. */
@@ -334,7 +340,7 @@ public final class BenchView extends BorderPane {
             bench.walking().toggle();
         }
         tabs.getSelectionModel().select(0);
-        split.setDividerPositions(0.6);
+        split.setDividerPositions(DIVIDER);
         Platform.runLater(() -> {
             sheets.sheet(SheetsPane.Kind.AFTER).requestFocus();
             // There is more room now, or less: cells are as large as fit.

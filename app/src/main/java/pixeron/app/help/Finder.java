@@ -33,6 +33,7 @@ public final class Finder extends StackPane {
     private final ListView<Findable> list = new ListView<>();
     private final ScrollPane preview = new ScrollPane();
     private final Label enter = new Label();
+    private final Label nothing = new Label("Nothing of that name. Try \"brighter\", \"border\" or \"undo\".");
     private List<Findable> findables = List.of();
     /** What had the keyboard before. */
     private Node from;
@@ -45,7 +46,9 @@ public final class Finder extends StackPane {
         field.setAccessibleText("Find a step, an action, a word, a page or a case");
         field.textProperty().subscribe(typed -> find());
         list.setAccessibleText("Found");
-        list.setPlaceholder(MarkdownView.words("Nothing of that name. Try \"brighter\", \"border\" or \"undo\".", "sheet-hint"));
+        nothing.setWrapText(true);
+        nothing.getStyleClass().add("sheet-hint");
+        list.setPlaceholder(nothing);
         list.setCellFactory(view -> new Cell());
         list.getSelectionModel().selectedItemProperty().subscribe(found -> preview(found));
         list.setOnMouseClicked(event -> {

@@ -2,7 +2,6 @@ package pixeron.app.help;
 
 import java.util.List;
 import javafx.geometry.HPos;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
@@ -197,13 +196,5 @@ public final class MarkdownView extends VBox {
             visitChildren(node);
             style = outer;
         }
-    }
-
-    /** @return text as one node, for what is no page */
-    static Node words(String text, String styleClass) {
-        Label label = new Label(text);
-        label.setWrapText(true);
-        label.getStyleClass().add(styleClass);
-        return label;
     }
 }

@@ -121,12 +121,10 @@ final class FileActions {
 
     private void readAsItIs(Path file) {
         voice.banner().hide();
-        // Before it is read: a change in between is one that was not seen.
-        FileMark mark = FileMark.of(file);
         opening.start(progress -> Opened.of(file), opened -> {
             opened.work().ifPresentOrElse(work -> {
-                asFound = opened.project().map(project -> mark).orElse(FileMark.NONE);
-                bench.open(work, opened.project(), true);
+                asFound = opened.project();
+                bench.open(work, opened.project().file(), true);
                 setSettings(settings.get().withRecent(file));
             }, () -> {
                 voice.banner().show(opened.problem());
@@ -216,7 +214,8 @@ final class FileActions {
 
     /** What another window or program did to the file meanwhile is not replaced unasked. */
     private void write(Path file, Runnable then) {
-        saving.start(progress -> asFound.isOf(file) && asFound.isChanged(), isChanged -> {
+        FileMark found = asFound;
+        saving.start(progress -> found.isOf(file) && found.isChanged(), isChanged -> {
             if (isChanged) {
                 voice.banner().show(file.getFileName() + " was changed elsewhere since it was opened here; saving replaces that.");
                 voice.banner().offer("Save as another file…", () -> saveAs(then));

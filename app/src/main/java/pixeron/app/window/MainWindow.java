@@ -261,11 +261,11 @@ public final class MainWindow extends StackPane {
     /** The window stands: now there is time to look for recovered work and to open what was asked for. */
     public void started(List<String> words) {
         opening.showCases();
-        opening.showRecovered();
+        boolean hasRecovered = opening.showRecovered();
         opening.focusFirst();
         if (!words.isEmpty()) {
             files.openAsItIs(Path.of(words.get(0)));
-        } else if (!files.settingsProperty().get().isGuided() && files.leftBehind().isEmpty()) {
+        } else if (!hasRecovered && !files.settingsProperty().get().isGuided()) {
             showFirstMinute();
         }
         if (view == null) {

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import pixeron.PixeronException;
+import pixeron.app.folder.FileMark;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
@@ -20,30 +21,32 @@ import pixeron.project.View;
  * What came of a file that was opened: work, or a reason with ways to read the file all the same.
  *
  * @param work what is shown; empty when the file could not be read as it is
- * @param project the project file that it came from; empty for an image
+ * @param project the project file that it came from, as it was found; none for an image
  * @param problem why there is no work; empty when there is
  * @param otherWays what the file can be read as instead, by the words for it
  */
-record Opened(Optional<SavedProject> work, Optional<Path> project, String problem,
+record Opened(Optional<SavedProject> work, FileMark project, String problem,
         Map<String, Supplier<SavedProject>> otherWays) {
 
     /** @return what came of opening a project or an image */
     static Opened of(Path file) {
         try {
             if (isProject(file)) {
-                return new Opened(Optional.of(ProjectFile.read(file)), Optional.of(file), "", Map.of());
+                // Before it is read: a change in between is one that was not seen.
+                FileMark found = FileMark.of(file);
+                return new Opened(Optional.of(ProjectFile.read(file)), found, "", Map.of());
             }
             LoadedImage loaded = ImageFiles.read(file, ReadOptions.DEFAULT);
             String name = file.getFileName().toString();
-            return new Opened(Optional.of(image(name, name, loaded)), Optional.empty(), "", Map.of());
+            return new Opened(Optional.of(image(name, name, loaded)), FileMark.NONE, "", Map.of());
         } catch (TooManyPixelsException tooMany) {
             String name = file.getFileName().toString();
             String way = "Read it all the same (" + tooMany.megabytes() + " MiB or more)";
-            return new Opened(Optional.empty(), Optional.empty(), name + ": " + tooMany.getMessage(),
+            return new Opened(Optional.empty(), FileMark.NONE, name + ": " + tooMany.getMessage(),
                     Map.of(way, () -> image(name, name, ImageFiles.read(file,
                             ReadOptions.DEFAULT.withPixelLimit(tooMany.pixels())))));
         } catch (PixeronException problem) {
-            return new Opened(Optional.empty(), Optional.empty(), problem.getMessage(), otherWays(file));
+            return new Opened(Optional.empty(), FileMark.NONE, problem.getMessage(), otherWays(file));
         }
     }
 

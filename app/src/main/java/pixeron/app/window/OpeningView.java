@@ -111,8 +111,12 @@ final class OpeningView extends ScrollPane {
         open.requestFocus();
     }
 
-    /** Lists work that an earlier run left behind. Looks into a folder, so it is called when the window stands. */
-    void showRecovered() {
+    /**
+     * Lists work that an earlier run left behind. Looks into a folder, so it is called when the window stands.
+     *
+     * @return whether there is any
+     */
+    boolean showRecovered() {
         List<Path> files = actions.leftBehind();
         recovered.getChildren().clear();
         if (!files.isEmpty()) {
@@ -132,6 +136,7 @@ final class OpeningView extends ScrollPane {
             row.getStyleClass().add("buttons");
             recovered.getChildren().addAll(words("From " + time + ":"), row);
         }
+        return !files.isEmpty();
     }
 
     private static Label words(String text) {

@@ -52,12 +52,13 @@ public final class GaussianNoise extends NoiseStep {
             @Override
             public List<Line> work(int offset) {
                 long first = 2L * offset;
+                String normal = AddedNoise.digits(Approximate.from(draws.normal(offset)));
                 return List.of(Line.of("drawn", Run.plain("u(" + first + ") ≈ " + AddedNoise.digits(draws.share(first)) + ", u(" + (first + 1) + ") ≈ "
                         + AddedNoise.digits(draws.share(first + 1))), Run.note("   seed " + draws.seed())),
                         Line.of("normal", Run.plain("√(−2 × ln(1 − u(" + first + "))) × cos(2π × u(" + (first + 1) + ")) ≈ "
-                                + Decimals.working(Approximate.from(draws.normal(offset))))),
+                                + normal)),
                         Line.of("", Run.plain("drawn = " + Decimals.working(mean) + " + " + Decimals.working(deviation) + " × "
-                                + Decimals.working(Approximate.from(draws.normal(offset))) + " ≈ " + Decimals.approximate(at(offset)))));
+                                + normal + " ≈ " + Decimals.approximate(at(offset)))));
             }
 
             @Override

@@ -7,7 +7,6 @@ import java.util.function.Consumer;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -15,6 +14,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import pixeron.app.bench.counts.HistogramPlot;
 import pixeron.app.bench.parts.Words;
+import pixeron.app.bench.sheets.SheetKeys;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Described;
 import pixeron.app.model.Display;
@@ -29,6 +29,7 @@ import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Comparison;
+import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.project.Project;
@@ -135,17 +136,13 @@ final class PlaceView extends VBox {
                 : Optional.empty();
     }
 
+    /** The keys pick as they do on the sheets. */
     private void moved(KeyEvent event) {
-        Pixel picked = bench.pickedProperty().get();
-        int rows = event.getCode() == KeyCode.UP ? -1 : event.getCode() == KeyCode.DOWN ? 1 : 0;
-        int columns = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
-        Pixel next = new Pixel(Math.max(0, picked.row() + rows), Math.max(0, picked.column() + columns));
-        if ((rows != 0 || columns != 0) && !event.isAltDown() && !event.isShortcutDown()) {
-            if (shown != null && shown.seen().filter(seen -> seen.frame().contains(next)).isPresent()) {
-                pick(next);
-            }
+        Optional<Frame> grid = shown == null ? Optional.empty() : shown.seen().map(Seen::frame);
+        grid.flatMap(frame -> SheetKeys.target(event, bench.pickedProperty().get(), frame).map(frame::nearest)).ifPresent(next -> {
+            pick(next);
             event.consume();
-        }
+        });
     }
 
     /** A result of another size may have no such pixel. */
@@ -159,9 +156,10 @@ final class PlaceView extends VBox {
     private void caption() {
         if (shown != null) {
             boolean isChannel = shown.seen().filter(seen -> seen.isSpectrum() || seen.hasColour() && !isInColour(seen)).isPresent();
+            boolean isWorked = ownStep().filter(step -> step == bench.position()).isPresent();
             frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? shown.seen().orElseThrow().name(channel()) + " · " : "") + picked(shown)
-                    + (ownStep().filter(step -> step == bench.position()).isPresent() ? " ↓" : ""));
-            frame.setCaptionWords(ownStep().filter(step -> step == bench.position()).isPresent() ? "The working below is that of this result" : "Pick here, and the working below is that of this result");
+                    + (isWorked ? " ↓" : ""));
+            frame.setCaptionWords(isWorked ? "The working below is that of this result" : "Pick here, and the working below is that of this result");
         }
     }
 

@@ -27,8 +27,8 @@ public final class AskedWord {
     public static List<String> of(Node part) {
         List<String> words = new ArrayList<>();
         for (Node at = part; at != null; at = at.getParent()) {
-            if (at.hasProperties() && at.getProperties().get(KEY) instanceof Supplier<?> word && !String.valueOf(word.get()).isBlank()) {
-                words.add(String.valueOf(word.get()));
+            if (at.hasProperties() && at.getProperties().get(KEY) instanceof Supplier<?> supplier && supplier.get() instanceof String word && !word.isBlank()) {
+                words.add(word);
             }
         }
         return words;

@@ -1,5 +1,6 @@
 package pixeron.app.bench.sheets;
 
+import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import pixeron.app.model.Bench;
@@ -9,7 +10,7 @@ import pixeron.image.Frame;
 import pixeron.image.Pixel;
 
 /** The keys on a sheet: arrows and their friends pick another pixel, with Shift they mark a rectangle. */
-final class SheetKeys {
+public final class SheetKeys {
 
     private static final int PAGE = 10;
 
@@ -29,18 +30,8 @@ final class SheetKeys {
             return;
         }
         Frame frame = isThere ? bench.shown().gridBefore() : bench.shown().grid();
-        Pixel next = switch (event.getCode()) {
-            case UP -> new Pixel(at.row() - 1, at.column());
-            case DOWN -> new Pixel(at.row() + 1, at.column());
-            case LEFT -> new Pixel(at.row(), at.column() - 1);
-            case RIGHT -> new Pixel(at.row(), at.column() + 1);
-            case PAGE_UP -> new Pixel(at.row() - PAGE, at.column());
-            case PAGE_DOWN -> new Pixel(at.row() + PAGE, at.column());
-            case HOME -> event.isShortcutDown() ? new Pixel(0, 0) : new Pixel(at.row(), 0);
-            case END -> new Pixel(event.isShortcutDown() ? frame.rows() - 1 : at.row(), frame.columns() - 1);
-            default -> null;
-        };
-        if (next != null && !event.isAltDown()) {
+        Pixel next = target(event, at, frame).orElse(null);
+        if (next != null) {
             if (isThere) {
                 bench.pickBefore(next);
             } else {
@@ -55,6 +46,25 @@ final class SheetKeys {
             bench.mark(null);
             event.consume();
         }
+    }
+
+    /**
+     * @param at the picked pixel
+     * @param frame of the sheet that has the keyboard
+     * @return the pixel to which a key goes, perhaps beyond the edge; empty for a key that does not pick
+     */
+    public static Optional<Pixel> target(KeyEvent event, Pixel at, Frame frame) {
+        return event.isAltDown() ? Optional.empty() : Optional.ofNullable(switch (event.getCode()) {
+            case UP -> new Pixel(at.row() - 1, at.column());
+            case DOWN -> new Pixel(at.row() + 1, at.column());
+            case LEFT -> new Pixel(at.row(), at.column() - 1);
+            case RIGHT -> new Pixel(at.row(), at.column() + 1);
+            case PAGE_UP -> new Pixel(at.row() - PAGE, at.column());
+            case PAGE_DOWN -> new Pixel(at.row() + PAGE, at.column());
+            case HOME -> event.isShortcutDown() ? new Pixel(0, 0) : new Pixel(at.row(), 0);
+            case END -> new Pixel(event.isShortcutDown() ? frame.rows() - 1 : at.row(), frame.columns() - 1);
+            default -> null;
+        });
     }
 
     /** A rectangle goes on as long as what is marked lies between the old corner and the picked pixel. */

@@ -75,9 +75,6 @@ public final class SheetsPane extends HBox {
         }
     }
 
-    /** What one press of a key zooms by. */
-    public static final double KEY_ZOOM = 1.25;
-
     private final Bench bench;
     private final Theme theme;
     private final SheetPainters painters;
@@ -230,11 +227,6 @@ public final class SheetsPane extends HBox {
 
     public Viewport viewport() {
         return viewport;
-    }
-
-    /** Zooms in or out around the picked pixel. */
-    public void zoom(boolean isIn) {
-        viewport.zoomAround(isIn ? KEY_ZOOM : 1 / KEY_ZOOM, bench.pickedProperty().get());
     }
 
     /** @return the sheet, for the keyboard */

@@ -16,7 +16,6 @@ import pixeron.byhand.HandValue;
 import pixeron.byhand.Verdict;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
-import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
@@ -113,7 +112,7 @@ public final class HandPainter implements Painter {
     }
 
     private static String differs(Value difference) {
-        return "differs by " + Decimals.signed(difference).replaceFirst("[+\u2212-]", "") + (difference.compareValue(Rational.ZERO) < 0 ? " less" : " more");
+        return "differs by " + Decimals.signed(difference).replaceFirst("[+\u2212-]", "") + (difference.signum() < 0 ? " less" : " more");
     }
 
     /** @return how a cell compares, in words */
