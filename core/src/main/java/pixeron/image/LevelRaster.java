@@ -77,6 +77,17 @@ public final class LevelRaster {
         }
     }
 
+    /**
+     * Writes a row as it is, for images of bytes.
+     *
+     * @param row 0 … rows − 1
+     * @param levels bytes of 0 … M
+     * @param at where the first one stands
+     */
+    public void write(int row, byte[] levels, int at) {
+        System.arraycopy(levels, at, bytes, row * columns, columns);
+    }
+
     /** @return the image; this cannot be written to any more */
     public Image image() {
         Samples samples = bytes != null ? new ByteSamples(bytes) : new WordSamples(words);

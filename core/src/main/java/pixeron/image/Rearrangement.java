@@ -25,6 +25,7 @@ public record Rearrangement(Frame frame, int[] rows, int[] columns, boolean isEx
 
     /** Side of a square that is exchanged at once: its rows and columns both stay near to the processor. */
     private static final int BLOCK = 64;
+    private static final int SQUARE_ROW = BLOCK + Long.BYTES;
     /** Shorter runs than this on average are copied byte by byte. */
     private static final int LEAST_RUN = 8;
     private static final VarHandle EIGHT = MethodHandles.byteArrayViewVarHandle(long[].class, ByteOrder.LITTLE_ENDIAN);
@@ -136,17 +137,22 @@ public record Rearrangement(Frame frame, int[] rows, int[] columns, boolean isEx
         boolean isWhole = runs.size() == 1 && runs.get(0).step > 0 && Arrays.stream(rows).allMatch(row -> row >= 0);
         int start = columns[0];
         inStripes((first, last) -> {
+            // Rows of an image lie a multiple of 4096 bytes apart only too often and then push each other out of what is near to the
+            // processor; a square's rows in a room of its own do not.
+            byte[] square = new byte[BLOCK * SQUARE_ROW];
             for (int left = 0; left < frame.columns(); left += BLOCK) {
                 int right = Math.min(frame.columns(), left + BLOCK);
                 int down = isWhole ? first + (last - first) / Long.BYTES * Long.BYTES : first;
                 int across = isWhole ? left + (right - left) / Long.BYTES * Long.BYTES : left;
-                for (int i = first; i < down; i += Long.BYTES) {
-                    for (int j = left; j < across; j += Long.BYTES) {
-                        exchangeEight(in, width, out, i, j, start + i);
+                for (int j = left; j < across; j += Long.BYTES) {
+                    for (int i = first; i < down; i += Long.BYTES) {
+                        exchangeEight(in, width, j, start + i, square, (i - first) * SQUARE_ROW + j - left);
                     }
                 }
                 for (int i = first; i < last; i++) {
-                    for (int j = i < down ? across : left; j < right; j++) {
+                    int done = i < down ? across : left;
+                    System.arraycopy(square, (i - first) * SQUARE_ROW, out, i * frame.columns() + left, done - left);
+                    for (int j = done; j < right; j++) {
                         int from = offset(i, j, width);
                         out[i * frame.columns() + j] = from < 0 ? outside : in[from];
                     }
@@ -156,7 +162,7 @@ public record Rearrangement(Frame frame, int[] rows, int[] columns, boolean isEx
     }
 
     /** Eight rows of eight bytes each in eight whole numbers; halves, quarters and eighths of them change places. */
-    private void exchangeEight(byte[] in, int width, byte[] out, int i, int j, int column) {
+    private void exchangeEight(byte[] in, int width, int j, int column, byte[] out, int first) {
         long a = (long) EIGHT.get(in, rows[j] * width + column);
         long b = (long) EIGHT.get(in, rows[j + 1] * width + column);
         long c = (long) EIGHT.get(in, rows[j + 2] * width + column);
@@ -190,18 +196,18 @@ public record Rearrangement(Frame frame, int[] rows, int[] columns, boolean isEx
         f ^= t << 16;
         h ^= t;
         t = (a >>> 8 ^ b) & EIGHTHS;
-        int at = i * frame.columns() + j;
+        int at = first;
         EIGHT.set(out, at, a ^ t << 8);
-        EIGHT.set(out, at += frame.columns(), b ^ t);
+        EIGHT.set(out, at += SQUARE_ROW, b ^ t);
         t = (c >>> 8 ^ d) & EIGHTHS;
-        EIGHT.set(out, at += frame.columns(), c ^ t << 8);
-        EIGHT.set(out, at += frame.columns(), d ^ t);
+        EIGHT.set(out, at += SQUARE_ROW, c ^ t << 8);
+        EIGHT.set(out, at += SQUARE_ROW, d ^ t);
         t = (e >>> 8 ^ f) & EIGHTHS;
-        EIGHT.set(out, at += frame.columns(), e ^ t << 8);
-        EIGHT.set(out, at += frame.columns(), f ^ t);
+        EIGHT.set(out, at += SQUARE_ROW, e ^ t << 8);
+        EIGHT.set(out, at += SQUARE_ROW, f ^ t);
         t = (g >>> 8 ^ h) & EIGHTHS;
-        EIGHT.set(out, at += frame.columns(), g ^ t << 8);
-        EIGHT.set(out, at + frame.columns(), h ^ t);
+        EIGHT.set(out, at += SQUARE_ROW, g ^ t << 8);
+        EIGHT.set(out, at + SQUARE_ROW, h ^ t);
     }
 
     private char[] words(char[] in, int width, char outside) {

@@ -6,6 +6,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -143,6 +145,35 @@ class BulkCopiesTest {
                 assertThat(linear[j]).isNotEqualTo(SlantedRow.OPEN);
             }
         }
+    }
+
+    /** A square of lines is sure of what one line is sure of, and names every place where it is not. */
+    @Property(tries = 60)
+    void aSlantedSquareReadsWhatItsLinesRead(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image before = image(random, 20 + random.nextInt(120), 20 + random.nextInt(120), 255);
+        double angle = random.nextDouble() * 2 * Math.PI;
+        int height = 1 + random.nextInt(SlantedSquare.SIDE);
+        int width = 1 + random.nextInt(SlantedSquare.SIDE);
+        SlantedRow.Line line = new SlantedRow.Line(before.rows() * random.nextDouble(), before.columns() * random.nextDouble(),
+                Math.sin(angle), Math.cos(angle));
+        byte[] levels = new byte[height * width + 5];
+        SlantedSquare square = new SlantedSquare(before);
+        if (!square.read(line, height, width, levels, 5, width)) {
+            assertThat(levels).containsOnly(0);
+            return;
+        }
+        Set<Integer> open = IntStream.range(0, square.openCount()).mapToObj(square::open).collect(Collectors.toSet());
+        int[] row = new int[width];
+        for (int i = 0; i < height; i++) {
+            SlantedRow.of(before, 9).linear(new SlantedRow.Line(line.row() + i * line.right(), line.column() - i * line.down(), line.down(),
+                    line.right()), 0, width, row);
+            for (int j = 0; j < width; j++) {
+                int at = 5 + i * width + j;
+                assertThat(row[j]).isIn(open.contains(at) ? List.of(row[j]) : List.of(SlantedRow.OPEN, levels[at] & 0xFF));
+            }
+        }
+        assertThat(open.size()).isLessThanOrEqualTo(5 + levels.length / 50);
     }
 
     private static int level(Image image, int row, int column) {

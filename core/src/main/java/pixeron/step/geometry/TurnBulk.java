@@ -2,6 +2,7 @@ package pixeron.step.geometry;
 
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 import pixeron.image.Frame;
@@ -9,6 +10,7 @@ import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
 import pixeron.image.SlantedRow;
+import pixeron.image.SlantedSquare;
 import pixeron.number.Rounding;
 import pixeron.step.Finish;
 import pixeron.step.Progress;
@@ -23,7 +25,6 @@ import pixeron.step.neighborhood.Border;
 final class TurnBulk {
 
     private static final int NOT_COUNTED = -1;
-    private static final int TILE = 64;
     /** Far more than doubles can differ by which go through these sums in another way. */
     private static final double CLOSE = 1e-6;
 
@@ -55,23 +56,28 @@ final class TurnBulk {
         }
         LevelRaster raster = new LevelRaster(frame.rows(), frame.columns(), frame.maximumLevel());
         Optional<SlantedRow> quick = quick(finish.level(outside.getAsInt(), 1), finish);
-        int stripes = (frame.rows() + TILE - 1) / TILE;
+        int stripes = (frame.rows() + SlantedSquare.SIDE - 1) / SlantedSquare.SIDE;
         int workers = Math.min(stripes, Runtime.getRuntime().availableProcessors());
+        AtomicInteger next = new AtomicInteger();
         IntStream.range(0, workers).parallel().forEach(worker -> {
             // One for all stripes of a worker: new ones for each would cost as much as what is read.
-            int[][] levels = new int[Math.min(TILE, frame.rows())][frame.columns()];
-            for (int stripe = worker; stripe < stripes; stripe += workers) {
-                int first = stripe * TILE;
-                int count = Math.min(TILE, frame.rows() - first);
-                quick.ifPresent(row -> fill(row, first, count, levels));
-                for (int n = 0; n < count; n++) {
-                    progress.report((double) (first + n) / frame.rows());
-                    for (int j = 0; j < levels[n].length; j++) {
-                        if (quick.isEmpty() || levels[n][j] == SlantedRow.OPEN) {
-                            levels[n][j] = level(first + n, j, outside.getAsInt(), finish, alone);
+            Optional<SlantedStripe> stripe = quick.map(row -> new SlantedStripe(before, row, frame.columns(), isLinear));
+            int[] levels = new int[frame.columns()];
+            for (int n = next.getAndIncrement(); n < stripes; n = next.getAndIncrement()) {
+                int first = n * SlantedSquare.SIDE;
+                int count = Math.min(SlantedSquare.SIDE, frame.rows() - first);
+                stripe.ifPresent(quickly -> quickly.read((i, j) -> line(first + i, j), count,
+                        (i, j) -> level(first + i, j, outside.getAsInt(), finish, alone)));
+                for (int i = first; i < first + count; i++) {
+                    progress.report((double) i / frame.rows());
+                    if (stripe.isPresent()) {
+                        stripe.get().write(i - first, raster, i);
+                    } else {
+                        for (int j = 0; j < levels.length; j++) {
+                            levels[j] = level(i, j, outside.getAsInt(), finish, alone);
                         }
+                        raster.write(i, levels);
                     }
-                    raster.write(first + n, levels[n]);
                 }
             }
         });
@@ -85,21 +91,10 @@ final class TurnBulk {
                 : Optional.empty();
     }
 
-    /** In squares, whose places all lie near to each other, so that they are read from near to the processor. */
-    private void fill(SlantedRow quick, int first, int count, int[]... levels) {
-        double right = -(frame.columns() - 1) / 2.0;
-        for (int left = 0; left < frame.columns(); left += TILE) {
-            int last = Math.min(frame.columns(), left + TILE);
-            for (int n = 0; n < count; n++) {
-                double down = first + n - (frame.rows() - 1) / 2.0;
-                SlantedRow.Line line = new SlantedRow.Line(row(down, right), column(down, right), sine, cosine);
-                if (isLinear) {
-                    quick.linear(line, left, last, levels[n]);
-                } else {
-                    quick.nearest(line, left, last, levels[n]);
-                }
-            }
-        }
+    private SlantedRow.Line line(int i, int j) {
+        double down = i - (frame.rows() - 1) / 2.0;
+        double right = j - (frame.columns() - 1) / 2.0;
+        return new SlantedRow.Line(row(down, right), column(down, right), sine, cosine);
     }
 
     private int level(int i, int j, int outside, Finish finish, ToIntFunction<Pixel> alone) {
