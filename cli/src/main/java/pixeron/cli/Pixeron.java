@@ -13,7 +13,7 @@ import pixeron.PixeronException;
                 + "Without a command, pixeron [PROJECT or IMAGE] opens the window.",
         subcommands = {RunCommand.class, FactsCommand.class, ExplainCommand.class, TableCommand.class, CheckCommand.class,
             CompareCommand.class, GrayCommand.class, NewCommand.class, StepsCommand.class, ReportCommand.class,
-        DemoCommand.class})
+            WorksheetCommand.class, MarkCommand.class, DemoCommand.class})
 public final class Pixeron implements Runnable {
 
     /** Exit code when something differs. */
@@ -24,9 +24,7 @@ public final class Pixeron implements Runnable {
     /** Words for the command line; any other first word is a file for the window. */
     private static final List<String> COMMANDS =
             List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "table",
-                    "report", "-h",
-                    "--help",
-                    "-V", "--version");
+                    "report", "worksheet", "mark", "-h", "--help", "-V", "--version");
 
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;

@@ -10,18 +10,28 @@ import java.util.function.Function;
 import pixeron.PixeronException;
 
 /** The fields of a JSON object, read strictly: whatever is missing or of the wrong kind is named with its path. */
-final class Fields {
+public final class Fields {
 
+    private final String subject;
     private final String path;
     private final JsonNode node;
 
-    Fields(String path, JsonNode node) {
+    /**
+     * @param subject what is read, such as project
+     * @param node an object
+     */
+    public Fields(String subject, JsonNode node) {
+        this(subject, "", node);
+    }
+
+    private Fields(String subject, String path, JsonNode node) {
+        this.subject = subject;
         this.path = path;
         this.node = node;
     }
 
-    PixeronException problem(String field, String what) {
-        return PixeronException.of("The project is damaged: %s %s.", path + field, what);
+    public PixeronException problem(String field, String what) {
+        return PixeronException.of("The %s is damaged: %s %s.", subject, path + field, what);
     }
 
     private JsonNode required(String field, Function<JsonNode, Boolean> isRight, String kind) {
@@ -32,11 +42,11 @@ final class Fields {
         return found;
     }
 
-    Fields object(String field) {
-        return new Fields(path + field + ".", required(field, JsonNode::isObject, "an object"));
+    public Fields object(String field) {
+        return new Fields(subject, path + field + ".", required(field, JsonNode::isObject, "an object"));
     }
 
-    List<Fields> objects(String field) {
+    public List<Fields> objects(String field) {
         JsonNode array = required(field, JsonNode::isArray, "a list");
         List<Fields> objects = new ArrayList<>();
         for (int n = 0; n < array.size(); n++) {
@@ -44,43 +54,76 @@ final class Fields {
             if (!array.get(n).isObject()) {
                 throw problem(name, "is not an object");
             }
-            objects.add(new Fields(path + name + ".", array.get(n)));
+            objects.add(new Fields(subject, path + name + ".", array.get(n)));
         }
         return objects;
     }
 
     /** @return the names of all fields */
-    List<String> names() {
+    public List<String> names() {
         List<String> names = new ArrayList<>();
         node.fieldNames().forEachRemaining(names::add);
         return names;
     }
 
-    boolean has(String field) {
+    public boolean has(String field) {
         return node.has(field);
     }
 
-    Optional<Fields> find(String field) {
+    public Optional<Fields> find(String field) {
         return node.has(field) ? Optional.of(object(field)) : Optional.empty();
     }
 
-    Optional<String> findText(String field) {
+    public Optional<String> findText(String field) {
         return node.has(field) ? Optional.of(text(field)) : Optional.empty();
     }
 
-    String text(String field) {
+    public String text(String field) {
         return required(field, JsonNode::isTextual, "a text").textValue();
     }
 
-    int number(String field) {
+    /** @return a number or a text, as it is written */
+    public String scalar(String field) {
+        return required(field, n -> n.isTextual() || n.isNumber(), "a number").asText();
+    }
+
+    /** @return a list of numbers and texts, as they are written */
+    public List<String> scalars(String field) {
+        JsonNode array = required(field, JsonNode::isArray, "a list");
+        List<String> scalars = new ArrayList<>();
+        for (int n = 0; n < array.size(); n++) {
+            if (!array.get(n).isTextual() && !array.get(n).isNumber()) {
+                throw problem(field + "[" + n + "]", "is neither a number nor a text");
+            }
+            scalars.add(array.get(n).asText());
+        }
+        return scalars;
+    }
+
+    /** @return whether a field is there and is a list */
+    public boolean isList(String field) {
+        return node.has(field) && node.get(field).isArray();
+    }
+
+    /** @return whether a field is there and is a text */
+    public boolean isText(String field) {
+        return node.has(field) && node.get(field).isTextual();
+    }
+
+    public int number(String field) {
         return required(field, n -> n.isIntegralNumber() && n.canConvertToInt(), "a whole number").intValue();
     }
 
-    boolean flag(String field) {
+    /** @return a whole number of 64 bits */
+    public long longNumber(String field) {
+        return required(field, n -> n.isIntegralNumber() && n.canConvertToLong(), "a whole number").longValue();
+    }
+
+    public boolean flag(String field) {
         return required(field, JsonNode::isBoolean, "true or false").booleanValue();
     }
 
-    List<String> texts(String field) {
+    public List<String> texts(String field) {
         JsonNode array = required(field, JsonNode::isArray, "a list");
         List<String> texts = new ArrayList<>();
         for (int n = 0; n < array.size(); n++) {
@@ -92,7 +135,7 @@ final class Fields {
         return texts;
     }
 
-    Map<String, String> textsByName() {
+    public Map<String, String> textsByName() {
         Map<String, String> texts = new LinkedHashMap<>();
         node.properties().forEach(entry -> {
             if (!entry.getValue().isTextual()) {
@@ -104,7 +147,7 @@ final class Fields {
     }
 
     /** @return the text of a field, understood by reader; its error is given with the field's path */
-    <T> T read(String field, Function<String, T> reader) {
+    public <T> T read(String field, Function<String, T> reader) {
         try {
             return reader.apply(text(field));
         } catch (PixeronException notUnderstood) {

@@ -1,14 +1,8 @@
 package pixeron.project;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.util.DefaultIndenter;
-import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -16,7 +10,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import pixeron.PixeronException;
-import pixeron.format.SafeFile;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -40,7 +33,6 @@ public final class ProjectFile {
     private static final int IMAGE_VERSION = 1;
     private static final String VERSION_FIELD = "pixeron";
     private static final String IMAGES = "images";
-    private static final ObjectMapper MAPPER = new ObjectMapper();
 
     private ProjectFile() {
     }
@@ -51,15 +43,12 @@ public final class ProjectFile {
      * @throws PixeronException if the file cannot be written
      */
     public static void write(Path file, SavedProject saved) {
-        DefaultPrettyPrinter printer = new DefaultPrettyPrinter();
-        printer.indentArraysWith(new DefaultIndenter("  ", "\n"));
-        printer.indentObjectsWith(new DefaultIndenter("  ", "\n"));
-        SafeFile.write(file, out -> MAPPER.writer(printer).writeValue(out, json(saved)));
+        JsonFile.write(file, json(saved));
     }
 
     private static ObjectNode json(SavedProject saved) {
         Project project = saved.project();
-        ObjectNode root = MAPPER.createObjectNode();
+        ObjectNode root = JsonFile.object();
         // What an older Pixeron can read it shall be able to read.
         boolean isPlain = project.chain().input() instanceof Image && project.images().isEmpty();
         root.put(VERSION_FIELD, isPlain ? IMAGE_VERSION : VERSION).put("name", project.name());
@@ -137,34 +126,12 @@ public final class ProjectFile {
      * @throws PixeronException if the file cannot be read, is damaged, or was written by a newer version
      */
     public static SavedProject read(Path file) {
-        try {
-            if (Files.isDirectory(file)) {
-                throw PixeronException.of("It is a folder; name a file in it.");
-            } else if (!Files.exists(file)) {
-                throw PixeronException.of("There is no such file.");
-            }
-            return saved(MAPPER.readTree(Files.readAllBytes(file)));
-        } catch (JsonProcessingException broken) {
-            throw PixeronException.because(broken, "%s: The file is damaged: line %d, column %d is not JSON.",
-                    file.getFileName(), broken.getLocation() == null ? 1 : broken.getLocation().getLineNr(),
-                    broken.getLocation() == null ? 1 : broken.getLocation().getColumnNr());
-        } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "%s cannot be read: %s.", file, trouble.getMessage());
-        } catch (PixeronException problem) {
-            throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
-        }
+        return JsonFile.read(file, ProjectFile::saved);
     }
 
     private static SavedProject saved(JsonNode root) {
-        JsonNode version = root == null ? null : root.get(VERSION_FIELD);
-        if (version == null || !version.isIntegralNumber()) {
-            throw PixeronException.of("This is not a Pixeron project; the field \"%s\" with its version is missing.",
-                    VERSION_FIELD);
-        } else if (!version.canConvertToInt() || version.intValue() > VERSION) {
-            throw PixeronException.of("The project was written by a newer Pixeron (file version %s); this one reads version %d.",
-                    version.asText(), VERSION);
-        }
-        Fields fields = new Fields("", root);
+        JsonFile.requireVersion(root, VERSION_FIELD, VERSION, "project");
+        Fields fields = new Fields("project", root);
         Fields image = fields.object("image");
         Origin origin = origin(image);
         // In the first version gray was made of a colour picture in front of the steps; now that is a step like any other.

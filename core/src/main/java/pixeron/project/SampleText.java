@@ -19,14 +19,14 @@ import pixeron.number.Value;
  * The samples of an image as lines of text in a project file: one line a row, numbers with a blank between them. Exact
  * samples are whole numbers or fractions; doubles are decimals that read back as the same double.
  */
-final class SampleText {
+public final class SampleText {
 
     private static final String FACES = "faces";
 
     private SampleText() {
     }
 
-    static void write(Result input, ObjectNode node) {
+    public static void write(Result input, ObjectNode node) {
         Frame frame = input.frame();
         boolean isExact = input.faces().stream().allMatch(face -> face.image().isExact());
         node.put("rows", frame.rows()).put("columns", frame.columns()).put("maximumLevel", frame.maximumLevel());
@@ -57,7 +57,7 @@ final class SampleText {
         }
     }
 
-    static Result read(Fields fields) {
+    public static Result read(Fields fields) {
         return fields.has(FACES) ? readFaces(fields, fields.object(FACES)) : read(fields, fields, "samples");
     }
 

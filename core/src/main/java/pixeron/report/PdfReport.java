@@ -1,12 +1,12 @@
 package pixeron.report;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
-import org.apache.pdfbox.pdmodel.PDDocument;
 import pixeron.report.Block.Cell;
 import pixeron.report.Block.Grid;
-import pixeron.report.PdfPages.Ink;
+import pixeron.report.pdf.Ink;
+import pixeron.report.pdf.Paper;
+import pixeron.report.pdf.PdfPages;
 
 /** Writes a report as pages of A4: blocks one below the other, a new page where one does not fit. */
 final class PdfReport {
@@ -23,15 +23,13 @@ final class PdfReport {
     }
 
     static byte[] of(Report report) throws IOException {
-        try (PDDocument document = new PDDocument(); ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            PdfPages pages = new PdfPages(document);
+        String title = report.blocks().stream().filter(Block.Heading.class::isInstance).map(block -> ((Block.Heading) block).text()).findFirst().orElse("Report");
+        try (PdfPages pages = new PdfPages(Paper.A4, title)) {
             PdfReport writer = new PdfReport(pages);
             for (Block block : report.blocks()) {
                 writer.write(block);
             }
-            pages.close();
-            document.save(out);
-            return out.toByteArray();
+            return pages.bytes();
         }
     }
 
@@ -40,12 +38,16 @@ final class PdfReport {
             pages.space(heading.level() == 1 ? 0 : 14);
             // A title never stands alone at the foot of a page.
             pages.require(heading.level() == 3 ? 80 : 150);
+            pages.begin("H" + heading.level());
             pages.paragraph(heading.text(), pages.bold(), 18 - 3 * heading.level(), Ink.TEXT, 0);
+            pages.end();
         } else if (block instanceof Block.Words words) {
             float indent = words.isStrong() ? 9 : 0;
             float top = pages.y();
             int page = pages.count();
+            pages.begin("P");
             pages.paragraph(words.text(), pages.words(), 9.5f, Ink.TEXT, indent);
+            pages.end();
             if (words.isStrong() && page == pages.count()) {
                 pages.fill(0, pages.y() + 2, 3, top - pages.y() - 2, Ink.WRONG);
             }
@@ -81,25 +83,33 @@ final class PdfReport {
         }
     }
 
-    private static float cellWidth(int columns, int perLine) {
-        return (PdfPages.WIDTH - (perLine - 1) * GAP) / perLine / Math.max(1, columns) - HEAD / Math.max(1, columns);
+    private float cellWidth(int columns, int perLine) {
+        return (pages.width() - (perLine - 1) * GAP) / perLine / Math.max(1, columns) - HEAD / Math.max(1, columns);
     }
 
     private void grid(Grid grid, float left, float width, float height) throws IOException {
         pages.text(grid.title(), left, pages.y() - HEAD, pages.bold(), 9, Ink.TEXT);
         float top = pages.y() - 2 * HEAD - 2;
+        pages.open("Table");
         for (int i = 0; i < grid.rows().size(); i++) {
             List<Cell> row = grid.rows().get(i);
+            pages.open("TR");
+            pages.begin("TH");
             pages.right(String.valueOf(grid.firstRow() + i), left + HEAD - 3, top - i * height - height * 0.65f, pages.numbers(), 5.5f,
                     Ink.SOFT);
+            pages.end();
             for (int j = 0; j < row.size(); j++) {
                 if (i == 0) {
+                    pages.begin("TH");
                     pages.middle(String.valueOf(grid.firstColumn() + j), left + HEAD + (j + 0.5f) * width, top + 3, pages.numbers(),
                             5.5f, Ink.SOFT);
+                    pages.end();
                 }
                 cell(row.get(j), left + HEAD + j * width, top - (i + 1) * height, width, height);
             }
+            pages.shut();
         }
+        pages.shut();
     }
 
     private void cell(Cell cell, float left, float bottom, float width, float height) throws IOException {
@@ -111,14 +121,16 @@ final class PdfReport {
         Ink ink = mark.isWrong() ? Ink.WRONG : Ink.TEXT;
         float size = pages.fitting(cell.text(), pages.numbers(), 8.5f, width - (mark == Mark.NONE ? 3 : 8));
         float middle = left + width / 2 - (mark == Mark.NONE ? 0 : 2.5f);
+        pages.begin("TD");
         pages.middle(cell.text(), middle, bottom + height / 2 - size * 0.35f, pages.numbers(), size, ink);
         if (mark != Mark.NONE) {
             pages.right(mark.sign(), left + width - 1.5f, bottom + 2.5f, pages.words(), 5.5f, mark == Mark.AGREES ? Ink.RIGHT : ink);
         }
+        pages.end();
     }
 
     private void workings(List<Block.Work> workings) throws IOException {
-        float width = (PdfPages.WIDTH - (workings.size() - 1) * GAP) / workings.size();
+        float width = (pages.width() - (workings.size() - 1) * GAP) / workings.size();
         int lines = workings.stream().mapToInt(work -> work.lines().size()).max().orElse(0);
         float height = 9.5f;
         pages.require((lines + 1) * height + 8);
@@ -141,24 +153,30 @@ final class PdfReport {
     }
 
     private void listing(Block.Listing listing) throws IOException {
-        float width = Math.min(70, PdfPages.WIDTH / listing.columns().size());
+        float width = Math.min(70, pages.width() / listing.columns().size());
+        pages.open("Table");
         row(listing.columns().stream().map(Cell::plain).toList(), width, true);
         for (List<Cell> row : listing.rows()) {
             row(row, width, false);
         }
+        pages.shut();
     }
 
     private void row(List<Cell> row, float width, boolean isHead) throws IOException {
         float height = 14;
         pages.require(height);
+        pages.open("TR");
         for (int j = 0; j < row.size(); j++) {
             if (isHead) {
                 float size = pages.fitting(row.get(j).text(), pages.bold(), 8, width - 4);
+                pages.begin("TH");
                 pages.right(row.get(j).text(), (j + 1) * width - 3, pages.y() - 10, pages.bold(), size, Ink.SOFT);
+                pages.end();
             } else {
                 cell(row.get(j), j * width, pages.y() - height, width, height);
             }
         }
+        pages.shut();
         pages.space(height);
     }
 }

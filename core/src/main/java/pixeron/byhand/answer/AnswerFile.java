@@ -42,7 +42,20 @@ public final class AnswerFile {
         }
     }
 
-    private static List<NamedCells> sheets(Path file) {
+    /**
+     * @return the values of cells that are an answer as a whole or hold just one
+     * @throws PixeronException if nothing fits, or more than one block does
+     */
+    public static HandSheet only(CellTable cells, Frame grid) {
+        List<Answer> found = find(List.of(new NamedCells("", cells)), grid).stream().filter(answer -> !answer.isSwapped()).toList();
+        if (found.size() != 1 || found.get(0).otherShape().isPresent()) {
+            throw PixeronException.of("It holds %s, and the result has %d × %d.", sizes(List.of(new NamedCells("", cells))), grid.rows(), grid.columns());
+        }
+        return found.get(0).sheet(grid);
+    }
+
+    /** @return the sheets of a text, a spreadsheet or a gray picture */
+    public static List<NamedCells> sheets(Path file) {
         if (!ImageFiles.isPicture(file)) {
             return CellTable.readAll(file);
         }

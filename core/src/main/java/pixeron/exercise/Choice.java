@@ -1,0 +1,94 @@
+package pixeron.exercise;
+
+import java.util.List;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+
+/** What one of the numbers of an exercise can be; each variant draws one of them. */
+public sealed interface Choice {
+
+    /** The number of the variant itself, in a line of the exercise. */
+    String VARIANT = "variant";
+
+    /** More values than these cannot be told apart by a draw that is exact to 2⁻⁵³ and a range of 2³². */
+    long MOST = 1L << 32;
+
+    /** @return what stands in braces in the lines of the exercise */
+    String name();
+
+    /** @return how many values there are, 1 … {@link #MOST} */
+    long count();
+
+    /**
+     * @param index 0 … count() − 1
+     * @return the value as it is put into a line
+     */
+    String value(long index);
+
+    /**
+     * Values one by one.
+     *
+     * @param values at least one; numbers, or words such as {@code zero}
+     */
+    record OfList(String name, List<String> values) implements Choice {
+        public OfList {
+            requireName(name);
+            values = List.copyOf(values);
+            if (values.isEmpty()) {
+                throw PixeronException.of("The choice \"%s\" has no values; it needs at least one.", name);
+            }
+        }
+
+        @Override
+        public long count() {
+            return values.size();
+        }
+
+        @Override
+        public String value(long index) {
+            return values.get(Math.toIntExact(index));
+        }
+    }
+
+    /**
+     * Numbers from one to another.
+     *
+     * @param from the first one
+     * @param to the largest that may come
+     * @param step from one to the next, above 0
+     */
+    record OfRange(String name, Rational from, Rational to, Rational step) implements Choice {
+        public OfRange {
+            requireName(name);
+            if (step.signum() <= 0 || to.compareTo(from) < 0) {
+                throw PixeronException.of("The choice \"%s\" goes from %s to %s by %s; right is a step above 0 and an end that is not below the beginning.",
+                        name, from, to, step);
+            } else if (steps(from, to, step).compareTo(Rational.of(MOST - 1)) > 0) {
+                throw PixeronException.of("The choice \"%s\" has more than %d values.", name, MOST);
+            }
+        }
+
+        private static Rational steps(Rational from, Rational to, Rational step) {
+            return to.minus(from).dividedBy(step).floor();
+        }
+
+        @Override
+        public long count() {
+            return steps(from, to, step).numerator().longValueExact() + 1;
+        }
+
+        @Override
+        public String value(long index) {
+            return Decimals.print(from.plus(step.times(Rational.of(index))));
+        }
+    }
+
+    private static void requireName(String name) {
+        if (!name.matches("[a-z][a-z0-9]{0,19}") || Set.of(VARIANT).contains(name)) {
+            throw PixeronException.of("\"%s\" is no name of a choice; right is a small letter and then small letters and digits, at most 20, and not \"%s\".",
+                    Decimals.shortened(name), VARIANT);
+        }
+    }
+}

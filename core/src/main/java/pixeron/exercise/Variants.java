@@ -1,0 +1,198 @@
+package pixeron.exercise;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+import pixeron.PixeronException;
+import pixeron.chain.Chain;
+import pixeron.chain.Stage;
+import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.make.Makers;
+import pixeron.number.Draws;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.step.Bound;
+import pixeron.step.Common;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+import pixeron.step.catalog.StepLine;
+
+/**
+ * Draws the variants of an exercise. Variant n follows from the exercise and its seed alone: choice c in draw d is value ⌊u(c) · count⌋
+ * of its list, u(c) being drawn with seed + 2¹⁶ · n + d. It is drawn again until the wishes hold and it is not like an earlier one.
+ *
+ * <p>Where the number of the variant stands in a line, no two can be alike, and each is drawn without those before it; else those
+ * before it are drawn first, once. May be asked by several threads. Cost: the steps once for each draw.
+ */
+public final class Variants {
+
+    /** So many variants can be had of one exercise. */
+    public static final int MOST = 10_000;
+
+    private static final int MOST_DRAWS = 1000;
+    private static final String UNLIKE = "lines unlike those of the variants before it";
+    private static final long PER_VARIANT = 1L << 16;
+
+    private final Exercise exercise;
+    private final Map<Integer, Variant> known = new TreeMap<>();
+    private final Set<String> lines = new HashSet<>();
+
+    public Variants(Exercise exercise) {
+        this.exercise = exercise;
+    }
+
+    public Exercise exercise() {
+        return exercise;
+    }
+
+    /**
+     * @param number 1 … {@link #MOST}
+     * @return the variant
+     * @throws PixeronException if there is no such number, a line is not understood, or the wishes do not hold in any draw; says which
+     */
+    public Variant variant(int number) {
+        if (number < 1 || number > MOST) {
+            throw PixeronException.of("There is no variant %d; variants are counted from 1 to %d.", number, MOST);
+        }
+        if (exercise.namesVariant()) {
+            return drawn(number);
+        }
+        synchronized (known) {
+            for (int earlier = known.size() + 1; earlier <= number; earlier++) {
+                known.put(earlier, drawn(earlier));
+            }
+            return known.get(number);
+        }
+    }
+
+    /**
+     * @param count 1 … {@link #MOST}
+     * @return the first so many
+     * @throws PixeronException as {@link #variant}
+     */
+    public List<Variant> first(int count) {
+        if (count < 1 || count > MOST) {
+            throw PixeronException.of("%d variants are asked for; right is 1 to %d.", count, MOST);
+        }
+        List<Variant> all = new ArrayList<>();
+        for (int n = 1; n <= count; n++) {
+            all.add(variant(n));
+        }
+        return all;
+    }
+
+    private Variant drawn(int number) {
+        Map<String, Integer> broken = new TreeMap<>();
+        int draws = exercise.choices().stream().allMatch(choice -> choice.count() == 1) ? 1 : MOST_DRAWS;
+        for (int draw = 0; draw < draws; draw++) {
+            Map<String, String> values = values(number, draw);
+            UnaryOperator<String> fill = text -> Exercise.filled(text, name -> name.equals(Choice.VARIANT) ? String.valueOf(number) : values.get(name));
+            String line = exercise.image() instanceof GivenImage.Made made ? fill.apply(made.line()) : "";
+            List<String> steps = exercise.steps().stream().map(fill).toList();
+            if (lines.contains(line + steps)) {
+                broken.merge(UNLIKE, 1, Integer::sum);
+                continue;
+            }
+            Variant variant = new Variant(exercise, number, draw, values, chain(line, steps));
+            Optional<String> problem = broken(variant);
+            if (problem.isEmpty()) {
+                if (!exercise.namesVariant()) {
+                    lines.add(line + steps);
+                }
+                return variant;
+            }
+            broken.merge(problem.get(), 1, Integer::sum);
+        }
+        String most = broken.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+        throw PixeronException.of("Variant %d cannot be had: %s none is with %s; %s.", number, draws == 1 ? "it has no choices to draw again, and"
+                : "of " + draws + " draws", most, most.equals(UNLIKE) ? "take fewer variants, or choices with more values"
+                        : "change the wish or the choices");
+    }
+
+    private Map<String, String> values(int number, int draw) {
+        Draws draws = new Draws(exercise.seed() + PER_VARIANT * number + draw);
+        Map<String, String> values = new LinkedHashMap<>();
+        for (int c = 0; c < exercise.choices().size(); c++) {
+            Choice choice = exercise.choices().get(c);
+            values.put(choice.name(), choice.value(draws.below(c, choice.count())));
+        }
+        return values;
+    }
+
+    private Chain chain(String line, List<String> steps) {
+        Result image;
+        try {
+            image = exercise.image() instanceof GivenImage.Samples samples ? samples.image() : Makers.make(line);
+        } catch (PixeronException problem) {
+            throw PixeronException.because(problem, "Image \"%s\": %s", line, problem.getMessage());
+        }
+        Chain chain = Chain.of(image);
+        for (String step : steps) {
+            try {
+                chain = chain.withStep(chain.size(), StepLine.parse(step));
+            } catch (PixeronException problem) {
+                throw PixeronException.because(problem, "Step %d, \"%s\": %s", chain.size() + 1, step, problem.getMessage());
+            }
+        }
+        for (Stage stage : chain.stages()) {
+            try {
+                stage.after(Progress.NONE).required();
+            } catch (PixeronException problem) {
+                throw PixeronException.because(problem, "%s", problem.getMessage());
+            }
+        }
+        return chain;
+    }
+
+    private Optional<String> broken(Variant variant) {
+        return exercise.wish().isAny() ? exercise.wish().broken(seen(variant)) : Optional.empty();
+    }
+
+    private Wish.Seen seen(Variant variant) {
+        int ties = 0;
+        int decimals = 0;
+        int clipped = 0;
+        for (Stage stage : variant.chain().stages().subList(0, exercise.lastAsked() + 1)) {
+            Bound bound = stage.bound(Progress.NONE).orElseThrow();
+            for (String face : bound.faces()) {
+                Operation operation = bound.face(face).orElseThrow();
+                boolean isFinished = operation.step().type().common().contains(Common.ROUNDING);
+                boolean isRounded = isFinished && operation.step().rounding() != Rounding.NONE;
+                for (int n = 0; n < operation.frame().count(); n++) {
+                    Pixel pixel = operation.frame().pixel(n);
+                    Value exact = operation.exact(pixel);
+                    ties += isRounded && isTie(exact) ? 1 : 0;
+                    decimals = Math.max(decimals, decimals(exact));
+                    clipped += isFinished && operation.finish().side(exact) != 0 ? 1 : 0;
+                }
+            }
+        }
+        return new Wish.Seen(ties, decimals, clipped);
+    }
+
+    private static boolean isTie(Value exact) {
+        return exact instanceof Rational number && !number.isWhole() && number.times(Rational.of(2)).isWhole();
+    }
+
+    private static int decimals(Value exact) {
+        if (!(exact instanceof Rational number)) {
+            return Integer.MAX_VALUE;
+        }
+        Rational shifted = number;
+        for (int n = 0; n <= 9; n++) {
+            if (shifted.isWhole()) {
+                return n;
+            }
+            shifted = shifted.times(Rational.of(10));
+        }
+        return Integer.MAX_VALUE;
+    }
+}

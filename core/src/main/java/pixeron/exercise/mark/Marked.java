@@ -1,0 +1,85 @@
+package pixeron.exercise.mark;
+
+import java.util.List;
+import java.util.Optional;
+import pixeron.exercise.Code;
+import pixeron.number.Rational;
+import pixeron.project.Project;
+
+/**
+ * What is said of one answer.
+ *
+ * @param source the file that it came in
+ * @param name of the person; empty where none is said
+ * @param code of the variant; empty where it is not known
+ * @param parts what is said of each part that is asked, in their order; none where it could not be marked
+ * @param firstSlip the id of the slip that explains most where the work first goes wrong; two with a plus between them
+ * @param starts where it first goes wrong, in one sentence
+ * @param work the variant's project with the person's values; empty where it could not be marked
+ * @param problem why it could not be marked, or what else is to be known of it; empty where there is nothing
+ */
+public record Marked(String source, String name, Optional<Code> code, List<PartMark> parts, Optional<String> firstSlip, Optional<String> starts,
+        Optional<Project> work, String problem) {
+
+    public Marked {
+        parts = List.copyOf(parts);
+    }
+
+    /**
+     * What is said of a part.
+     *
+     * @param cells that are asked for
+     * @param filled cells in which something stands
+     * @param agree cells that are right
+     * @param follow cells that differ, but follow from an earlier difference
+     * @param points for it
+     * @param followPoints of them those of the cells that follow
+     */
+    public record PartMark(int cells, int filled, int agree, int follow, Rational points, Rational followPoints) {
+
+        /** @return cells that differ and follow from nothing, or are not understood */
+        public int differ() {
+            return filled - agree - follow;
+        }
+    }
+
+    /** @return an answer that could not be marked */
+    static Marked problem(String source, String name, Optional<Code> code, String problem) {
+        return new Marked(source, name, code, List.of(), Optional.empty(), Optional.empty(), Optional.empty(), problem);
+    }
+
+    public boolean isMarked() {
+        return work.isPresent();
+    }
+
+    public int cells() {
+        return parts.stream().mapToInt(PartMark::cells).sum();
+    }
+
+    public int filled() {
+        return parts.stream().mapToInt(PartMark::filled).sum();
+    }
+
+    public int agree() {
+        return parts.stream().mapToInt(PartMark::agree).sum();
+    }
+
+    public int follow() {
+        return parts.stream().mapToInt(PartMark::follow).sum();
+    }
+
+    public int differ() {
+        return parts.stream().mapToInt(PartMark::differ).sum();
+    }
+
+    /** @return the points; what follows from an earlier mistake counts as right, or not */
+    public Rational points(boolean followCounts) {
+        Rational all = parts.stream().map(PartMark::points).reduce(Rational.ZERO, Rational::plus);
+        return followCounts ? all : all.minus(parts.stream().map(PartMark::followPoints).reduce(Rational.ZERO, Rational::plus));
+    }
+
+    /** @return this with something more to be known of it */
+    Marked noting(String more) {
+        return new Marked(source, name, code, parts, firstSlip, starts, work, problem.isEmpty() ? more : problem + " " + more);
+    }
+}

@@ -1,0 +1,191 @@
+package pixeron.exercise.mark;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import pixeron.PixeronException;
+import pixeron.byhand.CellCheck;
+import pixeron.byhand.Verdict;
+import pixeron.byhand.slip.search.Explanation;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.byhand.slip.search.SlipFinder;
+import pixeron.byhand.table.TableCheck;
+import pixeron.byhand.table.TableSlip;
+import pixeron.byhand.table.TableSlips;
+import pixeron.byhand.work.Start;
+import pixeron.byhand.work.StepWork;
+import pixeron.exercise.Code;
+import pixeron.exercise.Part;
+import pixeron.exercise.Variant;
+import pixeron.exercise.Variants;
+import pixeron.exercise.answer.AnswerReader;
+import pixeron.exercise.answer.Received;
+import pixeron.image.Pixel;
+import pixeron.number.Rational;
+import pixeron.project.Project;
+import pixeron.project.ProjectWork;
+import pixeron.step.Progress;
+
+/**
+ * Marks answers to an exercise. An answer is checked as any work by hand is; what is said of it here is counted over the cells that are
+ * asked for. A value that differs, but is right for the person's own earlier values, follows and counts as right.
+ *
+ * <p>May be asked by several threads. Cost: one check and, where something differs, one search for slips an answer.
+ */
+public final class Marker {
+
+    /** Variants whose slips are kept: a class of thirty sheets, handed out several times. */
+    private static final int KEPT = 64;
+
+    private final Variants variants;
+    private final String exercise;
+    private final Map<Integer, Prepared> prepared = new HashMap<>();
+
+    /** A variant with what is looked for in every answer to it. */
+    private record Prepared(Variant variant, List<Part> parts, Map<Object, SlipFinder> finders) {
+    }
+
+    public Marker(Variants variants) {
+        this.variants = variants;
+        this.exercise = variants.variant(1).code().exercise();
+    }
+
+    private synchronized Prepared prepared(int number) {
+        if (prepared.size() > KEPT) {
+            prepared.clear();
+        }
+        return prepared.computeIfAbsent(number, n -> {
+            Variant variant = variants.variant(n);
+            return new Prepared(variant, variant.parts(), new HashMap<>());
+        });
+    }
+
+    /**
+     * @param file any; what cannot be read or marked is said in what comes back
+     * @return what is said of each answer in it, at least one
+     */
+    public List<Marked> marks(Path file) {
+        try {
+            return AnswerReader.read(file).stream().map(this::mark).toList();
+        } catch (PixeronException unreadable) {
+            return List.of(Marked.problem(String.valueOf(file.getFileName()), "", Optional.empty(), unreadable.getMessage()));
+        }
+    }
+
+    /** @return what is said of one answer */
+    public Marked mark(Received answer) {
+        Optional<Code> code = answer.code(exercise);
+        if (code.isEmpty()) {
+            return Marked.problem(answer.source(), answer.name(), Optional.empty(), withoutCode(answer));
+        }
+        try {
+            Prepared variant = prepared(code.get().variant());
+            return mark(answer, code.get(), variant, answer.content().on(variant.variant()));
+        } catch (PixeronException problem) {
+            return Marked.problem(answer.source(), answer.name(), code, problem.getMessage());
+        }
+    }
+
+    private String withoutCode(Received answer) {
+        List<Code> codes = answer.codes();
+        return codes.isEmpty() ? "No code is found in it; write it beside \"code\" or into the name of the file, such as " + new Code(exercise, 1) + "."
+                : codes.stream().noneMatch(code -> code.exercise().equals(exercise)) ? "Its code " + codes.get(0) + " is of another exercise; this one is " + exercise + "."
+                        : "It has several codes, " + codes.stream().map(Code::toString).collect(Collectors.joining(", ")) + "; leave the right one.";
+    }
+
+    private Marked mark(Received answer, Code code, Prepared variant, Project work) {
+        List<StepWork> works = ProjectWork.of(work, Progress.NONE);
+        List<Marked.PartMark> parts = new ArrayList<>();
+        for (Part part : variant.parts()) {
+            parts.add(mark(part, works));
+        }
+        return new Marked(answer.source(), answer.name(), Optional.of(code), parts, firstSlip(works, variant), Start.of(works).map(start ->
+                start.sentence(Pixel::toString)), Optional.of(work), "");
+    }
+
+    /** @return what is said of a part that is asked */
+    static Marked.PartMark mark(Part part, List<StepWork> works) {
+        StepWork work = works.stream().filter(one -> one.position() == part.asked().position() && one.face().equals(part.face())).findFirst().orElseThrow();
+        int filled = 0;
+        int agree = 0;
+        int follow = 0;
+        if (part instanceof Part.OfCells cells) {
+            Set<Pixel> asked = Set.copyOf(cells.pixels());
+            Set<Pixel> following = work.following().pixels();
+            for (CellCheck cell : work.check().cells()) {
+                if (asked.contains(cell.pixel())) {
+                    filled++;
+                    agree += cell.state() == Verdict.AGREES ? 1 : 0;
+                    follow += following.contains(cell.pixel()) ? 1 : 0;
+                }
+            }
+        } else {
+            Part.OfTable table = (Part.OfTable) part;
+            Set<Integer> rows = Set.copyOf(table.rows());
+            for (TableCheck.Cell cell : work.tables().getOrDefault(table.table().name(), TableCheck.EMPTY).cells()) {
+                if (table.columns().contains(cell.column()) && rows.contains(cell.row())) {
+                    filled++;
+                    agree += cell.state() == Verdict.AGREES ? 1 : 0;
+                    follow += cell.state() == Verdict.FOLLOWS ? 1 : 0;
+                }
+            }
+        }
+        int all = part.count();
+        Rational each = all == 0 ? Rational.ZERO : part.asked().points().dividedBy(Rational.of(all));
+        return new Marked.PartMark(all, filled, agree, follow, each.times(Rational.of(agree + follow)), each.times(Rational.of(follow)));
+    }
+
+    /** Where the work first goes wrong: the slip in a table before one in the result, since the result comes of it. */
+    private static Optional<String> firstSlip(List<StepWork> works, Prepared variant) {
+        for (StepWork work : works) {
+            for (Map.Entry<String, TableCheck> table : work.tables().entrySet()) {
+                if (table.getValue().first().isPresent()) {
+                    Optional<TableSlip> slip = TableSlips.find(table.getValue(), work.table(table.getKey()), work.operation()).stream().findFirst();
+                    if (slip.isPresent()) {
+                        return slip.map(TableSlip::id);
+                    }
+                }
+            }
+            if (work.following().rest(work.check()).first().isPresent()) {
+                Findings found = work.withShape(finder(work, variant).find(work.following().rest(work.check()), Progress.NONE));
+                Optional<Explanation> slip = found.slips().stream().findFirst();
+                if (slip.isPresent()) {
+                    return slip.map(best -> String.join(" + ", best.ids()));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The slips of a step are worked out once for all answers to its variant. */
+    private static SlipFinder finder(StepWork work, Prepared variant) {
+        synchronized (variant.finders()) {
+            return variant.finders().computeIfAbsent(work.position() + work.face(), key -> new SlipFinder(
+                    variant.variant().chain().stage(work.position()).bound(Progress.NONE).orElseThrow().face(work.face()).orElseThrow()));
+        }
+    }
+
+    /**
+     * Says of answers that have the same code that they do; each of them is marked.
+     *
+     * @return the same, with that noted
+     */
+    public static List<Marked> notingSame(List<Marked> all) {
+        Map<Code, List<Marked>> byCode = all.stream().filter(marked -> marked.code().isPresent()).collect(Collectors.groupingBy(marked -> marked.code().get()));
+        return all.stream().map(marked -> {
+            List<Marked> same = marked.code().map(byCode::get).orElse(List.of());
+            String others = same.stream().filter(other -> other != marked).map(Marked::source).limit(3).collect(Collectors.joining(", "));
+            return others.isEmpty() ? marked : marked.noting("The same code is in " + others + ".");
+        }).toList();
+    }
+
+    /** @return the titles of the parts that are asked, of any variant */
+    public List<String> partTitles() {
+        return prepared(1).parts().stream().map(Part::title).toList();
+    }
+}

@@ -1,0 +1,94 @@
+package pixeron.exercise.print;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
+import pixeron.PixeronException;
+import pixeron.exercise.Variant;
+import pixeron.exercise.answer.AnswerBook;
+import pixeron.exercise.answer.AnswerTable;
+import pixeron.exercise.quiz.QuizPackage;
+import pixeron.exercise.quiz.QuizPackage;
+import pixeron.image.Pixel;
+import pixeron.project.ProjectFile;
+import pixeron.project.SavedProject;
+import pixeron.project.View;
+import pixeron.report.pdf.Paper;
+import pixeron.step.Progress;
+
+/**
+ * Everything that is given out for an exercise, in one folder. For each variant, under its code: a page (PDF), the table to fill in (CSV and
+ * XLSX), and a project with the results covered. Once for all: {@code sheets.pdf} with all pages, {@code key.pdf}, and {@code quiz.zip}.
+ */
+public final class Worksheet {
+
+    private static final String SHEET = "answers";
+
+    private Worksheet() {
+    }
+
+    /**
+     * @param folder is made where there is none; files of the same name are replaced
+     * @param variants of one exercise, at least one
+     * @return the files that were written
+     * @throws PixeronException if one cannot be written
+     * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
+     */
+    public static List<Path> write(Path folder, List<Variant> variants, Paper paper, Progress progress) {
+        make(folder);
+        List<Path> files = Collections.synchronizedList(new ArrayList<>());
+        AtomicInteger done = new AtomicInteger();
+        variants.parallelStream().forEach(variant -> {
+            progress.report((double) done.getAndIncrement() / variants.size() / 2);
+            files.addAll(write(folder, variant, paper));
+        });
+        Path sheets = folder.resolve("sheets.pdf");
+        SheetPages.write(sheets, variants, paper, part -> progress.isWanted(0.5 + part / 5));
+        Path key = folder.resolve("key.pdf");
+        KeyPages.write(key, variants, paper, part -> progress.isWanted(0.7 + part / 5));
+        Path quiz = folder.resolve("quiz.zip");
+        QuizPackage.write(quiz, variants, part -> progress.isWanted(0.9 + part / 10));
+        files.addAll(List.of(sheets, key, quiz));
+        return files.stream().sorted().toList();
+    }
+
+    private static void make(Path folder) {
+        if (Files.exists(folder) && !Files.isDirectory(folder)) {
+            throw PixeronException.of("%s is a file; name a folder.", folder);
+        }
+        try {
+            Path parent = folder.toAbsolutePath().getParent();
+            if (parent != null && !Files.isDirectory(parent)) {
+                throw PixeronException.of("There is no folder %s to make \"%s\" in.", parent, folder.getFileName());
+            }
+            Files.createDirectories(folder);
+        } catch (IOException trouble) {
+            throw PixeronException.because(trouble, "The folder %s cannot be made.", folder);
+        }
+    }
+
+    private static List<Path> write(Path folder, Variant variant, Paper paper) {
+        String code = variant.code().toString();
+        Path page = folder.resolve(code + ".pdf");
+        SheetPages.write(page, List.of(variant), paper, Progress.NONE);
+        List<List<String>> rows = AnswerTable.blank(variant);
+        Path table = folder.resolve(code + ".csv");
+        AnswerBook.writeText(table, rows);
+        Path book = folder.resolve(code + ".xlsx");
+        AnswerBook.writeWorkbook(book, List.of(new AnswerBook.Sheet(SHEET, rows)));
+        Path project = folder.resolve(code + ProjectFile.ENDING);
+        ProjectFile.write(project, student(variant));
+        return List.of(page, table, book, project);
+    }
+
+    /** @return a variant as a student opens it: at the first step that is asked for, results covered, hints counted from 0 */
+    public static SavedProject student(Variant variant) {
+        int first = variant.exercise().asked().stream().mapToInt(asked -> asked.position()).min().orElse(0);
+        return new SavedProject(variant.project(), new View(first, new Pixel(0, 0), List.of(), Optional.empty(), 0));
+    }
+}
