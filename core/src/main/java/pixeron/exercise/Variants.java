@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
@@ -152,30 +153,36 @@ public final class Variants {
         return chain;
     }
 
+    /** @return in words the first wish that does not hold; empty where all do */
     private Optional<String> broken(Variant variant) {
-        return exercise.wish().isAny() ? exercise.wish().broken(seen(variant)) : Optional.empty();
-    }
-
-    private Wish.Seen seen(Variant variant) {
-        int ties = 0;
-        int decimals = 0;
+        Wish wish = exercise.wish();
         int clipped = 0;
-        for (Stage stage : variant.chain().stages().subList(0, exercise.lastAsked() + 1)) {
+        for (Stage stage : wish.isAny() ? variant.chain().stages().subList(0, exercise.lastAsked() + 1) : List.<Stage>of()) {
             Bound bound = stage.bound(Progress.NONE).orElseThrow();
             for (String face : bound.faces()) {
                 Operation operation = bound.face(face).orElseThrow();
                 boolean isFinished = operation.step().type().common().contains(Common.ROUNDING);
                 boolean isRounded = isFinished && operation.step().rounding() != Rounding.NONE;
-                for (int n = 0; n < operation.frame().count(); n++) {
-                    Pixel pixel = operation.frame().pixel(n);
+                for (Pixel pixel : wished(variant, stage.position(), face, operation)) {
                     Value exact = operation.exact(pixel);
-                    ties += isRounded && isTie(exact) ? 1 : 0;
-                    decimals = Math.max(decimals, decimals(exact));
+                    if (wish.isWithoutTies() && isRounded && isTie(exact)) {
+                        return Optional.of("results without ties");
+                    } else if (wish.decimals().isPresent() && decimals(exact) > wish.decimals().getAsInt()) {
+                        return Optional.of("at most " + wish.decimals().getAsInt() + (wish.decimals().getAsInt() == 1 ? " decimal" : " decimals"));
+                    }
                     clipped += isFinished && operation.finish().side(exact) != 0 ? 1 : 0;
                 }
             }
         }
-        return new Wish.Seen(ties, decimals, clipped);
+        return clipped < wish.clipped() ? Optional.of("at least " + wish.clipped() + " clipped") : Optional.empty();
+    }
+
+    /** Of the last step only the cells that are asked for, where only cells of it are; of the others, which lead there, all. */
+    private List<Pixel> wished(Variant variant, int position, String face, Operation operation) {
+        List<Part> last = position < exercise.lastAsked() ? List.of() : exercise.asked().stream().filter(asked -> asked.position() == position).map(variant::part).toList();
+        boolean isOfCells = !last.isEmpty() && last.stream().allMatch(part -> part instanceof Part.OfCells || part.asked().what() instanceof Asked.OnTheWay);
+        return isOfCells ? last.stream().filter(part -> part instanceof Part.OfCells && part.face().equals(face)).flatMap(part -> ((Part.OfCells) part).pixels().stream())
+                .distinct().toList() : IntStream.range(0, operation.frame().count()).mapToObj(operation.frame()::pixel).toList();
     }
 
     private static boolean isTie(Value exact) {

@@ -1,12 +1,11 @@
 package pixeron.exercise;
 
-import java.util.Optional;
 import java.util.OptionalInt;
 import pixeron.PixeronException;
 
 /**
- * What keeps the calculation of a variant fit for paper. It is said of all steps up to the last one that is asked for; a variant is
- * drawn again until it holds.
+ * What keeps the calculation of a variant fit for paper; a variant is drawn again until it holds. It is said of all values of the steps
+ * before the last one that is asked for, and of the cells of that one that are asked for (of all, where a table of it is).
  *
  * @param isWithoutTies no value lies just between two whole numbers when it is rounded
  * @param decimals no value before rounding has more decimals than these, 0 … 9; empty where it may
@@ -27,31 +26,8 @@ public record Wish(boolean isWithoutTies, OptionalInt decimals, int clipped) {
         }
     }
 
-    /**
-     * @param seen what the steps of a variant have
-     * @return in words what does not hold; empty where all does
-     */
-    Optional<String> broken(Seen seen) {
-        if (isWithoutTies && seen.ties() > 0) {
-            return Optional.of("results without ties");
-        } else if (decimals.isPresent() && seen.decimals() > decimals.getAsInt()) {
-            return Optional.of("at most " + decimals.getAsInt() + (decimals.getAsInt() == 1 ? " decimal" : " decimals"));
-        }
-        return seen.clipped() < clipped ? Optional.of("at least " + clipped + " clipped") : Optional.empty();
-    }
-
     /** @return whether anything is wished for */
     public boolean isAny() {
         return !equals(NONE);
-    }
-
-    /**
-     * What the steps of a variant have together.
-     *
-     * @param ties values just between two whole numbers that are rounded
-     * @param decimals of the value with most of them before rounding; {@link Integer#MAX_VALUE} where one does not end
-     * @param clipped values outside 0 … M before overflow
-     */
-    record Seen(int ties, int decimals, int clipped) {
     }
 }

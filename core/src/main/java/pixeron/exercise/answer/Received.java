@@ -23,7 +23,8 @@ import pixeron.step.Progress;
 public record Received(String source, String name, List<Code> codes, Content content) {
 
     /** What was filled in. */
-    public sealed interface Content {
+    @FunctionalInterface
+    public interface Content {
         /**
          * @return the variant's project with the values by hand
          * @throws PixeronException if they do not belong to the variant

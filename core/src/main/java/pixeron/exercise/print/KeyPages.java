@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.exercise.Part;
+import pixeron.exercise.SlipValues;
 import pixeron.exercise.Variant;
 import pixeron.format.SafeFile;
 import pixeron.image.Pixel;

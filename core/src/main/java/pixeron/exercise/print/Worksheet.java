@@ -13,7 +13,6 @@ import pixeron.exercise.Variant;
 import pixeron.exercise.answer.AnswerBook;
 import pixeron.exercise.answer.AnswerTable;
 import pixeron.exercise.quiz.QuizPackage;
-import pixeron.exercise.quiz.QuizPackage;
 import pixeron.image.Pixel;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;

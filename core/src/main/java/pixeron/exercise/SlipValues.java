@@ -1,4 +1,4 @@
-package pixeron.exercise.print;
+package pixeron.exercise;
 
 import java.util.ArrayList;
 import java.util.HashSet;
