@@ -68,6 +68,9 @@ final class CheckCommand implements Callable<Integer> {
     @Mixin
     private AnswerChoice answer;
 
+    @Mixin
+    private ByProgram program;
+
     @Option(names = "--table", paramLabel = "NAME",
             description = "Checks a table of the last step, such as levels or otsu, instead of its result; the first line of "
                     + "the CSV names the columns, and the first column says which row it is. \"pixel ROW,COLUMN\": the numbers "
@@ -88,11 +91,14 @@ final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         boolean isProject = image.file().getFileName().toString().endsWith(ProjectFile.ENDING);
+        if (program.isGiven()) {
+            return checkProgram();
+        }
         if (byHand == null && isProject) {
             return ProjectCheck.write(ProjectFile.read(image.file()).project(), format == Format.json,
                     spec.commandLine().getOut());
         } else if (byHand == null) {
-            throw PixeronException.of("Missing required option --by-hand TABLE; only a project (%s) brings its own values by hand.",
+            throw PixeronException.of("Missing required option --by-hand TABLE (or --by-program COMMAND); only a project (%s) brings its own values by hand.",
                     ProjectFile.ENDING);
         }
         Stage stage = steps.last(image);
@@ -123,6 +129,17 @@ final class CheckCommand implements Callable<Integer> {
         out.print(format == Format.json ? Json.text(Json.withFace(Json.check(check, found), face.name())) + System.lineSeparator()
                 : CheckText.shape(written.otherShape(), operation.frame()) + CheckText.of(check, found, CheckText.parts(operation)));
         return check.differing().isEmpty() && written.otherShape().isEmpty() ? 0 : Pixeron.DIFFERS;
+    }
+
+    private int checkProgram() {
+        if (byHand != null || table != null || out != null || tolerance != null) {
+            throw PixeronException.of("--by-program stands in place of --by-hand, and without --table, --out and --tolerance.");
+        }
+        Stage stage = steps.last(image);
+        Result after = stage.after(Progress.NONE).required();
+        face.name().ifPresent(name -> face.of(after));
+        face.requireOf(after, "a program is checked on one face");
+        return program.check(steps.chain(image.chain(), image.input()), face.name(), format == Format.json, spec.commandLine().getOut());
     }
 
     /** @return how the result is worked out, or the face of it that was chosen */

@@ -56,6 +56,40 @@ class SlipIdsTest {
         return (int) Arrays.stream(SORT).flatMapToInt(Arrays::stream).filter(r -> r <= level).count();
     }
 
+    /** As programs go wrong: loops that are too short, divisions of whole numbers, sums in a byte. */
+    @Test
+    void programsGoWrong() {
+        proof("started-at-one", "add amount=30", (i, j) -> i == 0 || j == 0 ? 0 : clip(PROOF[i][j] + 30));
+        proof("started-at-one", "box size=3 border=repeat", (i, j) -> i == 0 ? PROOF[i][j] : mean(i, j));
+        proof("stopped-early", "invert", (i, j) -> j == 4 ? 0 : 255 - PROOF[i][j]);
+        proof("stopped-early", "box size=3 border=repeat", (i, j) -> i == 4 || j == 4 ? PROOF[i][j] : mean(i, j));
+        proof("integer-division", "box size=3 border=repeat", (i, j) -> {
+            int sum = 0;
+            for (int n = 0; n < 9; n++) {
+                sum += at(i + n / 3 - 1, j + n % 3 - 1) / 9;
+            }
+            return sum;
+        });
+        proof("wrapped", "box size=3 border=repeat", (i, j) -> {
+            int sum = 0;
+            for (int n = 0; n < 9; n++) {
+                sum = sum + at(i + n / 3 - 1, j + n % 3 - 1) & 0xFF;
+            }
+            return nearest(sum, 9);
+        });
+        // (r − low) · (M ÷ (high − low)) with 255 ÷ 247 = 1 in whole numbers; 7 · (C ÷ N), which is 0 but for the last level.
+        proof("integer-division", "power gamma=2", (i, j) -> 255 * (PROOF[i][j] / 255) * (PROOF[i][j] / 255));
+        sort("integer-division", "equalize", (i, j) -> 7 * (running(SORT[i][j]) / 25));
+    }
+
+    private static int mean(int i, int j) {
+        int sum = 0;
+        for (int n = 0; n < 9; n++) {
+            sum += at(i + n / 3 - 1, j + n % 3 - 1);
+        }
+        return nearest(sum, 9);
+    }
+
     /** Without the cell to the left, of the eight others the fourth and fifth are halfway; the sum of |x| and |y| lacks it too. */
     @Test
     void aNeighborIsMissedInWindowsWithoutWeights() {

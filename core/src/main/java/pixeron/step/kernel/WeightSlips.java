@@ -5,13 +5,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import pixeron.PixeronException;
+import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Overflow;
 import pixeron.number.Rational;
+import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Early;
 import pixeron.step.Operation;
 import pixeron.step.Slip;
+import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.Way;
 import pixeron.step.neighborhood.WindowStep;
@@ -43,8 +47,26 @@ final class WeightSlips {
                 slip("neighbor-missed", kernel, (step, weights, right) -> neighborWays(step, weights, right, true)),
                 slip("neighbor-twice", kernel, (step, weights, right) -> neighborWays(step, weights, right, false)),
                 slip("sign-slip", kernel, WeightSlips::signWays),
+                slip("integer-division", kernel, (step, weights, right) -> weights.divisorOrSum().equals(Rational.ONE) ? List.of()
+                        : List.of(Way.of("each weight × level is divided by itself and drops what is left over", pixel -> finished(weights, right, pixel,
+                                cell -> Rounding.TRUNCATE.apply(cell.dividedBy(weights.divisorOrSum())), UnaryOperator.identity())))),
+                slip("wrapped", kernel, (step, weights, right) -> List.of(Way.of("the sum wraps round (mod " + (right.frame().maximumLevel() + 1)
+                        + ") before it is divided", pixel -> finished(weights, right, pixel, UnaryOperator.identity(), sum -> Overflow.WRAP.apply(sum,
+                                right.frame().maximumLevel()).dividedBy(weights.divisorOrSum()))))),
                 Early.slip((right, decimals) -> kernel.apply(right.step()).map(step -> earlyWays(step, right, decimals))
                         .orElse(List.of())));
+    }
+
+    /** A sum over the cells, done in another way than it should be: something with each product, and something with all. */
+    private static Value finished(Weights weights, Operation right, Pixel pixel, UnaryOperator<Value> product, UnaryOperator<Value> all) {
+        Value sum = Rational.ZERO;
+        for (Source cell : right.sources(pixel)) {
+            if (cell.weight().isEmpty()) {
+                throw PixeronException.of("Nothing is summed here.");
+            }
+            sum = cell.value().isPresent() ? sum.plus(product.apply(cell.value().get().times(cell.weight().get()))) : sum;
+        }
+        return right.finish().apply(all.apply(sum).plus(weights.offset()));
     }
 
     private static Slip slip(String id, Function<Step, Optional<Step>> kernel, Found found) {

@@ -26,6 +26,7 @@ final class FormulaSlips {
     private static final Set<String> PLACES = Set.of("i", "j", "x", "y");
     private static final Expression ONE = Expression.Literal.of(Rational.ONE);
     private static final Expression PI = Parser.parse("pi", Set.of());
+    private static final Expression TRUNCATED = Parser.parse("if(x < 0, ceiling(x), floor(x))", Set.of("x"));
     private static final Expression HALF_TURN = Expression.Literal.of(Rational.of(180));
 
     private FormulaSlips() {
@@ -34,7 +35,7 @@ final class FormulaSlips {
     static List<Slip> of(PointStep type) {
         return List.of(Slip.of("strictness", right -> strictness(type, right)),
                 Slip.of("counted-from-one", right -> fromOne(type, right)), Slip.of("degrees-for-radians", right -> degrees(type, right)),
-                Early.slip((right, decimals) -> early(type, right, decimals)));
+                Slip.of("integer-division", right -> wholeDivisions(type, right)), Early.slip((right, decimals) -> early(type, right, decimals)));
     }
 
     /** Each comparison of its own, then all together where there are several. */
@@ -68,6 +69,33 @@ final class FormulaSlips {
                 !Trace.changed(formula, FormulaSlips::inDegrees).equals(formula)).isPresent();
         return hasAngle ? done(type, right, "the number of the angle is taken in degrees", rule ->
                 rule.changed(FormulaSlips::inDegrees)) : List.of();
+    }
+
+    /** As programs divide whole numbers: what is left over is dropped at once, also where the division is done before a multiplication. */
+    private static List<Way> wholeDivisions(PointStep type, Operation right) {
+        if (!(right instanceof PointOperation operation) || operation.rule().formula().filter(formula -> !Trace.changed(formula, FormulaSlips::whole).equals(formula))
+                .isEmpty()) {
+            return List.of();
+        }
+        List<Way> ways = new ArrayList<>(done(type, right, "every division drops what is left over", rule -> rule.changed(FormulaSlips::whole)));
+        ways.addAll(done(type, right, "the division is done first and drops what is left over", rule -> rule.changed(FormulaSlips::dividedFirst)));
+        return ways;
+    }
+
+    private static Expression whole(Expression part) {
+        return part instanceof Expression.Binary binary && binary.operator() == Operator.DIVIDE ? truncated(binary) : part;
+    }
+
+    /** a × b ÷ c as a × (b ÷ c), dropped. */
+    private static Expression dividedFirst(Expression part) {
+        return part instanceof Expression.Binary division && division.operator() == Operator.DIVIDE && division.left() instanceof Expression.Binary product
+                && product.operator() == Operator.MULTIPLY ? new Expression.Binary(Operator.MULTIPLY, product.left(), truncated(
+                        new Expression.Binary(Operator.DIVIDE, product.right(), division.right()))) : part;
+    }
+
+    /** Towards 0, as most languages do. */
+    private static Expression truncated(Expression number) {
+        return Trace.changed(TRUNCATED, part -> part.equals(new Expression.Variable("x")) ? number : part);
     }
 
     private static Expression inDegrees(Expression part) {

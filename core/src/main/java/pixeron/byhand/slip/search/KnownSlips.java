@@ -16,6 +16,7 @@ import pixeron.byhand.slip.point.CountForMaximum;
 import pixeron.byhand.slip.point.MaximumForCount;
 import pixeron.byhand.slip.point.ParameterOffByOne;
 import pixeron.byhand.slip.point.WrongOperation;
+import pixeron.byhand.slip.sheet.LoopEnds;
 import pixeron.byhand.slip.sheet.RowsColumnsSwapped;
 import pixeron.byhand.slip.sheet.ShiftedByOne;
 import pixeron.byhand.slip.window.WrittenInPlace;
@@ -31,7 +32,7 @@ public final class KnownSlips {
     private static final List<Slip> OF_ALL = List.of(new NotRounded(), new RoundedDown(), new RoundedUp(), new RoundedNearest(),
             new TiesToEven(), new NotClipped(), new Wrapped(), new LeftUnfinished(), new CountForMaximum(), new MaximumForCount(),
             new WrongOperation(), new CornerForSize(), new ParameterOffByOne(), new WrittenInPlace(), new RowsColumnsSwapped(),
-            new ShiftedByOne());
+            new ShiftedByOne(), LoopEnds.startedAtOne(), LoopEnds.stoppedEarly());
 
     /** All ids in the order of preference among slips that explain as many cells. */
     private static final List<String> ORDER = List.of("not-rounded", "rounded-down", "rounded-up", "rounded-nearest",
@@ -43,7 +44,7 @@ public final class KnownSlips {
             "border-repeat", "border-mirror-half", "border-mirror-whole", "border-wrap", "border-keep", "border-inside",
             "kernel-turned", "kernel-transposed", "divisor-missing", "offset-missing", "written-in-place",
             "rows-columns-swapped", "shifted-by-one", "neighbor-missed", "neighbor-twice", "sign-slip", "rounded-early",
-            "running-count-slip", "miscounted", "border-constant");
+            "running-count-slip", "miscounted", "integer-division", "started-at-one", "stopped-early", "border-constant");
 
     private KnownSlips() {
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.byhand.slip.ending.LeftUnfinished;
+import pixeron.byhand.slip.sheet.LoopEnds;
 import pixeron.byhand.slip.sheet.PlaceSlip;
 import pixeron.byhand.slip.window.WrittenInPlace;
 import pixeron.image.Frame;
@@ -74,6 +75,10 @@ final class Pairs {
     }
 
     private static boolean isPaired(Slip one, int ways, Slip other, int otherWays, int few) {
+        if (one instanceof LoopEnds != other instanceof LoopEnds && !ENDINGS.contains(kind(one instanceof LoopEnds ? other.id() : one.id()))) {
+            // A program with a loop that is too short and something else besides is too rare for the many pairs that these would make.
+            return false;
+        }
         boolean isEnding = ENDINGS.contains(kind(one.id())) || ENDINGS.contains(kind(other.id()));
         return !kind(one.id()).equals(kind(other.id())) && ways > 0 && otherWays > 0
                 && Math.max(ways, otherWays) <= (isEnding ? MANY : few);

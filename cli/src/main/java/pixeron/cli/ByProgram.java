@@ -1,0 +1,119 @@
+package pixeron.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import picocli.CommandLine.Option;
+import pixeron.PixeronException;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.chain.Chain;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
+import pixeron.program.ProgramCheck;
+import pixeron.program.ProgramCommand;
+import pixeron.step.Progress;
+
+/** A person's program in place of a table by hand. */
+final class ByProgram {
+
+    private static final int MOST_SECONDS = 3600;
+
+    @Option(names = "--by-program", paramLabel = "COMMAND",
+            description = "Runs a program in place of --by-hand, such as \"python3 mine.py {in} {out}\": it reads the image from {in} (a CSV; {in.pgm}, {in.png}) "
+                    + "and writes a table to {out}; {with} is the other image.")
+    private String command;
+
+    @Option(names = "--cases", paramLabel = "N", defaultValue = "0", description = "Runs it on so many images by chance as well, of the same size and maximum; default ${DEFAULT-VALUE}.")
+    private int cases;
+
+    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "Of the images by chance; default ${DEFAULT-VALUE}.")
+    private long seed;
+
+    @Option(names = "--seconds", paramLabel = "T", defaultValue = "10", description = "That one run may take; default ${DEFAULT-VALUE}.")
+    private int seconds;
+
+    boolean isGiven() {
+        return command != null;
+    }
+
+    /** @return the exit code */
+    int check(Chain chain, Optional<String> face, boolean isJson, PrintWriter out) {
+        if (cases < 0 || cases > ProgramCheck.MOST_CASES) {
+            throw PixeronException.of("--cases %d: right is 0 to %d.", cases, ProgramCheck.MOST_CASES);
+        } else if (seconds < 1 || seconds > MOST_SECONDS) {
+            throw PixeronException.of("--seconds %d: right is 1 to %d.", seconds, MOST_SECONDS);
+        }
+        ProgramCheck program = new ProgramCheck(ProgramCommand.parse(command), chain, new ProgramCheck.Conditions(seed, seconds, Path.of(""),
+                face.orElse(Image.VALUE)));
+        List<ProgramCheck.Case> all = new ArrayList<>(List.of(program.onImage(Progress.NONE)));
+        IntStream.rangeClosed(1, cases).mapToObj(n -> program.onCase(n, Progress.NONE)).forEach(all::add);
+        boolean isRight = all.stream().allMatch(ProgramCheck.Case::isRight);
+        Optional<ProgramCheck.Case> smallest = isRight || cases == 0 ? Optional.empty() : program.smallest(Progress.NONE);
+        out.print(isJson ? Json.text(json(all, smallest, face)) + System.lineSeparator() : text(all, smallest));
+        return isRight ? 0 : Pixeron.DIFFERS;
+    }
+
+    private static ObjectNode json(List<ProgramCheck.Case> all, Optional<ProgramCheck.Case> smallest, Optional<String> face) {
+        ObjectNode node = json(all.get(0), face);
+        if (all.size() > 1) {
+            ArrayNode cases = node.putArray("cases");
+            for (ProgramCheck.Case one : all.subList(1, all.size())) {
+                cases.add(json(one, face).put("case", one.number()));
+            }
+        }
+        smallest.ifPresent(found -> {
+            ObjectNode entry = json(found, face);
+            ArrayNode rows = Json.object().putArray("image");
+            for (int i = 0; i < found.image().rows(); i++) {
+                ArrayNode row = rows.addArray();
+                for (int j = 0; j < found.image().columns(); j++) {
+                    Json.add(row, found.image().value(i * found.image().columns() + j));
+                }
+            }
+            entry.set("image", rows);
+            node.set("smallest", entry);
+        });
+        return node;
+    }
+
+    private static ObjectNode json(ProgramCheck.Case one, Optional<String> face) {
+        ObjectNode node = Json.withFace(Json.check(one.check(), one.findings(Progress.NONE)), face);
+        one.problem().ifPresent(problem -> node.put("problem", problem));
+        return node;
+    }
+
+    private static String text(List<ProgramCheck.Case> all, Optional<ProgramCheck.Case> smallest) {
+        StringBuilder text = new StringBuilder();
+        for (ProgramCheck.Case one : all) {
+            if (one.number() == 0) {
+                text.append(details(one));
+            } else {
+                Findings found = one.findings(Progress.NONE);
+                text.append(String.format("case %d: %s%n", one.number(), one.problem().orElseGet(() -> one.isRight() ? "all " + one.check().agree() + " agree"
+                        : one.check().differing().size() + " of " + one.check().filled() + " differ" + found.slips().stream().findFirst().map(slip -> ", "
+                                + String.join(" and ", slip.ids())).orElse(""))));
+            }
+        }
+        smallest.ifPresent(found -> text.append(String.format("The smallest image that was found on which it goes wrong has %s:%n%s%s", found.image().frame().size(),
+                rows(found.image()), details(found))));
+        return text.toString();
+    }
+
+    private static String details(ProgramCheck.Case one) {
+        String said = one.said().isBlank() || one.problem().isEmpty() ? "" : one.said().lines().map(line -> "  | " + line.replaceAll("\\p{Cntrl}", " ")
+                + System.lineSeparator()).limit(20).collect(Collectors.joining());
+        return one.problem().map(problem -> problem + System.lineSeparator() + said).orElse("") + (one.check().filled() == 0 ? ""
+                : CheckText.of(one.check(), one.findings(Progress.NONE), cell -> Optional.empty()));
+    }
+
+    private static String rows(Image image) {
+        return IntStream.range(0, image.rows()).mapToObj(i -> "  " + IntStream.range(0, image.columns()).mapToObj(j -> Decimals.table(image.value(i * image.columns() + j)))
+                .collect(Collectors.joining(" ")) + System.lineSeparator()).collect(Collectors.joining());
+    }
+}

@@ -1,0 +1,99 @@
+package pixeron.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A person's program in place of a table: real programs, compiled by the Java that runs these tests. */
+class ProgramCommandsTest extends CommandTest {
+
+    private static final String JAVA = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+
+    private static final int FIRST = 0;
+    private static final int LAST = 5;
+
+    @BeforeEach
+    void writeNumbers() throws IOException {
+        image = Files.writeString(folder.resolve("in put.csv"), "3,7,1\n0,2,5\n7,7,4\n");
+    }
+
+    /** A program that changes every level r of n rows and m columns, with i and j, and writes it. */
+    private String program(String change) throws IOException {
+        Path file = Files.writeString(folder.resolve("Mine" + Math.abs(change.hashCode()) + ".java"), """
+                import java.nio.file.*; import java.util.*; import java.util.stream.*;
+                class Mine { public static void main(String[] a) throws Exception {
+                    int[][] in = Files.readAllLines(Path.of(a[0])).stream().map(l -> Stream.of(l.split(",")).mapToInt(Integer::parseInt).toArray()).toArray(int[][]::new);
+                    int n = in.length, m = in[0].length; int[][] out = new int[n][m];
+                    %s
+                    Files.write(Path.of(a[1]), Stream.of(out).map(r -> IntStream.of(r).mapToObj(String::valueOf).collect(Collectors.joining(","))).toList());
+                } }
+                """.formatted(change));
+        return "\"" + JAVA + "\" -XX:TieredStopAtLevel=1 \"" + file + "\" {in} {out}";
+    }
+
+    private int check(String command, String... more) {
+        return pixeron(Stream.concat(Stream.of("check", image, "--max", "7", "--step", "subtract amount=2", "--by-program", command, "--format=json"), Stream.of(more)).toArray());
+    }
+
+    @Test
+    void aRightProgramIsRightOnEveryImage() throws IOException {
+        assertThat(check(program("for (int i = 0; i < n; i++) for (int j = 0; j < m; j++) out[i][j] = Math.max(0, in[i][j] - 2);"), "--cases=2", "--seed=9")).isZero();
+        assertThat(json().get("agree").intValue()).isEqualTo(9);
+        assertThat(json().get("cases")).hasSize(2).allMatch(one -> one.get("agree").intValue() == 9 && one.get("cells").get(0).get("state").textValue().equals("agrees"));
+        assertThat(json().has("smallest")).isFalse();
+        // ⌊u(0) · 8⌋ and ⌊u(8) · 8⌋ with seed 10, worked out apart from the program, less 2.
+        assertThat(json().get("cases").get(0).get("cells").get(0).get("value").intValue()).isEqualTo(FIRST);
+        assertThat(json().get("cases").get(0).get("cells").get(8).get("value").intValue()).isEqualTo(LAST);
+    }
+
+    /** Not clipped at 0: nothing shows on an image without dark levels, so images by chance are needed, and the smallest is one pixel. */
+    @Test
+    void aWrongProgramIsWrongByASlip() throws IOException {
+        Files.writeString(image, "3,7,2\n3,2,5\n7,7,4\n");
+        assertThat(check(program("for (int i = 0; i < n; i++) for (int j = 0; j < m; j++) out[i][j] = in[i][j] - 2;"), "--cases=3", "--seed=3")).isEqualTo(1);
+        assertThat(json().get("differ").intValue()).isZero();
+        assertThat(json().get("cases")).anyMatch(one -> one.get("slips").size() > 0 && one.get("slips").get(0).get("id").textValue().equals("not-clipped"));
+        JsonNode smallest = json().get("smallest");
+        assertThat(smallest.get("image").get(0)).anyMatch(level -> level.intValue() < 2);
+        assertThat(smallest.get("differ").intValue()).isEqualTo(1);
+    }
+
+    @Test
+    void aLoopThatStartsAtOneIsNamed() throws IOException {
+        assertThat(check(program("for (int i = 1; i < n; i++) for (int j = 0; j < m; j++) out[i][j] = Math.max(0, in[i][j] - 2);"))).isEqualTo(1);
+        assertThat(json().get("slips").get(0).get("id").textValue()).isEqualTo("started-at-one");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
+        "throw new IllegalStateException(\"out of ink\"); | The program failed with exit code 1",
+        "System.exit(0); | The program wrote nothing",
+        "out = new int[2][3]; | The program wrote 2 × 3 values, and the result has 3 × 3.",
+        "while (n > 0) { Thread.onSpinWait(); } | did not end within 3 seconds and was stopped",
+        "while (n > 0) { System.out.println(\"ink ink ink ink ink ink ink ink\"); } | writes without end and was stopped",
+        "Files.delete(Path.of(a[0])); System.exit(3); | exit code 3"})
+    void whatGoesWrongIsSaidInOneLine(String change, String message) throws IOException {
+        assertThat(check(program("if (n > 0) { " + change + " }"), "--seconds=3")).isEqualTo(1);
+        assertThat(json().get("problem").textValue()).contains(message).doesNotContain("\n");
+        assertThat(Files.readString(image)).hasLineCount(3);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"mine {in}; {out}", "mine {in.tif} {out}; {in.tif} is not known", "'mine {in} {out}; a quote does not end",
+        "no-such-program {in} {out}; cannot be started", "mine {with} {in} {out}; no step names another image"})
+    void badCommandsAreRefused(String command, String message) {
+        assertThat(check(command)).isEqualTo(2);
+        assertThat(error).contains(message).hasLineCount(1);
+        assertThat(check("mine {in} {out}", "--cases=-1")).isEqualTo(2);
+        assertThat(check("mine {in} {out}", "--by-hand=" + image)).isEqualTo(2);
+        assertThat(error).contains("in place of --by-hand");
+    }
+}

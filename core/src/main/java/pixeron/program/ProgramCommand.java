@@ -1,0 +1,120 @@
+package pixeron.program;
+
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BiFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import pixeron.PixeronException;
+
+/**
+ * The command that runs a person's program, such as {@code python3 equalize.py {in} {out}}. No shell is between: words are parted by blanks,
+ * and quotes keep blanks in a word.
+ *
+ * @param words of the command, with what stands for files still in braces
+ */
+public record ProgramCommand(List<String> words) {
+
+    private static final Pattern WORD = Pattern.compile("\"([^\"]*)\"|'([^']*)'|((?:[^\\s\"'\\\\]|\\\\.)+)|(\\S)");
+    private static final Pattern BRACES = Pattern.compile("\\{(in|with|out)(?:\\.([a-z]+))?\\}");
+    private static final List<String> ENDINGS = List.of("csv", "pgm", "png");
+
+    public ProgramCommand {
+        words = List.copyOf(words);
+    }
+
+    /**
+     * @param text as it is typed
+     * @throws PixeronException if it is empty, a quote does not end, or it does not say where the image is read and the result written
+     */
+    public static ProgramCommand parse(String text) {
+        List<String> words = new ArrayList<>();
+        Matcher matcher = WORD.matcher(text);
+        int end = -1;
+        while (matcher.find()) {
+            if (matcher.group(4) != null) {
+                throw PixeronException.of("At character %d of the command a quote does not end.", matcher.start() + 1);
+            }
+            String word = Stream.of(1, 2, 3).map(matcher::group).filter(found -> found != null).findFirst().orElseThrow();
+            String plain = matcher.group(3) == null ? word : word.replaceAll("\\\\(.)", "$1");
+            if (matcher.start() == end) {
+                // Quoted and unquoted pieces without a blank between them are one word.
+                words.set(words.size() - 1, words.get(words.size() - 1) + plain);
+            } else {
+                words.add(plain);
+            }
+            end = matcher.end();
+        }
+        ProgramCommand command = new ProgramCommand(words);
+        command.requireFiles();
+        return command;
+    }
+
+    private void requireFiles() {
+        List<Matcher> found = words.stream().map(BRACES::matcher).toList();
+        if (words.isEmpty()) {
+            throw PixeronException.of("The command is empty; right is such as: python3 mine.py {in} {out}.");
+        } else if (names().noneMatch("in"::equals) || names().noneMatch("out"::equals)) {
+            throw PixeronException.of("The command must say with {in} where the image is read and with {out} where the result is written, such as: python3 mine.py {in} {out}.");
+        }
+        for (Matcher matcher : found) {
+            while (matcher.find()) {
+                boolean isKnown = matcher.group(2) == null || ENDINGS.contains(matcher.group(2)) && !matcher.group(1).equals("out");
+                if (!isKnown) {
+                    throw PixeronException.of("%s is not known; there are {in}, {in.csv}, {in.pgm}, {in.png}, the same with {with}, and {out}.", matcher.group());
+                }
+            }
+        }
+    }
+
+    private Stream<String> names() {
+        return words.stream().flatMap(word -> BRACES.matcher(word).results()).map(found -> found.group(1));
+    }
+
+    /** @return whether it reads another image besides */
+    public boolean readsOther() {
+        return names().anyMatch("with"::equals);
+    }
+
+    /** @return what it reads and in which format: the name in, with or out, and an ending such as csv */
+    Map<String, String> files() {
+        return words.stream().flatMap(word -> BRACES.matcher(word).results()).collect(Collectors.toMap(found -> found.group(), found ->
+                found.group(2) == null ? ENDINGS.get(0) : found.group(2), (a, b) -> a));
+    }
+
+    /**
+     * @param from where the person is: files of theirs that are named from there are found from anywhere
+     * @param file the file for a name (in, with, out) and an ending
+     * @return the words with files in place of braces
+     */
+    List<String> with(Path from, BiFunction<String, String, Path> file) {
+        List<String> done = new ArrayList<>();
+        for (int n = 0; n < words.size(); n++) {
+            String word = words.get(n);
+            Path own = ownFile(from, word, n);
+            done.add(own != null ? own.toString() : BRACES.matcher(word).replaceAll(found -> Matcher.quoteReplacement(file.apply(found.group(1),
+                    found.group(2) == null ? ENDINGS.get(0) : found.group(2)).toString())));
+        }
+        return done;
+    }
+
+    /** A program without a folder before its name is looked for in the path, as always; anything else that is a file here is meant. */
+    private static Path ownFile(Path from, String word, int place) {
+        boolean isPlainProgram = place == 0 && !word.contains("/") && !word.contains("\\");
+        if (isPlainProgram || word.startsWith("-") || word.isBlank() || BRACES.matcher(word).find()) {
+            return null;
+        }
+        try {
+            Path file = from.resolve(word);
+            return Files.exists(file) ? file.toAbsolutePath().normalize() : null;
+        } catch (InvalidPathException noFile) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,135 @@
+package pixeron.program;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.TimeUnit;
+import pixeron.PixeronException;
+import pixeron.step.Progress;
+
+/**
+ * One run of a program: in a folder of its own, for a bounded time, with bounded output.
+ *
+ * @param problem why there is no result, in one sentence; empty where the program ended well
+ * @param said what it printed, at most {@link #MOST_SAID} bytes
+ */
+record ProgramRun(Optional<String> problem, String said) {
+
+    static final int MOST_SAID = 1 << 16;
+
+    private static final long MOST_WRITTEN = 1L << 26;
+    private static final long MILLIS = 1000;
+    private static final int LOOK_EVERY = 20;
+
+    /**
+     * @param words the program and what it is given
+     * @param folder that it runs in
+     * @param seconds that it may take
+     * @throws PixeronException if there is no such program
+     * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
+     */
+    static ProgramRun of(List<String> words, Path folder, int seconds, Progress progress) {
+        Process process;
+        try {
+            process = new ProcessBuilder(words).directory(folder.toFile()).redirectErrorStream(true).start();
+            process.getOutputStream().close();
+        } catch (IOException notStarted) {
+            throw PixeronException.because(notStarted, "The program \"%s\" cannot be started; is it written as it is called, and is it there?", words.get(0));
+        }
+        Said said = new Said(process.getInputStream());
+        Thread listener = new Thread(said, "output of a program");
+        listener.setDaemon(true);
+        listener.start();
+        try {
+            Optional<String> stopped = watch(process, folder, seconds, said, progress);
+            listener.join(MILLIS);
+            Optional<String> failed = stopped.isPresent() || process.exitValue() == 0 ? stopped
+                    : Optional.of("The program failed with exit code " + process.exitValue() + said.lastLine());
+            return new ProgramRun(failed, said.text());
+        } catch (InterruptedException wantedElsewhere) {
+            Thread.currentThread().interrupt();
+            throw new CancellationException();
+        } finally {
+            kill(process);
+        }
+    }
+
+    private static Optional<String> watch(Process process, Path folder, int seconds, Said said, Progress progress) throws InterruptedException {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
+        while (!process.waitFor(LOOK_EVERY, TimeUnit.MILLISECONDS)) {
+            progress.report(0);
+            boolean isFlooding = said.isTooMuch() || written(folder) > MOST_WRITTEN;
+            if (isFlooding || System.nanoTime() > end) {
+                kill(process);
+                process.waitFor();
+                return Optional.of(isFlooding ? "The program writes without end and was stopped" + said.lastLine() : "The program did not end within " + seconds
+                        + (seconds == 1 ? " second" : " seconds") + " and was stopped" + said.lastLine());
+            }
+        }
+        return said.isTooMuch() ? Optional.of("The program prints more than can be kept.") : Optional.empty();
+    }
+
+    private static long written(Path folder) {
+        try (var files = Files.walk(folder)) {
+            return files.filter(Files::isRegularFile).mapToLong(file -> file.toFile().length()).sum();
+        } catch (IOException | UncheckedIOException beingChanged) {
+            return 0;
+        }
+    }
+
+    private static void kill(Process process) {
+        process.descendants().forEach(ProcessHandle::destroyForcibly);
+        process.destroyForcibly();
+    }
+
+    /** What a program prints. */
+    private static final class Said implements Runnable {
+
+        /** So much is taken away from a program that prints, so that it goes on; more is without end. */
+        private static final long MOST_TAKEN = 1L << 24;
+
+        private final InputStream in;
+        private final byte[] kept = new byte[MOST_SAID];
+        private volatile int length;
+        private volatile long taken;
+
+        Said(InputStream in) {
+            this.in = in;
+        }
+
+        @Override
+        public void run() {
+            byte[] some = new byte[1 << 13];
+            try {
+                for (int count = in.read(some); count >= 0 && !isTooMuch(); count = in.read(some)) {
+                    int fits = Math.min(count, kept.length - length);
+                    System.arraycopy(some, 0, kept, length, fits);
+                    length += fits;
+                    taken += count;
+                }
+            } catch (IOException ended) {
+                // The program is gone; what it said until then is kept.
+            }
+        }
+
+        boolean isTooMuch() {
+            return taken > MOST_TAKEN;
+        }
+
+        String text() {
+            return new String(kept, 0, length, StandardCharsets.UTF_8);
+        }
+
+        /** @return ": " and the last line that is not blank, where error messages usually stand; else a full stop */
+        String lastLine() {
+            List<String> lines = text().lines().filter(line -> !line.isBlank()).toList();
+            return lines.isEmpty() ? "." : ": " + lines.get(lines.size() - 1).strip().replaceAll("\\p{Cntrl}", " ");
+        }
+    }
+}
