@@ -70,14 +70,14 @@ class ExerciseCommandsTest extends CommandTest {
         assertThat(pixeron("mark", exercise, folder.resolve("Kim.csv"), folder.resolve("Lee.csv"), "--out", results)).isZero();
         assertThat(pixeron("mark", exercise, folder, "--out", results, "--reports", folder.resolve("reports"))).isEqualTo(1);
         assertThat(rows("results.csv").get(0)).startsWith("name", "code", "filled", "agree", "follow", "differ", "first slip", "starts", "points", "points part 1", "points part 2",
-                "file", "problem");
+                "comment", "file", "problem");
         List<List<String>> people = rows("results.csv");
         assertThat(people.stream().map(row -> row.get(0))).containsExactly("name", "Kim", "Lee", "Max", "lost", "proof");
         assertThat(people.get(1).get(8)).isEqualTo("16");
         assertThat(people.get(3).subList(3, 6)).containsExactly("23", "0", "1");
         assertThat(people.get(3).get(8)).isEqualTo("15");
-        assertThat(people.get(3).get(12)).contains("The same code is in Kim.csv");
-        assertThat(people.get(4).get(12)).contains("No code is found");
+        assertThat(people.get(3).get(13)).contains("The same code is in Kim.csv");
+        assertThat(people.get(4).get(13)).contains("No code is found");
         assertThat(rows("results-parts.csv").get(1)).startsWith("1", "Levels table of step 1 (equalize), column level s");
         assertThat(folder.resolve("reports/Max.pdf")).isNotEmptyFile();
         assertThat(folder.resolve("reports/lost.pdf")).doesNotExist();
@@ -98,7 +98,7 @@ class ExerciseCommandsTest extends CommandTest {
         }
         List<String> lines = output.lines().toList();
         assertThat(lines).hasSize(3);
-        assertThat(lines.get(1)).startsWith("Kim," + variants.variant(1).code() + ",24,24,0,0,,,16,8,8,Kim.csv,");
+        assertThat(lines.get(1)).startsWith("Kim," + variants.variant(1).code() + ",24,24,0,0,,,16,8,8,,Kim.csv,");
         assertThat(lines.get(2)).contains("none.csv");
     }
 

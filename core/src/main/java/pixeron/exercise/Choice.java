@@ -2,6 +2,9 @@ package pixeron.exercise;
 
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -11,6 +14,9 @@ public sealed interface Choice {
 
     /** The number of the variant itself, in a line of the exercise. */
     String VARIANT = "variant";
+
+    /** From one number to another, perhaps by a step. */
+    Pattern RANGE = Pattern.compile("(-?[\\d./]+)\\s*(?:to|…)\\s*(-?[\\d./]+)(?:\\s*by\\s*([\\d./]+))?");
 
     /** More values than these cannot be told apart by a draw that is exact to 2⁻⁵³ and a range of 2³². */
     long MOST = 1L << 32;
@@ -83,6 +89,30 @@ public sealed interface Choice {
         public String value(long index) {
             return Decimals.print(from.plus(step.times(Rational.of(index))));
         }
+    }
+
+    /**
+     * @param text values with commas between them, or {@code 1 to 9}, or {@code 1 to 9 by 2}
+     * @return the choice
+     * @throws PixeronException if the name is none, or there are no values
+     */
+    static Choice parse(String name, String text) {
+        requireName(name);
+        Matcher range = RANGE.matcher(text.strip());
+        if (range.matches()) {
+            return new OfRange(name, Decimals.parse(range.group(1)), Decimals.parse(range.group(2)), range.group(3) == null ? Rational.ONE : Decimals.parse(range.group(3)));
+        }
+        List<String> values = Stream.of(text.split(",")).map(String::strip).filter(value -> !value.isEmpty()).toList();
+        if (values.isEmpty()) {
+            throw PixeronException.of("{%s} has no values; right is such as 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25.", name);
+        }
+        return new OfList(name, values);
+    }
+
+    /** @return its values as {@link #parse} understands them */
+    default String text() {
+        return this instanceof OfList list ? String.join(", ", list.values()) : this instanceof OfRange range ? Decimals.print(range.from()) + " to "
+                + Decimals.print(range.to()) + (range.step().equals(Rational.ONE) ? "" : " by " + Decimals.print(range.step())) : "";
     }
 
     private static void requireName(String name) {

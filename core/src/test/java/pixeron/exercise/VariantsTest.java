@@ -158,6 +158,16 @@ class VariantsTest {
         return new Variants(new Exercise("Ink", "", SORT, List.of("equalize"), List.of(), List.of(asked), Wish.NONE, 1)).variant(1);
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"3, 4,5; 3, 4, 5; 3; 5", "1 to 9; 1 to 9; 9; 9", "0 to 2 by 0.25; 0 to 2 by 0.25; 9; 2", "-1 … 1; -1 to 1; 3; 1", "zero, wrap; zero, wrap; 2; wrap"})
+    void choicesAreReadAsPeopleWriteThem(String text, String again, int count, String last) {
+        Choice choice = Choice.parse("a", text);
+        assertThat(choice.text()).isEqualTo(again);
+        assertThat(choice.count()).isEqualTo(count);
+        assertThat(choice.value(count - 1L)).isEqualTo(last);
+        assertThatThrownBy(() -> Choice.parse("a", " , ")).hasMessageContaining("has no values");
+    }
+
     @Test
     void partsHaveTheRightValues() {
         Part.OfTable constants = (Part.OfTable) variant(new Asked(1, Image.VALUE, new Asked.Constants(), Rational.ONE)).parts().get(0);

@@ -25,6 +25,9 @@ public interface Dialogs {
     /** @return the file to be written; the platform has asked before an existing one is replaced */
     Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds);
 
+    /** @return a folder, or empty when the person changed their mind */
+    Optional<Path> chooseFolder(String title);
+
     /** What to do with levels for which a picture format has no room. */
     enum Room { KEEP_NUMBERS, SPREAD, CANCEL }
 

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -16,6 +17,7 @@ import pixeron.app.folder.Settings;
 import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.exercise.file.ExerciseFile;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.image.Image;
@@ -32,7 +34,7 @@ final class FileActions {
     static final List<Dialogs.Kind> TO_OPEN = List.of(
             new Dialogs.Kind("Images, tables and projects", List.of("*.png", "*.jpg", "*.jpeg", "*.bmp", "*.gif",
                     "*.tif", "*.tiff", "*.pbm", "*.pgm", "*.ppm", "*.pam", "*.pnm", "*.csv", "*.tsv", "*.txt", "*.xlsx", "*.ods",
-                    "*.pixeron.json")),
+                    "*.pixeron.json", "*.pixeron-exercise.json")),
             new Dialogs.Kind("All files", List.of("*")));
     private static final List<Dialogs.Kind> PROJECTS = List.of(new Dialogs.Kind("Pixeron project",
             List.of("*.pixeron.json")));
@@ -49,6 +51,7 @@ final class FileActions {
     private FileMark asFound = FileMark.NONE;
     /** The file of the table that the person was asked about; empty for one from the clipboard. */
     private Optional<Path> asked = Optional.empty();
+    private Consumer<Path> openExercise = file -> { };
     private BiConsumer<String, String> askHow = (name, text) -> { };
 
     FileActions(Bench bench, Background opening, Autosave autosave, UserFolder folder, Voice voice) {
@@ -121,6 +124,10 @@ final class FileActions {
 
     private void readAsItIs(Path file) {
         voice.banner().hide();
+        if (file.getFileName().toString().endsWith(ExerciseFile.ENDING)) {
+            openExercise.accept(file);
+            return;
+        }
         opening.start(progress -> Opened.of(file), opened -> {
             opened.work().ifPresentOrElse(work -> {
                 asFound = opened.project();
@@ -138,10 +145,20 @@ final class FileActions {
     }
 
     void open(DemoCase demo) {
+        open(demo.saved());
+    }
+
+    /** Opens work that is in no file of its own. */
+    void open(SavedProject work) {
         afterUnsaved(() -> {
             voice.banner().hide();
-            bench.open(demo.saved(), Optional.empty(), true);
+            bench.open(work, Optional.empty(), true);
         });
+    }
+
+    /** @param way opens an exercise where it is set */
+    void setOpenExercise(Consumer<Path> way) {
+        openExercise = way;
     }
 
     /** Opens work that an earlier run left behind; it stays unsaved until the person saves it. */

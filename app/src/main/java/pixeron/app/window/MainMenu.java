@@ -28,11 +28,22 @@ final class MainMenu {
     record Ways(Runnable showOpening, Runnable newImage, Runnable find, Runnable explain, Runnable showKeys, Runnable firstMinute, Runnable quit) {
     }
 
-    MainMenu(FileActions files, ResultActions results, ShelfActions shelf, AnswerActions answers, Commands commands, Theme theme, Ways ways) {
+    /** What else the menu does. */
+    record Others(ShelfActions shelf, AnswerActions answers, ExerciseActions exercises) {
+    }
+
+    MainMenu(FileActions files, ResultActions results, Others others, Commands commands, Theme theme, Ways ways) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
-        button.getItems().addAll(fileMenu(files, results, shelf, ways), editMenu(answers, commands),
-                viewMenu(files, commands, theme), walkMenu(commands), helpMenu(ways));
+        button.getItems().addAll(fileMenu(files, results, others.shelf, ways), editMenu(others.answers, commands),
+                viewMenu(files, commands, theme), walkMenu(commands), exerciseMenu(others.exercises), helpMenu(ways));
+    }
+
+    private static Menu exerciseMenu(ExerciseActions exercises) {
+        return new Menu("Exercises", null,
+                item("Practise", "Shortcut+Shift+P", exercises::practise),
+                item("Make an exercise of this…", "Shortcut+Shift+E", exercises::make),
+                item("Mark a class…", "Shortcut+Shift+M", exercises::mark));
     }
 
     private static Menu helpMenu(Ways ways) {

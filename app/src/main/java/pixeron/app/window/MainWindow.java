@@ -12,6 +12,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.BenchView;
@@ -32,6 +33,10 @@ import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Commas;
 import pixeron.app.theme.Theme;
+import pixeron.image.Pixel;
+import pixeron.project.Project;
+import pixeron.project.SavedProject;
+import pixeron.project.View;
 import pixeron.project.demo.DemoCases;
 import pixeron.step.StepType;
 
@@ -49,12 +54,15 @@ public final class MainWindow extends StackPane {
     private final TopBar topBar;
     private final AnswerActions answers;
     private final ShelfActions shelf;
+    private final ExerciseActions exercises;
     private BenchView view;
     private KeysPane keys;
     private Finder finder;
     private final MainMenu menu;
     private NewImagePane newImage;
     private TablePane table;
+    /** What was on the bench when an exercise took its place. */
+    private Project behind;
     /** Where the window is; null until it was shown. */
     private WindowPlace place;
 
@@ -72,10 +80,12 @@ public final class MainWindow extends StackPane {
         answers = new AnswerActions(bench, reading, voice, files::trouble);
         shelf = new ShelfActions(bench, reading, voice, files::trouble);
         files.setAskHow(this::askHow);
-        opening = new OpeningView(files, this::showNewImage);
+        exercises = new ExerciseActions(folder, bench, voice, files::trouble, new ExerciseActions.Ways(this::showExercise, this::openWork, this::leaveExercise));
+        files.setOpenExercise(exercises::open);
+        opening = new OpeningView(files, this::showNewImage, exercises);
         Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
         ResultActions results = new ResultActions(bench, voice, files::trouble);
-        menu = new MainMenu(files, results, shelf, answers, commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
+        menu = new MainMenu(files, results, new MainMenu.Others(shelf, answers, exercises), commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
                 this::find, this::explain, this::showKeys, this::showFirstMinute, () -> askToClose(Platform::exit)));
         topBar = new TopBar(bench, files, results, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
@@ -220,8 +230,31 @@ public final class MainWindow extends StackPane {
     }
 
     private void showWhatIsOpen() {
-        if (bench.project() != null && layout.getCenter() == opening) {
+        boolean isElsewhere = layout.getCenter() == opening || layout.getCenter() != view && bench.project() != behind;
+        if (bench.project() != null && isElsewhere) {
             showBench();
+        }
+    }
+
+    /** An exercise takes the place of what is shown; what is on the bench stays there. */
+    private void showExercise(Region exercise, Runnable focus) {
+        theme.loadNumbers();
+        behind = bench.project();
+        topBar.setOpen(false);
+        layout.setCenter(exercise);
+        afterLayout(focus);
+    }
+
+    private void openWork(String name, Project work) {
+        files.open(new SavedProject(work, new View(Math.max(0, work.chain().size() - 1), new Pixel(0, 0))));
+    }
+
+    private void leaveExercise() {
+        if (bench.isOpen() && bench.project() != null) {
+            showBench();
+        } else {
+            layout.setCenter(opening);
+            afterLayout(opening::focusFirst);
         }
     }
 

@@ -34,6 +34,7 @@ final class OpeningView extends ScrollPane {
     private static final double LEAST_WIDTH = 19;
 
     private final FileActions actions;
+    private final ExerciseActions exercises;
     private final Button open = new Button("Open…");
     private final Map<DemoCase, StackPane> pictures = new LinkedHashMap<>();
     private final List<Label> names = new ArrayList<>();
@@ -42,8 +43,9 @@ final class OpeningView extends ScrollPane {
     private final VBox recovered = new VBox();
 
     /** @param newImage opens the place where a new image is made */
-    OpeningView(FileActions actions, Runnable newImage) {
+    OpeningView(FileActions actions, Runnable newImage, ExerciseActions exercises) {
         this.actions = actions;
+        this.exercises = exercises;
         getStyleClass().add("opening");
         setFitToWidth(true);
         setFitToHeight(true);
@@ -76,7 +78,15 @@ final class OpeningView extends ScrollPane {
         make.setOnAction(event -> newImage.run());
         HBox buttons = new HBox(open, make, paste);
         buttons.getStyleClass().add("buttons");
-        VBox begin = new VBox(title, line, buttons, drop, recovered, recent);
+        Button practise = new Button("Practise");
+        practise.setTooltip(new Tooltip("One small exercise after the other; what went wrong comes again (Ctrl+Shift+P)"));
+        practise.setOnAction(event -> exercises.practise());
+        Button mark = new Button("Mark a class…");
+        mark.setTooltip(new Tooltip("The answers to an exercise, with marks, slips and points (Ctrl+Shift+M)"));
+        mark.setOnAction(event -> exercises.mark());
+        HBox more = new HBox(practise, mark);
+        more.getStyleClass().add("buttons");
+        VBox begin = new VBox(title, line, buttons, drop, section("EXERCISES"), more, recovered, recent);
         begin.getStyleClass().add("opening-begin");
         return begin;
     }

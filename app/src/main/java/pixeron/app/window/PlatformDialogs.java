@@ -9,6 +9,7 @@ import javafx.application.Platform;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
+import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import javafx.stage.Window;
@@ -41,6 +42,20 @@ public final class PlatformDialogs implements Dialogs {
         chooser.setInitialFileName(suggestedName);
         File file = staying(() -> chooser.showSaveDialog(owner));
         return remembered(file == null ? null : withEnding(file, chooser.getSelectedExtensionFilter()));
+    }
+
+    @Override
+    public Optional<Path> chooseFolder(String title) {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle(title);
+        if (folder != null && folder.isDirectory()) {
+            chooser.setInitialDirectory(folder);
+        }
+        File chosen = staying(() -> chooser.showDialog(owner));
+        if (chosen != null) {
+            folder = chosen;
+        }
+        return Optional.ofNullable(chosen).map(File::toPath);
     }
 
     /** Some window managers take a window that waits for a dialog out of filling the screen; afterwards it fills it again. */

@@ -52,7 +52,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
     public List<String> head() {
         List<String> head = new ArrayList<>(List.of("name", "code", "filled", "agree", "follow", "differ", "first slip", "starts", "points"));
         IntStream.rangeClosed(1, titles.size()).forEach(n -> head.add("points part " + n));
-        head.addAll(List.of("file", "problem"));
+        head.addAll(List.of("comment", "file", "problem"));
         return head;
     }
 
@@ -66,7 +66,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         } else {
             IntStream.range(0, 7 + titles.size()).forEach(n -> row.add(""));
         }
-        row.addAll(List.of(marked.source(), marked.problem()));
+        row.addAll(List.of(marked.comment(), marked.source(), marked.problem()));
         return row;
     }
 

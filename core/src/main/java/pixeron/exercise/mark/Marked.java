@@ -17,9 +17,10 @@ import pixeron.project.Project;
  * @param starts where it first goes wrong, in one sentence
  * @param work the variant's project with the person's values; empty where it could not be marked
  * @param problem why it could not be marked, or what else is to be known of it; empty where there is nothing
+ * @param comment of the instructor
  */
 public record Marked(String source, String name, Optional<Code> code, List<PartMark> parts, Optional<String> firstSlip, Optional<String> starts,
-        Optional<Project> work, String problem) {
+        Optional<Project> work, String problem, String comment) {
 
     public Marked {
         parts = List.copyOf(parts);
@@ -45,7 +46,7 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
 
     /** @return an answer that could not be marked */
     static Marked problem(String source, String name, Optional<Code> code, String problem) {
-        return new Marked(source, name, code, List.of(), Optional.empty(), Optional.empty(), Optional.empty(), problem);
+        return new Marked(source, name, code, List.of(), Optional.empty(), Optional.empty(), Optional.empty(), problem, "");
     }
 
     public boolean isMarked() {
@@ -80,6 +81,16 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
 
     /** @return this with something more to be known of it */
     Marked noting(String more) {
-        return new Marked(source, name, code, parts, firstSlip, starts, work, problem.isEmpty() ? more : problem + " " + more);
+        return new Marked(source, name, code, parts, firstSlip, starts, work, problem.isEmpty() ? more : problem + " " + more, comment);
+    }
+
+    /** @return this without what was noted of it; why it could not be marked stays */
+    public Marked withoutNote() {
+        return isMarked() ? new Marked(source, name, code, parts, firstSlip, starts, work, "", comment) : this;
+    }
+
+    /** @return this with another comment */
+    public Marked commented(String other) {
+        return new Marked(source, name, code, parts, firstSlip, starts, work, problem, other);
     }
 }

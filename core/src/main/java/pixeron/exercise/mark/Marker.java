@@ -73,8 +73,13 @@ public final class Marker {
         try {
             return AnswerReader.read(file).stream().map(this::mark).toList();
         } catch (PixeronException unreadable) {
-            return List.of(Marked.problem(String.valueOf(file.getFileName()), "", Optional.empty(), unreadable.getMessage()));
+            return List.of(unreadable(file, unreadable));
         }
+    }
+
+    /** @return what is said of a file that cannot be read */
+    public static Marked unreadable(Path file, PixeronException why) {
+        return Marked.problem(String.valueOf(file.getFileName()), "", Optional.empty(), why.getMessage());
     }
 
     /** @return what is said of one answer */
@@ -105,7 +110,7 @@ public final class Marker {
             parts.add(mark(part, works));
         }
         return new Marked(answer.source(), answer.name(), Optional.of(code), parts, firstSlip(works, variant), Start.of(works).map(start ->
-                start.sentence(Pixel::toString)), Optional.of(work), "");
+                start.sentence(Pixel::toString)), Optional.of(work), "", "");
     }
 
     /** @return what is said of a part that is asked */

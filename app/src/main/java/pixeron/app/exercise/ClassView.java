@@ -1,0 +1,361 @@
+package pixeron.app.exercise;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableRow;
+import javafx.scene.control.TableView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.control.cell.TextFieldTableCell;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.converter.DefaultStringConverter;
+import pixeron.PixeronException;
+import pixeron.app.bench.parts.ProgressNote;
+import pixeron.app.model.Background;
+import pixeron.exercise.Code;
+import pixeron.exercise.file.ExerciseFile;
+import pixeron.exercise.mark.ClassTable;
+import pixeron.exercise.mark.Marked;
+import pixeron.exercise.mark.ResultsFile;
+import pixeron.project.Project;
+
+/** The answers of a class: a row for each, which slips came up how often, how hard each part was. */
+public final class ClassView extends BorderPane {
+
+    private static final List<String> EXERCISES = List.of("*" + ExerciseFile.ENDING);
+    private static final List<String> ANSWERS = List.of("*.csv", "*.tsv", "*.txt", "*.xlsx", "*.ods", "*.png", "*.pgm", "*.tif", "*.tiff", "*.bmp", "*.gif", "*.json");
+    private static final String NUMBER = "number";
+    private static final int MOST_NAMES = 4;
+
+    private final Choosing choosing;
+    private final Consumer<RuntimeException> trouble;
+    private final BiConsumer<String, Project> toBench;
+    private final Background background = new Background();
+    private final Label title = new Label();
+    private final TableView<Integer> table = new TableView<>();
+    private final VBox side = new VBox();
+    private final Button exercise = new Button("Exercise…");
+    private final Button add = new Button("Add a folder…");
+    private final Button files = new Button("Add a file…");
+    private final Button results = new Button("Save results…");
+    private final Button reports = new Button("Reports…");
+    private final CheckBox follow = new CheckBox("What follows counts as right");
+    private final Label done = new Label();
+    private Answers answers;
+
+    /** @param toBench opens work on the bench, under a name */
+    public ClassView(Choosing choosing, Consumer<RuntimeException> trouble, BiConsumer<String, Project> toBench, Runnable leave) {
+        this.choosing = choosing;
+        this.trouble = trouble;
+        this.toBench = toBench;
+        getStyleClass().add("practice");
+        setTop(head(leave));
+        setCenter(table());
+        side.getStyleClass().add("side");
+        ScrollPane scroll = new ScrollPane(side);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("class-side");
+        setRight(scroll);
+        setOnDragOver(this::dragOver);
+        setOnDragDropped(this::dropped);
+        render();
+    }
+
+    private Region head(Runnable leave) {
+        title.getStyleClass().add("card-title");
+        title.setMinWidth(0);
+        exercise.setTooltip(new Tooltip("Choose the exercise whose answers are marked"));
+        exercise.setOnAction(event -> chooseExercise());
+        add.getStyleClass().add("accent");
+        add.setTooltip(new Tooltip("All tables, spreadsheets, pictures and projects in it; or drop it on this window"));
+        add.setOnAction(event -> choosing.folder("Answers of the class").ifPresent(folder -> read(List.of(folder))));
+        files.setTooltip(new Tooltip("A table, a spreadsheet with a sheet for each, a picture or a project"));
+        files.setOnAction(event -> choosing.toOpen("An answer", "Answers", ANSWERS).ifPresent(file -> read(List.of(file))));
+        results.setTooltip(new Tooltip("As CSV or XLSX: people, slips, parts"));
+        results.setOnAction(event -> saveResults());
+        reports.setTooltip(new Tooltip("A PDF for each person into a folder"));
+        reports.setOnAction(event -> writeReports());
+        follow.setSelected(true);
+        follow.setOnAction(event -> {
+            answers = answers.counting(follow.isSelected());
+            render();
+        });
+        Button back = new Button("Leave");
+        back.setOnAction(event -> leave.run());
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        ProgressNote note = new ProgressNote("Marking…", "Give up; what is marked stays", background, background::cancel);
+        HBox buttons = new HBox(exercise, files, add, results, reports, back);
+        buttons.getStyleClass().add("buttons");
+        buttons.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(title, done, note, space, follow, buttons);
+        head.getStyleClass().add("class-head");
+        done.getStyleClass().add("found-sentence");
+        return head;
+    }
+
+    private Region table() {
+        table.getStyleClass().add("class-table");
+        table.setEditable(true);
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+        table.setAccessibleText("Answers of the class");
+        table.setPlaceholder(new Label("Drop the folder with the answers of the class here."));
+        table.getColumns().addAll(List.of(column("name", 130, ClassTable::who, ""), code(), column("points", 66, this::points, NUMBER),
+                column("agree", 58, marked -> number(marked, marked.agree()), NUMBER), column("follow", 58, marked -> number(marked, marked.follow()), NUMBER),
+                column("differ", 58, marked -> number(marked, marked.differ()), NUMBER), column("first slip", 170, marked -> marked.firstSlip().orElse(""), ""),
+                column("where it starts", 230, marked -> marked.isMarked() ? (marked.problem().isEmpty() ? "" : "▲ " + marked.problem() + "  ") + marked.starts().map(text -> text.replaceFirst("^It starts in ", "")).orElse("")
+                        : "▲ " + marked.problem(), "why"), comment()));
+        table.setRowFactory(view -> {
+            TableRow<Integer> row = new TableRow<>();
+            row.setOnMouseClicked(event -> {
+                if (event.getClickCount() == 2 && row.getItem() != null) {
+                    openWork(row.getItem());
+                }
+            });
+            return row;
+        });
+        table.addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ENTER && table.getEditingCell() == null && table.getSelectionModel().getSelectedItem() != null) {
+                openWork(table.getSelectionModel().getSelectedItem());
+            }
+        });
+        return table;
+    }
+
+    private static String number(Marked marked, int number) {
+        return marked.isMarked() ? String.valueOf(number) : "";
+    }
+
+    private String points(Marked marked) {
+        return marked.isMarked() ? ClassTable.points(marked.points(answers.followCounts())) : "";
+    }
+
+    private Marked marked(Integer place) {
+        return answers.entries().get(place).marked();
+    }
+
+    private TableColumn<Integer, String> column(String name, int width, Function<Marked, String> text, String style) {
+        TableColumn<Integer, String> column = new TableColumn<>(name);
+        column.setPrefWidth(width);
+        if (!style.equals("why")) {
+            column.setMaxWidth(1.3 * width);
+        }
+        if (style.equals(NUMBER)) {
+            column.getStyleClass().add("right-head");
+        }
+        column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(marked(cell.getValue()))));
+        column.setCellFactory(of -> new TableCell<>() {
+            @Override
+            protected void updateItem(String item, boolean isEmpty) {
+                super.updateItem(item, isEmpty);
+                setText(isEmpty ? "" : item);
+                boolean isProblem = !isEmpty && item != null && item.startsWith("▲");
+                getStyleClass().removeAll(NUMBER, "problem");
+                if (!style.isEmpty() && !style.equals("why")) {
+                    getStyleClass().add(style);
+                }
+                if (isProblem) {
+                    getStyleClass().add("problem");
+                }
+                setTooltip(style.equals("why") && !isEmpty && item != null && !item.isEmpty() ? new Tooltip(item) : null);
+            }
+        });
+        // Numbers are in their order as numbers.
+        column.setComparator((a, b) -> style.equals(NUMBER) ? Double.compare(value(a), value(b)) : a.compareToIgnoreCase(b));
+        return column;
+    }
+
+    private static double value(String text) {
+        return text.isEmpty() ? -1 : Double.parseDouble(text);
+    }
+
+    /** What an answer lacks is asked for here: a code that is typed is what counts. */
+    private TableColumn<Integer, String> code() {
+        TableColumn<Integer, String> column = edited("code", 96, marked -> marked.code().map(Code::toString).orElse(""), (place, text) -> {
+            if (!text.isBlank()) {
+                answers = answers.withCode(place, text);
+            }
+        });
+        column.setSortable(true);
+        return column;
+    }
+
+    private TableColumn<Integer, String> comment() {
+        return edited("comment", 140, Marked::comment, (place, text) -> answers = answers.withComment(place, text));
+    }
+
+    private TableColumn<Integer, String> edited(String name, int width, Function<Marked, String> text, BiConsumer<Integer, String> change) {
+        TableColumn<Integer, String> column = new TableColumn<>(name);
+        column.setPrefWidth(width);
+        column.setCellValueFactory(cell -> new ReadOnlyStringWrapper(text.apply(marked(cell.getValue()))));
+        column.setCellFactory(of -> new TextFieldTableCell<>(new DefaultStringConverter()));
+        column.setEditable(true);
+        column.setOnEditCommit(event -> {
+            try {
+                change.accept(event.getRowValue(), event.getNewValue());
+            } catch (PixeronException problem) {
+                trouble.accept(problem);
+            }
+            render();
+        });
+        return column;
+    }
+
+    /** Puts the keyboard where it belongs when this is shown. */
+    public void focusFirst() {
+        (answers == null ? exercise : answers.entries().isEmpty() ? add : table).requestFocus();
+    }
+
+    /** @param file an exercise whose answers are marked from now on */
+    public void open(Path file) {
+        background.start(progress -> Answers.of(ExerciseFile.read(file)), opened -> {
+            answers = opened.counting(follow.isSelected());
+            render();
+            add.requestFocus();
+        }, trouble);
+    }
+
+    private void chooseExercise() {
+        choosing.toOpen("The exercise that was answered", "Exercises", EXERCISES).ifPresent(this::open);
+    }
+
+    private void read(List<Path> paths) {
+        Optional<Path> exercise = paths.stream().filter(path -> path.getFileName().toString().endsWith(ExerciseFile.ENDING)).findFirst();
+        if (exercise.isPresent()) {
+            open(exercise.get());
+        } else if (answers == null) {
+            trouble.accept(PixeronException.of("Choose the exercise first that these answers are to."));
+        } else {
+            Answers before = answers;
+            background.start(progress -> before.with(paths, progress), marked -> {
+                answers = marked;
+                render();
+                table.requestFocus();
+                table.getSelectionModel().selectFirst();
+            }, trouble);
+        }
+    }
+
+    private void openWork(int place) {
+        Marked marked = marked(place);
+        marked.work().ifPresentOrElse(work -> toBench.accept(ClassTable.who(marked), work), () -> trouble.accept(PixeronException.of("%s", marked.problem())));
+    }
+
+    private void saveResults() {
+        ClassTable kept = answers.table();
+        choosing.toSave("Save the results", "results.csv", "Results", List.of("*.csv", "*.xlsx")).ifPresent(file ->
+                background.start(progress -> ResultsFile.write(file, kept), written -> done.setText("Wrote " + written.get(0).getFileName()), trouble));
+    }
+
+    private void writeReports() {
+        Answers kept = answers;
+        choosing.folder("A folder for the reports").ifPresent(folder ->
+                background.start(progress -> kept.writeReports(folder, progress), count -> done.setText("Wrote " + count + " reports"), trouble));
+    }
+
+    private void render() {
+        boolean isOpen = answers != null;
+        title.setText(isOpen ? answers.exercise().title() : "Mark a class");
+        List.of(add, files).forEach(button -> button.setDisable(!isOpen));
+        List.of(results, reports).forEach(button -> button.setDisable(!isOpen || answers.entries().isEmpty()));
+        follow.setDisable(!isOpen);
+        int count = isOpen ? answers.entries().size() : 0;
+        Integer selected = table.getSelectionModel().getSelectedItem();
+        table.getItems().setAll(IntStream.range(0, count).boxed().toList());
+        table.sort();
+        table.refresh();
+        if (selected != null && selected < count) {
+            table.getSelectionModel().select(selected);
+        }
+        side.getChildren().clear();
+        if (!isOpen) {
+            side.getChildren().add(words("Choose the exercise that was given out. Then drop the answers: filled-in tables, spreadsheets with a sheet for each, pictures, "
+                    + "projects. Each is known by the code on its sheet. Nothing leaves this machine."));
+            return;
+        }
+        renderSide(answers.table());
+    }
+
+    private void renderSide(ClassTable of) {
+        long marked = of.marks().stream().filter(Marked::isMarked).count();
+        side.getChildren().add(section("ANSWERS"));
+        side.getChildren().add(words(marked + " of " + of.marks().size() + " marked, of " + ClassTable.points(answers.exercise().points()) + " points"
+                + (marked < of.marks().size() ? ". Type the code of those that lack one." : ".")));
+        side.getChildren().add(section("SLIPS, BY HOW OFTEN"));
+        if (of.slips().isEmpty()) {
+            side.getChildren().add(words(of.marks().isEmpty() ? "They are counted when answers are there." : "None is known."));
+        }
+        for (ClassTable.Count slip : of.slips()) {
+            Label number = new Label(String.valueOf(slip.by().size()));
+            number.getStyleClass().add("count-number");
+            Label name = new Label(slip.what() + "\n" + String.join(", ", slip.by().stream().limit(MOST_NAMES).toList()) + (slip.by().size() > MOST_NAMES ? ", …" : ""));
+            name.setWrapText(true);
+            HBox row = new HBox(number, name);
+            row.getStyleClass().add("count-row");
+            side.getChildren().add(row);
+        }
+        side.getChildren().add(section("PARTS, BY HOW MUCH IS RIGHT"));
+        for (ClassTable.PartCount part : of.parts()) {
+            Label name = words(part.title());
+            ProgressBar bar = new ProgressBar(part.percent() / 100.0);
+            bar.getStyleClass().add("share");
+            bar.setMaxWidth(Double.MAX_VALUE);
+            bar.setAccessibleText(part.title() + ", " + part.percent() + " percent right");
+            HBox.setHgrow(bar, Priority.ALWAYS);
+            Label percent = new Label(part.percent() + " %");
+            percent.getStyleClass().add("count-number");
+            percent.setMinWidth(Region.USE_PREF_SIZE);
+            HBox row = new HBox(bar, percent);
+            row.getStyleClass().add("count-row");
+            side.getChildren().add(new VBox(name, row));
+        }
+    }
+
+    private static Label section(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("section-title");
+        return label;
+    }
+
+    private static Label words(String text) {
+        Label label = new Label(text);
+        label.setWrapText(true);
+        return label;
+    }
+
+    private void dragOver(DragEvent event) {
+        if (event.getDragboard().hasFiles()) {
+            event.acceptTransferModes(TransferMode.COPY);
+            event.consume();
+        }
+    }
+
+    private void dropped(DragEvent event) {
+        if (event.getDragboard().hasFiles()) {
+            read(event.getDragboard().getFiles().stream().map(File::toPath).toList());
+            event.setDropCompleted(true);
+            event.consume();
+        }
+    }
+}

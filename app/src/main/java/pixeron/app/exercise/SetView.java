@@ -1,0 +1,416 @@
+package pixeron.app.exercise;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import pixeron.PixeronException;
+import pixeron.app.bench.parts.ProgressNote;
+import pixeron.app.bench.parts.Titles;
+import pixeron.app.model.Background;
+import pixeron.exercise.Exercise;
+import pixeron.exercise.Variant;
+import pixeron.exercise.Variants;
+import pixeron.exercise.file.ExerciseFile;
+import pixeron.exercise.mark.ClassTable;
+import pixeron.exercise.print.Worksheet;
+import pixeron.image.Frame;
+import pixeron.image.Result;
+import pixeron.make.Makers;
+import pixeron.project.Project;
+import pixeron.report.pdf.Paper;
+
+/** Where an exercise is set: what is given, what is drawn, what is asked; and beside it the printed page of any variant. */
+public final class SetView extends BorderPane {
+
+    private static final List<String> ENDINGS = List.of("*" + ExerciseFile.ENDING);
+    private static final Duration PATIENCE = Duration.millis(250);
+    private static final String USUAL = "30";
+
+    private final Choosing choosing;
+    private final Consumer<RuntimeException> trouble;
+    private final BiConsumer<String, Project> toBench;
+    private final Background drawing = new Background();
+    private final Background giving = new Background();
+    private final PauseTransition patience = new PauseTransition(PATIENCE);
+    private final TextField title = field("What the exercise is called");
+    private final TextArea task = new TextArea();
+    private final TextField line = field("Line of a new image for each variant");
+    private final VBox steps = new VBox();
+    private final VBox choices = new VBox();
+    private final VBox asked = new VBox();
+    private final CheckBox ties = new CheckBox("No result lies just between two whole numbers");
+    private final TextField decimals = field("At most so many decimals");
+    private final TextField clipped = field("At least so many clipped values");
+    private final TextField seed = field("Seed of all draws");
+    private final TextField number = field("Which variant is shown");
+    private final TextField count = field("How many variants are given out");
+    private final ImageView page = new ImageView();
+    private final Label said = new Label();
+    private final Button save = new Button("Save…");
+    private final Button give = new Button("Give out…");
+    private final Button bench = new Button("On the bench");
+    private Result samples;
+    private Exercise exercise;
+    private Variant shown;
+    private boolean isFilling;
+
+    /** @param toBench opens work on the bench, under a name */
+    public SetView(Choosing choosing, Consumer<RuntimeException> trouble, BiConsumer<String, Project> toBench, Runnable leave) {
+        this.choosing = choosing;
+        this.trouble = trouble;
+        this.toBench = toBench;
+        getStyleClass().add("practice");
+        ScrollPane form = new ScrollPane(form());
+        form.setFitToWidth(true);
+        form.getStyleClass().add("set-side");
+        setLeft(form);
+        setTop(head(leave));
+        said.setWrapText(true);
+        page.getStyleClass().add("page-picture");
+        page.setPreserveRatio(true);
+        VBox place = new VBox(said, page);
+        place.getStyleClass().add("page-place");
+        ScrollPane sheet = new ScrollPane(place);
+        sheet.setFitToWidth(true);
+        setCenter(sheet);
+        patience.setOnFinished(event -> draw());
+        List.of(title, line, decimals, clipped, seed, number).forEach(this::watch);
+        watch(task);
+        ties.selectedProperty().subscribe(is -> changed());
+    }
+
+    private static TextField field(String words) {
+        TextField field = new TextField();
+        field.setAccessibleText(words);
+        field.setTooltip(new Tooltip(words));
+        return field;
+    }
+
+    private void watch(TextInputControl field) {
+        field.textProperty().subscribe(text -> changed());
+    }
+
+    private Region head(Runnable leave) {
+        Label head = new Label("Set an exercise");
+        head.getStyleClass().add("card-title");
+        save.setTooltip(new Tooltip("The exercise as a file: it opens again here, is practised, and its answers are marked with it"));
+        save.setOnAction(event -> saveExercise());
+        give.getStyleClass().add("accent");
+        give.setTooltip(new Tooltip("Pages, tables to fill in, projects, key and quiz package into a folder"));
+        give.setOnAction(event -> giveOut());
+        bench.setTooltip(new Tooltip("Opens the variant that is shown on the bench"));
+        bench.setOnAction(event -> toBench.accept(shown.exercise().title(), shown.project()));
+        Button back = new Button("Leave");
+        back.setOnAction(event -> leave.run());
+        count.setText(USUAL);
+        count.setPrefColumnCount(4);
+        number.setText("1");
+        number.setPrefColumnCount(4);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox buttons = new HBox(new Label("variant"), number, bench, save, new Label("variants"), count, give, back);
+        buttons.getStyleClass().addAll("buttons", "set-line");
+        buttons.setMinWidth(Region.USE_PREF_SIZE);
+        HBox bar = new HBox(head, new ProgressNote("Giving out…", "Give up; what is written stays", giving, giving::cancel), space, buttons);
+        bar.getStyleClass().add("class-head");
+        return bar;
+    }
+
+    private Region form() {
+        task.setPrefRowCount(2);
+        task.setWrapText(true);
+        task.setAccessibleText("The task in words");
+        task.setPromptText("In words; {name} stands for what was drawn");
+        line.getStyleClass().add("number-field");
+        line.setPromptText("blank: everybody gets this image");
+        Button draw = new Button("Draw one for each");
+        draw.getStyleClass().add("quiet");
+        draw.setTooltip(new Tooltip("Another image of this size for each variant, its levels by chance"));
+        draw.setOnAction(event -> {
+            Frame frame = samples.frame();
+            line.setText("uniform-noise rows=" + frame.rows() + " columns=" + frame.columns() + " maximum=" + frame.maximumLevel() + " seed={s}");
+            if (choices.getChildren().stream().map(ChoiceRow.class::cast).noneMatch(row -> row.named().name().equals("s"))) {
+                choices.getChildren().add(new ChoiceRow(new Draft.Named("s", "1 to 1000000")));
+            }
+        });
+        Button choice = quiet("+  A choice", () -> choices.getChildren().add(new ChoiceRow(new Draft.Named("", ""))));
+        Button question = quiet("+  Ask for something else", () -> asked.getChildren().add(new QuestionRow(new Draft.Question(
+                Math.max(1, steps.getChildren().size()), Draft.Kind.ALL, "", "", "5"))));
+        Button step = quiet("+  A step", () -> addStep(""));
+        decimals.setPrefColumnCount(3);
+        clipped.setPrefColumnCount(3);
+        seed.setPrefColumnCount(12);
+        VBox form = new VBox(section("TITLE"), title, section("TASK"), task, section("IMAGE"), line, draw,
+                section("STEPS: A NUMBER AS {NAME} IS DRAWN"), steps, step, section("CHOICES"), choices, choice, section("ASKED"), asked, question, section("WISHES"), ties,
+                row(new Label("at most"), decimals, new Label("decimals before rounding")), row(new Label("at least"), clipped, new Label("values clipped")),
+                section("SEED"), seed);
+        form.getStyleClass().add("side");
+        List.of(steps, choices, asked).forEach(lines -> lines.getStyleClass().add("set-lines"));
+        return form;
+    }
+
+    private Button quiet(String text, Runnable action) {
+        Button button = new Button(text);
+        button.getStyleClass().add("quiet");
+        button.setOnAction(event -> {
+            action.run();
+            changed();
+        });
+        return button;
+    }
+
+    private static HBox row(Node... nodes) {
+        HBox row = new HBox(nodes);
+        row.getStyleClass().add("set-line");
+        return row;
+    }
+
+    private static Label section(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("section-title");
+        return label;
+    }
+
+    private void addStep(String text) {
+        TextField field = field("Step " + (steps.getChildren().size() + 1));
+        field.setText(text);
+        field.getStyleClass().add("number-field");
+        watch(field);
+        steps.getChildren().add(field);
+    }
+
+    /** A choice with its values. */
+    private final class ChoiceRow extends HBox {
+
+        private final TextField name = field("Name of the choice, as it stands in braces");
+        private final TextField values = field("Its values, such as 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25");
+
+        ChoiceRow(Draft.Named named) {
+            getStyleClass().add("set-line");
+            name.setText(named.name());
+            name.setPrefColumnCount(5);
+            values.setText(named.values());
+            values.setPromptText("3, 4, 5 or 1 to 9");
+            HBox.setHgrow(values, Priority.ALWAYS);
+            watch(name);
+            watch(values);
+            getChildren().addAll(name, values, removing(this, choices));
+        }
+
+        Draft.Named named() {
+            return new Draft.Named(name.getText(), values.getText());
+        }
+    }
+
+    private Button removing(Node row, VBox from) {
+        Button remove = new Button("×");
+        remove.getStyleClass().add("quiet");
+        remove.setAccessibleText("Remove this line");
+        remove.setTooltip(new Tooltip("Remove this line"));
+        remove.setOnAction(event -> {
+            from.getChildren().remove(row);
+            changed();
+        });
+        return remove;
+    }
+
+    /** What is asked for, with its points. */
+    private final class QuestionRow extends VBox {
+
+        private final TextField step = field("Which step, from 1");
+        private final ComboBox<Draft.Kind> kind = new ComboBox<>();
+        private final TextField detail = field("Cells such as 0,0 1,2; a rectangle such as 0 0 3 3; a table and its column such as levels s; a pixel such as 1,1");
+        private final TextField face = field("Face of the result, such as magnitude or red");
+        private final TextField points = field("Points for all of it");
+
+        QuestionRow(Draft.Question question) {
+            getStyleClass().add("asked-part");
+            step.setText(String.valueOf(question.step()));
+            step.setPrefColumnCount(2);
+            kind.getItems().setAll(Draft.Kind.values());
+            kind.setConverter(new Titles<>(Draft.Kind::title));
+            kind.setValue(question.kind());
+            kind.setAccessibleText("What is asked for");
+            detail.setText(question.detail());
+            detail.getStyleClass().add("number-field");
+            HBox.setHgrow(detail, Priority.ALWAYS);
+            face.setText(question.face());
+            face.setPromptText("face");
+            face.setPrefColumnCount(6);
+            points.setText(question.points());
+            points.setPrefColumnCount(3);
+            List.of(step, detail, face, points).forEach(SetView.this::watch);
+            HBox more = row(detail, face);
+            kind.valueProperty().subscribe(value -> {
+                boolean hasDetail = value != Draft.Kind.ALL && value != Draft.Kind.CONSTANTS;
+                detail.setVisible(hasDetail);
+                detail.setManaged(hasDetail);
+                changed();
+            });
+            boolean hasFaces = samples == null || samples.faces().size() > 1 || !question.face().isEmpty();
+            face.setVisible(hasFaces);
+            face.setManaged(hasFaces);
+            getChildren().addAll(row(new Label("step"), step, kind, points, new Label("points"), removing(this, asked)), more);
+        }
+
+        Draft.Question question() {
+            String at = step.getText().strip();
+            if (!at.matches("\\d{1,3}")) {
+                throw PixeronException.of("\"%s\" is no number of a step.", at);
+            }
+            return new Draft.Question(Integer.parseInt(at), kind.getValue(), detail.getText(), face.getText(), points.getText());
+        }
+    }
+
+    /** Makes an exercise of what is on the bench: asked for is what has values by hand. */
+    public void set(Project project) {
+        fill(Draft.of(project, System.currentTimeMillis() / 1000));
+    }
+
+    /** Opens an exercise to be changed. */
+    public void open(Path file) {
+        drawing.start(progress -> {
+            Exercise read = ExerciseFile.read(file);
+            return Draft.of(read, Makers.make("fill rows=5 columns=5 maximum=7"));
+        }, this::fill, trouble);
+    }
+
+    private void fill(Draft draft) {
+        isFilling = true;
+        samples = draft.samples();
+        title.setText(draft.title());
+        task.setText(draft.task());
+        line.setText(draft.line());
+        steps.getChildren().clear();
+        draft.steps().forEach(this::addStep);
+        choices.getChildren().setAll(draft.choices().stream().map(ChoiceRow::new).toList());
+        asked.getChildren().setAll(draft.asked().stream().map(QuestionRow::new).toList());
+        ties.setSelected(draft.wish().isWithoutTies());
+        decimals.setText(draft.wish().decimals());
+        clipped.setText(draft.wish().clipped());
+        seed.setText(draft.seed());
+        number.setText("1");
+        isFilling = false;
+        draw();
+    }
+
+    /** Puts the keyboard where it belongs when this is shown. */
+    public void focusFirst() {
+        title.requestFocus();
+    }
+
+    private Draft draft() {
+        return new Draft(title.getText(), task.getText(), samples, line.getText(), steps.getChildren().stream().map(node -> ((TextField) node).getText()).toList(),
+                choices.getChildren().stream().map(node -> ((ChoiceRow) node).named()).toList(),
+                asked.getChildren().stream().map(node -> ((QuestionRow) node).question()).toList(),
+                new Draft.Wishes(ties.isSelected(), decimals.getText(), clipped.getText()), seed.getText());
+    }
+
+    private void changed() {
+        if (!isFilling && samples != null) {
+            patience.playFromStart();
+        }
+    }
+
+    private int variantNumber() {
+        String text = number.getText().strip();
+        return text.matches("\\d{1,5}") ? Integer.parseInt(text) : 0;
+    }
+
+    /** A variant with the picture of its page. */
+    private record Drawn(Exercise exercise, Variant variant, Image page, int cells) {
+    }
+
+    private void draw() {
+        Draft draft;
+        try {
+            draft = draft();
+        } catch (PixeronException notYet) {
+            problem(notYet);
+            return;
+        }
+        // A name in braces gets a line of its own as soon as it is typed.
+        draft.missing().stream().limit(1).forEach(name -> choices.getChildren().add(new ChoiceRow(new Draft.Named(name, ""))));
+        int wanted = variantNumber();
+        drawing.start(progress -> {
+            Exercise made = draft.exercise();
+            Variant variant = new Variants(made).variant(wanted);
+            int cells = variant.parts().stream().mapToInt(part -> part.count()).sum();
+            return new Drawn(made, variant, PagePicture.of(variant, progress), cells);
+        }, this::show, problem -> {
+            if (problem instanceof PixeronException) {
+                problem(problem);
+            } else {
+                trouble.accept(problem);
+            }
+        });
+    }
+
+    private void show(Drawn drawn) {
+        exercise = drawn.exercise();
+        shown = drawn.variant();
+        page.setImage(drawn.page());
+        page.setOpacity(1);
+        said.getStyleClass().setAll("label", "found-sentence");
+        said.setText(drawn.variant().code() + " · " + drawn.cells() + " cells · " + ClassTable.points(exercise.points()) + " points");
+        enable(true);
+    }
+
+    private void problem(RuntimeException why) {
+        exercise = null;
+        said.getStyleClass().setAll("label", "said-wrong");
+        said.setText("▲ " + why.getMessage());
+        page.setOpacity(0.4);
+        enable(false);
+    }
+
+    private void enable(boolean isWhole) {
+        List.of(save, give, bench).forEach(button -> button.setDisable(!isWhole));
+    }
+
+    private void saveExercise() {
+        Exercise kept = exercise;
+        String name = kept.title().strip().replaceAll("[^\\p{L}\\p{N}]+", "-").toLowerCase(Locale.ROOT) + ExerciseFile.ENDING;
+        choosing.toSave("Save the exercise", name, "Exercise", ENDINGS).ifPresent(file -> giving.start(progress -> {
+            String chosen = file.getFileName().toString();
+            Path whole = chosen.endsWith(ExerciseFile.ENDING) ? file : file.resolveSibling(chosen.replaceFirst("\\.json$", "") + ExerciseFile.ENDING);
+            ExerciseFile.write(whole, kept);
+            return whole;
+        }, whole -> said.setText("Saved " + whole.getFileName()), trouble));
+    }
+
+    private void giveOut() {
+        Exercise kept = exercise;
+        String many = count.getText().strip();
+        int wanted = many.matches("\\d{1,6}") ? Integer.parseInt(many) : 0;
+        choosing.folder("A folder for the sheets").ifPresent(folder -> giving.start(progress -> {
+            List<Path> files = new ArrayList<>(Worksheet.write(folder, new Variants(kept).first(wanted), Paper.usual(), progress));
+            Path own = folder.resolve("exercise" + ExerciseFile.ENDING);
+            ExerciseFile.write(own, kept);
+            files.add(own);
+            return files.size();
+        }, files -> said.setText("Wrote " + files + " files into " + folder.getFileName() + ": print sheets.pdf, keep key.pdf"), trouble));
+    }
+}

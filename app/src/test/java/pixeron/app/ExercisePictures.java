@@ -1,0 +1,77 @@
+package pixeron.app;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.mockito.ArgumentMatchers;
+import org.mockito.Mockito;
+import pixeron.exercise.Part;
+import pixeron.exercise.Variant;
+import pixeron.exercise.Variants;
+import pixeron.exercise.answer.AnswerBook;
+import pixeron.exercise.answer.AnswerTable;
+import pixeron.exercise.answer.Simulated;
+import pixeron.exercise.file.ExerciseFile;
+import pixeron.exercise.library.Library;
+import pixeron.exercise.library.Size;
+import pixeron.project.Project;
+
+/** Pictures of practising, setting an exercise and marking a class. */
+@EnabledIfSystemProperty(named = "pixeron.pictures", matches = ".+")
+class ExercisePictures extends PictureTest {
+
+    private static final List<String> NAMES = List.of("Ada", "Ben", "Cleo", "Dan", "Eva", "Finn", "Gwen", "Hal", "Ida", "Jon", "Kim", "Lee");
+
+    @Test
+    void practising() throws IOException {
+        clickOn("Practise");
+        until(() -> !lookup(".blank").queryAll().isEmpty());
+        for (String level : List.of("1", "2", "2", "3", "1", "2", "5", "1")) {
+            write(level);
+            push(KeyCode.ENTER);
+        }
+        push(KeyCode.SHORTCUT, KeyCode.ENTER);
+        until(() -> shownText().contains("agree"));
+        push(KeyCode.SHORTCUT, KeyCode.ENTER);
+        push(KeyCode.SHORTCUT, KeyCode.ENTER);
+        take("practice");
+    }
+
+    @Test
+    void setting() throws IOException {
+        demo("Three-bit sort");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
+        until(() -> shownText().contains("cells"));
+        take("exercise");
+    }
+
+    @Test
+    void marking() throws IOException {
+        Path exercise = folder.resolve("equalize" + ExerciseFile.ENDING);
+        ExerciseFile.write(exercise, Library.topic("equalize-threshold").orElseThrow().exercise(Size.SMALL));
+        Variants variants = new Variants(ExerciseFile.read(exercise));
+        Path answers = Files.createDirectory(folder.resolve("answers"));
+        for (int n = 0; n < NAMES.size(); n++) {
+            Variant variant = variants.variant(n + 1);
+            Map<String, Project> slipped = Simulated.slipped(variant, (Part.OfCells) variant.parts().get(n % 2));
+            List<String> ids = slipped.keySet().stream().filter(id -> !id.contains(" ")).toList();
+            Project work = n % 3 == 0 ? Simulated.right(variant) : slipped.get(ids.get(n * 5 % ids.size()));
+            AnswerBook.writeText(answers.resolve(NAMES.get(n) + ".csv"), AnswerTable.filled(variant, work, NAMES.get(n)));
+        }
+        Files.writeString(answers.resolve("without code.csv"), "1,2\n3,4\n");
+        Mockito.when(dialogs.chooseToOpen(ArgumentMatchers.contains("exercise"), ArgumentMatchers.any())).thenReturn(Optional.of(exercise));
+        Mockito.when(dialogs.chooseFolder(ArgumentMatchers.any())).thenReturn(Optional.of(answers));
+        clickOn("Mark a class…");
+        clickOn("Exercise…");
+        until(() -> shownText().contains("Equalize, then threshold"));
+        clickOn("Add a folder…");
+        until(() -> shownText().contains("12 of 13 marked"));
+        take("class");
+    }
+}
