@@ -66,6 +66,9 @@ final class DemoCommand implements Runnable {
         report.append(String.format("%n## A class%n%nSix answers to one exercise, `box size=3 border=repeat` on the three-bit sort, in the "
                 + "folder class. What `pixeron check --by-hand class --out results.csv` says of them:%n%n```%n%s```%n",
                 read(folder.resolve("class").resolve("results.csv"))));
+        files += DemoExercise.write(folder.resolve("exercises"));
+        report.append(String.format("%n## Exercises%n%nThe folder exercises has all exercises of the library; one of them, `equalize-threshold`, given out in sheets, "
+                + "and twelve answers to it. What `pixeron mark` says of them:%n%n```%n%s```%n", read(folder.resolve("exercises").resolve("results-slips.csv"))));
         writeText("report.md", report.toString());
         out.printf("Wrote %d files to %s; begin with report.md.%n", files + 1, folder);
     }

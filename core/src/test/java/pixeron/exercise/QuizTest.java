@@ -38,6 +38,7 @@ class QuizTest {
     private static final class Player {
         private final Element item;
         private final Map<String, Double> responses = new HashMap<>();
+        private final Map<String, Double> numbers = new HashMap<>();
         private final List<String> feedback = new ArrayList<>();
         private double score;
 
@@ -59,7 +60,7 @@ class QuizTest {
         }
 
         void play() {
-            score = 0;
+            numbers.clear();
             feedback.clear();
             for (Element condition : all("qti-response-condition")) {
                 for (Element branch : children(condition)) {
@@ -70,6 +71,20 @@ class QuizTest {
                     }
                 }
             }
+            List<Element> rules = children(all("qti-response-processing").get(0));
+            set(rules.get(rules.size() - 1));
+            score = numbers.get("SCORE");
+        }
+
+        private double value(Element expression) {
+            return switch (expression.getLocalName()) {
+                case "qti-base-value" -> Double.parseDouble(expression.getTextContent().strip());
+                case "qti-variable" -> numbers.getOrDefault(expression.getAttribute("identifier"), 0.0);
+                case "qti-sum" -> children(expression).stream().mapToDouble(this::value).sum();
+                case "qti-product" -> children(expression).stream().mapToDouble(this::value).reduce(1, (a, b) -> a * b);
+                case "qti-divide" -> value(children(expression).get(0)) / value(children(expression).get(1));
+                default -> throw new AssertionError(expression.getLocalName());
+            };
         }
 
         private boolean holds(Element equal) {
@@ -82,14 +97,11 @@ class QuizTest {
         }
 
         private void set(Element set) {
-            Element sum = children(set).get(0);
-            Element variable = children(sum).get(0);
-            String value = children(sum).get(1).getTextContent().strip();
-            assertThat(variable.getAttribute("identifier")).isEqualTo(set.getAttribute("identifier"));
-            if (set.getAttribute("identifier").equals("SCORE")) {
-                score += Double.parseDouble(value);
+            Element given = children(set).get(0);
+            if (set.getAttribute("identifier").equals("FEEDBACK")) {
+                feedback.add(children(given).get(1).getTextContent().strip());
             } else {
-                feedback.add(value);
+                numbers.put(set.getAttribute("identifier"), value(given));
             }
         }
 

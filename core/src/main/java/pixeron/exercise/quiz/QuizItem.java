@@ -16,7 +16,6 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
-import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Step;
 
@@ -26,6 +25,8 @@ final class QuizItem {
     private static final String NAMESPACE = "http://www.imsglobal.org/xsd/imsqtiasi_v3p0";
     private static final String FEEDBACK = "FEEDBACK";
     private static final String SCORE = "SCORE";
+    /** Cells of a part that are right. */
+    private static final String RIGHT = "RIGHT";
     private static final int MOST_SLIPS = 4;
     /** A value that is no whole number is typed with two decimals at least. */
     private static final String NEAR = "0.005";
@@ -34,11 +35,11 @@ final class QuizItem {
      * A field.
      *
      * @param id of its response
+     * @param part which part it belongs to, from 0
      * @param right its value
-     * @param points for it
      * @param slips what is said where one of their values is typed
      */
-    private record Field(String id, Value right, Rational points, List<SlipValues.SlipValue> slips, String place) {
+    private record Field(String id, int part, Value right, List<SlipValues.SlipValue> slips, String place) {
     }
 
     private final Variant variant;
@@ -54,17 +55,16 @@ final class QuizItem {
     }
 
     private void add(int number, Part part) {
-        Rational each = part.count() == 0 ? Rational.ZERO : part.asked().points().dividedBy(Rational.of(part.count()));
         if (part instanceof Part.OfCells cells) {
             SlipValues slips = new SlipValues(part.operation());
             for (Pixel pixel : cells.pixels()) {
-                fields.add(new Field(id(number, pixel.row(), pixel.column()), part.operation().value(pixel), each, slips.at(pixel, MOST_SLIPS), pixel.toString()));
+                fields.add(new Field(id(number, pixel.row(), pixel.column()), number, part.operation().value(pixel), slips.at(pixel, MOST_SLIPS), pixel.toString()));
             }
         } else {
             Part.OfTable table = (Part.OfTable) part;
             for (int row : table.rows()) {
                 for (String column : table.columns()) {
-                    table.table().value(row, column).ifPresent(value -> fields.add(new Field(id(number, row, table.columns().indexOf(column)), value, each,
+                    table.table().value(row, column).ifPresent(value -> fields.add(new Field(id(number, row, table.columns().indexOf(column)), number, value,
                             List.of(), "")));
                 }
             }
@@ -87,6 +87,9 @@ final class QuizItem {
             xml.close();
         }
         outcome(xml, SCORE, "single", "float", "0");
+        for (int n = 0; n < parts.size(); n++) {
+            outcome(xml, RIGHT + (n + 1), "single", "integer", "0");
+        }
         outcome(xml, "MAXSCORE", "single", "float", Decimals.table(variant.exercise().points()));
         xml.empty("qti-outcome-declaration", "identifier", FEEDBACK, "cardinality", "multiple", "base-type", "identifier");
         xml.open("qti-item-body");
@@ -96,6 +99,7 @@ final class QuizItem {
         for (Field field : fields) {
             process(xml, field);
         }
+        score(xml);
         xml.close();
         xml.close();
         xml.end();
@@ -233,10 +237,10 @@ final class QuizItem {
         xml.open("qti-response-condition");
         xml.open("qti-response-if");
         equal(xml, field.id(), field.right());
-        xml.open("qti-set-outcome-value", "identifier", SCORE);
+        xml.open("qti-set-outcome-value", "identifier", RIGHT + (field.part() + 1));
         xml.open("qti-sum");
-        xml.empty("qti-variable", "identifier", SCORE);
-        xml.element("qti-base-value", Decimals.table(field.points()), "base-type", "float");
+        xml.empty("qti-variable", "identifier", RIGHT + (field.part() + 1));
+        xml.element("qti-base-value", "1", "base-type", "integer");
         xml.close();
         xml.close();
         xml.close();
@@ -251,6 +255,23 @@ final class QuizItem {
             xml.close();
             xml.close();
         }
+        xml.close();
+    }
+
+    /** Points × right ÷ cells, part by part. Cells are counted first: some players round what they add up. */
+    private void score(Xml xml) throws XMLStreamException {
+        xml.open("qti-set-outcome-value", "identifier", SCORE);
+        xml.open("qti-sum");
+        for (int n = 0; n < parts.size(); n++) {
+            xml.open("qti-divide");
+            xml.open("qti-product");
+            xml.element("qti-base-value", Decimals.table(parts.get(n).asked().points()), "base-type", "float");
+            xml.empty("qti-variable", "identifier", RIGHT + (n + 1));
+            xml.close();
+            xml.element("qti-base-value", String.valueOf(Math.max(1, parts.get(n).count())), "base-type", "float");
+            xml.close();
+        }
+        xml.close();
         xml.close();
     }
 
