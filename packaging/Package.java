@@ -187,8 +187,11 @@ final class Package {
         }
         say("the installer");
         List<String> words = new ArrayList<>(List.of("--type", type, "--name", NAME, "--app-version", usable(VERSION), "--dest", out.toString(), "--app-image",
-                image().toString(), "--file-associations", associations(packaging).toString(), "--license-file",
+                image().toString(), "--license-file",
                 packaging.resolveSibling("LICENSE").toString(), "--description", "Image arithmetic by hand: every number with its working"));
+        for (Path kind : associations(packaging)) {
+            words.addAll(List.of("--file-associations", kind.toString()));
+        }
         if (IS_WINDOWS) {
             words.addAll(List.of("--win-menu", "--win-per-user-install"));
         } else if (!IS_MAC) {
@@ -200,11 +203,15 @@ final class Package {
         }
     }
 
-    private Path associations(Path packaging) throws IOException {
-        // Only the last point of a name counts elsewhere; on Linux the whole ending can be told.
-        String ending = IS_WINDOWS || IS_MAC ? "json" : "pixeron.json";
-        return Files.write(work.resolve("project.properties"), List.of("extension=" + ending, "mime-type=application/x-pixeron-project",
-                "description=Pixeron project", "icon=" + icon(packaging).toString().replace("\\", "\\\\")));
+    /** Projects and exercises. Only the last point of a name counts elsewhere, where one ending means both; on Linux the whole ending can be told. */
+    private List<Path> associations(Path packaging) throws IOException {
+        return IS_WINDOWS || IS_MAC ? List.of(association(packaging, "project", "json")) : List.of(association(packaging, "project", "pixeron.json"),
+                association(packaging, "exercise", "pixeron-exercise.json"));
+    }
+
+    private Path association(Path packaging, String kind, String ending) throws IOException {
+        return Files.write(work.resolve(kind + ".properties"), List.of("extension=" + ending, "mime-type=application/x-pixeron-" + kind,
+                "description=Pixeron " + kind, "icon=" + icon(packaging).toString().replace("\\", "\\\\")));
     }
 
     private Path icon(Path packaging) throws IOException {

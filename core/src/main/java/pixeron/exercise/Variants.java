@@ -38,6 +38,9 @@ public final class Variants {
     /** So many variants can be had of one exercise. */
     public static final int MOST = 10_000;
 
+    /** An exercise is worked out by hand, or by a small program; its image need not be larger. */
+    private static final int MOST_PIXELS = 1 << 16;
+    private static final int MOST_RESULT = 1 << 20;
     private static final int MOST_DRAWS = 1000;
     private static final String UNLIKE = "lines unlike those of the variants before it";
     private static final long PER_VARIANT = 1L << 16;
@@ -131,11 +134,11 @@ public final class Variants {
     private Chain chain(String line, List<String> steps) {
         Result image;
         try {
-            image = exercise.image() instanceof GivenImage.Samples samples ? samples.image() : Makers.make(line);
+            image = exercise.image() instanceof GivenImage.Samples samples ? samples.image() : Makers.make(line, MOST_PIXELS);
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "Image \"%s\": %s", line, problem.getMessage());
         }
-        Chain chain = Chain.of(image);
+        Chain chain = Chain.of(image).withMostPixels(MOST_RESULT);
         for (String step : steps) {
             try {
                 chain = chain.withStep(chain.size(), StepLine.parse(step));

@@ -57,8 +57,21 @@ public final class Makers {
      * @throws PixeronException if the line is not understood or a value cannot be worked out
      */
     public static Image make(String line) {
+        return make(line, Long.MAX_VALUE);
+    }
+
+    /**
+     * @param mostPixels that the image may have
+     * @throws PixeronException also if it would have more; nothing is made then
+     */
+    public static Image make(String line, long mostPixels) {
         KeyedLine<Maker> parsed = KeyedLine.parse("new image", line, Makers::find);
         KeyedLine.requireAll(parsed.type(), parsed.arguments());
+        long rows = Maker.whole(parsed.arguments(), Maker.ROWS);
+        long columns = Maker.whole(parsed.arguments(), Maker.COLUMNS);
+        if (rows * columns > mostPixels) {
+            throw PixeronException.of("%d × %d are more than the %d pixels that it may have here.", rows, columns, mostPixels);
+        }
         return parsed.type().make(parsed.arguments(), Progress.NONE);
     }
 

@@ -23,6 +23,11 @@ import org.junit.jupiter.api.io.TempDir;
 import pixeron.PixeronException;
 import pixeron.byhand.answer.AnswerFile;
 import pixeron.chain.Stage;
+import pixeron.exercise.Variants;
+import pixeron.exercise.file.ExerciseFile;
+import pixeron.exercise.library.Library;
+import pixeron.exercise.library.Size;
+import pixeron.exercise.library.Topic;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -33,7 +38,7 @@ import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 import pixeron.step.Progress;
 
-/** 20,000 files that were changed by chance: each is read, or refused in one line, and none holds a thread for long. */
+/** 22,000 files that were changed by chance: each is read, or refused in one line, and none holds a thread for long. */
 @Timeout(600)
 class MutatedFilesTest {
 
@@ -129,6 +134,17 @@ class MutatedFilesTest {
     }
 
     /** Of a project that is read, every result is asked for: it may be refused too. */
+    @Test
+    void exercises() throws IOException {
+        List<byte[]> files = new ArrayList<>();
+        for (Topic topic : Library.topics()) {
+            Path file = folder.resolve("original" + ExerciseFile.ENDING);
+            ExerciseFile.write(file, topic.exercise(Size.SMALL));
+            files.add(Files.readAllBytes(file));
+        }
+        tryAll(2_000, 5, ExerciseFile.ENDING, files, file -> new Variants(ExerciseFile.read(file)).variant(1).parts());
+    }
+
     @Test
     void projects() throws IOException {
         List<byte[]> files = new ArrayList<>();
