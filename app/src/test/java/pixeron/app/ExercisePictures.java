@@ -44,6 +44,16 @@ class ExercisePictures extends PictureTest {
     }
 
     @Test
+    void programs() throws IOException {
+        demo("Levels of the sort");
+        clickOn("Loops");
+        clickOn("Python");
+        take("loop-python");
+        push(KeyCode.SHORTCUT, KeyCode.R);
+        take("run");
+    }
+
+    @Test
     void setting() throws IOException {
         demo("Three-bit sort");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);

@@ -40,7 +40,9 @@ public final class ProgramCheck {
     /** So many images by chance, at most. */
     public static final int MOST_CASES = 10_000;
 
-    private static final int MOST_TRIED = 100;
+    private static final int MOST_TRIED = 60;
+    /** Of larger images only those that are nearly square are tried: a run of a program takes its time. */
+    private static final int MOST_OF_ANY_SHAPE = 6;
 
     /**
      * How a program is run.
@@ -120,11 +122,12 @@ public final class ProgramCheck {
         return Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> (int) draws.below(n, frame.maximumLevel() + 1L));
     }
 
-    /** @return the smallest image by chance, up to the size of the image, on which the program is wrong; empty where none was found */
+    /** @return the smallest image by chance, up to the size of the image, on which the program is wrong; nearly square ones above 6 pixels; empty where none was found */
     public Optional<Case> smallest(Progress progress) {
         Frame frame = chain.input().frame();
         List<Frame> sizes = IntStream.rangeClosed(1, frame.rows()).limit(MOST_TRIED).boxed().flatMap(rows -> IntStream.rangeClosed(1, frame.columns()).limit(MOST_TRIED)
-                .mapToObj(columns -> new Frame(rows, columns, frame.maximumLevel()))).sorted(Comparator.comparingInt(Frame::count).thenComparing(Frame::rows))
+                .mapToObj(columns -> new Frame(rows, columns, frame.maximumLevel()))).filter(size -> size.count() <= MOST_OF_ANY_SHAPE
+                        || Math.abs(size.rows() - size.columns()) <= 1).sorted(Comparator.comparingInt(Frame::count).thenComparing(Frame::rows))
                 .limit(MOST_TRIED).toList();
         for (int n = 0; n < sizes.size(); n++) {
             progress.report((double) n / sizes.size());

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.LoopProgram;
 import pixeron.number.Value;
 import pixeron.working.Table;
 
@@ -164,6 +165,11 @@ public interface Operation extends Explained, Bound {
 
     /** @return the image that the step is applied to */
     Image before();
+
+    /** @return the loop over all pixels as a whole program that works on any image of this kind; empty where none is written yet */
+    default Optional<LoopProgram> program() {
+        return Optional.empty();
+    }
 
     /** @return rounding and overflow, in the frame of the result */
     default Finish finish() {

@@ -94,10 +94,11 @@ public final class BenchView extends BorderPane {
      * @param newImage opens an image that was made here
      * @param openCells lets the person choose a file with cells and hands them over
      * @param openAnswer lets the person choose a file with an image and hands over its name and the image
+     * @param keepText lets the person choose a file for a name and a text, and writes it
      * @param shelf how other images come to the project
      */
     public record Ways(Consumer<Image> newImage, Consumer<Consumer<CellTable>> openCells,
-            Consumer<BiConsumer<String, Result>> openAnswer, Shelf.Ways shelf) {
+            Consumer<BiConsumer<String, Result>> openAnswer, BiConsumer<String, String> keepText, Shelf.Ways shelf) {
     }
 
     /**
@@ -129,7 +130,7 @@ public final class BenchView extends BorderPane {
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, ways.openCells, this::say, isSeen),
                 MiddlePane.View.CURVE, isSeen -> new CurvePane(bench, theme, this::say, isSeen),
                 MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen)));
-        split = new SplitPane(middle, below(bench, theme, ways.newImage));
+        split = new SplitPane(middle, below(bench, theme, ways));
         split.setOrientation(Orientation.VERTICAL);
         split.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> isDividerMoved |= event.getTarget() instanceof Node part
                 && part.getStyleClass().contains("split-pane-divider"));
@@ -168,13 +169,13 @@ public final class BenchView extends BorderPane {
         return side;
     }
 
-    private HBox below(Bench bench, Theme theme, Consumer<Image> newImage) {
+    private HBox below(Bench bench, Theme theme, Ways ways) {
         slips.setContent(new SlipsPane(bench, middle::show));
         tabs.getTabs().addAll(new Tab("Working", working), slips,
                 tab("Pixel", isSeen -> new PixelPane(bench, theme, isSeen)),
                 tab("Followed", isSeen -> new WatchList(bench, isSeen)),
                 // What is marked is summed up apart from the calculation, so that neither takes the other's place.
-                tab("Marked", isSeen -> new MarkedPane(bench, theme, new Background(), newImage, this::say, isSeen)),
+                tab("Marked", isSeen -> new MarkedPane(bench, theme, new Background(), ways.newImage, this::say, isSeen)),
                 tab("Counts", isSeen -> new CountingPane(bench, theme, isSeen)),
                 display,
                 tab("Facts", isSeen -> new FactsPane(bench, isSeen)));
@@ -198,13 +199,13 @@ public final class BenchView extends BorderPane {
                 .and(working.hasWorkingProperty()));
         HBox.setHgrow(area, Priority.ALWAYS);
         area.setMinWidth(0);
-        HBox below = new HBox(area, right(bench, theme));
+        HBox below = new HBox(area, right(bench, theme, ways.keepText));
         below.getStyleClass().add("below");
         return below;
     }
 
     /** How often the levels occur, and what the step does as loops; the loops come forward when a walk begins. */
-    private TabPane right(Bench bench, Theme theme) {
+    private TabPane right(Bench bench, Theme theme, BiConsumer<String, String> keepText) {
         LevelsPane counts = new LevelsPane(bench, theme);
         WavePane wave = new WavePane(bench);
         Tab levels = new Tab("Levels", counts);
@@ -214,7 +215,7 @@ public final class BenchView extends BorderPane {
             levels.setText(isSpectrum ? "Wave" : "Levels");
             levels.setContent(isSpectrum ? wave : counts);
         });
-        Tab loops = tab("Loops", isSeen -> new LoopsPane(bench, isSeen));
+        Tab loops = tab("Loops", isSeen -> new LoopsPane(bench, isSeen, keepText));
         TabPane right = new TabPane(levels, loops);
         right.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
         right.getStyleClass().addAll("work-tabs", "right-tabs");

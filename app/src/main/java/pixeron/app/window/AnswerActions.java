@@ -181,6 +181,11 @@ final class AnswerActions {
         }
     }
 
+    /** Lets the person choose a program of their own. */
+    Optional<Path> chooseProgram() {
+        return voice.dialogs().chooseToOpen("Your program", List.of(new Dialogs.Kind("Programs", List.of("*.py", "*.java")), new Dialogs.Kind("All files", List.of("*"))));
+    }
+
     /**
      * Lets the person choose a file with cells for a table.
      *

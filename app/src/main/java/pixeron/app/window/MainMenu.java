@@ -25,7 +25,7 @@ final class MainMenu {
     private final MenuButton button = new MenuButton("Menu");
 
     /** What the window itself does. */
-    record Ways(Runnable showOpening, Runnable newImage, Runnable find, Runnable explain, Runnable showKeys, Runnable firstMinute, Runnable quit) {
+    record Ways(Runnable showOpening, Runnable newImage, Runnable runProgram, Runnable find, Runnable explain, Runnable showKeys, Runnable firstMinute, Runnable quit) {
     }
 
     /** What else the menu does. */
@@ -35,7 +35,7 @@ final class MainMenu {
     MainMenu(FileActions files, ResultActions results, Others others, Commands commands, Theme theme, Ways ways) {
         button.setTooltip(new Tooltip("All actions with their keys (F10)"));
         button.setAccessibleText("Menu: all actions with their keys");
-        button.getItems().addAll(fileMenu(files, results, others.shelf, ways), editMenu(others.answers, commands),
+        button.getItems().addAll(fileMenu(files, results, others.shelf, ways), editMenu(others.answers, commands, ways),
                 viewMenu(files, commands, theme), walkMenu(commands), exerciseMenu(others.exercises), helpMenu(ways));
     }
 
@@ -103,7 +103,7 @@ final class MainMenu {
                 item("Quit", "Shortcut+Q", ways.quit));
     }
 
-    private static Menu editMenu(AnswerActions answers, Commands commands) {
+    private static Menu editMenu(AnswerActions answers, Commands commands, Ways ways) {
         return new Menu("Edit", null,
                 item("Undo", "Shortcut+Z", commands::undo),
                 item("Redo", "Shortcut+Shift+Z", commands::redo),
@@ -114,6 +114,7 @@ final class MainMenu {
                 item("Copy the sheet as a picture", "Shortcut+Alt+C", commands::copyPicture),
                 item("Paste values", "Shortcut+V", commands::pasteValues),
                 item("Open values by hand, or of a program…", "Shortcut+Shift+O", answers::open),
+                item("Run a program for values by hand…", "Shortcut+R", ways.runProgram),
                 item("Next difference", "F8", commands::nextDifference),
                 item("Copy working", "Shortcut+Shift+C", () -> commands.copyWorking(false)),
                 item("Copy working as LaTeX", "Shortcut+Shift+X", () -> commands.copyWorking(true)));

@@ -54,6 +54,7 @@ public final class MainWindow extends StackPane {
     private final TopBar topBar;
     private final AnswerActions answers;
     private final ShelfActions shelf;
+    private final ResultActions results;
     private final ExerciseActions exercises;
     private BenchView view;
     private KeysPane keys;
@@ -61,6 +62,7 @@ public final class MainWindow extends StackPane {
     private final MainMenu menu;
     private NewImagePane newImage;
     private TablePane table;
+    private RunPane run;
     /** What was on the bench when an exercise took its place. */
     private Project behind;
     /** Where the window is; null until it was shown. */
@@ -84,9 +86,9 @@ public final class MainWindow extends StackPane {
         files.setOpenExercise(exercises::open);
         opening = new OpeningView(files, this::showNewImage, exercises);
         Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
-        ResultActions results = new ResultActions(bench, voice, files::trouble);
-        menu = new MainMenu(files, results, new MainMenu.Others(shelf, answers, exercises), commands, theme, new MainMenu.Ways(this::showOpening, this::showNewImage,
-                this::find, this::explain, this::showKeys, this::showFirstMinute, () -> askToClose(Platform::exit)));
+        results = new ResultActions(bench, voice, files::trouble);
+        menu = new MainMenu(files, results, new MainMenu.Others(shelf, answers, exercises), commands, theme, new MainMenu.Ways(this::showOpening,
+                this::showNewImage, this::runProgram, this::find, this::explain, this::showKeys, this::showFirstMinute, () -> askToClose(Platform::exit)));
         topBar = new TopBar(bench, files, results, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
                 reading::cancel);
@@ -131,7 +133,7 @@ public final class MainWindow extends StackPane {
             theme.loadNumbers();
             topBar.build();
             view = new BenchView(bench, new OwnKernels(folder), calculation, theme, new BenchView.Ways(
-                    image -> files.openNew("Part", image), answers::openCells, answers::openToCompare,
+                    image -> files.openNew("Part", image), answers::openCells, answers::openToCompare, results::saveText,
                     new Shelf.Ways(shelf::open, shelf::paste, shelf::open)));
             view.sheets().openTableButton().setOnAction(event -> answers.open());
         }
@@ -161,6 +163,19 @@ public final class MainWindow extends StackPane {
             getChildren().add(newImage);
         }
         newImage.open();
+    }
+
+    /** A program is checked on the result of the selected step, where that is an image. */
+    private void runProgram() {
+        if (!bench.isOpen() || bench.shown() == null || bench.shown().operation().isEmpty() || bench.hand().isWhole()) {
+            banner.show("A program is run for a step whose result is an image; select one first.");
+            return;
+        }
+        if (run == null) {
+            run = new RunPane(bench, answers::chooseProgram, this::trouble);
+            getChildren().add(run);
+        }
+        run.open();
     }
 
     private void askHow(String name, String text) {

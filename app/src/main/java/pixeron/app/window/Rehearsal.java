@@ -67,7 +67,7 @@ final class Rehearsal {
         theme.setDark(look.isDark());
         theme.setLarge(look.isLarge());
         SavedProject demo = DemoCases.all().get(0).saved();
-        BenchView view = new BenchView(bench, personal, background, theme, new BenchView.Ways(image -> { }, take -> { }, take -> { },
+        BenchView view = new BenchView(bench, personal, background, theme, new BenchView.Ways(image -> { }, take -> { }, take -> { }, (name, text) -> { },
                 new Shelf.Ways(() -> { }, () -> { }, file -> { })));
         List<Node> side = List.of(view.getLeft());
         List<Node> sheetsAndBelow = List.copyOf(((SplitPane) view.getCenter()).getItems());

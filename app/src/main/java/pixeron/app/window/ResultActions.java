@@ -1,5 +1,6 @@
 package pixeron.app.window;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -10,6 +11,7 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
 import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
+import pixeron.format.SafeFile;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -99,6 +101,18 @@ final class ResultActions {
     static String fileName(Project project) {
         String name = project.name().strip().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "").toLowerCase();
         return name.isEmpty() ? "project" : name;
+    }
+
+    /** Saves a text, such as a program, under a name that is suggested. */
+    void saveText(String name, String text) {
+        String ending = name.substring(name.lastIndexOf('.'));
+        voice.dialogs().chooseToSave("Save the program", name, List.of(new Dialogs.Kind("Program", List.of("*" + ending)))).ifPresent(file -> saving.start(progress -> {
+            SafeFile.write(file, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
+            return file;
+        }, written -> {
+            voice.banner().hide();
+            voice.say().accept("Saved " + written.getFileName());
+        }, trouble));
     }
 
     /** Writes a report of the whole work, in the format that the file's ending names. */

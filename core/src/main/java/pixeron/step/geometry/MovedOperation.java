@@ -8,6 +8,10 @@ import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Ending;
+import pixeron.loop.LoopProgram;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Operation;
@@ -15,6 +19,8 @@ import pixeron.step.Progress;
 import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.StepType;
+import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.ProgramBorder;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -42,6 +48,33 @@ final class MovedOperation implements Operation {
         this.places = places;
         this.outside = outside;
         this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+    }
+
+    /** A side of the result that is one of the image's is said as that, so that the program goes for images of other sizes. */
+    private static Code side(int length, String name, int own, String otherName, int other) {
+        return length == own ? Code.name(name) : length == other ? Code.name(otherName) : Code.of(length);
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        if (!before.isLevelImage()) {
+            return Optional.empty();
+        }
+        List<Statement> start = new ArrayList<>(List.of(Statement.set("M", Code.of(before.maximumLevel()))));
+        places.numbers().forEach((name, value) -> {
+            if (!name.equals("H") && !name.equals("W")) {
+                start.add(Statement.set(name, Code.of(value)));
+            }
+        });
+        List<Statement> body = new ArrayList<>(List.of(Statement.set("y", Code.of(places.points().y(), Code::name)), Statement.set("x", Code.of(places.points().x(), Code::name))));
+        Border border = outside.border();
+        body.addAll(ProgramBorder.within(border, "y", Code.name("H")));
+        body.addAll(ProgramBorder.within(border, "x", Code.name("W")));
+        Statement read = Statement.set("s", Code.before(Code.name("y"), Code.name("x")));
+        boolean isGiven = outside != Outside.NEVER && (border == Border.ZERO || border == Border.CONSTANT);
+        body.add(isGiven ? new Statement.When(ProgramBorder.isInside("y", "x"), List.of(read), List.of(Statement.set("s", Code.of(outside.value())))) : read);
+        return Optional.of(new LoopProgram(step.type().name(), step.line(), start, side(frame().rows(), "H", before.rows(), "W", before.columns()),
+                side(frame().columns(), "W", before.columns(), "H", before.rows()), Ending.within(area, body)));
     }
 
     @Override

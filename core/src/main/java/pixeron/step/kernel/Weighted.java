@@ -8,12 +8,15 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.neighborhood.Neighborhood;
 import pixeron.step.neighborhood.Plane;
+import pixeron.step.neighborhood.Reduced;
 import pixeron.step.neighborhood.Reduction;
 import pixeron.step.neighborhood.Window;
 import pixeron.step.neighborhood.WindowText;
@@ -125,6 +128,21 @@ final class Weighted implements Reduction<Value> {
     @Override
     public String each() {
         return words.name + " ← " + words.name + " + " + words.weight + " × before[i+a][j+b]";
+    }
+
+    @Override
+    public Optional<Reduced> program() {
+        List<List<Value>> rows = new ArrayList<>();
+        for (int i = 0; i < weights.height(); i++) {
+            List<Value> row = new ArrayList<>();
+            for (int j = 0; j < weights.width(); j++) {
+                row.add(weights.at(i, j));
+            }
+            rows.add(row);
+        }
+        Code product = new Code.Cell(words.weight, Code.name("a"), Code.name("b")).times(Code.name("v"));
+        return Optional.of(new Reduced(List.of(new Statement.Grid(words.weight, rows)), List.of(Statement.set(words.name, Code.of(0))), List.of(
+                Statement.set(words.name, Code.name(words.name).plus(product))), List.of()));
     }
 
     @Override

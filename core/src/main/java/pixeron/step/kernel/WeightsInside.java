@@ -4,12 +4,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import pixeron.formula.Operator;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.neighborhood.Neighborhood;
+import pixeron.step.neighborhood.Reduced;
 import pixeron.step.neighborhood.Reduction;
 import pixeron.step.neighborhood.Window;
 import pixeron.working.Line;
@@ -68,6 +72,15 @@ final class WeightsInside implements Reduction<Value> {
     @Override
     public Optional<String> end() {
         return weights.sum().signum() == 0 ? Optional.of("divisor ← 1 if divisor = 0") : Optional.empty();
+    }
+
+    @Override
+    public Optional<Reduced> program() {
+        // The sum beside it has laid the weights down already.
+        Code divisor = Code.name(NAME);
+        return Optional.of(new Reduced(List.of(), List.of(Statement.set(NAME, Code.of(0))), List.of(Statement.set(NAME, divisor.plus(
+                new Code.Cell("w", Code.name("a"), Code.name("b"))))), List.of(Statement.set(NAME, new Code.Choice(new Code.Binary(Operator.EQUAL, divisor, Code.of(0)),
+                        Code.of(1), divisor)))));
     }
 
     @Override

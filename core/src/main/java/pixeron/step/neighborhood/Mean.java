@@ -6,6 +6,8 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -83,6 +85,14 @@ public final class Mean implements Reduction<Mean.Sum> {
     @Override
     public Optional<Supplier<Function<Pixel, Value>>> moving(Image before, Window window) {
         return Optional.of(() -> new WindowMeans(before, window)::at);
+    }
+
+    @Override
+    public Optional<Reduced> program() {
+        Code sum = Code.name("sum");
+        Code count = Code.name("count");
+        return Optional.of(new Reduced(List.of(), List.of(Statement.set("sum", Code.of(0)), Statement.set("count", Code.of(0))), List.of(
+                Statement.set("sum", sum.plus(Code.name("v"))), Statement.set("count", count.plus(Code.of(1)))), List.of(Statement.set("mean", sum.over(count)))));
     }
 
     @Override

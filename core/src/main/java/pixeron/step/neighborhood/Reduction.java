@@ -79,6 +79,11 @@ public interface Reduction<A> {
         return Optional.empty();
     }
 
+    /** @return the same as statements of a program; empty where none are written yet */
+    default Optional<Reduced> program() {
+        return Optional.empty();
+    }
+
     /** @return a name for people of the image of these numbers, where it is worth looking at */
     default Optional<String> sheet() {
         return Optional.empty();

@@ -8,6 +8,10 @@ import java.util.function.Supplier;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Ending;
+import pixeron.loop.LoopProgram;
+import pixeron.loop.Statement;
 import pixeron.number.Value;
 import pixeron.step.Explained;
 import pixeron.step.Progress;
@@ -38,6 +42,18 @@ public final class WindowOperation extends StepOperation {
 
     public Window window() {
         return window;
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        WindowProgram program = new WindowProgram(window);
+        List<Statement> start = new ArrayList<>(List.of(Statement.set("M", Code.of(frame().maximumLevel()))));
+        boolean isPossible = before().isLevelImage() && (ownArea().isEmpty() || window.border() != Border.CROP);
+        return !isPossible ? Optional.empty() : rule.statements(program, start).map(body -> {
+            List<Statement> all = new ArrayList<>(body);
+            all.addAll(Ending.of(step().rounding(), step().overflow()));
+            return new LoopProgram(step().type().name(), step().line(), start, program.rows(), program.columns(), Ending.within(ownArea(), program.kept(all)));
+        });
     }
 
     /** @return whether a pixel of the image before keeps its value, neither rounded nor clipped */

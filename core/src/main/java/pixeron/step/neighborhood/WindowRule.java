@@ -11,6 +11,8 @@ import pixeron.formula.Expression;
 import pixeron.formula.Trace;
 import pixeron.formula.TraceLines;
 import pixeron.formula.Typeset;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
 import pixeron.number.Value;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
@@ -185,6 +187,31 @@ public final class WindowRule {
         }
         Line line = new Line(part.label, formula);
         return List.of(part.name.map(name -> line.arriving(name, value)).orElse(line));
+    }
+
+    /**
+     * @param window the cells
+     * @param before what is done before the loop over all pixels, added to
+     * @return what is done for a pixel up to the value before rounding, called {@code exact}; empty where a reduction is not told as a program
+     */
+    Optional<List<Statement>> statements(WindowProgram window, List<Statement> before) {
+        Optional<List<Reduced>> reduced = WindowProgram.all(reductions);
+        return reduced.map(all -> {
+            all.forEach(one -> before.addAll(one.once()));
+            List<Statement> body = new ArrayList<>();
+            all.forEach(one -> body.addAll(one.start()));
+            body.add(window.over(all.stream().flatMap(one -> one.each().stream()).toList()));
+            all.forEach(one -> body.addAll(one.end()));
+            body.add(Statement.set("r", window.sample()));
+            for (int n = 0; n < parts.size(); n++) {
+                String name = n == parts.size() - 1 ? "exact" : parts.get(n).name.orElse("exact");
+                body.add(Statement.set(name, Code.of(withNumbersOfLine(parts.get(n).expression), Code::name)));
+            }
+            if (parts.isEmpty()) {
+                body.add(Statement.set("exact", Code.name(reductions.get(reductions.size() - 1).name())));
+            }
+            return body;
+        });
     }
 
     void follow(Neighborhood around, LoopWriter out) {

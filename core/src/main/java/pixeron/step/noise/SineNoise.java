@@ -9,6 +9,8 @@ import pixeron.formula.Expression;
 import pixeron.formula.Parser;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
 import pixeron.number.Rational;
 import pixeron.step.Slip;
 import pixeron.step.Step;
@@ -90,7 +92,7 @@ public final class SineNoise extends PointStep {
     }
 
     private static PointRule with(PointRule rule, String name, Optional<Amount> given) {
-        return given.map(amount -> rule.withConstant(name, amount.number())).orElse(rule);
+        return given.map(amount -> rule.withConstant(name, amount.number()).coming(name, Origin.once(name, Code.of(amount.number())))).orElse(rule);
     }
 
     @Override

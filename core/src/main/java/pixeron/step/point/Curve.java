@@ -1,10 +1,14 @@
 package pixeron.step.point;
 
+import java.util.List;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
+import pixeron.formula.Function;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -54,7 +58,9 @@ abstract class Curve extends PointStep {
         }
         double scale = maximum / Math.log1p(largest.asDouble());
         String name = isImage ? "largest" : "M";
-        return rule.withConstant("scale", Approximate.from(scale), Line.of("scale", Run.plain("c = M ÷ ln(1 + " + name
+        Code reference = isImage ? Code.name("top") : Code.name("M");
+        Origin origin = Origin.once("scale", Code.name("M").over(new Code.Call(Function.LN, List.of(Code.of(1).plus(reference)))));
+        return rule.coming("scale", isImage ? Origin.extreme("top", false, area, before.frame()).and(origin) : origin).withConstant("scale", Approximate.from(scale), Line.of("scale", Run.plain("c = M ÷ ln(1 + " + name
                 + ") = " + maximum + " ÷ ln(1 + " + Decimals.working(largest) + ") = "
                 + Decimals.approximate(Approximate.from(scale)))));
     }

@@ -9,6 +9,8 @@ import pixeron.formula.Trace;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
@@ -87,6 +89,7 @@ public final class OwnFormula extends PointStep {
             rule = with(rule, used, "max", facts.largest());
             rule = with(rule, used, "mean", facts.mean());
         }
+        rule = coming(rule, used, before, area);
         if (arguments.isGiven(WITH)) {
             String reference = arguments.get(WITH);
             rule = rule.withOther(reference, SameSize.require(name(), before, reference, inputs.other(this, reference)), (r, t) -> "");
@@ -101,6 +104,14 @@ public final class OwnFormula extends PointStep {
 
     private static PointRule with(PointRule rule, Set<String> used, String name, Value value) {
         return used.contains(name) ? rule.withConstant(name, value) : rule;
+    }
+
+    private static PointRule coming(PointRule rule, Set<String> used, Image before, Area area) {
+        PointRule all = used.contains("L") ? rule.coming("L", Origin.once("L", Code.name("M").plus(Code.of(1)))) : rule;
+        all = used.contains("N") ? all.coming("N", Origin.pixels(area, before.frame())) : all;
+        all = used.contains("min") ? all.coming("min", Origin.extreme("min", true, area, before.frame())) : all;
+        all = used.contains("max") ? all.coming("max", Origin.extreme("max", false, area, before.frame())) : all;
+        return used.contains("mean") ? all.coming("mean", Origin.mean("mean", area, before.frame())) : all;
     }
 
     @Override

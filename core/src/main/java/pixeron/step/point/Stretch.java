@@ -11,6 +11,8 @@ import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Levels;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -101,12 +103,20 @@ public final class Stretch extends PointStep {
             return PointRule.of(parsed("toLow"), maximum).withConstant("toLow", toLow, line("to-low", toLow, ""))
                     .withNote("low and high are both " + Decimals.working(low) + ", so every pixel gets to-low.");
         }
-        return super.rule(arguments, before, area)
+        PointRule rule = super.rule(arguments, before, area)
                 .withConstant("low", low, line("low", low, arguments.get(LOW).isAuto() ? smallest(how, "smallest") : ""))
                 .withConstant("high", high, line("high", high, arguments.get(HIGH).isAuto() ? smallest(how, "largest")
                         : ""))
                 .withConstant("toLow", toLow, line("toLow", toLow, ""))
-                .withConstant("toHigh", toHigh, line("toHigh", toHigh, ""));
+                .withConstant("toHigh", toHigh, line("toHigh", toHigh, ""))
+                .coming("toLow", Origin.once("toLow", Code.of(toLow))).coming("toHigh", Origin.once("toHigh", Code.of(toHigh)));
+        if (cut.isPresent()) {
+            // Which ends stay when a share is left out is told by the working; no program for it is written yet.
+            return rule;
+        }
+        return rule.coming("low", given(arguments, LOW, maximum).map(value -> Origin.once("low", Code.of(value))).orElseGet(() -> Origin.extreme("low", true, area,
+                before.frame()))).coming("high", given(arguments, HIGH, maximum).map(value -> Origin.once("high", Code.of(value))).orElseGet(() ->
+                        Origin.extreme("high", false, area, before.frame())));
     }
 
     @Override

@@ -19,6 +19,7 @@ import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.LevelTable;
 import pixeron.image.Pixel;
+import pixeron.loop.LoopProgram;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -165,6 +166,11 @@ final class PointOperation extends StepOperation {
             }
         }
         return constants;
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        return new PointProgram(this, rule, constants).program(ownArea());
     }
 
     @Override

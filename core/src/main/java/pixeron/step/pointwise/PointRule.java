@@ -14,6 +14,7 @@ import pixeron.formula.Expression;
 import pixeron.formula.Trace;
 import pixeron.formula.Typeset;
 import pixeron.image.Image;
+import pixeron.loop.Origin;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.working.Line;
@@ -58,7 +59,7 @@ public final class PointRule {
     }
 
     /** What is told beside it. */
-    private record Told(List<Line> facts, List<String> notes) {
+    private record Told(List<Line> facts, List<String> notes, Map<String, Origin> origins) {
     }
 
     /** Tables by which it is worked out, and the exact value of a level over the columns of the levels table. */
@@ -83,7 +84,7 @@ public final class PointRule {
     }
 
     private static PointRule of(Formula formula, int maximumLevel) {
-        return new PointRule(formula, Map.of(), new Told(List.of(), List.of()), new Tables(List.of(), Optional.empty()),
+        return new PointRule(formula, Map.of(), new Told(List.of(), List.of(), Map.of()), new Tables(List.of(), Optional.empty()),
                 Optional.empty(), maximumLevel);
     }
 
@@ -134,7 +135,7 @@ public final class PointRule {
     public PointRule withConstant(String name, Value value, Line how) {
         Map<String, Value> all = new LinkedHashMap<>(constants);
         all.put(name, value);
-        return new PointRule(formula, all, new Told(with(told.facts, how), told.notes), tables, other, maximumLevel);
+        return new PointRule(formula, all, new Told(with(told.facts, how), told.notes, told.origins), tables, other, maximumLevel);
     }
 
     /**
@@ -149,9 +150,16 @@ public final class PointRule {
                 () -> why.apply(sample)), number, formula.hasPlace));
     }
 
+    /** @return this with how a number that the image gives comes about in a program */
+    public PointRule coming(String name, Origin origin) {
+        Map<String, Origin> all = new LinkedHashMap<>(told.origins);
+        all.put(name, origin);
+        return new PointRule(formula, constants, new Told(told.facts, told.notes, all), tables, other, maximumLevel);
+    }
+
     /** @return this with something that the person should know */
     public PointRule withNote(String note) {
-        return new PointRule(formula, constants, new Told(told.facts, with(told.notes, note)), tables, other, maximumLevel);
+        return new PointRule(formula, constants, new Told(told.facts, with(told.notes, note), told.origins), tables, other, maximumLevel);
     }
 
     /**
@@ -214,6 +222,10 @@ public final class PointRule {
 
     Map<String, Value> constants() {
         return constants;
+    }
+
+    Map<String, Origin> origins() {
+        return told.origins;
     }
 
     List<Line> facts() {

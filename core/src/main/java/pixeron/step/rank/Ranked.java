@@ -5,11 +5,15 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
+import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.Neighborhood;
+import pixeron.step.neighborhood.Reduced;
 import pixeron.step.neighborhood.Reduction;
 import pixeron.step.neighborhood.Window;
 import pixeron.working.Line;
@@ -48,6 +52,26 @@ final class Ranked implements Reduction<List<Value>> {
     /** @return whether of so many the next place counts as well, and the mean of both is taken */
     boolean isBetween(int count) {
         return kind == Rank.Kind.MEDIAN && count % 2 == 0;
+    }
+
+    @Override
+    public Optional<Reduced> program() {
+        String list = "cells";
+        Code size = new Code.Size(list);
+        Code at = switch (kind) {
+            case MINIMUM -> Code.of(0);
+            case MAXIMUM -> size.minus(Code.of(1));
+            case MEDIAN -> half(size.minus(Code.of(1)));
+            case PLACED -> Code.of(place - 1L);
+        };
+        Code upper = new Code.At(list, half(size));
+        Code value = isMedian() ? new Code.At(list, at).plus(upper).over(Code.of(2)) : new Code.At(list, at);
+        return Optional.of(new Reduced(List.of(), List.of(new Statement.NewList(list)), List.of(new Statement.Put(list, Code.name("v"))),
+                List.of(new Statement.Sort(list), Statement.set("s", value))));
+    }
+
+    private static Code half(Code number) {
+        return new Code.Rounded(Rounding.FLOOR, number.over(Code.of(2)));
     }
 
     @Override

@@ -8,10 +8,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
+import pixeron.formula.Operator;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Levels;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -66,6 +70,7 @@ public final class Otsu extends PointStep {
         PointRule rule = super.rule(arguments, before, area).withConstant("t", Rational.of(first.t), Line.of("t",
                 Run.plain("t = " + first.t), Run.note("   between-class variance "
                         + Decimals.approximate(first.between()) + ", the largest")));
+        rule = rule.coming("t", Origin.counts(area, before.frame()).and(new Origin(widestApart(), List.of())));
         String ties = ties(best);
         return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(() -> new Table(TABLE, COLUMNS,
                 partings(histogram).stream().map(Parting::row).toList()).withRules(rules(area.count()))
@@ -139,6 +144,23 @@ public final class Otsu extends PointStep {
     }
 
     /** All partings with the largest variance. A double leaves only a few that fractions have to decide between. */
+    /** The first limit whose two parts lie farthest apart: (sum0 · n1 − sum1 · n0)² ÷ (n0 · n1), which is the variance between them times N². */
+    private static List<Statement> widestApart() {
+        Code k = Code.name("k");
+        Code n0 = Code.name("n0");
+        Code n1 = Code.name("n1");
+        Code apart = Code.name("sum0").times(n1).minus(Code.name("all").minus(Code.name("sum0")).times(n0));
+        Statement better = new Statement.When(new Code.Binary(Operator.GREATER, Code.name("between"), Code.name("most")), List.of(
+                Statement.set("most", Code.name("between")), Statement.set("t", k)), List.of());
+        Statement each = new Statement.When(new Code.All(List.of(n0.atLeast(Code.of(1)), n1.atLeast(Code.of(1)))), List.of(
+                Statement.set("between", apart.times(apart).over(n0.times(n1))), better), List.of());
+        return List.of(Statement.set("all", Code.of(0)), new Statement.Loop("k", Code.of(0), Code.name("M").plus(Code.of(1)), List.of(Statement.set("all",
+                Code.name("all").plus(k.times(new Code.At("n", k)))))), Statement.set("n0", Code.of(0)), Statement.set("sum0", Code.of(0)),
+                Statement.set("most", Code.of(-1)), Statement.set("t", Code.of(0)), new Statement.Loop("k", Code.of(0), Code.name("M"), List.of(
+                        Statement.set("n0", n0.plus(new Code.At("n", k))), Statement.set("sum0", Code.name("sum0").plus(k.times(new Code.At("n", k)))),
+                        Statement.set("n1", new Code.At("running", Code.name("M")).minus(n0)), each)));
+    }
+
     private static List<Parting> best(Histogram histogram) {
         List<Parting> partings = partings(histogram);
         double rough = partings.stream().map(Parting::roughly).max(Double::compare).orElse(0.0) * (1 - NEAR);

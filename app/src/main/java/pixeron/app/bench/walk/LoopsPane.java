@@ -2,11 +2,14 @@ package pixeron.app.bench.walk;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -30,13 +33,19 @@ public final class LoopsPane extends ScrollPane {
     private final Bench bench;
     private final VBox lines = new VBox();
     private final HBox choice = new HBox();
+    private final ProgramPane program;
+    private Optional<?> language = Optional.empty();
     private final FlowPane variables = new FlowPane();
     private final Label hint = new Label("Select a step: what it does for each pixel stands here as loops in plain words.");
     private List<Loop.Row> shown = List.of();
 
-    /** @param isSeen whether the pane is seen now */
-    public LoopsPane(Bench bench, ObservableValue<Boolean> isSeen) {
+    /**
+     * @param isSeen whether the pane is seen now
+     * @param keep lets the person choose a file for a name and a text, and writes it
+     */
+    public LoopsPane(Bench bench, ObservableValue<Boolean> isSeen, BiConsumer<String, String> keep) {
         this.bench = bench;
+        this.program = new ProgramPane(bench, keep);
         WhenSeen seen = new WhenSeen(isSeen, this::render);
         getStyleClass().add("loops");
         AskedWord.set(this, "loop");
@@ -53,12 +62,47 @@ public final class LoopsPane extends ScrollPane {
         bench.looking().colourViewProperty().subscribe(view -> seen.request());
         choice.getChildren().add(packed);
         choice.getStyleClass().add("loop-choice");
-        setContent(new VBox(choice, lines, variables));
+        setContent(new VBox(languages(seen), choice, lines, variables, program));
         bench.shownProperty().subscribe(now -> seen.request());
         bench.pickedProperty().subscribe(now -> follow(seen));
         bench.walking().walkProperty().subscribe(now -> follow(seen));
         bench.walking().playingProperty().subscribe(now -> seen.request());
         bench.walking().mistakeProperty().subscribe(now -> seen.request());
+    }
+
+    /** In plain words, or as a program. */
+    private HBox languages(WhenSeen seen) {
+        ToggleGroup group = new ToggleGroup();
+        HBox row = new HBox(toggle("Words", Optional.empty(), group, "The loops in plain words"));
+        for (ProgramPane.Language one : ProgramPane.Language.values()) {
+            row.getChildren().add(toggle(one.title(), Optional.of(one), group, "The loops as a whole program in " + one.title()));
+        }
+        row.getStyleClass().add("loop-choice");
+        group.selectToggle(group.getToggles().get(0));
+        group.selectedToggleProperty().subscribe((before, now) -> {
+            if (now == null) {
+                group.selectToggle(before);
+                return;
+            }
+            language = (Optional<?>) now.getUserData();
+            setFitToHeight(language.isPresent());
+            seen.request();
+        });
+        return row;
+    }
+
+    private static ToggleButton toggle(String title, Optional<ProgramPane.Language> language, ToggleGroup group, String words) {
+        ToggleButton button = new ToggleButton(title);
+        button.setUserData(language);
+        button.setToggleGroup(group);
+        button.getStyleClass().add("quiet");
+        button.setTooltip(new Tooltip(words));
+        return button;
+    }
+
+    private static void show(Node node, boolean isShown) {
+        node.setVisible(isShown);
+        node.setManaged(isShown);
     }
 
     /** At fast speed nobody could read along. */
@@ -69,10 +113,18 @@ public final class LoopsPane extends ScrollPane {
     }
 
     private void render() {
+        boolean isProgram = language.isPresent();
+        show(program, isProgram);
+        show(lines, !isProgram);
+        show(variables, !isProgram);
+        if (isProgram) {
+            show(choice, false);
+            program.show((ProgramPane.Language) language.get());
+            return;
+        }
         Walking walking = bench.walking();
         boolean isWhole = bench.shown() != null && bench.shown().hasColour() && bench.shown().operation().isPresent() && bench.looking().isWhole();
-        choice.setVisible(isWhole);
-        choice.setManaged(isWhole);
+        show(choice, isWhole);
         Optional<PseudoCode> code = walking.code();
         if (code.isEmpty()) {
             shown = List.of();

@@ -1,0 +1,87 @@
+package pixeron.app.bench.walk;
+
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pixeron.app.bench.parts.Copy;
+import pixeron.app.model.Bench;
+import pixeron.loop.LoopProgram;
+import pixeron.step.Operation;
+
+/** The loops of a step as a whole small program, to be read, copied and saved, whole or with its loop left open. */
+final class ProgramPane extends VBox {
+
+    /** A language of programming. */
+    enum Language {
+        PYTHON("Python"), JAVA("Java");
+
+        private final String title;
+
+        Language(String title) {
+            this.title = title;
+        }
+
+        String title() {
+            return title;
+        }
+
+        String text(LoopProgram program) {
+            return this == PYTHON ? program.python() : program.java();
+        }
+
+        String fileName(LoopProgram program) {
+            return this == PYTHON ? program.name().replace('-', '_') + ".py" : program.className() + ".java";
+        }
+    }
+
+    private final Bench bench;
+    private final TextArea text = new TextArea();
+    private final Button copy = new Button("Copy");
+    private final Button save = new Button("Save…");
+    private final Button start = new Button("Save as a start…");
+    private final HBox buttons = new HBox(copy, save, start);
+    private Optional<LoopProgram> shown = Optional.empty();
+    private Language language = Language.PYTHON;
+
+    /** @param keep lets the person choose a file for a name and a text, and writes it */
+    ProgramPane(Bench bench, BiConsumer<String, String> keep) {
+        this.bench = bench;
+        getStyleClass().add("program");
+        text.setEditable(false);
+        text.getStyleClass().add("program-text");
+        text.setAccessibleText("The step as a program");
+        VBox.setVgrow(text, Priority.ALWAYS);
+        copy.setTooltip(new Tooltip("Copies the program"));
+        copy.setOnAction(event -> Copy.text(text.getText()));
+        save.setTooltip(new Tooltip("Reads a CSV, does this loop, writes a CSV; needs nothing but the language itself"));
+        save.setOnAction(event -> shown.ifPresent(program -> keep.accept(language.fileName(program), language.text(program))));
+        start.setTooltip(new Tooltip("The same with the body of the loop left open, to be written by yourself and checked here"));
+        start.setOnAction(event -> shown.ifPresent(program -> keep.accept(language.fileName(program), language.text(program.open()))));
+        buttons.getStyleClass().add("program-buttons");
+        getChildren().addAll(buttons, text);
+    }
+
+    /** Shows the program of the selected step. */
+    void show(Language wanted) {
+        language = wanted;
+        Optional<Operation> operation = bench.shown() == null ? Optional.empty() : bench.shown().operation();
+        shown = operation.flatMap(Operation::program);
+        boolean isThere = shown.isPresent();
+        copy.setDisable(!isThere);
+        save.setDisable(!isThere);
+        start.setDisable(!isThere);
+        String program = shown.map(language::text).orElse(operation.isEmpty() ? "Select a step with a result." : "This step is not written as a program yet; its loops stand in words.");
+        if (!program.equals(text.getText())) {
+            text.setText(program);
+            // From the end back up: then the loop is at the top of what is seen, and what is around it a little above.
+            text.positionCaret(text.getLength());
+            text.layout();
+            text.positionCaret(Math.max(0, program.indexOf(language == Language.PYTHON ? "after = []" : "String[][] after")));
+        }
+    }
+}

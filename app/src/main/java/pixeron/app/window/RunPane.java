@@ -1,0 +1,214 @@
+package pixeron.app.window;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import pixeron.PixeronException;
+import pixeron.app.bench.parts.ProgressNote;
+import pixeron.app.model.Background;
+import pixeron.app.model.Bench;
+import pixeron.app.model.Target;
+import pixeron.byhand.HandSheet;
+import pixeron.chain.Chain;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.number.Decimals;
+import pixeron.program.ProgramCheck;
+import pixeron.program.ProgramCommand;
+import pixeron.step.Progress;
+
+/** Where a person's own program is run in place of values by hand: the command is shown before it is run the first time. */
+final class RunPane extends StackPane {
+
+    private static final int SECONDS = 10;
+    private static final int MOST_CASES = 1000;
+
+    private final Bench bench;
+    private final Consumer<RuntimeException> trouble;
+    private final Background running = new Background();
+    private final TextField command = new TextField("python3 mine.py {in} {out}");
+    private final TextField cases = new TextField("10");
+    private final Label note = new Label();
+    private final Button run = new Button("Run");
+    private final TextArea said = new TextArea();
+    private String approved = "";
+
+    /**
+     * @param chooseFile lets the person choose their program
+     * @param trouble says what must not happen
+     */
+    RunPane(Bench bench, Supplier<Optional<Path>> chooseFile, Consumer<RuntimeException> trouble) {
+        this.bench = bench;
+        this.trouble = trouble;
+        getStyleClass().add("help");
+        Label title = new Label("Run a program");
+        title.getStyleClass().add("card-title");
+        Label words = new Label("Your program reads the image from {in}, a CSV (or {in.pgm}, {in.png}), and writes a table to {out}. What it writes stands in By hand, with marks and slips.");
+        words.setWrapText(true);
+        words.getStyleClass().add("found-sentence");
+        command.getStyleClass().add("number-field");
+        command.setAccessibleText("The command that runs your program");
+        HBox.setHgrow(command, Priority.ALWAYS);
+        Button choose = new Button("Choose…");
+        choose.setTooltip(new Tooltip("Choose your program; the command for it is written"));
+        choose.setOnAction(event -> chooseFile.get().ifPresent(file -> command.setText(commandFor(file))));
+        HBox line = new HBox(command, choose);
+        line.getStyleClass().add("set-line");
+        cases.setPrefColumnCount(4);
+        cases.setAccessibleText("On how many images by chance");
+        HBox many = new HBox(new Label("and on"), cases, new Label("images by chance of the same size"));
+        many.getStyleClass().add("set-line");
+        note.setWrapText(true);
+        run.getStyleClass().add("accent");
+        run.setOnAction(event -> start());
+        Button close = new Button("Close");
+        close.setOnAction(event -> leave());
+        HBox buttons = new HBox(run, close, new ProgressNote("Running…", "Stops the program", running, running::cancel));
+        buttons.getStyleClass().add("buttons");
+        said.setEditable(false);
+        said.getStyleClass().add("program-text");
+        said.setAccessibleText("What came of it");
+        VBox box = new VBox(title, words, line, many, note, buttons, said);
+        box.getStyleClass().addAll("help-box", "run-box");
+        box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        getChildren().add(box);
+        command.textProperty().subscribe(text -> {
+            run.setText("Run");
+            note.setText("");
+        });
+        addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                leave();
+                event.consume();
+            } else if (event.getCode() == KeyCode.ENTER && event.getTarget() instanceof TextField) {
+                run.fire();
+                event.consume();
+            }
+        });
+        setVisible(false);
+    }
+
+    private static String commandFor(Path file) {
+        String name = file.toString();
+        String quoted = "\"" + name + "\"";
+        return (name.endsWith(".py") ? "python3 " + quoted : name.endsWith(".java") ? "java " + quoted : quoted) + " {in} {out}";
+    }
+
+    void open() {
+        setVisible(true);
+        command.requestFocus();
+    }
+
+    private void leave() {
+        running.cancel();
+        setVisible(false);
+    }
+
+    private int caseCount() {
+        String text = cases.getText().strip();
+        int count = text.isEmpty() ? 0 : text.matches("\\d{1,6}") ? Integer.parseInt(text) : -1;
+        if (count < 0 || count > MOST_CASES) {
+            throw PixeronException.of("\"%s\" images by chance: right is 0 to %d.", Decimals.shortened(text), MOST_CASES);
+        }
+        return count;
+    }
+
+    private void start() {
+        try {
+            ProgramCommand parsed = ProgramCommand.parse(command.getText());
+            int count = caseCount();
+            if (!command.getText().equals(approved)) {
+                approved = command.getText();
+                note.setText("This will be run: " + String.join("  ", parsed.words()) + "\nIn a folder of its own, for at most " + SECONDS + " seconds each time. Only run what you trust.");
+                run.setText("Yes, run it");
+                return;
+            }
+            run(parsed, count);
+        } catch (PixeronException problem) {
+            note.setText("▲ " + problem.getMessage());
+        }
+    }
+
+    /** What came of all runs. */
+    private record Outcome(List<ProgramCheck.Case> all, Optional<ProgramCheck.Case> smallest) {
+    }
+
+    private void run(ProgramCommand parsed, int count) {
+        Chain whole = bench.project().chain();
+        Chain upTo = whole;
+        while (upTo.size() > bench.position() + 1) {
+            upTo = upTo.removed(upTo.size() - 1);
+        }
+        ProgramCheck check = new ProgramCheck(parsed, upTo, new ProgramCheck.Conditions(1, SECONDS, Path.of(System.getProperty("user.home")), Image.VALUE));
+        Target target = bench.hand().target();
+        note.setText("");
+        said.setText("");
+        running.start(progress -> {
+            List<ProgramCheck.Case> all = new ArrayList<>(List.of(check.onImage(progress)));
+            for (int n = 1; n <= count; n++) {
+                progress.report((double) n / (count + 1));
+                all.add(check.onCase(n, progress));
+            }
+            boolean isRight = all.stream().allMatch(ProgramCheck.Case::isRight);
+            return new Outcome(all, isRight ? Optional.empty() : check.smallest(progress));
+        }, outcome -> show(outcome, target), problem -> {
+            if (problem instanceof PixeronException) {
+                note.setText("▲ " + problem.getMessage());
+            } else {
+                trouble.accept(problem);
+            }
+        });
+    }
+
+    private void show(Outcome outcome, Target target) {
+        ProgramCheck.Case own = outcome.all().get(0);
+        if (!own.sheet().isEmpty()) {
+            bench.hand().take(target, own.sheet());
+        }
+        long right = outcome.all().stream().filter(ProgramCheck.Case::isRight).count();
+        note.setText(right == outcome.all().size() ? "✓ Right on this image" + (outcome.all().size() > 1 ? " and on " + (right - 1) + " by chance." : ".")
+                : "▲ Right on " + right + " of " + outcome.all().size() + " images; what it wrote for this one stands in By hand.");
+        StringBuilder text = new StringBuilder();
+        outcome.all().stream().filter(one -> !one.isRight()).limit(5).forEach(one -> text.append(line(one)).append('\n'));
+        outcome.smallest().ifPresent(one -> text.append("\nThe smallest image that was found on which it goes wrong:\n").append(grid("image", one.image()))
+                .append(one.problem().map(problem -> problem + "\n").orElseGet(() -> grid("right", one.operation().result(Progress.NONE)) + written(one.sheet(), one))));
+        if (!own.said().isBlank()) {
+            text.append("\nWhat it printed:\n").append(own.said());
+        }
+        said.setText(text.toString());
+    }
+
+    private static String line(ProgramCheck.Case one) {
+        String which = one.number() == 0 ? "this image" : "image " + one.number();
+        return which + ": " + one.problem().orElseGet(() -> one.check().differing().size() + " of " + one.check().filled() + " differ" + one.findings(Progress.NONE).slips().stream()
+                .findFirst().map(slip -> ". " + slip.text() + " (" + String.join(" and ", slip.ids()) + ")").orElse(""));
+    }
+
+    private static String grid(String name, Image image) {
+        return name + ":\n" + IntStream.range(0, image.rows()).mapToObj(i -> IntStream.range(0, image.columns()).mapToObj(j ->
+                Decimals.cell(image.value(i * image.columns() + j))).collect(Collectors.joining(" "))).collect(Collectors.joining("\n")) + "\n";
+    }
+
+    private static String written(HandSheet sheet, ProgramCheck.Case one) {
+        return "written:\n" + IntStream.range(0, one.operation().frame().rows()).mapToObj(i -> IntStream.range(0, one.operation().frame().columns()).mapToObj(j ->
+                Optional.ofNullable(sheet.cells().get(new Pixel(i, j))).map(value -> value.text()).orElse("·")).collect(Collectors.joining(" ")))
+                .collect(Collectors.joining("\n")) + "\n";
+    }
+}

@@ -1,0 +1,102 @@
+package pixeron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.mockito.ArgumentMatchers;
+import org.mockito.Mockito;
+
+/** The loop of a step as a program, and a person's own program in place of values by hand. */
+class ProgramWindowTest extends WindowTest {
+
+    @BeforeEach
+    void openCase() {
+        clickOn("Three-bit sort");
+        settle();
+    }
+
+    private TextInputControl field(String words) {
+        return lookup((TextInputControl one) -> words.equals(one.getAccessibleText())).query();
+    }
+
+    /** In Python and in Java, saved whole and with the loop left open. */
+    @Test
+    void theLoopIsAProgram() {
+        clickOn("Loops");
+        clickOn("Python");
+        TextArea text = (TextArea) field("The step as a program");
+        assertThat(text.getText()).contains("# multiply factor=1.25", "factor = Fraction(5, 4)", "exact = factor * r", "for i in range(H):");
+        clickOn("Java");
+        assertThat(text.getText()).contains("public class Multiply");
+        Path file = folder.resolve("Multiply.java");
+        Mockito.when(dialogs.chooseToSave(ArgumentMatchers.any(), ArgumentMatchers.eq("Multiply.java"), ArgumentMatchers.any())).thenReturn(Optional.of(file));
+        clickOn("Save…");
+        until(() -> Files.exists(file));
+        assertThat(file).content().isEqualTo(text.getText());
+        clickOn("Save as a start…");
+        until(() -> shownText().contains("Saved Multiply.java"));
+        until(() -> {
+            try {
+                return Files.readString(file).contains("here s is worked out");
+            } catch (IOException notYet) {
+                return false;
+            }
+        });
+        clickOn((Labeled) lookup((Labeled label) -> "Words".equals(label.getText())).query());
+        assertThat(text.getParent().isVisible()).isFalse();
+    }
+
+    /** A program that drops fractions: shown before it is run, then what it wrote stands in By hand, with its slip and the smallest image. */
+    @Test
+    void aProgramIsRunForValuesByHand() throws IOException {
+        Path program = Files.writeString(folder.resolve("Mine.java"), """
+                import java.nio.file.*; import java.util.*; import java.util.stream.*;
+                class Mine { public static void main(String[] a) throws Exception { System.out.println("inked");
+                    Files.write(Path.of(a[1]), Files.readAllLines(Path.of(a[0])).stream().map(l -> Stream.of(l.split(","))
+                        .map(c -> String.valueOf(Math.min(7, Integer.parseInt(c) * 5 / 4))).collect(Collectors.joining(","))).toList()); } }
+                """);
+        push(KeyCode.SHORTCUT, KeyCode.R);
+        interact(() -> {
+            field("The command that runs your program").setText("\"" + Path.of(System.getProperty("java.home"), "bin", "java") + "\" \"" + program + "\" {in} {out}");
+            field("On how many images by chance").setText("1");
+        });
+        clickOn("Run");
+        assertThat(shownText()).contains("This will be run:").contains("Only run what you trust.");
+        int before = bench().project().sheet(0).cells().size();
+        assertThat(before).isEqualTo(40);
+        clickOn("Yes, run it");
+        // Every run starts a Java of its own, and the smallest image takes several.
+        for (int n = 0; n < 8 && !shownText().contains("stands in By hand."); n++) {
+            sleep(5000);
+        }
+        assertThat(shownText()).contains("images; what it wrote for this one stands in By hand.");
+        assertThat(((TextArea) field("What came of it")).getText()).contains("(rounded-down)", "The smallest image", "What it printed:\ninked");
+        assertThat(bench().project().sheet(0).cells()).hasSize(64);
+        push(KeyCode.ESCAPE);
+        settle();
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        settle();
+        assertThat(bench().project().sheet(0).cells()).hasSize(40);
+    }
+
+    @Test
+    void whatCannotBeRunIsSaid() {
+        push(KeyCode.SHORTCUT, KeyCode.R);
+        interact(() -> field("The command that runs your program").setText("mine {in}"));
+        clickOn("Run");
+        assertThat(shownText()).contains("with {out} where the result is written");
+        interact(() -> field("The command that runs your program").setText("no-such-program {in} {out}"));
+        clickOn("Run");
+        clickOn("Yes, run it");
+        until(() -> shownText().contains("cannot be started"));
+    }
+}

@@ -1,0 +1,40 @@
+package pixeron.loop;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import pixeron.image.Area;
+import pixeron.number.Overflow;
+import pixeron.number.Rounding;
+
+/** The end of each turn of a loop: rounding and overflow, and pixels that stay as they are. */
+public final class Ending {
+
+    private Ending() {
+    }
+
+    /** @return what makes s of a value before rounding, which is called {@code exact} */
+    public static List<Statement> of(Rounding rounding, Overflow overflow) {
+        List<Statement> end = new ArrayList<>();
+        String name = "exact";
+        if (rounding != Rounding.NONE) {
+            end.add(Statement.set("rounded", new Code.Rounded(rounding, Code.name(name))));
+            name = "rounded";
+        }
+        Code value = Code.name(name);
+        end.add(Statement.set("s", overflow == Overflow.CLIP ? value.between(Code.of(0), Code.name("M")) : overflow == Overflow.WRAP
+                ? value.mod(Code.name("M").plus(Code.of(1))) : value));
+        return end;
+    }
+
+    /** @return the statements for pixels in an area; the others stay */
+    public static List<Statement> within(Optional<Area> area, List<Statement> statements) {
+        if (area.isEmpty()) {
+            return statements;
+        }
+        Area part = area.get();
+        List<Code> inside = new ArrayList<>(Code.inside(Code.name("i"), Code.of(part.row()), Code.of(part.row() + (long) part.height())));
+        inside.addAll(Code.inside(Code.name("j"), Code.of(part.column()), Code.of(part.column() + (long) part.width())));
+        return List.of(new Statement.When(new Code.All(inside), statements, List.of(Statement.set("s", Code.before(Code.name("i"), Code.name("j"))))));
+    }
+}

@@ -1,0 +1,49 @@
+package pixeron.loop;
+
+import java.util.List;
+
+/**
+ * A whole program: it reads an image from a CSV, does a loop over all pixels of the result, and writes a CSV. Each turn of the loop gives the variable
+ * {@code s}.
+ *
+ * @param name of the step, such as {@code equalize}
+ * @param line the step's line
+ * @param start what is done before the loop
+ * @param rows of the result
+ * @param columns of the result
+ * @param body what is done for the pixel (i, j)
+ */
+public record LoopProgram(String name, String line, List<Statement> start, Code rows, Code columns, List<Statement> body) {
+
+    public LoopProgram {
+        start = List.copyOf(start);
+        body = List.copyOf(body);
+    }
+
+    /** Where a program is to be written by somebody else. */
+    static final List<Statement> OPEN = List.of(new Statement.Words("here s is worked out from before, i and j"), Statement.set("s", Code.of(0)));
+
+    /** @return the same with the body of the loop left open */
+    public LoopProgram open() {
+        return new LoopProgram(name, line, List.of(), rows, columns, OPEN);
+    }
+
+    /** @return it in Python, with the standard library only */
+    public String python() {
+        return new PythonText(this).text();
+    }
+
+    /** @return it in Java, for {@code java File.java} */
+    public String java() {
+        return new JavaText(this).text();
+    }
+
+    /** @return a name for the class in Java: Equalize, ThresholdOtsu */
+    public String className() {
+        StringBuilder title = new StringBuilder();
+        for (String part : name.split("[^a-z0-9]+")) {
+            title.append(Character.toUpperCase(part.charAt(0))).append(part.substring(1));
+        }
+        return title.toString();
+    }
+}

@@ -1,0 +1,96 @@
+package pixeron.step.neighborhood;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
+
+/** The loop over the cells of a window as a program: where a cell lies, and what stands there. */
+final class WindowProgram {
+
+    private static final String ROW = "y";
+    private static final String COLUMN = "x";
+
+    private final Window window;
+
+    WindowProgram(Window window) {
+        this.window = window;
+    }
+
+    /**
+     * @param cells what is done for each cell, whose value is v and whose place in the window (a, b)
+     * @return the loops over all cells that count
+     */
+    Statement over(List<Statement> cells) {
+        List<Statement> body = new ArrayList<>();
+        body.add(Statement.set(ROW, Code.name("i").plus(Code.name("a")).minus(Code.of(isCut() ? 0 : window.anchorRow()))));
+        body.add(Statement.set(COLUMN, Code.name("j").plus(Code.name("b")).minus(Code.of(isCut() ? 0 : window.anchorColumn()))));
+        Statement read = Statement.set("v", Code.before(Code.name(ROW), Code.name(COLUMN)));
+        switch (window.border()) {
+            case ZERO, CONSTANT -> {
+                body.add(new Statement.When(ProgramBorder.isInside(ROW, COLUMN), List.of(read), List.of(Statement.set("v", Code.of(window.outside())))));
+                body.addAll(cells);
+            }
+            case INSIDE -> {
+                List<Statement> inside = new ArrayList<>(List.of(read));
+                inside.addAll(cells);
+                body.add(new Statement.When(ProgramBorder.isInside(ROW, COLUMN), inside, List.of()));
+            }
+            case KEEP, CROP -> {
+                body.add(read);
+                body.addAll(cells);
+            }
+            default -> {
+                body.addAll(ProgramBorder.within(window.border(), ROW, Code.name("H")));
+                body.addAll(ProgramBorder.within(window.border(), COLUMN, Code.name("W")));
+                body.add(read);
+                body.addAll(cells);
+            }
+        }
+        return new Statement.Loop("a", Code.of(0), Code.of(window.height()), List.of(new Statement.Loop("b", Code.of(0), Code.of(window.width()), body)));
+    }
+
+    private boolean isCut() {
+        return window.border() == Border.CROP;
+    }
+
+    /** @return what is done only where the whole window is inside; the others stay */
+    List<Statement> kept(List<Statement> body) {
+        if (window.border() != Border.KEEP) {
+            return body;
+        }
+        Code top = Code.name("i").minus(Code.of(window.anchorRow()));
+        Code left = Code.name("j").minus(Code.of(window.anchorColumn()));
+        Code fits = new Code.All(List.of(top.atLeast(Code.of(0)), left.atLeast(Code.of(0)), top.plus(Code.of(window.height())).less(Code.name("H").plus(Code.of(1))),
+                left.plus(Code.of(window.width())).less(Code.name("W").plus(Code.of(1)))));
+        return List.of(new Statement.When(fits, body, List.of(Statement.set("s", Code.before(Code.name("i"), Code.name("j"))))));
+    }
+
+    /** @return rows of the result */
+    Code rows() {
+        return isCut() ? Code.name("H").minus(Code.of(window.height() - 1L)) : Code.name("H");
+    }
+
+    Code columns() {
+        return isCut() ? Code.name("W").minus(Code.of(window.width() - 1L)) : Code.name("W");
+    }
+
+    /** @return the pixel of the image that stands where the pixel of the result is worked out */
+    Code sample() {
+        return Code.before(Code.name("i").plus(Code.of(isCut() ? window.anchorRow() : 0)), Code.name("j").plus(Code.of(isCut() ? window.anchorColumn() : 0)));
+    }
+
+    /** @return empty where one of the reductions is not told as a program */
+    static Optional<List<Reduced>> all(List<Reduction<?>> reductions) {
+        List<Reduced> all = new ArrayList<>();
+        for (Reduction<?> reduction : reductions) {
+            Optional<Reduced> one = reduction.program();
+            if (one.isEmpty()) {
+                return Optional.empty();
+            }
+            all.add(one.get());
+        }
+        return Optional.of(all);
+    }
+}

@@ -1,0 +1,110 @@
+package pixeron.step.pointwise;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import pixeron.PixeronException;
+import pixeron.formula.Expression;
+import pixeron.formula.Trace;
+import pixeron.image.Area;
+import pixeron.loop.Code;
+import pixeron.loop.Ending;
+import pixeron.loop.LoopProgram;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
+import pixeron.number.Rational;
+import pixeron.number.Value;
+
+/** The program of a point step: its formula, and before the loop what the formula needs of the image. */
+final class PointProgram {
+
+    private static final int MOST_ENTRIES = 256;
+    private static final Map<String, String> PLACES = Map.of("x", "j", "y", "i");
+
+    private final PointOperation operation;
+    private final PointRule rule;
+    private final Map<String, Value> constants;
+    private final List<Statement> start = new ArrayList<>();
+    private final List<Statement> each = new ArrayList<>();
+
+    /** @param constants numbers of the line and of the image, by their names */
+    PointProgram(PointOperation operation, PointRule rule, Map<String, Value> constants) {
+        this.operation = operation;
+        this.rule = rule;
+        this.constants = constants;
+    }
+
+    /** @return the program; empty where another image is needed, or a number of the image whose way is not told as a program */
+    Optional<LoopProgram> program(Optional<Area> area) {
+        if (rule.other().isPresent() || !operation.before().isLevelImage()) {
+            return Optional.empty();
+        }
+        start.add(Statement.set("M", Code.of(operation.before().maximumLevel())));
+        each.add(Statement.set("r", Code.before(Code.name("i"), Code.name("j"))));
+        boolean isKnown = rule.formula().map(this::ofFormula).orElseGet(this::ofTable);
+        if (!isKnown) {
+            return Optional.empty();
+        }
+        if (operation.frame().maximumLevel() != operation.before().maximumLevel()) {
+            // M means that of the image in the formula, and that of the result at its end.
+            return Optional.empty();
+        }
+        each.addAll(Ending.of(operation.step().rounding(), operation.step().overflow()));
+        return Optional.of(new LoopProgram(operation.step().type().name(), operation.step().line(), start, Code.name("H"), Code.name("W"), Ending.within(area, each)));
+    }
+
+    private boolean ofFormula(Expression formula) {
+        Map<String, Origin> needed = new LinkedHashMap<>();
+        boolean[] isKnown = {true};
+        Trace.substitute(formula, name -> {
+            if (!Set.of("r", "i", "j", "x", "y", "M", "H", "W").contains(name)) {
+                Origin origin = rule.origins().get(name);
+                if (origin == null && !rule.constants().containsKey(name) && constants.get(name) instanceof Rational number) {
+                    origin = Origin.once(named(name), Code.of(number));
+                }
+                isKnown[0] &= origin != null;
+                needed.put(name, origin);
+            }
+            return null;
+        });
+        if (!isKnown[0]) {
+            return false;
+        }
+        List<Statement> all = new ArrayList<>();
+        for (Origin origin : needed.values()) {
+            // Two numbers may need the same counts, which are made once.
+            origin.start().stream().filter(statement -> !all.contains(statement)).forEach(all::add);
+            each.addAll(origin.each());
+        }
+        start.addAll(all);
+        each.add(Statement.set("exact", Code.of(formula, name -> Code.name(PLACES.getOrDefault(name, named(name))))));
+        return true;
+    }
+
+    /** Keys are written with a dash, variables are not. */
+    private static String named(String name) {
+        return name.replace('-', '_');
+    }
+
+    /** Where each level has a formula of its own, the numbers are a list: it depends on the step's line alone. */
+    private boolean ofTable() {
+        int levels = operation.before().maximumLevel() + 1;
+        if (rule.hasPlace() || !rule.constants().isEmpty() || levels > MOST_ENTRIES) {
+            return false;
+        }
+        List<Value> table = new ArrayList<>();
+        for (int level = 0; level < levels; level++) {
+            try {
+                table.add(operation.exact(Rational.of(level), PointOperation.NO_PLACE));
+            } catch (PixeronException withoutValue) {
+                return false;
+            }
+        }
+        start.add(new Statement.Values("table", table));
+        each.add(Statement.set("exact", new Code.At("table", Code.name("r"))));
+        return true;
+    }
+}
