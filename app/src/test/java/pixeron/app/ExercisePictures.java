@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -20,6 +21,9 @@ import pixeron.exercise.answer.Simulated;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.exercise.library.Library;
 import pixeron.exercise.library.Size;
+import pixeron.exercise.library.Topic;
+import pixeron.image.Pixel;
+import pixeron.number.Rational;
 import pixeron.project.Project;
 
 /** Pictures of practising, setting an exercise and marking a class. */
@@ -28,19 +32,31 @@ class ExercisePictures extends PictureTest {
 
     private static final List<String> NAMES = List.of("Ada", "Ben", "Cleo", "Dan", "Eva", "Finn", "Gwen", "Hal", "Ida", "Jon", "Kim", "Lee");
 
+    /** The result upside down: white for black and back. */
     @Test
     void practising() throws IOException {
         clickOn("Practise");
         until(() -> !lookup(".blank").queryAll().isEmpty());
-        for (String level : List.of("1", "2", "2", "3", "1", "2", "5", "1")) {
-            write(level);
-            push(KeyCode.ENTER);
+        @SuppressWarnings("unchecked")
+        ComboBox<Optional<Topic>> topics = (ComboBox<Optional<Topic>>) lookup((ComboBox<?> box) -> "What is practised".equals(box.getAccessibleText())).query();
+        interact(() -> topics.setValue(Library.topic("equalize-threshold")));
+        until(() -> shownText().contains("Equalize the faint proof"));
+        Variant variant = new Variants(Library.topic("equalize-threshold").orElseThrow().exercise(Size.SMALL)).variant(1);
+        for (Part part : variant.parts()) {
+            for (Pixel pixel : ((Part.OfCells) part).pixels()) {
+                int right = ((Rational) part.operation().value(pixel)).toInt();
+                write(String.valueOf(part.asked().step() == 1 ? right : 7 - right));
+                push(KeyCode.ENTER);
+            }
         }
         push(KeyCode.SHORTCUT, KeyCode.ENTER);
         until(() -> shownText().contains("agree"));
         push(KeyCode.SHORTCUT, KeyCode.ENTER);
         push(KeyCode.SHORTCUT, KeyCode.ENTER);
         take("practice");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        take("practice-dark-large");
     }
 
     @Test
@@ -59,6 +75,9 @@ class ExercisePictures extends PictureTest {
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
         until(() -> shownText().contains("cells"));
         take("exercise");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        take("exercise-dark-large");
     }
 
     @Test
@@ -83,5 +102,8 @@ class ExercisePictures extends PictureTest {
         clickOn("Add a folder…");
         until(() -> shownText().contains("12 of 13 marked"));
         take("class");
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        take("class-dark-large");
     }
 }

@@ -109,6 +109,29 @@ class FitsTest extends WindowTest {
         assertThat(cut).isEmpty();
     }
 
+    /** Practice, setting and class, in either size of type. */
+    @Test
+    void noWordOfExercisesIsCutOff() {
+        clickOn("Three-bit sort");
+        settle();
+        for (String type : new String[] {"normal type", "large type"}) {
+            push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
+            until(() -> shownText().contains("64 cells"));
+            look("setting, " + type);
+            lookBeyondTheEdges("setting, " + type);
+            push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.M);
+            WaitForAsyncUtils.waitForFxEvents();
+            look("class, " + type);
+            lookBeyondTheEdges("class, " + type);
+            push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.P);
+            until(() -> !lookup(".blank").queryAll().isEmpty());
+            look("practice, " + type);
+            lookBeyondTheEdges("practice, " + type);
+            push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
+        }
+        assertThat(cut).isEmpty();
+    }
+
     /** The bench has images: what takes a colour image whole would only fail there. */
     @Test
     void stepsForColourAreNotOffered() {

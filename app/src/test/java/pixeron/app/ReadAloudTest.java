@@ -74,6 +74,33 @@ class ReadAloudTest extends WindowTest {
         assertThat(cell(sheet("After"), 0, 2)).contains("not written yet").doesNotContain("10");
     }
 
+    private void assertNamed(String where, int least) {
+        interact(() -> {
+            List<Node> used = parts(window).stream().filter(node -> node instanceof ButtonBase || node instanceof ComboBoxBase || node instanceof TextInputControl
+                    || node instanceof Sheet).filter(WindowTest::canBeSeen).toList();
+            assertThat(used).hasSizeGreaterThan(least).allSatisfy(node -> {
+                Object text = node.queryAccessibleAttribute(AccessibleAttribute.TEXT);
+                String said = node.getAccessibleText() != null ? node.getAccessibleText() : text instanceof String words ? words
+                        : node instanceof Labeled label && label.getText() != null ? label.getText() : "";
+                assertThat(said.isBlank() && !(node.getParent() instanceof ComboBoxBase)).as("%s in %s: %s", node, where, said).isFalse();
+            });
+        });
+    }
+
+    @Test
+    void everythingInExercisesHasAName() {
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.P);
+        until(() -> !lookup(".blank").queryAll().isEmpty());
+        assertNamed("practice", 10);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.M);
+        assertNamed("class", 6);
+        interact(() -> bench().open(DemoCases.all().get(0).saved(), Optional.empty(), true));
+        settle();
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
+        until(() -> shownText().contains("points"));
+        assertNamed("setting", 15);
+    }
+
     private static List<Node> parts(Node node) {
         List<Node> all = new ArrayList<>(List.of(node));
         if (node instanceof Parent parent) {
@@ -90,16 +117,7 @@ class ReadAloudTest extends WindowTest {
             settle();
             for (KeyCode view : List.of(KeyCode.F3, KeyCode.F4, KeyCode.F5, KeyCode.F6)) {
                 push(view);
-                interact(() -> {
-                    List<Node> used = parts(window).stream().filter(node -> node instanceof ButtonBase || node instanceof ComboBoxBase || node instanceof TextInputControl
-                            || node instanceof Sheet).filter(WindowTest::canBeSeen).toList();
-                    assertThat(used).hasSizeGreaterThan(20).allSatisfy(node -> {
-                        Object text = node.queryAccessibleAttribute(AccessibleAttribute.TEXT);
-                        String said = node.getAccessibleText() != null ? node.getAccessibleText() : text instanceof String words ? words
-                                : node instanceof Labeled label && label.getText() != null ? label.getText() : "";
-                        assertThat(said.isBlank() && !(node.getParent() instanceof ComboBoxBase)).as("%s in %s of case %d: %s", node, view, demo, said).isFalse();
-                    });
-                });
+                assertNamed(view + " of case " + demo, 20);
             }
         }
     }

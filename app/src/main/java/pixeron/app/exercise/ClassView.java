@@ -60,7 +60,7 @@ public final class ClassView extends BorderPane {
     private final Button files = new Button("Add a file…");
     private final Button results = new Button("Save results…");
     private final Button reports = new Button("Reports…");
-    private final CheckBox follow = new CheckBox("What follows counts as right");
+    private final CheckBox follow = new CheckBox("Count what follows");
     private final Label done = new Label();
     private Answers answers;
 
@@ -96,6 +96,7 @@ public final class ClassView extends BorderPane {
         results.setOnAction(event -> saveResults());
         reports.setTooltip(new Tooltip("A PDF for each person into a folder"));
         reports.setOnAction(event -> writeReports());
+        follow.setTooltip(new Tooltip("A value that follows from an earlier mistake counts as right"));
         follow.setSelected(true);
         follow.setOnAction(event -> {
             answers = answers.counting(follow.isSelected());
@@ -121,9 +122,9 @@ public final class ClassView extends BorderPane {
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         table.setAccessibleText("Answers of the class");
         table.setPlaceholder(new Label("Drop the folder with the answers of the class here."));
-        table.getColumns().addAll(List.of(column("name", 130, ClassTable::who, ""), code(), column("points", 66, this::points, NUMBER),
-                column("agree", 58, marked -> number(marked, marked.agree()), NUMBER), column("follow", 58, marked -> number(marked, marked.follow()), NUMBER),
-                column("differ", 58, marked -> number(marked, marked.differ()), NUMBER), column("first slip", 170, marked -> marked.firstSlip().orElse(""), ""),
+        table.getColumns().addAll(List.of(column("name", 130, ClassTable::who, ""), code(), column("points", 84, this::points, NUMBER),
+                column("agree", 68, marked -> number(marked, marked.agree()), NUMBER), column("follow", 68, marked -> number(marked, marked.follow()), NUMBER),
+                column("differ", 68, marked -> number(marked, marked.differ()), NUMBER), column("first slip", 170, marked -> marked.firstSlip().orElse(""), ""),
                 column("where it starts", 230, marked -> marked.isMarked() ? (marked.problem().isEmpty() ? "" : "▲ " + marked.problem() + "  ") + marked.starts().map(text -> text.replaceFirst("^It starts in ", "")).orElse("")
                         : "▲ " + marked.problem(), "why"), comment()));
         table.setRowFactory(view -> {
@@ -160,6 +161,7 @@ public final class ClassView extends BorderPane {
         column.setPrefWidth(width);
         if (!style.equals("why")) {
             column.setMaxWidth(1.3 * width);
+            column.setMinWidth(0.9 * width);
         }
         if (style.equals(NUMBER)) {
             column.getStyleClass().add("right-head");
@@ -192,12 +194,13 @@ public final class ClassView extends BorderPane {
 
     /** What an answer lacks is asked for here: a code that is typed is what counts. */
     private TableColumn<Integer, String> code() {
-        TableColumn<Integer, String> column = edited("code", 96, marked -> marked.code().map(Code::toString).orElse(""), (place, text) -> {
+        TableColumn<Integer, String> column = edited("code", 120, marked -> marked.code().map(Code::toString).orElse(""), (place, text) -> {
             if (!text.isBlank()) {
                 answers = answers.withCode(place, text);
             }
         });
-        column.setSortable(true);
+        column.setMinWidth(118);
+        column.setMaxWidth(140);
         return column;
     }
 

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
+import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -46,6 +47,7 @@ public final class SetView extends BorderPane {
 
     private static final List<String> ENDINGS = List.of("*" + ExerciseFile.ENDING);
     private static final Duration PATIENCE = Duration.millis(250);
+    private static final double MARGIN = 44;
     private static final String USUAL = "30";
 
     private final Choosing choosing;
@@ -94,6 +96,9 @@ public final class SetView extends BorderPane {
         place.getStyleClass().add("page-place");
         ScrollPane sheet = new ScrollPane(place);
         sheet.setFitToWidth(true);
+        // Where the form is wide, as in large type, the page is as wide as there is room.
+        page.fitWidthProperty().bind(Bindings.createDoubleBinding(() -> page.getImage() == null ? 0 : Math.min(page.getImage().getWidth(),
+                sheet.getViewportBounds().getWidth() - MARGIN), page.imageProperty(), sheet.viewportBoundsProperty()));
         setCenter(sheet);
         patience.setOnFinished(event -> draw());
         List.of(title, line, decimals, clipped, seed, number).forEach(this::watch);

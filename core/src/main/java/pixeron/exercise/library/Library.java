@@ -94,7 +94,7 @@ public final class Library {
                 topic("threshold", "Black and white", "Make what is above {t} white and the rest black.", Library::sort,
                         b -> b.choice("t", "2", "3", "4", "5").step("threshold at={t}").all(6)),
                 topic("equalize-threshold", "Equalize, then threshold", "Equalize the faint proof, then make what is above {t} white and the rest black.", Library::faint,
-                        b -> b.choice("t", "2", "3", "4").step("equalize").all(8).step("threshold at={t}").all(6).withoutTies()),
+                        b -> b.choice("t", "3", "4", "5").step("equalize").all(8).step("threshold at={t}").all(6).withoutTies()),
                 topic("otsu", "The best limit between two parts", "For each limit t: how many pixels are not above it, and how far do the two parts lie apart?", Library::faint,
                         b -> b.step("threshold-otsu").column("otsu", "n0", 4).column("otsu", "between", 8).constants(2)),
                 topic("two-means", "A limit half way between two means", "Begin with the mean of all. Go on until the limit moves by less than a half.", Library::sort,

@@ -78,10 +78,8 @@ final class ProgramPane extends VBox {
         String program = shown.map(language::text).orElse(operation.isEmpty() ? "Select a step with a result." : "This step is not written as a program yet; its loops stand in words.");
         if (!program.equals(text.getText())) {
             text.setText(program);
-            // From the end back up: then the loop is at the top of what is seen, and what is around it a little above.
-            text.positionCaret(text.getLength());
-            text.layout();
-            text.positionCaret(Math.max(0, program.indexOf(language == Language.PYTHON ? "after = []" : "String[][] after")));
+            // What is around the loop is a little above; what is seen ends with the end of its body.
+            text.positionCaret(Math.max(0, program.indexOf(language == Language.PYTHON ? "line.append(s)" : "after[i][j] =")));
         }
     }
 }
