@@ -69,7 +69,7 @@ class ExerciseCommandsTest extends CommandTest {
         Path results = folder.resolve("results.csv");
         assertThat(pixeron("mark", exercise, folder.resolve("Kim.csv"), folder.resolve("Lee.csv"), "--out", results)).isZero();
         assertThat(pixeron("mark", exercise, folder, "--out", results, "--reports", folder.resolve("reports"))).isEqualTo(1);
-        assertThat(rows("results.csv").get(0)).startsWith("name", "code", "filled", "agree", "follow", "differ", "first slip", "starts", "points", "points part 1", "points part 2",
+        assertThat(rows("results.csv").get(0)).startsWith("name", "code", "filled", "agree", "follow", "differ", "first slip", "where it starts", "points", "points part 1", "points part 2",
                 "comment", "file", "problem");
         List<List<String>> people = rows("results.csv");
         assertThat(people.stream().map(row -> row.get(0))).containsExactly("name", "Kim", "Lee", "Max", "lost", "proof");

@@ -54,7 +54,7 @@ class ProgramCommandsTest extends CommandTest {
         assertThat(json().get("cases").get(0).get("cells").get(8).get("value").intValue()).isEqualTo(LAST);
     }
 
-    /** Not clipped at 0: nothing shows on an image without dark levels, so images by chance are needed, and the smallest is one pixel. */
+    /** Not clipped at 0: nothing shows on an image without dark levels, so images by chance are needed, and the smallest has a dark one. */
     @Test
     void aWrongProgramIsWrongByASlip() throws IOException {
         Files.writeString(image, "3,7,2\n3,2,5\n7,7,4\n");
@@ -62,7 +62,8 @@ class ProgramCommandsTest extends CommandTest {
         assertThat(json().get("differ").intValue()).isZero();
         assertThat(json().get("cases")).anyMatch(one -> one.get("slips").size() > 0 && one.get("slips").get(0).get("id").textValue().equals("not-clipped"));
         JsonNode smallest = json().get("smallest");
-        assertThat(smallest.get("image").get(0)).anyMatch(level -> level.intValue() < 2);
+        // Somewhere in it is a level of 0 or 1, which becomes negative.
+        assertThat(smallest.get("image").toString()).matches(".*[01].*");
         assertThat(smallest.get("differ").intValue()).isEqualTo(1);
     }
 

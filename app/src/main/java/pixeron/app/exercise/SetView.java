@@ -11,7 +11,6 @@ import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
@@ -28,7 +27,6 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.ProgressNote;
-import pixeron.app.bench.parts.Titles;
 import pixeron.app.model.Background;
 import pixeron.exercise.Exercise;
 import pixeron.exercise.Variant;
@@ -106,7 +104,7 @@ public final class SetView extends BorderPane {
         ties.selectedProperty().subscribe(is -> changed());
     }
 
-    private static TextField field(String words) {
+    static TextField field(String words) {
         TextField field = new TextField();
         field.setAccessibleText(words);
         field.setTooltip(new Tooltip(words));
@@ -157,11 +155,11 @@ public final class SetView extends BorderPane {
             Frame frame = samples.frame();
             line.setText("uniform-noise rows=" + frame.rows() + " columns=" + frame.columns() + " maximum=" + frame.maximumLevel() + " seed={s}");
             if (choices.getChildren().stream().map(ChoiceRow.class::cast).noneMatch(row -> row.named().name().equals("s"))) {
-                choices.getChildren().add(new ChoiceRow(new Draft.Named("s", "1 to 1000000")));
+                choices.getChildren().add(choiceRow(new Draft.Named("s", "1 to 1000000")));
             }
         });
-        Button choice = quiet("+  A choice", () -> choices.getChildren().add(new ChoiceRow(new Draft.Named("", ""))));
-        Button question = quiet("+  Ask for something else", () -> asked.getChildren().add(new QuestionRow(new Draft.Question(
+        Button choice = quiet("+  A choice", () -> choices.getChildren().add(choiceRow(new Draft.Named("", ""))));
+        Button question = quiet("+  Ask for something else", () -> asked.getChildren().add(questionRow(new Draft.Question(
                 Math.max(1, steps.getChildren().size()), Draft.Kind.ALL, "", "", "5"))));
         Button step = quiet("+  A step", () -> addStep(""));
         decimals.setPrefColumnCount(3);
@@ -176,6 +174,15 @@ public final class SetView extends BorderPane {
         return form;
     }
 
+    private ChoiceRow choiceRow(Draft.Named named) {
+        return new ChoiceRow(named, this::changed);
+    }
+
+    private QuestionRow questionRow(Draft.Question question) {
+        boolean hasFaces = samples == null || samples.faces().size() > 1 || !question.face().isEmpty();
+        return new QuestionRow(question, hasFaces, this::changed);
+    }
+
     private Button quiet(String text, Runnable action) {
         Button button = new Button(text);
         button.getStyleClass().add("quiet");
@@ -186,7 +193,7 @@ public final class SetView extends BorderPane {
         return button;
     }
 
-    private static HBox row(Node... nodes) {
+    static HBox row(Node... nodes) {
         HBox row = new HBox(nodes);
         row.getStyleClass().add("set-line");
         return row;
@@ -204,89 +211,6 @@ public final class SetView extends BorderPane {
         field.getStyleClass().add("number-field");
         watch(field);
         steps.getChildren().add(field);
-    }
-
-    /** A choice with its values. */
-    private final class ChoiceRow extends HBox {
-
-        private final TextField name = field("Name of the choice, as it stands in braces");
-        private final TextField values = field("Its values, such as 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25");
-
-        ChoiceRow(Draft.Named named) {
-            getStyleClass().add("set-line");
-            name.setText(named.name());
-            name.setPrefColumnCount(5);
-            values.setText(named.values());
-            values.setPromptText("3, 4, 5 or 1 to 9");
-            HBox.setHgrow(values, Priority.ALWAYS);
-            watch(name);
-            watch(values);
-            getChildren().addAll(name, values, removing(this, choices));
-        }
-
-        Draft.Named named() {
-            return new Draft.Named(name.getText(), values.getText());
-        }
-    }
-
-    private Button removing(Node row, VBox from) {
-        Button remove = new Button("×");
-        remove.getStyleClass().add("quiet");
-        remove.setAccessibleText("Remove this line");
-        remove.setTooltip(new Tooltip("Remove this line"));
-        remove.setOnAction(event -> {
-            from.getChildren().remove(row);
-            changed();
-        });
-        return remove;
-    }
-
-    /** What is asked for, with its points. */
-    private final class QuestionRow extends VBox {
-
-        private final TextField step = field("Which step, from 1");
-        private final ComboBox<Draft.Kind> kind = new ComboBox<>();
-        private final TextField detail = field("Cells such as 0,0 1,2; a rectangle such as 0 0 3 3; a table and its column such as levels s; a pixel such as 1,1");
-        private final TextField face = field("Face of the result, such as magnitude or red");
-        private final TextField points = field("Points for all of it");
-
-        QuestionRow(Draft.Question question) {
-            getStyleClass().add("asked-part");
-            step.setText(String.valueOf(question.step()));
-            step.setPrefColumnCount(2);
-            kind.getItems().setAll(Draft.Kind.values());
-            kind.setConverter(new Titles<>(Draft.Kind::title));
-            kind.setValue(question.kind());
-            kind.setAccessibleText("What is asked for");
-            detail.setText(question.detail());
-            detail.getStyleClass().add("number-field");
-            HBox.setHgrow(detail, Priority.ALWAYS);
-            face.setText(question.face());
-            face.setPromptText("face");
-            face.setPrefColumnCount(6);
-            points.setText(question.points());
-            points.setPrefColumnCount(3);
-            List.of(step, detail, face, points).forEach(SetView.this::watch);
-            HBox more = row(detail, face);
-            kind.valueProperty().subscribe(value -> {
-                boolean hasDetail = value != Draft.Kind.ALL && value != Draft.Kind.CONSTANTS;
-                detail.setVisible(hasDetail);
-                detail.setManaged(hasDetail);
-                changed();
-            });
-            boolean hasFaces = samples == null || samples.faces().size() > 1 || !question.face().isEmpty();
-            face.setVisible(hasFaces);
-            face.setManaged(hasFaces);
-            getChildren().addAll(row(new Label("step"), step, kind, points, new Label("points"), removing(this, asked)), more);
-        }
-
-        Draft.Question question() {
-            String at = step.getText().strip();
-            if (!at.matches("\\d{1,3}")) {
-                throw PixeronException.of("\"%s\" is no number of a step.", at);
-            }
-            return new Draft.Question(Integer.parseInt(at), kind.getValue(), detail.getText(), face.getText(), points.getText());
-        }
     }
 
     /** Makes an exercise of what is on the bench: asked for is what has values by hand. */
@@ -310,8 +234,8 @@ public final class SetView extends BorderPane {
         line.setText(draft.line());
         steps.getChildren().clear();
         draft.steps().forEach(this::addStep);
-        choices.getChildren().setAll(draft.choices().stream().map(ChoiceRow::new).toList());
-        asked.getChildren().setAll(draft.asked().stream().map(QuestionRow::new).toList());
+        choices.getChildren().setAll(draft.choices().stream().map(this::choiceRow).toList());
+        asked.getChildren().setAll(draft.asked().stream().map(this::questionRow).toList());
         ties.setSelected(draft.wish().isWithoutTies());
         decimals.setText(draft.wish().decimals());
         clipped.setText(draft.wish().clipped());
@@ -357,7 +281,7 @@ public final class SetView extends BorderPane {
             return;
         }
         // A name in braces gets a line of its own as soon as it is typed.
-        draft.missing().stream().limit(1).forEach(name -> choices.getChildren().add(new ChoiceRow(new Draft.Named(name, ""))));
+        draft.missing().stream().limit(1).forEach(name -> choices.getChildren().add(choiceRow(new Draft.Named(name, ""))));
         int wanted = variantNumber();
         drawing.start(progress -> {
             Exercise made = draft.exercise();

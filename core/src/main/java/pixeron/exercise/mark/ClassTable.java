@@ -50,7 +50,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
 
     /** @return the head of the rows of people */
     public List<String> head() {
-        List<String> head = new ArrayList<>(List.of("name", "code", "filled", "agree", "follow", "differ", "first slip", "starts", "points"));
+        List<String> head = new ArrayList<>(List.of("name", "code", "filled", "agree", "follow", "differ", "first slip", "where it starts", "points"));
         IntStream.rangeClosed(1, titles.size()).forEach(n -> head.add("points part " + n));
         head.addAll(List.of("comment", "file", "problem"));
         return head;
