@@ -42,7 +42,7 @@ public record Variant(Exercise exercise, int number, int draw, Map<String, Strin
 
     /** @return it as work without a value by hand */
     public Project project() {
-        return Project.of(code() + " · " + exercise.title(), new Origin("exercise", "exercise", 1, List.of()), chain);
+        return Project.of(code() + " · " + exercise.title(), Origin.exercise(), chain);
     }
 
     /** @return a part of what is asked, with its right values */

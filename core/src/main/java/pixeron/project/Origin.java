@@ -13,8 +13,20 @@ import pixeron.format.LoadedImage;
  */
 public record Origin(String file, String format, int channels, List<String> notes) {
 
+    private static final String EXERCISE = "exercise";
+
     public Origin {
         notes = List.copyOf(notes);
+    }
+
+    /** @return where the image of a variant came from: it was drawn for an exercise, to be worked out by hand */
+    public static Origin exercise() {
+        return new Origin(EXERCISE, EXERCISE, 1, List.of());
+    }
+
+    /** @return whether the project was given out as an exercise */
+    public boolean isExercise() {
+        return format.equals(EXERCISE);
     }
 
     public static Origin of(String file, LoadedImage loaded) {

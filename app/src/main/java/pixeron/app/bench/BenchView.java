@@ -35,6 +35,7 @@ import pixeron.app.bench.counts.FactsPane;
 import pixeron.app.bench.counts.LevelsPane;
 import pixeron.app.bench.curve.CurvePane;
 import pixeron.app.bench.parts.MiddlePane;
+import pixeron.app.bench.parts.Withheld;
 import pixeron.app.bench.pixels.DisplayPane;
 import pixeron.app.bench.pixels.MarkedPane;
 import pixeron.app.bench.pixels.PixelPane;
@@ -128,8 +129,8 @@ public final class BenchView extends BorderPane {
         actions.getStyleClass().add("middle-actions");
         middle = new MiddlePane(walked, actions, Map.of(
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, ways.openCells, this::say, isSeen),
-                MiddlePane.View.CURVE, isSeen -> new CurvePane(bench, theme, this::say, isSeen),
-                MiddlePane.View.COMPARE, isSeen -> new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen)));
+                MiddlePane.View.CURVE, isSeen -> withheld(new CurvePane(bench, theme, this::say, isSeen)),
+                MiddlePane.View.COMPARE, isSeen -> withheld(new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen))));
         split = new SplitPane(middle, below(bench, theme, ways));
         split.setOrientation(Orientation.VERTICAL);
         split.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> isDividerMoved |= event.getTarget() instanceof Node part
@@ -172,13 +173,13 @@ public final class BenchView extends BorderPane {
     private HBox below(Bench bench, Theme theme, Ways ways) {
         slips.setContent(new SlipsPane(bench, middle::show));
         tabs.getTabs().addAll(new Tab("Working", working), slips,
-                tab("Pixel", isSeen -> new PixelPane(bench, theme, isSeen)),
-                tab("Followed", isSeen -> new WatchList(bench, isSeen)),
+                tab("Pixel", isSeen -> withheld(new PixelPane(bench, theme, isSeen))),
+                tab("Followed", isSeen -> withheld(new WatchList(bench, isSeen))),
                 // What is marked is summed up apart from the calculation, so that neither takes the other's place.
-                tab("Marked", isSeen -> new MarkedPane(bench, theme, new Background(), ways.newImage, this::say, isSeen)),
-                tab("Counts", isSeen -> new CountingPane(bench, theme, isSeen)),
+                tab("Marked", isSeen -> withheld(new MarkedPane(bench, theme, new Background(), ways.newImage, this::say, isSeen))),
+                tab("Counts", isSeen -> withheld(new CountingPane(bench, theme, isSeen))),
                 display,
-                tab("Facts", isSeen -> new FactsPane(bench, isSeen)));
+                tab("Facts", isSeen -> withheld(new FactsPane(bench, isSeen))));
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
         tabs.getStyleClass().add("work-tabs");
         Label count = new Label();
@@ -235,6 +236,11 @@ public final class BenchView extends BorderPane {
     }
 
     /** What stands in a tab is made when it is opened for the first time: the bench stands sooner without it. */
+    /** @return a part that shows results, covered while they are withheld */
+    private Withheld withheld(Region part) {
+        return new Withheld(bench, part);
+    }
+
     private static Tab tab(String name, Function<ObservableValue<Boolean>, Node> content) {
         Tab tab = new Tab(name);
         tab.selectedProperty().subscribe(isSelected -> {

@@ -167,7 +167,15 @@ public final class Bench {
 
     /** @return whether the result at a pixel is covered, because the person looks for their mistake alone */
     public boolean isCovered(Pixel pixel) {
-        return looking.isAlone() && shown() != null && shown().sheet().cells().containsKey(pixel);
+        return isWithheld() || looking.isAlone() && shown() != null && shown().sheet().cells().containsKey(pixel);
+    }
+
+    /**
+     * @return whether all results are covered, also where nothing is written yet: an exercise that was given out stays so
+     *         until the person has taken all hints or asks for everything
+     */
+    public boolean isWithheld() {
+        return looking.isAlone() && shown() != null && shown().project().origin().isExercise();
     }
 
     /** The person's values by hand. */

@@ -12,6 +12,7 @@ import pixeron.app.bench.BenchView;
 import pixeron.app.bench.FaceBar;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.MiddlePane.View;
+import pixeron.app.bench.parts.Withheld;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.model.Bench;
 import pixeron.app.model.ColourView;
@@ -189,6 +190,10 @@ final class Commands {
             return;
         }
         boolean isBefore = isBeforeMeant();
+        if (!isBefore && bench.isWithheld()) {
+            view.get().say(Withheld.WORDS);
+            return;
+        }
         (isBefore ? shown.seenBefore() : shown.seenAfter()).ifPresent(seen -> copy(isBefore ? "values of Before" : "values of After", seen.frame(),
                 n -> text(seen, seen.frame().pixel(n))));
     }
@@ -210,7 +215,9 @@ final class Commands {
 
     /** Copies After, or Before where the image is selected or Before has the keyboard, as a picture of 256 levels. */
     void copyPicture() {
-        if (isOpen()) {
+        if (isOpen() && !isBeforeMeant() && bench.isWithheld()) {
+            view.get().say(Withheld.WORDS);
+        } else if (isOpen()) {
             (isBeforeMeant() ? bench.shown().seenBefore() : bench.shown().seenAfter()).ifPresent(seen -> {
                 boolean isColour = seen.hasColour() && bench.looking().isWhole();
                 Image face = seen.face(bench.shown().channel()).image();

@@ -71,7 +71,7 @@ public final class MiddlePane extends BorderPane {
 
     /** @return what the sheets of the view that is shown have of their images; empty when it has none of its own */
     public Optional<Viewport> viewport() {
-        return made.get(shown.get()) instanceof Content content ? content.viewport() : Optional.empty();
+        return Withheld.open(made.get(shown.get())) instanceof Content content ? content.viewport() : Optional.empty();
     }
 
     /** Which view is shown. */
@@ -81,7 +81,7 @@ public final class MiddlePane extends BorderPane {
 
     /** Goes on in a walk of the view that is shown, if it has one of its own. */
     public boolean step(int by) {
-        return made.get(shown.get()) instanceof Content content && content.step(by);
+        return Withheld.open(made.get(shown.get())) instanceof Content content && content.step(by);
     }
 
     private final StackPane place = new StackPane();
@@ -134,7 +134,7 @@ public final class MiddlePane extends BorderPane {
         shown.set(view);
         Node node = made.computeIfAbsent(view, wanted -> makers.get(wanted).apply(shown.map(view::equals)));
         place.getChildren().setAll(node);
-        if (node instanceof Content content) {
+        if (Withheld.open(node) instanceof Content content) {
             content.first().requestFocus();
         }
     }

@@ -63,6 +63,10 @@ final class SheetPainters {
                 frame.setSubtitle("gray is ln(1 + |F|), up to " + Decimals.approximate(seen.get().face(bench.shown().channel()).facts().largest()));
             }
         }
+        if (isAfter && bench.isWithheld()) {
+            frame.setSubtitle("covered: an exercise");
+            frame.bar().hide();
+        }
     }
 
     private Painter colour(Seen seen, boolean isAfter) {
@@ -117,7 +121,7 @@ final class SheetPainters {
             case CHANNEL -> Optional.empty();
             // Beside the image itself nothing else stands that would need the room.
             case TOGETHER -> isSource ? shown.seenBefore().map(seen -> new Apart(seen, false)) : Optional.empty();
-            case APART -> shown.seenAfter().filter(Seen::hasColour).map(seen -> new Apart(seen, true))
+            case APART -> shown.seenAfter().filter(Seen::hasColour).filter(seen -> !bench.isWithheld()).map(seen -> new Apart(seen, true))
                     .or(() -> shown.seenBefore().map(seen -> new Apart(seen, false)));
         };
     }

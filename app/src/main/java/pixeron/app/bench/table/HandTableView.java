@@ -146,7 +146,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         return table.value(row, column).map(TableWords::value).orElse("") + (isLargest(row, column) ? " ◂" : "");
     }
 
-    /** @return whether the walk has not come to a row yet */
+    /** @return whether the right values of a row are covered: all are withheld, or the walk has not come to it yet */
     boolean isCovered(int row) {
         return row > lastSeen;
     }

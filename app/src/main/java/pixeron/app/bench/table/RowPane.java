@@ -76,9 +76,10 @@ final class RowPane extends VBox {
     }
 
     /** Says that the walk has not come to the chosen row. */
-    void cover() {
+    /** @param why why nothing is shown of it */
+    void cover(String why) {
         clear();
-        title.setText("The walk has not come here yet");
+        title.setText(why);
     }
 
     void show(ShownTables shown, Table table, Optional<Integer> row, Optional<String> column) {

@@ -31,6 +31,7 @@ import javafx.util.StringConverter;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.MiddlePane;
+import pixeron.app.bench.parts.Withheld;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Search;
@@ -103,6 +104,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         bench.shownProperty().subscribe(now -> request(isSeen.getValue()));
         isSeen.subscribe(seen -> request(seen));
         theme.scaleProperty().subscribe(scale -> render());
+        bench.looking().hintsProperty().subscribe(taken -> render());
     }
 
     /** The channel that the tables are of, where there are several. */
@@ -187,7 +189,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
                 : "This step has no table here: it is off, or what comes in is an open image, which has values, not levels.");
         empty.setManaged(!isThere);
         columns.setDisable(!isThere);
-        showPlot(isThere && walk.seen() >= table.rows().size() ? table : null);
+        showPlot(isThere && !bench.isWithheld() && walk.seen() >= table.rows().size() ? table : null);
         if (!isThere) {
             counts.setText("");
             row.clear();
@@ -200,14 +202,14 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         makeColumnMenu(table, ids);
         List<Integer> rows = rows(table, hasLevels);
         walk.setRows(rows.size());
-        view.show(table, shown.hand(table), shown.check(table), ordered(table, ids), rows, walk.seen());
-        counts.setText(TableWords.counts(shown.check(table)));
+        view.show(table, shown.hand(table), shown.check(table), ordered(table, ids), rows, bench.isWithheld() ? 0 : walk.seen());
+        counts.setText(bench.looking().isAlone() ? "" : TableWords.counts(shown.check(table)));
         showRow(table);
     }
 
     private void showRow(Table table) {
         if (view.chosenRow().filter(view::isCovered).isPresent()) {
-            row.cover();
+            row.cover(bench.isWithheld() ? Withheld.WORDS : "The walk has not come here yet");
         } else {
             row.show(shown, table, view.chosenRow(), view.chosenColumn());
         }

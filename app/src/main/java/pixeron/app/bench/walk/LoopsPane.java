@@ -60,6 +60,7 @@ public final class LoopsPane extends ScrollPane {
         packed.selectedProperty().bindBidirectional(bench.looking().packedLoopsProperty());
         bench.looking().packedLoopsProperty().subscribe(isPacked -> seen.request());
         bench.looking().colourViewProperty().subscribe(view -> seen.request());
+        bench.looking().hintsProperty().subscribe(taken -> seen.request());
         choice.getChildren().add(packed);
         choice.getStyleClass().add("loop-choice");
         setContent(new VBox(languages(seen), choice, lines, variables, program));
@@ -138,7 +139,7 @@ public final class LoopsPane extends ScrollPane {
         }
         int done = walking.moment();
         // While a value is to be guessed, the lines that lead to it are not told.
-        boolean isCovered = walking.isOn() && walking.guessingProperty().get() && done != Walk.ALL;
+        boolean isCovered = bench.isWithheld() || walking.isOn() && walking.guessingProperty().get() && done != Walk.ALL;
         int current = code.get().line(isCovered ? 0 : done);
         for (int n = 0; n < lines.getChildren().size(); n++) {
             lines.getChildren().get(n).pseudoClassStateChanged(CURRENT, n == current);

@@ -61,7 +61,7 @@ public final class WalkSheets {
         Walk walk = walking.walk();
         Painter cover = walk == null || shown == null ? null : withHoles(new CoverPainter(walk::isWritten, walk.current(),
                 walk.visits().rows(), walk.visits().columns(), theme));
-        after.setOver(cover != null || shown == null || !bench.looking().isAlone() ? cover
+        after.setOver(shown == null || !bench.looking().isAlone() || cover != null && !bench.isWithheld() ? cover
                 : new CoverPainter(pixel -> !bench.isCovered(pixel), bench.pickedProperty().get(), shown.grid().rows(),
                         shown.grid().columns(), theme));
         byHand.setOver(walking.guessingProperty().get() ? cover : null);

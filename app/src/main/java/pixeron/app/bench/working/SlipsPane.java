@@ -65,7 +65,7 @@ public final class SlipsPane extends ScrollPane {
             return;
         }
         told = Told.of(bench);
-        if (told.check().filled() > 0) {
+        if (told.check().filled() > 0 || bench.isWithheld()) {
             content.getChildren().add(alone());
         }
         if (bench.looking().isAlone()) {
@@ -113,7 +113,8 @@ public final class SlipsPane extends ScrollPane {
     private void hints(Shown shown, int taken) {
         Check check = told.check();
         List<CellCheck> differing = check.differing();
-        add("Marks and results of your cells are covered. Look for what is wrong; a hint is there when you want one.");
+        add(bench.isWithheld() ? "An exercise: all results are covered. Write your values in By hand; a hint is there when you want one."
+                : "Marks and results of your cells are covered. Look for what is wrong; a hint is there when you want one.");
         if (taken >= 1) {
             add("1. " + (differing.isEmpty() ? "None" : differing.size()) + " of your " + check.filled() + " values "
                     + (differing.size() == 1 ? "differs." : "differ."));

@@ -27,6 +27,7 @@ import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.Copy;
+import pixeron.app.bench.parts.Withheld;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.parts.WorkingLines;
 import pixeron.app.model.Bench;
@@ -179,7 +180,7 @@ public final class WorkingPane extends BorderPane {
     private void show(Explained explained, Shown shown, Pixel picked) {
         Walking walking = bench.walking();
         if (bench.isCovered(picked)) {
-            hint.setText("Covered while you look for the mistake alone; hints are in the tab Slips.");
+            hint.setText(bench.isWithheld() ? Withheld.WORDS : "Covered while you look for the mistake alone; hints are in the tab Slips.");
             lines.add(hint, 0, 0, 2, 1);
         } else if (walking.isSeen(picked)) {
             working = explained.explain(picked);

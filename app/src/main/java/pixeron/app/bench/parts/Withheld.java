@@ -1,0 +1,40 @@
+package pixeron.app.bench.parts;
+
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import pixeron.app.model.Bench;
+
+/** A part of the bench that tells results: while an exercise is done alone, a sentence stands in its place. */
+public final class Withheld extends StackPane {
+
+    /** Why nothing is shown, and what would show it. */
+    public static final String WORDS = "Covered: this is an exercise. Hints, and Show everything, are in the tab Slips.";
+
+    private final Bench bench;
+    private final Region part;
+    private final Label words = new Label(WORDS);
+
+    /** @param part what tells results */
+    public Withheld(Bench bench, Region part) {
+        this.bench = bench;
+        this.part = part;
+        words.getStyleClass().add("sheet-hint");
+        words.setWrapText(true);
+        getChildren().addAll(part, words);
+        bench.shownProperty().subscribe(shown -> render());
+        bench.looking().hintsProperty().subscribe(taken -> render());
+    }
+
+    /** @return the part itself, where a node covers one */
+    static Node open(Node node) {
+        return node instanceof Withheld covered ? covered.part : node;
+    }
+
+    private void render() {
+        boolean isWithheld = bench.isWithheld();
+        part.setVisible(!isWithheld);
+        words.setVisible(isWithheld);
+    }
+}
