@@ -5,6 +5,7 @@ import java.util.Random;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.Area;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -23,6 +24,7 @@ import pixeron.step.key.TextParameter;
 /** Random steps of every kind in the catalog, and random images; a new step is covered without a word here. */
 public final class StepArbitraries {
 
+    private static final int LARGEST = 4096;
     private static final int[] MAXIMA = {1, 3, 7, 10, 255, 1000, 65535};
 
     private static final String[] FORMULAS = {"M - r", "(r - min) / (1 + max - min) * M", "if(i > j, r, mean)",
@@ -56,9 +58,13 @@ public final class StepArbitraries {
                     }
                 }
                 Step step = new Step(type, arguments);
-                // Some formulas have no value for some samples.
-                step.bind(image).result(Progress.NONE);
-                return step;
+                // What is hundreds of times larger, by a scale of 402 or a pad of 60,000 rows, would only take minutes.
+                Frame frame = step.bind(image).frame();
+                if ((long) frame.rows() * frame.columns() <= LARGEST) {
+                    // Some formulas have no value for some samples.
+                    step.bind(image).result(Progress.NONE);
+                    return step;
+                }
             } catch (PixeronException notAllowed) {
                 // Arguments that exclude each other: try others.
             }

@@ -44,6 +44,7 @@ public final class KeyPages {
             for (int n = 0; n < variants.size(); n++) {
                 progress.report((double) n / variants.size());
                 if (n > 0) {
+                    pages.running("");
                     pages.turn();
                 }
                 key.add(variants.get(n));

@@ -50,6 +50,7 @@ public final class SheetPages {
             for (int n = 0; n < variants.size(); n++) {
                 progress.report((double) n / variants.size());
                 if (n > 0) {
+                    pages.running("");
                     pages.turn();
                 }
                 sheets.add(variants.get(n));
@@ -94,6 +95,8 @@ public final class SheetPages {
         pages.text(title, 0, pages.y() - CODE, pages.bold(), size, Ink.BLACK);
         pages.end();
         pages.space(CODE + 12);
+        // What goes on on another page may come apart from this one.
+        pages.running(code);
     }
 
     /** Each step with its formula and its line. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -23,6 +24,7 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 public final class PdfPages implements AutoCloseable {
 
     private static final float MARGIN = 48;
+    private static final float RUNNING = 10;
 
     private final PDDocument document;
     private final Paper paper;
@@ -33,6 +35,7 @@ public final class PdfPages implements AutoCloseable {
     /** Asked for again and again: the same numbers and words stand on every page. */
     private final Map<PDFont, Map<String, Float>> widths = new HashMap<>();
     private final Map<PDFont, Map<Integer, Boolean>> signs = new HashMap<>();
+    private String running = "";
     private PDPageContentStream content;
     private PDStructureElement piece;
     private float y;
@@ -105,6 +108,11 @@ public final class PdfPages implements AutoCloseable {
         }
     }
 
+    /** @param words stand above every page that begins from now on, such as whose they are; empty for none */
+    public void running(String words) {
+        running = words;
+    }
+
     /** Goes on at the top of a new page. */
     public void turn() throws IOException {
         if (content != null) {
@@ -117,6 +125,11 @@ public final class PdfPages implements AutoCloseable {
         document.addPage(page);
         content = new PDPageContentStream(document, page);
         tags.turn(page);
+        if (!running.isEmpty()) {
+            content.beginMarkedContent(COSName.ARTIFACT);
+            write(running, width() - width(running, numbers, RUNNING), paper.size().getHeight() - MARGIN + 4, numbers, RUNNING, Ink.BLACK);
+            content.endMarkedContent();
+        }
         if (piece != null) {
             tags.again(content, piece);
         }
@@ -163,15 +176,19 @@ public final class PdfPages implements AutoCloseable {
         if (isAlone) {
             begin("P");
         }
+        write(text, x, bottom, font, size, ink);
+        if (isAlone) {
+            end();
+        }
+    }
+
+    private void write(String text, float x, float bottom, PDFont font, float size, Ink ink) throws IOException {
         content.setNonStrokingColor(ink.red(), ink.green(), ink.blue());
         content.beginText();
         content.setFont(font, size);
         content.newLineAtOffset(MARGIN + x, bottom);
         content.showText(known(text, font));
         content.endText();
-        if (isAlone) {
-            end();
-        }
     }
 
     public void right(String text, float x, float bottom, PDFont font, float size, Ink ink) throws IOException {
