@@ -20,6 +20,7 @@ import pixeron.number.Rational;
  */
 public record ClassTable(List<Marked> marks, List<String> titles, boolean followCounts) {
 
+    private static final String FORMULA = "=+-@\t\r";
     private static final String NOBODY = "";
     private static final int CENTS = 2;
 
@@ -58,7 +59,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
 
     /** @return one row, under {@link #head} */
     public List<String> row(Marked marked) {
-        List<String> row = new ArrayList<>(List.of(marked.name(), marked.code().map(Code::toString).orElse(NOBODY)));
+        List<String> row = new ArrayList<>(List.of(inert(marked.name()), marked.code().map(Code::toString).orElse(NOBODY)));
         if (marked.isMarked()) {
             row.addAll(List.of(String.valueOf(marked.filled()), String.valueOf(marked.agree()), String.valueOf(marked.follow()), String.valueOf(marked.differ()),
                     marked.firstSlip().orElse(""), marked.starts().orElse(""), points(marked.points(followCounts))));
@@ -66,8 +67,13 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         } else {
             IntStream.range(0, 7 + titles.size()).forEach(n -> row.add(""));
         }
-        row.addAll(List.of(marked.comment(), marked.source(), marked.problem()));
+        row.addAll(List.of(inert(marked.comment()), inert(marked.source()), inert(marked.problem())));
         return row;
+    }
+
+    /** What others wrote stays words: a spreadsheet would calculate what begins like a formula. */
+    private static String inert(String text) {
+        return !text.isEmpty() && FORMULA.indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
     }
 
     /** @return points as people write them: 7.5, or 7.33 where they go on */
@@ -109,7 +115,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
     /** @return head and rows of slips: how often, by whom */
     public List<List<String>> slipRows() {
         List<List<String>> rows = new ArrayList<>(List.of(List.of("slip", "count", "by")));
-        slips().forEach(slip -> rows.add(List.of(slip.what(), String.valueOf(slip.by().size()), slip.by().stream().collect(Collectors.joining("; ")))));
+        slips().forEach(slip -> rows.add(List.of(slip.what(), String.valueOf(slip.by().size()), inert(slip.by().stream().collect(Collectors.joining("; "))))));
         return rows;
     }
 
