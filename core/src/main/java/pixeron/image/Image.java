@@ -100,7 +100,7 @@ public final class Image implements Result {
      * @param maximumLevel M, 1 … 65535
      * @param values row-major, rows·columns of them; equal values are best the same object
      * @return the image; exact while the values are rational and fit over one denominator in 64 bits
-     * @throws PixeronException if a size or M is out of range
+     * @throws PixeronException if a size or M is out of range, or a value is larger than any double
      */
     public static Image from(int rows, int columns, int maximumLevel, Value... values) {
         int count = requireSize(rows, columns);

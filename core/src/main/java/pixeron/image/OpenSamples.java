@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Set;
+import pixeron.PixeronException;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -69,6 +70,9 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
     private static OpenSamples ofDoubles(Value[] values) {
         double[] samples = new double[values.length];
         Arrays.setAll(samples, n -> values[n].asDouble());
+        if (Arrays.stream(samples).anyMatch(Double::isInfinite)) {
+            throw PixeronException.of("A value has more than 308 digits before its point; an image keeps none so large.");
+        }
         return new OpenSamples(null, 0, samples);
     }
 

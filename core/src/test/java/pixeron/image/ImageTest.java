@@ -125,4 +125,13 @@ class ImageTest {
                 .largest()).as("of open images as well").isEqualTo(new Pixel(0, 1));
         assertThatThrownBy(() -> Comparison.difference(a, Image.of(7, new int[][] {{1}}))).hasMessageContaining("2 × 3 and 1 × 1");
     }
+
+    /** 10³⁰⁹ is no double: such an image would have numbers in its working, and none in its cells. */
+    @Test
+    void valuesBeyondDoublesAreRefused() {
+        Rational most = Rational.of(new java.math.BigDecimal(BigInteger.TEN.pow(308)));
+        assertThat(Image.from(1, 1, 7, most).asDouble(0)).isEqualTo(1e308);
+        assertThatThrownBy(() -> Image.from(1, 2, 7, Rational.ONE, most.times(Rational.of(-10)))).isInstanceOf(PixeronException.class)
+                .hasMessageContaining("more than 308 digits");
+    }
 }
