@@ -43,7 +43,7 @@ class LoopProgramTest {
             "piecewise points=\"0 0 | 100 40 | 255 255\"", "lookup table=\"0 1 | 1 3 | 7 200\"", "formula expression=\"(r - min) / (max - min) * M\"",
             "formula expression=\"if(i < j, r, M - r) + mod(r, 7)\"", "formula expression=\"r - mean + N - H * W + L - M\"", "formula expression=\"sqrt(r) * 10 + abs(sin(r)) - round(r / 3) * 2\"",
             "formula expression=\"max(r / 2, min(x * 10, y * 20)) - floor(r / 7) + ceiling(r / 9)\"", "equalize", "equalize method=share-from-first", "equalize area=\"0 0 3 3\"",
-            "threshold at=99", "threshold at=99 compare=at-least low=10 high=20", "band low=50 high=150", "threshold-otsu", "threshold-local size=3", "threshold-local size=3 border=inside offset=2",
+            "threshold at=99", "threshold at=99 compare=at-least low=10 high=20", "band low=50 high=150", "threshold-otsu", "threshold-share percent=30", "threshold-share percent=100/3 area=\"1 0 3 3\"", "threshold-two-means", "threshold-two-means start=20 stop=0 area=\"0 1 4 3\"", "threshold-local size=3", "threshold-local size=3 border=inside offset=2",
             "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"", "kernel weights=\"0 -1 0 | -1 5 -1 | 0 -1 0\" border=wrap", "kernel weights=\"1 2 3\" sum=convolution border=mirror-half offset=0.5",
             "kernel weights=\"1/2 0.25 | 3 -1\" divisor=3 border=mirror-whole", "kernel weights=\"1 1 | 1 1\" anchor=\"1 1\" border=keep", "box size=3", "box size=3 border=inside", "box size=2 border=crop",
             "box size=3 border=constant outside=100 area=\"1 0 3 4\"", "binomial size=3 border=repeat", "gaussian sigma=1 border=repeat", "sharpen", "laplacian neighbors=8 overflow=keep",
@@ -167,7 +167,7 @@ class LoopProgramTest {
     }
 
     private static final String[] WITHOUT = {"close", "colour", "combine", "fourier", "fourier-inverse", "gaussian-noise", "gray", "join", "match", "notch", "open", "pass", "paste",
-        "rank-keep", "resize", "salt-pepper", "swap", "threshold-share", "threshold-two-means", "turn", "uniform-noise"};
+        "rank-keep", "resize", "salt-pepper", "swap", "turn", "uniform-noise"};
 
     @Test
     void aStartLeavesTheLoopOpen() {

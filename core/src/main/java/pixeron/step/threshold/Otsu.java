@@ -143,7 +143,6 @@ public final class Otsu extends PointStep {
         return partings;
     }
 
-    /** All partings with the largest variance. A double leaves only a few that fractions have to decide between. */
     /** The first limit whose two parts lie farthest apart: (sum0 · n1 − sum1 · n0)² ÷ (n0 · n1), which is the variance between them times N². */
     private static List<Statement> widestApart() {
         Code k = Code.name("k");
@@ -161,6 +160,7 @@ public final class Otsu extends PointStep {
                         Statement.set("n1", new Code.At("running", Code.name("M")).minus(n0)), each)));
     }
 
+    /** All partings with the largest variance. A double leaves only a few that fractions have to decide between. */
     private static List<Parting> best(Histogram histogram) {
         List<Parting> partings = partings(histogram);
         double rough = partings.stream().map(Parting::roughly).max(Double::compare).orElse(0.0) * (1 - NEAR);

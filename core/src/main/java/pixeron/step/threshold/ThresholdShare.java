@@ -2,10 +2,14 @@ package pixeron.step.threshold;
 
 import java.util.List;
 import java.util.Set;
+import pixeron.formula.Operator;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Levels;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Rational;
 import pixeron.step.Slip;
 import pixeron.step.Step;
@@ -59,9 +63,19 @@ public final class ThresholdShare extends PointStep {
         while (t < histogram.maximumLevel() && Rational.of(100L * histogram.running(t)).compareTo(wanted) < (isStrict ? 1 : 0)) {
             t++;
         }
-        return super.rule(arguments, before, area).withConstant("t", Rational.of(t), Line.of("t", Run.plain("t = " + t),
+        Origin reached = new Origin(firstWithShare(arguments.get(PERCENT).number()), List.of());
+        return super.rule(arguments, before, area).coming("t", Origin.counts(area, before.frame()).and(reached)).withConstant("t", Rational.of(t), Line.of("t", Run.plain("t = " + t),
                 Run.note("   the smallest level with 100 × C(t) ≥ " + arguments.get(PERCENT) + " × N: 100 × "
                         + histogram.running(t) + " ≥ " + arguments.get(PERCENT) + " × " + area.count())));
+    }
+
+    /** As long as the share is too small, t is the level after it. */
+    private List<Statement> firstWithShare(Rational percent) {
+        Code k = Code.name("k");
+        Code hundredfold = Code.of(100).times(new Code.At("running", k));
+        Code wanted = Code.of(percent).times(new Code.At("running", Code.name("M")));
+        return List.of(Statement.set("t", Code.of(0)), new Statement.Loop("k", Code.of(0), Code.name("M"), List.of(new Statement.When(
+                new Code.Binary(isStrict ? Operator.AT_MOST : Operator.LESS, hundredfold, wanted), List.of(Statement.set("t", k.plus(Code.of(1)))), List.of()))));
     }
 
     @Override

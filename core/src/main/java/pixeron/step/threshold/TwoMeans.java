@@ -5,10 +5,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pixeron.PixeronException;
+import pixeron.formula.Function;
+import pixeron.formula.Operator;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -86,7 +91,9 @@ public final class TwoMeans extends PointStep {
             rows.add(List.of(Rational.of(rows.size() + 1L), t, round[0], round[1], round[2], round[3], next, change));
             t = next;
         } while (change.signum() > 0 && change.compareValue(stop) > (isStrict ? -1 : 0) && rows.size() < MOST_ROUNDS);
-        return super.rule(arguments, before, area).withConstant("t", t, Line.of("t", Run.plain("t = "
+        Origin start = arguments.get(START).isAuto() ? Origin.mean("t", area, before.frame())
+                : Origin.once("t", Code.of(arguments.get(START).resolve(before.maximumLevel())));
+        return super.rule(arguments, before, area).coming("t", start.and(Origin.counts(area, before.frame())).and(new Origin(rounds(stop), List.of()))).withConstant("t", t, Line.of("t", Run.plain("t = "
                 + Decimals.working(t)), Run.note("   after " + rows.size() + (rows.size() == 1 ? " round" : " rounds"))))
                 .withTable(() -> new Table(TABLE, COLUMNS, rows).withRules(RULES)
                         .concluding("t", cells -> cells.value(rows.size() - 1, "next")));
@@ -118,6 +125,29 @@ public final class TwoMeans extends PointStep {
         }
         return new Value[] {Rational.of(counts[0]), Rational.of(counts[1]), sums[0].dividedBy(Rational.of(counts[0])),
             sums[1].dividedBy(Rational.of(counts[1]))};
+    }
+
+    /** The rounds as a loop: t only ever goes one way, from a level to another, so that M + 3 of them are enough. */
+    private List<Statement> rounds(Rational stop) {
+        Code k = Code.name("k");
+        Code t = Code.name("t");
+        Code n = new Code.At("n", k);
+        Code end = Code.name("M").plus(Code.of(1));
+        List<Statement> above = List.of(added("n1", n), added("sum1", k.times(n)));
+        List<Statement> below = List.of(added("n0", n), added("sum0", k.times(n)));
+        List<Statement> round = new ArrayList<>();
+        List.of("n0", "sum0", "n1", "sum1").forEach(name -> round.add(Statement.set(name, Code.of(0))));
+        round.add(new Statement.Loop("k", Code.of(0), end, List.of(new Statement.When(new Code.Binary(Operator.GREATER, k, t), above, below))));
+        round.add(Statement.set("next", Code.name("sum0").over(Code.name("n0")).plus(Code.name("sum1").over(Code.name("n1"))).over(Code.of(2))));
+        round.add(Statement.set("change", new Code.Call(Function.ABS, List.of(Code.name("next").minus(t)))));
+        round.add(Statement.set("t", Code.name("next")));
+        Code isFar = new Code.Binary(isStrict ? Operator.AT_LEAST : Operator.GREATER, Code.name("change"), Code.of(stop));
+        return List.of(Statement.set("change", Code.of(stop).plus(Code.of(1))), new Statement.Loop("round", Code.of(0), Code.name("M").plus(Code.of(3)),
+                List.of(new Statement.When(isFar, round, List.of()))));
+    }
+
+    private static Statement added(String name, Code value) {
+        return Statement.set(name, Code.name(name).plus(value));
     }
 
     @Override
