@@ -13,8 +13,11 @@ public final class Ending {
     private Ending() {
     }
 
-    /** @return what makes s of a value before rounding, which is called {@code exact} */
-    public static List<Statement> of(Rounding rounding, Overflow overflow) {
+    /**
+     * @param maximum the largest level of the result
+     * @return what makes s of a value before rounding, which is called {@code exact}
+     */
+    public static List<Statement> of(Rounding rounding, Overflow overflow, Code maximum) {
         List<Statement> end = new ArrayList<>();
         String name = "exact";
         if (rounding != Rounding.NONE) {
@@ -22,8 +25,8 @@ public final class Ending {
             name = "rounded";
         }
         Code value = Code.name(name);
-        end.add(Statement.set("s", overflow == Overflow.CLIP ? value.between(Code.of(0), Code.name("M")) : overflow == Overflow.WRAP
-                ? value.mod(Code.name("M").plus(Code.of(1))) : value));
+        end.add(Statement.set("s", overflow == Overflow.CLIP ? value.between(Code.of(0), maximum) : overflow == Overflow.WRAP
+                ? value.mod(maximum.plus(Code.of(1))) : value));
         return end;
     }
 

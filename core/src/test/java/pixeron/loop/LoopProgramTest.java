@@ -37,7 +37,7 @@ class LoopProgramTest {
 
     private static final List<String> LINES = List.of("add amount=30", "add amount=0.5", "subtract amount=1/3 rounding=truncate", "multiply factor=1.25 rounding=ceiling",
             "divide divisor=3 rounding=nearest-even", "divide divisor=4 rounding=floor overflow=wrap", "linear gain=-1.5 bias=200 overflow=wrap", "linear gain=2 bias=-90 area=\"1 1 3 2\"",
-            "linear gain=1/3 bias=1/2 rounding=none overflow=keep", "invert", "log", "log scale=20", "log reference=image", "exponential", "power gamma=2", "power gamma=0.4", "stretch",
+            "linear gain=1/3 bias=1/2 rounding=none overflow=keep", "invert", "depth maximum=15", "depth maximum=1000 rounding=floor", "log", "log scale=20", "log reference=image", "exponential", "power gamma=2", "power gamma=0.4", "stretch",
             "stretch low=10 high=M to-low=5", "stretch area=\"0 1 4 3\"", "clamp low=40 high=200", "slice low=50 high=120", "slice low=50 high=120 outside=0", "quantize levels=4",
             "posterize cuts=\"50 100\" values=\"0 128 255\"", "bit-plane bit=3", "bits-and mask=0x0F", "bits-or mask=12", "bits-xor mask=255", "shift by=-2", "shift by=1",
             "piecewise points=\"0 0 | 100 40 | 255 255\"", "lookup table=\"0 1 | 1 3 | 7 200\"", "formula expression=\"(r - min) / (max - min) * M\"",
@@ -51,7 +51,7 @@ class LoopProgramTest {
             "median size=2", "minimum size=3", "maximum size=3 border=mirror-whole", "rank size=3 place=2", "erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"",
             "dilate shape=\"1 1 0 | 0 1 0\" border=repeat", "crop row=1 column=1 height=2 width=2", "pad top=1 left=2 right=1 border=mirror-half", "pad bottom=2 border=constant outside=9",
             "move down=1 right=-1 border=wrap", "move down=-1 right=1", "flip direction=left-right", "flip direction=up-down area=\"0 0 2 2\"", "transpose", "tile down=2 right=2 mirrored=yes",
-            "tile right=2", "sine-noise amplitude=20 period-columns=3", "sine-noise amplitude=9.5 cycles-rows=1 cycles-columns=2 phase=30");
+            "tile right=2", "resize scale=2", "resize scale=0.6 by=linear", "resize height=3 grid=corners", "resize width=7 by=linear grid=ends rounding=floor", "resize height=2 width=9 by=linear grid=corners rounding=none", "sine-noise amplitude=20 period-columns=3", "sine-noise amplitude=9.5 cycles-rows=1 cycles-columns=2 phase=30");
 
     /** Roots and angles of different languages may differ in their last place. */
     private static final Rational LAST_PLACE = Rational.of(1, 1_000_000_000);
@@ -167,7 +167,7 @@ class LoopProgramTest {
     }
 
     private static final String[] WITHOUT = {"close", "colour", "combine", "fourier", "fourier-inverse", "gaussian-noise", "gray", "join", "match", "notch", "open", "pass", "paste",
-        "rank-keep", "resize", "salt-pepper", "swap", "turn", "uniform-noise"};
+        "rank-keep", "salt-pepper", "swap", "turn", "uniform-noise"};
 
     @Test
     void aStartLeavesTheLoopOpen() {

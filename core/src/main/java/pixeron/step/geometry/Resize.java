@@ -6,8 +6,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
+import pixeron.formula.Function;
 import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.loop.Code;
 import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.step.Common;
@@ -124,6 +126,21 @@ public final class Resize extends NamedStep {
         return Sizes.frame(rounded(h), rounded(w), inputs);
     }
 
+    /** The sizes of the result as a program works them out, for images of any size. */
+    private static SampledProgram sides(Arguments arguments) {
+        Optional<Code> height = arguments.find(HEIGHT).map(amount -> Code.of(amount.number()));
+        Optional<Code> width = arguments.find(WIDTH).map(amount -> Code.of(amount.number()));
+        Optional<Code> scale = arguments.find(SCALE).map(amount -> Code.of(amount.number()));
+        Code rows = Code.name("H");
+        Code columns = Code.name("W");
+        return new SampledProgram(scale.map(factor -> side(rows.times(factor))).or(() -> height).orElseGet(() -> side(rows.times(width.orElseThrow()).over(columns))),
+                scale.map(factor -> side(columns.times(factor))).or(() -> width).orElseGet(() -> side(columns.times(height.orElseThrow()).over(rows))));
+    }
+
+    private static Code side(Code length) {
+        return new Code.Call(Function.MAX, List.of(Code.of(1), new Code.Rounded(Rounding.NEAREST, length)));
+    }
+
     @Override
     public Operation bind(Step step, Inputs inputs) {
         Image before = inputs.image(this);
@@ -165,7 +182,7 @@ public final class Resize extends NamedStep {
         PointCells cells = new PointCells(points, reading, Optional.of(before.frame()), pixel ->
                 Points.inProportion(pixel, before.frame(), frame));
         SampledOperation operation = new SampledOperation(step, before, frame, cells, Outside.NEVER);
-        return operation.with(ForwardPlaces.of(forwards(word(step.arguments(), GRID)), points.numbers())).with(progress -> ResizeBulk.points(before, cells,
+        return operation.with(sides(step.arguments())).with(ForwardPlaces.of(forwards(word(step.arguments(), GRID)), points.numbers())).with(progress -> ResizeBulk.points(before, cells,
                 Finish.of(step, frame.maximumLevel()), progress));
     }
 

@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.LoopProgram;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -35,6 +36,7 @@ final class SampledOperation extends StepOperation {
     private final Supplier<List<String>> notes;
     private final Bulk bulk;
     private final Optional<Forward> forward;
+    private final Optional<SampledProgram> program;
 
     /** All pixels at once, in a faster way that gives the same. */
     interface Bulk {
@@ -45,17 +47,18 @@ final class SampledOperation extends StepOperation {
 
     /** @param outside what stands outside the image before */
     SampledOperation(Step step, Image before, Frame frame, Cells cells, Outside outside) {
-        this(step, before, frame, cells, outside, progress -> Optional.empty(), List::of, Optional.empty());
+        this(step, before, frame, cells, outside, progress -> Optional.empty(), List::of, Optional.empty(), Optional.empty());
     }
 
     private SampledOperation(Step step, Image before, Frame frame, Cells cells, Outside outside, Bulk bulk, Supplier<List<String>> notes,
-            Optional<Forward> forward) {
+            Optional<Forward> forward, Optional<SampledProgram> program) {
         super(step, before, frame);
         this.cells = cells;
         this.outside = outside;
         this.bulk = bulk;
         this.notes = notes;
         this.forward = forward;
+        this.program = program;
     }
 
     /** @return this with other cells, pixel by pixel */
@@ -65,17 +68,27 @@ final class SampledOperation extends StepOperation {
 
     /** @return this with a faster way to all pixels */
     SampledOperation with(Bulk faster) {
-        return new SampledOperation(step(), before(), frame(), cells, outside, faster, notes, forward);
+        return new SampledOperation(step(), before(), frame(), cells, outside, faster, notes, forward, program);
     }
 
     /** @return this with what a person should know of the result */
     SampledOperation noting(Supplier<List<String>> known) {
-        return new SampledOperation(step(), before(), frame(), cells, outside, bulk, known, forward);
+        return new SampledOperation(step(), before(), frame(), cells, outside, bulk, known, forward, program);
     }
 
     /** @return this with the places where its values would be put the wrong way round */
     SampledOperation with(Forward wrong) {
-        return new SampledOperation(step(), before(), frame(), cells, outside, bulk, notes, Optional.of(wrong));
+        return new SampledOperation(step(), before(), frame(), cells, outside, bulk, notes, Optional.of(wrong), program);
+    }
+
+    /** @return this with what its loop as a program needs */
+    SampledOperation with(SampledProgram told) {
+        return new SampledOperation(step(), before(), frame(), cells, outside, bulk, notes, forward, Optional.of(told));
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        return program.flatMap(told -> told.of(step(), before(), cells));
     }
 
     @Override

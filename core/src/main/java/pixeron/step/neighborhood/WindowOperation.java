@@ -51,7 +51,7 @@ public final class WindowOperation extends StepOperation {
         boolean isPossible = before().isLevelImage() && (ownArea().isEmpty() || window.border() != Border.CROP);
         return !isPossible ? Optional.empty() : rule.statements(program, start).map(body -> {
             List<Statement> all = new ArrayList<>(body);
-            all.addAll(Ending.of(step().rounding(), step().overflow()));
+            all.addAll(Ending.of(step().rounding(), step().overflow(), Code.name("M")));
             return new LoopProgram(step().type().name(), step().line(), start, program.rows(), program.columns(), Ending.within(ownArea(), program.kept(all)));
         });
     }

@@ -48,11 +48,13 @@ final class PointProgram {
         if (!isKnown) {
             return Optional.empty();
         }
-        if (operation.frame().maximumLevel() != operation.before().maximumLevel()) {
+        int largest = operation.frame().maximumLevel();
+        boolean isSame = largest == operation.before().maximumLevel();
+        if (!isSame) {
             // M means that of the image in the formula, and that of the result at its end.
-            return Optional.empty();
+            start.add(Statement.set("largest", Code.of(largest)));
         }
-        each.addAll(Ending.of(operation.step().rounding(), operation.step().overflow()));
+        each.addAll(Ending.of(operation.step().rounding(), operation.step().overflow(), Code.name(isSame ? "M" : "largest")));
         return Optional.of(new LoopProgram(operation.step().type().name(), operation.step().line(), start, Code.name("H"), Code.name("W"), Ending.within(area, each)));
     }
 
