@@ -57,6 +57,8 @@ abstract class WindowTest extends ApplicationTest {
         }
         window = new MainWindow(user, dialogs, Duration.ofMillis(100));
         stage.setScene(new Scene(window, 1280, 800));
+        // Another test may have left the window at a size of its own.
+        stage.sizeToScene();
         stage.show();
         window.started(List.of());
     }

@@ -1,6 +1,5 @@
 package pixeron.app.exercise;
 
-import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -20,10 +19,8 @@ import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.Tooltip;
 import javafx.scene.control.cell.TextFieldTableCell;
-import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -31,6 +28,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.converter.DefaultStringConverter;
 import pixeron.PixeronException;
+import pixeron.app.bench.parts.FileDrop;
 import pixeron.app.bench.parts.ProgressNote;
 import pixeron.app.model.Background;
 import pixeron.exercise.Code;
@@ -77,8 +75,7 @@ public final class ClassView extends BorderPane {
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("class-side");
         setRight(scroll);
-        setOnDragOver(this::dragOver);
-        setOnDragDropped(this::dropped);
+        FileDrop.on(this, this::read);
         render();
     }
 
@@ -345,20 +342,5 @@ public final class ClassView extends BorderPane {
         Label label = new Label(text);
         label.setWrapText(true);
         return label;
-    }
-
-    private void dragOver(DragEvent event) {
-        if (event.getDragboard().hasFiles()) {
-            event.acceptTransferModes(TransferMode.COPY);
-            event.consume();
-        }
-    }
-
-    private void dropped(DragEvent event) {
-        if (event.getDragboard().hasFiles()) {
-            read(event.getDragboard().getFiles().stream().map(File::toPath).toList());
-            event.setDropCompleted(true);
-            event.consume();
-        }
     }
 }

@@ -7,16 +7,15 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
-import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.BenchView;
 import pixeron.app.bench.parts.AskedWord;
+import pixeron.app.bench.parts.FileDrop;
 import pixeron.app.bench.parts.ProgressNote;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.bench.steps.Shelf;
@@ -123,8 +122,7 @@ public final class MainWindow extends StackPane {
                 toggleLecture();
             }
         });
-        setOnDragOver(this::dragOver);
-        setOnDragDropped(this::dropped);
+        FileDrop.on(this, dropped -> files.open(dropped.get(0)));
     }
 
     /** The bench takes longer to make than the opening view, so the window does not wait for it. */
@@ -360,20 +358,5 @@ public final class MainWindow extends StackPane {
     /** The state, for tests and pictures. */
     public Bench bench() {
         return bench;
-    }
-
-    private void dragOver(DragEvent event) {
-        if (event.getDragboard().hasFiles()) {
-            event.acceptTransferModes(TransferMode.COPY);
-            event.consume();
-        }
-    }
-
-    private void dropped(DragEvent event) {
-        if (event.getDragboard().hasFiles()) {
-            files.open(event.getDragboard().getFiles().get(0).toPath());
-            event.setDropCompleted(true);
-            event.consume();
-        }
     }
 }

@@ -56,6 +56,8 @@ class DrawnTest extends ApplicationTest {
     @Override
     public void start(Stage stage) {
         stage.setScene(new Scene(root, 100, 100));
+        // Another test may have left the window at a size of its own.
+        stage.sizeToScene();
         theme = new Theme(root);
         theme.loadNumbers();
     }

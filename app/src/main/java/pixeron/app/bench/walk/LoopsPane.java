@@ -32,7 +32,7 @@ public final class LoopsPane extends ScrollPane {
 
     private final Bench bench;
     private final VBox lines = new VBox();
-    private final HBox choice = new HBox();
+    private final ToggleButton packed = new ToggleButton("Masks and shifts");
     private final ProgramPane program;
     private Optional<?> language = Optional.empty();
     private final FlowPane variables = new FlowPane();
@@ -54,16 +54,16 @@ public final class LoopsPane extends ScrollPane {
         variables.getStyleClass().add("loop-variables");
         hint.getStyleClass().add("sheet-hint");
         hint.setWrapText(true);
-        ToggleButton packed = new ToggleButton("Masks and shifts");
         packed.getStyleClass().add("quiet");
         packed.setTooltip(new Tooltip("Loops take packed pixels apart with masks and shifts; switched off, they name the channels"));
         packed.selectedProperty().bindBidirectional(bench.looking().packedLoopsProperty());
         bench.looking().packedLoopsProperty().subscribe(isPacked -> seen.request());
         bench.looking().colourViewProperty().subscribe(view -> seen.request());
         bench.looking().hintsProperty().subscribe(taken -> seen.request());
-        choice.getChildren().add(packed);
-        choice.getStyleClass().add("loop-choice");
-        setContent(new VBox(languages(seen), choice, lines, variables, program));
+        // Beside the languages where there is room: a row of its own would push the last line of a loop out of sight.
+        FlowPane choices = new FlowPane(languages(seen), packed);
+        choices.getStyleClass().add("loop-choice");
+        setContent(new VBox(choices, lines, variables, program));
         bench.shownProperty().subscribe(now -> seen.request());
         bench.pickedProperty().subscribe(now -> follow(seen));
         bench.walking().walkProperty().subscribe(now -> follow(seen));
@@ -78,7 +78,6 @@ public final class LoopsPane extends ScrollPane {
         for (ProgramPane.Language one : ProgramPane.Language.values()) {
             row.getChildren().add(toggle(one.title(), Optional.of(one), group, "The loops as a whole program in " + one.title()));
         }
-        row.getStyleClass().add("loop-choice");
         group.selectToggle(group.getToggles().get(0));
         group.selectedToggleProperty().subscribe((before, now) -> {
             if (now == null) {
@@ -119,13 +118,13 @@ public final class LoopsPane extends ScrollPane {
         show(lines, !isProgram);
         show(variables, !isProgram);
         if (isProgram) {
-            show(choice, false);
+            show(packed, false);
             program.show((ProgramPane.Language) language.get());
             return;
         }
         Walking walking = bench.walking();
         boolean isWhole = bench.shown() != null && bench.shown().hasColour() && bench.shown().operation().isPresent() && bench.looking().isWhole();
-        show(choice, isWhole);
+        show(packed, isWhole);
         Optional<PseudoCode> code = walking.code();
         if (code.isEmpty()) {
             shown = List.of();

@@ -39,6 +39,8 @@ class HistogramPlotTest extends ApplicationTest {
     public void start(Stage stage) {
         StackPane root = new StackPane();
         stage.setScene(new Scene(root, WIDTH, HEIGHT));
+        // Another test may have left the window at a size of its own.
+        stage.sizeToScene();
         theme = new Theme(root);
         theme.loadNumbers();
         plot = new HistogramPlot(theme, bin -> said.add("over " + bin), (bin, isAfter) -> said.add("picked " + bin
