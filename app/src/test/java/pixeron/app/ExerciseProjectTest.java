@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -81,5 +82,26 @@ class ExerciseProjectTest extends WindowTest {
         assertThat(shownText()).contains("128");
         clickOn("Facts");
         assertThat(shownText()).contains("0–255").doesNotContain("Covered");
+    }
+
+    /** Neither values nor the picture of After come out by the clipboard; those of Before do. */
+    @Test
+    void theClipboardGetsNoResult() {
+        clipboard("kept");
+        interact(() -> sheet("After").requestFocus());
+        push(KeyCode.SHORTCUT, KeyCode.C);
+        push(KeyCode.SHORTCUT, KeyCode.ALT, KeyCode.C);
+        settle();
+        assertThat(copied()).isEqualTo("kept");
+        assertThat(shownText()).contains("Covered: this is an exercise.");
+        interact(() -> sheet("Before").requestFocus());
+        push(KeyCode.SHORTCUT, KeyCode.C);
+        assertThat(copied()).isEqualTo("3\t7\n12\t20\n");
+    }
+
+    private String copied() {
+        String[] found = new String[1];
+        interact(() -> found[0] = Clipboard.getSystemClipboard().getString());
+        return found[0];
     }
 }
