@@ -25,6 +25,8 @@ import pixeron.exercise.library.Topic;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
+import pixeron.step.catalog.Catalog;
+import pixeron.step.key.Parameter;
 
 /** Exercises of our own, and exercises as files. */
 class LibraryTest {
@@ -37,6 +39,16 @@ class LibraryTest {
         assertThat(Library.topics()).hasSizeGreaterThanOrEqualTo(24);
         assertThat(Library.topics().stream().map(Topic::id)).doesNotHaveDuplicates();
         assertThat(Library.topics().stream().flatMap(topic -> Stream.of(Size.values()).map(size -> Code.of(topic.exercise(size))))).doesNotHaveDuplicates();
+    }
+
+    /** What is drawn by chance in a step stands on no sheet: nobody could work it out. */
+    @Test
+    void everythingCanBeWorkedOutByHand() {
+        for (Topic topic : Library.topics()) {
+            for (String line : topic.exercise(Size.SMALL).steps()) {
+                assertThat(Catalog.find(line.split(" ")[0]).orElseThrow().parameters()).as(topic.id()).extracting(Parameter::key).doesNotContain("seed");
+            }
+        }
     }
 
     @ParameterizedTest

@@ -97,7 +97,7 @@ public final class Library {
                         b -> b.choice("t", "3", "4", "5").step("equalize").all(8).step("threshold at={t}").all(6).withoutTies()),
                 topic("otsu", "The best limit between two parts", "For each limit t: how many pixels are not above it, and how far do the two parts lie apart?", Library::faint,
                         b -> b.step("threshold-otsu").column("otsu", "n0", 4).column("otsu", "between", 8).constants(2)),
-                topic("two-means", "A limit half way between two means", "Begin with the mean of all. Go on until the limit moves by less than a half.", Library::sort,
+                topic("two-means", "A limit half way between two means", "Begin with the mean of all. Go on until the limit moves by at most a half.", Library::sort,
                         b -> b.step("threshold-two-means").constants(4).all(4)));
     }
 
@@ -109,13 +109,13 @@ public final class Library {
                         b -> b.choice("w", "0 1 0 | 1 4 1 | 0 1 0", "1 2 1 | 2 4 2 | 1 2 1", "1 1 1 | 1 8 1 | 1 1 1").step("kernel weights=\"{w}\"").onTheWay(1, 1, 3).corner(9).withoutTies()),
                 topic("sharpen", "Sharper edges", "Sharpen the proof; beyond the edge the edge is repeated.", Library::gray,
                         b -> b.step("sharpen border=repeat").corner(9).clipped(1)),
-                topic("median", "Dust off a proof", "Take the median of each window of 3 × 3; at the edge the window is smaller.", Library::proof,
+                topic("median", "Dust off a proof", "Take the median of each window of 3 × 3; beyond the edge the edge is repeated.", Library::proof,
                         b -> b.step("median size=3 border=repeat").corner(9)),
                 topic("edges", "Edges of an ornament", "Write |across| + |down| with the weights of 1, 2, 1 along the edge; beyond the edge the edge is repeated.", Library::sort,
                         b -> b.step("sobel part=sum border=repeat").corner(9)),
                 topic("shrink", "Bright parts shrink", "Erode the proof with the cross: the least value under it.", Library::sort,
                         b -> b.step("erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"").corner(9)),
-                topic("local-threshold", "A proof lit from one side", "White is what lies above the mean of its window of 3 × 3 less {c}.", Library::gray,
+                topic("local-threshold", "A proof lit from one side", "White is what lies above the mean of its window of 3 × 3 less {c}; beyond the edge the edge is repeated.", Library::gray,
                         b -> b.choice("c", "5", "10", "20").step("threshold-local size=3 offset={c} border=repeat").corner(9)));
     }
 
@@ -127,8 +127,8 @@ public final class Library {
                         b -> b.choice("d", "90", "-90").step("turn degrees={d}").all(6)),
                 topic("half-size", "Half the size", "Make the proof half as large: the mean of each four pixels.", Library::gray,
                         b -> b.step("resize scale=1/2 by=mean").all(6)),
-                topic("two-pulls", "Two pulls of one forme", "The second pull differs a little from the first. Write by how much, without the sign.", Library::gray,
-                        b -> b.step("uniform-noise from=-9 to=9 seed={s}").step("combine with=step:0 by=absolute-difference").all(6)));
+                topic("two-pulls", "Two pulls of one forme", "The second pull came out one column further right, where its first column stands twice. Write by how much the two pulls differ, without the sign.", Library::gray,
+                        b -> b.step("move down=0 right=1 border=repeat").step("combine with=step:0 by=absolute-difference").all(6)));
     }
 
     private static List<Topic> patterns() {
