@@ -1,7 +1,6 @@
 package pixeron.exercise;
 
 import java.util.List;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -116,7 +115,7 @@ public sealed interface Choice {
     }
 
     private static void requireName(String name) {
-        if (!name.matches("[a-z][a-z0-9]{0,19}") || Set.of(VARIANT).contains(name)) {
+        if (!name.matches("[a-z][a-z0-9]{0,19}") || name.equals(VARIANT)) {
             throw PixeronException.of("\"%s\" is no name of a choice; right is a small letter and then small letters and digits, at most 20, and not \"%s\".",
                     Decimals.shortened(name), VARIANT);
         }

@@ -2,6 +2,7 @@ package pixeron.exercise;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -73,11 +74,9 @@ public record Exercise(String title, String task, GivenImage image, List<String>
         return steps.stream().anyMatch(line -> line.contains(braces)) || image instanceof GivenImage.Made made && made.line().contains(braces);
     }
 
-    /** @return a text with the values of names in braces; a name without a value stays */
-    static String filled(String text, java.util.function.Function<String, String> value) {
-        return BRACES.matcher(text).replaceAll(found -> {
-            String filled = value.apply(found.group(1));
-            return Matcher.quoteReplacement(filled == null ? found.group() : filled);
-        });
+    /** @return a text with the number of a variant and its values in place of the names in braces; a name without a value stays */
+    static String filled(String text, int number, Map<String, String> values) {
+        return BRACES.matcher(text).replaceAll(found -> Matcher.quoteReplacement(found.group(1).equals(Choice.VARIANT) ? String.valueOf(number)
+                : values.getOrDefault(found.group(1), found.group())));
     }
 }

@@ -37,7 +37,7 @@ public record Variant(Exercise exercise, int number, int draw, Map<String, Strin
 
     /** @return the task in words, with the values that were drawn */
     public String task() {
-        return Exercise.filled(exercise.task(), name -> name.equals(Choice.VARIANT) ? String.valueOf(number) : values.get(name));
+        return Exercise.filled(exercise.task(), number, values);
     }
 
     /** @return it as work without a value by hand */

@@ -98,7 +98,7 @@ public final class Variants {
         int draws = exercise.choices().stream().allMatch(choice -> choice.count() == 1) ? 1 : MOST_DRAWS;
         for (int draw = 0; draw < draws; draw++) {
             Map<String, String> values = values(number, draw);
-            UnaryOperator<String> fill = text -> Exercise.filled(text, name -> name.equals(Choice.VARIANT) ? String.valueOf(number) : values.get(name));
+            UnaryOperator<String> fill = text -> Exercise.filled(text, number, values);
             String line = exercise.image() instanceof GivenImage.Made made ? fill.apply(made.line()) : "";
             List<String> steps = exercise.steps().stream().map(fill).toList();
             if (lines.contains(line + steps)) {

@@ -38,21 +38,7 @@ public final class KeyPages {
      * @throws PixeronException if the file cannot be written
      */
     public static void write(Path file, List<Variant> variants, Paper paper, Progress progress) {
-        byte[] bytes;
-        try (PdfPages pages = new PdfPages(paper, "Key: " + variants.get(0).exercise().title())) {
-            KeyPages key = new KeyPages(pages);
-            for (int n = 0; n < variants.size(); n++) {
-                progress.report((double) n / variants.size());
-                if (n > 0) {
-                    pages.running("");
-                    pages.turn();
-                }
-                key.add(variants.get(n));
-            }
-            bytes = pages.bytes();
-        } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The key cannot be made: %s.", trouble.getMessage());
-        }
+        byte[] bytes = VariantPages.bytes("key", "Key: " + variants.get(0).exercise().title(), variants, paper, progress, (pages, variant) -> new KeyPages(pages).add(variant));
         SafeFile.write(file, out -> out.write(bytes));
     }
 

@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.chain.Stage;
-import pixeron.exercise.Exercise;
 import pixeron.exercise.Part;
 import pixeron.exercise.Variant;
 import pixeron.exercise.mark.ClassTable;
@@ -44,21 +43,7 @@ public final class SheetPages {
 
     /** @return the pages as a file */
     public static byte[] bytes(List<Variant> variants, Paper paper, Progress progress) {
-        Exercise exercise = variants.get(0).exercise();
-        try (PdfPages pages = new PdfPages(paper, exercise.title())) {
-            SheetPages sheets = new SheetPages(pages);
-            for (int n = 0; n < variants.size(); n++) {
-                progress.report((double) n / variants.size());
-                if (n > 0) {
-                    pages.running("");
-                    pages.turn();
-                }
-                sheets.add(variants.get(n));
-            }
-            return pages.bytes();
-        } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The sheets cannot be made: %s.", trouble.getMessage());
-        }
+        return VariantPages.bytes("sheets", variants.get(0).exercise().title(), variants, paper, progress, (pages, variant) -> new SheetPages(pages).add(variant));
     }
 
     private void add(Variant variant) throws IOException {
