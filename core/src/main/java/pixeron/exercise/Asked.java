@@ -5,6 +5,7 @@ import pixeron.PixeronException;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.number.Decimals;
 import pixeron.number.Rational;
 
 /**
@@ -16,6 +17,8 @@ import pixeron.number.Rational;
  * @param points for all of it, 0 or more; each cell has the same part of them
  */
 public record Asked(int step, String face, What what, Rational points) {
+
+    private static final int CENTS = 2;
 
     /** What is to be filled in. */
     public sealed interface What {
@@ -66,6 +69,17 @@ public record Asked(int step, String face, What what, Rational points) {
         } else if (points.signum() < 0) {
             throw PixeronException.of("%s points are given; right is 0 or more.", points);
         }
+    }
+
+    /** @return points as people write them: 7.5, or 7.33 where they go on */
+    public static String written(Rational points) {
+        return Decimals.table(points.toDecimals(CENTS));
+    }
+
+    /** @return points with their word: "10 points", "1 point" */
+    public static String worth(Rational points) {
+        String number = written(points);
+        return number + (number.equals("1") ? " point" : " points");
     }
 
     /** @return the position of the step in its chain, from 0 */

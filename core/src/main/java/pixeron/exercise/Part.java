@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import pixeron.byhand.work.StepWork;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
@@ -20,6 +21,11 @@ public sealed interface Part {
 
     /** @return the name of the face of the step's result that values by hand for it belong to */
     String face();
+
+    /** @return what is said of its step, of all that is said of a project */
+    default StepWork work(List<StepWork> works) {
+        return works.stream().filter(one -> one.position() == asked().position() && one.face().equals(face())).findFirst().orElseThrow();
+    }
 
     /** @return how many cells are to be filled in */
     int count();

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -57,24 +58,22 @@ public record ProgramCommand(List<String> words) {
     }
 
     private void requireFiles() {
-        List<Matcher> found = words.stream().map(BRACES::matcher).toList();
         if (words.isEmpty()) {
             throw PixeronException.of("The command is empty; right is such as: python3 mine.py {in} {out}.");
         } else if (names().noneMatch("in"::equals) || names().noneMatch("out"::equals)) {
             throw PixeronException.of("The command must say with {in} where the image is read and with {out} where the result is written, such as: python3 mine.py {in} {out}.");
         }
-        for (Matcher matcher : found) {
-            while (matcher.find()) {
-                boolean isKnown = matcher.group(2) == null || ENDINGS.contains(matcher.group(2)) && !matcher.group(1).equals("out");
-                if (!isKnown) {
-                    throw PixeronException.of("%s is not known; there are {in}, {in.csv}, {in.pgm}, {in.png}, the same with {with}, and {out}.", matcher.group());
-                }
-            }
-        }
+        braces().filter(found -> found.group(2) != null && (!ENDINGS.contains(found.group(2)) || found.group(1).equals("out"))).findFirst().ifPresent(found -> {
+            throw PixeronException.of("%s is not known; there are {in}, {in.csv}, {in.pgm}, {in.png}, the same with {with}, and {out}.", found.group());
+        });
+    }
+
+    private Stream<MatchResult> braces() {
+        return words.stream().flatMap(word -> BRACES.matcher(word).results());
     }
 
     private Stream<String> names() {
-        return words.stream().flatMap(word -> BRACES.matcher(word).results()).map(found -> found.group(1));
+        return braces().map(found -> found.group(1));
     }
 
     /** @return whether it reads another image besides */
@@ -84,7 +83,7 @@ public record ProgramCommand(List<String> words) {
 
     /** @return what it reads and in which format: the name in, with or out, and an ending such as csv */
     Map<String, String> files() {
-        return words.stream().flatMap(word -> BRACES.matcher(word).results()).collect(Collectors.toMap(found -> found.group(), found ->
+        return braces().collect(Collectors.toMap(found -> found.group(), found ->
                 found.group(2) == null ? ENDINGS.get(0) : found.group(2), (a, b) -> a));
     }
 

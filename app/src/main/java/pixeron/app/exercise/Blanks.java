@@ -20,9 +20,9 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.byhand.Verdict;
+import pixeron.exercise.Asked;
 import pixeron.exercise.Part;
 import pixeron.exercise.Variant;
-import pixeron.exercise.mark.ClassTable;
 import pixeron.exercise.practice.Trial;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
@@ -45,11 +45,10 @@ final class Blanks extends FlowPane {
         List<Part> parts = variant.parts();
         for (int n = 0; n < parts.size(); n++) {
             Part part = parts.get(n);
-            String points = ClassTable.points(part.asked().points());
             Label title = new Label((n + 1) + ". " + part.title());
             title.getStyleClass().add("part-title");
             title.setWrapText(true);
-            Label worth = new Label(points + (points.equals("1") ? " point" : " points"));
+            Label worth = new Label(Asked.worth(part.asked().points()));
             worth.getStyleClass().add("found-sentence");
             GridPane grid = new GridPane();
             grid.getStyleClass().add("squared");

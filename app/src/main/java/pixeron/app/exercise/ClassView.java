@@ -31,6 +31,7 @@ import pixeron.PixeronException;
 import pixeron.app.bench.parts.FileDrop;
 import pixeron.app.bench.parts.ProgressNote;
 import pixeron.app.model.Background;
+import pixeron.exercise.Asked;
 import pixeron.exercise.Code;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.exercise.mark.ClassTable;
@@ -146,7 +147,7 @@ public final class ClassView extends BorderPane {
     }
 
     private String points(Marked marked) {
-        return marked.isMarked() ? ClassTable.points(marked.points(answers.followCounts())) : "";
+        return marked.isMarked() ? Asked.written(marked.points(answers.followCounts())) : "";
     }
 
     private Marked marked(Integer place) {
@@ -300,7 +301,7 @@ public final class ClassView extends BorderPane {
     private void renderSide(ClassTable of) {
         long marked = of.marks().stream().filter(Marked::isMarked).count();
         side.getChildren().add(section("ANSWERS"));
-        side.getChildren().add(words(marked + " of " + of.marks().size() + " marked, of " + ClassTable.points(answers.exercise().points()) + " points"
+        side.getChildren().add(words(marked + " of " + of.marks().size() + " marked, of " + Asked.worth(answers.exercise().points())
                 + (marked < of.marks().size() ? ". Type the code of those that lack one." : ".")));
         side.getChildren().add(section("SLIPS, BY HOW OFTEN"));
         if (of.slips().isEmpty()) {

@@ -28,11 +28,11 @@ import javafx.util.Duration;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.ProgressNote;
 import pixeron.app.model.Background;
+import pixeron.exercise.Asked;
 import pixeron.exercise.Exercise;
 import pixeron.exercise.Variant;
 import pixeron.exercise.Variants;
 import pixeron.exercise.file.ExerciseFile;
-import pixeron.exercise.mark.ClassTable;
 import pixeron.exercise.print.Worksheet;
 import pixeron.image.Frame;
 import pixeron.image.Result;
@@ -303,7 +303,7 @@ public final class SetView extends BorderPane {
         page.setImage(drawn.page());
         page.setOpacity(1);
         said.getStyleClass().setAll("label", "found-sentence");
-        said.setText(drawn.variant().code() + " · " + drawn.cells() + " cells · " + ClassTable.points(exercise.points()) + " points");
+        said.setText(drawn.variant().code() + " · " + drawn.cells() + " cells · " + Asked.worth(exercise.points()));
         enable(true);
     }
 

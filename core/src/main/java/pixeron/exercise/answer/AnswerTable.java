@@ -13,6 +13,7 @@ import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.AnswerFile;
 import pixeron.byhand.table.HandTable;
+import pixeron.exercise.Asked;
 import pixeron.exercise.Code;
 import pixeron.exercise.Part;
 import pixeron.exercise.Variant;
@@ -56,7 +57,7 @@ public final class AnswerTable {
         for (int n = 0; n < parts.size(); n++) {
             Part part = parts.get(n);
             rows.add(List.of(""));
-            rows.add(List.of(PART + " " + (n + 1), part.title(), Decimals.table(part.asked().points()) + " points"));
+            rows.add(List.of(PART + " " + (n + 1), part.title(), Asked.worth(part.asked().points())));
             if (part instanceof Part.OfCells cells) {
                 addCells(rows, cells, work);
             } else {

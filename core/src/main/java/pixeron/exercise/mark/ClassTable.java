@@ -7,9 +7,8 @@ import java.util.TreeMap;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import pixeron.exercise.Asked;
 import pixeron.exercise.Code;
-import pixeron.number.Decimals;
-import pixeron.number.Rational;
 
 /**
  * What is said of a class, as rows of cells: people, slips by how often they came first, parts by how many are right.
@@ -22,7 +21,6 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
 
     private static final String FORMULA = "=+-@\t\r";
     private static final String NOBODY = "";
-    private static final int CENTS = 2;
 
     public ClassTable {
         marks = List.copyOf(marks);
@@ -62,8 +60,8 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         List<String> row = new ArrayList<>(List.of(inert(marked.name()), marked.code().map(Code::toString).orElse(NOBODY)));
         if (marked.isMarked()) {
             row.addAll(List.of(String.valueOf(marked.filled()), String.valueOf(marked.agree()), String.valueOf(marked.follow()), String.valueOf(marked.differ()),
-                    marked.firstSlip().orElse(""), marked.starts().orElse(""), points(marked.points(followCounts))));
-            marked.parts().forEach(part -> row.add(points(followCounts ? part.points() : part.points().minus(part.followPoints()))));
+                    marked.firstSlip().orElse(""), marked.starts().orElse(""), Asked.written(marked.points(followCounts))));
+            marked.parts().forEach(part -> row.add(Asked.written(followCounts ? part.points() : part.points().minus(part.followPoints()))));
         } else {
             IntStream.range(0, 7 + titles.size()).forEach(n -> row.add(""));
         }
@@ -74,11 +72,6 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
     /** What others wrote stays words: a spreadsheet would calculate what begins like a formula. */
     private static String inert(String text) {
         return !text.isEmpty() && FORMULA.indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
-    }
-
-    /** @return points as people write them: 7.5, or 7.33 where they go on */
-    public static String points(Rational points) {
-        return Decimals.table(points.toDecimals(CENTS));
     }
 
     /** @return head and rows of people */

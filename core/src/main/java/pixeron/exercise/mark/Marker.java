@@ -115,7 +115,7 @@ public final class Marker {
 
     /** @return what is said of a part that is asked */
     static Marked.PartMark mark(Part part, List<StepWork> works) {
-        StepWork work = works.stream().filter(one -> one.position() == part.asked().position() && one.face().equals(part.face())).findFirst().orElseThrow();
+        StepWork work = part.work(works);
         int filled = 0;
         int agree = 0;
         int follow = 0;

@@ -119,7 +119,7 @@ public record Trial(Variant variant, Map<Blank, String> texts) {
     }
 
     private static Optional<Verdict> state(Part part, Blank blank, List<StepWork> works) {
-        StepWork work = works.stream().filter(one -> one.position() == part.asked().position() && one.face().equals(part.face())).findFirst().orElseThrow();
+        StepWork work = part.work(works);
         if (part instanceof Part.OfTable table) {
             return work.tables().getOrDefault(table.table().name(), TableCheck.EMPTY).cell(table.rows().get(blank.row()), table.columns().get(blank.column()))
                     .map(TableCheck.Cell::state);

@@ -66,7 +66,7 @@ public final class KeyPages {
     }
 
     private static void right(Grids grids, int number, Part part) throws IOException {
-        String title = number + ". " + part.title() + SheetPages.points(part);
+        String title = SheetPages.title(number, part);
         if (part instanceof Part.OfCells cells) {
             Set<Pixel> asked = Set.copyOf(cells.pixels());
             grids.grid(title, part.operation().frame(), false, pixel -> new Grids.Cell(asked.contains(pixel) ? Decimals.cell(part.operation().value(pixel)) : "",

@@ -7,9 +7,9 @@ import java.util.Locale;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.chain.Stage;
+import pixeron.exercise.Asked;
 import pixeron.exercise.Part;
 import pixeron.exercise.Variant;
-import pixeron.exercise.mark.ClassTable;
 import pixeron.format.SafeFile;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
@@ -109,7 +109,7 @@ public final class SheetPages {
     }
 
     private static void blank(Grids grids, int number, Part part) throws IOException {
-        String title = number + ". " + part.title() + points(part);
+        String title = title(number, part);
         if (part instanceof Part.OfCells cells) {
             Set<Pixel> asked = Set.copyOf(cells.pixels());
             grids.grid(title, part.operation().frame(), true, pixel -> new Grids.Cell("", asked.contains(pixel)));
@@ -118,8 +118,8 @@ public final class SheetPages {
         }
     }
 
-    static String points(Part part) {
-        String points = ClassTable.points(part.asked().points());
-        return "  (" + points + (points.equals("1") ? " point)" : " points)");
+    /** @return the number of a part, what it is, and what it is worth */
+    static String title(int number, Part part) {
+        return number + ". " + part.title() + "  (" + Asked.worth(part.asked().points()) + ")";
     }
 }

@@ -8,10 +8,10 @@ import java.util.Locale;
 import java.util.Set;
 import javax.xml.stream.XMLStreamException;
 import pixeron.chain.Stage;
+import pixeron.exercise.Asked;
 import pixeron.exercise.Part;
 import pixeron.exercise.SlipValues;
 import pixeron.exercise.Variant;
-import pixeron.exercise.mark.ClassTable;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -130,7 +130,7 @@ final class QuizItem {
         }
         for (int n = 0; n < parts.size(); n++) {
             Part part = parts.get(n);
-            xml.element("p", (n + 1) + ". " + part.title() + " (" + ClassTable.points(part.asked().points()) + " points)");
+            xml.element("p", (n + 1) + ". " + part.title() + " (" + Asked.worth(part.asked().points()) + ")");
             if (part instanceof Part.OfCells cells) {
                 fields(xml, n, cells);
             } else {
