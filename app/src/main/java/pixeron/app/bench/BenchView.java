@@ -35,6 +35,7 @@ import pixeron.app.bench.counts.FactsPane;
 import pixeron.app.bench.counts.LevelsPane;
 import pixeron.app.bench.curve.CurvePane;
 import pixeron.app.bench.parts.MiddlePane;
+import pixeron.app.bench.parts.Section;
 import pixeron.app.bench.parts.Withheld;
 import pixeron.app.bench.pixels.DisplayPane;
 import pixeron.app.bench.pixels.MarkedPane;
@@ -157,8 +158,7 @@ public final class BenchView extends BorderPane {
     }
 
     private ScrollPane side(Bench bench, OwnKernels personal, Shelf.Ways shelf) {
-        Label title = new Label("STEPS");
-        title.getStyleClass().add("section-title");
+        Label title = Section.of("STEPS");
         ParameterPane parameters = new ParameterPane(bench, personal);
         addEventHandler(StepAdded.ADDED, event -> parameters.focusFirst());
         VBox box = new VBox(title, new BranchBar(bench), new StepList(bench, this::say), new Shelf(bench, shelf, this::say), search, parameters);

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.exercise.Code;
 import pixeron.exercise.Exercise;
@@ -46,23 +47,32 @@ record Answers(Marker marker, Exercise exercise, List<Entry> entries, boolean fo
         return new Answers(new Marker(new Variants(exercise)), exercise, List.of(), true);
     }
 
-    private Answers with(List<Entry> changed) {
-        List<Marked> noted = Marker.notingSame(changed.stream().map(Entry::marked).toList());
+    /** @return this with other entries, of which it is noted anew which have the same code */
+    private Answers noted(List<Entry> changed) {
+        List<Marked> noted = Marker.notingSame(changed.stream().map(entry -> entry.marked().withoutNote()).toList());
         return new Answers(marker, exercise, IntStream.range(0, changed.size()).mapToObj(n -> new Entry(changed.get(n).received(), noted.get(n))).toList(), followCounts);
     }
 
-    /** @return this with all answers in some files and folders; one that cannot be read has its reason */
-    Answers with(List<Path> paths, Progress progress) {
+    /**
+     * @return the answers in some files and folders, marked; one that cannot be read has its reason
+     * @throws PixeronException if there are none
+     */
+    List<Entry> read(List<Path> paths, Progress progress) {
         List<Path> files = AnswerReader.files(paths);
-        List<Entry> all = new ArrayList<>(entries.stream().map(entry -> new Entry(entry.received(), entry.marked().withoutNote())).toList());
+        List<Entry> found = new ArrayList<>();
         for (int n = 0; n < files.size(); n++) {
             progress.report((double) n / files.size());
-            all.addAll(read(files.get(n)));
+            found.addAll(read(files.get(n)));
         }
-        if (all.size() == entries.size()) {
+        if (found.isEmpty()) {
             throw PixeronException.of("There are no answers in %s: no table, spreadsheet, picture or project.", paths.get(0).getFileName());
         }
-        return with(all);
+        return found;
+    }
+
+    /** @return this with more answers behind those that are there */
+    Answers with(List<Entry> more) {
+        return noted(Stream.concat(entries.stream(), more.stream()).toList());
     }
 
     private List<Entry> read(Path file) {
@@ -76,7 +86,7 @@ record Answers(Marker marker, Exercise exercise, List<Entry> entries, boolean fo
     private Answers replaced(int place, Entry entry) {
         List<Entry> changed = new ArrayList<>(entries);
         changed.set(place, entry);
-        return new Answers(marker, exercise, changed, followCounts);
+        return noted(changed);
     }
 
     /**

@@ -30,6 +30,7 @@ import javafx.util.converter.DefaultStringConverter;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.FileDrop;
 import pixeron.app.bench.parts.ProgressNote;
+import pixeron.app.bench.parts.Section;
 import pixeron.app.model.Background;
 import pixeron.exercise.Asked;
 import pixeron.exercise.Code;
@@ -50,7 +51,9 @@ public final class ClassView extends BorderPane {
     private final Choosing choosing;
     private final Consumer<RuntimeException> trouble;
     private final BiConsumer<String, Project> toBench;
-    private final Background background = new Background();
+    private final Background marking = new Background();
+    /** Apart from marking: whoever saves what is there gives up nothing that is under way. */
+    private final Background writing = new Background();
     private final Label title = new Label();
     private final TableView<Integer> table = new TableView<>();
     private final VBox side = new VBox();
@@ -104,11 +107,12 @@ public final class ClassView extends BorderPane {
         back.setOnAction(event -> leave.run());
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        ProgressNote note = new ProgressNote("Marking…", "Give up; what is marked stays", background, background::cancel);
+        ProgressNote note = new ProgressNote("Marking…", "Give up; what is marked stays", marking, marking::cancel);
+        ProgressNote written = new ProgressNote("Writing…", "Give up; what is written stays", writing, writing::cancel);
         HBox buttons = new HBox(exercise, files, add, results, reports, back);
         buttons.getStyleClass().add("buttons");
         buttons.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(title, done, note, space, follow, buttons);
+        HBox head = new HBox(title, done, note, written, space, follow, buttons);
         head.getStyleClass().add("class-head");
         done.getStyleClass().add("found-sentence");
         return head;
@@ -230,7 +234,7 @@ public final class ClassView extends BorderPane {
 
     /** @param file an exercise whose answers are marked from now on */
     public void open(Path file) {
-        background.start(progress -> Answers.of(ExerciseFile.read(file)), opened -> {
+        marking.start(progress -> Answers.of(ExerciseFile.read(file)), opened -> {
             answers = opened.counting(follow.isSelected());
             render();
             add.requestFocus();
@@ -247,10 +251,13 @@ public final class ClassView extends BorderPane {
             open(exercise.get());
         } else if (answers == null) {
             trouble.accept(PixeronException.of("Choose the exercise first that these answers are to."));
+        } else if (marking.progressProperty().get() != Background.IDLE) {
+            trouble.accept(PixeronException.of("Answers are being marked; add more when they are there."));
         } else {
             Answers before = answers;
-            background.start(progress -> before.with(paths, progress), marked -> {
-                answers = marked;
+            marking.start(progress -> before.read(paths, progress), more -> {
+                // To what is there now: codes and comments may have been typed meanwhile.
+                answers = answers.with(more);
                 render();
                 table.requestFocus();
                 table.getSelectionModel().selectFirst();
@@ -266,13 +273,13 @@ public final class ClassView extends BorderPane {
     private void saveResults() {
         ClassTable kept = answers.table();
         choosing.toSave("Save the results", "results.csv", "Results", List.of("*.csv", "*.xlsx")).ifPresent(file ->
-                background.start(progress -> ResultsFile.write(file, kept), written -> done.setText("Wrote " + written.get(0).getFileName()), trouble));
+                writing.start(progress -> ResultsFile.write(file, kept), written -> done.setText("Wrote " + written.get(0).getFileName()), trouble));
     }
 
     private void writeReports() {
         Answers kept = answers;
         choosing.folder("A folder for the reports").ifPresent(folder ->
-                background.start(progress -> kept.writeReports(folder, progress), count -> done.setText("Wrote " + count + " reports"), trouble));
+                writing.start(progress -> kept.writeReports(folder, progress), count -> done.setText("Wrote " + count + " reports"), trouble));
     }
 
     private void render() {
@@ -300,10 +307,10 @@ public final class ClassView extends BorderPane {
 
     private void renderSide(ClassTable of) {
         long marked = of.marks().stream().filter(Marked::isMarked).count();
-        side.getChildren().add(section("ANSWERS"));
+        side.getChildren().add(Section.of("ANSWERS"));
         side.getChildren().add(words(marked + " of " + of.marks().size() + " marked, of " + Asked.worth(answers.exercise().points())
                 + (marked < of.marks().size() ? ". Type the code of those that lack one." : ".")));
-        side.getChildren().add(section("SLIPS, BY HOW OFTEN"));
+        side.getChildren().add(Section.of("SLIPS, BY HOW OFTEN"));
         if (of.slips().isEmpty()) {
             side.getChildren().add(words(of.marks().isEmpty() ? "They are counted when answers are there." : "None is known."));
         }
@@ -316,7 +323,7 @@ public final class ClassView extends BorderPane {
             row.getStyleClass().add("count-row");
             side.getChildren().add(row);
         }
-        side.getChildren().add(section("PARTS, BY HOW MUCH IS RIGHT"));
+        side.getChildren().add(Section.of("PARTS, BY HOW MUCH IS RIGHT"));
         for (ClassTable.PartCount part : of.parts()) {
             Label name = words(part.title());
             ProgressBar bar = new ProgressBar(part.percent() / 100.0);
@@ -331,12 +338,6 @@ public final class ClassView extends BorderPane {
             row.getStyleClass().add("count-row");
             side.getChildren().add(new VBox(name, row));
         }
-    }
-
-    private static Label section(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("section-title");
-        return label;
     }
 
     private static Label words(String text) {

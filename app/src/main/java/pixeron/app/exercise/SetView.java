@@ -27,6 +27,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.ProgressNote;
+import pixeron.app.bench.parts.Section;
 import pixeron.app.model.Background;
 import pixeron.exercise.Asked;
 import pixeron.exercise.Exercise;
@@ -165,10 +166,10 @@ public final class SetView extends BorderPane {
         decimals.setPrefColumnCount(3);
         clipped.setPrefColumnCount(3);
         seed.setPrefColumnCount(12);
-        VBox form = new VBox(section("TITLE"), title, section("TASK"), task, section("IMAGE"), line, draw,
-                section("STEPS: A NUMBER AS {NAME} IS DRAWN"), steps, step, section("CHOICES"), choices, choice, section("ASKED"), asked, question, section("WISHES"), ties,
+        VBox form = new VBox(Section.of("TITLE"), title, Section.of("TASK"), task, Section.of("IMAGE"), line, draw,
+                Section.of("STEPS: A NUMBER AS {NAME} IS DRAWN"), steps, step, Section.of("CHOICES"), choices, choice, Section.of("ASKED"), asked, question, Section.of("WISHES"), ties,
                 row(new Label("at most"), decimals, new Label("decimals before rounding")), row(new Label("at least"), clipped, new Label("values clipped")),
-                section("SEED"), seed);
+                Section.of("SEED"), seed);
         form.getStyleClass().add("side");
         List.of(steps, choices, asked).forEach(lines -> lines.getStyleClass().add("set-lines"));
         return form;
@@ -197,12 +198,6 @@ public final class SetView extends BorderPane {
         HBox row = new HBox(nodes);
         row.getStyleClass().add("set-line");
         return row;
-    }
-
-    private static Label section(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("section-title");
-        return label;
     }
 
     private void addStep(String text) {

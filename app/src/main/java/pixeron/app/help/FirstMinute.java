@@ -11,6 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import pixeron.app.bench.parts.Section;
 import pixeron.app.model.Bench;
 import pixeron.byhand.HandSheet;
 import pixeron.image.Pixel;
@@ -47,8 +48,7 @@ public final class FirstMinute extends VBox {
         // As wide as the steps above it, however long its lines are.
         setPrefWidth(0);
         setMinWidth(0);
-        Label title = new Label("FIRST MINUTE");
-        title.getStyleClass().add("section-title");
+        Label title = Section.of("FIRST MINUTE");
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         close.getStyleClass().add("quiet");

@@ -20,6 +20,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.parts.Section;
 import pixeron.app.bench.steps.Thumbnail;
 import pixeron.app.folder.Autosave;
 import pixeron.project.demo.DemoCase;
@@ -86,13 +87,13 @@ final class OpeningView extends ScrollPane {
         mark.setOnAction(event -> exercises.mark());
         HBox more = new HBox(practise, mark);
         more.getStyleClass().add("buttons");
-        VBox begin = new VBox(title, line, buttons, drop, section("EXERCISES"), more, recovered, recent);
+        VBox begin = new VBox(title, line, buttons, drop, Section.of("EXERCISES"), more, recovered, recent);
         begin.getStyleClass().add("opening-begin");
         return begin;
     }
 
     private void showRecent(List<Path> files) {
-        recent.getChildren().setAll(section("RECENT"));
+        recent.getChildren().setAll(Section.of("RECENT"));
         if (files.isEmpty()) {
             Label none = new Label("Files that you open or save are listed here.");
             none.setWrapText(true);
@@ -110,7 +111,7 @@ final class OpeningView extends ScrollPane {
     /** Shows the cases, and draws them one after the other. The window stands sooner without them, so this is called when it does. */
     void showCases() {
         if (cases.getChildren().isEmpty()) {
-            cases.getChildren().addAll(section("DEMO CASES FROM A SMALL PRINT WORKSHOP"), cards());
+            cases.getChildren().addAll(Section.of("DEMO CASES FROM A SMALL PRINT WORKSHOP"), cards());
             pictures.forEach((demo, place) -> Platform.runLater(() -> place.getChildren().setAll(new Thumbnail(demo.image(), PICTURE))));
             pictures.clear();
         }
@@ -130,7 +131,7 @@ final class OpeningView extends ScrollPane {
         List<Path> files = actions.leftBehind();
         recovered.getChildren().clear();
         if (!files.isEmpty()) {
-            recovered.getChildren().addAll(section("RECOVERED"), words("Pixeron ended without saving this work."));
+            recovered.getChildren().addAll(Section.of("RECOVERED"), words("Pixeron ended without saving this work."));
         }
         for (Path file : files) {
             String time = DateFormat.getDateTimeInstance(DateFormat.MEDIUM,
@@ -152,12 +153,6 @@ final class OpeningView extends ScrollPane {
     private static Label words(String text) {
         Label label = new Label(text);
         label.setWrapText(true);
-        return label;
-    }
-
-    private static Label section(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("section-title");
         return label;
     }
 

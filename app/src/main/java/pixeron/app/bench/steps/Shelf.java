@@ -21,6 +21,7 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.PixeronException;
+import pixeron.app.bench.parts.Section;
 import pixeron.app.model.Bench;
 import pixeron.project.OtherImage;
 import pixeron.project.Project;
@@ -90,8 +91,7 @@ public final class Shelf extends VBox {
     }
 
     private Node head() {
-        Label title = new Label("OTHER IMAGES");
-        title.getStyleClass().add("section-title");
+        Label title = Section.of("OTHER IMAGES");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox head = new HBox(title, gap, button(Feather.FOLDER_PLUS, "Open another image for this project: to add, compare, paste, join (Ctrl+Alt+O); or drop a file here",
