@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -51,15 +50,13 @@ final class ByProgram {
         }
         ProgramCheck program = new ProgramCheck(ProgramCommand.parse(command), chain, new ProgramCheck.Conditions(seed, seconds, Path.of(""),
                 face.orElse(Image.VALUE)));
-        List<ProgramCheck.Case> all = new ArrayList<>(List.of(program.onImage(Progress.NONE)));
-        IntStream.rangeClosed(1, cases).mapToObj(n -> program.onCase(n, Progress.NONE)).forEach(all::add);
-        boolean isRight = all.stream().allMatch(ProgramCheck.Case::isRight);
-        Optional<ProgramCheck.Case> smallest = isRight || cases == 0 ? Optional.empty() : program.smallest(Progress.NONE);
-        out.print(isJson ? Json.text(json(all, smallest, face)) + System.lineSeparator() : text(all, smallest));
-        return isRight ? 0 : Pixeron.DIFFERS;
+        ProgramCheck.Outcome outcome = program.run(cases, cases > 0, Progress.NONE);
+        out.print(isJson ? Json.text(json(outcome, face)) + System.lineSeparator() : text(outcome));
+        return outcome.isRight() ? 0 : Pixeron.DIFFERS;
     }
 
-    private static ObjectNode json(List<ProgramCheck.Case> all, Optional<ProgramCheck.Case> smallest, Optional<String> face) {
+    private static ObjectNode json(ProgramCheck.Outcome outcome, Optional<String> face) {
+        List<ProgramCheck.Case> all = outcome.all();
         ObjectNode node = json(all.get(0), face);
         if (all.size() > 1) {
             ArrayNode cases = node.putArray("cases");
@@ -67,7 +64,7 @@ final class ByProgram {
                 cases.add(json(one, face).put("case", one.number()));
             }
         }
-        smallest.ifPresent(found -> {
+        outcome.smallest().ifPresent(found -> {
             ObjectNode entry = json(found, face);
             ArrayNode rows = Json.object().putArray("image");
             for (int i = 0; i < found.image().rows(); i++) {
@@ -88,9 +85,9 @@ final class ByProgram {
         return node;
     }
 
-    private static String text(List<ProgramCheck.Case> all, Optional<ProgramCheck.Case> smallest) {
+    private static String text(ProgramCheck.Outcome outcome) {
         StringBuilder text = new StringBuilder();
-        for (ProgramCheck.Case one : all) {
+        for (ProgramCheck.Case one : outcome.all()) {
             if (one.number() == 0) {
                 text.append(details(one));
             } else {
@@ -100,7 +97,7 @@ final class ByProgram {
                                 + String.join(" and ", slip.ids())).orElse(""))));
             }
         }
-        smallest.ifPresent(found -> text.append(String.format("The smallest image that was found on which it goes wrong has %s:%n%s%s", found.image().frame().size(),
+        outcome.smallest().ifPresent(found -> text.append(String.format("The smallest image that was found on which it goes wrong has %s:%n%s%s", found.image().frame().size(),
                 rows(found.image()), details(found))));
         return text.toString();
     }

@@ -1,14 +1,11 @@
 package pixeron.cli;
 
-import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.Writer;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import pixeron.PixeronException;
 import pixeron.byhand.answer.AnswerFile;
 import pixeron.format.ImageFiles;
 import pixeron.image.Frame;
@@ -45,11 +42,7 @@ final class DemoClass {
      */
     static int write(Path folder) {
         Image sort = DemoCases.all().get(0).saved().project().chain().source();
-        try {
-            Files.createDirectories(folder);
-        } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder %s cannot be made.", folder);
-        }
+        NewFolder.make(folder);
         ANSWERS.forEach((name, line) -> ImageFiles.write(folder.resolve(name),
                 StepLine.parse(line).bind(sort).result(Progress.NONE), false));
         Operation operation = StepLine.parse(EXERCISE).bind(sort);

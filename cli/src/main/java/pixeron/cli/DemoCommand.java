@@ -56,7 +56,7 @@ final class DemoCommand implements Runnable {
     @Override
     public void run() {
         PrintWriter out = spec.commandLine().getOut();
-        makeFolder();
+        NewFolder.make(folder);
         int files = 0;
         for (DemoCase demo : DemoCases.all()) {
             files += write(demo);
@@ -71,16 +71,6 @@ final class DemoCommand implements Runnable {
                 + "and twelve answers to it. What `pixeron mark` says of them:%n%n```%n%s```%n", read(folder.resolve("exercises").resolve("results-slips.csv"))));
         writeText("report.md", report.toString());
         out.printf("Wrote %d files to %s; begin with report.md.%n", files + 1, folder);
-    }
-
-    private void makeFolder() {
-        try {
-            Files.createDirectories(folder);
-        } catch (IOException trouble) {
-            throw PixeronException.because(trouble,
-                    "The folder %s cannot be made; is there a file of that name, or no permission?",
-                    folder);
-        }
     }
 
     /** @return the number of files written */

@@ -1,11 +1,8 @@
 package pixeron.cli;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import pixeron.PixeronException;
 import pixeron.exercise.Part;
 import pixeron.exercise.Variant;
 import pixeron.exercise.Variants;
@@ -40,7 +37,7 @@ final class DemoExercise {
      * @return the number of files written
      */
     static int write(Path folder) {
-        make(folder);
+        NewFolder.make(folder);
         int files = 0;
         for (Topic topic : Library.topics()) {
             ExerciseFile.write(folder.resolve(topic.id() + ExerciseFile.ENDING), topic.exercise(Size.SMALL));
@@ -49,7 +46,7 @@ final class DemoExercise {
         Variants variants = new Variants(Library.topic(GIVEN_OUT).orElseThrow().exercise(Size.SMALL));
         files += Worksheet.write(folder.resolve("sheets"), variants.first(SHEETS), Paper.A4, Progress.NONE).size();
         Path answers = folder.resolve("answers");
-        make(answers);
+        NewFolder.make(answers);
         Marker marker = new Marker(variants);
         List<Path> written = PEOPLE.stream().map(person -> answer(answers, variants.variant(PEOPLE.indexOf(person) + 1), person)).toList();
         List<Marked> marks = written.stream().flatMap(answer -> marker.marks(answer).stream()).toList();
@@ -65,13 +62,5 @@ final class DemoExercise {
         Path file = folder.resolve(person + ".csv");
         AnswerBook.writeText(file, AnswerTable.filled(variant, work, person));
         return file;
-    }
-
-    private static void make(Path folder) {
-        try {
-            Files.createDirectories(folder);
-        } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder %s cannot be made.", folder);
-        }
     }
 }

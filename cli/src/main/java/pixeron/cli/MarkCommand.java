@@ -6,7 +6,6 @@ import java.io.InputStreamReader;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -100,11 +99,7 @@ final class MarkCommand implements Callable<Integer> {
     }
 
     private void report(List<Marked> marks) {
-        try {
-            Files.createDirectories(reports);
-        } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder %s cannot be made.", reports);
-        }
+        NewFolder.make(reports);
         marks.parallelStream().filter(Marked::isMarked).forEach(marked -> ReportFile.write(reports.resolve(reportName(marked)),
                 ReportMaker.of(marked.work().orElseThrow(), Progress.NONE)));
     }

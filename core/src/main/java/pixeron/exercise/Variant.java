@@ -2,6 +2,7 @@ package pixeron.exercise;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
@@ -10,11 +11,13 @@ import pixeron.chain.Stage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.project.Origin;
 import pixeron.project.Project;
 import pixeron.step.Bound;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Step;
 import pixeron.step.pointwise.PointStep;
 import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
@@ -38,6 +41,18 @@ public record Variant(Exercise exercise, int number, int draw, Map<String, Strin
     /** @return the task in words, with the values that were drawn */
     public String task() {
         return Exercise.filled(exercise.task(), number, values);
+    }
+
+    /** @return a step of it as it is told to whoever solves it: its title, and its formula where it has one */
+    public static String words(Step step) {
+        String formula = step.type().formula(step.arguments());
+        return step.type().title().toLowerCase(Locale.ROOT) + (formula.isEmpty() ? "" : ",  " + formula);
+    }
+
+    /** @return what stands above the numbers of a face of the image */
+    public String title(Result.Face face) {
+        Result input = chain.input();
+        return (input.faces().size() == 1 ? "Image" : "Image, " + face.name()) + ", levels 0 … " + input.frame().maximumLevel();
     }
 
     /** @return it as work without a value by hand */

@@ -79,6 +79,19 @@ public final class ProgramCheck {
         }
     }
 
+    /**
+     * What is said of several runs.
+     *
+     * @param all the image itself, then those by chance
+     * @param smallest the smallest image that was found on which it goes wrong, where one was looked for
+     */
+    public record Outcome(List<Case> all, Optional<Case> smallest) {
+
+        public boolean isRight() {
+            return all.stream().allMatch(Case::isRight);
+        }
+    }
+
     private final ProgramCommand command;
     private final Chain chain;
     private final Conditions conditions;
@@ -114,6 +127,21 @@ public final class ProgramCheck {
      */
     public Case onCase(int number, Progress progress) {
         return on(number, drawn(chain.input().frame(), conditions.seed() + number), progress);
+    }
+
+    /**
+     * @param cases so many images by chance, from 0
+     * @param isSearching whether the smallest image is looked for where something is wrong
+     * @return what is said of the image itself and of those
+     */
+    public Outcome run(int cases, boolean isSearching, Progress progress) {
+        List<Case> all = new ArrayList<>(List.of(onImage(progress)));
+        for (int n = 1; n <= cases; n++) {
+            progress.report((double) n / (cases + 1));
+            all.add(onCase(n, progress));
+        }
+        Outcome outcome = new Outcome(List.copyOf(all), Optional.empty());
+        return outcome.isRight() || !isSearching ? outcome : new Outcome(outcome.all(), smallest(progress));
     }
 
     /** @return an image by chance */

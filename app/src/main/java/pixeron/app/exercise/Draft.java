@@ -178,7 +178,7 @@ record Draft(String title, String task, Result samples, String line, List<String
         for (Map.Entry<String, HandTable> table : new TreeMap<>(byHand.tables()).entrySet()) {
             if (PixelTable.pixel(table.getKey()).isPresent()) {
                 Pixel pixel = PixelTable.pixel(table.getKey()).get();
-                asked.add(new Question(step, Kind.ON_THE_WAY, pixel.row() + "," + pixel.column(), face, "2"));
+                asked.add(new Question(step, Kind.ON_THE_WAY, Question.place(pixel), face, "2"));
             } else if (table.getKey().equals(PointStep.CONSTANTS.name())) {
                 asked.add(new Question(step, Kind.CONSTANTS, "", face, "2"));
             } else {
@@ -191,7 +191,7 @@ record Draft(String title, String task, Result samples, String line, List<String
         if (2 * sheet.cells().size() > cells) {
             asked.add(new Question(step, Kind.ALL, "", face, String.valueOf(Math.min(10, cells))));
         } else if (!sheet.isEmpty()) {
-            asked.add(new Question(step, Kind.CELLS, String.join(" ", sheet.cells().keySet().stream().map(pixel -> pixel.row() + "," + pixel.column()).toList()), face,
+            asked.add(new Question(step, Kind.CELLS, String.join(" ", sheet.cells().keySet().stream().map(Question::place).toList()), face,
                     String.valueOf(sheet.cells().size())));
         }
     }

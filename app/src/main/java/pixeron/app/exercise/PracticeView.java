@@ -2,7 +2,6 @@ package pixeron.app.exercise;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -23,6 +22,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.parts.Section;
 import pixeron.app.bench.parts.Titles;
 import pixeron.app.folder.UserFolder;
 import pixeron.byhand.Verdict;
@@ -33,7 +33,6 @@ import pixeron.exercise.library.Size;
 import pixeron.exercise.library.Topic;
 import pixeron.exercise.practice.Practised;
 import pixeron.exercise.practice.Trial;
-import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.step.Step;
 
@@ -42,7 +41,6 @@ public final class PracticeView extends BorderPane {
 
     private static final KeyCombination CHECK = new KeyCodeCombination(KeyCode.ENTER, KeyCombination.SHORTCUT_DOWN);
     private static final String ALL = "All topics, in turn";
-    private static final int LEVELS = 5;
     private static final int MINUTE = 60;
 
     private final Practice practice;
@@ -119,8 +117,7 @@ public final class PracticeView extends BorderPane {
         Button back = new Button("Leave");
         back.setTooltip(new Tooltip("Back to where one begins; what was practised is kept"));
         back.setOnAction(event -> leave.run());
-        Label section = new Label("WHAT WAS PRACTISED");
-        section.getStyleClass().add("section-title");
+        Label section = Section.of("WHAT WAS PRACTISED");
         list.getStyleClass().add("practised");
         ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
@@ -224,17 +221,15 @@ public final class PracticeView extends BorderPane {
         steps.getChildren().clear();
         for (Stage stage : variant.chain().stages()) {
             Step step = stage.link().step();
-            Label formula = new Label((variant.chain().size() > 1 ? "Step " + (stage.position() + 1) + ": " : "") + step.type().title().toLowerCase(Locale.ROOT) + ",  "
-                    + step.type().formula(step.arguments()));
+            Label formula = new Label((variant.chain().size() > 1 ? "Step " + (stage.position() + 1) + ": " : "") + Variant.words(step));
             formula.setWrapText(true);
             formula.getStyleClass().add("task-formula");
             steps.getChildren().add(formula);
         }
-        Result input = variant.chain().input();
         blanks = new Blanks(variant, practice::write);
         List<Node> given = new ArrayList<>();
-        input.faces().forEach(face -> {
-            Label name = new Label("Image, levels 0 … " + input.frame().maximumLevel());
+        variant.chain().input().faces().forEach(face -> {
+            Label name = new Label(variant.title(face));
             name.getStyleClass().add("part-title");
             VBox box = new VBox(name, new GivenGrid(face.image()));
             box.getStyleClass().add("asked-part");
@@ -284,7 +279,7 @@ public final class PracticeView extends BorderPane {
                 name.setWrapText(true);
                 name.getStyleClass().add("step-title");
                 int level = practised.level(topic.id());
-                Label facts = new Label("●".repeat(level) + "○".repeat(LEVELS - level) + "  " + summary.rightAtFirst() + " of " + summary.done() + " right at first · "
+                Label facts = new Label("●".repeat(level) + "○".repeat(Practised.HIGHEST - level) + "  " + summary.rightAtFirst() + " of " + summary.done() + " right at first · "
                         + time(summary.seconds()));
                 facts.getStyleClass().add("found-sentence");
                 VBox row = new VBox(name, facts);

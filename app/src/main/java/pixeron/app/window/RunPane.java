@@ -1,7 +1,6 @@
 package pixeron.app.window;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -146,8 +145,8 @@ final class RunPane extends StackPane {
         }
     }
 
-    /** What came of all runs. */
-    private record Outcome(List<ProgramCheck.Case> all, Optional<ProgramCheck.Case> smallest) {
+    /** What came of all runs, and what is told of it: slips are looked for before the window shows it. */
+    private record Ran(ProgramCheck.Outcome outcome, String told) {
     }
 
     private void run(ProgramCommand parsed, int count) {
@@ -161,14 +160,9 @@ final class RunPane extends StackPane {
         note.setText("");
         said.setText("");
         running.start(progress -> {
-            List<ProgramCheck.Case> all = new ArrayList<>(List.of(check.onImage(progress)));
-            for (int n = 1; n <= count; n++) {
-                progress.report((double) n / (count + 1));
-                all.add(check.onCase(n, progress));
-            }
-            boolean isRight = all.stream().allMatch(ProgramCheck.Case::isRight);
-            return new Outcome(all, isRight ? Optional.empty() : check.smallest(progress));
-        }, outcome -> show(outcome, target), problem -> {
+            ProgramCheck.Outcome outcome = check.run(count, true, progress);
+            return new Ran(outcome, told(outcome, progress));
+        }, ran -> show(ran, target), problem -> {
             if (problem instanceof PixeronException) {
                 note.setText("▲ " + problem.getMessage());
             } else {
@@ -177,7 +171,8 @@ final class RunPane extends StackPane {
         });
     }
 
-    private void show(Outcome outcome, Target target) {
+    private void show(Ran ran, Target target) {
+        ProgramCheck.Outcome outcome = ran.outcome();
         ProgramCheck.Case own = outcome.all().get(0);
         if (!own.sheet().isEmpty()) {
             bench.hand().take(target, own.sheet());
@@ -185,19 +180,24 @@ final class RunPane extends StackPane {
         long right = outcome.all().stream().filter(ProgramCheck.Case::isRight).count();
         note.setText(right == outcome.all().size() ? "✓ Right on this image" + (outcome.all().size() > 1 ? " and on " + (right - 1) + " by chance." : ".")
                 : "▲ Right on " + right + " of " + outcome.all().size() + " images; what it wrote for this one stands in By hand.");
+        said.setText(ran.told());
+    }
+
+    private static String told(ProgramCheck.Outcome outcome, Progress progress) {
+        ProgramCheck.Case own = outcome.all().get(0);
         StringBuilder text = new StringBuilder();
-        outcome.all().stream().filter(one -> !one.isRight()).limit(5).forEach(one -> text.append(line(one)).append('\n'));
+        outcome.all().stream().filter(one -> !one.isRight()).limit(5).forEach(one -> text.append(line(one, progress)).append('\n'));
         outcome.smallest().ifPresent(one -> text.append("\nThe smallest image that was found on which it goes wrong:\n").append(grid("image", one.image()))
-                .append(one.problem().map(problem -> problem + "\n").orElseGet(() -> grid("right", one.operation().result(Progress.NONE)) + written(one.sheet(), one))));
+                .append(one.problem().map(problem -> problem + "\n").orElseGet(() -> grid("right", one.operation().result(progress)) + written(one.sheet(), one))));
         if (!own.said().isBlank()) {
             text.append("\nWhat it printed:\n").append(own.said());
         }
-        said.setText(text.toString());
+        return text.toString();
     }
 
-    private static String line(ProgramCheck.Case one) {
+    private static String line(ProgramCheck.Case one, Progress progress) {
         String which = one.number() == 0 ? "this image" : "image " + one.number();
-        return which + ": " + one.problem().orElseGet(() -> one.check().differing().size() + " of " + one.check().filled() + " differ" + one.findings(Progress.NONE).slips().stream()
+        return which + ": " + one.problem().orElseGet(() -> one.check().differing().size() + " of " + one.check().filled() + " differ" + one.findings(progress).slips().stream()
                 .findFirst().map(slip -> ". " + slip.text() + " (" + String.join(" and ", slip.ids()) + ")").orElse(""));
     }
 

@@ -23,7 +23,8 @@ public record Practised(List<Attempt> attempts) {
     /** Nothing was practised. */
     public static final Practised NONE = new Practised(List.of());
 
-    private static final int HIGHEST = 5;
+    /** The level of a topic that was right at first again and again. */
+    public static final int HIGHEST = 5;
 
     public Practised {
         attempts = List.copyOf(attempts);

@@ -3,7 +3,6 @@ package pixeron.exercise.print;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.chain.Stage;
@@ -11,7 +10,6 @@ import pixeron.exercise.Asked;
 import pixeron.exercise.Part;
 import pixeron.exercise.Variant;
 import pixeron.format.SafeFile;
-import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
 import pixeron.report.pdf.Ink;
@@ -88,10 +86,8 @@ public final class SheetPages {
     static void steps(PdfPages pages, Variant variant) throws IOException {
         for (Stage stage : variant.chain().stages()) {
             Step step = stage.link().step();
-            String formula = step.type().formula(step.arguments());
             pages.begin("P");
-            pages.paragraph("Step " + (stage.position() + 1) + ": " + step.type().title().toLowerCase(Locale.ROOT) + (formula.isEmpty() ? "" : ",  " + formula), pages.words(),
-                    10, Ink.BLACK, 0);
+            pages.paragraph("Step " + (stage.position() + 1) + ": " + Variant.words(step), pages.words(), 10, Ink.BLACK, 0);
             pages.paragraph(step.line(), pages.numbers(), 8.5f, Ink.SOFT, 0);
             pages.end();
             pages.space(3);
@@ -100,11 +96,8 @@ public final class SheetPages {
     }
 
     static void images(Grids grids, Variant variant) throws IOException {
-        Result input = variant.chain().input();
-        Frame frame = input.frame();
-        for (Result.Face face : input.faces()) {
-            String name = input.faces().size() == 1 ? "Image" : "Image, " + face.name();
-            grids.image(name + ", levels 0 … " + frame.maximumLevel(), face.image());
+        for (Result.Face face : variant.chain().input().faces()) {
+            grids.image(variant.title(face), face.image());
         }
     }
 

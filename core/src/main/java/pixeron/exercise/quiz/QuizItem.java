@@ -4,7 +4,6 @@ import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import javax.xml.stream.XMLStreamException;
 import pixeron.chain.Stage;
@@ -119,13 +118,10 @@ final class QuizItem {
         }
         for (Stage stage : variant.chain().stages()) {
             Step step = stage.link().step();
-            String formula = step.type().formula(step.arguments());
-            xml.element("p", "Step " + (stage.position() + 1) + ": " + step.type().title().toLowerCase(Locale.ROOT) + (formula.isEmpty() ? "" : ", " + formula)
-                    + "  (" + step.line() + ")");
+            xml.element("p", "Step " + (stage.position() + 1) + ": " + Variant.words(step) + "  (" + step.line() + ")");
         }
-        Result input = variant.chain().input();
-        for (Result.Face face : input.faces()) {
-            xml.element("p", (input.faces().size() == 1 ? "Image" : "Image, " + face.name()) + ", levels 0 … " + input.frame().maximumLevel() + ":");
+        for (Result.Face face : variant.chain().input().faces()) {
+            xml.element("p", variant.title(face) + ":");
             given(xml, face.image());
         }
         for (int n = 0; n < parts.size(); n++) {
