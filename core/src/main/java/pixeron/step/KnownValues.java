@@ -1,17 +1,30 @@
 package pixeron.step;
 
+import pixeron.PixeronException;
 import pixeron.image.Frame;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.working.LoopWriter;
 import pixeron.working.Working;
 
-/** An operation whose values are worked out once each, for when many sheets are held against the same result. */
+/**
+ * An operation whose values are worked out once each, for when many sheets or many slips are held against the same result.
+ *
+ * <p>Several threads may ask at the same time; a value may then be worked out twice. Memory: one reference a pixel.
+ */
 public final class KnownValues implements Explained {
+
+    /** When so many values were asked for, all together cost less than more of them one by one. */
+    private static final int WORTH_ALL = 30;
+    /** In a larger result the few values that a person writes cost less than all. */
+    private static final int MOST_AT_ONCE = 1 << 12;
 
     private final Operation operation;
     private final Frame frame;
     private final Value[] values;
+    private int asked;
+    private volatile Image whole;
 
     public KnownValues(Operation operation) {
         this.operation = operation;
@@ -31,11 +44,27 @@ public final class KnownValues implements Explained {
 
     @Override
     public Value value(Pixel pixel) {
+        Image all = whole;
+        if (all != null) {
+            return all.value(pixel);
+        }
         int at = frame.offset(pixel);
         if (values[at] == null) {
             values[at] = operation.value(pixel);
+            if (++asked == WORTH_ALL && values.length <= MOST_AT_ONCE) {
+                all();
+            }
         }
         return values[at];
+    }
+
+    private void all() {
+        try {
+            Image all = operation.result(Progress.NONE);
+            whole = all.isExact() ? all : null;
+        } catch (PixeronException withoutSomeValue) {
+            // One by one then: some pixel has no value.
+        }
     }
 
     @Override

@@ -9,6 +9,8 @@ import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Explained;
+import pixeron.step.KnownValues;
 import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Way;
@@ -19,6 +21,9 @@ import pixeron.step.Way;
  * <p>Gives the right values, but in the first (the last) row, column or both 0, or what stood there before. Source: docs/slips.md.
  */
 public final class LoopEnds implements Slip {
+
+    /** For larger images the values of every step that is taken for the right one would fill the memory. */
+    private static final int MOST_KEPT = 1 << 12;
 
     private final String id;
     private final boolean isAtStart;
@@ -49,18 +54,20 @@ public final class LoopEnds implements Slip {
         int row = isAtStart ? 0 : frame.rows() - 1;
         int column = isAtStart ? 0 : frame.columns() - 1;
         String words = isAtStart ? "the loop over %s begins at 1" : "the loop over %s ends before the last";
+        // All but the ends is as it should be, in every way: worked out once for all of them.
+        Explained rest = frame.count() <= MOST_KEPT ? new KnownValues(right) : right;
         List<Way> ways = new ArrayList<>();
-        add(ways, String.format(words, "rows and over columns"), pixel -> pixel.row() == row || pixel.column() == column, right);
-        add(ways, String.format(words, "rows"), pixel -> pixel.row() == row, right);
-        add(ways, String.format(words, "columns"), pixel -> pixel.column() == column, right);
+        add(ways, String.format(words, "rows and over columns"), pixel -> pixel.row() == row || pixel.column() == column, right, rest);
+        add(ways, String.format(words, "rows"), pixel -> pixel.row() == row, right, rest);
+        add(ways, String.format(words, "columns"), pixel -> pixel.column() == column, right, rest);
         return ways;
     }
 
-    private static void add(List<Way> ways, String words, Predicate<Pixel> isLeftOut, Operation right) {
-        ways.add(Way.of(words + ", and there is 0", pixel -> isLeftOut.test(pixel) ? Rational.ZERO : right.value(pixel)));
+    private static void add(List<Way> ways, String words, Predicate<Pixel> isLeftOut, Operation right, Explained rest) {
+        ways.add(Way.of(words + ", and there is 0", pixel -> isLeftOut.test(pixel) ? Rational.ZERO : rest.value(pixel)));
         boolean isSameSize = right.before().rows() == right.frame().rows() && right.before().columns() == right.frame().columns();
         if (isSameSize) {
-            ways.add(Way.of(words + ", and what was there stays", pixel -> isLeftOut.test(pixel) ? before(right, pixel) : right.value(pixel)));
+            ways.add(Way.of(words + ", and what was there stays", pixel -> isLeftOut.test(pixel) ? before(right, pixel) : rest.value(pixel)));
         }
     }
 
