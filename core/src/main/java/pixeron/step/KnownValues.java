@@ -45,7 +45,10 @@ public final class KnownValues implements Explained {
     @Override
     public Value value(Pixel pixel) {
         Image all = whole;
-        if (all != null) {
+        if (!frame.contains(pixel)) {
+            // What there is to say of such a place, the step says.
+            return operation.value(pixel);
+        } else if (all != null) {
             return all.value(pixel);
         }
         int at = frame.offset(pixel);

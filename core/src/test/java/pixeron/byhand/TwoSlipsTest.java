@@ -75,6 +75,16 @@ class TwoSlipsTest {
     }
 
     @Test
+    void aLoopThatIsTooShortIsFoundTogetherWithAnotherSlip() {
+        // Nothing is written into the first row, and the fraction of sum ÷ 9 is right, but zeros are outside.
+        Findings found = find("box size=3 border=repeat", filled((i, j) -> i == 0 ? 0 : (2 * sum(i, j) + 9) / 18));
+        assertThat(found.slips()).hasSize(1);
+        assertThat(found.slips().get(0).ids()).containsExactlyInAnyOrder("border-zero", "started-at-one");
+        assertThat(found.slips().get(0).text()).contains("the loop over rows begins at 1, and there is 0");
+        assertThat(found.wrong()).isEmpty();
+    }
+
+    @Test
     void oneSlipIsPreferredWhereItIsEnough() {
         Findings found = find("box size=3", filled((i, j) -> (2 * sum(i, j) + cells(i, j)) / (2 * cells(i, j))).with(new Pixel(4, 4), "7"));
         assertThat(found.slips()).first().extracting(Explanation::ids).isEqualTo(List.of("border-inside"));

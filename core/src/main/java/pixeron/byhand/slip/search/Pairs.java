@@ -75,8 +75,8 @@ final class Pairs {
     }
 
     private static boolean isPaired(Slip one, int ways, Slip other, int otherWays, int few) {
-        if (one instanceof LoopEnds != other instanceof LoopEnds && !ENDINGS.contains(kind(one instanceof LoopEnds ? other.id() : one.id()))) {
-            // A program with a loop that is too short and something else besides is too rare for the many pairs that these would make.
+        if (few == FEW_IN_LARGE && one instanceof LoopEnds != other instanceof LoopEnds && !ENDINGS.contains(kind(one instanceof LoopEnds ? other.id() : one.id()))) {
+            // A loop that is too short and something else besides is looked for where the many pairs that these make cost little.
             return false;
         }
         boolean isEnding = ENDINGS.contains(kind(one.id())) || ENDINGS.contains(kind(other.id()));
