@@ -31,6 +31,18 @@ public sealed interface Code {
     record Size(String list) implements Code {
     }
 
+    /** How many rows a grid has. */
+    record Rows(String grid) implements Code {
+    }
+
+    /** How many columns a grid has. */
+    record Columns(String grid) implements Code {
+    }
+
+    /** What a helper gives that every language has in its own words, see {@link Helper}. */
+    record Helped(Helper helper, List<Code> arguments) implements Code {
+    }
+
     record Negation(Code operand) implements Code {
     }
 
@@ -69,6 +81,10 @@ public sealed interface Code {
         return new Cell("before", row, column);
     }
 
+    static Code helped(Helper helper, Code... arguments) {
+        return new Helped(helper, List.of(arguments));
+    }
+
     /** @param names what stands for a variable of the formula */
     static Code of(Expression expression, Function<String, Code> names) {
         if (expression instanceof Expression.Literal literal) {
@@ -104,6 +120,10 @@ public sealed interface Code {
 
     default Code atLeast(Code other) {
         return new Binary(Operator.AT_LEAST, this, other);
+    }
+
+    default Code atMost(Code other) {
+        return new Binary(Operator.AT_MOST, this, other);
     }
 
     default Code less(Code other) {

@@ -32,12 +32,17 @@ public final class Ending {
 
     /** @return the statements for pixels in an area; the others stay */
     public static List<Statement> within(Optional<Area> area, List<Statement> statements) {
+        return within(area, "before", statements);
+    }
+
+    /** @param grid what the image is called whose pixels stay */
+    public static List<Statement> within(Optional<Area> area, String grid, List<Statement> statements) {
         if (area.isEmpty()) {
             return statements;
         }
         Area part = area.get();
         List<Code> inside = new ArrayList<>(Code.inside(Code.name("i"), Code.of(part.row()), Code.of(part.row() + (long) part.height())));
         inside.addAll(Code.inside(Code.name("j"), Code.of(part.column()), Code.of(part.column() + (long) part.width())));
-        return List.of(new Statement.When(new Code.All(inside), statements, List.of(Statement.set("s", Code.before(Code.name("i"), Code.name("j"))))));
+        return List.of(new Statement.When(new Code.All(inside), statements, List.of(Statement.set("s", new Code.Cell(grid, Code.name("i"), Code.name("j"))))));
     }
 }

@@ -54,24 +54,24 @@ final class JavaHelpers {
             """;
 
     /** By their names; of those with several the kind of number stands behind. */
-    static final Map<String, String> ALL = Map.of(
+    static final Map<String, String> ALL = Map.ofEntries(Map.entry(
             "nearest(Fraction)", """
             static long nearest(Fraction x) {
                 // halves away from zero
                 Fraction half = Fraction.of(1, 2);
                 return x.top() >= 0 ? x.plus(half).floor() : -Fraction.of(-x.top(), x.below()).plus(half).floor();
             }
-            """, "nearest(double)", """
+            """), Map.entry("nearest(double)", """
             static long nearest(double x) {
                 return (long) (x >= 0 ? Math.floor(x + 0.5) : -Math.floor(0.5 - x));
             }
-            """, "nearestEven(Fraction)", """
+            """), Map.entry("nearestEven(Fraction)", """
             static long nearestEven(Fraction x) {
                 long twice = x.times(Fraction.of(2)).floor();
                 boolean isHalf = x.below() == 2;
                 return isHalf ? 2 * Math.floorDiv(twice + 2, 4) : nearest(x);
             }
-            """, "snap", """
+            """), Map.entry("snap", """
             static double snap(double x) {
                 return snap(x, 1);
             }
@@ -80,7 +80,7 @@ final class JavaHelpers {
                 double half = Math.rint(2 * x) / 2;
                 return Math.abs(x - half) < 1e-12 * Math.max(size, Math.abs(x)) ? half : x;
             }
-            """, "power", """
+            """), Map.entry("power", """
             static long power(long base, long exponent) {
                 long power = 1;
                 for (long n = 0; n < exponent; n++) {
@@ -88,15 +88,42 @@ final class JavaHelpers {
                 }
                 return power;
             }
-            """, "least", """
+            """), Map.entry("least", """
             static <T extends Comparable<T>> T least(T a, T b) {
                 return a.compareTo(b) <= 0 ? a : b;
             }
-            """, "largest", """
+            """), Map.entry("largest", """
             static <T extends Comparable<T>> T largest(T a, T b) {
                 return a.compareTo(b) >= 0 ? a : b;
             }
-            """);
+            """), Map.entry("nearly", """
+            static double nearly(double x) {
+                double half = Math.rint(2 * x) / 2;
+                return Math.abs(x - half) < 1e-9 ? half : x;
+            }
+            """), Map.entry("bits", """
+            static long bits(long seed, long n) {
+                // a number by chance of 64 bits, the same for the same seed and n
+                long z = seed + (n + 1) * 0x9E3779B97F4A7C15L;
+                z = (z ^ z >>> 30) * 0xBF58476D1CE4E5B9L;
+                z = (z ^ z >>> 27) * 0x94D049BB133111EBL;
+                return z ^ z >>> 31;
+            }
+            """), Map.entry("order", """
+            static long order(long seed, long n) {
+                return bits(seed, n) ^ Long.MIN_VALUE;
+            }
+            """), Map.entry("share", """
+            static double share(long seed, long n) {
+                // from 0 on, below 1
+                return (bits(seed, n) >>> 11) * 0x1p-53;
+            }
+            """), Map.entry("below", """
+            static long below(long seed, long n, long size) {
+                // one of the whole numbers 0 to size - 1
+                return java.math.BigInteger.valueOf(bits(seed, n) >>> 11).multiply(java.math.BigInteger.valueOf(size)).shiftRight(53).longValue();
+            }
+            """));
 
     private JavaHelpers() {
     }

@@ -39,7 +39,7 @@ final class JavaText extends Text {
         body.line(0, "}");
         String loop = body.written();
         line(0, "// " + program.line());
-        line(0, "// java " + program.className() + ".java in.csv out.csv");
+        line(0, "// java " + program.className() + ".java " + files() + " out.csv");
         line(0, "import java.nio.file.Files;");
         line(0, "import java.nio.file.Path;");
         line(0, "import java.util.ArrayList;");
@@ -49,15 +49,23 @@ final class JavaText extends Text {
         line(0, "");
         line(0, "public class " + program.className() + " {");
         line(1, "public static void main(String[] files) throws Exception {");
-        line(2, "long[][] before = Files.readAllLines(Path.of(files[0])).stream().filter(line -> !line.isBlank())");
-        line(3, "    .map(line -> Arrays.stream(line.split(\",\")).mapToLong(cell -> Long.parseLong(cell.strip())).toArray()).toArray(long[][]::new);");
-        line(2, "int H = before.length;");
-        line(2, "int W = before[0].length;");
+        for (int n = 0; n < program.inputs().size(); n++) {
+            LoopProgram.Input input = program.inputs().get(n);
+            String type = input.isReal() ? "double" : "long";
+            line(2, type + "[][] " + input.grid() + " = Files.readAllLines(Path.of(files[" + n + "])).stream().filter(line -> !line.isBlank())");
+            line(3, "    .map(line -> Arrays.stream(line.split(\",\"))." + (input.isReal() ? "mapToDouble(cell -> Double.parseDouble" : "mapToLong(cell -> Long.parseLong")
+                    + "(cell.strip())).toArray()).toArray(" + type + "[][]::new);");
+        }
+        line(2, "int H = " + program.inputs().get(0).grid() + ".length;");
+        line(2, "int W = " + program.inputs().get(0).grid() + "[0].length;");
         lines(2, loop);
-        line(2, "Files.write(Path.of(files[1]), Arrays.stream(after).map(cells -> String.join(\",\", cells)).toList());");
+        line(2, "Files.write(Path.of(files[" + program.inputs().size() + "]), Arrays.stream(after).map(cells -> String.join(\",\", cells)).toList());");
         line(1, "}");
         if (body.helpers.contains("nearestEven(Fraction)")) {
             body.helpers.add("nearest(Fraction)");
+        }
+        if (body.helpers.stream().anyMatch(Text::isDrawn)) {
+            body.helpers.add("bits");
         }
         body.helpers.forEach(helper -> {
             line(0, "");
@@ -137,6 +145,11 @@ final class JavaText extends Text {
             line(depth, put.list() + ".add(" + (isWhole ? "(long) " + in(STRONGEST, put.value()) : as(kinds.get(put.list()), put.value())) + ");");
         } else if (statement instanceof Statement.SetAt set) {
             line(depth, set.list() + "[" + integer(set.index()) + "] = " + text(set.value()) + ";");
+        } else if (statement instanceof Statement.NewGrid grid) {
+            String type = type(kinds.getOrDefault(grid.name(), Kind.WHOLE));
+            line(depth, type + "[][] " + grid.name() + " = new " + type + "[" + integer(grid.rows()) + "][" + integer(grid.columns()) + "];");
+        } else if (statement instanceof Statement.SetCell set) {
+            line(depth, set.grid() + "[" + integer(set.row()) + "][" + integer(set.column()) + "] = " + as(kinds.get(set.grid()), set.value()) + ";");
         } else if (statement instanceof Statement.Sort sort) {
             line(depth, "Collections.sort(" + sort.list() + ");");
         } else {
@@ -148,7 +161,7 @@ final class JavaText extends Text {
     }
 
     private String integer(Code code) {
-        boolean isPlain = code instanceof Code.Number || code instanceof Code.Name name && Set.of("H", "W", "i", "j", "a", "b", "k").contains(name.name());
+        boolean isPlain = code instanceof Code.Number || code instanceof Code.Rows || code instanceof Code.Columns || code instanceof Code.Name name && Set.of("H", "W", "i", "j", "a", "b", "k").contains(name.name());
         return isPlain ? text(code) : "(int) " + in(STRONGEST, code);
     }
 
@@ -191,6 +204,12 @@ final class JavaText extends Text {
             return isList(at.list()) ? at.list() + ".get(" + integer(at.index()) + ")" : at.list() + "[" + integer(at.index()) + "]";
         } else if (code instanceof Code.Size size) {
             return size.list() + ".size()";
+        } else if (code instanceof Code.Rows rows) {
+            return rows.grid() + ".length";
+        } else if (code instanceof Code.Columns columns) {
+            return columns.grid() + "[0].length";
+        } else if (code instanceof Code.Helped helped) {
+            return helper(helped.helper().word()) + "(" + helped.arguments().stream().map(this::text).collect(Collectors.joining(", ")) + ")";
         } else if (code instanceof Code.Negation negation) {
             return kind(code) == Kind.FRACTION ? "Fraction.of(0).minus(" + text(negation.operand()) + ")" : "-" + in(MULTIPLIED, negation.operand());
         } else if (code instanceof Code.Binary binary) {

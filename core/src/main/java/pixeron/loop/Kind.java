@@ -18,6 +18,7 @@ enum Kind {
     /** The kinds of all variables and lists of a program: the widest of what they get anywhere. */
     static Map<String, Kind> of(LoopProgram program) {
         Map<String, Kind> kinds = new HashMap<>();
+        program.inputs().stream().filter(LoopProgram.Input::isReal).forEach(input -> kinds.put(input.grid(), REAL));
         Map<String, Kind> before;
         do {
             before = Map.copyOf(kinds);
@@ -34,6 +35,8 @@ enum Kind {
             kinds.merge(put.list(), of(put.value(), kinds), Kind::with);
         } else if (statement instanceof Statement.SetAt set) {
             kinds.merge(set.list(), of(set.value(), kinds), Kind::with);
+        } else if (statement instanceof Statement.SetCell set) {
+            kinds.merge(set.grid(), of(set.value(), kinds), Kind::with);
         } else if (statement instanceof Statement.Grid grid) {
             kinds.merge(grid.name(), grid.rows().stream().flatMap(List::stream).map(value -> of(new Code.Number(value), kinds)).reduce(WHOLE, Kind::with), Kind::with);
         } else if (statement instanceof Statement.Values list) {
@@ -65,6 +68,8 @@ enum Kind {
             return of(binary, kinds);
         } else if (code instanceof Code.Call call) {
             return of(call, kinds);
+        } else if (code instanceof Code.Helped helped) {
+            return helped.helper().kind();
         }
         return WHOLE;
     }

@@ -8,16 +8,41 @@ import java.util.List;
  *
  * @param name of the step, such as {@code equalize}
  * @param line the step's line
+ * @param inputs the grids that are read, one from each file; H and W are rows and columns of the first
  * @param start what is done before the loop
  * @param rows of the result
  * @param columns of the result
  * @param body what is done for the pixel (i, j)
  */
-public record LoopProgram(String name, String line, List<Statement> start, Code rows, Code columns, List<Statement> body) {
+public record LoopProgram(String name, String line, List<Input> inputs, List<Statement> start, Code rows, Code columns, List<Statement> body) {
+
+    /** The image before, and nothing else. */
+    public static final List<Input> BEFORE = List.of(new Input("before", false));
+    /** The image before, and another one. */
+    public static final List<Input> BEFORE_AND_OTHER = List.of(new Input("before", false), new Input("other", false));
+
+    /**
+     * A grid that is read from a file.
+     *
+     * @param grid its name
+     * @param isReal whether its numbers need not be whole
+     */
+    public record Input(String grid, boolean isReal) {
+
+        String file() {
+            return (grid.equals("before") ? "in" : grid) + ".csv";
+        }
+    }
 
     public LoopProgram {
+        inputs = List.copyOf(inputs);
         start = List.copyOf(start);
         body = List.copyOf(body);
+    }
+
+    /** A program that reads one image. */
+    public LoopProgram(String name, String line, List<Statement> start, Code rows, Code columns, List<Statement> body) {
+        this(name, line, BEFORE, start, rows, columns, body);
     }
 
     /** Where a program is to be written by somebody else. */
@@ -25,7 +50,10 @@ public record LoopProgram(String name, String line, List<Statement> start, Code 
 
     /** @return the same with the body of the loop left open */
     public LoopProgram open() {
-        return new LoopProgram(name, line, List.of(), rows, columns, OPEN);
+        // How large the result is stays said.
+        List<Statement> sizes = start.stream().filter(statement -> statement instanceof Statement.Set set
+                && List.of(rows, columns).contains(Code.name(set.name()))).toList();
+        return new LoopProgram(name, line, inputs, sizes, rows, columns, OPEN);
     }
 
     /** @return it in Python, with the standard library only */

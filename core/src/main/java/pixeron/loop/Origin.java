@@ -11,12 +11,17 @@ import pixeron.image.Frame;
  *
  * @param start what is done once, before the loop
  * @param each what is done for each pixel, before the formula
+ * @param readsOther whether it reads another image, the grid {@code other}
  */
-public record Origin(List<Statement> start, List<Statement> each) {
+public record Origin(List<Statement> start, List<Statement> each, boolean readsOther) {
 
     public Origin {
         start = List.copyOf(start);
         each = List.copyOf(each);
+    }
+
+    public Origin(List<Statement> start, List<Statement> each) {
+        this(start, each, false);
     }
 
     /** @return a number that is set once */
@@ -26,7 +31,7 @@ public record Origin(List<Statement> start, List<Statement> each) {
 
     /** @return this, and then another in the same way */
     public Origin and(Origin other) {
-        return new Origin(Stream.concat(start.stream(), other.start.stream()).toList(), Stream.concat(each.stream(), other.each.stream()).toList());
+        return new Origin(Stream.concat(start.stream(), other.start.stream()).toList(), Stream.concat(each.stream(), other.each.stream()).toList(), readsOther || other.readsOther);
     }
 
     /** A loop over the pixels that count: all of the image, or those of the area. */

@@ -16,7 +16,14 @@ final class PythonText extends Text {
     private static final Map<String, String> HELPERS = Map.of(
             "nearest", "def nearest(x):\n    # halves away from zero\n    return math.floor(x + Fraction(1, 2)) if x >= 0 else -math.floor(-x + Fraction(1, 2))\n",
             "snap", "def snap(x, size=1):\n    # the end of a calculation is 7 and not 6.999999999999999\n    half = round(2 * x) / 2\n"
-                    + "    return half if abs(x - half) < 1e-12 * max(size, abs(x)) else x\n");
+                    + "    return half if abs(x - half) < 1e-12 * max(size, abs(x)) else x\n",
+            "nearly", "def nearly(x):\n    half = round(2 * x) / 2\n    return half if abs(x - half) < 1e-9 else x\n",
+            "bits", "def bits(seed, n):\n    # a number by chance of 64 bits, the same for the same seed and n\n    every = 2 ** 64 - 1\n"
+                    + "    z = (seed + (n + 1) * 0x9E3779B97F4A7C15) & every\n    z = (z ^ z >> 30) * 0xBF58476D1CE4E5B9 & every\n"
+                    + "    z = (z ^ z >> 27) * 0x94D049BB133111EB & every\n    return z ^ z >> 31\n",
+            "order", "def order(seed, n):\n    return bits(seed, n) - 2 ** 63\n",
+            "share", "def share(seed, n):\n    # from 0 on, below 1\n    return (bits(seed, n) >> 11) / 2 ** 53\n",
+            "below", "def below(seed, n, size):\n    # one of the whole numbers 0 to size - 1\n    return (bits(seed, n) >> 11) * size >> 53\n");
 
     PythonText(LoopProgram program) {
         super(program);
@@ -36,7 +43,7 @@ final class PythonText extends Text {
         String loop = body.written();
         boolean hasFractions = loop.contains("Fraction(") || body.helpers.contains("nearest");
         line(0, "# " + program.line());
-        line(0, "# python3 " + program.name() + ".py in.csv out.csv");
+        line(0, "# python3 " + program.name() + ".py " + files() + " out.csv");
         line(0, "import csv");
         if (loop.contains("math.") || !body.helpers.isEmpty()) {
             line(0, "import math");
@@ -46,17 +53,23 @@ final class PythonText extends Text {
             line(0, "from fractions import Fraction");
         }
         line(0, "");
+        if (body.helpers.stream().anyMatch(Text::isDrawn)) {
+            body.helpers.add("bits");
+        }
         body.helpers.forEach(helper -> {
             line(0, "");
             lines(0, HELPERS.get(helper));
             line(0, "");
         });
-        line(0, "with open(sys.argv[1]) as file:");
-        line(1, "before = [[int(cell) for cell in row] for row in csv.reader(file) if row]");
-        line(0, "H = len(before)");
-        line(0, "W = len(before[0])");
+        for (int n = 0; n < program.inputs().size(); n++) {
+            LoopProgram.Input input = program.inputs().get(n);
+            line(0, "with open(sys.argv[" + (n + 1) + "]) as file:");
+            line(1, input.grid() + " = [[" + (input.isReal() ? "float" : "int") + "(cell) for cell in row] for row in csv.reader(file) if row]");
+        }
+        line(0, "H = len(" + program.inputs().get(0).grid() + ")");
+        line(0, "W = len(" + program.inputs().get(0).grid() + "[0])");
         lines(0, loop);
-        line(0, "with open(sys.argv[2], 'w', newline='') as file:");
+        line(0, "with open(sys.argv[" + (program.inputs().size() + 1) + "], 'w', newline='') as file:");
         line(1, "csv.writer(file).writerows(after)");
         return written();
     }
@@ -96,6 +109,10 @@ final class PythonText extends Text {
             line(depth, put.list() + ".append(" + text(put.value()) + ")");
         } else if (statement instanceof Statement.SetAt set) {
             line(depth, set.list() + "[" + text(set.index()) + "] = " + text(set.value()));
+        } else if (statement instanceof Statement.NewGrid grid) {
+            line(depth, grid.name() + " = [[0] * " + in(STRONGEST, grid.columns()) + " for row in range(" + text(grid.rows()) + ")]");
+        } else if (statement instanceof Statement.SetCell set) {
+            line(depth, set.grid() + "[" + text(set.row()) + "][" + text(set.column()) + "] = " + text(set.value()));
         } else if (statement instanceof Statement.Sort sort) {
             line(depth, sort.list() + ".sort()");
         } else {
@@ -135,6 +152,12 @@ final class PythonText extends Text {
             return at.list() + "[" + text(at.index()) + "]";
         } else if (code instanceof Code.Size size) {
             return "len(" + size.list() + ")";
+        } else if (code instanceof Code.Rows rows) {
+            return "len(" + rows.grid() + ")";
+        } else if (code instanceof Code.Columns columns) {
+            return "len(" + columns.grid() + "[0])";
+        } else if (code instanceof Code.Helped helped) {
+            return helper(helped.helper().word()) + "(" + helped.arguments().stream().map(this::text).collect(Collectors.joining(", ")) + ")";
         } else if (code instanceof Code.Negation negation) {
             return "-" + in(MULTIPLIED, negation.operand());
         } else if (code instanceof Code.Binary binary) {

@@ -45,6 +45,14 @@ public sealed interface Statement {
     record Values(String name, List<Value> values) implements Statement {
     }
 
+    /** A new grid of zeros. */
+    record NewGrid(String name, Code rows, Code columns) implements Statement {
+    }
+
+    /** A cell of a grid gets a value. */
+    record SetCell(String grid, Code row, Code column, Code value) implements Statement {
+    }
+
     /** Words for whoever reads the program. */
     record Words(String text) implements Statement {
     }

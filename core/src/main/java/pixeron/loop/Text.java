@@ -1,5 +1,6 @@
 package pixeron.loop;
 
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -85,6 +86,15 @@ abstract class Text {
             case DIVIDE -> "/";
             case POWER -> "**";
         };
+    }
+
+    /** @return the files that are read, as they stand in a command */
+    final String files() {
+        return program.inputs().stream().map(LoopProgram.Input::file).collect(Collectors.joining(" "));
+    }
+
+    static boolean isDrawn(String helper) {
+        return Arrays.stream(Helper.values()).anyMatch(known -> known.isDrawn() && known.word().equals(helper));
     }
 
     static boolean isComparison(Code code) {

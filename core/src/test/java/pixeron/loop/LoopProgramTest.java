@@ -15,6 +15,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import javax.tools.ToolProvider;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -24,13 +25,17 @@ import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.number.Rational;
+import pixeron.step.Bound;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.step.catalog.Catalog;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.colour.Binding;
 
 /** Every program that is written down, run as it is: in Java and in Python it gives the numbers of the step, on any image. */
 class LoopProgramTest {
@@ -51,7 +56,25 @@ class LoopProgramTest {
             "median size=2", "minimum size=3", "maximum size=3 border=mirror-whole", "rank size=3 place=2", "erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"",
             "dilate shape=\"1 1 0 | 0 1 0\" border=repeat", "crop row=1 column=1 height=2 width=2", "pad top=1 left=2 right=1 border=mirror-half", "pad bottom=2 border=constant outside=9",
             "move down=1 right=-1 border=wrap", "move down=-1 right=1", "flip direction=left-right", "flip direction=up-down area=\"0 0 2 2\"", "transpose", "tile down=2 right=2 mirrored=yes",
-            "tile right=2", "resize scale=2", "resize scale=0.6 by=linear", "resize height=3 grid=corners", "resize width=7 by=linear grid=ends rounding=floor", "resize height=2 width=9 by=linear grid=corners rounding=none", "sine-noise amplitude=20 period-columns=3", "sine-noise amplitude=9.5 cycles-rows=1 cycles-columns=2 phase=30");
+            "tile right=2", "resize scale=2", "resize scale=0.6 by=linear", "resize height=3 grid=corners", "resize width=7 by=linear grid=ends rounding=floor", "resize height=2 width=9 by=linear grid=corners rounding=none", "sine-noise amplitude=20 period-columns=3", "sine-noise amplitude=9.5 cycles-rows=1 cycles-columns=2 phase=30",
+            "resize height=3 by=mean", "resize width=9 by=mean rounding=floor", "resize scale=1/3 by=mean rounding=none", "stretch cut=10", "stretch cut=12.5 area=\"1 0 3 3\"",
+            "open shape=\"0 1 0 | 1 1 1 | 0 1 0\"", "close shape=\"1 1 0 | 0 1 0\" border=repeat", "open shape=\"1 1\" border=crop", "close shape=\"1 1 | 1 1\" border=constant outside=100 area=\"1 0 3 4\"",
+            "close shape=\"1 1 1\" border=keep", "turn degrees=30", "turn degrees=-200.5 by=linear border=mirror-half", "turn degrees=90 border=wrap", "turn degrees=45 by=linear size=keep border=constant outside=M",
+            "turn degrees=180 by=linear size=keep", "turn degrees=10 border=mirror-whole size=keep", "turn degrees=77 by=linear rounding=none overflow=keep border=repeat",
+            "salt-pepper count=5", "salt-pepper count=7 white=30 high=300 seed=-3 area=\"1 0 3 4\"", "salt-pepper count=0", "salt-pepper count=4 white=0 low=-5 overflow=wrap", "salt-pepper count=2 white=100",
+            "uniform-noise from=-20 to=20", "uniform-noise from=-2147483648 to=2147483647 overflow=wrap seed=9223372036854775807", "gaussian-noise deviation=12", "gaussian-noise deviation=0 mean=3.5",
+            "gaussian-noise deviation=0.5 mean=-1/3 rounding=none overflow=keep seed=-9223372036854775808",
+            "match counts=\"" + "1 ".repeat(255) + "1\"", "match counts=\"5 " + "0 ".repeat(100) + "3 1 " + "0 ".repeat(152) + "4\" rule=first-at-least area=\"0 1 4 3\"");
+    /** With another image of the same size, or of the size that a join needs. */
+    private static final List<String> OF_TWO = List.of("combine with=pull by=sum", "combine with=pull by=difference overflow=keep", "combine with=pull by=absolute-difference area=\"0 0 2 2\"",
+            "combine with=pull by=product", "combine with=pull by=quotient rounding=floor", "combine with=pull by=mean rounding=nearest-even", "combine with=pull by=blend share=0.3",
+            "combine with=pull by=minimum", "combine with=pull by=maximum", "combine with=pull by=and", "combine with=pull by=or", "combine with=pull by=xor overflow=wrap",
+            "formula expression=\"(r + 2 * t) / 3 + i\" with=pull", "match with=pull", "match with=pull rule=first-at-least", "join with=pull side=right", "join with=pull side=below",
+            "join with=pull side=left", "join with=pull side=above", "paste with=pull row=1 column=2", "paste with=pull row=-1 column=-1 from=\"0 1 3 2\" area=\"0 0 2 2\"",
+            "paste row=2 column=0 from=\"0 1 2 2\"");
+    private static final List<String> OF_COLOUR = List.of("gray", "gray rule=luma-601", "gray rule=luma-709 rounding=floor transparent=over-black", "gray rule=lightness transparent=ignored",
+            "gray rule=maximum", "gray rule=blue", "gray rule=alpha", "gray rule=weights weights=\"1/2 -0.25 2\" overflow=wrap", "gray area=\"1 1 2 2\"", "swap order=\"blue red green\"",
+            "swap order=\"alpha red green blue\"", "equalize", "add amount=30 channels=\"red alpha\"", "colour red=step:0 green=7 blue=M");
 
     /** Roots and angles of different languages may differ in their last place. */
     private static final Rational LAST_PLACE = Rational.of(1, 1_000_000_000);
@@ -68,8 +91,20 @@ class LoopProgramTest {
         images.add(Image.ofLevels(4, 6, 255, n -> random.nextInt(9) * 31));
     }
 
-    /** A program of a step on one image, and another image that it is run on as well. */
-    private record Case(String line, Image image, LoopProgram program, Operation right) {
+    /** A program of a step, and images that it is run on, in the order of its files. */
+    private record Case(String line, List<Image> images, LoopProgram program, Operation right) {
+
+        /** @return the words behind the program: a file for each image, and one for the result */
+        List<String> files(Path folder, int number) {
+            List<String> files = new ArrayList<>();
+            for (int n = 0; n < images.size(); n++) {
+                Path in = folder.resolve(number + "-in" + n + ".csv");
+                ImageFiles.write(in, images.get(n), false);
+                files.add(in.toString());
+            }
+            files.add(folder.resolve(number + "-out.csv").toString());
+            return files;
+        }
     }
 
     private List<Case> cases() {
@@ -79,19 +114,47 @@ class LoopProgramTest {
             LoopProgram program = step.bind(images.get(0)).program().orElseThrow(() -> new AssertionError(line + " has no program"));
             for (Image image : images) {
                 // What depends on the image is worked out by the program: that of the first image is right for the second.
-                boolean isOfSize = line.startsWith("crop") || line.startsWith("pad") || line.startsWith("move") || line.startsWith("flip") || line.startsWith("transpose")
-                        || line.startsWith("tile");
+                boolean isOfSize = List.of("crop", "pad", "move", "flip", "transpose", "tile").contains(step.type().name());
                 Operation right = step.bind(image);
-                cases.add(new Case(line, image, isOfSize ? right.program().orElseThrow() : program, right));
+                cases.add(new Case(line, List.of(image), isOfSize ? right.program().orElseThrow() : program, right));
+            }
+        }
+        for (String line : OF_TWO) {
+            LoopProgram program = null;
+            for (Image image : images) {
+                boolean isOfAnySize = line.startsWith("join") || line.startsWith("paste") || line.startsWith("match");
+                int more = !isOfAnySize ? 0 : 2;
+                boolean isBeside = line.endsWith("right") || line.endsWith("left");
+                Random random = new Random(image.count());
+                Image pull = Image.ofLevels(image.rows() + (isBeside ? 0 : more), image.columns() + (isBeside ? more : 0), 255, n -> 1 + random.nextInt(255));
+                Operation right = StepLine.parse(line).bind(new Inputs(image, name -> pull));
+                program = program == null ? right.program().orElseThrow(() -> new AssertionError(line + " has no program")) : program;
+                cases.add(new Case(line, program.inputs().size() == 1 ? List.of(image) : List.of(image, pull), program, right));
+            }
+        }
+        for (String line : OF_COLOUR) {
+            ColourImage colour = colour();
+            Bound bound = Binding.of(StepLine.parse(line), new Inputs(line.startsWith("colour") ? images.get(0) : colour, name -> images.get(0)));
+            for (String face : bound.faces()) {
+                Operation right = bound.face(face).orElseThrow();
+                LoopProgram program = right.program().orElseThrow(() -> new AssertionError(line + " has no program for " + face));
+                List<Image> read = program.inputs().stream().map(input -> colour.face(input.grid().replace("of_", "")).orElse(right.before())).toList();
+                cases.add(new Case(line + ", " + face, read, program, right));
             }
         }
         return cases;
     }
 
+    private static ColourImage colour() {
+        Random random = new Random(9);
+        List<Image> channels = IntStream.range(0, 4).mapToObj(k -> Image.ofLevels(4, 5, 255, n -> random.nextInt(256))).toList();
+        return ColourImage.of(channels);
+    }
+
     private void assertRight(Case one, Path out, String text) {
         HandSheet written = HandSheet.of(CellTable.read(out), one.right().frame()).withTolerance(Optional.of(LAST_PLACE));
         Check check = Check.of(written, one.right());
-        assertThat(check.agree()).as("%s on %s%n%s%n%s", one.line(), one.image(), check.first(), text).isEqualTo(one.right().frame().count());
+        assertThat(check.agree()).as("%s on %s%n%s%n%s", one.line(), one.images(), check.first(), text).isEqualTo(one.right().frame().count());
     }
 
     @Test
@@ -111,11 +174,9 @@ class LoopProgramTest {
         assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, problems, words.toArray(String[]::new))).as(problems.toString()).isZero();
         try (URLClassLoader loader = new URLClassLoader(new URL[] {classes.toUri().toURL()})) {
             for (int n = 0; n < cases.size(); n++) {
-                Path in = folder.resolve(n + "-in.csv");
-                Path out = folder.resolve(n + "-out.csv");
-                ImageFiles.write(in, cases.get(n).image(), false);
-                loader.loadClass("p" + n + "." + cases.get(n).program().className()).getMethod("main", String[].class).invoke(null, (Object) new String[] {in.toString(), out.toString()});
-                assertRight(cases.get(n), out, cases.get(n).program().java());
+                String[] files = cases.get(n).files(folder, n).toArray(String[]::new);
+                loader.loadClass("p" + n + "." + cases.get(n).program().className()).getMethod("main", String[].class).invoke(null, (Object) files);
+                assertRight(cases.get(n), Path.of(files[files.length - 1]), cases.get(n).program().java());
             }
         }
     }
@@ -127,8 +188,7 @@ class LoopProgramTest {
         StringBuilder all = new StringBuilder("import runpy, sys\n");
         for (int n = 0; n < cases.size(); n++) {
             Path program = Files.writeString(folder.resolve("p" + n + ".py"), cases.get(n).program().python());
-            ImageFiles.write(folder.resolve(n + "-in.csv"), cases.get(n).image(), false);
-            all.append("sys.argv = ['x', r'").append(folder.resolve(n + "-in.csv")).append("', r'").append(folder.resolve(n + "-out.csv")).append("']\n");
+            all.append("sys.argv = ['x', r'").append(String.join("', r'", cases.get(n).files(folder, n))).append("']\n");
             all.append("runpy.run_path(r'").append(program).append("')\n");
         }
         Path runner = Files.writeString(folder.resolve("all.py"), all);

@@ -5,12 +5,17 @@ import java.util.Optional;
 import java.util.Set;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.LoopProgram;
+import pixeron.loop.Statement;
+import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
 import pixeron.step.NamedStep;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
+import pixeron.step.Reference;
 import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.StepOperation;
@@ -74,6 +79,20 @@ public final class AsItIs extends NamedStep {
         @Override
         protected Optional<Kept> kept(Pixel result) {
             return Optional.of(new Kept(from, "as it is"));
+        }
+
+        /** The one number of a level everywhere stands there itself; what else it is taken from is read from a file of its own. */
+        @Override
+        public Optional<LoopProgram> program() {
+            boolean isNumber = from.equals("M") || Decimals.isNumber(from);
+            String grid = from.equals(Reference.SELF) || isNumber ? "before" : "of_" + from.replaceAll("[^A-Za-z0-9]", "_");
+            Code value = !isNumber ? new Code.Cell(grid, Code.name("i"), Code.name("j")) : Code.of(before().value(0));
+            return !before().isLevelImage() ? Optional.empty() : Optional.of(new LoopProgram(step().type().name(), formula(step()), List.of(new LoopProgram.Input(grid, false)),
+                    List.of(), Code.name("H"), Code.name("W"), List.of(Statement.set("s", value))));
+        }
+
+        private static String formula(Step step) {
+            return step.type().formula(step.arguments());
         }
 
         @Override

@@ -3,9 +3,15 @@ package pixeron.step.colour;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.loop.Code;
+import pixeron.loop.Ending;
+import pixeron.loop.LoopProgram;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
@@ -73,6 +79,20 @@ final class GrayOperation extends StepOperation {
         int transparent = picture.transparentPixels();
         return rule.isEmpty() || transparent == 0 ? List.of() : List.of("Gray is made by " + rule.get().word() + "; " + transparent
                 + " pixels are transparent and were taken " + transparency.sentence() + ".");
+    }
+
+    /** Each channel is read from a file of its own. */
+    @Override
+    public Optional<LoopProgram> program() {
+        boolean isLaid = picture.alpha().isPresent() && transparency != Transparency.IGNORED;
+        String own = picture.faces().stream().filter(face -> face.image() == before()).findFirst().map(Result.Face::name).orElse("red");
+        List<Statement> body = new ArrayList<>(rule.map(found -> found.statements(isLaid, transparency)).orElseGet(() ->
+                List.of(Statement.set("exact", new Code.Cell("alpha", Code.name("i"), Code.name("j"))))));
+        body.addAll(Ending.of(step().rounding(), step().overflow(), Code.name("M")));
+        List<LoopProgram.Input> inputs = (rule.isEmpty() || isLaid ? Stream.of("red", "green", "blue", "alpha") : Stream.of("red", "green", "blue"))
+                .map(name -> new LoopProgram.Input(name, false)).toList();
+        return !picture.isLevelImage() ? Optional.empty() : Optional.of(new LoopProgram(step().type().name(), step().line(), inputs,
+                List.of(Statement.set("M", Code.of(picture.maximumLevel()))), Code.name("H"), Code.name("W"), Ending.within(ownArea(), own, body)));
     }
 
     @Override

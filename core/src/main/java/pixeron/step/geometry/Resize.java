@@ -148,7 +148,7 @@ public final class Resize extends NamedStep {
         Frame frame = frame(arguments, inputs);
         if (word(arguments, BY).equals(MEAN)) {
             MeanCells cells = new MeanCells(before.frame(), frame);
-            return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(progress -> ResizeBulk.mean(before, frame, Finish.of(step, frame.maximumLevel()), progress));
+            return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(sides(arguments)).with(progress -> ResizeBulk.mean(before, frame, Finish.of(step, frame.maximumLevel()), progress));
         }
         return sampled(step, before, frame, isLinear(arguments), word(arguments, GRID));
     }

@@ -88,7 +88,7 @@ final class SampledOperation extends StepOperation {
 
     @Override
     public Optional<LoopProgram> program() {
-        return program.flatMap(told -> told.of(step(), before(), cells));
+        return program.flatMap(told -> told.of(step(), before(), cells, outside));
     }
 
     @Override

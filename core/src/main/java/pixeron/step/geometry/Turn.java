@@ -8,9 +8,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import pixeron.formula.Function;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -177,8 +179,28 @@ public final class Turn extends NamedStep {
                 : OptionalInt.empty();
         Forward forward = ForwardPlaces.of(List.of("(h - 1) / 2 + (y - (H - 1) / 2) * c - (x - (W - 1) / 2) * s + 1 / 2",
                 "(w - 1) / 2 + (y - (H - 1) / 2) * s + (x - (W - 1) / 2) * c + 1 / 2"), numbers);
-        return operation.with(forward).with(progress -> bulk.result(level, finish, pixel -> ((Rational) operation.value(pixel)).toInt(), progress))
+        return operation.with(forward).with(sides(step, angle)).with(progress -> bulk.result(level, finish, pixel -> ((Rational) operation.value(pixel)).toInt(), progress))
                 .noting(() -> bulk.notRead() == 0 ? List.of() : List.of(bulk.notRead() + " of " + before.count() + " pixels of the image are read nowhere."));
+    }
+
+    /** The sizes of the result as a program works them out, for images of any size. */
+    private static SampledProgram sides(Step step, Angle angle) {
+        Code rows = Code.name("H");
+        Code columns = Code.name("W");
+        return step.arguments().get(SIZE).word().equals("keep") ? new SampledProgram(rows, columns)
+                : new SampledProgram(side(rows, angle.cosine, columns, angle.sine), side(columns, angle.cosine, rows, angle.sine));
+    }
+
+    private static Code side(Code one, Value cosine, Code other, Value sine) {
+        if (cosine.signum() == 0 || sine.signum() == 0) {
+            return cosine.signum() == 0 ? other : one;
+        }
+        Code length = one.times(Code.of(absolute(cosine))).plus(other.times(Code.of(absolute(sine)))).minus(Code.of(Approximate.from(Points.NEAR)));
+        return new Code.Call(Function.CEILING, List.of(length));
+    }
+
+    private static Value absolute(Value value) {
+        return value.signum() < 0 ? value.negated() : value;
     }
 
     private static double[] back(Pixel pixel, Image before, Frame frame, Angle angle) {

@@ -4,6 +4,7 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -18,6 +19,8 @@ import pixeron.formula.Typeset;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Overflow;
 import pixeron.number.Rational;
@@ -223,6 +226,29 @@ public final class GrayRule {
                     + transparency.sentence());
         }
         out.set("s", exact(picture, transparency, pixel)).line(0, "s ← " + Typeset.text(formula));
+    }
+
+    /**
+     * @param isLaid whether there is an alpha, and transparent pixels are laid on a ground
+     * @return the loop that leads to {@link #exact} as a program has it, over grids red, green, blue and alpha
+     */
+    public List<Statement> statements(boolean isLaid, Transparency transparency) {
+        List<Statement> body = new ArrayList<>();
+        Code m = Code.name("M");
+        Code alpha = Code.name("alpha_here");
+        if (isLaid) {
+            body.add(Statement.set("alpha_here", cell("alpha")));
+        }
+        Code behind = transparency == Transparency.OVER_WHITE ? m.times(m.minus(alpha)) : Code.of(0);
+        for (String channel : List.of("red", "green", "blue")) {
+            body.add(Statement.set(channel.substring(0, 1).toUpperCase(Locale.ROOT), isLaid ? cell(channel).times(alpha).plus(behind).over(m) : cell(channel)));
+        }
+        body.add(Statement.set("exact", Code.of(formula, Code::name)));
+        return body;
+    }
+
+    private static Code cell(String channel) {
+        return new Code.Cell(channel, Code.name("i"), Code.name("j"));
     }
 
     private static Run before(Value value) {

@@ -7,10 +7,14 @@ import java.util.List;
 import java.util.Map;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
+import pixeron.formula.Function;
 import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Levels;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
@@ -116,15 +120,60 @@ public final class Match extends PointStep {
         boolean isFirst = arguments.get(RULE).equals(FIRST);
         Choice choice = !isFirst ? Choice.CLOSEST : isAbove ? Choice.FIRST_ABOVE : Choice.FIRST_AT_LEAST;
         long pixels = area.count();
+        Origin aim = arguments.find(COUNTS).map(counts -> ofLine(target)).orElseGet(Match::ofOther);
         return PointRule.ofCases(shown(arguments),
                 sample -> Expression.Literal.of(Rational.of(target.level(running(histogram, sample), pixels, choice))),
                 sample -> why(target, running(histogram, sample), pixels, choice), maximum)
+                .coming("exact", Origin.counts(area, before.frame()).and(aim).and(new Origin(List.of(), nearest(isFirst))))
                 .withConstant("N", Rational.of(pixels), Line.of("N", Run.plain("N = " + pixels),
                         Run.note("   the target has " + target.total())))
                 .withTable(() -> new Table(TARGET, List.of("z", "n", "running", "Q"), target.rows())
                         .withRules(Map.of("running", TableRule.of("runningAbove + n", Map.of(), "runningAbove", "n"),
                                 "Q", TableRule.of("running / N", Map.of("N", Rational.of(target.total())), "running")))
                         .withSums("n"));
+    }
+
+    private static Origin ofLine(Target target) {
+        return new Origin(List.of(new Statement.Values("target", target.runningCounts().stream().<Value>map(Rational::of).toList())), List.of());
+    }
+
+    /** The running counts of the other image. */
+    private static Origin ofOther() {
+        Code levels = Code.name("M").plus(Code.of(1));
+        Code level = new Code.Cell("other", Code.name("a"), Code.name("b"));
+        Code k = Code.name("k");
+        return new Origin(List.of(new Statement.Zeros("target", levels), new Statement.Loop("a", Code.of(0), new Code.Rows("other"), List.of(
+                new Statement.Loop("b", Code.of(0), new Code.Columns("other"), List.of(new Statement.SetAt("target", level, new Code.At("target", level).plus(Code.of(1))))))),
+                new Statement.Loop("k", Code.of(1), levels, List.of(new Statement.SetAt("target", k, new Code.At("target", k).plus(new Code.At("target", k.minus(Code.of(1)))))))),
+                List.of(), true);
+    }
+
+    /** Shares are compared crosswise, in whole numbers. */
+    private List<Statement> nearest(boolean isFirst) {
+        Code k = Code.name("k");
+        Code last = Code.name("M");
+        List<Statement> body = new ArrayList<>(List.of(Statement.set("exact", Code.of(0))));
+        if (isFirst) {
+            body.add(new Statement.Loop("k", Code.of(0), last, List.of(new Statement.When(isAbove ? share(k).atMost(wanted()) : share(k).less(wanted()),
+                    List.of(Statement.set("exact", k.plus(Code.of(1)))), List.of()))));
+            return body;
+        }
+        body.add(Statement.set("nearest", apart(Code.of(0))));
+        body.add(new Statement.Loop("k", Code.of(1), last.plus(Code.of(1)), List.of(Statement.set("apart", apart(k)), new Statement.When(
+                Code.name("apart").less(Code.name("nearest")), List.of(Statement.set("nearest", Code.name("apart")), Statement.set("exact", k)), List.of()))));
+        return body;
+    }
+
+    private static Code share(Code level) {
+        return new Code.At("target", level).times(new Code.At("running", Code.name("M")));
+    }
+
+    private static Code wanted() {
+        return new Code.At("running", Code.name("r")).times(new Code.At("target", Code.name("M")));
+    }
+
+    private static Code apart(Code level) {
+        return new Code.Call(Function.ABS, List.of(share(level).minus(wanted())));
     }
 
     private static long running(Histogram histogram, Value sample) {

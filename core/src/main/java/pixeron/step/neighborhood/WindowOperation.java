@@ -46,7 +46,15 @@ public final class WindowOperation extends StepOperation {
 
     @Override
     public Optional<LoopProgram> program() {
-        WindowProgram program = new WindowProgram(window);
+        return program("before");
+    }
+
+    /**
+     * @param grid what the image that is read is called in it
+     * @return the loops as a program; empty where they are not told as one
+     */
+    public Optional<LoopProgram> program(String grid) {
+        WindowProgram program = new WindowProgram(window, grid);
         List<Statement> start = new ArrayList<>(List.of(Statement.set("M", Code.of(frame().maximumLevel()))));
         boolean isPossible = before().isLevelImage() && (ownArea().isEmpty() || window.border() != Border.CROP);
         return !isPossible ? Optional.empty() : rule.statements(program, start).map(body -> {

@@ -13,9 +13,16 @@ final class WindowProgram {
     private static final String COLUMN = "x";
 
     private final Window window;
+    private final String grid;
 
-    WindowProgram(Window window) {
+    /** @param grid what the image that is read is called */
+    WindowProgram(Window window, String grid) {
         this.window = window;
+        this.grid = grid;
+    }
+
+    private Code at(Code row, Code column) {
+        return new Code.Cell(grid, row, column);
     }
 
     /**
@@ -26,7 +33,7 @@ final class WindowProgram {
         List<Statement> body = new ArrayList<>();
         body.add(Statement.set(ROW, Code.name("i").plus(Code.name("a")).minus(Code.of(isCut() ? 0 : window.anchorRow()))));
         body.add(Statement.set(COLUMN, Code.name("j").plus(Code.name("b")).minus(Code.of(isCut() ? 0 : window.anchorColumn()))));
-        Statement read = Statement.set("v", Code.before(Code.name(ROW), Code.name(COLUMN)));
+        Statement read = Statement.set("v", at(Code.name(ROW), Code.name(COLUMN)));
         switch (window.border()) {
             case ZERO, CONSTANT -> {
                 body.add(new Statement.When(ProgramBorder.isInside(ROW, COLUMN), List.of(read), List.of(Statement.set("v", Code.of(window.outside())))));
@@ -64,7 +71,7 @@ final class WindowProgram {
         Code left = Code.name("j").minus(Code.of(window.anchorColumn()));
         Code fits = new Code.All(List.of(top.atLeast(Code.of(0)), left.atLeast(Code.of(0)), top.plus(Code.of(window.height())).less(Code.name("H").plus(Code.of(1))),
                 left.plus(Code.of(window.width())).less(Code.name("W").plus(Code.of(1)))));
-        return List.of(new Statement.When(fits, body, List.of(Statement.set("s", Code.before(Code.name("i"), Code.name("j"))))));
+        return List.of(new Statement.When(fits, body, List.of(Statement.set("s", at(Code.name("i"), Code.name("j"))))));
     }
 
     /** @return rows of the result */
@@ -78,7 +85,7 @@ final class WindowProgram {
 
     /** @return the pixel of the image that stands where the pixel of the result is worked out */
     Code sample() {
-        return Code.before(Code.name("i").plus(Code.of(isCut() ? window.anchorRow() : 0)), Code.name("j").plus(Code.of(isCut() ? window.anchorColumn() : 0)));
+        return at(Code.name("i").plus(Code.of(isCut() ? window.anchorRow() : 0)), Code.name("j").plus(Code.of(isCut() ? window.anchorColumn() : 0)));
     }
 
     /** @return empty where one of the reductions is not told as a program */

@@ -7,6 +7,10 @@ import java.util.stream.IntStream;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Ending;
+import pixeron.loop.LoopProgram;
+import pixeron.loop.Statement;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
@@ -35,6 +39,9 @@ final class AddedNoise extends StepOperation {
         /** @return how it comes about */
         List<Line> work(int offset);
 
+        /** @return the number for the offset n as a program has it */
+        Code code();
+
         /** @return its formula, with n for the offset */
         String formula();
 
@@ -54,6 +61,17 @@ final class AddedNoise extends StepOperation {
     AddedNoise(Step step, Image before, Drawn drawn) {
         super(step, before, before.frame());
         this.drawn = drawn;
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        Code i = Code.name("i");
+        Code j = Code.name("j");
+        List<Statement> body = new ArrayList<>(List.of(Statement.set("n", i.times(Code.name("W")).plus(j)), Statement.set("drawn", drawn.code()),
+                Statement.set("exact", Code.before(i, j).plus(Code.name("drawn")))));
+        body.addAll(Ending.of(step().rounding(), step().overflow(), Code.name("M")));
+        return !before().isLevelImage() ? Optional.empty() : Optional.of(new LoopProgram(step().type().name(), step().line(),
+                List.of(Statement.set("M", Code.of(before().maximumLevel()))), Code.name("H"), Code.name("W"), Ending.within(ownArea(), body)));
     }
 
     @Override

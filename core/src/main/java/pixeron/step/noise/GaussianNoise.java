@@ -1,7 +1,10 @@
 package pixeron.step.noise;
 
 import java.util.List;
+import pixeron.formula.Function;
 import pixeron.image.Image;
+import pixeron.loop.Code;
+import pixeron.loop.Helper;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Draws;
@@ -59,6 +62,22 @@ public final class GaussianNoise extends NoiseStep {
                                 + normal)),
                         Line.of("", Run.plain("drawn = " + Decimals.working(mean) + " + " + Decimals.working(deviation) + " × "
                                 + normal + " ≈ " + Decimals.approximate(at(offset)))));
+            }
+
+            @Override
+            public Code code() {
+                if (deviation.signum() == 0) {
+                    return Code.of(mean);
+                }
+                Code twice = Code.of(2).times(Code.name("n"));
+                Code angle = Code.of(Approximate.from(2 * Math.PI)).times(share(twice.plus(Code.of(1))));
+                Code log = new Code.Call(Function.LN, List.of(Code.of(1).minus(share(twice))));
+                Code normal = new Code.Call(Function.SQRT, List.of(Code.of(-2).times(log))).times(new Code.Call(Function.COS, List.of(angle)));
+                return Code.of(mean).plus(Code.of(deviation).times(normal));
+            }
+
+            private Code share(Code n) {
+                return Code.helped(Helper.DRAWN_SHARE, Code.of(draws.seed()), n);
             }
 
             @Override

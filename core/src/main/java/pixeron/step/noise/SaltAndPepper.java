@@ -1,5 +1,6 @@
 package pixeron.step.noise;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -8,6 +9,11 @@ import pixeron.PixeronException;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Ending;
+import pixeron.loop.Helper;
+import pixeron.loop.LoopProgram;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Draws;
 import pixeron.number.Rational;
@@ -119,6 +125,35 @@ public final class SaltAndPepper extends NoiseStep {
         protected Optional<Kept> kept(Pixel result) {
             return super.kept(result).or(() -> place(result) >= 0 ? Optional.empty() : Optional.of(new Kept("drawn",
                     "h(" + before().offset(result) + ") = " + hexadecimal(result) + " is not among the " + order.length + " least, the pixel stays")));
+        }
+
+        /** All drawn numbers in order; the one at the place of the last that changes, and that of the last white one, are the limits. */
+        @Override
+        public Optional<LoopProgram> program() {
+            Area area = ownArea().orElseGet(() -> Area.all(before()));
+            boolean isAll = ownArea().isEmpty();
+            Code a = Code.name("a");
+            Code b = Code.name("b");
+            List<Statement> start = List.of(Statement.set("M", Code.of(before().maximumLevel())), new Statement.NewList("numbers"),
+                    new Statement.Loop("a", Code.of(area.row()), isAll ? Code.name("H") : Code.of(area.row() + (long) area.height()), List.of(
+                            new Statement.Loop("b", Code.of(area.column()), isAll ? Code.name("W") : Code.of(area.column() + (long) area.width()), List.of(
+                                    new Statement.Put("numbers", drawn(a, b)))))), new Statement.Sort("numbers"));
+            List<Statement> changed = new ArrayList<>(List.of(Statement.set("exact", white == 0 ? Code.of(low) : white == order.length ? Code.of(high)
+                    : new Code.Choice(Code.name("drawn").atMost(limit(white)), Code.of(high), Code.of(low)))));
+            changed.addAll(Ending.of(step().rounding(), step().overflow(), Code.name("M")));
+            List<Statement> stays = List.of(Statement.set("s", Code.before(Code.name("i"), Code.name("j"))));
+            List<Statement> body = order.length == 0 ? stays : List.of(Statement.set("drawn", drawn(Code.name("i"), Code.name("j"))),
+                    new Statement.When(Code.name("drawn").atMost(limit(order.length)), changed, stays));
+            return !before().isLevelImage() ? Optional.empty() : Optional.of(new LoopProgram(step().type().name(), step().line(), start, Code.name("H"), Code.name("W"),
+                    Ending.within(ownArea(), body)));
+        }
+
+        private Code drawn(Code row, Code column) {
+            return Code.helped(Helper.DRAWN_ORDER, Code.of(draws.seed()), row.times(Code.name("W")).plus(column));
+        }
+
+        private static Code limit(int count) {
+            return new Code.At("numbers", Code.of(count - 1L));
         }
 
         private String hexadecimal(Pixel pixel) {

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.loop.Code;
+import pixeron.loop.Helper;
 import pixeron.number.Decimals;
 import pixeron.number.Draws;
 import pixeron.number.Rational;
@@ -63,6 +65,11 @@ public final class UniformNoise extends NoiseStep {
                 return List.of(Line.of("drawn", Run.plain("u(" + offset + ") ≈ " + AddedNoise.digits(draws.share(offset))), Run.note("   seed " + draws.seed())),
                         Line.of("", Run.plain("drawn = " + Decimals.working(from) + " + ⌊" + AddedNoise.digits(draws.share(offset)) + " × " + range + "⌋ = "
                                 + Decimals.working(from) + " + " + draws.below(offset, range) + " = " + Decimals.working(at(offset)))));
+            }
+
+            @Override
+            public Code code() {
+                return Code.of(from).plus(Code.helped(Helper.DRAWN_BELOW, Code.of(draws.seed()), Code.name("n"), Code.of(range)));
             }
 
             @Override

@@ -15,6 +15,8 @@ import pixeron.formula.Typeset;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.number.Overflow;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
@@ -136,7 +138,8 @@ public final class Combine extends PointStep {
         String reference = arguments.get(Reference.WITH);
         Image other = SameSize.require(name(), before, reference, inputs.other(this, reference));
         By by = by(arguments);
-        return PointRule.of(by.formula, before.maximumLevel()).withOther(reference, other, (r, t) -> by.isOfBits() ? digits(by, r, t) : "");
+        PointRule rule = PointRule.of(by.formula, before.maximumLevel());
+        return arguments.find(SHARE).map(share -> rule.coming("share", Origin.once("share", Code.of(share.number())))).orElse(rule).withOther(reference, other, (r, t) -> by.isOfBits() ? digits(by, r, t) : "");
     }
 
     private static String digits(By by, Value r, Value t) {

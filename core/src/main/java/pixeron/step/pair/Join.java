@@ -9,6 +9,7 @@ import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
 import pixeron.step.Common;
 import pixeron.step.Inputs;
 import pixeron.step.Mend;
@@ -124,6 +125,16 @@ public final class Join extends NamedStep {
         long columns = side.isBeside() ? (long) before.columns() + other.columns() : before.columns();
         Pixel first = new Pixel(side == Side.ABOVE ? other.rows() : 0, side == Side.LEFT ? other.columns() : 0);
         return new LaidOperation(step, inputs, before, other, reference, new Laid(Sizes.frame(rows, columns, inputs), first,
-                Area.all(other), side == Side.BELOW ? before.rows() : 0, side == Side.RIGHT ? before.columns() : 0));
+                Area.all(other), side == Side.BELOW ? before.rows() : 0, side == Side.RIGHT ? before.columns() : 0), told(side));
+    }
+
+    private static LaidProgram told(Side side) {
+        Code none = Code.of(0);
+        Code rows = Code.name("H");
+        Code columns = Code.name("W");
+        LaidProgram.Place other = LaidProgram.other();
+        return new LaidProgram(side.isBeside() ? rows : rows.plus(other.row()), side.isBeside() ? columns.plus(other.column()) : columns,
+                new LaidProgram.Place(side == Side.ABOVE ? other.row() : none, side == Side.LEFT ? other.column() : none), LaidProgram.Place.START, other,
+                new LaidProgram.Place(side == Side.BELOW ? rows : none, side == Side.RIGHT ? columns : none));
     }
 }

@@ -10,6 +10,7 @@ import pixeron.image.Image;
 import pixeron.image.Patches;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
+import pixeron.loop.LoopProgram;
 import pixeron.number.Value;
 import pixeron.step.Beside;
 import pixeron.step.Inputs;
@@ -39,20 +40,28 @@ final class LaidOperation implements Operation {
     private final Image other;
     private final String name;
     private final Laid laid;
+    private final LaidProgram told;
     private final Optional<Area> area;
 
     /**
      * @param other the image that is laid
      * @param name how the step names it
+     * @param told the same for images of any size
      */
-    LaidOperation(Step step, Inputs inputs, Image before, Image other, String name, Laid laid) {
+    LaidOperation(Step step, Inputs inputs, Image before, Image other, String name, Laid laid, LaidProgram told) {
         this.step = step;
         this.inputs = inputs;
         this.before = before;
         this.other = other;
         this.name = name;
         this.laid = laid;
+        this.told = told;
         this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        return Optional.of(told.of(step, isOwn(), area)).filter(program -> before.isLevelImage() && other.isLevelImage());
     }
 
     @Override

@@ -9,6 +9,7 @@ import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
 import pixeron.number.Rational;
 import pixeron.step.Common;
 import pixeron.step.Grip;
@@ -157,7 +158,13 @@ public final class Paste extends NamedStep {
             throw PixeronException.of("paste at row %d, column %d lays %d × %d pixels, and none of them falls on the image of %d × %d.", row,
                     column, part.height(), part.width(), before.rows(), before.columns());
         }
-        return new LaidOperation(step, inputs, before, other, reference, new Laid(before.frame(), new Pixel(0, 0), part, row, column));
+        return new LaidOperation(step, inputs, before, other, reference, new Laid(before.frame(), new Pixel(0, 0), part, row, column),
+                new LaidProgram(Code.name("H"), Code.name("W"), LaidProgram.Place.START, place(part.row(), part.column()),
+                        from.map(piece -> place(piece.height(), piece.width())).orElseGet(LaidProgram::other), place(row, column)));
+    }
+
+    private static LaidProgram.Place place(int row, int column) {
+        return new LaidProgram.Place(Code.of(row), Code.of(column));
     }
 
     private static boolean overlaps(int start, int length, int size) {

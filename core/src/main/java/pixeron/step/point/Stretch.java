@@ -13,6 +13,7 @@ import pixeron.image.ImageFacts;
 import pixeron.image.Levels;
 import pixeron.loop.Code;
 import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -111,12 +112,23 @@ public final class Stretch extends PointStep {
                 .withConstant("toHigh", toHigh, line("toHigh", toHigh, ""))
                 .coming("toLow", Origin.once("toLow", Code.of(toLow))).coming("toHigh", Origin.once("toHigh", Code.of(toHigh)));
         if (cut.isPresent()) {
-            // Which ends stay when a share is left out is told by the working; no program for it is written yet.
-            return rule;
+            Origin counts = Origin.counts(area, before.frame());
+            return rule.coming("low", counts.and(end("low", cut.get(), true))).coming("high", counts.and(end("high", cut.get(), false)));
         }
         return rule.coming("low", given(arguments, LOW, maximum).map(value -> Origin.once("low", Code.of(value))).orElseGet(() -> Origin.extreme("low", true, area,
                 before.frame()))).coming("high", given(arguments, HIGH, maximum).map(value -> Origin.once("high", Code.of(value))).orElseGet(() ->
                         Origin.extreme("high", false, area, before.frame())));
+    }
+
+    /** As long as the share beyond it is too small, the end is one level further inside. */
+    private Origin end(String name, Rational percent, boolean isLow) {
+        Code all = new Code.At("running", Code.name("M"));
+        Code upTo = new Code.At("running", Code.name("k"));
+        Code beyond = Code.of(100).times(isLow ? upTo : all.minus(upTo));
+        Code wanted = Code.of(percent).times(all);
+        Code inside = isLow ? Code.name(name).plus(Code.of(1)) : Code.name(name).minus(Code.of(1));
+        return new Origin(List.of(Statement.set(name, isLow ? Code.of(0) : Code.name("M")), new Statement.Loop("k", Code.of(0), Code.name("M"), List.of(new Statement.When(
+                isAtLeast ? beyond.less(wanted) : beyond.atMost(wanted), List.of(Statement.set(name, inside)), List.of())))), List.of());
     }
 
     @Override

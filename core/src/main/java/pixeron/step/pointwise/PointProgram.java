@@ -22,6 +22,8 @@ import pixeron.number.Value;
 final class PointProgram {
 
     private static final int MOST_ENTRIES = 256;
+    /** What is told of this name is the whole calculation, up to the value before rounding. */
+    private static final String EXACT = "exact";
     private static final Map<String, String> PLACES = Map.of("x", "j", "y", "i");
 
     private final PointOperation operation;
@@ -39,12 +41,16 @@ final class PointProgram {
 
     /** @return the program; empty where another image is needed, or a number of the image whose way is not told as a program */
     Optional<LoopProgram> program(Optional<Area> area) {
-        if (rule.other().isPresent() || !operation.before().isLevelImage()) {
+        boolean hasOther = rule.other().isPresent();
+        if (!operation.before().isLevelImage() || !rule.other().map(other -> other.image().isLevelImage()).orElse(true)) {
             return Optional.empty();
         }
         start.add(Statement.set("M", Code.of(operation.before().maximumLevel())));
         each.add(Statement.set("r", Code.before(Code.name("i"), Code.name("j"))));
-        boolean isKnown = rule.formula().map(this::ofFormula).orElseGet(this::ofTable);
+        if (hasOther) {
+            each.add(Statement.set("t", new Code.Cell("other", Code.name("i"), Code.name("j"))));
+        }
+        boolean isKnown = rule.origins().containsKey(EXACT) ? isTold(rule.origins().get(EXACT)) : rule.formula().map(this::ofFormula).orElseGet(this::ofTable);
         if (!isKnown) {
             return Optional.empty();
         }
@@ -55,14 +61,22 @@ final class PointProgram {
             start.add(Statement.set("largest", Code.of(largest)));
         }
         each.addAll(Ending.of(operation.step().rounding(), operation.step().overflow(), Code.name(isSame ? "M" : "largest")));
-        return Optional.of(new LoopProgram(operation.step().type().name(), operation.step().line(), start, Code.name("H"), Code.name("W"), Ending.within(area, each)));
+        boolean readsOther = hasOther || rule.origins().values().stream().anyMatch(Origin::readsOther);
+        return Optional.of(new LoopProgram(operation.step().type().name(), operation.step().line(), readsOther ? LoopProgram.BEFORE_AND_OTHER : LoopProgram.BEFORE, start, Code.name("H"), Code.name("W"), Ending.within(area, each)));
+    }
+
+    private boolean isTold(Origin whole) {
+        start.addAll(whole.start());
+        each.addAll(whole.each());
+        return true;
     }
 
     private boolean ofFormula(Expression formula) {
         Map<String, Origin> needed = new LinkedHashMap<>();
         boolean[] isKnown = {true};
         Trace.substitute(formula, name -> {
-            if (!Set.of("r", "i", "j", "x", "y", "M", "H", "W").contains(name)) {
+            boolean isOther = name.equals("t") && rule.other().isPresent();
+            if (!isOther && !Set.of("r", "i", "j", "x", "y", "M", "H", "W").contains(name)) {
                 Origin origin = rule.origins().get(name);
                 if (origin == null && !rule.constants().containsKey(name) && constants.get(name) instanceof Rational number) {
                     origin = Origin.once(named(name), Code.of(number));
@@ -82,7 +96,7 @@ final class PointProgram {
             each.addAll(origin.each());
         }
         start.addAll(all);
-        each.add(Statement.set("exact", Code.of(formula, name -> Code.name(PLACES.getOrDefault(name, named(name))))));
+        each.add(Statement.set(EXACT, Code.of(formula, name -> Code.name(PLACES.getOrDefault(name, named(name))))));
         return true;
     }
 
@@ -106,7 +120,7 @@ final class PointProgram {
             }
         }
         start.add(new Statement.Values("table", table));
-        each.add(Statement.set("exact", new Code.At("table", Code.name("r"))));
+        each.add(Statement.set(EXACT, new Code.At("table", Code.name("r"))));
         return true;
     }
 }

@@ -150,7 +150,10 @@ public final class PointRule {
                 () -> why.apply(sample)), number, formula.hasPlace));
     }
 
-    /** @return this with how a number that the image gives comes about in a program */
+    /**
+     * @param name of the number; {@code exact} for the whole value before rounding, where no formula gives it
+     * @return this with how a number that the image gives comes about in a program
+     */
     public PointRule coming(String name, Origin origin) {
         Map<String, Origin> all = new LinkedHashMap<>(told.origins);
         all.put(name, origin);

@@ -43,17 +43,15 @@ final class Extreme implements Reduction<Optional<Value>> {
 
     @Override
     public Optional<Reduced> program() {
-        if (!source.equals("before")) {
-            return Optional.empty();
-        }
+        String grid = source.equals("before") ? "shape" : "shape_on_" + source;
         List<List<Value>> rows = Arrays.stream(shape).map(row -> IntStream.range(0, row.length).<Value>mapToObj(j -> Rational.of(row[j] ? 1 : 0)).toList()).toList();
         Code found = Code.name("found");
         Code better = new Code.Call(isLeast ? Function.MIN : Function.MAX, List.of(Code.name(word), Code.name("v")));
-        Statement take = new Statement.When(new Code.Binary(Operator.EQUAL, new Code.Cell("shape", Code.name("a"), Code.name("b")), Code.of(1)), List.of(
+        Statement take = new Statement.When(new Code.Binary(Operator.EQUAL, new Code.Cell(grid, Code.name("a"), Code.name("b")), Code.of(1)), List.of(
                 Statement.set(word, new Code.Choice(new Code.Binary(Operator.EQUAL, found, Code.of(0)), Code.name("v"), better)), Statement.set("found", Code.of(1))),
                 List.of());
-        Code own = Code.before(Code.name("i"), Code.name("j"));
-        return Optional.of(new Reduced(List.of(new Statement.Grid("shape", rows)), List.of(Statement.set(word, Code.of(0)), Statement.set("found", Code.of(0))),
+        Code own = new Code.Cell(source, Code.name("i"), Code.name("j"));
+        return Optional.of(new Reduced(List.of(new Statement.Grid(grid, rows)), List.of(Statement.set(word, Code.of(0)), Statement.set("found", Code.of(0))),
                 List.of(take), List.of(Statement.set("s", new Code.Choice(new Code.Binary(Operator.EQUAL, found, Code.of(1)), Code.name(word), own)))));
     }
 

@@ -6,6 +6,10 @@ import java.util.Optional;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.Code;
+import pixeron.loop.Ending;
+import pixeron.loop.LoopProgram;
+import pixeron.loop.Statement;
 import pixeron.number.Value;
 import pixeron.step.Progress;
 import pixeron.step.Source;
@@ -60,6 +64,28 @@ final class TwoPasses extends StepOperation {
                     !erodesFirst, between());
         }
         return second;
+    }
+
+    /** The first pass fills a grid before the loop of the second. */
+    @Override
+    public Optional<LoopProgram> program() {
+        Optional<LoopProgram> one = first.program();
+        Optional<LoopProgram> two = second(Progress.NONE).program(between());
+        if (one.isEmpty() || two.isEmpty() || ownArea().isPresent() && isMoving()) {
+            return Optional.empty();
+        }
+        List<Statement> filling = new ArrayList<>(one.get().body());
+        filling.add(new Statement.SetCell(between(), Code.name("i"), Code.name("j"), Code.name("s")));
+        List<Statement> start = new ArrayList<>(one.get().start());
+        start.add(new Statement.NewGrid(between(), one.get().rows(), one.get().columns()));
+        start.add(new Statement.Loop("i", Code.of(0), one.get().rows(), List.of(new Statement.Loop("j", Code.of(0), one.get().columns(), filling))));
+        two.get().start().stream().filter(statement -> !start.contains(statement)).forEach(start::add);
+        return Optional.of(new LoopProgram(step().type().name(), step().line(), start, less(first.frame().rows() - frame().rows(), one.get().rows()),
+                less(first.frame().columns() - frame().columns(), one.get().columns()), Ending.within(ownArea(), two.get().body())));
+    }
+
+    private static Code less(long cut, Code size) {
+        return size.minus(Code.of(cut));
     }
 
     @Override

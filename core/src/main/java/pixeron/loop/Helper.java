@@ -1,0 +1,37 @@
+package pixeron.loop;
+
+/**
+ * What programs bring along for what is no calculation of a few signs. Numbers drawn by chance are those of {@link pixeron.number.Draws}.
+ */
+public enum Helper {
+
+    /** A whole number that lies in the order of h(n): (seed, n). */
+    DRAWN_ORDER("order", Kind.WHOLE),
+    /** u(n): (seed, n). */
+    DRAWN_SHARE("share", Kind.REAL),
+    /** ⌊u(n) · range⌋: (seed, n, range). */
+    DRAWN_BELOW("below", Kind.WHOLE),
+    /** The number, or the half that it is nearly: (number). */
+    NEARLY("nearly", Kind.REAL);
+
+    private final String word;
+    private final Kind kind;
+
+    Helper(String word, Kind kind) {
+        this.word = word;
+        this.kind = kind;
+    }
+
+    /** @return its name in programs */
+    String word() {
+        return word;
+    }
+
+    Kind kind() {
+        return kind;
+    }
+
+    boolean isDrawn() {
+        return this != NEARLY;
+    }
+}
