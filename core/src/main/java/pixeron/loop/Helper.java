@@ -12,7 +12,9 @@ public enum Helper {
     /** ⌊u(n) · range⌋: (seed, n, range). */
     DRAWN_BELOW("below", Kind.WHOLE),
     /** The number, or the half that it is nearly: (number). */
-    NEARLY("nearly", Kind.REAL);
+    NEARLY("nearly", Kind.REAL),
+    /** The number, or the half that it is but for the end of a calculation with numbers of such a size: (number, size). */
+    SNAPPED("snap", Kind.REAL);
 
     private final String word;
     private final Kind kind;
@@ -32,6 +34,6 @@ public enum Helper {
     }
 
     boolean isDrawn() {
-        return this != NEARLY;
+        return this != NEARLY && this != SNAPPED;
     }
 }

@@ -161,7 +161,7 @@ final class JavaText extends Text {
     }
 
     private String integer(Code code) {
-        boolean isPlain = code instanceof Code.Number || code instanceof Code.Rows || code instanceof Code.Columns || code instanceof Code.Name name && Set.of("H", "W", "i", "j", "a", "b", "k").contains(name.name());
+        boolean isPlain = code instanceof Code.Number || code instanceof Code.Rows || code instanceof Code.Columns || code instanceof Code.Name name && Set.of("H", "W", "i", "j", "a", "b", "k", "m", "n").contains(name.name());
         return isPlain ? text(code) : "(int) " + in(STRONGEST, code);
     }
 
@@ -231,8 +231,13 @@ final class JavaText extends Text {
     }
 
     private String number(Value value) {
-        return !(value instanceof Rational rational) ? Decimals.shortest(value.asDouble()) : rational.isWhole() ? rational.toString() + (rational.isInt() ? "" : "L")
+        return !(value instanceof Rational rational) ? real(Decimals.shortest(value.asDouble())) : rational.isWhole() ? rational.toString() + (rational.isInt() ? "" : "L")
                 : "Fraction.of(" + rational.numerator() + ", " + rational.denominator() + ")";
+    }
+
+    /** Without a point it would be divided as a whole number. */
+    private static String real(String text) {
+        return text.matches("-?[0-9]+") ? text + ".0" : text;
     }
 
     private String rounded(Rounding rounding, Code value) {

@@ -50,9 +50,9 @@ public record LoopProgram(String name, String line, List<Input> inputs, List<Sta
 
     /** @return the same with the body of the loop left open */
     public LoopProgram open() {
-        // How large the result is stays said.
+        // How large the result is, and its levels are, stays said.
         List<Statement> sizes = start.stream().filter(statement -> statement instanceof Statement.Set set
-                && List.of(rows, columns).contains(Code.name(set.name()))).toList();
+                && List.of(rows, columns, Code.name("M")).contains(Code.name(set.name()))).toList();
         return new LoopProgram(name, line, inputs, sizes, rows, columns, OPEN);
     }
 

@@ -2,6 +2,7 @@ package pixeron.step.frequency;
 
 import java.util.List;
 import pixeron.image.Frequency;
+import pixeron.loop.Statement;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 
@@ -10,6 +11,9 @@ interface Filter {
 
     /** @return the factor, 0 … 1; the same for a coefficient and its mate */
     double factor(Frequency at);
+
+    /** @return the same as a program has it, over u, v, H and W; sets factor */
+    List<Statement> statements();
 
     /** @return the lines that lead to the factor */
     List<Line> work(Frequency at);

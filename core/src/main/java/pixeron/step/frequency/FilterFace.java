@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import pixeron.image.Pixel;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
+import pixeron.loop.LoopProgram;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
@@ -52,6 +53,11 @@ final class FilterFace extends FaceOperation {
 
     private Value factor(Pixel pixel) {
         return Approximate.snapped(filter.factor(spectrum.frequency(pixel)), 1);
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        return Optional.of(SpectrumProgram.times(step(), face(), frame().maximumLevel(), filter));
     }
 
     @Override

@@ -2,6 +2,7 @@ package pixeron.step.frequency;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -10,6 +11,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
+import pixeron.loop.LoopProgram;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
@@ -35,6 +37,11 @@ final class FourierFace extends FaceOperation {
     FourierFace(Step step, Inputs inputs, SpectrumFace face, Supplier<Spectrum> after) {
         super(step, () -> (Image) inputs.before(), inputs, face, after);
         this.image = (Image) inputs.before();
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        return !image.isLevelImage() ? Optional.empty() : Optional.of(SpectrumProgram.forwards(step(), face(), frame().maximumLevel()));
     }
 
     @Override

@@ -3,11 +3,15 @@ package pixeron.step.frequency;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import pixeron.image.Frequency;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
+import pixeron.loop.Code;
+import pixeron.loop.Ending;
+import pixeron.loop.LoopProgram;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -43,6 +47,11 @@ final class InverseOperation extends StepOperation {
             samples = Transform.back(spectrum, progress);
         }
         return samples;
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        return Optional.of(SpectrumProgram.back(step(), frame().maximumLevel(), Ending.of(step().rounding(), step().overflow(), Code.name("M"))));
     }
 
     @Override

@@ -1,10 +1,13 @@
 package pixeron.step.frequency;
 
 import java.util.List;
+import pixeron.formula.Function;
 import pixeron.image.Frame;
 import pixeron.image.Frequency;
 import pixeron.image.Pixel;
 import pixeron.image.Spectrum;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.Operation;
@@ -144,6 +147,31 @@ public final class Notch extends FilterStep {
         @Override
         public double factor(Frequency at) {
             return isNear(at, false) ? 0 : 1;
+        }
+
+        @Override
+        public List<Statement> statements() {
+            Code one = squaredDistance(Code.name("u").minus(Code.of(a())), Code.name("v").minus(Code.of(b())));
+            Code mate = squaredDistance(Code.name("u").plus(Code.of(a())), Code.name("v").plus(Code.of(b())));
+            Code nearest = new Code.Call(Function.MIN, List.of(one, mate));
+            return List.of(Statement.set("factor", new Code.Choice(nearest.atMost(Code.of(radius.times(radius))), Code.of(0), Code.of(1))));
+        }
+
+        private long a() {
+            return Spectrum.frequency(frame, place).u();
+        }
+
+        private long b() {
+            return Spectrum.frequency(frame, place).v();
+        }
+
+        private static Code squaredDistance(Code down, Code right) {
+            return squared(down.mod(Code.name("H")), Code.name("H")).plus(squared(right.mod(Code.name("W")), Code.name("W")));
+        }
+
+        private static Code squared(Code forwards, Code length) {
+            Code round = new Code.Call(Function.MIN, List.of(forwards, length.minus(forwards)));
+            return round.times(round);
         }
 
         @Override

@@ -6,9 +6,13 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
+import pixeron.formula.Function;
+import pixeron.formula.Operator;
 import pixeron.image.Frame;
 import pixeron.image.Frequency;
 import pixeron.image.Spectrum;
+import pixeron.loop.Code;
+import pixeron.loop.Statement;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -51,6 +55,8 @@ public final class Pass extends FilterStep {
     private static final ChoiceParameter SHAPE = ChoiceParameter.of("shape", "Shape", IDEAL, GAUSSIAN, BUTTERWORTH);
     private static final NumberParameter ORDER = NumberParameter.optional("order", "Order", 2).only(n -> n.isInt() && n.toInt() >= 1, "a whole number of at least 1");
 
+    private static final String SQUARED = "squared";
+    private static final Statement SQUARED_DISTANCE = Statement.set(SQUARED, Code.name("u").times(Code.name("u")).plus(Code.name("v").times(Code.name("v"))));
     private static final double HALF = 0.5;
 
     public Pass() {
@@ -203,6 +209,13 @@ public final class Pass extends FilterStep {
         }
 
         @Override
+        public List<Statement> statements() {
+            Code begin = isWithoutFrom ? Code.of(from).less(Code.name(SQUARED)) : Code.of(from).atMost(Code.name(SQUARED));
+            Code end = isWithoutTo ? Code.name(SQUARED).less(Code.of(to)) : Code.name(SQUARED).atMost(Code.of(to));
+            return List.of(SQUARED_DISTANCE, Statement.set("factor", new Code.Choice(new Code.All(List.of(begin, end)), Code.of(isInside ? 1 : 0), Code.of(isInside ? 0 : 1))));
+        }
+
+        @Override
         public List<Line> work(Frequency at) {
             return List.of(distance(at), Line.of("factor", Run.plain(factor(at) == 0 ? "0" : "1"), Run.note("   it lies " + (isIn(at) ? "within " : "outside ") + words)));
         }
@@ -242,6 +255,14 @@ public final class Pass extends FilterStep {
         private double of(double squared) {
             double low = order == 0 ? Math.exp(-squared / 2) : 1 / (1 + Math.pow(squared, order));
             return isLow ? low : 1 - low;
+        }
+
+        @Override
+        public List<Statement> statements() {
+            Code part = Code.name(SQUARED).over(Code.of(Approximate.from(radius * radius)));
+            Code low = order == 0 ? new Code.Call(Function.EXP, List.of(new Code.Negation(part.over(Code.of(2)))))
+                    : Code.of(1).over(Code.of(1).plus(new Code.Binary(Operator.POWER, part, Code.of(order))));
+            return List.of(SQUARED_DISTANCE, Statement.set("factor", isLow ? low : Code.of(1).minus(low)));
         }
 
         @Override

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.loop.LoopProgram;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -102,6 +103,11 @@ final class LowRankOperation extends StepOperation {
             sum += part(m, pixel);
         }
         return Approximate.snapped(sum, largest());
+    }
+
+    @Override
+    public Optional<LoopProgram> program() {
+        return before().isLevelImage() ? Optional.of(RankKeep.program(step(), frame().maximumLevel())) : Optional.empty();
     }
 
     @Override

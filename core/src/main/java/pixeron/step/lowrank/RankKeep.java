@@ -9,6 +9,9 @@ import pixeron.PixeronException;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.loop.Code;
+import pixeron.loop.LoopProgram;
+import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.step.Bound;
 import pixeron.step.Common;
@@ -125,6 +128,14 @@ public final class RankKeep extends NamedStep implements WholeType {
             throw PixeronException.of("rank-keep has keep=%s, and this image has %d singular values, as many as its smaller side.", amount, count);
         });
         return new LowRankOperation(step, before, values -> kept(step.arguments(), values), true);
+    }
+
+    /** What is kept of the patterns: so many, or as many as it takes until the share is reached. */
+    static LoopProgram program(Step step, int maximum) {
+        Arguments arguments = step.arguments();
+        Optional<Code> keep = arguments.find(KEEP).map(amount -> Code.name("place").less(Code.of(amount.number())));
+        return LowRankProgram.of(step, maximum, keep.orElseGet(() -> Code.of(100).times(Code.name("stronger")).less(Code.of(Approximate.from(
+                arguments.get(ENERGY).number().asDouble() - SingularValues.SAME)).times(Code.name("total")))), isOfSquares(arguments) ? squared -> squared : LowRankProgram::root);
     }
 
     private static int kept(Arguments arguments, SingularValues values) {

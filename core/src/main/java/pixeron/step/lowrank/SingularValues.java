@@ -26,7 +26,7 @@ final class SingularValues {
     /** Below this part of the largest one a value is 0. */
     static final double NOTHING = 1e-12;
     /** Entries of a unit vector that differ by less are of the same size. */
-    private static final double SAME = 1e-9;
+    static final double SAME = 1e-9;
 
     /** Larger ones can take more than a moment. */
     private static final int MOST_AT_ONCE = 1 << 14;
