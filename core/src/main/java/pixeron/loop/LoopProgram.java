@@ -1,6 +1,8 @@
 package pixeron.loop;
 
 import java.util.List;
+import java.util.stream.IntStream;
+import pixeron.image.Image;
 
 /**
  * A whole program: it reads an image from a CSV, does a loop over all pixels of the result, and writes a CSV. Each turn of the loop gives the variable
@@ -43,6 +45,19 @@ public record LoopProgram(String name, String line, List<Input> inputs, List<Sta
     /** A program that reads one image. */
     public LoopProgram(String name, String line, List<Statement> start, Code rows, Code columns, List<Statement> body) {
         this(name, line, BEFORE, start, rows, columns, body);
+    }
+
+    /**
+     * @param images that the inputs are made for, in their order
+     * @return the same, where those with fractions are read as numbers that need not be whole
+     */
+    public LoopProgram reading(Image... images) {
+        List<Input> read = IntStream.range(0, inputs.size()).mapToObj(n -> n < images.length && !isWhole(images[n]) ? new Input(inputs.get(n).grid(), true) : inputs.get(n)).toList();
+        return new LoopProgram(name, line, read, start, rows, columns, body);
+    }
+
+    private static boolean isWhole(Image image) {
+        return image.isLevelImage() || image.isExact() && IntStream.range(0, image.count()).allMatch(n -> image.value(n).isWhole());
     }
 
     /** Where a program is to be written by somebody else. */

@@ -52,7 +52,7 @@ public record Origin(List<Statement> start, List<Statement> each, boolean readsO
     /** @return the least, or the largest, of the pixels that count */
     public static Origin extreme(String name, boolean isLeast, Area area, Frame frame) {
         Code cell = Code.before(Code.name("a"), Code.name("b"));
-        return new Origin(List.of(Statement.set(name, isLeast ? Code.name("M") : Code.of(0)), over(area, frame, List.of(Statement.set(name,
+        return new Origin(List.of(Statement.set(name, Code.before(Code.of(area.row()), Code.of(area.column()))), over(area, frame, List.of(Statement.set(name,
                 new Code.Call(isLeast ? Function.MIN : Function.MAX, List.of(Code.name(name), cell)))))), List.of());
     }
 

@@ -78,6 +78,13 @@ class LoopProgramTest {
             "formula expression=\"(r + 2 * t) / 3 + i\" with=pull", "match with=pull", "match with=pull rule=first-at-least", "join with=pull side=right", "join with=pull side=below",
             "join with=pull side=left", "join with=pull side=above", "paste with=pull row=1 column=2", "paste with=pull row=-1 column=-1 from=\"0 1 3 2\" area=\"0 0 2 2\"",
             "paste row=2 column=0 from=\"0 1 2 2\"");
+    /** On values that are no levels: negative ones, and thirds. */
+    private static final List<String> OF_OPEN = List.of("add amount=1/2", "multiply factor=1.5 rounding=nearest-even", "linear gain=1/3 bias=1/2 rounding=none overflow=keep", "invert", "stretch",
+            "stretch area=\"1 1 2 2\"", "clamp low=10 high=60", "threshold at=20", "band low=-5 high=40", "threshold-local size=3 offset=2", "formula expression=\"abs(r) + min - mean / 2 + i\"",
+            "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat", "box size=3 border=inside rounding=floor", "median size=3", "median size=3 border=mirror-half", "sobel part=root", "erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"",
+            "open shape=\"1 1 | 1 1\"", "crop row=1 column=1 height=2 width=2", "pad top=1 left=2 border=wrap", "flip direction=up-down", "turn degrees=30 by=linear border=constant outside=7",
+            "turn degrees=77", "resize height=3 by=mean", "resize scale=1.5 by=linear", "salt-pepper count=4", "uniform-noise from=-3 to=3", "gaussian-noise deviation=2", "sine-noise amplitude=9 period-rows=3",
+            "rank-keep keep=2", "fourier", "join with=step:0 side=below", "combine with=step:0 by=mean", "depth maximum=100");
     private static final List<String> OF_WAVES = List.of("pass keep=low radius=2", "pass keep=high radius=1.5", "pass keep=band radius=1 to=2", "pass keep=stop radius=1 to=1.5",
             "pass keep=low radius=1.5 shape=gaussian", "pass keep=high radius=2 shape=butterworth order=3", "notch u=1 v=-1", "notch u=-1 v=7 radius=1.2", "fourier-inverse",
             "fourier-inverse rounding=floor", "fourier-inverse rounding=none overflow=keep");
@@ -142,6 +149,14 @@ class LoopProgramTest {
             }
         }
         Image image = images.get(1);
+        List<Image> open = List.of(opened("laplacian neighbors=4 overflow=keep"), opened("divide divisor=3 rounding=none overflow=keep"));
+        for (String line : OF_OPEN) {
+            for (Image before : open) {
+                Operation right = StepLine.parse(line).bind(before);
+                LoopProgram program = right.program().orElseThrow(() -> new AssertionError(line + " has no program for values that are no levels"));
+                cases.add(new Case(line, Collections.nCopies(program.inputs().size(), before), program, right));
+            }
+        }
         Bound waves = Binding.of(StepLine.parse("fourier"), image);
         waves.faces().forEach(face -> {
             Operation right = waves.face(face).orElseThrow();
@@ -166,6 +181,10 @@ class LoopProgramTest {
             }
         }
         return cases;
+    }
+
+    private Image opened(String line) {
+        return StepLine.parse(line).bind(images.get(1)).result(Progress.NONE);
     }
 
     private static ColourImage colour() {

@@ -87,8 +87,8 @@ public final class AsItIs extends NamedStep {
             boolean isNumber = from.equals("M") || Decimals.isNumber(from);
             String grid = from.equals(Reference.SELF) || isNumber ? "before" : "of_" + from.replaceAll("[^A-Za-z0-9]", "_");
             Code value = !isNumber ? new Code.Cell(grid, Code.name("i"), Code.name("j")) : Code.of(before().value(0));
-            return !before().isLevelImage() ? Optional.empty() : Optional.of(new LoopProgram(step().type().name(), formula(step()), List.of(new LoopProgram.Input(grid, false)),
-                    List.of(), Code.name("H"), Code.name("W"), List.of(Statement.set("s", value))));
+            return Optional.of(new LoopProgram(step().type().name(), formula(step()), List.of(new LoopProgram.Input(grid, false)),
+                    List.of(), Code.name("H"), Code.name("W"), List.of(Statement.set("s", value))).reading(before()));
         }
 
         private static String formula(Step step) {

@@ -41,7 +41,7 @@ final class FourierFace extends FaceOperation {
 
     @Override
     public Optional<LoopProgram> program() {
-        return !image.isLevelImage() ? Optional.empty() : Optional.of(SpectrumProgram.forwards(step(), face(), frame().maximumLevel()));
+        return Optional.of(SpectrumProgram.forwards(step(), face(), frame().maximumLevel()).reading(image));
     }
 
     @Override

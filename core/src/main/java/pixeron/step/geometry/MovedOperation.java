@@ -57,9 +57,6 @@ final class MovedOperation implements Operation {
 
     @Override
     public Optional<LoopProgram> program() {
-        if (!before.isLevelImage()) {
-            return Optional.empty();
-        }
         List<Statement> start = new ArrayList<>(List.of(Statement.set("M", Code.of(before.maximumLevel()))));
         places.numbers().forEach((name, value) -> {
             if (!name.equals("H") && !name.equals("W")) {
@@ -74,7 +71,7 @@ final class MovedOperation implements Operation {
         boolean isGiven = outside != Outside.NEVER && (border == Border.ZERO || border == Border.CONSTANT);
         body.add(isGiven ? new Statement.When(ProgramBorder.isInside("y", "x"), List.of(read), List.of(Statement.set("s", Code.of(outside.value())))) : read);
         return Optional.of(new LoopProgram(step.type().name(), step.line(), start, side(frame().rows(), "H", before.rows(), "W", before.columns()),
-                side(frame().columns(), "W", before.columns(), "H", before.rows()), Ending.within(area, body)));
+                side(frame().columns(), "W", before.columns(), "H", before.rows()), Ending.within(area, body)).reading(before));
     }
 
     @Override

@@ -88,7 +88,7 @@ final class SampledOperation extends StepOperation {
 
     @Override
     public Optional<LoopProgram> program() {
-        return program.flatMap(told -> told.of(step(), before(), cells, outside));
+        return program.map(told -> told.of(step(), before(), cells, outside));
     }
 
     @Override

@@ -2,7 +2,6 @@ package pixeron.step.geometry;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import pixeron.formula.Function;
 import pixeron.image.Image;
@@ -27,15 +26,11 @@ record SampledProgram(Code rows, Code columns) {
 
     private static final Code ONE = Code.of(1);
 
-    /** @return the program; empty where the image has no levels */
-    Optional<LoopProgram> of(Step step, Image before, Cells cells, Outside outside) {
-        if (!before.isLevelImage()) {
-            return Optional.empty();
-        }
+    LoopProgram of(Step step, Image before, Cells cells, Outside outside) {
         List<Statement> start = new ArrayList<>(List.of(Statement.set("M", Code.of(before.maximumLevel())), Statement.set("h", rows), Statement.set("w", columns)));
         List<Statement> body = new ArrayList<>(cells instanceof PointCells points ? read(points, outside, start) : mean());
         body.addAll(Ending.of(step.rounding(), step.overflow(), Code.name("M")));
-        return Optional.of(new LoopProgram(step.type().name(), step.line(), start, Code.name("h"), Code.name("w"), body));
+        return new LoopProgram(step.type().name(), step.line(), start, Code.name("h"), Code.name("w"), body).reading(before);
     }
 
     private static List<Statement> read(PointCells points, Outside outside, List<Statement> start) {

@@ -107,7 +107,7 @@ final class LowRankOperation extends StepOperation {
 
     @Override
     public Optional<LoopProgram> program() {
-        return before().isLevelImage() ? Optional.of(RankKeep.program(step(), frame().maximumLevel())) : Optional.empty();
+        return Optional.of(RankKeep.program(step(), frame().maximumLevel()).reading(before()));
     }
 
     @Override

@@ -56,11 +56,11 @@ public final class WindowOperation extends StepOperation {
     public Optional<LoopProgram> program(String grid) {
         WindowProgram program = new WindowProgram(window, grid);
         List<Statement> start = new ArrayList<>(List.of(Statement.set("M", Code.of(frame().maximumLevel()))));
-        boolean isPossible = before().isLevelImage() && (ownArea().isEmpty() || window.border() != Border.CROP);
+        boolean isPossible = ownArea().isEmpty() || window.border() != Border.CROP;
         return !isPossible ? Optional.empty() : rule.statements(program, start).map(body -> {
             List<Statement> all = new ArrayList<>(body);
             all.addAll(Ending.of(step().rounding(), step().overflow(), Code.name("M")));
-            return new LoopProgram(step().type().name(), step().line(), start, program.rows(), program.columns(), Ending.within(ownArea(), program.kept(all)));
+            return new LoopProgram(step().type().name(), step().line(), start, program.rows(), program.columns(), Ending.within(ownArea(), program.kept(all))).reading(before());
         });
     }
 

@@ -70,8 +70,8 @@ final class AddedNoise extends StepOperation {
         List<Statement> body = new ArrayList<>(List.of(Statement.set("n", i.times(Code.name("W")).plus(j)), Statement.set("drawn", drawn.code()),
                 Statement.set("exact", Code.before(i, j).plus(Code.name("drawn")))));
         body.addAll(Ending.of(step().rounding(), step().overflow(), Code.name("M")));
-        return !before().isLevelImage() ? Optional.empty() : Optional.of(new LoopProgram(step().type().name(), step().line(),
-                List.of(Statement.set("M", Code.of(before().maximumLevel()))), Code.name("H"), Code.name("W"), Ending.within(ownArea(), body)));
+        return Optional.of(new LoopProgram(step().type().name(), step().line(),
+                List.of(Statement.set("M", Code.of(before().maximumLevel()))), Code.name("H"), Code.name("W"), Ending.within(ownArea(), body)).reading(before()));
     }
 
     @Override

@@ -144,8 +144,8 @@ public final class SaltAndPepper extends NoiseStep {
             List<Statement> stays = List.of(Statement.set("s", Code.before(Code.name("i"), Code.name("j"))));
             List<Statement> body = order.length == 0 ? stays : List.of(Statement.set("drawn", drawn(Code.name("i"), Code.name("j"))),
                     new Statement.When(Code.name("drawn").atMost(limit(order.length)), changed, stays));
-            return !before().isLevelImage() ? Optional.empty() : Optional.of(new LoopProgram(step().type().name(), step().line(), start, Code.name("H"), Code.name("W"),
-                    Ending.within(ownArea(), body)));
+            return Optional.of(new LoopProgram(step().type().name(), step().line(), start, Code.name("H"), Code.name("W"),
+                    Ending.within(ownArea(), body)).reading(before()));
         }
 
         private Code drawn(Code row, Code column) {

@@ -61,7 +61,7 @@ final class LaidOperation implements Operation {
 
     @Override
     public Optional<LoopProgram> program() {
-        return Optional.of(told.of(step, isOwn(), area)).filter(program -> before.isLevelImage() && other.isLevelImage());
+        return Optional.of(told.of(step, isOwn(), area).reading(before, other));
     }
 
     @Override

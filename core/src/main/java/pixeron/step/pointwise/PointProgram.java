@@ -10,6 +10,7 @@ import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.formula.Trace;
 import pixeron.image.Area;
+import pixeron.image.Image;
 import pixeron.loop.Code;
 import pixeron.loop.Ending;
 import pixeron.loop.LoopProgram;
@@ -42,9 +43,6 @@ final class PointProgram {
     /** @return the program; empty where another image is needed, or a number of the image whose way is not told as a program */
     Optional<LoopProgram> program(Optional<Area> area) {
         boolean hasOther = rule.other().isPresent();
-        if (!operation.before().isLevelImage() || !rule.other().map(other -> other.image().isLevelImage()).orElse(true)) {
-            return Optional.empty();
-        }
         start.add(Statement.set("M", Code.of(operation.before().maximumLevel())));
         each.add(Statement.set("r", Code.before(Code.name("i"), Code.name("j"))));
         if (hasOther) {
@@ -62,7 +60,8 @@ final class PointProgram {
         }
         each.addAll(Ending.of(operation.step().rounding(), operation.step().overflow(), Code.name(isSame ? "M" : "largest")));
         boolean readsOther = hasOther || rule.origins().values().stream().anyMatch(Origin::readsOther);
-        return Optional.of(new LoopProgram(operation.step().type().name(), operation.step().line(), readsOther ? LoopProgram.BEFORE_AND_OTHER : LoopProgram.BEFORE, start, Code.name("H"), Code.name("W"), Ending.within(area, each)));
+        return Optional.of(new LoopProgram(operation.step().type().name(), operation.step().line(), readsOther ? LoopProgram.BEFORE_AND_OTHER : LoopProgram.BEFORE, start, Code.name("H"), Code.name("W"), Ending.within(area, each))
+                .reading(rule.other().map(other -> new Image[] {operation.before(), other.image()}).orElseGet(() -> new Image[] {operation.before()})));
     }
 
     private boolean isTold(Origin whole) {
@@ -108,7 +107,7 @@ final class PointProgram {
     /** Where each level has a formula of its own, the numbers are a list: it depends on the step's line alone. */
     private boolean ofTable() {
         int levels = operation.before().maximumLevel() + 1;
-        if (rule.hasPlace() || !rule.constants().isEmpty() || levels > MOST_ENTRIES) {
+        if (!operation.before().isLevelImage() || rule.hasPlace() || !rule.constants().isEmpty() || levels > MOST_ENTRIES) {
             return false;
         }
         List<Value> table = new ArrayList<>();

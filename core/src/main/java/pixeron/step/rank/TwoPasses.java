@@ -81,7 +81,7 @@ final class TwoPasses extends StepOperation {
         start.add(new Statement.Loop("i", Code.of(0), one.get().rows(), List.of(new Statement.Loop("j", Code.of(0), one.get().columns(), filling))));
         two.get().start().stream().filter(statement -> !start.contains(statement)).forEach(start::add);
         return Optional.of(new LoopProgram(step().type().name(), step().line(), start, less(first.frame().rows() - frame().rows(), one.get().rows()),
-                less(first.frame().columns() - frame().columns(), one.get().columns()), Ending.within(ownArea(), two.get().body())));
+                less(first.frame().columns() - frame().columns(), one.get().columns()), Ending.within(ownArea(), two.get().body())).reading(before()));
     }
 
     private static Code less(long cut, Code size) {
