@@ -139,7 +139,8 @@ final class JavaText extends Text {
         } else if (statement instanceof Statement.NewList list) {
             line(depth, list.name() + ".clear();");
         } else if (statement instanceof Statement.Zeros zeros) {
-            line(depth, "long[] " + zeros.name() + " = new long[" + integer(zeros.size()) + "];");
+            String type = kinds.getOrDefault(zeros.name(), Kind.WHOLE) == Kind.REAL ? "double" : "long";
+            line(depth, type + "[] " + zeros.name() + " = new " + type + "[" + integer(zeros.size()) + "];");
         } else if (statement instanceof Statement.Put put) {
             boolean isWhole = kinds.get(put.list()) == Kind.WHOLE;
             line(depth, put.list() + ".add(" + (isWhole ? "(long) " + in(STRONGEST, put.value()) : as(kinds.get(put.list()), put.value())) + ");");

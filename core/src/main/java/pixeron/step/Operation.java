@@ -166,7 +166,7 @@ public interface Operation extends Explained, Bound {
     /** @return the image that the step is applied to */
     Image before();
 
-    /** @return the loop over all pixels as a whole program that works on any image of this kind; empty where none is written yet */
+    /** @return the loop over all pixels as a whole program that works on any image of this kind; empty where none is written */
     default Optional<LoopProgram> program() {
         return Optional.empty();
     }

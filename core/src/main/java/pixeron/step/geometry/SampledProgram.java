@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import pixeron.formula.Function;
+import pixeron.formula.Operator;
 import pixeron.image.Image;
 import pixeron.loop.Code;
 import pixeron.loop.Ending;
@@ -83,18 +84,18 @@ record SampledProgram(Code rows, Code columns) {
             body.addAll(at("exact", outside));
             return body;
         }
-        List<Statement> cell = new ArrayList<>(List.of(Statement.set("row", floor(Code.name("y")).plus(Code.name("a"))),
-                Statement.set("column", floor(Code.name("x")).plus(Code.name("b")))));
+        List<Statement> cell = new ArrayList<>(List.of(Statement.set("row", Code.name("top").plus(Code.name("a"))), Statement.set("column", Code.name("left").plus(Code.name("b")))));
         cell.addAll(at("v", outside));
-        cell.add(Statement.set("exact", Code.name("exact").plus(weight("y", "a").times(weight("x", "b")).times(Code.name("v")))));
+        cell.add(Statement.set("exact", Code.name("exact").plus(weight("a", "down").times(weight("b", "across")).times(Code.name("v")))));
         Code two = Code.of(2);
-        return List.of(Statement.set("exact", Code.of(0)), new Statement.Loop("a", Code.of(0), two, List.of(new Statement.Loop("b", Code.of(0), two, cell))));
+        return List.of(Statement.set("top", floor(Code.name("y"))), Statement.set("left", floor(Code.name("x"))), Statement.set("down", Code.name("y").minus(Code.name("top"))),
+                Statement.set("across", Code.name("x").minus(Code.name("left"))), Statement.set("exact", Code.of(0)),
+                new Statement.Loop("a", Code.of(0), two, List.of(new Statement.Loop("b", Code.of(0), two, cell))));
     }
 
     /** How near a place lies to the cell before it, or to the one after it. */
-    private static Code weight(String place, String side) {
-        Code part = Code.name(place).minus(floor(Code.name(place)));
-        return new Code.Choice(Code.name(side).atLeast(ONE), part, ONE.minus(part));
+    private static Code weight(String side, String part) {
+        return new Code.Choice(new Code.Binary(Operator.EQUAL, Code.name(side), ONE), Code.name(part), ONE.minus(Code.name(part)));
     }
 
     private static List<Statement> at(String name, Outside outside) {

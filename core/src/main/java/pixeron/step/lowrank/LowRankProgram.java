@@ -84,16 +84,18 @@ final class LowRankProgram {
     /** Which patterns are kept, 1 or 0 for each. */
     private static List<Statement> strengths(Code isKept, UnaryOperator<Code> measure) {
         Code m = Code.name("m");
-        Code mine = cell("strength", "m");
-        Code other = cell("strength", "n");
-        Code isBefore = new Code.Choice(new Code.Binary(Operator.GREATER, other, mine), ONE, new Code.Choice(
-                new Code.All(List.of(new Code.Binary(Operator.EQUAL, other, mine), Code.name("n").less(m))), ONE, ZERO));
-        Statement count = new Statement.When(isBefore.atLeast(ONE), List.of(Statement.set("place", Code.name("place").plus(ONE)),
-                Statement.set("stronger", Code.name("stronger").plus(measure.apply(other)))), List.of());
-        return List.of(new Statement.NewGrid("strength", ONE, W), Statement.set("total", ZERO), new Statement.Zeros("kept", W), loop("m", W, Statement.set("mm", ZERO),
-                        loop("a", H, sum("mm", "m", "m")), new Statement.SetCell("strength", ZERO, m, Code.name("mm")),
+        Code n = Code.name("n");
+        Code mine = new Code.At("strength", m);
+        Code other = new Code.At("strength", n);
+        Statement one = Statement.set("place", Code.name("place").plus(ONE));
+        Statement sum = Statement.set("stronger", Code.name("stronger").plus(measure.apply(other)));
+        // Of two as strong as each other, the one further left counts as the stronger one.
+        List<Statement> count = List.of(new Statement.When(new Code.Binary(Operator.GREATER, other, mine), List.of(one, sum), List.of()),
+                new Statement.When(new Code.All(List.of(new Code.Binary(Operator.EQUAL, other, mine), n.less(m))), List.of(one, sum), List.of()));
+        return List.of(new Statement.Zeros("strength", W), new Statement.Zeros("kept", W), Statement.set("total", ZERO), loop("m", W, Statement.set("mm", ZERO),
+                        loop("a", H, sum("mm", "m", "m")), new Statement.SetAt("strength", m, Code.name("mm")),
                         Statement.set("total", Code.name("total").plus(measure.apply(Code.name("mm"))))),
-                loop("m", W, Statement.set("place", ZERO), Statement.set("stronger", ZERO), loop("n", W, count),
+                loop("m", W, Statement.set("place", ZERO), Statement.set("stronger", ZERO), new Statement.Loop("n", ZERO, W, count),
                         new Statement.SetAt("kept", m, new Code.Choice(isKept, ONE, ZERO))));
     }
 
@@ -103,10 +105,6 @@ final class LowRankProgram {
 
     private static Code cell(String grid, String row, String column) {
         return new Code.Cell(grid, Code.name(row), Code.name(column));
-    }
-
-    private static Code cell(String list, String column) {
-        return new Code.Cell(list, ZERO, Code.name(column));
     }
 
     private static Statement loop(String name, Code below, Statement... body) {

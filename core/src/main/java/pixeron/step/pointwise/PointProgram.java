@@ -40,7 +40,7 @@ final class PointProgram {
         this.constants = constants;
     }
 
-    /** @return the program; empty where another image is needed, or a number of the image whose way is not told as a program */
+    /** @return the program; empty where every level has a formula of its own and there are more than {@value #MOST_ENTRIES} of them, or values that are no levels */
     Optional<LoopProgram> program(Optional<Area> area) {
         boolean hasOther = rule.other().isPresent();
         start.add(Statement.set("M", Code.of(operation.before().maximumLevel())));
