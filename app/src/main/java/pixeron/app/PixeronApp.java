@@ -20,8 +20,6 @@ public final class PixeronApp extends Application {
     private static final Duration AUTOSAVE = Duration.ofSeconds(1);
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    private static final double LEAST_WIDTH = 900;
-    private static final double LEAST_HEIGHT = 600;
     /** Set by the launcher after a build, so that the virtual machine can write an archive of the classes loaded. */
     private static final boolean IS_REHEARSAL = Boolean.getBoolean("pixeron.rehearsal");
 
@@ -44,9 +42,6 @@ public final class PixeronApp extends Application {
         }
         new Placing(stage, window).begin();
         stage.show();
-        // Said before it is shown, some window managers take the least size for the wanted one.
-        stage.setMinWidth(LEAST_WIDTH);
-        stage.setMinHeight(LEAST_HEIGHT);
         Platform.runLater(() -> {
             // Decoding it takes longer than anybody needs to look at the title bar.
             stage.getIcons().add(new Image(PixeronApp.class.getResource("/pixeron/app/icon.png").toExternalForm()));

@@ -1,9 +1,11 @@
 package pixeron.app;
 
 import java.util.Optional;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import pixeron.app.folder.WindowPlace;
 import pixeron.app.window.MainWindow;
 
@@ -12,6 +14,15 @@ final class Placing {
 
     private static final double ROOMY_WIDTH = 1600;
     private static final double ROOMY_HEIGHT = 1000;
+
+    private static final double LEAST_WIDTH = 900;
+    private static final double LEAST_HEIGHT = 600;
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+    /** By then a window is there. */
+    private static final Duration MAPPED = Duration.millis(20);
+    /** By then window managers have placed it. */
+    private static final Duration PLACED = Duration.seconds(1);
 
     private final Stage stage;
     private final MainWindow window;
@@ -28,22 +39,51 @@ final class Placing {
         Optional<WindowPlace> last = window.place().filter(Placing::isReachable);
         last.ifPresent(place -> {
             free = place;
-            stage.setX(place.x());
-            stage.setY(place.y());
-            stage.setWidth(place.width());
-            stage.setHeight(place.height());
+            take(place);
         });
-        // A window that is hardly smaller than the screen is shown at its smallest by some window managers; so it fills it.
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
         stage.setMaximized(last.map(WindowPlace::isFilling)
                 .orElse(screen.getWidth() < ROOMY_WIDTH || screen.getHeight() < ROOMY_HEIGHT));
         stage.setOnShown(shown -> {
-            stage.xProperty().subscribe(this::note);
-            stage.yProperty().subscribe(this::note);
-            stage.widthProperty().subscribe(this::note);
-            stage.heightProperty().subscribe(this::note);
-            stage.maximizedProperty().subscribe(this::note);
+            after(MAPPED, () -> last.ifPresentOrElse(this::again, () -> again(new WindowPlace((int) (screen.getMinX() + (screen.getWidth() - WIDTH) / 2),
+                    (int) (screen.getMinY() + (screen.getHeight() - HEIGHT) / 2), (int) WIDTH, (int) HEIGHT, false))));
+            after(PLACED, this::placed);
         });
+    }
+
+    private void take(WindowPlace place) {
+        stage.setX(place.x());
+        stage.setY(place.y());
+        stage.setWidth(Math.max(LEAST_WIDTH, place.width()));
+        stage.setHeight(Math.max(LEAST_HEIGHT, place.height()));
+    }
+
+    /** Some window managers show a window as small as can be, whatever size it was given before. */
+    private void again(WindowPlace place) {
+        if (!stage.isMaximized() && isTooSmall()) {
+            take(place);
+        }
+    }
+
+    private static void after(Duration time, Runnable action) {
+        PauseTransition pause = new PauseTransition(time);
+        pause.setOnFinished(done -> action.run());
+        pause.play();
+    }
+
+    /** Said earlier, some window managers take the least size for the wanted one; and sizes that nobody gave the window are gone through until then. */
+    private void placed() {
+        stage.setMinWidth(LEAST_WIDTH);
+        stage.setMinHeight(LEAST_HEIGHT);
+        stage.xProperty().subscribe(this::note);
+        stage.yProperty().subscribe(this::note);
+        stage.widthProperty().subscribe(this::note);
+        stage.heightProperty().subscribe(this::note);
+        stage.maximizedProperty().subscribe(this::note);
+    }
+
+    private boolean isTooSmall() {
+        return stage.getWidth() < LEAST_WIDTH || stage.getHeight() < LEAST_HEIGHT;
     }
 
     private static boolean isReachable(WindowPlace place) {
@@ -53,6 +93,10 @@ final class Placing {
 
     private void note() {
         boolean isFilling = stage.isMaximized();
+        if (isTooSmall()) {
+            // From one state to the other it goes through such sizes as well.
+            return;
+        }
         if (!isFilling || free == null) {
             free = new WindowPlace((int) Math.round(stage.getX()), (int) Math.round(stage.getY()), (int) Math.round(stage.getWidth()),
                     (int) Math.round(stage.getHeight()), false);
