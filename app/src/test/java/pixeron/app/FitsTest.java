@@ -2,6 +2,8 @@ package pixeron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -10,6 +12,9 @@ import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tab;
 import javafx.scene.control.TabPane;
@@ -130,6 +135,57 @@ class FitsTest extends WindowTest {
             push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
         }
         assertThat(cut).isEmpty();
+    }
+
+    /** Chosen in the menu. */
+    private void chooseType(String percent) {
+        MenuButton menu = lookup((MenuButton button) -> button.getText().equals("Menu")).query();
+        interact(() -> all(menu.getItems()).filter(item -> percent.equals(item.getText())).findFirst().orElseThrow().fire());
+        settle();
+    }
+
+    private static Stream<MenuItem> all(List<MenuItem> items) {
+        return items.stream().flatMap(item -> item instanceof Menu menu ? all(menu.getItems()) : Stream.of(item));
+    }
+
+    /** @return how high the words of a label are on the screen */
+    private double typeOf(String words) {
+        Node text = lookup((Labeled label) -> words.equals(label.getText())).query().lookup(".text");
+        return text.localToScene(text.getLayoutBounds()).getHeight();
+    }
+
+    /** Twice as large, all of it is there: nothing is shortened, and what the keyboard comes to is moved into sight. */
+    @Test
+    void typeOfAnySizeLosesNothing() {
+        clickOn("Three-bit sort");
+        settle();
+        double normal = typeOf("Compare");
+        for (int percent : new int[] {135, 150, 175, 200}) {
+            chooseType(percent + " %");
+            // Fonts come in sizes of whole and half pixels.
+            assertThat(typeOf("Compare") / normal).as("%d %%", percent).isBetween(percent / 100.0 - 0.06, percent / 100.0 + 0.06);
+            for (KeyCode view : new KeyCode[] {KeyCode.F4, KeyCode.F5, KeyCode.F6, KeyCode.F3}) {
+                push(view);
+                settle();
+                look(percent + " %, " + view);
+            }
+        }
+        assertThat(cut).isEmpty();
+        Set<Node> reached = new HashSet<>();
+        for (int n = 0; n < 40; n++) {
+            push(KeyCode.TAB);
+            WaitForAsyncUtils.waitForFxEvents();
+            Node owner = stage.getScene().getFocusOwner();
+            reached.add(owner);
+            Bounds at = owner.localToScene(owner.getLayoutBounds());
+            boolean isSmall = at.getWidth() < 600 && at.getHeight() < 400;
+            assertThat(!isSmall || at.getMinX() >= 0 && at.getMinY() >= 0 && at.getMaxX() <= stage.getScene().getWidth() && at.getMaxY() <= stage.getScene().getHeight())
+                    .as("%s at %s", owner, at).isTrue();
+        }
+        assertThat(reached).hasSizeGreaterThan(15);
+        chooseType("100 %");
+        assertThat(typeOf("Compare")).isEqualTo(normal);
+        assertThat(lookup(".magnifier").queryAll()).isEmpty();
     }
 
     /** The bench has images: what takes a colour image whole would only fail there. */

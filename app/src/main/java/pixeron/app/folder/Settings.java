@@ -21,17 +21,24 @@ import pixeron.format.SafeFile;
  * What a person chose and opened last.
  *
  * @param isDark dark theme
- * @param isLarge large type
+ * @param type size of type in percent, one of {@link #TYPES}
  * @param isStill nothing moves by itself
  * @param isGuided the first steps were shown, or declined
  * @param place where the window was; empty before it was closed the first time
  * @param recent files opened last, newest first, at most ten
  */
-public record Settings(boolean isDark, boolean isLarge, boolean isStill, boolean isGuided, Optional<WindowPlace> place, List<Path> recent) {
+public record Settings(boolean isDark, int type, boolean isStill, boolean isGuided, Optional<WindowPlace> place, List<Path> recent) {
+
+    /** The sizes of type that there are, in percent. */
+    public static final List<Integer> TYPES = List.of(100, 135, 150, 175, 200);
+    /** The one that a key switches to. */
+    public static final int LARGE_TYPE = 135;
 
     // A properties file, because the JDK reads it in no time; a JSON library would cost a tenth of the program's start.
     private static final String FILE = "settings.properties";
     private static final String DARK = "dark";
+    private static final String TYPE = "type";
+    /** How large type was said before there were several sizes. */
     private static final String LARGE = "large";
     private static final String STILL = "still";
     private static final String GUIDED = "guided";
@@ -39,7 +46,7 @@ public record Settings(boolean isDark, boolean isLarge, boolean isStill, boolean
     private static final String RECENT = "recent.";
     private static final int MOST_RECENT = 10;
 
-    public static final Settings DEFAULT = new Settings(false, false, false, false, Optional.empty(), List.of());
+    public static final Settings DEFAULT = new Settings(false, TYPES.get(0), false, false, Optional.empty(), List.of());
 
     public Settings {
         recent = List.copyOf(recent);
@@ -50,27 +57,27 @@ public record Settings(boolean isDark, boolean isLarge, boolean isStill, boolean
         Path whole = file.toAbsolutePath().normalize();
         files.remove(whole);
         files.add(0, whole);
-        return new Settings(isDark, isLarge, isStill, isGuided, place, files.subList(0, Math.min(MOST_RECENT, files.size())));
+        return new Settings(isDark, type, isStill, isGuided, place, files.subList(0, Math.min(MOST_RECENT, files.size())));
     }
 
     public Settings withDark(boolean dark) {
-        return new Settings(dark, isLarge, isStill, isGuided, place, recent);
+        return new Settings(dark, type, isStill, isGuided, place, recent);
     }
 
-    public Settings withLarge(boolean large) {
-        return new Settings(isDark, large, isStill, isGuided, place, recent);
+    public Settings withType(int percent) {
+        return new Settings(isDark, percent, isStill, isGuided, place, recent);
     }
 
     public Settings withStill(boolean still) {
-        return new Settings(isDark, isLarge, still, isGuided, place, recent);
+        return new Settings(isDark, type, still, isGuided, place, recent);
     }
 
     public Settings withGuided() {
-        return new Settings(isDark, isLarge, isStill, true, place, recent);
+        return new Settings(isDark, type, isStill, true, place, recent);
     }
 
     public Settings withPlace(WindowPlace where) {
-        return new Settings(isDark, isLarge, isStill, isGuided, Optional.of(where), recent);
+        return new Settings(isDark, type, isStill, isGuided, Optional.of(where), recent);
     }
 
     /** @return the settings of last time; the default ones when there are none or they cannot be read */
@@ -86,12 +93,17 @@ public record Settings(boolean isDark, boolean isLarge, boolean isStill, boolean
             }
             List<Path> recent = IntStream.range(0, MOST_RECENT).mapToObj(n -> properties.getProperty(RECENT + n))
                     .filter(Objects::nonNull).map(Path::of).filter(Files::isRegularFile).toList();
-            return new Settings(isSet(properties, DARK), isSet(properties, LARGE), isSet(properties, STILL), isSet(properties, GUIDED),
+            return new Settings(isSet(properties, DARK), type(properties), isSet(properties, STILL), isSet(properties, GUIDED),
                     WindowPlace.parse(properties.getProperty(WINDOW, "")), recent);
         } catch (IOException | RuntimeException unreadable) {
             log().warn("settings are not read, the default ones are used", unreadable);
             return DEFAULT;
         }
+    }
+
+    private static int type(Properties properties) {
+        String found = properties.getProperty(TYPE, isSet(properties, LARGE) ? Integer.toString(LARGE_TYPE) : "");
+        return TYPES.stream().filter(percent -> Integer.toString(percent).equals(found)).findFirst().orElse(TYPES.get(0));
     }
 
     private static boolean isSet(Properties properties, String name) {
@@ -102,7 +114,7 @@ public record Settings(boolean isDark, boolean isLarge, boolean isStill, boolean
     public void write(UserFolder folder) {
         Properties properties = new Properties();
         properties.setProperty(DARK, Boolean.toString(isDark));
-        properties.setProperty(LARGE, Boolean.toString(isLarge));
+        properties.setProperty(TYPE, Integer.toString(type));
         properties.setProperty(STILL, Boolean.toString(isStill));
         properties.setProperty(GUIDED, Boolean.toString(isGuided));
         place.ifPresent(where -> properties.setProperty(WINDOW, where.toString()));

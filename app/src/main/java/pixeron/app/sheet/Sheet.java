@@ -9,7 +9,6 @@ import javafx.application.Platform;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
@@ -22,6 +21,7 @@ import pixeron.app.sheet.paint.NumberFont;
 import pixeron.app.sheet.paint.Painter;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Palette;
+import pixeron.app.theme.SharpCanvas;
 import pixeron.app.theme.Theme;
 import pixeron.image.Area;
 import pixeron.image.Frame;
@@ -36,7 +36,7 @@ import pixeron.step.Grip;
  */
 public final class Sheet extends Region {
 
-    private final Canvas canvas = new Canvas();
+    private final SharpCanvas canvas;
     private final Viewport viewport;
     private final Theme theme;
     private final String name;
@@ -63,6 +63,7 @@ public final class Sheet extends Region {
         this.viewport = viewport;
         this.theme = theme;
         getStyleClass().add("sheet-cells");
+        canvas = new SharpCanvas(theme);
         getChildren().add(canvas);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.TABLE_VIEW);
@@ -71,6 +72,7 @@ public final class Sheet extends Region {
         viewport.changesProperty().subscribe(change -> requestPaint());
         theme.paletteProperty().subscribe(change -> requestPaint());
         theme.scaleProperty().subscribe(scale -> requestLayout());
+        theme.magnificationProperty().subscribe(factor -> requestLayout());
         focusedProperty().subscribe(change -> requestPaint());
         gestures = new Gestures(this, viewport);
     }
@@ -240,8 +242,7 @@ public final class Sheet extends Region {
 
     @Override
     protected void layoutChildren() {
-        canvas.setWidth(Math.max(1, getWidth()));
-        canvas.setHeight(Math.max(1, getHeight()));
+        canvas.size(getWidth(), getHeight());
         viewport.setScreenSize(getWidth() - gutter() - 1, getHeight() - header() - 1);
         requestPaint();
     }
@@ -258,9 +259,8 @@ public final class Sheet extends Region {
     }
 
     private void paint() {
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
+        GraphicsContext graphics = canvas.begin();
         Palette palette = theme.palette();
-        graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
         if (painter == null) {
             return;
         }
@@ -268,7 +268,7 @@ public final class Sheet extends Region {
         graphics.save();
         graphics.translate(gutter(), header());
         graphics.beginPath();
-        graphics.rect(0, 0, canvas.getWidth() - gutter(), canvas.getHeight() - header());
+        graphics.rect(0, 0, canvas.across() - gutter(), canvas.tall() - header());
         graphics.clip();
         painter.paint(graphics, extent());
         if (over != null) {
@@ -370,7 +370,7 @@ public final class Sheet extends Region {
                 double y = header() + viewport.y(i) + Math.max(cell, Math.min(everyRow * cell, 12)) / 2;
                 // The last one stays on the sheet, also in large type.
                 graphics.fillText(number(i + firstRow), gutter() - 6,
-                        Math.min(y, canvas.getHeight() - 5 * theme.scale()));
+                        Math.min(y, canvas.tall() - 5 * theme.scale()));
             }
         }
     }

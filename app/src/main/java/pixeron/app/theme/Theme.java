@@ -20,10 +20,13 @@ public final class Theme {
 
     private static final double LARGE = 1.35;
     private static final double LECTURE = 1.6;
+    private static final int NORMAL_TYPE = 100;
+    private static final int LARGE_TYPE = 135;
     private static final String DARK_CLASS = "dark";
     private static final String LARGE_CLASS = "large";
     /** Style class of a root under which nothing moves by itself. */
     public static final String STILL_CLASS = "still";
+    private static final String TYPE_CLASS = "type-";
     private static final String LECTURE_CLASS = "lecture";
     private static final List<String> WORD_FONTS = List.of("Inter-Regular.ttf", "Inter-Bold.ttf");
     private static final List<String> NUMBER_FONTS = List.of("JetBrainsMono-Regular.ttf", "JetBrainsMono-Bold.ttf");
@@ -31,6 +34,8 @@ public final class Theme {
     private final Parent root;
     private boolean hasNumbers;
     private final ReadOnlyObjectWrapper<Palette> palette = new ReadOnlyObjectWrapper<>(Palette.LIGHT);
+    private double magnified = 1;
+    private final ReadOnlyObjectWrapper<Double> magnification = new ReadOnlyObjectWrapper<>(1.0);
     private final ReadOnlyObjectWrapper<Double> scale = new ReadOnlyObjectWrapper<>(1.0);
 
     /** @param root gets the style sheet and the style classes */
@@ -97,8 +102,24 @@ public final class Theme {
     }
 
     public void setLarge(boolean large) {
-        put(LARGE_CLASS, large);
+        setType(large ? LARGE_TYPE : NORMAL_TYPE);
+    }
+
+    /**
+     * @param percent how large type is: 100 as it is, 135 in a layout of its own that fits the same window; what is larger still is that one magnified
+     */
+    public void setType(int percent) {
+        put(LARGE_CLASS, percent >= LARGE_TYPE);
+        // Menus and tips are windows of their own, which nothing magnifies; the style sheet gives them their size.
+        root.getStyleClass().removeIf(name -> name.startsWith(TYPE_CLASS));
+        root.getStyleClass().add(TYPE_CLASS + percent);
+        magnified = Math.max(1, percent / (double) LARGE_TYPE);
         showScale();
+    }
+
+    /** How much larger everything is shown, type and all; 1 where nothing is magnified. */
+    public ReadOnlyObjectProperty<Double> magnificationProperty() {
+        return magnification.getReadOnlyProperty();
     }
 
     /** @param lecture whether everything is as large as the last row of a room needs it */
@@ -108,6 +129,8 @@ public final class Theme {
     }
 
     private void showScale() {
+        // In a lecture everything is large already.
+        magnification.set(root.getStyleClass().contains(LECTURE_CLASS) ? 1 : magnified);
         scale.set(root.getStyleClass().contains(LECTURE_CLASS) ? LECTURE
                 : root.getStyleClass().contains(LARGE_CLASS) ? LARGE : 1.0);
     }

@@ -6,9 +6,12 @@ import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
+import pixeron.app.folder.Settings;
 import pixeron.app.bench.parts.MiddlePane.View;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
@@ -157,15 +160,33 @@ final class MainMenu {
         dark.setOnAction(event -> files.setSettings(files.settingsProperty().get().withDark(!theme.isDark())));
         CheckMenuItem large = new CheckMenuItem("Large type");
         large.setAccelerator(KeyCombination.valueOf("Shortcut+Shift+L"));
-        large.setOnAction(event -> files.setSettings(files.settingsProperty().get().withLarge(!theme.isLarge())));
+        large.setOnAction(event -> files.setSettings(files.settingsProperty().get().withType(files.settingsProperty().get().type() == Settings.LARGE_TYPE ? 100 : Settings.LARGE_TYPE)));
+        Menu type = typeMenu(files);
         CheckMenuItem still = new CheckMenuItem("Nothing moves by itself");
         still.setOnAction(event -> files.setSettings(files.settingsProperty().get().withStill(!theme.isStill())));
         files.settingsProperty().subscribe(settings -> {
             dark.setSelected(settings.isDark());
-            large.setSelected(settings.isLarge());
+            large.setSelected(settings.type() == Settings.LARGE_TYPE);
             still.setSelected(settings.isStill());
         });
-        menu.getItems().addAll(new SeparatorMenuItem(), dark, large, still);
+        menu.getItems().addAll(new SeparatorMenuItem(), dark, large, type, still);
+        return menu;
+    }
+
+    private static Menu typeMenu(FileActions files) {
+        Menu menu = new Menu("Size of type");
+        ToggleGroup sizes = new ToggleGroup();
+        for (int percent : Settings.TYPES) {
+            RadioMenuItem size = new RadioMenuItem(percent + " %");
+            size.setToggleGroup(sizes);
+            size.setOnAction(event -> files.setSettings(files.settingsProperty().get().withType(percent)));
+            files.settingsProperty().subscribe(settings -> {
+                if (settings.type() == percent) {
+                    size.setSelected(true);
+                }
+            });
+            menu.getItems().add(size);
+        }
         return menu;
     }
 

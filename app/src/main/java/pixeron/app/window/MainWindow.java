@@ -46,6 +46,9 @@ public final class MainWindow extends StackPane {
     private final Background calculation = new Background();
     private final Theme theme = new Theme(this);
     private final BorderPane layout = new BorderPane();
+    /** All that is in the window: the bench, and over it what is shown for a while. */
+    private final StackPane desk = new StackPane();
+    private final Magnifier magnifier = new Magnifier(desk);
     private final Bench bench;
     private final UserFolder folder;
     private final FileActions files;
@@ -99,14 +102,16 @@ public final class MainWindow extends StackPane {
         VBox over = new VBox(banner, note);
         over.setMaxHeight(USE_PREF_SIZE);
         over.setPickOnBounds(false);
-        setAlignment(over, Pos.TOP_CENTER);
+        StackPane.setAlignment(over, Pos.TOP_CENTER);
         over.translateYProperty().bind(topBar.heightProperty());
-        getChildren().addAll(layout, over);
+        desk.getChildren().addAll(layout, over);
+        getChildren().add(magnifier);
         files.settingsProperty().subscribe(settings -> {
             theme.setDark(settings.isDark());
-            theme.setLarge(settings.isLarge());
+            theme.setType(settings.type());
             theme.setStill(settings.isStill());
         });
+        theme.magnificationProperty().subscribe(magnifier::setFactor);
         // When the project is there, before its result is: what is calculated then finds the bench standing.
         bench.projectProperty().subscribe(project -> showWhatIsOpen());
         bench.shownProperty().subscribe(shown -> showWhatIsOpen());
@@ -158,7 +163,7 @@ public final class MainWindow extends StackPane {
         if (newImage == null) {
             theme.loadNumbers();
             newImage = new NewImagePane(files::openNew);
-            getChildren().add(newImage);
+            desk.getChildren().add(newImage);
         }
         newImage.open();
     }
@@ -171,7 +176,7 @@ public final class MainWindow extends StackPane {
         }
         if (run == null) {
             run = new RunPane(bench, answers::chooseProgram, this::trouble);
-            getChildren().add(run);
+            desk.getChildren().add(run);
         }
         run.open();
     }
@@ -180,7 +185,7 @@ public final class MainWindow extends StackPane {
         if (table == null) {
             theme.loadNumbers();
             table = new TablePane(files::openTable);
-            getChildren().add(table);
+            desk.getChildren().add(table);
         }
         table.open(name, text);
     }
@@ -189,7 +194,7 @@ public final class MainWindow extends StackPane {
         if (keys == null) {
             theme.loadNumbers();
             keys = new KeysPane();
-            getChildren().add(keys);
+            desk.getChildren().add(keys);
         }
         keys.open();
     }
@@ -198,7 +203,7 @@ public final class MainWindow extends StackPane {
         if (finder == null) {
             theme.loadNumbers();
             finder = new Finder(this::findables);
-            getChildren().add(finder);
+            desk.getChildren().add(finder);
         }
         return finder;
     }

@@ -123,7 +123,7 @@ class ModelTest {
         assertThat(Settings.read(user)).satisfies(again -> {
             assertThat(again.isDark()).isTrue();
             assertThat(again.isStill()).isFalse();
-            assertThat(again.isLarge()).isFalse();
+            assertThat(again.type()).isEqualTo(100);
             assertThat(again.recent()).containsExactly(file);
         });
         WindowPlace place = new WindowPlace(-20, 40, 1000, 700, true);

@@ -92,7 +92,7 @@ final class PlaceView extends VBox {
         measures.getStyleClass().add("measures");
         measures.setWrapText(true);
         // As high for all, so that the sheets stay level.
-        measures.setMinHeight(MEASURES);
+        measures.minHeightProperty().bind(theme.scaleProperty().map(scale -> MEASURES * scale));
         told.getStyleClass().add("compare-place");
         told.getChildren().addAll(plot, measures);
         body.getStyleClass().add("compare-place-body");

@@ -1,13 +1,13 @@
 package pixeron.app.bench.parts;
 
 import javafx.geometry.Insets;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import pixeron.app.theme.Palette;
+import pixeron.app.theme.SharpCanvas;
 import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
 
@@ -17,7 +17,7 @@ public abstract class Plot extends Region {
     private static final double TEXT = 11;
 
     private final Theme theme;
-    private final Canvas canvas = new Canvas();
+    private final SharpCanvas canvas;
     private final Insets around;
 
     /** @param around what is left free around the drawing */
@@ -25,29 +25,30 @@ public abstract class Plot extends Region {
         this.theme = theme;
         this.around = around;
         getStyleClass().add(style);
+        canvas = new SharpCanvas(theme);
         getChildren().add(canvas);
         theme.paletteProperty().subscribe(palette -> paint());
+        theme.magnificationProperty().subscribe(factor -> requestLayout());
     }
 
     /** Draws on an empty ground; asked from the constructor of this class on. */
     protected abstract void paint(GraphicsContext graphics, Palette palette);
 
     protected final void paint() {
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
-        graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
-        if (canvas.getWidth() > 1 && canvas.getHeight() > 1) {
+        GraphicsContext graphics = canvas.begin();
+        if (canvas.across() > 1 && canvas.tall() > 1) {
             paint(graphics, theme.palette());
         }
     }
 
     /** @return the width of the drawing */
     protected final double across() {
-        return canvas.getWidth();
+        return canvas.across();
     }
 
     /** @return the height of the drawing */
     protected final double tall() {
-        return canvas.getHeight();
+        return canvas.tall();
     }
 
     /** @return the font of small numbers, as large as the theme has it */
@@ -79,8 +80,7 @@ public abstract class Plot extends Region {
     @Override
     protected final void layoutChildren() {
         canvas.relocate(around.getLeft(), around.getTop());
-        canvas.setWidth(Math.max(1, getWidth() - around.getLeft() - around.getRight()));
-        canvas.setHeight(Math.max(1, getHeight() - around.getTop() - around.getBottom()));
+        canvas.size(getWidth() - around.getLeft() - around.getRight(), getHeight() - around.getTop() - around.getBottom());
         paint();
     }
 }

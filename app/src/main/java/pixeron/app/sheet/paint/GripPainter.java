@@ -136,7 +136,7 @@ public final class GripPainter implements Painter {
     private void tag(GraphicsContext graphics, Palette palette, String words, double x, double y) {
         double width = words.length() * LETTER * theme.scale() + 8;
         double height = TAG * theme.scale();
-        double room = graphics.getCanvas().getWidth() - graphics.getTransform().getTx();
+        double room = (graphics.getCanvas().getWidth() - graphics.getTransform().getTx()) / graphics.getTransform().getMxx();
         double left = Math.max(2, Math.min(x, room - width - 2));
         double top = y - height - 4 < 0 ? y + 6 : y - height - 4;
         graphics.setFill(palette.ink());
