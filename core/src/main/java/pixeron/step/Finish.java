@@ -26,6 +26,8 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
     private static final double CLOSE = 1e-5;
     private static final double MOST_QUICK = 1e5;
     private static final double HALF = 0.5;
+    /** By so much of its size a double is snapped, and a little more. */
+    private static final double SNAPPED = 1.1e-12;
 
     public static Finish of(Step step, int maximumLevel) {
         return new Finish(step.rounding(), step.overflow(), maximumLevel);
@@ -69,6 +71,23 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         boolean isSure = rest > CLOSE && rest < 1 - CLOSE && Math.abs(rest - HALF) > CLOSE;
         return isQuick && (rest == 0 || rest == HALF) ? level(2 * (long) floor + (rest == 0 ? 0 : 1), 2)
                 : isQuick && isSure ? level(4 * (long) floor + (rest < HALF ? 1 : 3), 4) : level(Approximate.snapped(exact, scale));
+    }
+
+    /**
+     * @param near a double near the exact value
+     * @param error how far that may be from it
+     * @param unknown said where it is not sure
+     * @return the level that is written, where {@link #isToLevels}; unknown where the value may lie on both sides of a whole number or of a half
+     */
+    public int level(double near, double error, int unknown) {
+        double bound = error + SNAPPED * Math.max(maximumLevel, Math.abs(near));
+        double least = 2 * (near - bound);
+        double halves = Math.floor(least);
+        if (!(Math.abs(near) < MOST_QUICK) || least == halves || halves != Math.floor(2 * (near + bound))) {
+            return unknown;
+        }
+        // Between two halves every value is rounded alike.
+        return level(2 * (long) halves + 1, 4);
     }
 
     /**

@@ -1,23 +1,17 @@
 package pixeron.step.pointwise;
 
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.function.IntPredicate;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
-import pixeron.PixeronException;
-import pixeron.formula.Compiled;
-import pixeron.formula.Expression;
 import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.LevelPairs;
 import pixeron.image.LevelTable;
 import pixeron.image.Pixel;
-import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Progress;
 
@@ -31,6 +25,9 @@ final class PointBulk {
     private static final int REPORT_EVERY = 1 << 14;
     /** More pairs of levels than these are not worked out beforehand. */
     private static final int MOST_PAIRS = 1 << 16;
+    /** From so many levels on they are worked out on all cores, in so many parts. */
+    private static final int MANY = 1 << 12;
+    private static final int PARTS = 16;
 
     private final PointOperation operation;
     private final PointRule rule;
@@ -57,42 +54,15 @@ final class PointBulk {
         if (pairs > MOST_PAIRS || pairs > operation.calculatedArea().count()) {
             return Optional.empty();
         }
-        Function<Value[], Value> formula = ofPairs();
-        return LevelPairs.of((int) pairs, span, pair -> {
-            try {
-                Value value = operation.finish().apply(formula.apply(new Value[] {Rational.of(pair / span), Rational.of(pair % span)}));
-                return Image.isLevel(value, rule.maximumLevel()) ? ((Rational) value).toInt() : LevelPairs.NONE;
-            } catch (PixeronException withoutValue) {
-                return LevelPairs.NONE;
-            }
-        }).applyTo(before, other.get(), operation.calculatedArea(), rule.maximumLevel());
-    }
-
-    /** The formula of r and t; where it is one for all samples its names are looked up once. */
-    private Function<Value[], Value> ofPairs() {
-        Optional<Expression> same = rule.formula();
-        if (same.isEmpty()) {
-            return pair -> operation.exact(pair[0], pair[1], PointOperation.NO_PLACE);
-        }
-        List<Value> known = new ArrayList<>();
-        Compiled compiled = Compiled.of(same.get(), name -> {
-            if (name.equals("r") || name.equals(PointOperation.OTHER)) {
-                return name.equals("r") ? 0 : 1;
-            }
-            known.add(operation.variable(name, Rational.ZERO, PointOperation.NO_PLACE));
-            return known.size() + 1;
-        });
-        Value[] constants = known.toArray(Value[]::new);
-        return pair -> {
-            Value[] numbers = Arrays.copyOf(pair, pair.length + constants.length);
-            System.arraycopy(constants, 0, numbers, pair.length, constants.length);
-            return compiled.at(numbers);
-        };
+        Supplier<PointLevels> levels = PointLevels.of(operation, rule);
+        ThreadLocal<PointLevels> mine = ThreadLocal.withInitial(levels);
+        return LevelPairs.of((int) pairs, span, pair -> mine.get().level(pair / span, pair % span)).applyTo(before, other.get(), operation.calculatedArea(), rule.maximumLevel());
     }
 
     private Image fromLevels(Progress progress) {
-        // Counting which levels occur costs more than working out the few levels of a byte that do not.
-        Optional<char[]> levels = before.maximumLevel() <= 255 ? levels(level -> true) : Optional.empty();
+        // Counting which levels occur costs more than working out the few that do not, unless these are most of them.
+        boolean hasFew = before.count() < before.maximumLevel();
+        Optional<char[]> levels = hasFew ? Optional.empty() : levels(level -> true);
         if (levels.isEmpty()) {
             Histogram present = Histogram.of(before, operation.calculatedArea());
             levels = levels(level -> present.count(level) > 0);
@@ -105,22 +75,21 @@ final class PointBulk {
     /** @return the new level for every level that occurs, or nothing when one of them has none */
     private Optional<char[]> levels(IntPredicate occurs) {
         char[] levels = new char[before.maximumLevel() + 1];
+        Supplier<PointLevels> maker = PointLevels.of(operation, rule);
         // Sixteen bits have levels enough for both cores.
-        boolean hasAll = IntStream.range(0, levels.length).parallel().allMatch(level -> {
-            Optional<Value> value = occurs.test(level) ? valueOrNothing(Rational.of(level)) : Optional.of(Rational.ZERO);
-            boolean isLevel = value.isPresent() && Image.isLevel(value.get(), rule.maximumLevel());
-            levels[level] = isLevel ? (char) ((Rational) value.get()).toInt() : 0;
-            return isLevel;
+        int parts = levels.length > MANY ? PARTS : 1;
+        boolean hasAll = IntStream.range(0, parts).parallel().allMatch(part -> {
+            PointLevels mine = maker.get();
+            for (int level = part * levels.length / parts; level < (part + 1) * levels.length / parts; level++) {
+                int found = occurs.test(level) ? mine.level(level, PointLevels.NONE) : 0;
+                if (found == PointLevels.NONE) {
+                    return false;
+                }
+                levels[level] = (char) found;
+            }
+            return true;
         });
         return hasAll ? Optional.of(levels) : Optional.empty();
-    }
-
-    private Optional<Value> valueOrNothing(Value sample) {
-        try {
-            return Optional.of(operation.finish().apply(operation.exact(sample, PointOperation.NO_PLACE)));
-        } catch (PixeronException withoutValue) {
-            return Optional.empty();
-        }
     }
 
     private Image fromValues(Progress progress) {

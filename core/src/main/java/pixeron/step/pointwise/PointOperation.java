@@ -308,6 +308,11 @@ final class PointOperation extends StepOperation {
         };
     }
 
+    /** @return a number of the formula that is the same for all pixels; null where there is none of that name */
+    Value constant(String name) {
+        return constants.get(name);
+    }
+
     @Override
     protected Value calculate(Pixel pixel, Sight sight) {
         return exactOrSay(pixel, sight.read().apply(pixel));
