@@ -52,7 +52,7 @@ final class PointLevels {
         this.doubles = new double[constants.length];
         for (int n = 0; n < constants.length; n++) {
             // What depends on the sample is no constant; it is asked for with each.
-            constants[n] = isSample(names.get(n)) ? null : operation.constant(names.get(n));
+            constants[n] = isSample(rule, names.get(n)) ? null : operation.constant(names.get(n));
             doubles[n] = constants[n] == null ? Double.NaN : constants[n].asDouble();
             if (constants[n] != null && InLongs.fits(constants[n])) {
                 set(n, constants[n]);
@@ -75,14 +75,19 @@ final class PointLevels {
         };
         Compiled compiled = Compiled.of(same.get(), place);
         boolean isToLevels = operation.finish().isToLevels();
-        boolean isShort = isToLevels && names.stream().filter(name -> !isSample(name)).map(operation::constant)
+        boolean isShort = isToLevels && names.stream().filter(name -> !isSample(rule, name)).map(operation::constant)
                 .allMatch(constant -> constant == null || InLongs.fits(constant));
         return () -> new PointLevels(operation, rule, names, Optional.of(compiled), isShort ? InLongs.of(same.get(), names::indexOf) : Optional.empty(),
                 isToLevels ? InDoubles.of(same.get(), names::indexOf) : Optional.empty());
     }
 
-    private static boolean isSample(String name) {
-        return name.equals("r") || name.equals(PointOperation.OTHER);
+    /** The name of the other image's sample is another number where there is no other image, such as a limit. */
+    private static boolean isOther(PointRule rule, String name) {
+        return rule.other().isPresent() && name.equals(PointOperation.OTHER);
+    }
+
+    private static boolean isSample(PointRule rule, String name) {
+        return name.equals("r") || isOther(rule, name);
     }
 
     private void set(int n, Value value) {
@@ -111,7 +116,7 @@ final class PointLevels {
             if (name.equals("r")) {
                 doubles[n] = sample;
             } else if (constants[n] == null) {
-                Value value = name.equals(PointOperation.OTHER) ? Rational.of(other) : rule.ofSample(name, Rational.of(sample));
+                Value value = isOther(rule, name) ? Rational.of(other) : rule.ofSample(name, Rational.of(sample));
                 doubles[n] = value == null ? Double.NaN : value.asDouble();
             }
         }
@@ -123,7 +128,7 @@ final class PointLevels {
         for (int n = 0; n < constants.length; n++) {
             if (constants[n] == null) {
                 String name = names.get(n);
-                if (isSample(name)) {
+                if (isSample(rule, name)) {
                     numerators[n] = name.equals("r") ? sample : other;
                     denominators[n] = 1;
                 } else {
@@ -154,7 +159,7 @@ final class PointLevels {
         Value[] numbers = new Value[constants.length];
         for (int n = 0; n < numbers.length; n++) {
             String name = names.get(n);
-            numbers[n] = constants[n] != null ? constants[n] : name.equals("r") ? sample : name.equals(PointOperation.OTHER) ? other : rule.ofSample(name, sample);
+            numbers[n] = constants[n] != null ? constants[n] : name.equals("r") ? sample : isOther(rule, name) ? other : rule.ofSample(name, sample);
         }
         return compiled.get().at(numbers);
     }
