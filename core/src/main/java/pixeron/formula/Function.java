@@ -97,8 +97,13 @@ public enum Function {
     }
 
     private static Value angle(double x, double y) {
+        return Approximate.from(degrees(x, y));
+    }
+
+    /** @return the angle of (x, y) in degrees, above −180 up to 180 */
+    public static double degrees(double x, double y) {
         // A double of −0 would turn 180° into −180°; adding 0 makes it 0.
-        return Approximate.from(Math.toDegrees(Math.atan2(y + 0.0, x + 0.0)));
+        return Math.toDegrees(Math.atan2(y + 0.0, x + 0.0));
     }
 
     private static Value mod(Value a, Value b) {

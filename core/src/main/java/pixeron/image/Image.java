@@ -120,7 +120,7 @@ public final class Image implements Result {
      * @param values row-major, each as good as it can be had: one near to a multiple of ½ is that multiple already
      * @return a level image when all of them are levels, else an open image; exact where all are multiples of ½
      */
-    static Image ofDoubles(Frame frame, double[] values) {
+    public static Image ofDoubles(Frame frame, double... values) {
         int maximum = frame.maximumLevel();
         boolean isLevels = Arrays.stream(values).allMatch(value -> value == Math.rint(value) && value >= 0 && value <= maximum);
         return isLevels ? ofLevels(frame.rows(), frame.columns(), maximum, n -> (int) values[n])

@@ -3,6 +3,7 @@ package pixeron.step.kernel;
 import java.util.Optional;
 import java.util.Set;
 import pixeron.formula.Compiled;
+import pixeron.formula.Function;
 import pixeron.formula.Parser;
 import pixeron.image.Image;
 import pixeron.number.Rational;
@@ -11,9 +12,10 @@ import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 import pixeron.step.neighborhood.Window;
 
-/** The codes of a gradient: one of its sums, |g_x| + |g_y|, or g_x² + g_y². */
+/** The codes of a gradient: one of its sums, |g_x| + |g_y|, g_x² + g_y², or for the angle both sums in one number. */
 final class GradientCodes implements Codes {
 
+    private static final Compiled ANGLE = Compiled.of(Gradient.Part.ANGLE.made(), name -> name.equals("g_x") ? 0 : 1);
     private static final Compiled ROOT = Compiled.of(Parser.parse("sqrt(squares)", Set.of("squares")), name -> 0);
 
     private final Gradient.Part part;
@@ -32,9 +34,6 @@ final class GradientCodes implements Codes {
 
     /** @return the codes; empty where they are no whole numbers, or could become too large */
     static Optional<GradientCodes> of(Gradient.Part part, Weights across, Weights down, Image before, Window window) {
-        if (part == Gradient.Part.ANGLE) {
-            return Optional.empty();
-        }
         int[][] x = across.whole().orElseThrow().numerators();
         int[][] y = down.whole().orElseThrow().numerators();
         return KernelCodes.range(x, before, window).flatMap(rangeX -> KernelCodes.range(y, before, window).map(
@@ -48,11 +47,16 @@ final class GradientCodes implements Codes {
     private long largestCode() {
         long largestX = largest(rangeX);
         long largestY = largest(rangeY);
-        return part == Gradient.Part.ROOT ? largestX * largestX + largestY * largestY : largestX + largestY;
+        return part == Gradient.Part.ROOT ? largestX * largestX + largestY * largestY : part != Gradient.Part.ANGLE ? largestX + largestY
+                : (rangeX.most() - (long) rangeX.least() + 1) * spanY() - 1;
     }
 
     private boolean isPossible() {
         return largestCode() < 1 << 30;
+    }
+
+    private int spanY() {
+        return rangeY.most() - rangeY.least() + 1;
     }
 
     @Override
@@ -68,8 +72,29 @@ final class GradientCodes implements Codes {
 
     @Override
     public Value value(int code) {
+        if (part == Gradient.Part.ANGLE) {
+            return ANGLE.at(Rational.of(across(code)), Rational.of(down(code)));
+        }
         Value whole = Rational.of(code);
         return part == Gradient.Part.ROOT ? ROOT.at(whole) : whole;
+    }
+
+    private int across(int code) {
+        return code / spanY() + rangeX.least();
+    }
+
+    private int down(int code) {
+        return code % spanY() + rangeY.least();
+    }
+
+    @Override
+    public boolean hasDoubles() {
+        return part == Gradient.Part.ROOT || part == Gradient.Part.ANGLE;
+    }
+
+    @Override
+    public double number(int code) {
+        return part == Gradient.Part.ROOT ? Math.sqrt(code) : Function.degrees(across(code), down(code));
     }
 
     @Override
@@ -88,10 +113,19 @@ final class GradientCodes implements Codes {
             sumY.fill(row, other);
             if (isRoot) {
                 addSquares(codes, other);
+            } else if (part == Gradient.Part.ANGLE) {
+                join(codes, other);
             } else {
                 addAbsolutes(codes, other);
             }
         };
+    }
+
+    private void join(int[] codes, int... other) {
+        int span = spanY();
+        for (int j = 0; j < codes.length; j++) {
+            codes[j] = (codes[j] - rangeX.least()) * span + other[j] - rangeY.least();
+        }
     }
 
     private static void addSquares(int[] codes, int... other) {

@@ -5,6 +5,9 @@ import java.util.stream.IntStream;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
+import pixeron.number.Approximate;
+import pixeron.number.Overflow;
+import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 import pixeron.step.Progress;
@@ -19,6 +22,7 @@ final class BulkResult {
     static final int WORTH_ALL_CORES = 1 << 14;
     /** Where there can be more different codes than this, each is worked out where it occurs. */
     private static final int MOST_KEPT = 1 << 22;
+    private static final double LONGEST = 0x1p52;
     /** Where there can be fewer, the levels of all are worked out before. */
     private static final int MOST_TABLED = 1 << 18;
 
@@ -103,7 +107,42 @@ final class BulkResult {
         }
     }
 
+    /** Longer whole numbers are none of a double's. */
+    private boolean isShort(int code) {
+        return Math.abs(codes.value(code).asDouble()) < LONGEST;
+    }
+
+    /** Without fractions in between no objects are needed: whole numbers, or doubles as they are. */
+    private Image numbers(Progress progress) {
+        Finish finish = operation.finish();
+        boolean hasDoubles = finish.rounding() == Rounding.NONE;
+        double[] known = !hasDoubles && hasFewCodes(MOST_KEPT) ? new double[codes.most() - codes.least() + 1] : null;
+        if (known != null) {
+            Arrays.fill(known, Double.NaN);
+        }
+        double[] numbers = new double[rows * columns];
+        inStripes(progress, (row, found, unused) -> {
+            for (int j = 0; j < columns; j++) {
+                int at = found[j] - codes.least();
+                double number = known == null ? Double.NaN : known[at];
+                if (Double.isNaN(number)) {
+                    number = hasDoubles ? Approximate.snappedDouble(codes.number(found[j]), finish.maximumLevel()) : finish.apply(codes.value(found[j])).asDouble();
+                    if (known != null) {
+                        known[at] = number;
+                    }
+                }
+                numbers[row * columns + j] = number;
+            }
+            forSpecial(row, (j, pixel) -> numbers[row * columns + j] = (operation.isKept(pixel) ? before.value(pixel)
+                    : finish.apply(codes.valueAt(pixel, found[j]))).asDouble());
+        });
+        return Image.ofDoubles(operation.frame(), numbers);
+    }
+
     private Image values(Progress progress) {
+        if (operation.finish().rounding() != Rounding.NONE && isShort(codes.least()) && isShort(codes.most()) || codes.hasDoubles() && operation.finish().overflow() == Overflow.KEEP) {
+            return numbers(progress);
+        }
         Value[] known = hasFewCodes(MOST_KEPT) ? new Value[codes.most() - codes.least() + 1] : null;
         Value[] values = new Value[rows * columns];
         inStripes(progress, (row, found, unused) -> {

@@ -19,6 +19,16 @@ public interface Codes {
     /** @return the value of a code before rounding */
     Value value(int code);
 
+    /** @return whether all values are doubles, as roots and angles are */
+    default boolean hasDoubles() {
+        return false;
+    }
+
+    /** @return the value of a code, where {@link #hasDoubles}, before what is near to a multiple of ½ is taken as that */
+    default double number(int code) {
+        return value(code).asDouble();
+    }
+
     /** @return whether the value of a code depends on the cells that are there: with border=inside at the edge */
     default boolean dependsOnCells() {
         return false;
@@ -34,7 +44,7 @@ public interface Codes {
      * @return the level that is written for a code
      */
     default int level(int code, Finish finish) {
-        return finish.level(value(code));
+        return hasDoubles() ? finish.level(number(code), finish.maximumLevel()) : finish.level(value(code));
     }
 
     /** @return what stands in a plane where nothing stands outside the image */

@@ -1,0 +1,40 @@
+package pixeron.step.kernel;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Random;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import pixeron.image.Image;
+import pixeron.number.Value;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+import pixeron.step.catalog.StepLine;
+
+/** All pixels of a gradient at once, in whatever way: each is what it is alone. */
+class GradientBulkTest {
+
+    @Provide
+    Arbitrary<String> lines() {
+        return Combinators.combine(Arbitraries.of("sobel", "prewitt", "scharr", "roberts"), Arbitraries.of("x", "y", "sum", "root", "angle"),
+                Arbitraries.of("", " border=repeat", " border=keep", " border=inside", " border=crop", " area=\"1 1 3 2\""), Arbitraries.of("", " rounding=floor", " rounding=nearest-even", " rounding=none"),
+                Arbitraries.of("", " overflow=clip", " overflow=wrap", " overflow=keep")).as((name, part, border, rounding, overflow) -> name + " part=" + part + border + rounding + overflow);
+    }
+
+    @Property(tries = 400)
+    void isWhatItIsAlone(@ForAll("lines") String line, @ForAll long seed) {
+        Random random = new Random(seed);
+        int maximum = new int[] {7, 255, 65535}[random.nextInt(3)];
+        Image image = Image.ofLevels(4 + random.nextInt(4), 4 + random.nextInt(4), maximum, n -> random.nextInt(3) == 0 ? 0 : random.nextInt(maximum + 1));
+        Operation operation = StepLine.parse(line).bind(image);
+        Image all = operation.result(Progress.NONE);
+        for (int n = 0; n < all.count(); n++) {
+            Value alone = operation.value(all.pixel(n));
+            assertThat(all.value(n).compareValue(alone)).as("%s at %s: %s, alone %s", line, all.pixel(n), all.value(n), alone).isZero();
+        }
+    }
+}
