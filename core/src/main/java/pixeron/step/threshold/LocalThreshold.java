@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
@@ -77,9 +78,10 @@ public final class LocalThreshold extends WindowStep {
                 "high", step.arguments().get(HIGH).resolve(maximum))).then("limit", "limit", LIMIT, "").ending(levels);
         int size = step.arguments().get(SIZE).resolve(maximum).toInt();
         Window window = square(step.arguments(), before, size);
-        // What counts is r − mean: the rule for r = 0 and a mean of the opposite.
-        return new WindowOperation(step, before, window, rule.withCodes(() -> window.border() == Border.INSIDE ? Optional.empty()
-                : SumCodes.of(lessMean(size), before, window, apart -> rule.value(Rational.ZERO, apart.negated()))));
+        // What counts is r − mean.
+        Rational offset = step.arguments().get(OFFSET).resolve(maximum);
+        return new WindowOperation(step, before, window, rule.withCodes(() -> SumCodes.of(lessMean(size), before, window, UnaryOperator.identity())
+                .map(sums -> new LocalCodes(sums, before, window, offset, levels == ABOVE, (sample, mean) -> rule.value(sample, mean)))));
     }
 
     /** @return the weights of r − mean */

@@ -1,4 +1,4 @@
-package pixeron.step.kernel;
+package pixeron.step;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -9,14 +9,13 @@ import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.number.Value;
-import pixeron.step.Operation;
-import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 
-/** All pixels of a gradient at once, in whatever way: each is what it is alone. */
-class GradientBulkTest {
+/** All pixels of a gradient or of a local threshold at once, in whatever way: each is what it is alone. */
+class WindowBulkTest {
 
     @Provide
     Arbitrary<String> lines() {
@@ -25,12 +24,34 @@ class GradientBulkTest {
                 Arbitraries.of("", " overflow=clip", " overflow=wrap", " overflow=keep")).as((name, part, border, rounding, overflow) -> name + " part=" + part + border + rounding + overflow);
     }
 
+    @Provide
+    Arbitrary<String> limits() {
+        return Combinators.combine(Arbitraries.of(1, 2, 3, 5, 9), Arbitraries.of("", " offset=3", " offset=-1/3", " offset=0.5", " offset=70000"), Arbitraries.of("", " border=inside",
+                " border=repeat", " border=keep", " border=crop", " border=constant outside=M", " border=inside area=\"1 1 3 2\""), Arbitraries.of("", " low=3 high=300", " low=-4 high=2.5 overflow=wrap"))
+                .as((size, offset, border, levels) -> "threshold-local size=" + size + offset + border + levels);
+    }
+
     @Property(tries = 400)
-    void isWhatItIsAlone(@ForAll("lines") String line, @ForAll long seed) {
+    void gradientsAreWhatTheyAreAlone(@ForAll("lines") String line, @ForAll long seed) {
+        isWhatItIsAlone(line, seed);
+    }
+
+    @Property(tries = 400)
+    void localThresholdsAreWhatTheyAreAlone(@ForAll("limits") String line, @ForAll long seed) {
+        isWhatItIsAlone(line, seed);
+    }
+
+    private static void isWhatItIsAlone(String line, long seed) {
         Random random = new Random(seed);
         int maximum = new int[] {7, 255, 65535}[random.nextInt(3)];
         Image image = Image.ofLevels(4 + random.nextInt(4), 4 + random.nextInt(4), maximum, n -> random.nextInt(3) == 0 ? 0 : random.nextInt(maximum + 1));
-        Operation operation = StepLine.parse(line).bind(image);
+        Operation operation;
+        try {
+            operation = StepLine.parse(line).bind(image);
+        } catch (PixeronException notPossible) {
+            // Such as a window that is larger than the image.
+            return;
+        }
         Image all = operation.result(Progress.NONE);
         for (int n = 0; n < all.count(); n++) {
             Value alone = operation.value(all.pixel(n));
