@@ -1,7 +1,10 @@
 package pixeron.cli;
 
 import java.io.PrintWriter;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
@@ -10,10 +13,7 @@ import pixeron.PixeronException;
 /** All commands under one name. */
 @Command(name = "pixeron", version = "Pixeron 0.1.0", mixinStandardHelpOptions = true,
         description = "Image arithmetic by hand: every number with its working.%n"
-                + "Without a command, pixeron [PROJECT or IMAGE] opens the window.",
-        subcommands = {RunCommand.class, FactsCommand.class, ExplainCommand.class, TableCommand.class, CheckCommand.class,
-            CompareCommand.class, GrayCommand.class, NewCommand.class, StepsCommand.class, ReportCommand.class,
-            WorksheetCommand.class, MarkCommand.class, DemoCommand.class})
+                + "Without a command, pixeron [PROJECT or IMAGE] opens the window.")
 public final class Pixeron implements Runnable {
 
     /** Exit code when something differs. */
@@ -21,17 +21,32 @@ public final class Pixeron implements Runnable {
     /** Exit code for bad use or bad input. */
     static final int BAD = 2;
 
-    /** Words for the command line; any other first word is a file for the window. */
-    private static final List<String> COMMANDS =
-            List.of("run", "facts", "explain", "check", "compare", "gray", "new", "steps", "demo", "table",
-                    "report", "worksheet", "mark", "-h", "--help", "-V", "--version");
+    /** Every command in the order of the help, made when it is needed: reading what all of them take costs a third of a short one. */
+    private static final Map<String, Supplier<Object>> COMMANDS = new LinkedHashMap<>();
+    private static final List<String> QUESTIONS = List.of("-h", "--help", "-V", "--version");
+
+    static {
+        COMMANDS.put("run", RunCommand::new);
+        COMMANDS.put("facts", FactsCommand::new);
+        COMMANDS.put("explain", ExplainCommand::new);
+        COMMANDS.put("table", TableCommand::new);
+        COMMANDS.put("check", CheckCommand::new);
+        COMMANDS.put("compare", CompareCommand::new);
+        COMMANDS.put("gray", GrayCommand::new);
+        COMMANDS.put("new", NewCommand::new);
+        COMMANDS.put("steps", StepsCommand::new);
+        COMMANDS.put("report", ReportCommand::new);
+        COMMANDS.put("worksheet", WorksheetCommand::new);
+        COMMANDS.put("mark", MarkCommand::new);
+        COMMANDS.put("demo", DemoCommand::new);
+    }
 
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
     /** @return true when the words are for the command line, false when they are for the window */
     public static boolean isCommand(String... words) {
-        return words.length > 0 && COMMANDS.contains(words[0]);
+        return words.length > 0 && (COMMANDS.containsKey(words[0]) || QUESTIONS.contains(words[0]));
     }
 
     /**
@@ -43,8 +58,14 @@ public final class Pixeron implements Runnable {
      * @return the exit code
      */
     public static int run(PrintWriter out, PrintWriter err, String... words) {
-        CommandLine line = new CommandLine(new Pixeron())
-                .setOut(out).setErr(err)
+        CommandLine line = new CommandLine(new Pixeron());
+        boolean isOne = words.length > 0 && COMMANDS.containsKey(words[0]);
+        COMMANDS.forEach((name, command) -> {
+            if (!isOne || name.equals(words[0])) {
+                line.addSubcommand(name, command.get());
+            }
+        });
+        line.setOut(out).setErr(err)
                 .setParameterExceptionHandler((problem, given) -> complain(err, used(problem)))
                 .setExecutionExceptionHandler((problem, command, result) -> complain(err, problem));
         int code = line.execute(words);
