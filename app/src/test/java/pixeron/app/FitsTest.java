@@ -1,6 +1,7 @@
 package pixeron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.HashSet;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
@@ -22,6 +24,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
+import pixeron.app.theme.SharpCanvas;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 
@@ -164,6 +167,9 @@ class FitsTest extends WindowTest {
             chooseType(percent + " %");
             // Fonts come in sizes of whole and half pixels.
             assertThat(typeOf("Compare") / normal).as("%d %%", percent).isBetween(percent / 100.0 - 0.06, percent / 100.0 + 0.06);
+            // What is drawn has as many pixels as the screen has there, else its numbers would be blurred.
+            assertThat(lookup((Canvas canvas) -> canvas.getWidth() > 1).queryAllAs(Canvas.class)).isNotEmpty().allSatisfy(canvas ->
+                    assertThat(canvas.getLocalToSceneTransform().getMxx()).isCloseTo(canvas instanceof SharpCanvas ? 1 : Math.max(1, percent / 135.0), within(0.01)));
             for (KeyCode view : new KeyCode[] {KeyCode.F4, KeyCode.F5, KeyCode.F6, KeyCode.F3}) {
                 push(view);
                 settle();

@@ -259,6 +259,21 @@ class CommandsTest extends CommandTest {
         assertThat(output).contains("run", "facts", "explain", "check", "compare", "steps", "demo");
     }
 
+    /** Only the command that is named is read; so each must be found alone as well as among all. */
+    @Test
+    void everyCommandIsListedAndExplainsItself() {
+        assertThat(pixeron("--help")).isZero();
+        List<String> listed = output.lines().dropWhile(line -> !line.equals("Commands:")).skip(1).filter(line -> line.matches("  [a-z].*")).map(line -> line.strip().split(" ")[0]).toList();
+        assertThat(listed).containsExactly("run", "facts", "explain", "table", "check", "compare", "gray", "new", "steps", "report", "worksheet", "mark", "demo");
+        for (String command : listed) {
+            assertThat(Pixeron.isCommand(command)).isTrue();
+            assertThat(pixeron(command, "--help")).isZero();
+            assertThat(output).startsWith("Usage: pixeron " + command);
+        }
+        assertThat(Pixeron.isCommand("proof.pgm")).isFalse();
+        assertThat(Pixeron.isCommand()).isFalse();
+    }
+
     @Test
     void noResultHasMorePixelsThanIsSaid() throws IOException {
         Path file = write("small.pgm", "P2 4 2 7  1 2 3 4  5 6 7 0");

@@ -11,6 +11,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pixeron.image.Image;
+import pixeron.loop.LoopProgram;
+import pixeron.step.Inputs;
+import pixeron.step.catalog.StepLine;
 
 /** A person's program in place of a table: real programs, compiled by the Java that runs these tests. */
 class ProgramCommandsTest extends CommandTest {
@@ -52,6 +56,22 @@ class ProgramCommandsTest extends CommandTest {
         // ⌊u(0) · 8⌋ and ⌊u(8) · 8⌋ with seed 10, worked out apart from the program, less 2.
         assertThat(json().get("cases").get(0).get("cells").get(0).get("value").intValue()).isEqualTo(FIRST);
         assertThat(json().get("cases").get(0).get("cells").get(8).get("value").intValue()).isEqualTo(LAST);
+    }
+
+    /** What is written down as the loop of a step with two images is such a program: it reads both, and is right on every image. */
+    @Test
+    void theProgramOfTwoImagesReadsBoth() throws IOException {
+        Path pull = Files.writeString(folder.resolve("pull.csv"), "1,2,3\n4,5,6\n7,0,7\n");
+        Image before = Image.of(7, new int[][] {{3, 7, 1}, {0, 2, 5}, {7, 7, 4}});
+        Image other = Image.of(7, new int[][] {{1, 2, 3}, {4, 5, 6}, {7, 0, 7}});
+        LoopProgram told = StepLine.parse("combine with=pull by=product rounding=floor").bind(new Inputs(before, name -> other)).program().orElseThrow();
+        Path file = Files.writeString(folder.resolve("Combine.java"), told.java());
+        String[] step = {"check", image.toString(), "--max", "7", "--image", "pull=" + pull, "--format=json", "--cases=1", "--step"};
+        String command = "\"" + JAVA + "\" -XX:TieredStopAtLevel=1 \"" + file + "\" {in} {with} {out}";
+        assertThat(pixeron(Stream.concat(Stream.of(step), Stream.of("combine with=pull by=product rounding=floor", "--by-program", command)).toArray())).isZero();
+        assertThat(json().get("agree").intValue()).isEqualTo(9);
+        // A product is no sum.
+        assertThat(pixeron(Stream.concat(Stream.of(step), Stream.of("combine with=pull by=sum", "--by-program", command)).toArray())).isEqualTo(1);
     }
 
     /** Not clipped at 0: nothing shows on an image without dark levels, so images by chance are needed, and the smallest has a dark one. */

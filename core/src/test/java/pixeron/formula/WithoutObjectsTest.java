@@ -95,6 +95,37 @@ class WithoutObjectsTest {
         }
     }
 
+    /** Too long for a long, no value, no fraction: then it says so instead of giving a wrong number. */
+    @Test
+    void whatDoesNotFitIsNotGiven() {
+        InLongs.Slot slot = new InLongs.Slot();
+        for (String text : List.of("r ^ 9 * t", "r * r * r * r * r", "1 / (t - 7)", "r ^ (1 / 2)", "r ^ -1", "1 / r / r / r / r / r")) {
+            InLongs inLongs = InLongs.of(Parser.parse(text, Set.copyOf(NAMES)), NAMES::indexOf).orElseThrow();
+            assertThat(inLongs.at(new long[] {65535, 7}, new long[] {1, 1}, slot)).as(text).isFalse();
+        }
+        assertThat(InLongs.of(Parser.parse("sqrt(r) + 1", Set.copyOf(NAMES)), NAMES::indexOf)).isEmpty();
+        InDoubles.Slot near = new InDoubles.Slot();
+        for (String text : List.of("1 / (t - 7)", "ln(t - 7)", "sqrt(t - 8)", "exp(r)", "(t - 8) ^ 2", "if(t = 7, 1, 2)", "r ^ 65")) {
+            InDoubles inDoubles = InDoubles.of(Parser.parse(text, Set.copyOf(NAMES)), NAMES::indexOf).orElseThrow();
+            assertThat(inDoubles.at(new double[] {65535, 7}, near)).as(text).isFalse();
+        }
+    }
+
+    /** Next to a half and next to a whole number a bound decides nothing. */
+    @Test
+    void whatLiesOnBothSidesIsNotRounded() {
+        Finish finish = new Finish(Rounding.NEAREST, Overflow.CLIP, 255);
+        assertThat(finish.level(7.4, 0.05, -1)).isEqualTo(7);
+        assertThat(finish.level(7.4, 0.2, -1)).isEqualTo(-1);
+        assertThat(finish.level(7.5, 0, -1)).isEqualTo(-1);
+        assertThat(finish.level(7, 1e-12, -1)).isEqualTo(-1);
+        assertThat(finish.level(300.25, 0.1, -1)).isEqualTo(255);
+        assertThat(finish.level(-3.25, 0.1, -1)).isZero();
+        assertThat(finish.level(Double.NaN, 0, -1)).isEqualTo(-1);
+        assertThat(new Finish(Rounding.FLOOR, Overflow.WRAP, 255).level(256.75, 0.1, -1)).isZero();
+        assertThat(new Finish(Rounding.CEILING, Overflow.CLIP, 255).level(-0.25, 0.1, -1)).isZero();
+    }
+
     private static double share(String text, boolean isInLongs) {
         Expression expression = Parser.parse(text, Set.copyOf(NAMES));
         InLongs.Slot whole = new InLongs.Slot();

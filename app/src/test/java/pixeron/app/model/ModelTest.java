@@ -112,6 +112,24 @@ class ModelTest {
         throw new AssertionError("nothing was kept in five seconds");
     }
 
+    /** Large type was kept as yes or no before there were several sizes; what nobody can have chosen is forgotten. */
+    @Test
+    void sizesOfTypeComeBack() throws IOException {
+        UserFolder user = new UserFolder(folder);
+        for (int percent : Settings.TYPES) {
+            Settings.DEFAULT.withType(percent).write(user);
+            assertThat(Settings.read(user).type()).isEqualTo(percent);
+        }
+        Files.writeString(folder.resolve("settings.properties"), "large=true");
+        assertThat(Settings.read(user).type()).isEqualTo(135);
+        Files.writeString(folder.resolve("settings.properties"), "large=false");
+        assertThat(Settings.read(user).type()).isEqualTo(100);
+        for (String nonsense : new String[] {"type=136", "type=", "type=very", "type=-100"}) {
+            Files.writeString(folder.resolve("settings.properties"), nonsense);
+            assertThat(Settings.read(user).type()).as(nonsense).isEqualTo(100);
+        }
+    }
+
     @Test
     void settingsComeBackAndDamagedOnesAreForgotten() throws IOException {
         UserFolder user = new UserFolder(folder);

@@ -6,6 +6,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pixeron.image.Image;
 import pixeron.number.Value;
+import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
@@ -22,7 +23,21 @@ class EveryLevelTest {
         "piecewise points=\"0 0 | 100 40 | 200 255\"", "formula expression=\"sqrt(r) * 10 + sin(r) * M / 3\"", "formula expression=\"if(r < 40, ln(r + 1) * 20, M - r / 3)\" rounding=nearest-even",
         "formula expression=\"M * (r / M)^3 - mod(r, 7)\"", "formula expression=\"r^2 / 255 + exp(r / 10000)\" overflow=wrap"})
     void isWhatItIsAlone(String line) {
-        Operation operation = StepLine.parse(line).bind(EVERY_LEVEL);
+        check(line, StepLine.parse(line).bind(EVERY_LEVEL));
+    }
+
+    /** All pairs of 8 bits, which are worked out once each. */
+    @ParameterizedTest
+    @ValueSource(strings = {"combine with=pull by=sum", "combine with=pull by=difference overflow=wrap", "combine with=pull by=absolute-difference", "combine with=pull by=product rounding=floor",
+        "combine with=pull by=mean rounding=nearest-even", "combine with=pull by=blend share=1/3", "combine with=pull by=maximum", "combine with=pull by=xor",
+        "formula expression=\"sqrt(r * t) - min(r, t) / 3\" with=pull"})
+    void pairsAreWhatTheyAreAlone(String line) {
+        Image before = Image.ofLevels(256, 256, 255, n -> n / 256);
+        Image pull = Image.ofLevels(256, 256, 255, n -> n % 256);
+        check(line, StepLine.parse(line).bind(new Inputs(before, name -> pull)));
+    }
+
+    private static void check(String line, Operation operation) {
         Image all = operation.result(Progress.NONE);
         for (int n = 0; n < all.count(); n += 1 + n % 3) {
             Value alone = operation.value(all.pixel(n));
