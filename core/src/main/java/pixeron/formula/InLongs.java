@@ -40,7 +40,7 @@ public interface InLongs {
             numerator = top;
             denominator = below;
             if (top > LONG || top < -LONG || below > LONG) {
-                long common = gcd(Math.abs(top), below);
+                long common = Rational.gcd(Math.abs(top), below);
                 numerator = top / common;
                 denominator = below / common;
             }
@@ -84,15 +84,6 @@ public interface InLongs {
         private static boolean fits(long a, long b) {
             long product = a * b;
             return Math.multiplyHigh(a, b) == product >> Long.SIZE - 1 && product <= LONGEST && product >= -LONGEST;
-        }
-
-        private static long gcd(long a, long b) {
-            while (b != 0) {
-                long rest = a % b;
-                a = b;
-                b = rest;
-            }
-            return a;
         }
     }
 

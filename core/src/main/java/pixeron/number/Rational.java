@@ -104,7 +104,8 @@ public final class Rational implements Value, Comparable<Rational> {
         return new Rational(0, 0, isFlipped ? BigFraction.of(n.negate(), d.negate()) : fraction);
     }
 
-    private static long gcd(long a, long b) {
+    /** @return the greatest number that divides both, which are not negative; the other where one is 0 */
+    public static long gcd(long a, long b) {
         while (b != 0) {
             long rest = a % b;
             a = b;

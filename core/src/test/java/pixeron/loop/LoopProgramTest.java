@@ -84,7 +84,11 @@ class LoopProgramTest {
             "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat", "box size=3 border=inside rounding=floor", "median size=3", "median size=3 border=mirror-half", "sobel part=root", "erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"",
             "open shape=\"1 1 | 1 1\"", "crop row=1 column=1 height=2 width=2", "pad top=1 left=2 border=wrap", "flip direction=up-down", "turn degrees=30 by=linear border=constant outside=7",
             "turn degrees=77", "resize height=3 by=mean", "resize scale=1.5 by=linear", "salt-pepper count=4", "uniform-noise from=-3 to=3", "gaussian-noise deviation=2", "sine-noise amplitude=9 period-rows=3",
-            "rank-keep keep=2", "fourier", "join with=step:0 side=below", "combine with=step:0 by=mean", "depth maximum=100");
+            "rank-keep keep=2", "fourier", "join with=step:0 side=below", "combine with=step:0 by=mean", "depth maximum=100", "posterize cuts=\"2 5.5\" values=\"0 3 1/3\"", "piecewise points=\"0 0 | 20 40 | 60 10\"", "lookup table=\"0 1 | 1/3 3\"");
+    /** On 16 bits. */
+    private static final List<String> OF_SIXTEEN_BITS = List.of("posterize cuts=\"1000 50000.5\" values=\"0 3 65535\"", "piecewise points=\"10 0 | 30000 40 | 60000 60001\" rounding=floor",
+            "lookup table=\"7 1 | 65535 3\"", "bit-plane bit=13", "bit-plane bit=2 as=bit", "bits-and mask=0xFF0F", "bits-or mask=12", "bits-xor mask=40000", "shift by=-7", "shift by=3 overflow=wrap", "invert",
+            "equalize", "sobel part=root");
     private static final List<String> OF_WAVES = List.of("pass keep=low radius=2", "pass keep=high radius=1.5", "pass keep=band radius=1 to=2", "pass keep=stop radius=1 to=1.5",
             "pass keep=low radius=1.5 shape=gaussian", "pass keep=high radius=2 shape=butterworth order=3", "notch u=1 v=-1", "notch u=-1 v=7 radius=1.2", "fourier-inverse",
             "fourier-inverse rounding=floor", "fourier-inverse rounding=none overflow=keep");
@@ -156,6 +160,12 @@ class LoopProgramTest {
                 LoopProgram program = right.program().orElseThrow(() -> new AssertionError(line + " has no program for values that are no levels"));
                 cases.add(new Case(line, Collections.nCopies(program.inputs().size(), before), program, right));
             }
+        }
+        Random random = new Random(11);
+        Image fine = Image.ofLevels(5, 4, 65535, n -> n % 7 == 0 ? 7 : random.nextInt(65536));
+        for (String line : OF_SIXTEEN_BITS) {
+            Operation right = StepLine.parse(line).bind(fine);
+            cases.add(new Case(line, List.of(fine), right.program().orElseThrow(() -> new AssertionError(line + " has no program on 16 bits")), right));
         }
         Bound waves = Binding.of(StepLine.parse("fourier"), image);
         waves.faces().forEach(face -> {

@@ -1,8 +1,11 @@
 package pixeron.step.bits;
 
+import java.util.List;
 import pixeron.formula.Expression;
+import pixeron.formula.Function;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.loop.Code;
 import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
@@ -39,7 +42,9 @@ public final class BitPlane extends PointStep {
 
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
-        return Bits.wholeOnly(this, expression(arguments), before);
+        Code halved = new Code.Call(Function.FLOOR, List.of(Code.name("r").over(Code.of(1L << arguments.get(BIT).number().toInt()))));
+        Code digit = halved.mod(Code.of(2));
+        return Bits.wholeOnly(this, expression(arguments), before).coming("exact", Bits.told(arguments.get(AS).equals(AS_BIT) ? digit : digit.times(Code.name("M"))));
     }
 
     @Override

@@ -1,14 +1,19 @@
 package pixeron.step.bits;
 
 import java.math.BigInteger;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BinaryOperator;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
+import pixeron.formula.Function;
 import pixeron.formula.Typeset;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -62,7 +67,12 @@ public final class Bits extends PointStep {
         BigInteger mask = BigInteger.valueOf(arguments.get(MASK));
         return PointRule.ofCases(shown(arguments), sample -> Expression.Literal.of(Rational.of(
                 operation.apply(whole(this, sample), mask), BigInteger.ONE)), sample -> why(mask, sample),
-                before.maximumLevel());
+                before.maximumLevel()).coming("exact", told(new Code.Call(Function.valueOf(word.toUpperCase(Locale.ROOT)), List.of(Code.name("r"), Code.of(arguments.get(MASK))))));
+    }
+
+    /** @return how the value before rounding comes about in a program */
+    static Origin told(Code exact) {
+        return new Origin(List.of(), List.of(Statement.set("exact", exact)));
     }
 
     private String why(BigInteger mask, Value sample) {

@@ -1,8 +1,11 @@
 package pixeron.step.bits;
 
+import java.util.List;
 import pixeron.formula.Expression;
+import pixeron.formula.Function;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.loop.Code;
 import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
@@ -34,7 +37,10 @@ public final class Shift extends PointStep {
 
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
-        return Bits.wholeOnly(this, expression(arguments), before);
+        int by = arguments.get(BY).number().toInt();
+        Code times = Code.of(1L << Math.abs(by));
+        Code moved = by < 0 ? new Code.Call(Function.FLOOR, List.of(Code.name("r").over(times))) : Code.name("r").times(times);
+        return Bits.wholeOnly(this, expression(arguments), before).coming("exact", Bits.told(moved));
     }
 
     @Override

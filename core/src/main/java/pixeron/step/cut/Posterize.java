@@ -9,6 +9,9 @@ import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -67,7 +70,17 @@ public final class Posterize extends PointStep {
         List<Rational> cuts = arguments.get(CUTS);
         List<Rational> values = arguments.get(VALUES);
         return PointRule.ofCases(shown(arguments), sample -> Expression.Literal.of(
-                values.get(bin(cuts, sample))), sample -> why(cuts, bin(cuts, sample)), before.maximumLevel());
+                values.get(bin(cuts, sample))), sample -> why(cuts, bin(cuts, sample)), before.maximumLevel()).coming("exact", told(cuts, values));
+    }
+
+    /** Every cut that is not above r leads to the value after it. */
+    private Origin told(List<Rational> cuts, List<Rational> values) {
+        Code k = Code.name("k");
+        Code cut = new Code.At("cuts", k);
+        Code isPassed = isAtMost ? cut.less(Code.name("r")) : cut.atMost(Code.name("r"));
+        return new Origin(List.of(new Statement.Values("cuts", List.copyOf(cuts)), new Statement.Values("values", List.copyOf(values))), List.of(Statement.set("bin", Code.of(0)),
+                new Statement.Loop("k", Code.of(0), Code.of(cuts.size()), List.of(new Statement.When(isPassed, List.of(Statement.set("bin", k.plus(Code.of(1)))), List.of()))),
+                Statement.set("exact", new Code.At("values", Code.name("bin")))));
     }
 
     private int bin(List<Rational> cuts, Value sample) {

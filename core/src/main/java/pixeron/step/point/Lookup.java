@@ -9,9 +9,13 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.formula.Expression;
+import pixeron.formula.Operator;
 import pixeron.formula.Parser;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -66,7 +70,15 @@ public final class Lookup extends PointStep {
         return PointRule.ofCases(shown(arguments), sample -> isListed(table, sample)
                 ? Expression.Literal.of(table.get((Rational) sample)) : SAMPLE,
                 sample -> isListed(table, sample) ? "listed for r = " + Decimals.working(sample) : "not listed, r stays",
-                before.maximumLevel());
+                before.maximumLevel()).coming("exact", told(arguments.get(TABLE)));
+    }
+
+    private static Origin told(List<PairsParameter.Pair> table) {
+        Code k = Code.name("k");
+        Code isListed = new Code.Binary(Operator.EQUAL, new Code.At("levels", k), Code.name("r"));
+        return new Origin(List.of(new Statement.Values("levels", table.stream().<Value>map(PairsParameter.Pair::from).toList()),
+                new Statement.Values("values", table.stream().<Value>map(PairsParameter.Pair::to).toList())), List.of(Statement.set("exact", Code.name("r")),
+                        new Statement.Loop("k", Code.of(0), Code.of(table.size()), List.of(new Statement.When(isListed, List.of(Statement.set("exact", new Code.At("values", k))), List.of())))));
     }
 
     private static boolean isListed(Map<Rational, Rational> table, Value sample) {

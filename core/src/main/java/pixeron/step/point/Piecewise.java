@@ -11,6 +11,9 @@ import pixeron.formula.Parser;
 import pixeron.formula.Trace;
 import pixeron.image.Area;
 import pixeron.image.Image;
+import pixeron.loop.Code;
+import pixeron.loop.Origin;
+import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -59,7 +62,27 @@ public final class Piecewise extends PointStep {
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         List<PairsParameter.Pair> points = arguments.get(POINTS);
         return PointRule.ofCases(shown(arguments), sample -> at(points, sample),
-                sample -> why(points, sample), before.maximumLevel());
+                sample -> why(points, sample), before.maximumLevel()).coming("exact", told(points));
+    }
+
+    /** Level before the first point and from the last on; between two the line that joins them. */
+    private static Origin told(List<PairsParameter.Pair> points) {
+        Code r = Code.name("r");
+        Code k = Code.name("k");
+        Code next = k.plus(Code.of(1));
+        Code line = Code.of(BETWEEN, name -> switch (name) {
+            case "r0" -> new Code.At("levels", k);
+            case "s0" -> new Code.At("values", k);
+            case "r1" -> new Code.At("levels", next);
+            case "s1" -> new Code.At("values", next);
+            default -> r;
+        });
+        Code last = Code.of(points.size() - 1L);
+        Code isBetween = new Code.All(Code.inside(r, new Code.At("levels", k), new Code.At("levels", next)));
+        return new Origin(List.of(new Statement.Values("levels", points.stream().<Value>map(PairsParameter.Pair::from).toList()),
+                new Statement.Values("values", points.stream().<Value>map(PairsParameter.Pair::to).toList())), List.of(Statement.set("exact", new Code.At("values", Code.of(0))),
+                        new Statement.Loop("k", Code.of(0), last, List.of(new Statement.When(isBetween, List.of(Statement.set("exact", line)), List.of()))),
+                        new Statement.When(new Code.At("levels", last).atMost(r), List.of(Statement.set("exact", new Code.At("values", last))), List.of())));
     }
 
     /** @return the number of points at or below the sample */

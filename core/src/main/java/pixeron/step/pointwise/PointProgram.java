@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import pixeron.PixeronException;
 import pixeron.formula.Expression;
 import pixeron.formula.Trace;
 import pixeron.image.Area;
@@ -22,7 +21,6 @@ import pixeron.number.Value;
 /** The program of a point step: its formula, and before the loop what the formula needs of the image. */
 final class PointProgram {
 
-    private static final int MOST_ENTRIES = 256;
     /** What is told of this name is the whole calculation, up to the value before rounding. */
     private static final String EXACT = "exact";
     private static final Map<String, String> PLACES = Map.of("x", "j", "y", "i");
@@ -40,7 +38,7 @@ final class PointProgram {
         this.constants = constants;
     }
 
-    /** @return the program; empty where every level has a formula of its own and there are more than {@value #MOST_ENTRIES} of them, or values that are no levels */
+    /** @return the program; empty where a number of the image is needed whose way is not told as a program */
     Optional<LoopProgram> program(Optional<Area> area) {
         boolean hasOther = rule.other().isPresent();
         start.add(Statement.set("M", Code.of(operation.before().maximumLevel())));
@@ -48,7 +46,7 @@ final class PointProgram {
         if (hasOther) {
             each.add(Statement.set("t", new Code.Cell("other", Code.name("i"), Code.name("j"))));
         }
-        boolean isKnown = rule.origins().containsKey(EXACT) ? isTold(rule.origins().get(EXACT)) : rule.formula().map(this::ofFormula).orElseGet(this::ofTable);
+        boolean isKnown = rule.origins().containsKey(EXACT) ? isTold(rule.origins().get(EXACT)) : rule.formula().filter(this::isKnown).isPresent();
         if (!isKnown) {
             return Optional.empty();
         }
@@ -70,7 +68,7 @@ final class PointProgram {
         return true;
     }
 
-    private boolean ofFormula(Expression formula) {
+    private boolean isKnown(Expression formula) {
         Map<String, Origin> needed = new LinkedHashMap<>();
         boolean[] isKnown = {true};
         Trace.substitute(formula, name -> {
@@ -102,24 +100,5 @@ final class PointProgram {
     /** Keys are written with a dash, variables are not. */
     private static String named(String name) {
         return name.replace('-', '_');
-    }
-
-    /** Where each level has a formula of its own, the numbers are a list: it depends on the step's line alone. */
-    private boolean ofTable() {
-        int levels = operation.before().maximumLevel() + 1;
-        if (!operation.before().isLevelImage() || rule.hasPlace() || !rule.constants().isEmpty() || levels > MOST_ENTRIES) {
-            return false;
-        }
-        List<Value> table = new ArrayList<>();
-        for (int level = 0; level < levels; level++) {
-            try {
-                table.add(operation.exact(Rational.of(level), PointOperation.NO_PLACE));
-            } catch (PixeronException withoutValue) {
-                return false;
-            }
-        }
-        start.add(new Statement.Values("table", table));
-        each.add(Statement.set(EXACT, new Code.At("table", Code.name("r"))));
-        return true;
     }
 }

@@ -75,7 +75,7 @@ final class ProgramPane extends VBox {
         copy.setDisable(!isThere);
         save.setDisable(!isThere);
         start.setDisable(!isThere);
-        String program = shown.map(language::text).orElse(operation.isEmpty() ? "Select a step with a result." : "On such an image this step is not written as a program: it goes by a list with an entry for each level, of more than 256 of them. Its loops stand in words.");
+        String program = shown.map(language::text).orElse(operation.isEmpty() ? "Select a step with a result." : "This step is not written as a program; its loops stand in words.");
         if (!program.equals(text.getText())) {
             text.setText(program);
             // What is around the loop is a little above; what is seen ends with the end of its body.
