@@ -14,7 +14,7 @@ import pixeron.image.Image;
 import pixeron.number.Value;
 import pixeron.step.catalog.StepLine;
 
-/** All pixels of a gradient or of a local threshold at once, in whatever way: each is what it is alone. */
+/** All pixels of a gradient, a local threshold or an extreme at once, in whatever way: each is what it is alone. */
 class WindowBulkTest {
 
     @Provide
@@ -31,20 +31,32 @@ class WindowBulkTest {
                 .as((size, offset, border, levels) -> "threshold-local size=" + size + offset + border + levels);
     }
 
+    /** Wider and higher than the image as well, and so that blocks of a window's size begin and end everywhere. */
+    @Provide
+    Arbitrary<String> extremes() {
+        return Combinators.combine(Arbitraries.of("minimum", "maximum"), Arbitraries.integers().between(1, 31), Arbitraries.of("", " border=repeat", " border=wrap", " border=mirror-whole",
+                " border=zero", " border=constant outside=99", " border=keep", " border=crop")).as((name, size, border) -> name + " size=" + size + border);
+    }
+
+    @Property(tries = 300)
+    void extremesAreWhatTheyAreAlone(@ForAll("extremes") String line, @ForAll long seed) {
+        isWhatItIsAlone(line, seed, 30);
+    }
+
     @Property(tries = 400)
     void gradientsAreWhatTheyAreAlone(@ForAll("lines") String line, @ForAll long seed) {
-        isWhatItIsAlone(line, seed);
+        isWhatItIsAlone(line, seed, 4);
     }
 
     @Property(tries = 400)
     void localThresholdsAreWhatTheyAreAlone(@ForAll("limits") String line, @ForAll long seed) {
-        isWhatItIsAlone(line, seed);
+        isWhatItIsAlone(line, seed, 4);
     }
 
-    private static void isWhatItIsAlone(String line, long seed) {
+    private static void isWhatItIsAlone(String line, long seed, int sides) {
         Random random = new Random(seed);
         int maximum = new int[] {7, 255, 65535}[random.nextInt(3)];
-        Image image = Image.ofLevels(4 + random.nextInt(4), 4 + random.nextInt(4), maximum, n -> random.nextInt(3) == 0 ? 0 : random.nextInt(maximum + 1));
+        Image image = Image.ofLevels(4 + random.nextInt(sides), 4 + random.nextInt(sides), maximum, n -> random.nextInt(3) == 0 ? 0 : random.nextInt(maximum + 1));
         Operation operation;
         try {
             operation = StepLine.parse(line).bind(image);

@@ -13,7 +13,7 @@ import pixeron.step.neighborhood.Window;
 /**
  * The smallest or the largest value of a window, or of the cells of it that a shape has.
  *
- * <p>Cost for each pixel: height + width comparisons for a whole window, else one for each cell of the shape.
+ * <p>Cost for each pixel: a few comparisons for a whole window, whatever its size, else one for each cell of the shape.
  */
 final class ExtremeCodes implements Codes {
 
@@ -115,35 +115,87 @@ final class ExtremeCodes implements Codes {
         }
     }
 
-    /** First across, kept for as many rows as the window is high, then down. */
+    /**
+     * First across, then down. Down goes by blocks of as many rows as the window is high: a window reaches from somewhere in one block to its end, and
+     * from the beginning of the next to somewhere in that; the extremes of both are known, so each row takes three comparisons whatever the height.
+     */
     private final class Whole implements Rows {
+
+        /** For fewer columns comparing all of them, several columns at once, is quicker than going by blocks. */
+        private static final int WORTH_BLOCKS = 10;
 
         private final Plane plane;
         private final int height;
         private final int width;
-        private final int[][] across;
-        private int done;
+        /** For each row of the block, the extreme from it to the end of the block. */
+        private int[][] toEnd;
+        /** The rows of the next block, as far as they were reached. */
+        private int[][] next;
+        /** The extreme of those. */
+        private final int[] begun;
+        private final int[] toRight;
+        private final int[] fromLeft;
 
         Whole(Plane plane) {
             this.plane = plane;
             this.height = plane.window().height();
             this.width = plane.window().width();
-            this.across = new int[height][plane.columns()];
+            this.toEnd = new int[height][plane.columns()];
+            this.next = new int[height][plane.columns()];
+            this.begun = new int[plane.columns()];
+            this.toRight = new int[plane.columns() + width - 1];
+            this.fromLeft = new int[toRight.length];
         }
 
         @Override
         public void fill(int row, int[] codes) {
-            for (; done < row + height; done++) {
-                int[] found = across[done % height];
+            int at = row % height;
+            if (at == 0) {
+                for (int n = row == 0 ? 0 : height - 1; n < height; n++) {
+                    across(row + n, next[n]);
+                }
+                int[][] done = toEnd;
+                toEnd = next;
+                next = done;
+                for (int n = height - 2; n >= 0; n--) {
+                    join(toEnd[n], toEnd[n + 1]);
+                }
+                Arrays.fill(begun, worst());
+            } else {
+                across(row + height - 1, next[at - 1]);
+                join(begun, next[at - 1]);
+            }
+            System.arraycopy(toEnd[at], 0, codes, 0, codes.length);
+            join(codes, begun);
+        }
+
+        private void across(int row, int[] found) {
+            if (width < WORTH_BLOCKS) {
                 Arrays.fill(found, worst());
                 for (int b = 0; b < width; b++) {
-                    join(found, plane.shifted(done, b));
+                    join(found, plane.shifted(row, b));
+                }
+                return;
+            }
+            int[] cells = plane.row(row);
+            for (int start = 0; start < cells.length; start += width) {
+                int end = Math.min(start + width, cells.length) - 1;
+                fromLeft[start] = cells[start];
+                for (int j = start + 1; j <= end; j++) {
+                    fromLeft[j] = better(fromLeft[j - 1], cells[j]);
+                }
+                toRight[end] = cells[end];
+                for (int j = end - 1; j >= start; j--) {
+                    toRight[j] = better(toRight[j + 1], cells[j]);
                 }
             }
-            Arrays.fill(codes, worst());
-            for (int[] found : across) {
-                join(codes, found);
+            for (int j = 0; j < found.length; j++) {
+                found[j] = better(toRight[j], fromLeft[j + width - 1]);
             }
+        }
+
+        private int better(int one, int other) {
+            return isLeast ? Math.min(one, other) : Math.max(one, other);
         }
     }
 }
