@@ -42,9 +42,13 @@ public final class BitPlane extends PointStep {
 
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
+        return Bits.wholeOnly(this, expression(arguments), before).coming("exact", () -> Bits.told(told(arguments)));
+    }
+
+    private static Code told(Arguments arguments) {
         Code halved = new Code.Call(Function.FLOOR, List.of(Code.name("r").over(Code.of(1L << arguments.get(BIT).number().toInt()))));
         Code digit = halved.mod(Code.of(2));
-        return Bits.wholeOnly(this, expression(arguments), before).coming("exact", Bits.told(arguments.get(AS).equals(AS_BIT) ? digit : digit.times(Code.name("M"))));
+        return arguments.get(AS).equals(AS_BIT) ? digit : digit.times(Code.name("M"));
     }
 
     @Override

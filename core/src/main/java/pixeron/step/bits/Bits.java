@@ -67,7 +67,7 @@ public final class Bits extends PointStep {
         BigInteger mask = BigInteger.valueOf(arguments.get(MASK));
         return PointRule.ofCases(shown(arguments), sample -> Expression.Literal.of(Rational.of(
                 operation.apply(whole(this, sample), mask), BigInteger.ONE)), sample -> why(mask, sample),
-                before.maximumLevel()).coming("exact", told(new Code.Call(Function.valueOf(word.toUpperCase(Locale.ROOT)), List.of(Code.name("r"), Code.of(arguments.get(MASK))))));
+                before.maximumLevel()).coming("exact", () -> told(new Code.Call(Function.valueOf(word.toUpperCase(Locale.ROOT)), List.of(Code.name("r"), Code.of(arguments.get(MASK))))));
     }
 
     /** @return how the value before rounding comes about in a program */

@@ -37,10 +37,12 @@ public final class Shift extends PointStep {
 
     @Override
     protected PointRule rule(Arguments arguments, Image before, Area area) {
-        int by = arguments.get(BY).number().toInt();
+        return Bits.wholeOnly(this, expression(arguments), before).coming("exact", () -> Bits.told(moved(arguments.get(BY).number().toInt())));
+    }
+
+    private static Code moved(int by) {
         Code times = Code.of(1L << Math.abs(by));
-        Code moved = by < 0 ? new Code.Call(Function.FLOOR, List.of(Code.name("r").over(times))) : Code.name("r").times(times);
-        return Bits.wholeOnly(this, expression(arguments), before).coming("exact", Bits.told(moved));
+        return by < 0 ? new Code.Call(Function.FLOOR, List.of(Code.name("r").over(times))) : Code.name("r").times(times);
     }
 
     @Override

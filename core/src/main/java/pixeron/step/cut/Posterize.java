@@ -70,7 +70,7 @@ public final class Posterize extends PointStep {
         List<Rational> cuts = arguments.get(CUTS);
         List<Rational> values = arguments.get(VALUES);
         return PointRule.ofCases(shown(arguments), sample -> Expression.Literal.of(
-                values.get(bin(cuts, sample))), sample -> why(cuts, bin(cuts, sample)), before.maximumLevel()).coming("exact", told(cuts, values));
+                values.get(bin(cuts, sample))), sample -> why(cuts, bin(cuts, sample)), before.maximumLevel()).coming("exact", () -> told(cuts, values));
     }
 
     /** Every cut that is not above r leads to the value after it. */

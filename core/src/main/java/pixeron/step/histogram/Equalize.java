@@ -102,11 +102,11 @@ public final class Equalize extends PointStep {
                         name.equals("C") ? running(histogram, sample) : null, sample -> "C(" + Decimals.working(sample)
                                 + ") = " + Decimals.working(running(histogram, sample)))
                 .withConstant("N", Rational.of(count), Line.of("N", Run.plain("N = " + count)))
-                .coming("N", Origin.pixels(area, before.frame()))
-                .coming("C", Origin.counts(area, before.frame()).and(Origin.ofLevel("C", "running")))
+                .coming("N", () -> Origin.pixels(area, before.frame()))
+                .coming("C", () -> Origin.counts(area, before.frame()).and(Origin.ofLevel("C", "running")))
                 .withMapping(mapping(isRelative, Map.of("M", Rational.of(maximum), "N", Rational.of(count), "C0",
                         Rational.of(first))));
-        return isRelative ? rule.coming("C0", Origin.extreme("least", true, area, before.frame()).and(Origin.counts(area, before.frame()))
+        return isRelative ? rule.coming("C0", () -> Origin.extreme("least", true, area, before.frame()).and(Origin.counts(area, before.frame()))
                 .and(Origin.once("C0", new Code.At("running", Code.name("least"))))).withConstant("C0", Rational.of(first), Line.of("C0", Run.plain("C0 = " + first),
                 Run.note("   the running count of the lowest level present, " + histogram.levelAt(1)))) : rule;
     }

@@ -120,11 +120,10 @@ public final class Match extends PointStep {
         boolean isFirst = arguments.get(RULE).equals(FIRST);
         Choice choice = !isFirst ? Choice.CLOSEST : isAbove ? Choice.FIRST_ABOVE : Choice.FIRST_AT_LEAST;
         long pixels = area.count();
-        Origin aim = arguments.find(COUNTS).map(counts -> ofLine(target)).orElseGet(Match::ofOther);
         return PointRule.ofCases(shown(arguments),
                 sample -> Expression.Literal.of(Rational.of(target.level(running(histogram, sample), pixels, choice))),
                 sample -> why(target, running(histogram, sample), pixels, choice), maximum)
-                .coming("exact", Origin.counts(area, before.frame()).and(aim).and(new Origin(List.of(), nearest(isFirst))))
+                .coming("exact", () -> Origin.counts(area, before.frame()).and(arguments.isGiven(COUNTS) ? ofLine(target) : ofOther()).and(new Origin(List.of(), nearest(isFirst))))
                 .withConstant("N", Rational.of(pixels), Line.of("N", Run.plain("N = " + pixels),
                         Run.note("   the target has " + target.total())))
                 .withTable(() -> new Table(TARGET, List.of("z", "n", "running", "Q"), target.rows())

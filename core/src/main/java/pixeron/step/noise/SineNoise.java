@@ -92,7 +92,7 @@ public final class SineNoise extends PointStep {
     }
 
     private static PointRule with(PointRule rule, String name, Optional<Amount> given) {
-        return given.map(amount -> rule.withConstant(name, amount.number()).coming(name, Origin.once(name, Code.of(amount.number())))).orElse(rule);
+        return given.map(amount -> rule.withConstant(name, amount.number()).coming(name, () -> Origin.once(name, Code.of(amount.number())))).orElse(rule);
     }
 
     @Override

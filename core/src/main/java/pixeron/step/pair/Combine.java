@@ -139,7 +139,7 @@ public final class Combine extends PointStep {
         Image other = SameSize.require(name(), before, reference, inputs.other(this, reference));
         By by = by(arguments);
         PointRule rule = PointRule.of(by.formula, before.maximumLevel());
-        return arguments.find(SHARE).map(share -> rule.coming("share", Origin.once("share", Code.of(share.number())))).orElse(rule).withOther(reference, other, (r, t) -> by.isOfBits() ? digits(by, r, t) : "");
+        return arguments.find(SHARE).map(share -> rule.coming("share", () -> Origin.once("share", Code.of(share.number())))).orElse(rule).withOther(reference, other, (r, t) -> by.isOfBits() ? digits(by, r, t) : "");
     }
 
     private static String digits(By by, Value r, Value t) {

@@ -58,11 +58,13 @@ abstract class Curve extends PointStep {
         }
         double scale = maximum / Math.log1p(largest.asDouble());
         String name = isImage ? "largest" : "M";
-        Code reference = isImage ? Code.name("top") : Code.name("M");
-        Origin origin = Origin.once("scale", Code.name("M").over(new Code.Call(Function.LN, List.of(Code.of(1).plus(reference)))));
-        return rule.coming("scale", isImage ? Origin.extreme("top", false, area, before.frame()).and(origin) : origin).withConstant("scale", Approximate.from(scale), Line.of("scale", Run.plain("c = M ÷ ln(1 + " + name
+        return rule.coming("scale", () -> isImage ? Origin.extreme("top", false, area, before.frame()).and(scaledBy("top")) : scaledBy("M")).withConstant("scale", Approximate.from(scale), Line.of("scale", Run.plain("c = M ÷ ln(1 + " + name
                 + ") = " + maximum + " ÷ ln(1 + " + Decimals.working(largest) + ") = "
                 + Decimals.approximate(Approximate.from(scale)))));
+    }
+
+    private static Origin scaledBy(String largest) {
+        return Origin.once("scale", Code.name("M").over(new Code.Call(Function.LN, List.of(Code.of(1).plus(Code.name(largest))))));
     }
 
     /** ln(1 + largest) is no divisor then. */

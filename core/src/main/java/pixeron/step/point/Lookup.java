@@ -70,7 +70,7 @@ public final class Lookup extends PointStep {
         return PointRule.ofCases(shown(arguments), sample -> isListed(table, sample)
                 ? Expression.Literal.of(table.get((Rational) sample)) : SAMPLE,
                 sample -> isListed(table, sample) ? "listed for r = " + Decimals.working(sample) : "not listed, r stays",
-                before.maximumLevel()).coming("exact", told(arguments.get(TABLE)));
+                before.maximumLevel()).coming("exact", () -> told(arguments.get(TABLE)));
     }
 
     private static Origin told(List<PairsParameter.Pair> table) {

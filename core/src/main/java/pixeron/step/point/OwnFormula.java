@@ -107,11 +107,11 @@ public final class OwnFormula extends PointStep {
     }
 
     private static PointRule coming(PointRule rule, Set<String> used, Image before, Area area) {
-        PointRule all = used.contains("L") ? rule.coming("L", Origin.once("L", Code.name("M").plus(Code.of(1)))) : rule;
-        all = used.contains("N") ? all.coming("N", Origin.pixels(area, before.frame())) : all;
-        all = used.contains("min") ? all.coming("min", Origin.extreme("min", true, area, before.frame())) : all;
-        all = used.contains("max") ? all.coming("max", Origin.extreme("max", false, area, before.frame())) : all;
-        return used.contains("mean") ? all.coming("mean", Origin.mean("mean", area, before.frame())) : all;
+        PointRule all = used.contains("L") ? rule.coming("L", () -> Origin.once("L", Code.name("M").plus(Code.of(1)))) : rule;
+        all = used.contains("N") ? all.coming("N", () -> Origin.pixels(area, before.frame())) : all;
+        all = used.contains("min") ? all.coming("min", () -> Origin.extreme("min", true, area, before.frame())) : all;
+        all = used.contains("max") ? all.coming("max", () -> Origin.extreme("max", false, area, before.frame())) : all;
+        return used.contains("mean") ? all.coming("mean", () -> Origin.mean("mean", area, before.frame())) : all;
     }
 
     @Override

@@ -62,7 +62,7 @@ public final class Piecewise extends PointStep {
     protected PointRule rule(Arguments arguments, Image before, Area area) {
         List<PairsParameter.Pair> points = arguments.get(POINTS);
         return PointRule.ofCases(shown(arguments), sample -> at(points, sample),
-                sample -> why(points, sample), before.maximumLevel()).coming("exact", told(points));
+                sample -> why(points, sample), before.maximumLevel()).coming("exact", () -> told(points));
     }
 
     /** Level before the first point and from the last on; between two the line that joins them. */

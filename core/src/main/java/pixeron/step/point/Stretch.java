@@ -110,13 +110,13 @@ public final class Stretch extends PointStep {
                         : ""))
                 .withConstant("toLow", toLow, line("toLow", toLow, ""))
                 .withConstant("toHigh", toHigh, line("toHigh", toHigh, ""))
-                .coming("toLow", Origin.once("toLow", Code.of(toLow))).coming("toHigh", Origin.once("toHigh", Code.of(toHigh)));
+                .coming("toLow", () -> Origin.once("toLow", Code.of(toLow))).coming("toHigh", () -> Origin.once("toHigh", Code.of(toHigh)));
         if (cut.isPresent()) {
-            Origin counts = Origin.counts(area, before.frame());
-            return rule.coming("low", counts.and(end("low", cut.get(), true))).coming("high", counts.and(end("high", cut.get(), false)));
+            return rule.coming("low", () -> Origin.counts(area, before.frame()).and(end("low", cut.get(), true)))
+                    .coming("high", () -> Origin.counts(area, before.frame()).and(end("high", cut.get(), false)));
         }
-        return rule.coming("low", given(arguments, LOW, maximum).map(value -> Origin.once("low", Code.of(value))).orElseGet(() -> Origin.extreme("low", true, area,
-                before.frame()))).coming("high", given(arguments, HIGH, maximum).map(value -> Origin.once("high", Code.of(value))).orElseGet(() ->
+        return rule.coming("low", () -> given(arguments, LOW, maximum).map(value -> Origin.once("low", Code.of(value))).orElseGet(() -> Origin.extreme("low", true, area,
+                before.frame()))).coming("high", () -> given(arguments, HIGH, maximum).map(value -> Origin.once("high", Code.of(value))).orElseGet(() ->
                         Origin.extreme("high", false, area, before.frame())));
     }
 

@@ -28,6 +28,7 @@ final class PointProgram {
     private final PointOperation operation;
     private final PointRule rule;
     private final Map<String, Value> constants;
+    private final Map<String, Origin> origins;
     private final List<Statement> start = new ArrayList<>();
     private final List<Statement> each = new ArrayList<>();
 
@@ -36,6 +37,7 @@ final class PointProgram {
         this.operation = operation;
         this.rule = rule;
         this.constants = constants;
+        this.origins = rule.origins();
     }
 
     /** @return the program; empty where a number of the image is needed whose way is not told as a program */
@@ -46,7 +48,7 @@ final class PointProgram {
         if (hasOther) {
             each.add(Statement.set("t", new Code.Cell("other", Code.name("i"), Code.name("j"))));
         }
-        boolean isKnown = rule.origins().containsKey(EXACT) ? isTold(rule.origins().get(EXACT)) : rule.formula().filter(this::isKnown).isPresent();
+        boolean isKnown = origins.containsKey(EXACT) ? isTold(origins.get(EXACT)) : rule.formula().filter(this::isKnown).isPresent();
         if (!isKnown) {
             return Optional.empty();
         }
@@ -57,7 +59,7 @@ final class PointProgram {
             start.add(Statement.set("largest", Code.of(largest)));
         }
         each.addAll(Ending.of(operation.step().rounding(), operation.step().overflow(), Code.name(isSame ? "M" : "largest")));
-        boolean readsOther = hasOther || rule.origins().values().stream().anyMatch(Origin::readsOther);
+        boolean readsOther = hasOther || origins.values().stream().anyMatch(Origin::readsOther);
         return Optional.of(new LoopProgram(operation.step().type().name(), operation.step().line(), readsOther ? LoopProgram.BEFORE_AND_OTHER : LoopProgram.BEFORE, start, Code.name("H"), Code.name("W"), Ending.within(area, each))
                 .reading(rule.other().map(other -> new Image[] {operation.before(), other.image()}).orElseGet(() -> new Image[] {operation.before()})));
     }
@@ -74,7 +76,7 @@ final class PointProgram {
         Trace.substitute(formula, name -> {
             boolean isOther = name.equals("t") && rule.other().isPresent();
             if (!isOther && !Set.of("r", "i", "j", "x", "y", "M", "H", "W").contains(name)) {
-                Origin origin = rule.origins().get(name);
+                Origin origin = origins.get(name);
                 if (origin == null && !rule.constants().containsKey(name) && constants.get(name) instanceof Rational number) {
                     origin = Origin.once(named(name), Code.of(number));
                 }

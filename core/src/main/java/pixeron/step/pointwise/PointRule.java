@@ -59,7 +59,7 @@ public final class PointRule {
     }
 
     /** What is told beside it. */
-    private record Told(List<Line> facts, List<String> notes, Map<String, Origin> origins) {
+    private record Told(List<Line> facts, List<String> notes, Map<String, Supplier<Origin>> origins) {
     }
 
     /** Tables by which it is worked out, and the exact value of a level over the columns of the levels table. */
@@ -152,10 +152,11 @@ public final class PointRule {
 
     /**
      * @param name of the number; {@code exact} for the whole value before rounding, where no formula gives it
+     * @param origin is made when a program is asked for: some list a number for every level
      * @return this with how a number that the image gives comes about in a program
      */
-    public PointRule coming(String name, Origin origin) {
-        Map<String, Origin> all = new LinkedHashMap<>(told.origins);
+    public PointRule coming(String name, Supplier<Origin> origin) {
+        Map<String, Supplier<Origin>> all = new LinkedHashMap<>(told.origins);
         all.put(name, origin);
         return new PointRule(formula, constants, new Told(told.facts, told.notes, all), tables, other, maximumLevel);
     }
@@ -227,8 +228,11 @@ public final class PointRule {
         return constants;
     }
 
+    /** @return how the numbers that the image gives come about in a program, made anew each time */
     Map<String, Origin> origins() {
-        return told.origins;
+        Map<String, Origin> all = new LinkedHashMap<>();
+        told.origins.forEach((name, origin) -> all.put(name, origin.get()));
+        return all;
     }
 
     List<Line> facts() {

@@ -70,7 +70,7 @@ public final class Otsu extends PointStep {
         PointRule rule = super.rule(arguments, before, area).withConstant("t", Rational.of(first.t), Line.of("t",
                 Run.plain("t = " + first.t), Run.note("   between-class variance "
                         + Decimals.approximate(first.between()) + ", the largest")));
-        rule = rule.coming("t", Origin.counts(area, before.frame()).and(new Origin(widestApart(), List.of())));
+        rule = rule.coming("t", () -> Origin.counts(area, before.frame()).and(new Origin(widestApart(), List.of())));
         String ties = ties(best);
         return (ties.isEmpty() ? rule : rule.withNote(ties)).withTable(() -> new Table(TABLE, COLUMNS,
                 partings(histogram).stream().map(Parting::row).toList()).withRules(rules(area.count()))

@@ -63,8 +63,9 @@ public final class ThresholdShare extends PointStep {
         while (t < histogram.maximumLevel() && Rational.of(100L * histogram.running(t)).compareTo(wanted) < (isStrict ? 1 : 0)) {
             t++;
         }
-        Origin reached = new Origin(firstWithShare(arguments.get(PERCENT).number()), List.of());
-        return super.rule(arguments, before, area).coming("t", Origin.counts(area, before.frame()).and(reached)).withConstant("t", Rational.of(t), Line.of("t", Run.plain("t = " + t),
+        return super.rule(arguments, before, area)
+                .coming("t", () -> Origin.counts(area, before.frame()).and(new Origin(firstWithShare(percent), List.of())))
+                .withConstant("t", Rational.of(t), Line.of("t", Run.plain("t = " + t),
                 Run.note("   the smallest level with 100 × C(t) ≥ " + arguments.get(PERCENT) + " × N: 100 × "
                         + histogram.running(t) + " ≥ " + arguments.get(PERCENT) + " × " + area.count())));
     }

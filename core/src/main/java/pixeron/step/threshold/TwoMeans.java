@@ -91,12 +91,16 @@ public final class TwoMeans extends PointStep {
             rows.add(List.of(Rational.of(rows.size() + 1L), t, round[0], round[1], round[2], round[3], next, change));
             t = next;
         } while (change.signum() > 0 && change.compareValue(stop) > (isStrict ? -1 : 0) && rows.size() < MOST_ROUNDS);
-        Origin start = arguments.get(START).isAuto() ? Origin.mean("t", area, before.frame())
-                : Origin.once("t", Code.of(arguments.get(START).resolve(before.maximumLevel())));
-        return super.rule(arguments, before, area).coming("t", start.and(Origin.counts(area, before.frame())).and(new Origin(rounds(stop), List.of()))).withConstant("t", t, Line.of("t", Run.plain("t = "
+        return super.rule(arguments, before, area)
+                .coming("t", () -> start(arguments.get(START), before, area).and(Origin.counts(area, before.frame())).and(new Origin(rounds(stop), List.of())))
+                .withConstant("t", t, Line.of("t", Run.plain("t = "
                 + Decimals.working(t)), Run.note("   after " + rows.size() + (rows.size() == 1 ? " round" : " rounds"))))
                 .withTable(() -> new Table(TABLE, COLUMNS, rows).withRules(RULES)
                         .concluding("t", cells -> cells.value(rows.size() - 1, "next")));
+    }
+
+    private static Origin start(Amount start, Image before, Area area) {
+        return start.isAuto() ? Origin.mean("t", area, before.frame()) : Origin.once("t", Code.of(start.resolve(before.maximumLevel())));
     }
 
     /** @return counts and means of the samples up to t and above it */
