@@ -54,10 +54,6 @@ public final class Gradient extends WindowStep {
             return Parser.parse(formula, Set.of("g_x", "g_y"));
         }
 
-        Expression made() {
-            return made;
-        }
-
         /** @return whether negative values belong to it */
         boolean isSigned() {
             return this == X || this == Y || this == ANGLE;

@@ -1,11 +1,9 @@
 package pixeron.step.kernel;
 
 import java.util.Optional;
-import java.util.Set;
-import pixeron.formula.Compiled;
 import pixeron.formula.Function;
-import pixeron.formula.Parser;
 import pixeron.image.Image;
+import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.neighborhood.Codes;
@@ -14,9 +12,6 @@ import pixeron.step.neighborhood.Window;
 
 /** The codes of a gradient: one of its sums, |g_x| + |g_y|, g_x² + g_y², or for the angle both sums in one number. */
 final class GradientCodes implements Codes {
-
-    private static final Compiled ANGLE = Compiled.of(Gradient.Part.ANGLE.made(), name -> name.equals("g_x") ? 0 : 1);
-    private static final Compiled ROOT = Compiled.of(Parser.parse("sqrt(squares)", Set.of("squares")), name -> 0);
 
     private final Gradient.Part part;
     private final int[][] x;
@@ -72,11 +67,7 @@ final class GradientCodes implements Codes {
 
     @Override
     public Value value(int code) {
-        if (part == Gradient.Part.ANGLE) {
-            return ANGLE.at(Rational.of(across(code)), Rational.of(down(code)));
-        }
-        Value whole = Rational.of(code);
-        return part == Gradient.Part.ROOT ? ROOT.at(whole) : whole;
+        return hasDoubles() ? Approximate.snapped(number(code), 1) : Rational.of(code);
     }
 
     private int across(int code) {
