@@ -40,9 +40,13 @@ public final class Ending {
         if (area.isEmpty()) {
             return statements;
         }
-        Area part = area.get();
-        List<Code> inside = new ArrayList<>(Code.inside(Code.name("i"), Code.of(part.row()), Code.of(part.row() + (long) part.height())));
-        inside.addAll(Code.inside(Code.name("j"), Code.of(part.column()), Code.of(part.column() + (long) part.width())));
-        return List.of(new Statement.When(new Code.All(inside), statements, List.of(Statement.set("s", new Code.Cell(grid, Code.name("i"), Code.name("j"))))));
+        return List.of(new Statement.When(new Code.All(inside(area.get())), statements, List.of(Statement.set("s", new Code.Cell(grid, Code.name("i"), Code.name("j"))))));
+    }
+
+    /** @return what holds of the row i and the column j of a pixel in an area */
+    public static List<Code> inside(Area area) {
+        List<Code> inside = new ArrayList<>(Code.inside(Code.name("i"), Code.of(area.row()), Code.of(area.row() + (long) area.height())));
+        inside.addAll(Code.inside(Code.name("j"), Code.of(area.column()), Code.of(area.column() + (long) area.width())));
+        return inside;
     }
 }

@@ -61,17 +61,14 @@ final class JavaText extends Text {
         lines(2, loop);
         line(2, "Files.write(Path.of(files[" + program.inputs().size() + "]), Arrays.stream(after).map(cells -> String.join(\",\", cells)).toList());");
         line(1, "}");
-        if (body.helpers.contains("nearestEven(Fraction)")) {
-            body.helpers.add("nearest(Fraction)");
+        if (body.helpers().contains("nearestEven(Fraction)")) {
+            body.helper("nearest(Fraction)");
         }
-        if (body.helpers.stream().anyMatch(Text::isDrawn)) {
-            body.helpers.add("bits");
-        }
-        body.helpers.forEach(helper -> {
+        body.helpers().forEach(helper -> {
             line(0, "");
             lines(1, JavaHelpers.ALL.get(helper));
         });
-        if (loop.contains("Fraction") || body.helpers.stream().anyMatch(helper -> helper.contains("Fraction"))) {
+        if (loop.contains("Fraction") || body.helpers().stream().anyMatch(helper -> helper.contains("Fraction"))) {
             line(0, "");
             lines(1, JavaHelpers.FRACTION);
         }
@@ -210,7 +207,7 @@ final class JavaText extends Text {
         } else if (code instanceof Code.Columns columns) {
             return columns.grid() + "[0].length";
         } else if (code instanceof Code.Helped helped) {
-            return helper(helped.helper().word()) + "(" + helped.arguments().stream().map(this::text).collect(Collectors.joining(", ")) + ")";
+            return text(helped);
         } else if (code instanceof Code.Negation negation) {
             return kind(code) == Kind.FRACTION ? "Fraction.of(0).minus(" + text(negation.operand()) + ")" : "-" + in(MULTIPLIED, negation.operand());
         } else if (code instanceof Code.Binary binary) {
@@ -255,11 +252,6 @@ final class JavaText extends Text {
             case CEILING -> isReal ? "(long) Math.ceil(" + text + ")" : "-Fraction.of(0).minus(" + text + ").floor()";
             default -> isReal ? "(long) Math.floor(" + text + ")" : in(STRONGEST, value) + ".floor()";
         };
-    }
-
-    private String helper(String name) {
-        helpers.add(name);
-        return name;
     }
 
     private String text(Code.Binary binary) {

@@ -34,8 +34,11 @@ public record Origin(List<Statement> start, List<Statement> each, boolean readsO
         return new Origin(Stream.concat(start.stream(), other.start.stream()).toList(), Stream.concat(each.stream(), other.each.stream()).toList(), readsOther || other.readsOther);
     }
 
-    /** A loop over the pixels that count: all of the image, or those of the area. */
-    private static Statement over(Area area, Frame frame, List<Statement> body) {
+    /**
+     * @param body is done for the pixel in row a and column b
+     * @return a loop over the pixels that count: all of the image, or those of the area
+     */
+    public static Statement over(Area area, Frame frame, List<Statement> body) {
         boolean isAll = area.height() == frame.rows() && area.width() == frame.columns();
         Code top = Code.of(area.row());
         Code left = Code.of(area.column());

@@ -41,11 +41,11 @@ final class PythonText extends Text {
         body.line(2, "line.append(s)");
         body.line(1, "after.append(line)");
         String loop = body.written();
-        boolean hasFractions = loop.contains("Fraction(") || body.helpers.contains("nearest");
+        boolean hasFractions = loop.contains("Fraction(") || body.helpers().contains("nearest");
         line(0, "# " + program.line());
         line(0, "# python3 " + program.name() + ".py " + files() + " out.csv");
         line(0, "import csv");
-        if (loop.contains("math.") || !body.helpers.isEmpty()) {
+        if (loop.contains("math.") || !body.helpers().isEmpty()) {
             line(0, "import math");
         }
         line(0, "import sys");
@@ -53,10 +53,7 @@ final class PythonText extends Text {
             line(0, "from fractions import Fraction");
         }
         line(0, "");
-        if (body.helpers.stream().anyMatch(Text::isDrawn)) {
-            body.helpers.add("bits");
-        }
-        body.helpers.forEach(helper -> {
+        body.helpers().forEach(helper -> {
             line(0, "");
             lines(0, HELPERS.get(helper));
             line(0, "");
@@ -157,7 +154,7 @@ final class PythonText extends Text {
         } else if (code instanceof Code.Columns columns) {
             return "len(" + columns.grid() + "[0])";
         } else if (code instanceof Code.Helped helped) {
-            return helper(helped.helper().word()) + "(" + helped.arguments().stream().map(this::text).collect(Collectors.joining(", ")) + ")";
+            return text(helped);
         } else if (code instanceof Code.Negation negation) {
             return "-" + in(MULTIPLIED, negation.operand());
         } else if (code instanceof Code.Binary binary) {
@@ -185,11 +182,6 @@ final class PythonText extends Text {
             case CEILING -> "math.ceil(" + number + ")";
             default -> "math.floor(" + number + ")";
         };
-    }
-
-    private String helper(String name) {
-        helpers.add(name);
-        return name;
     }
 
     private String text(Code.Binary binary) {

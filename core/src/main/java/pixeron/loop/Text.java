@@ -1,6 +1,5 @@
 package pixeron.loop;
 
-import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +27,8 @@ abstract class Text {
     final Map<String, Kind> kinds;
     final LoopProgram program;
     /** Helpers that are needed, in the order in which they came up. */
-    final Set<String> helpers = new LinkedHashSet<>();
+    private final Set<String> helpers = new LinkedHashSet<>();
+    private boolean isDrawing;
 
     Text(LoopProgram program) {
         this.program = program;
@@ -93,8 +93,23 @@ abstract class Text {
         return program.inputs().stream().map(LoopProgram.Input::file).collect(Collectors.joining(" "));
     }
 
-    static boolean isDrawn(String helper) {
-        return Arrays.stream(Helper.values()).anyMatch(known -> known.isDrawn() && known.word().equals(helper));
+    /** @return its name; from now on it is needed */
+    final String helper(String name) {
+        helpers.add(name);
+        return name;
+    }
+
+    final String text(Code.Helped helped) {
+        isDrawing |= helped.helper().isDrawn();
+        return helper(helped.helper().word()) + "(" + helped.arguments().stream().map(this::text).collect(Collectors.joining(", ")) + ")";
+    }
+
+    /** @return what is needed, with what numbers drawn by chance are made of */
+    final Set<String> helpers() {
+        if (isDrawing) {
+            helpers.add("bits");
+        }
+        return helpers;
     }
 
     static boolean isComparison(Code code) {

@@ -84,7 +84,7 @@ final class GrayOperation extends StepOperation {
     /** Each channel is read from a file of its own. */
     @Override
     public Optional<LoopProgram> program() {
-        boolean isLaid = picture.alpha().isPresent() && transparency != Transparency.IGNORED;
+        boolean isLaid = GrayRule.isLaid(picture, transparency);
         String own = picture.faces().stream().filter(face -> face.image() == before()).findFirst().map(Result.Face::name).orElse("red");
         List<Statement> body = new ArrayList<>(rule.map(found -> found.statements(isLaid, transparency)).orElseGet(() ->
                 List.of(Statement.set("exact", new Code.Cell("alpha", Code.name("i"), Code.name("j"))))));

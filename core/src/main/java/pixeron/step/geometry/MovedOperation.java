@@ -19,7 +19,6 @@ import pixeron.step.Progress;
 import pixeron.step.Source;
 import pixeron.step.Step;
 import pixeron.step.StepType;
-import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.ProgramBorder;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
@@ -64,12 +63,7 @@ final class MovedOperation implements Operation {
             }
         });
         List<Statement> body = new ArrayList<>(List.of(Statement.set("y", Code.of(places.points().y(), Code::name)), Statement.set("x", Code.of(places.points().x(), Code::name))));
-        Border border = outside.border();
-        body.addAll(ProgramBorder.within(border, "y", Code.name("H")));
-        body.addAll(ProgramBorder.within(border, "x", Code.name("W")));
-        Statement read = Statement.set("s", Code.before(Code.name("y"), Code.name("x")));
-        boolean isGiven = outside != Outside.NEVER && (border == Border.ZERO || border == Border.CONSTANT);
-        body.add(isGiven ? new Statement.When(ProgramBorder.isInside("y", "x"), List.of(read), List.of(Statement.set("s", Code.of(outside.value())))) : read);
+        body.addAll(ProgramBorder.reading(outside.border(), "y", "x", new Statement.Set("s", Code.before(Code.name("y"), Code.name("x"))), outside.value()));
         return Optional.of(new LoopProgram(step.type().name(), step.line(), start, side(frame().rows(), "H", before.rows(), "W", before.columns()),
                 side(frame().columns(), "W", before.columns(), "H", before.rows()), Ending.within(area, body)).reading(before));
     }

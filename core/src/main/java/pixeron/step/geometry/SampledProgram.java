@@ -14,7 +14,6 @@ import pixeron.loop.Statement;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.step.Step;
-import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.ProgramBorder;
 
 /**
@@ -77,7 +76,7 @@ record SampledProgram(Code rows, Code columns) {
         return body;
     }
 
-    /** What stands outside counts as well; where a cell has weight 0, it is not looked at. */
+    /** What stands outside counts as well. */
     private static List<Statement> around(Reading reading, Outside outside) {
         if (reading != Reading.LINEAR) {
             List<Statement> body = new ArrayList<>(List.of(Statement.set("row", cell("y", reading)), Statement.set("column", cell("x", reading))));
@@ -99,12 +98,7 @@ record SampledProgram(Code rows, Code columns) {
     }
 
     private static List<Statement> at(String name, Outside outside) {
-        Statement read = Statement.set(name, Code.before(Code.name("row"), Code.name("column")));
-        List<Statement> body = new ArrayList<>(ProgramBorder.within(outside.border(), "row", Code.name("H")));
-        body.addAll(ProgramBorder.within(outside.border(), "column", Code.name("W")));
-        boolean isGiven = outside.border() == Border.ZERO || outside.border() == Border.CONSTANT;
-        body.add(isGiven ? new Statement.When(ProgramBorder.isInside("row", "column"), List.of(read), List.of(Statement.set(name, Code.of(outside.value())))) : read);
-        return body;
+        return ProgramBorder.reading(outside.border(), "row", "column", new Statement.Set(name, Code.before(Code.name("row"), Code.name("column"))), outside.value());
     }
 
     /** Each cell with the part of it that lies under the pixel. */

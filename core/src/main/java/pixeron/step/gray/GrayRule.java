@@ -4,8 +4,8 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -161,7 +161,8 @@ public final class GrayRule {
         });
     }
 
-    private static boolean isLaid(ColourImage picture, Transparency transparency) {
+    /** @return whether transparent pixels are laid on a ground */
+    public static boolean isLaid(ColourImage picture, Transparency transparency) {
         return picture.alpha().isPresent() && transparency != Transparency.IGNORED;
     }
 

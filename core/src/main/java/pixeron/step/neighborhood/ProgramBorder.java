@@ -5,6 +5,7 @@ import java.util.List;
 import pixeron.formula.Function;
 import pixeron.loop.Code;
 import pixeron.loop.Statement;
+import pixeron.number.Value;
 
 /** What stands outside the image, as statements of a program. */
 public final class ProgramBorder {
@@ -13,14 +14,29 @@ public final class ProgramBorder {
     }
 
     /** @return whether a place lies in the image */
-    public static Code isInside(String row, String column) {
+    static Code isInside(String row, String column) {
         List<Code> both = new ArrayList<>(Code.inside(Code.name(row), Code.of(0), Code.name("H")));
         both.addAll(Code.inside(Code.name(column), Code.of(0), Code.name("W")));
         return new Code.All(both);
     }
 
+    /**
+     * @param read sets a name to what stands at the place
+     * @param outside what the name is set to outside, where the border has a value of its own
+     * @return what reads at a place that may lie outside the image
+     */
+    public static List<Statement> reading(Border border, String row, String column, Statement.Set read, Value outside) {
+        if (border == Border.ZERO || border == Border.CONSTANT) {
+            return List.of(new Statement.When(isInside(row, column), List.of(read), List.of(Statement.set(read.name(), Code.of(outside)))));
+        }
+        List<Statement> statements = new ArrayList<>(within(border, row, Code.name("H")));
+        statements.addAll(within(border, column, Code.name("W")));
+        statements.add(read);
+        return statements;
+    }
+
     /** @return what brings a place outside back into the image, as the border says; nothing where nothing of the image stands there */
-    public static List<Statement> within(Border border, String name, Code size) {
+    private static List<Statement> within(Border border, String name, Code size) {
         Code place = Code.name(name);
         Code two = Code.of(2);
         return switch (border) {

@@ -33,27 +33,13 @@ final class WindowProgram {
         List<Statement> body = new ArrayList<>();
         body.add(Statement.set(ROW, Code.name("i").plus(Code.name("a")).minus(Code.of(isCut() ? 0 : window.anchorRow()))));
         body.add(Statement.set(COLUMN, Code.name("j").plus(Code.name("b")).minus(Code.of(isCut() ? 0 : window.anchorColumn()))));
-        Statement read = Statement.set("v", at(Code.name(ROW), Code.name(COLUMN)));
-        switch (window.border()) {
-            case ZERO, CONSTANT -> {
-                body.add(new Statement.When(ProgramBorder.isInside(ROW, COLUMN), List.of(read), List.of(Statement.set("v", Code.of(window.outside())))));
-                body.addAll(cells);
-            }
-            case INSIDE -> {
-                List<Statement> inside = new ArrayList<>(List.of(read));
-                inside.addAll(cells);
-                body.add(new Statement.When(ProgramBorder.isInside(ROW, COLUMN), inside, List.of()));
-            }
-            case KEEP, CROP -> {
-                body.add(read);
-                body.addAll(cells);
-            }
-            default -> {
-                body.addAll(ProgramBorder.within(window.border(), ROW, Code.name("H")));
-                body.addAll(ProgramBorder.within(window.border(), COLUMN, Code.name("W")));
-                body.add(read);
-                body.addAll(cells);
-            }
+        Statement.Set read = new Statement.Set("v", at(Code.name(ROW), Code.name(COLUMN)));
+        List<Statement> counted = new ArrayList<>(ProgramBorder.reading(window.border(), ROW, COLUMN, read, window.outside()));
+        counted.addAll(cells);
+        if (window.border() == Border.INSIDE) {
+            body.add(new Statement.When(ProgramBorder.isInside(ROW, COLUMN), counted, List.of()));
+        } else {
+            body.addAll(counted);
         }
         return new Statement.Loop("a", Code.of(0), Code.of(window.height()), List.of(new Statement.Loop("b", Code.of(0), Code.of(window.width()), body)));
     }

@@ -13,6 +13,7 @@ import pixeron.loop.Code;
 import pixeron.loop.Ending;
 import pixeron.loop.Helper;
 import pixeron.loop.LoopProgram;
+import pixeron.loop.Origin;
 import pixeron.loop.Statement;
 import pixeron.number.Decimals;
 import pixeron.number.Draws;
@@ -89,8 +90,8 @@ public final class SaltAndPepper extends NoiseStep {
     private static final class Specks extends StepOperation {
 
         private final Draws draws;
+        /** The offsets of the pixels that change, those with the least numbers first. */
         private final int[] order;
-        /** For each pixel its place in the order, −1 where it was not chosen. */
         private final int white;
         private final Value high;
         private final Value low;
@@ -131,13 +132,9 @@ public final class SaltAndPepper extends NoiseStep {
         @Override
         public Optional<LoopProgram> program() {
             Area area = ownArea().orElseGet(() -> Area.all(before()));
-            boolean isAll = ownArea().isEmpty();
-            Code a = Code.name("a");
-            Code b = Code.name("b");
             List<Statement> start = List.of(Statement.set("M", Code.of(before().maximumLevel())), new Statement.NewList("numbers"),
-                    new Statement.Loop("a", Code.of(area.row()), isAll ? Code.name("H") : Code.of(area.row() + (long) area.height()), List.of(
-                            new Statement.Loop("b", Code.of(area.column()), isAll ? Code.name("W") : Code.of(area.column() + (long) area.width()), List.of(
-                                    new Statement.Put("numbers", drawn(a, b)))))), new Statement.Sort("numbers"));
+                    Origin.over(area, before().frame(), List.of(new Statement.Put("numbers", drawn(Code.name("a"), Code.name("b"))))),
+                    new Statement.Sort("numbers"));
             List<Statement> changed = new ArrayList<>(List.of(Statement.set("exact", white == 0 ? Code.of(low) : white == order.length ? Code.of(high)
                     : new Code.Choice(Code.name("drawn").atMost(limit(white)), Code.of(high), Code.of(low)))));
             changed.addAll(Ending.of(step().rounding(), step().overflow(), Code.name("M")));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import pixeron.image.Area;
 import pixeron.loop.Code;
+import pixeron.loop.Ending;
 import pixeron.loop.LoopProgram;
 import pixeron.loop.Statement;
 import pixeron.step.Step;
@@ -41,10 +42,7 @@ record LaidProgram(Code rows, Code columns, Place first, Place from, Place size,
         Code j = Code.name("j");
         List<Code> isLaid = new ArrayList<>(Code.inside(i, at.row, at.row.plus(size.row)));
         isLaid.addAll(Code.inside(j, at.column, at.column.plus(size.column)));
-        area.ifPresent(part -> {
-            isLaid.addAll(Code.inside(i, Code.of(part.row()), Code.of(part.row() + (long) part.height())));
-            isLaid.addAll(Code.inside(j, Code.of(part.column()), Code.of(part.column() + (long) part.width())));
-        });
+        area.map(Ending::inside).ifPresent(isLaid::addAll);
         Code laid = new Code.Cell(isOwn ? "before" : "other", i.minus(at.row).plus(from.row), j.minus(at.column).plus(from.column));
         Statement body = new Statement.When(new Code.All(isLaid), List.of(Statement.set("s", laid)),
                 List.of(Statement.set("s", Code.before(i.minus(first.row), j.minus(first.column)))));
