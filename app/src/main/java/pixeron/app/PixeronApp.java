@@ -18,8 +18,6 @@ import pixeron.app.window.PlatformDialogs;
 public final class PixeronApp extends Application {
 
     private static final Duration AUTOSAVE = Duration.ofSeconds(1);
-    private static final double WIDTH = 1280;
-    private static final double HEIGHT = 800;
     /** Set by the launcher after a build, so that the virtual machine can write an archive of the classes loaded. */
     private static final boolean IS_REHEARSAL = Boolean.getBoolean("pixeron.rehearsal");
 
@@ -30,7 +28,7 @@ public final class PixeronApp extends Application {
         Optional<PixeronException> noFolder = log(folder);
         MainWindow window = new MainWindow(folder, new PlatformDialogs(stage), AUTOSAVE);
         Thread.currentThread().setUncaughtExceptionHandler((thread, problem) -> unexpected(window, problem));
-        stage.setScene(new Scene(window, WIDTH, HEIGHT));
+        stage.setScene(new Scene(window, Placing.WIDTH, Placing.HEIGHT));
         stage.setTitle("Pixeron");
         stage.setOnCloseRequest(event -> {
             event.consume();

@@ -17,8 +17,9 @@ final class Placing {
 
     private static final double LEAST_WIDTH = 900;
     private static final double LEAST_HEIGHT = 600;
-    private static final double WIDTH = 1280;
-    private static final double HEIGHT = 800;
+    /** How large the window is the first time, where it does not fill its screen. */
+    static final double WIDTH = 1280;
+    static final double HEIGHT = 800;
     /** By then a window is there. */
     private static final Duration MAPPED = Duration.millis(20);
     /** By then window managers have placed it. */

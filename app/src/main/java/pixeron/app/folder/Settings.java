@@ -15,6 +15,7 @@ import java.util.stream.IntStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import pixeron.PixeronException;
+import pixeron.app.theme.Theme;
 import pixeron.format.SafeFile;
 
 /**
@@ -30,9 +31,7 @@ import pixeron.format.SafeFile;
 public record Settings(boolean isDark, int type, boolean isStill, boolean isGuided, Optional<WindowPlace> place, List<Path> recent) {
 
     /** The sizes of type that there are, in percent. */
-    public static final List<Integer> TYPES = List.of(100, 135, 150, 175, 200);
-    /** The one that a key switches to. */
-    public static final int LARGE_TYPE = 135;
+    public static final List<Integer> TYPES = List.of(Theme.NORMAL_TYPE, Theme.LARGE_TYPE, 150, 175, 200);
 
     // A properties file, because the JDK reads it in no time; a JSON library would cost a tenth of the program's start.
     private static final String FILE = "settings.properties";
@@ -102,7 +101,7 @@ public record Settings(boolean isDark, int type, boolean isStill, boolean isGuid
     }
 
     private static int type(Properties properties) {
-        String found = properties.getProperty(TYPE, isSet(properties, LARGE) ? Integer.toString(LARGE_TYPE) : "");
+        String found = properties.getProperty(TYPE, isSet(properties, LARGE) ? Integer.toString(Theme.LARGE_TYPE) : "");
         return TYPES.stream().filter(percent -> Integer.toString(percent).equals(found)).findFirst().orElse(TYPES.get(0));
     }
 

@@ -20,8 +20,10 @@ public final class Theme {
 
     private static final double LARGE = 1.35;
     private static final double LECTURE = 1.6;
-    private static final int NORMAL_TYPE = 100;
-    private static final int LARGE_TYPE = 135;
+    /** Type as it is, in percent. */
+    public static final int NORMAL_TYPE = 100;
+    /** Type in a layout of its own that fits the same window. */
+    public static final int LARGE_TYPE = 135;
     private static final String DARK_CLASS = "dark";
     private static final String LARGE_CLASS = "large";
     /** Style class of a root under which nothing moves by itself. */
@@ -106,7 +108,7 @@ public final class Theme {
     }
 
     /**
-     * @param percent how large type is: 100 as it is, 135 in a layout of its own that fits the same window; what is larger still is that one magnified
+     * @param percent how large type is: {@link #NORMAL_TYPE}, {@link #LARGE_TYPE}, or that one magnified
      */
     public void setType(int percent) {
         put(LARGE_CLASS, percent >= LARGE_TYPE);

@@ -11,10 +11,10 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
-import pixeron.app.folder.Settings;
 import pixeron.app.bench.parts.MiddlePane.View;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
+import pixeron.app.folder.Settings;
 import pixeron.app.help.Findable;
 import pixeron.app.help.MarkdownView;
 import pixeron.app.model.ColourView;
@@ -160,13 +160,13 @@ final class MainMenu {
         dark.setOnAction(event -> files.setSettings(files.settingsProperty().get().withDark(!theme.isDark())));
         CheckMenuItem large = new CheckMenuItem("Large type");
         large.setAccelerator(KeyCombination.valueOf("Shortcut+Shift+L"));
-        large.setOnAction(event -> files.setSettings(files.settingsProperty().get().withType(files.settingsProperty().get().type() == Settings.LARGE_TYPE ? 100 : Settings.LARGE_TYPE)));
+        large.setOnAction(event -> files.setSettings(files.settingsProperty().get().withType(files.settingsProperty().get().type() == Theme.LARGE_TYPE ? Theme.NORMAL_TYPE : Theme.LARGE_TYPE)));
         Menu type = typeMenu(files);
         CheckMenuItem still = new CheckMenuItem("Nothing moves by itself");
         still.setOnAction(event -> files.setSettings(files.settingsProperty().get().withStill(!theme.isStill())));
         files.settingsProperty().subscribe(settings -> {
             dark.setSelected(settings.isDark());
-            large.setSelected(settings.type() == Settings.LARGE_TYPE);
+            large.setSelected(settings.type() == Theme.LARGE_TYPE);
             still.setSelected(settings.isStill());
         });
         menu.getItems().addAll(new SeparatorMenuItem(), dark, large, type, still);
