@@ -235,12 +235,12 @@ public final class BenchView extends BorderPane {
         return right;
     }
 
-    /** What stands in a tab is made when it is opened for the first time: the bench stands sooner without it. */
     /** @return a part that shows results, covered while they are withheld */
     private Withheld withheld(Region part) {
         return new Withheld(bench, part);
     }
 
+    /** What stands in a tab is made when it is opened for the first time: the bench stands sooner without it. */
     private static Tab tab(String name, Function<ObservableValue<Boolean>, Node> content) {
         Tab tab = new Tab(name);
         tab.selectedProperty().subscribe(isSelected -> {

@@ -22,9 +22,10 @@ final class BulkResult {
     static final int WORTH_ALL_CORES = 1 << 14;
     /** Where there can be more different codes than this, each is worked out where it occurs. */
     private static final int MOST_KEPT = 1 << 22;
-    private static final double LONGEST = 0x1p52;
     /** Where there can be fewer, the levels of all are worked out before. */
     private static final int MOST_TABLED = 1 << 18;
+    /** From here on a double no longer holds every whole number and half. */
+    private static final double LONGEST = 0x1p52;
 
     private final WindowOperation operation;
     private final Image before;
@@ -107,7 +108,6 @@ final class BulkResult {
         }
     }
 
-    /** Longer whole numbers are none of a double's. */
     private boolean isShort(int code) {
         return Math.abs(codes.value(code).asDouble()) < LONGEST;
     }

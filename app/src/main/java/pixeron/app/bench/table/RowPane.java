@@ -75,8 +75,7 @@ final class RowPane extends VBox {
         showCallout(Optional.empty(), "");
     }
 
-    /** Says that the walk has not come to the chosen row. */
-    /** @param why why nothing is shown of it */
+    /** @param why why nothing is shown of the chosen row */
     void cover(String why) {
         clear();
         title.setText(why);
