@@ -4,9 +4,6 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
-import pixeron.image.Area;
-import pixeron.image.Image;
-import pixeron.image.LevelRaster;
 
 /**
  * One new level for every pair of levels of two images, applied to all pixels.

@@ -14,7 +14,7 @@ import pixeron.step.neighborhood.Window;
 /**
  * The code of a kernel: Σ n·r with whole weights n over a common denominator D. Its value is code ÷ (D·divisor) + offset.
  */
-final class KernelCodes implements Codes {
+public final class KernelCodes implements Codes {
 
     /** Sums stay inside this, and so do differences of two of them. */
     private static final long LARGEST_SUM = 1 << 29;
@@ -67,8 +67,11 @@ final class KernelCodes implements Codes {
         return number.bitLength() < MOST_BITS;
     }
 
-    /** @return the codes; empty where a weight is no fraction or a sum could become too large */
-    static Optional<KernelCodes> of(Weights weights, Image before, Window window, boolean dividesByCells) {
+    /**
+     * @param dividesByCells whether, where cells are missing, the divisor is the sum of the weights that are there
+     * @return the codes; empty where a weight is no fraction or a sum could become too large
+     */
+    public static Optional<KernelCodes> of(Weights weights, Image before, Window window, boolean dividesByCells) {
         return weights.whole().flatMap(whole -> range(whole.numerators(), before, window).map(range ->
                 new KernelCodes(whole, weights, range, before, window, dividesByCells)));
     }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import pixeron.formula.Expression;
 import pixeron.formula.Parser;
@@ -15,7 +14,7 @@ import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Step;
-import pixeron.step.kernel.SumCodes;
+import pixeron.step.kernel.KernelCodes;
 import pixeron.step.kernel.Weights;
 import pixeron.step.key.Amount;
 import pixeron.step.key.NumberParameter;
@@ -80,7 +79,7 @@ public final class LocalThreshold extends WindowStep {
         Window window = square(step.arguments(), before, size);
         // What counts is r − mean.
         Rational offset = step.arguments().get(OFFSET).resolve(maximum);
-        return new WindowOperation(step, before, window, rule.withCodes(() -> SumCodes.of(lessMean(size), before, window, UnaryOperator.identity())
+        return new WindowOperation(step, before, window, rule.withCodes(() -> KernelCodes.of(lessMean(size), before, window, false)
                 .map(sums -> new LocalCodes(sums, before, window, offset, levels == ABOVE, (sample, mean) -> rule.value(sample, mean)))));
     }
 
