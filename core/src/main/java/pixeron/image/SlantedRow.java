@@ -68,8 +68,7 @@ public final class SlantedRow {
             long right = fixed(line.right);
             int end = Math.min(last, start + STEPS);
             // A straight line whose ends lie inside lies inside.
-            boolean isInside = isInside(y, x) && isInside(y + (end - 1 - start) * down, x + (end - 1 - start) * right);
-            if (isInside) {
+            if (isInside(y, x) && isInside(y + (end - 1 - start) * down, x + (end - 1 - start) * right)) {
                 between(y, x, down, right, start, end, levels);
                 continue;
             }
@@ -79,6 +78,11 @@ public final class SlantedRow {
                 x += right;
             }
         }
+    }
+
+    /** @return what stands everywhere outside; {@link #OPEN} where that is not one level */
+    public int outside() {
+        return outside;
     }
 
     /** Whether a place lies between four pixels of the image, and not at its very edge. */

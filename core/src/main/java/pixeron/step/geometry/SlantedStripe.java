@@ -24,9 +24,13 @@ final class SlantedStripe {
     private final byte[] levels;
     private final int[] some = new int[SlantedSquare.SIDE];
 
-    SlantedStripe(Image before, SlantedRow rows, int columns, boolean isLinear) {
+    /**
+     * @param down by how much the place that is read goes down from column to column
+     * @param right by how much it goes right
+     */
+    SlantedStripe(Image before, SlantedRow rows, int columns, boolean isLinear, double down, double right) {
         this.rows = rows;
-        this.square = new SlantedSquare(before);
+        this.square = new SlantedSquare(before, down, right);
         this.isLinear = isLinear;
         this.columns = columns;
         this.levels = new byte[SlantedSquare.SIDE * columns];
@@ -38,18 +42,33 @@ final class SlantedStripe {
      */
     void read(Lines lines, int count, IntBinaryOperator alone) {
         for (int left = 0; left < columns; left += SlantedSquare.SIDE) {
-            int width = Math.min(columns - left, SlantedSquare.SIDE);
-            if (isLinear && square.read(lines.at(0, left), count, width, levels, left, columns)) {
+            // The last square reaches back into the one before, rather than beyond the result.
+            int start = Math.max(0, Math.min(left, columns - SlantedSquare.SIDE));
+            int width = Math.min(columns - start, SlantedSquare.SIDE);
+            if (isLinear && width == SlantedSquare.SIDE && count == SlantedSquare.SIDE && isQuickly(lines.at(0, start), start)) {
                 for (int n = 0; n < square.openCount(); n++) {
                     int at = square.open(n);
                     levels[at] = (byte) alone.applyAsInt(at / columns, at % columns);
                 }
             } else {
                 for (int i = 0; i < count; i++) {
-                    row(lines.at(i, left), i, left, width, alone);
+                    row(lines.at(i, start), i, start, width, alone);
                 }
             }
         }
+    }
+
+    /** Reads a square at once that lies inside or outside the image, not at its edge. */
+    private boolean isQuickly(SlantedRow.Line line, int start) {
+        square.moveTo(line.row(), line.column());
+        if (square.isInside()) {
+            square.read(levels, start, columns);
+            return true;
+        } else if (!square.isOutside() || rows.outside() == SlantedRow.OPEN) {
+            return false;
+        }
+        square.fill(rows.outside(), levels, start, columns);
+        return true;
     }
 
     private void row(SlantedRow.Line line, int i, int left, int width, IntBinaryOperator alone) {

@@ -61,7 +61,7 @@ final class TurnBulk {
         AtomicInteger next = new AtomicInteger();
         IntStream.range(0, workers).parallel().forEach(worker -> {
             // One for all stripes of a worker: new ones for each would cost as much as what is read.
-            Optional<SlantedStripe> stripe = quick.map(row -> new SlantedStripe(before, row, frame.columns(), isLinear));
+            Optional<SlantedStripe> stripe = quick.map(row -> new SlantedStripe(before, row, frame.columns(), isLinear, sine, cosine));
             int[] levels = new int[frame.columns()];
             for (int n = next.getAndIncrement(); n < stripes; n = next.getAndIncrement()) {
                 int first = n * SlantedSquare.SIDE;

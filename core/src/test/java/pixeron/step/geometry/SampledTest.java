@@ -104,7 +104,9 @@ class SampledTest {
     void turnedInDoublesItIsAsTurnedOneByOne(@ForAll long seed) {
         Random random = new Random(seed);
         int steps = 1 + random.nextInt(4);
-        Image before = Image.ofLevels(4 + random.nextInt(12), 4 + random.nextInt(12), 255, n -> n % 7 < 4 ? 40 : random.nextInt(steps) + 39);
+        // Now and then so large that squares of it are turned at once.
+        int least = random.nextInt(8) == 0 ? 70 : 4;
+        Image before = Image.ofLevels(least + random.nextInt(12), least + random.nextInt(12), 255, n -> n % 7 < 4 ? 40 : random.nextInt(steps) + 39);
         String line = "turn degrees=" + List.of("30", "45", "-60", "1/3", "36.87", "135", "90").get(random.nextInt(7)) + " by="
                 + (random.nextBoolean() ? "linear" : "nearest") + " size=" + (random.nextBoolean() ? "fit" : "keep")
                 + List.of("", " rounding=floor", " rounding=ceiling", " rounding=nearest-even").get(random.nextInt(4))
