@@ -122,9 +122,17 @@ public final class Image implements Result {
      */
     public static Image ofDoubles(Frame frame, double... values) {
         int maximum = frame.maximumLevel();
-        boolean isLevels = Arrays.stream(values).allMatch(value -> value == Math.rint(value) && value >= 0 && value <= maximum);
-        return isLevels ? ofLevels(frame.rows(), frame.columns(), maximum, n -> (int) values[n])
+        return areLevels(values, maximum) ? ofLevels(frame.rows(), frame.columns(), maximum, n -> (int) values[n])
                 : new Image(frame.rows(), frame.columns(), maximum, OpenSamples.of(values));
+    }
+
+    private static boolean areLevels(double[] values, int maximumLevel) {
+        for (double value : values) {
+            if (value != Math.rint(value) || value < 0 || value > maximumLevel) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** @return true when value is a whole number in 0 … maximumLevel */

@@ -32,11 +32,28 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
 
     /** @param values whole numerators are kept where all of them are multiples of ½ */
     static OpenSamples of(double[] values) {
-        if (!Arrays.stream(values).allMatch(value -> 2 * value == Math.rint(2 * value) && Math.abs(value) < MOST_WHOLE)) {
+        long denominator = denominator(values);
+        if (denominator == 0) {
             return new OpenSamples(null, 0, values);
         }
-        boolean isWhole = Arrays.stream(values).allMatch(value -> value == Math.rint(value));
-        return new OpenSamples(Arrays.stream(values).mapToLong(value -> (long) (isWhole ? value : 2 * value)).toArray(), isWhole ? 1 : 2, null);
+        long[] numerators = new long[values.length];
+        for (int n = 0; n < numerators.length; n++) {
+            numerators[n] = (long) (denominator * values[n]);
+        }
+        return new OpenSamples(numerators, denominator, null);
+    }
+
+    /** @return 1 or 2, times which all values are whole; 0 where they are not */
+    private static long denominator(double... values) {
+        long denominator = 1;
+        for (double value : values) {
+            double twice = 2 * value;
+            if (twice != Math.rint(twice) || Math.abs(value) >= MOST_WHOLE) {
+                return 0;
+            }
+            denominator = value == Math.rint(value) ? denominator : 2;
+        }
+        return denominator;
     }
 
     private static BigInteger commonDenominator(Set<Value> values) {

@@ -1,11 +1,12 @@
 package pixeron.step.kernel;
 
 import java.util.Optional;
-import pixeron.formula.Function;
+import java.util.function.Function;
 import pixeron.image.Image;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.neighborhood.CellRows;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 import pixeron.step.neighborhood.Window;
@@ -85,29 +86,45 @@ final class GradientCodes implements Codes {
 
     @Override
     public double number(int code) {
-        return part == Gradient.Part.ROOT ? Math.sqrt(code) : Function.degrees(across(code), down(code));
+        return part == Gradient.Part.ROOT ? Math.sqrt(code) : pixeron.formula.Function.degrees(across(code), down(code));
+    }
+
+    @Override
+    public Optional<Line> line() {
+        return hasDoubles() ? Optional.empty() : Optional.of(new Line(1, 0, 1));
     }
 
     @Override
     public Rows rows(Plane plane) {
+        return runRows(plane).inOneRun();
+    }
+
+    /** Weights of gradients are few and not equal: columns may stand in any order. */
+    @Override
+    public Optional<Function<CellRows, RunRows>> inAnyOrder() {
+        return Optional.of(this::runRows);
+    }
+
+    private RunRows runRows(CellRows rows) {
         if (part == Gradient.Part.X) {
-            return Summation.of(x, plane);
+            return Summation.cellByCell(x, rows);
         } else if (part == Gradient.Part.Y) {
-            return Summation.of(y, plane);
+            return Summation.cellByCell(y, rows);
         }
-        Rows sumX = Summation.of(x, plane);
-        Rows sumY = Summation.of(y, plane);
-        int[] other = new int[plane.columns()];
-        boolean isRoot = part == Gradient.Part.ROOT;
+        RunRows sumX = Summation.cellByCell(x, rows);
+        RunRows sumY = Summation.cellByCell(y, rows);
+        int[][] other = rows.room();
         return (row, codes) -> {
             sumX.fill(row, codes);
             sumY.fill(row, other);
-            if (isRoot) {
-                addSquares(codes, other);
-            } else if (part == Gradient.Part.ANGLE) {
-                join(codes, other);
-            } else {
-                addAbsolutes(codes, other);
+            for (int run = 0; run < codes.length; run++) {
+                if (part == Gradient.Part.ROOT) {
+                    addSquares(codes[run], other[run]);
+                } else if (part == Gradient.Part.ANGLE) {
+                    join(codes[run], other[run]);
+                } else {
+                    addAbsolutes(codes[run], other[run]);
+                }
             }
         };
     }

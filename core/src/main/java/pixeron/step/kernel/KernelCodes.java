@@ -2,11 +2,13 @@ package pixeron.step.kernel;
 
 import java.math.BigInteger;
 import java.util.Optional;
+import java.util.function.Function;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Finish;
+import pixeron.step.neighborhood.CellRows;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 import pixeron.step.neighborhood.Window;
@@ -143,7 +145,18 @@ public final class KernelCodes implements Codes {
     }
 
     @Override
+    public Optional<Line> line() {
+        long common = BigInteger.valueOf(p).gcd(BigInteger.valueOf(q)).gcd(BigInteger.valueOf(d)).longValueExact();
+        return d == 0 ? Optional.empty() : Optional.of(new Line(p / common, q / common, d / common));
+    }
+
+    @Override
     public Rows rows(Plane plane) {
         return Summation.of(weights, plane);
+    }
+
+    @Override
+    public Optional<Function<CellRows, RunRows>> inAnyOrder() {
+        return Summation.inAnyOrder(weights);
     }
 }

@@ -2,7 +2,9 @@ package pixeron.step.kernel;
 
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.IntStream;
+import pixeron.step.neighborhood.CellRows;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 
@@ -19,6 +21,8 @@ final class Summation {
     /** Moving sums are worth it for so many equal weights. */
     private static final int FEWEST_EQUAL = 16;
     private static final int MOST_OTHERS = 4;
+    /** Where columns may stand in any order, it takes more of them: adding up several columns at once is quicker for fewer. */
+    private static final int FEWEST_MOVED = 50;
 
     private Summation() {
     }
@@ -36,8 +40,23 @@ final class Summation {
         if (almost.isPresent()) {
             return almost.get();
         }
-        return factors(weights).filter(factors -> isWorthwhile(weights)).<Codes.Rows>map(factors ->
-                new Separable(factors[0], factors[1], plane)).orElseGet(() -> new Plain(weights, plane));
+        return cellByCell(weights, plane).inOneRun();
+    }
+
+    /**
+     * @param weights as of {@link #of}
+     * @return what adds up runs of cells by a product for each weight, or for each of a column and a row
+     */
+    static Codes.RunRows cellByCell(int[][] weights, CellRows rows) {
+        return factors(weights).filter(factors -> isWorthwhile(weights)).<Codes.RunRows>map(factors ->
+                new Separable(factors[0], factors[1], rows)).orElseGet(() -> new Plain(weights, rows));
+    }
+
+    /** @return the same for columns in any order; empty for large equal weights, whose sums are moved from column to column */
+    static Optional<Function<CellRows, Codes.RunRows>> inAnyOrder(int[]... weights) {
+        boolean isMoving = weights.length * weights[0].length >= FEWEST_MOVED && Arrays.stream(weights).flatMapToInt(Arrays::stream)
+                .filter(w -> w != weights[0][0]).count() <= MOST_OTHERS;
+        return isMoving ? Optional.empty() : Optional.of(rows -> cellByCell(weights, rows));
     }
 
     /** Equal weights but for a few cells, such as r less the mean around it: moving sums, and those cells' products. */
@@ -140,15 +159,15 @@ final class Summation {
     }
 
     /** One product for each weight that is not 0. */
-    private static final class Plain implements Codes.Rows {
+    private static final class Plain implements Codes.RunRows {
 
-        private final Plane plane;
+        private final CellRows plane;
         private final int[] down;
         private final int[] across;
         private final int[] weights;
         private final int[][] rows;
 
-        Plain(int[][] all, Plane plane) {
+        Plain(int[][] all, CellRows plane) {
             this.plane = plane;
             int width = all[0].length;
             int[] cells = IntStream.range(0, all.length * width).filter(n -> all[n / width][n % width] != 0).toArray();
@@ -158,46 +177,51 @@ final class Summation {
             this.rows = new int[cells.length][];
         }
 
+        /** For a plane of one run. */
         void addTo(int row, int... codes) {
             for (int n = 0; n < weights.length; n++) {
-                addOne(weights[n], plane.shifted(row + down[n], across[n]), codes);
+                addOne(weights[n], plane.cells(row + down[n], across[n], 0), codes);
             }
         }
 
         @Override
-        public void fill(int row, int[] codes) {
-            for (int n = 0; n < weights.length; n++) {
-                rows[n] = plane.shifted(row + down[n], across[n]);
+        public void fill(int row, int[][] codes) {
+            for (int run = 0; run < codes.length; run++) {
+                for (int n = 0; n < weights.length; n++) {
+                    rows[n] = plane.cells(row + down[n], across[n], run);
+                }
+                addAll(weights, rows, weights.length, codes[run]);
             }
-            addAll(weights, rows, weights.length, codes);
         }
     }
 
     /** Sums across are kept for as many rows as the kernel is high. */
-    private static final class Separable implements Codes.Rows {
+    private static final class Separable implements Codes.RunRows {
 
         private final int[] column;
         private final Plain row;
-        private final int[][] across;
+        private final int[][][] across;
         private final int[][] ordered;
         private int summed;
 
-        Separable(int[] column, int[] row, Plane plane) {
+        Separable(int[] column, int[] row, CellRows plane) {
             this.column = column;
             this.row = new Plain(new int[][] {row}, plane);
-            this.across = new int[column.length][plane.columns()];
+            this.across = IntStream.range(0, column.length).mapToObj(a -> plane.room()).toArray(int[][][]::new);
             this.ordered = new int[column.length][];
         }
 
         @Override
-        public void fill(int result, int[] codes) {
+        public void fill(int result, int[][] codes) {
             for (; summed < result + column.length; summed++) {
                 row.fill(summed, across[summed % column.length]);
             }
-            for (int a = 0; a < column.length; a++) {
-                ordered[a] = across[(result + a) % column.length];
+            for (int run = 0; run < codes.length; run++) {
+                for (int a = 0; a < column.length; a++) {
+                    ordered[a] = across[(result + a) % column.length][run];
+                }
+                addAll(column, ordered, column.length, codes[run]);
             }
-            addAll(column, ordered, column.length, codes);
         }
     }
 

@@ -1,10 +1,13 @@
 package pixeron.step.neighborhood;
 
 import java.util.Arrays;
-import java.util.stream.IntStream;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
+import pixeron.image.Quarters;
 import pixeron.number.Approximate;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
@@ -16,14 +19,10 @@ import pixeron.walk.Visits;
 /** All pixels of a step with windows by {@link Codes}, in stripes on all cores. */
 final class BulkResult {
 
-    /** A table may have so many codes for each pixel of the image. */
-    private static final int TABLED_FOR_PIXEL = 16;
     /** Images with fewer pixels are done before a second core has begun; slips ask for very many of them. */
     static final int WORTH_ALL_CORES = 1 << 14;
     /** Where there can be more different codes than this, each is worked out where it occurs. */
-    private static final int MOST_KEPT = 1 << 22;
-    /** Where there can be fewer, the levels of all are worked out before. */
-    private static final int MOST_TABLED = 1 << 18;
+    static final int MOST_KEPT = 1 << 22;
     /** From here on a double no longer holds every whole number and half. */
     private static final double LONGEST = 0x1p52;
 
@@ -55,57 +54,41 @@ final class BulkResult {
 
     private Image levels(Progress progress) {
         LevelRaster raster = new LevelRaster(rows, columns, before.maximumLevel());
-        Finish finish = operation.finish();
-        // Of a small image most codes of a long table would never be looked up.
-        if (hasFewCodes((int) Math.min(MOST_TABLED, (long) TABLED_FOR_PIXEL * rows * columns))) {
-            char[] table = new char[codes.most() - codes.least() + 1];
-            IntStream all = IntStream.range(0, table.length);
-            (table.length < WORTH_ALL_CORES ? all : all.parallel()).forEach(n -> table[n] = (char) codes.level(codes.least() + n, finish));
-            byte[] bytes = new byte[before.maximumLevel() <= Image.BYTE_MAXIMUM && hasNothingSpecial() ? table.length : 0];
-            for (int n = 0; n < bytes.length; n++) {
-                bytes[n] = (byte) table[n];
-            }
-            inStripes(progress, (row, found, levels) -> {
-                if (bytes.length > 0) {
-                    raster.write(row, found, codes.least(), bytes);
-                } else {
-                    for (int j = 0; j < columns; j++) {
-                        levels[j] = table[found[j] - codes.least()];
-                    }
-                    writeSpecial(raster, row, found, levels);
-                }
-            });
-        } else {
-            // A level plus 1; 0 where it is not known yet. Threads that find the same one write the same number.
-            int[] known = hasFewCodes(MOST_KEPT) ? new int[codes.most() - codes.least() + 1] : null;
-            inStripes(progress, (row, found, levels) -> {
-                if (known == null) {
-                    Arrays.setAll(levels, j -> codes.level(found[j], finish));
-                } else {
-                    lookUp(found, known, levels);
-                }
-                writeSpecial(raster, row, found, levels);
-            });
+        CodeLevels of = new CodeLevels(codes, operation.finish(), rows * columns);
+        Optional<Function<CellRows, Codes.RunRows>> quick = rows * columns >= WORTH_ALL_CORES && Quarters.isPossible(before) && !operation.hasArea() ? codes.inAnyOrder() : Optional.empty();
+        if (quick.isPresent()) {
+            inQuarters(quick.get(), of, raster, progress);
+            return raster.image();
         }
+        inStripes(progress, () -> (row, found, levels) -> {
+            of.of(found, levels);
+            forSpecial(row, (j, pixel) -> levels[j] = special(pixel, found[j]));
+            raster.write(row, levels);
+        });
         return raster.image();
     }
 
-    private void writeSpecial(LevelRaster raster, int row, int[] found, int... levels) {
-        forSpecial(row, (j, pixel) -> levels[j] = operation.isKept(pixel) ? before.level(before.offset(pixel))
-                : operation.finish().level(codes.valueAt(pixel, found[j])));
-        raster.write(row, levels);
+    private int special(Pixel pixel, int code) {
+        return operation.isKept(pixel) ? before.level(before.offset(pixel)) : operation.finish().level(codes.valueAt(pixel, code));
     }
 
-    private void lookUp(int[] found, int[] known, int[] levels) {
-        int least = codes.least();
-        for (int j = 0; j < columns; j++) {
-            int level = known[found[j] - least];
-            if (level == 0) {
-                level = codes.level(found[j], operation.finish()) + 1;
-                known[found[j] - least] = level;
+    private void inQuarters(Function<CellRows, Codes.RunRows> maker, CodeLevels of, LevelRaster raster, Progress progress) {
+        Stripes.each(rows, true, progress, (first, count, rowDone) -> {
+            QuarteredPlane plane = new QuarteredPlane(Surroundings.of(before, window, first, codes.absent()));
+            Codes.RunRows filler = maker.apply(plane);
+            Quarters quarters = new Quarters(columns);
+            int[][] found = plane.room();
+            int[][] levels = plane.room();
+            for (int i = first; i < first + count; i++) {
+                filler.fill(i - first, found);
+                for (int run = 0; run < found.length; run++) {
+                    of.of(found[run], levels[run]);
+                }
+                forSpecial(i, (j, pixel) -> levels[j % Quarters.FOUR][j / Quarters.FOUR] = special(pixel, found[j % Quarters.FOUR][j / Quarters.FOUR]));
+                quarters.join(levels, raster, i);
+                rowDone.run();
             }
-            levels[j] = level - 1;
-        }
+        });
     }
 
     private boolean isShort(int code) {
@@ -114,27 +97,14 @@ final class BulkResult {
 
     /** Without fractions in between no objects are needed: whole numbers, or doubles as they are. */
     private Image numbers(Progress progress) {
-        Finish finish = operation.finish();
-        boolean hasDoubles = finish.rounding() == Rounding.NONE;
-        double[] known = !hasDoubles && hasFewCodes(MOST_KEPT) ? new double[codes.most() - codes.least() + 1] : null;
-        if (known != null) {
-            Arrays.fill(known, Double.NaN);
-        }
         double[] numbers = new double[rows * columns];
-        inStripes(progress, (row, found, unused) -> {
-            for (int j = 0; j < columns; j++) {
-                int at = found[j] - codes.least();
-                double number = known == null ? Double.NaN : known[at];
-                if (Double.isNaN(number)) {
-                    number = hasDoubles ? Approximate.snappedDouble(codes.number(found[j]), finish.maximumLevel()) : finish.apply(codes.value(found[j])).asDouble();
-                    if (known != null) {
-                        known[at] = number;
-                    }
-                }
-                numbers[row * columns + j] = number;
-            }
-            forSpecial(row, (j, pixel) -> numbers[row * columns + j] = (operation.isKept(pixel) ? before.value(pixel)
-                    : finish.apply(codes.valueAt(pixel, found[j]))).asDouble());
+        inStripes(progress, () -> {
+            CodeNumbers of = new CodeNumbers(codes, operation.finish());
+            return (row, found, unused) -> {
+                of.of(found, numbers, row * columns);
+                forSpecial(row, (j, pixel) -> numbers[row * columns + j] = (operation.isKept(pixel) ? before.value(pixel)
+                        : operation.finish().apply(codes.valueAt(pixel, found[j]))).asDouble());
+            };
         });
         return Image.ofDoubles(operation.frame(), numbers);
     }
@@ -145,7 +115,7 @@ final class BulkResult {
         }
         Value[] known = hasFewCodes(MOST_KEPT) ? new Value[codes.most() - codes.least() + 1] : null;
         Value[] values = new Value[rows * columns];
-        inStripes(progress, (row, found, unused) -> {
+        inStripes(progress, () -> (row, found, unused) -> {
             for (int j = 0; j < columns; j++) {
                 int at = found[j] - codes.least();
                 Value value = known == null ? null : known[at];
@@ -169,11 +139,13 @@ final class BulkResult {
         void take(int row, int[] found, int[] room);
     }
 
-    private void inStripes(Progress progress, Sink sink) {
+    /** @param sinks makes one for each stripe */
+    private void inStripes(Progress progress, Supplier<Sink> sinks) {
         Stripes.each(rows, rows * columns >= WORTH_ALL_CORES, progress, (first, count, rowDone) -> {
-            Codes.Rows maker = codes.rows(Plane.of(before, window, first, count, codes.absent()));
+            Codes.Rows maker = codes.rows(Plane.of(Surroundings.of(before, window, first, codes.absent()), count));
             int[] found = new int[columns];
             int[] room = new int[columns];
+            Sink sink = sinks.get();
             for (int i = 0; i < count; i++) {
                 maker.fill(i, found);
                 sink.take(first + i, found, room);
@@ -196,7 +168,18 @@ final class BulkResult {
         if (hasNothingSpecial()) {
             return;
         }
-        for (int j = 0; j < columns; j++) {
+        Pixel start = window.source(new Pixel(row, 0));
+        boolean isAtEdge = start.row() < window.anchorRow() || start.row() - window.anchorRow() + window.height() > before.rows();
+        // Without an area only pixels are special whose window leaves the image, of most rows those at their ends.
+        boolean isWhole = isAtEdge || operation.hasArea() || window.width() >= columns;
+        int left = isWhole ? columns : window.anchorColumn();
+        int right = isWhole ? columns : columns - window.width() + 1 + window.anchorColumn();
+        forSpecial(row, 0, left, special);
+        forSpecial(row, right, columns, special);
+    }
+
+    private void forSpecial(int row, int from, int to, Special special) {
+        for (int j = from; j < to; j++) {
             Pixel pixel = window.source(new Pixel(row, j));
             if (operation.isKept(pixel) || codes.dependsOnCells() && !window.fits(before, pixel)) {
                 special.take(j, pixel);

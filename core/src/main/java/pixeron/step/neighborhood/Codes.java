@@ -1,5 +1,7 @@
 package pixeron.step.neighborhood;
 
+import java.util.Optional;
+import java.util.function.Function;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
 import pixeron.step.Finish;
@@ -52,8 +54,26 @@ public interface Codes {
         return 0;
     }
 
+    /**
+     * Values that lie on a line: (code · numerator + constant) ÷ denominator.
+     *
+     * @param denominator greater than 0
+     */
+    record Line(long numerator, long constant, long denominator) {
+    }
+
+    /** @return the line on which all values lie, but for those of {@link #valueAt}; empty where they lie on none or its numbers do not fit */
+    default Optional<Line> line() {
+        return Optional.empty();
+    }
+
     /** @return what fills rows of codes from a plane; asked for once in each thread */
     Rows rows(Plane plane);
+
+    /** @return the same for columns in any order, which goes much faster for bytes; empty where one column is worked out from the one before */
+    default Optional<Function<CellRows, RunRows>> inAnyOrder() {
+        return Optional.empty();
+    }
 
     /** Codes row by row. */
     @FunctionalInterface
@@ -64,5 +84,25 @@ public interface Codes {
          * @param codes gets one for each column of the result
          */
         void fill(int row, int[] codes);
+    }
+
+    /** Codes row by row in the runs of {@link CellRows}. */
+    @FunctionalInterface
+    interface RunRows {
+
+        /**
+         * @param row of the results, from 0, one after the other
+         * @param codes gets one for each place
+         */
+        void fill(int row, int[][] codes);
+
+        /** @return the same for a plane, whose only run is a row */
+        default Rows inOneRun() {
+            int[][] only = new int[1][];
+            return (row, codes) -> {
+                only[0] = codes;
+                fill(row, only);
+            };
+        }
     }
 }

@@ -73,8 +73,12 @@ public final class WindowOperation extends StepOperation {
         return window.border() == Border.KEEP && !window.fits(before(), pixel);
     }
 
+    boolean hasArea() {
+        return ownArea().isPresent();
+    }
+
     boolean keepsSome() {
-        return ownArea().isPresent() || window.border() == Border.KEEP;
+        return hasArea() || window.border() == Border.KEEP;
     }
 
     @Override

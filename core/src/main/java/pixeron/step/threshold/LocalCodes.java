@@ -1,6 +1,8 @@
 package pixeron.step.threshold;
 
+import java.util.Optional;
 import java.util.function.BinaryOperator;
+import java.util.function.Function;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
@@ -8,6 +10,7 @@ import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.CellRows;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 import pixeron.step.neighborhood.Window;
@@ -92,5 +95,10 @@ final class LocalCodes implements Codes {
     @Override
     public Rows rows(Plane plane) {
         return sums.rows(plane);
+    }
+
+    @Override
+    public Optional<Function<CellRows, RunRows>> inAnyOrder() {
+        return sums.inAnyOrder();
     }
 }

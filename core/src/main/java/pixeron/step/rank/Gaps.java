@@ -1,0 +1,84 @@
+package pixeron.step.rank;
+
+import pixeron.step.neighborhood.Border;
+import pixeron.step.neighborhood.CellRows;
+
+/** Places of sorted windows of which cells are missing, at the edge of an image: these are worked out one by one. */
+final class Gaps {
+
+    private static final int SIGN = 31;
+
+    private final CellRows rows;
+    private final Ranked ranked;
+    private final int highestBit;
+    private final boolean hasAny;
+    private final int[][] cells;
+    private final int[] inside;
+
+    /** @param maximumLevel M of the image */
+    Gaps(CellRows rows, int maximumLevel, Ranked ranked) {
+        this.rows = rows;
+        this.ranked = ranked;
+        this.highestBit = Integer.highestOneBit(maximumLevel);
+        this.hasAny = rows.window().border() == Border.INSIDE || rows.window().border() == Border.KEEP;
+        this.cells = new int[rows.window().height() * rows.window().width()][];
+        this.inside = new int[cells.length];
+    }
+
+    /** @return whether rows of the windows of a row are missing as a whole, the topmost or the lowest first */
+    boolean isRowMissing(int row) {
+        int middle = rows.window().anchorColumn();
+        return rows.cells(row, middle, 0)[0] == SortedRows.ABSENT || rows.cells(row + rows.window().height() - 1, middle, 0)[0] == SortedRows.ABSENT;
+    }
+
+    /** Writes the codes, twice the values, of all windows of a row of which cells are missing. */
+    void fill(int row, int[]... codes) {
+        if (!hasAny) {
+            return;
+        }
+        boolean isRowMissing = isRowMissing(row);
+        int runs = codes.length;
+        int width = rows.window().width();
+        for (int run = 0; run < runs; run++) {
+            for (int n = 0; n < cells.length; n++) {
+                cells[n] = rows.cells(row + n / width, n % width, run);
+            }
+            for (int place = 0; place * runs + run < rows.columns(); place++) {
+                if (isRowMissing || rows.isAtSide(place * runs + run)) {
+                    fill(place, codes[run]);
+                } else {
+                    // On to the columns at the right side.
+                    place = Math.max(place, (rows.columns() - width - run) / runs);
+                }
+            }
+        }
+    }
+
+    private void fill(int place, int... codes) {
+        int count = 0;
+        for (int[] cell : cells) {
+            if (cell[place] != SortedRows.ABSENT) {
+                inside[count++] = cell[place];
+            }
+        }
+        if (count < cells.length) {
+            // Where cells are missing the pixel may be one that keeps its value; then any place will do.
+            int at = Math.min(ranked.at(count), count - 1);
+            int value = value(count, at);
+            codes[place] = value + (ranked.isBetween(count) ? value(count, at + 1) : value);
+        }
+    }
+
+    /** The value at a place from 0, bit by bit: it has a bit where no more cells than stand before the place are below the value with it. */
+    private int value(int count, int at) {
+        int value = 0;
+        for (int bit = highestBit; bit > 0; bit >>= 1) {
+            int below = 0;
+            for (int n = 0; n < count; n++) {
+                below += inside[n] - value - bit >>> SIGN;
+            }
+            value += below <= at ? bit : 0;
+        }
+        return value;
+    }
+}

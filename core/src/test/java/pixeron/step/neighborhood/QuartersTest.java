@@ -1,0 +1,132 @@
+package pixeron.step.neighborhood;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import pixeron.image.Image;
+import pixeron.image.LevelRaster;
+import pixeron.image.Pixel;
+import pixeron.image.Quarters;
+import pixeron.number.Overflow;
+import pixeron.number.Rational;
+import pixeron.number.Rounding;
+import pixeron.number.Value;
+import pixeron.step.Finish;
+import pixeron.step.Operation;
+import pixeron.step.Progress;
+import pixeron.step.catalog.StepLine;
+
+/** What is done for many columns at once, in four runs of columns and in numbers of 32 bits, against what it stands for. */
+class QuartersTest {
+
+    /** Values on a line, and nothing else. */
+    private record OnLine(int least, int most, Line of) implements Codes {
+
+        @Override
+        public Optional<Line> line() {
+            return Optional.of(of);
+        }
+
+        @Override
+        public Value value(int code) {
+            return Rational.of(code).times(Rational.of(of.numerator())).plus(Rational.of(of.constant())).dividedBy(Rational.of(of.denominator()));
+        }
+
+        @Override
+        public Rows rows(Plane plane) {
+            throw new UnsupportedOperationException();
+        }
+    }
+
+    /** Products and shifts give the level that fractions give, for denominators of a few and of millions. */
+    @Property(tries = 150)
+    void levelsByProductsAreThoseOfFractions(@ForAll long seed) {
+        Random random = new Random(seed);
+        int maximum = List.of(1, 15, 255).get(random.nextInt(3));
+        long denominator = 1 + random.nextInt(1 << 1 + random.nextInt(22));
+        long numerator = (1 + random.nextInt(random.nextBoolean() ? 1 : 40)) * (random.nextInt(4) == 0 ? -1 : 1);
+        long range = Math.min(1 << 29, 1 + 2 * maximum * denominator);
+        int least = -random.nextInt((int) range);
+        Codes codes = new OnLine(least, least + random.nextInt((int) range), new Codes.Line(numerator, random.nextInt(2000) - 1000, denominator));
+        Finish finish = new Finish(random.nextInt(5) == 0 ? Rounding.FLOOR : Rounding.NEAREST, Overflow.CLIP, maximum);
+        int[] found = new int[400];
+        for (int n = 0; n < found.length; n++) {
+            found[n] = n == 0 ? codes.least() : n == 1 ? codes.most() : codes.least() + random.nextInt(codes.most() - codes.least() + 1);
+        }
+        int[] levels = new int[found.length];
+        new CodeLevels(codes, finish, 1 << 14).of(found, levels);
+        for (int n = 0; n < found.length; n++) {
+            assertThat(levels[n]).as("code %d of %s", found[n], codes).isEqualTo(finish.level(codes.value(found[n])));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 3, 4, 5, 64, 67})
+    void aRowTakenApartAndPutTogetherIsTheRow(int columns) {
+        Image image = Image.ofLevels(3, columns, 255, n -> n * 37 % 256);
+        Quarters quarters = new Quarters(columns);
+        int[][] runs = new int[Quarters.FOUR][Quarters.size(columns)];
+        LevelRaster raster = new LevelRaster(3, columns, 255);
+        for (int i = 0; i < 3; i++) {
+            quarters.split(image, i, 0, runs);
+            assertThat(runs[(columns - 1) % 4][(columns - 1) / 4]).isEqualTo(image.level((i + 1) * columns - 1));
+            quarters.join(runs, raster, i);
+        }
+        assertThat(raster.image()).isEqualTo(image);
+    }
+
+    /** Each cell of each window stands where it stands in a plane of whole rows. */
+    @ParameterizedTest
+    @EnumSource(Border.class)
+    void cellsInRunsAreThoseOfThePlane(Border border) {
+        Random random = new Random(border.ordinal());
+        for (int n = 0; n < 40; n++) {
+            Image image = Image.ofLevels(9 + random.nextInt(5), 9 + random.nextInt(30), 200, at -> random.nextInt(201));
+            int height = 1 + random.nextInt(9);
+            int width = 1 + random.nextInt(9);
+            Window window = new Window(height, width, random.nextInt(height), random.nextInt(width), border, Rational.of(border == Border.CONSTANT ? 7 : 0));
+            Surroundings around = Surroundings.of(image, window, 0, -5);
+            Plane plane = Plane.of(around, 1);
+            QuarteredPlane quartered = new QuarteredPlane(around);
+            for (int row = 0; row < height; row++) {
+                for (int j = 0; j < plane.columns(); j++) {
+                    for (int b = 0; b < width; b++) {
+                        assertThat(quartered.cells(row, b, j % 4)[j / 4]).isEqualTo(plane.row(row)[j + b]);
+                    }
+                }
+            }
+        }
+    }
+
+    /** Images so large that they are done in runs: at the edge and at random places the level is that which is explained. */
+    @Property(tries = 60)
+    void allAtOnceIsAsExplained(@ForAll long seed) {
+        Random random = new Random(seed);
+        int maximum = random.nextInt(4) == 0 ? 15 : 255;
+        int different = 1 + random.nextInt(maximum + 1);
+        Image before = Image.ofLevels(128 + random.nextInt(6), 128 + random.nextInt(6), maximum, n -> random.nextInt(different));
+        int odd = 1 + 2 * random.nextInt(5);
+        List<String> lines = List.of("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"", "kernel weights=\"1 2 3 | 4 9 0 | -1 2 5\"", "kernel weights=\"-1 0 1\" offset=8",
+                "kernel weights=\"0.5 3 | 2 1/3\" rounding=floor", "binomial size=" + odd, "binomial size=17", "box size=" + odd, "box size=5 overflow=wrap", "sharpen",
+                "kernel weights=\"1 5 7 11 13 | 2 3 4 5 6 | 17 19 23 29 31 | 1 1 2 3 5\"", "unsharp amount=3/2 size=5", "median size=" + odd, "median size=11",
+                "median size=13", "sobel part=sum", "sobel part=root overflow=wrap", "scharr part=x overflow=clip", "threshold-local size=3", "rank size=" + odd + " place=1", "rank size=4 place=7", "rank size=10 place=33", "laplacian neighbors=8 overflow=wrap");
+        String line = lines.get(random.nextInt(lines.size()));
+        List<String> borders = List.of("zero", "repeat", "mirror-half", "wrap", "keep", "crop", "inside", "constant outside=" + random.nextInt(maximum + 1));
+        String border = borders.get(random.nextInt(line.startsWith("rank") || line.startsWith("threshold") ? 6 : 8));
+        Operation operation = StepLine.parse(line + " border=" + border).bind(before);
+        Image result = operation.result(Progress.NONE);
+        for (int n = 0; n < 250; n++) {
+            int i = n % 5 == 0 ? random.nextInt(6) : n % 5 == 1 ? result.rows() - 1 - random.nextInt(6) : random.nextInt(result.rows());
+            int j = n % 5 == 2 ? random.nextInt(6) : n % 5 == 3 ? result.columns() - 1 - random.nextInt(6) : random.nextInt(result.columns());
+            Pixel pixel = new Pixel(i, j);
+            assertThat(result.value(pixel)).as("%s at %s", operation.step().line(), pixel).isEqualTo(operation.value(pixel));
+        }
+    }
+}
