@@ -4,7 +4,9 @@ import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorModel;
 import java.awt.image.ComponentColorModel;
+import java.awt.image.ComponentSampleModel;
 import java.awt.image.DataBuffer;
+import java.awt.image.DataBufferByte;
 import java.awt.image.IndexColorModel;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
@@ -14,6 +16,7 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -31,6 +34,7 @@ import javax.imageio.stream.MemoryCacheImageOutputStream;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.LevelRaster;
 
 /**
  * Pictures that the JDK and a library for TIFF decode: PNG with 1 to 16 bits, JPEG, BMP, GIF (the first frame) and TIFF, gray or colour, with
@@ -135,16 +139,17 @@ final class PictureFiles {
         }
         int bits = model.getComponentSize(0);
         boolean isGray = model.getColorSpace().getType() == ColorSpace.TYPE_GRAY;
-        Image first = channel(0, bits);
-        Optional<Image> alpha = model.hasAlpha() ? Optional.of(channel(isGray ? 1 : 3, bits)) : Optional.empty();
+        List<Image> all = channels(bits, IntStream.range(0, model.getNumComponents()).toArray());
+        Image first = all.get(0);
+        Optional<Image> alpha = model.hasAlpha() ? Optional.of(all.get(isGray ? 1 : 3)) : Optional.empty();
         if (isGray && alpha.isEmpty()) {
             return LoadedImage.gray(first, format);
         } else if (isGray && isOpaque(alpha.get())) {
             return LoadedImage.gray(first, format).withNote("The file has transparency, and every pixel is opaque.");
         }
         // Gray with transparency is colour whose channels are one and the same image.
-        Image green = isGray ? first : channel(1, bits);
-        Image blue = isGray ? first : channel(2, bits);
+        Image green = isGray ? first : all.get(1);
+        Image blue = isGray ? first : all.get(2);
         return LoadedImage.colour(new ColourImage(first, green, blue, alpha), format, model.getNumComponents());
     }
 
@@ -173,15 +178,32 @@ final class PictureFiles {
     }
 
     private Image channel(int band, int bits) {
+        return channels(bits, band).get(0);
+    }
+
+    /** All of them row by row, so that what is read for one is still near for the next. */
+    private List<Image> channels(int bits, int... bands) {
         Raster raster = picture.getRaster();
         int columns = raster.getWidth();
-        int[] row = new int[columns];
-        return Image.ofLevels(raster.getHeight(), columns, (1 << bits) - 1, n -> {
-            if (n % columns == 0) {
-                raster.getSamples(0, n / columns, columns, 1, band, row);
+        List<LevelRaster> levels = Arrays.stream(bands).mapToObj(band -> new LevelRaster(raster.getHeight(), columns, (1 << bits) - 1)).toList();
+        boolean isAtCorner = raster.getSampleModelTranslateX() == 0 && raster.getSampleModelTranslateY() == 0;
+        if (isAtCorner && bits == Byte.SIZE && raster.getSampleModel() instanceof ComponentSampleModel model && raster.getDataBuffer() instanceof DataBufferByte buffer) {
+            IntStream.range(0, raster.getHeight()).parallel().forEach(i -> {
+                for (int n = 0; n < bands.length; n++) {
+                    int bank = model.getBankIndices()[bands[n]];
+                    int start = buffer.getOffsets()[bank] + model.getBandOffsets()[bands[n]] + i * model.getScanlineStride();
+                    levels.get(n).write(i, buffer.getData(bank), start, model.getPixelStride());
+                }
+            });
+        } else {
+            int[] row = new int[columns];
+            for (int i = 0; i < raster.getHeight(); i++) {
+                for (int n = 0; n < bands.length; n++) {
+                    levels.get(n).write(i, raster.getSamples(0, i, columns, 1, bands[n], row));
+                }
             }
-            return row[n % columns];
-        });
+        }
+        return levels.stream().map(LevelRaster::image).toList();
     }
 
     /** A picture whose pixels name colours, such as entries of a palette: gray where all of them are. */

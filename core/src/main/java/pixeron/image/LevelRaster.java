@@ -62,22 +62,6 @@ public final class LevelRaster {
     }
 
     /**
-     * Writes a row of levels that are looked up, for images of bytes.
-     *
-     * @param row 0 … rows − 1
-     * @param codes whole numbers in its first columns
-     * @param least the code whose level is the first of the table
-     * @param table levels of 0 … M ≤ 255; bytes, because a small table stays nearer to the processor
-     */
-    public void write(int row, int[] codes, int least, byte... table) {
-        int at = row * columns;
-        byte[] out = bytes;
-        for (int j = 0; j < columns; j++) {
-            out[at + j] = table[codes[j] - least];
-        }
-    }
-
-    /**
      * Writes a row as it is, for images of bytes.
      *
      * @param row 0 … rows − 1
@@ -86,6 +70,26 @@ public final class LevelRaster {
      */
     public void write(int row, byte[] levels, int at) {
         System.arraycopy(levels, at, bytes, row * columns, columns);
+    }
+
+    /**
+     * Writes a row of bytes that stand apart, for images of bytes.
+     *
+     * @param row 0 … rows − 1
+     * @param levels bytes of 0 … M
+     * @param at where the first one stands
+     * @param step from one to the next, at least 1
+     */
+    public void write(int row, byte[] levels, int at, int step) {
+        if (step == 1) {
+            write(row, levels, at);
+            return;
+        }
+        byte[] out = bytes;
+        int to = row * columns;
+        for (int j = 0; j < columns; j++) {
+            out[to + j] = levels[at + j * step];
+        }
     }
 
     /** @return the image; this cannot be written to any more */
