@@ -27,7 +27,7 @@ if not exist "%TARGET%\built" (
     echo Building Pixeron; this is done once. 1>&2
     if not exist "%TARGET%" mkdir "%TARGET%"
     pushd "%HERE%"
-    call mvn -q -B -DskipTests -pl core,cli,app package >"%TARGET%\build.log" 2>&1
+    call mvn -q -B -DskipTests -pl core,arguments,cli,app package >"%TARGET%\build.log" 2>&1
     if errorlevel 1 (
         popd
         echo pixeron: the build failed; %TARGET%\build.log says why. 1>&2

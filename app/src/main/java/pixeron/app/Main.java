@@ -4,8 +4,10 @@ import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import javafx.application.Application;
 import pixeron.cli.Pixeron;
+import pixeron.cli.Rehearsal;
 
 /** The way in: a command goes to the command line, anything else opens the window. */
 public final class Main {
@@ -17,6 +19,10 @@ public final class Main {
      * @param words a command with its words, or the file to open, or nothing
      */
     public static void main(String... words) {
+        if ("commands".equals(System.getProperty("pixeron.rehearsal"))) {
+            Rehearsal.run(Path.of(words[0]));
+            return;
+        }
         if (Pixeron.isCommand(words)) {
             System.exit(Pixeron.run(writer(System.out), writer(System.err), words));
         }

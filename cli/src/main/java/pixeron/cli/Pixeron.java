@@ -1,10 +1,7 @@
 package pixeron.cli;
 
 import java.io.PrintWriter;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Supplier;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
@@ -21,32 +18,17 @@ public final class Pixeron implements Runnable {
     /** Exit code for bad use or bad input. */
     static final int BAD = 2;
 
-    /** Every command in the order of the help, made when it is needed: reading what all of them take costs a third of a short one. */
-    private static final Map<String, Supplier<Object>> COMMANDS = new LinkedHashMap<>();
+    /** Every command in the order of the help. */
+    private static final List<String> COMMANDS = List.of("run", "facts", "explain", "table", "check", "compare", "gray", "new", "steps", "report", "worksheet",
+            "mark", "demo");
     private static final List<String> QUESTIONS = List.of("-h", "--help", "-V", "--version");
-
-    static {
-        COMMANDS.put("run", RunCommand::new);
-        COMMANDS.put("facts", FactsCommand::new);
-        COMMANDS.put("explain", ExplainCommand::new);
-        COMMANDS.put("table", TableCommand::new);
-        COMMANDS.put("check", CheckCommand::new);
-        COMMANDS.put("compare", CompareCommand::new);
-        COMMANDS.put("gray", GrayCommand::new);
-        COMMANDS.put("new", NewCommand::new);
-        COMMANDS.put("steps", StepsCommand::new);
-        COMMANDS.put("report", ReportCommand::new);
-        COMMANDS.put("worksheet", WorksheetCommand::new);
-        COMMANDS.put("mark", MarkCommand::new);
-        COMMANDS.put("demo", DemoCommand::new);
-    }
 
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
     /** @return true when the words are for the command line, false when they are for the window */
     public static boolean isCommand(String... words) {
-        return words.length > 0 && (COMMANDS.containsKey(words[0]) || QUESTIONS.contains(words[0]));
+        return words.length > 0 && (COMMANDS.contains(words[0]) || QUESTIONS.contains(words[0]));
     }
 
     /**
@@ -59,12 +41,12 @@ public final class Pixeron implements Runnable {
      */
     public static int run(PrintWriter out, PrintWriter err, String... words) {
         CommandLine line = new CommandLine(new Pixeron());
-        boolean isOne = words.length > 0 && COMMANDS.containsKey(words[0]);
-        COMMANDS.forEach((name, command) -> {
+        boolean isOne = words.length > 0 && COMMANDS.contains(words[0]);
+        for (String name : COMMANDS) {
             if (!isOne || name.equals(words[0])) {
-                line.addSubcommand(name, command.get());
+                line.addSubcommand(name, command(name));
             }
-        });
+        }
         line.setOut(out).setErr(err)
                 .setParameterExceptionHandler((problem, given) -> complain(err, used(problem)))
                 .setExecutionExceptionHandler((problem, command, result) -> complain(err, problem));
@@ -72,6 +54,26 @@ public final class Pixeron implements Runnable {
         out.flush();
         err.flush();
         return code;
+    }
+
+    /** Made when it is needed, and not even its class is read before: that of all of them would cost a third of a short command. */
+    private static Object command(String name) {
+        return switch (name) {
+            case "run" -> new RunCommand();
+            case "facts" -> new FactsCommand();
+            case "explain" -> new ExplainCommand();
+            case "table" -> new TableCommand();
+            case "check" -> new CheckCommand();
+            case "compare" -> new CompareCommand();
+            case "gray" -> new GrayCommand();
+            case "new" -> new NewCommand();
+            case "steps" -> new StepsCommand();
+            case "report" -> new ReportCommand();
+            case "worksheet" -> new WorksheetCommand();
+            case "mark" -> new MarkCommand();
+            case "demo" -> new DemoCommand();
+            default -> throw new IllegalArgumentException(name);
+        };
     }
 
     private static Exception used(ParameterException problem) {

@@ -26,11 +26,15 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
     /** Nobody writes so many decimals by hand; a program that prints doubles does. */
     private static final int DIGITS_OF_DOUBLES = 12;
     private static final int EXPRESSION = -1;
+    /** So many digits fit an int. */
+    private static final int MOST_PLAIN = 9;
 
     /** @return the text understood as far as it can be; never throws */
     public static HandValue parse(String text) {
         String written = text.strip();
-        if (written.length() <= Decimals.MAXIMUM_LENGTH && Grouping.isNumber(written)) {
+        if (isPlain(written)) {
+            return new HandValue(written, Optional.of(Rational.of(Integer.parseInt(written))), 0, "");
+        } else if (written.length() <= Decimals.MAXIMUM_LENGTH && Grouping.isNumber(written)) {
             // A spreadsheet in many countries writes a comma where step lines have a point.
             String number = Grouping.plain(written);
             int point = number.indexOf('.');
@@ -42,6 +46,15 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
         } catch (PixeronException notUnderstood) {
             return new HandValue(written, Optional.empty(), EXPRESSION, notUnderstood.getMessage());
         }
+    }
+
+    /** Digits alone, as most cells are: these need no grammar. */
+    private static boolean isPlain(String written) {
+        boolean isPlain = !written.isEmpty() && written.length() <= MOST_PLAIN;
+        for (int n = 0; n < written.length() && isPlain; n++) {
+            isPlain = written.charAt(n) >= '0' && written.charAt(n) <= '9';
+        }
+        return isPlain;
     }
 
     /** As people write: a colon divides, and without functions, whose numbers a comma would part, a comma between digits is a decimal one. */

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.UUID;
+import java.util.concurrent.ThreadLocalRandom;
 import pixeron.PixeronException;
 
 /** Writes a file beside its target and then moves it there: the old file stays until the new one is whole. */
@@ -51,7 +52,7 @@ public final class SafeFile {
         Path beside = null;
         try {
             Path real = Files.exists(target) ? target.toRealPath() : target.toAbsolutePath();
-            beside = real.resolveSibling("." + real.getFileName() + "." + UUID.randomUUID() + UNFINISHED);
+            beside = real.resolveSibling("." + real.getFileName() + "." + name() + UNFINISHED);
             try (OutputStream out = new BufferedOutputStream(
                     Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), 1 << 16)) {
                 content.writeTo(out);
@@ -65,6 +66,12 @@ public final class SafeFile {
         } finally {
             deleteLeftover(beside);
         }
+    }
+
+    /** Nobody else's name; it need not be a secret, and what makes secrets would take longer to begin than a small file to write. */
+    private static UUID name() {
+        ThreadLocalRandom random = ThreadLocalRandom.current();
+        return new UUID(random.nextLong(), random.nextLong());
     }
 
     /** Encoders of pictures say only that something went wrong; what did stands behind, such as that the disk is full. */

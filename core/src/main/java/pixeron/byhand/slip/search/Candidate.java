@@ -78,14 +78,19 @@ final class Candidate {
 
     /** Asked often enough, all values are worth having at once. */
     private boolean hasLevels() {
-        if (levels == null && known != null && ++asked > WORTH_ALL) {
+        return levels != null || known != null && ++asked > WORTH_ALL && levels().length > 0;
+    }
+
+    /** @return all values in reading order, not to be changed; negative where there is none, or one that is no level */
+    int[] levels() {
+        if (levels == null) {
             whole = whole();
             levels = new int[frame.count()];
             for (int n = 0; n < levels.length; n++) {
                 levels[n] = value(frame.pixel(n)).map(Candidate::level).orElse(NONE);
             }
         }
-        return levels != null;
+        return levels;
     }
 
     private static int level(Value value) {

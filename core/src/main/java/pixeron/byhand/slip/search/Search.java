@@ -45,8 +45,8 @@ final class Search {
     private record Found(Candidate candidate, List<Asked> explained, List<Candidate> rivals) {
     }
 
-    private final List<Candidate> singles;
-    private final Supplier<List<Candidate>> pairs;
+    private final Candidates singles;
+    private final Supplier<Candidates> pairs;
     private final Supplier<List<Pixel>> blank;
     private final Progress progress;
     private final List<Asked> agreeing;
@@ -62,7 +62,7 @@ final class Search {
      * @param blank gives cells that are not filled, where a value could tell slips apart; asked when there are several
      * @param progress told how far it is
      */
-    Search(Check check, Frame frame, List<Candidate> singles, Supplier<List<Candidate>> pairs, Supplier<List<Pixel>> blank, Progress progress) {
+    Search(Check check, Frame frame, Candidates singles, Supplier<Candidates> pairs, Supplier<List<Pixel>> blank, Progress progress) {
         this.singles = singles;
         this.pairs = pairs;
         this.blank = blank;
@@ -121,15 +121,17 @@ final class Search {
     }
 
     /** @return what explains most cells; null where none explains as many as needed */
-    private Found best(List<Candidate> candidates, int needed) {
-        boolean isLong = (long) left.size() * candidates.size() > WORTH_BOTH_CORES;
-        IntStream numbers = IntStream.range(0, candidates.size());
+    private Found best(Candidates from, int needed) {
+        int[] possible = from.possible(agreeing, left, needed).toArray();
+        List<Candidate> candidates = from.all();
+        boolean isLong = (long) left.size() * possible.length > WORTH_BOTH_CORES;
+        IntStream numbers = IntStream.range(0, possible.length);
         // What each explains is found on all cores; which one is taken is decided in the order of the list.
         List<List<Asked>> all = (isLong ? numbers.parallel() : numbers).mapToObj(n -> {
             if (n % REPORT_EVERY == 0) {
-                progress.report((double) n / candidates.size());
+                progress.report((double) n / possible.length);
             }
-            return judged(candidates.get(n), needed);
+            return judged(candidates.get(possible[n]), needed);
         }).toList();
         int best = -1;
         for (int n = 0; n < all.size(); n++) {
@@ -141,8 +143,8 @@ final class Search {
             return null;
         }
         List<Asked> cells = all.get(best);
-        return new Found(candidates.get(best), cells, IntStream.range(best + 1, all.size())
-                .filter(n -> all.get(n).equals(cells)).mapToObj(candidates::get).toList());
+        return new Found(candidates.get(possible[best]), cells, IntStream.range(best + 1, all.size())
+                .filter(n -> all.get(n).equals(cells)).mapToObj(n -> candidates.get(possible[n])).toList());
     }
 
     /** @return the cells that a candidate explains; none as soon as it contradicts a cell or explains too few */
@@ -189,7 +191,7 @@ final class Search {
     }
 
     private long alone(String id) {
-        return singles.stream().filter(single -> single.ids().get(0).equals(id))
+        return singles.all().stream().filter(single -> single.ids().get(0).equals(id))
                 .mapToLong(single -> left.stream().filter(single::explains).count()).max().orElse(0);
     }
 

@@ -37,8 +37,8 @@ public final class SlipFinder {
     private final Explained right;
     private final Function<Progress, List<Candidate>> allSingles;
     private final Function<Progress, List<Candidate>> allPairs;
-    private List<Candidate> singles;
-    private List<Candidate> pairs;
+    private Candidates singles;
+    private Candidates pairs;
 
     /**
      * Finds slips in many sheets of the same step: what each slip would give is prepared once.
@@ -85,16 +85,16 @@ public final class SlipFinder {
         return List.copyOf(all);
     }
 
-    private List<Candidate> singles(Progress progress) {
+    private Candidates singles(Progress progress) {
         if (singles == null) {
-            singles = allSingles.apply(progress);
+            singles = new Candidates(allSingles.apply(progress), right.frame().count());
         }
         return singles;
     }
 
-    private List<Candidate> pairs(Progress progress) {
+    private Candidates pairs(Progress progress) {
         if (pairs == null) {
-            pairs = allPairs.apply(progress);
+            pairs = new Candidates(allPairs.apply(progress), right.frame().count());
         }
         return pairs;
     }
