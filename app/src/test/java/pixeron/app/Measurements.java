@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.IntStream;
 import javafx.animation.AnimationTimer;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -15,6 +16,7 @@ import pixeron.app.sheet.paint.Viewport;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 
 /**
@@ -170,5 +172,68 @@ class Measurements extends WindowTest {
             System.out.printf("the whole walk, fast: %.1f s, %d of %d written%n", (System.nanoTime() - start) / 1e9,
                     bench().walking().walk().written(), size * size);
         }
+    }
+
+    private static long usedAfterCollection() {
+        for (int n = 0; n < 4; n++) {
+            System.gc();
+        }
+        return Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
+    }
+
+    /** What a large image with five steps holds beyond an empty window; the first shown is the last step's result. */
+    @Test
+    void memory() {
+        Random random = new Random(2);
+        Path file = folder.resolve("large.pgm");
+        ImageFiles.write(file, Image.ofLevels(SIZE, SIZE, 255, n -> random.nextInt(256)), false);
+        sleep(4000);
+        long empty = usedAfterCollection();
+        open(file);
+        for (String line : List.of("linear gain=1.15 bias=-15", "power gamma=0.7", "equalize", "stretch cut=2", "threshold-otsu")) {
+            interact(() -> bench().addStep(StepLine.parse(line)));
+            settle();
+        }
+        sleep(3000);
+        System.out.printf("five steps on %d × %d: %.1f bytes a pixel beyond an empty window of %d MiB%n", SIZE, SIZE,
+                (usedAfterCollection() - empty) / ((double) SIZE * SIZE), empty >> 20);
+    }
+
+    /** From a value written on a filled sheet of 64 × 64 until its mark and what slips say of it are shown; a step was added three seconds before. */
+    @Test
+    void typing() {
+        Random random = new Random(3);
+        Path file = folder.resolve("typed.pgm");
+        ImageFiles.write(file, Image.ofLevels(64, 64, 255, n -> random.nextInt(256)), false);
+        sleep(5000);
+        open(file);
+        interact(() -> bench().addStep(StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"")));
+        settle();
+        sleep(3000);
+        Image right = bench().shown().operation().orElseThrow().result(Progress.NONE);
+        List<List<String>> rows = IntStream.range(0, right.rows()).mapToObj(i -> IntStream.range(i * right.columns(), (i + 1) * right.columns())
+                .mapToObj(n -> String.valueOf(right.level(n) + (n % 7 == 0 ? 1 + n % 5 : 0))).toList()).toList();
+        long start = System.nanoTime();
+        interact(() -> bench().hand().writeBlock(bench().hand().target(), new Pixel(0, 0), rows));
+        settle();
+        System.out.printf("the whole sheet at once, the first time: %.0f ms until marks and slips are shown%n", (System.nanoTime() - start) / 1e6);
+        long[] times = new long[ROUNDS];
+        AtomicLong marked = new AtomicLong();
+        // The last to hear of it: all views have been told.
+        interact(() -> bench().shownProperty().subscribe(made -> marked.set(System.nanoTime())));
+        for (int n = -10; n < ROUNDS; n++) {
+            Pixel pixel = right.pixel(random.nextInt(right.count()));
+            String text = String.valueOf(random.nextInt(256));
+            AtomicLong pressed = new AtomicLong();
+            interact(() -> {
+                pressed.set(System.nanoTime());
+                bench().hand().write(bench().hand().target(), pixel, text);
+            });
+            settle();
+            if (n >= 0) {
+                times[n] = marked.get() - pressed.get();
+            }
+        }
+        print("a value written, until it is marked", times);
     }
 }

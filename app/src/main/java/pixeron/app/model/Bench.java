@@ -39,6 +39,7 @@ public final class Bench {
     private final Looking looking = new Looking();
     private final Walking walking;
     private final Hand hand = new Hand(this);
+    private Optional<Preparing> preparing = Optional.empty();
     private Optional<Search> search = Optional.empty();
     /** What runs in the background is only a search for pixels to be lit. */
     private boolean isSearching;
@@ -76,6 +77,7 @@ public final class Bench {
      */
     public Bench(Background background, Consumer<RuntimeException> trouble) {
         this(background, new Background(), trouble);
+        preparing = Optional.of(new Preparing());
     }
 
     /** @param aside where else is calculated, so that neither waits for the other */
@@ -385,6 +387,7 @@ public final class Bench {
         shown.set(made);
         pick(inside);
         mark(looking.selectionProperty().get());
+        preparing.ifPresent(next -> next.shown(made));
     }
 
     /** From a step to the one before it or behind it the picked pixel is followed; elsewhere its row and column stay. */
@@ -435,6 +438,7 @@ public final class Bench {
     private void show() {
         isSearching = false;
         isWorkingOut = false;
+        preparing.ifPresent(Preparing::stop);
         Project now = history.present().project();
         position.set(Math.max(-1, Math.min(position(), now.chain().size() - 1)));
         // Before the project, because who listens to that asks whether it is saved.

@@ -170,7 +170,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         Own own = work.map(found -> new Own(found.sheet(), found.check(), found.following()))
                 .orElseGet(() -> new Own(position < 0 ? HandSheet.EMPTY : project.byHand(position, face).sheet(), Check.EMPTY, Following.NONE));
         // While only values by hand change, what slips would give stays.
-        Optional<SlipFinder> finder = work.map(StepWork::operation).map(operation -> known.flatMap(old -> old.marks.slips.finder)
+        Optional<SlipFinder> finder = work.map(StepWork::operation).or(() -> results.bound.flatMap(bound -> bound.face(face))).map(operation -> known.flatMap(old -> old.marks.slips.finder)
                 .filter(same -> same.isFor(operation)).orElseGet(() -> new SlipFinder(operation)));
         Optional<Shown> same = known.filter(old -> old.position() == position && work.isPresent() && finder.equals(old.marks.slips.finder)
                 && work(old.marks.works, position, face).filter(found -> found == work.get()).isPresent());
@@ -328,6 +328,11 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     /** @return the selected step, bound to its input, or to the channel that is looked at; empty when After is no result of a step */
     public Optional<Operation> operation() {
         return results.bound.flatMap(bound -> bound.face(face()));
+    }
+
+    /** @return what looks for slips of the step; empty when there is none */
+    Optional<SlipFinder> finder() {
+        return marks.slips.finder;
     }
 
     /** @return what is to be known of the result of the step, one sentence each */

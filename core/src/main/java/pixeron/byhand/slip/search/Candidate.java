@@ -2,6 +2,7 @@ package pixeron.byhand.slip.search;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.byhand.HandValue;
 import pixeron.byhand.slip.search.Explanation.Telling;
@@ -34,7 +35,10 @@ final class Candidate {
     private final Object[] known;
     private int asked;
     private Optional<Image> whole = Optional.empty();
-    /** All values as levels in reading order, once enough of them were asked for; null before. */
+    private boolean isTriedAtOnce;
+    /** Levels of all places can be asked for. */
+    private boolean isReady;
+    /** All values as levels in reading order, where they are not those of an image of levels. */
     private int[] levels;
 
     /** @param ids the slip, or the two of them */
@@ -76,21 +80,54 @@ final class Candidate {
         }
     }
 
-    /** Asked often enough, all values are worth having at once. */
+    /** Asked often enough, all values are worth having at once; where they come one by one, only once all were asked for. */
     private boolean hasLevels() {
-        return levels != null || known != null && ++asked > WORTH_ALL && levels().length > 0;
+        if (isReady || known == null || ++asked <= WORTH_ALL) {
+            return isReady;
+        }
+        if (atOnce().isPresent() || asked > frame.count()) {
+            makeReady();
+        }
+        return isReady;
     }
 
-    /** @return all values in reading order, not to be changed; negative where there is none, or one that is no level */
-    int[] levels() {
-        if (levels == null) {
+    /** All values, where they come at once. */
+    void prepare() {
+        if (known != null && atOnce().isPresent()) {
+            makeReady();
+        }
+    }
+
+    private Optional<Image> atOnce() {
+        if (!isTriedAtOnce) {
+            isTriedAtOnce = true;
             whole = whole();
+        }
+        return whole;
+    }
+
+    private void makeReady() {
+        isReady = true;
+        // An image of levels is asked itself: it takes a byte for each.
+        if (atOnce().filter(image -> image.isLevelImage() && image.frame().equals(frame)).isEmpty()) {
             levels = new int[frame.count()];
             for (int n = 0; n < levels.length; n++) {
                 levels[n] = value(frame.pixel(n)).map(Candidate::level).orElse(NONE);
             }
         }
-        return levels;
+    }
+
+    /** @return what is given at a place in reading order, where all is known; negative where that is nothing, or no level */
+    private int level(int offset) {
+        return levels == null ? whole.orElseThrow().level(offset) : levels[offset];
+    }
+
+    /** @return all values in reading order; negative where there is none, or one that is no level */
+    int[] levels() {
+        if (!isReady) {
+            makeReady();
+        }
+        return IntStream.range(0, frame.count()).map(this::level).toArray();
     }
 
     private static int level(Value value) {
@@ -109,8 +146,8 @@ final class Candidate {
 
     /** @return whether it gives what the person wrote */
     boolean explains(Asked cell) {
-        if (cell.level() != Asked.NO_LEVEL && hasLevels() && levels[cell.offset()] != OTHER) {
-            return levels[cell.offset()] == cell.level();
+        if (cell.level() != Asked.NO_LEVEL && hasLevels() && level(cell.offset()) != OTHER) {
+            return level(cell.offset()) == cell.level();
         }
         HandValue byHand = cell.cell().byHand();
         Optional<Value> value = value(cell.pixel());
@@ -120,8 +157,8 @@ final class Candidate {
 
     /** @return whether the person would have written something else in an agreeing cell */
     boolean contradicts(Asked agreeing) {
-        if (agreeing.level() != Asked.NO_LEVEL && hasLevels() && levels[agreeing.offset()] != OTHER) {
-            return levels[agreeing.offset()] != NONE && levels[agreeing.offset()] != agreeing.level();
+        if (agreeing.level() != Asked.NO_LEVEL && hasLevels() && level(agreeing.offset()) != OTHER) {
+            return level(agreeing.offset()) != NONE && level(agreeing.offset()) != agreeing.level();
         }
         Optional<Value> value = value(agreeing.pixel());
         return value.isPresent() && !agreeing.cell().byHand().agreesWith(value.get());

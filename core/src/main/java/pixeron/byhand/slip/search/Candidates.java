@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import pixeron.step.Progress;
 
 /**
  * Slips in an order of preference, for sheet after sheet of the same step. Of thousands most explain next to nothing of a sheet or contradict
@@ -48,7 +49,7 @@ final class Candidates {
         if (!isWorth) {
             return IntStream.range(0, all.size());
         }
-        prepare();
+        lookUp();
         BitSet possible = new BitSet(all.size());
         possible.set(0, all.size());
         agreeing.stream().filter(Candidates::isLevel).forEach(cell -> possible.and(givers(cell)));
@@ -67,7 +68,15 @@ final class Candidates {
         return givers.get(cell.offset()).getOrDefault(cell.level(), new BitSet());
     }
 
-    private void prepare() {
+    /** Works out what slips give all at once. */
+    void prepare(Progress progress) {
+        for (int n = 0; n < all.size(); n++) {
+            progress.report((double) n / all.size());
+            all.get(n).prepare();
+        }
+    }
+
+    private void lookUp() {
         if (!givers.isEmpty()) {
             return;
         }

@@ -100,6 +100,17 @@ public final class SlipFinder {
     }
 
     /**
+     * Works out what a first sheet would have to wait for: all slips, and what single ones give.
+     *
+     * @param progress told how far it is
+     * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
+     */
+    public synchronized void prepare(Progress progress) {
+        singles(progress).prepare(progress);
+        pairs(progress).prepare(progress);
+    }
+
+    /**
      * @param check a person's values against the step
      * @param progress told how far it is
      * @return what is said of the differing cells
