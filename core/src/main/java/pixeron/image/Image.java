@@ -256,6 +256,11 @@ public final class Image implements Result {
         return !(samples instanceof OpenSamples);
     }
 
+    /** @return the samples of an open image over one denominator; empty for a level image and where samples are doubles */
+    public Optional<Fractions> fractions() {
+        return samples instanceof OpenSamples open && open.isExact() ? Optional.of(new Fractions(open.numerators(), open.denominator())) : Optional.empty();
+    }
+
     /** @return false when samples are kept as doubles */
     public boolean isExact() {
         return !(samples instanceof OpenSamples open) || open.isExact();

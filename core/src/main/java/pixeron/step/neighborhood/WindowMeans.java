@@ -1,6 +1,8 @@
 package pixeron.step.neighborhood;
 
 import java.util.Arrays;
+import java.util.Optional;
+import pixeron.image.Fractions;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
@@ -9,13 +11,20 @@ import pixeron.number.Value;
 /**
  * Means of windows, row by row.
  *
- * <p>Cost for a level image: a few sums for each pixel, whatever the size of the window, because the sums of columns move
- * with it; for an open image every window is added up anew, which keeps fractions exact and doubles in one order.
+ * <p>Cost for levels and exact fractions: a few sums for each pixel, whatever the size of the window, because the sums of columns move
+ * with it; of doubles every window is added up anew, which keeps them in one order.
  */
 public final class WindowMeans {
 
+    /** Numerators and denominators below this can be added up over any window, and multiplied by its cells. */
+    private static final long LARGEST = 1L << 44;
+
     private final Image image;
     private final Window window;
+    /** Of an open image that can be added up; empty for levels. */
+    private final Optional<Fractions> fractions;
+    private final boolean isMoving;
+    private final long denominator;
     private final int[] columns;
     /** For each column the sum over the rows of the window, and for which row of the image it is. */
     private final long[] sums;
@@ -27,6 +36,9 @@ public final class WindowMeans {
     public WindowMeans(Image image, Window window) {
         this.image = image;
         this.window = window;
+        this.fractions = image.fractions().filter(found -> found.denominator() < LARGEST && found.largest() < LARGEST);
+        this.isMoving = image.isLevelImage() || fractions.isPresent();
+        this.denominator = fractions.map(Fractions::denominator).orElse(1L);
         this.columns = new int[image.columns() + window.width() - 1];
         Arrays.setAll(columns, n -> window.border().source(n - window.anchorColumn(), image.columns()));
         this.sums = new long[columns.length];
@@ -52,9 +64,13 @@ public final class WindowMeans {
         if (from >= 0) {
             rowsInside += sign;
             for (int n = 0; n < columns.length; n++) {
-                sums[n] += columns[n] < 0 ? 0 : sign * image.level(from * image.columns() + columns[n]);
+                sums[n] += columns[n] < 0 ? 0 : sign * numerator(from * image.columns() + columns[n]);
             }
         }
+    }
+
+    private long numerator(int offset) {
+        return fractions.isPresent() ? fractions.get().numerators()[offset] : image.level(offset);
     }
 
     /** @return the mean of the window on a pixel; pixels are best asked for row by row */
@@ -68,7 +84,7 @@ public final class WindowMeans {
 
     private Value[] means(int row) {
         Value[] means = new Value[image.columns()];
-        if (!image.isLevelImage()) {
+        if (!isMoving) {
             Arrays.setAll(means, column -> plainMean(new Pixel(row, column)));
             return means;
         }
@@ -94,9 +110,9 @@ public final class WindowMeans {
     private Value mean(long sum, int inside, boolean isGiven) {
         int all = window.height() * window.width();
         if (!isGiven || inside == all) {
-            return Rational.of(sum, inside);
+            return Rational.of(sum, denominator * inside);
         }
-        return Rational.of(sum).plus(window.outside().times(Rational.of(all - inside)))
+        return Rational.of(sum, denominator).plus(window.outside().times(Rational.of(all - inside)))
                 .dividedBy(Rational.of(all));
     }
 

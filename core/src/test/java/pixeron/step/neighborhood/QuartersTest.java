@@ -129,4 +129,20 @@ class QuartersTest {
             assertThat(result.value(pixel)).as("%s at %s", operation.step().line(), pixel).isEqualTo(operation.value(pixel));
         }
     }
+
+    /** Sums that move from pixel to pixel, over levels, over fractions with one denominator and of doubles. */
+    @Property(tries = 40)
+    void localThresholdsAreAsExplained(@ForAll long seed) {
+        Random random = new Random(seed);
+        Image levels = Image.ofLevels(4 + random.nextInt(9), 4 + random.nextInt(9), 255, n -> random.nextInt(256));
+        String first = List.of("add amount=0", "divide divisor=3 rounding=none", "linear gain=-1/7 bias=3/2 rounding=none overflow=keep", "log rounding=none").get(random.nextInt(4));
+        Image before = StepLine.parse(first).bind(levels).result(Progress.NONE);
+        String border = List.of("zero", "repeat", "mirror-half", "wrap", "inside", "keep", "constant outside=5/3").get(random.nextInt(7));
+        Operation operation = StepLine.parse("threshold-local size=" + (1 + 2 * random.nextInt(3)) + " offset=" + List.of("0", "1/3", "-2").get(random.nextInt(3)) + " border=" + border)
+                .bind(before);
+        Image result = operation.result(Progress.NONE);
+        for (int n = 0; n < result.count(); n++) {
+            assertThat(result.value(n)).as("%s after %s at %s", operation.step().line(), first, result.pixel(n)).isEqualTo(operation.value(result.pixel(n)));
+        }
+    }
 }
