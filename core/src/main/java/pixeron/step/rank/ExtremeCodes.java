@@ -122,7 +122,7 @@ final class ExtremeCodes implements Codes {
     private final class Whole implements Rows {
 
         /** For fewer columns comparing all of them, several columns at once, is quicker than going by blocks. */
-        private static final int WORTH_BLOCKS = 10;
+        private static final int WORTH_BLOCKS = 6;
 
         private final Plane plane;
         private final int height;

@@ -99,10 +99,11 @@ final class MedianOfNine implements Codes.RunRows {
         }
     }
 
-    /** A code is twice the value. */
+    /** A code is twice the value; a place that stands for no column may have nothing but missing cells. */
     private static void twice(int[] values, int[] codes) {
         for (int j = 0; j < codes.length; j++) {
-            codes[j] = values[j] + values[j];
+            int value = values[j] & ~(values[j] >> SIGN);
+            codes[j] = value + value;
         }
     }
 }
