@@ -77,7 +77,6 @@ public final class Bench {
      */
     public Bench(Background background, Consumer<RuntimeException> trouble) {
         this(background, new Background(), trouble);
-        preparing = Optional.of(new Preparing());
     }
 
     /** @param aside where else is calculated, so that neither waits for the other */
@@ -90,6 +89,11 @@ public final class Bench {
                 show();
             }
         });
+    }
+
+    /** From now on what will be asked next is worked out while nobody does anything. */
+    public void prepareAhead() {
+        preparing = Optional.of(new Preparing());
     }
 
     /**

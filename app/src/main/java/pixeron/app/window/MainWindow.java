@@ -78,6 +78,7 @@ public final class MainWindow extends StackPane {
     public MainWindow(UserFolder folder, Dialogs dialogs, Duration autosaveDelay) {
         this.folder = folder;
         bench = new Bench(calculation, problem -> trouble(problem));
+        bench.prepareAhead();
         Background reading = new Background();
         Voice voice = new Voice(dialogs, banner, text -> view().say(text));
         files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, voice);

@@ -17,6 +17,7 @@ final class Candidates {
 
     /** In larger images what all slips give together would fill the memory. */
     private static final int MOST_CELLS = 1 << 8;
+    private static final int REPORT_EVERY = 32;
 
     private final List<Candidate> all;
     private final int cells;
@@ -71,7 +72,9 @@ final class Candidates {
     /** Works out what slips give all at once. */
     void prepare(Progress progress) {
         for (int n = 0; n < all.size(); n++) {
-            progress.report((double) n / all.size());
+            if (n % REPORT_EVERY == 0) {
+                progress.report((double) n / all.size());
+            }
             all.get(n).prepare();
         }
     }
