@@ -7,11 +7,11 @@ import java.util.Map;
 import java.util.Random;
 import pixeron.chain.Chain;
 import pixeron.image.Image;
-import pixeron.step.colour.Binding;
 import pixeron.step.Inputs;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.colour.Binding;
 
 /**
  * How the cost of a step grows with the image: nanoseconds a pixel for sides from 64 on, each twice the one before, and the exponent of the

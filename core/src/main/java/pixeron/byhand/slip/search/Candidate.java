@@ -32,7 +32,9 @@ final class Candidate {
     private final List<String> ids;
     private final Way way;
     private final Frame frame;
-    private final Object[] known;
+    private final boolean keepsValues;
+    /** Values that were asked for one by one; null before the first. */
+    private Object[] known;
     private int asked;
     private Optional<Image> whole = Optional.empty();
     private boolean isTriedAtOnce;
@@ -46,7 +48,7 @@ final class Candidate {
         this.ids = ids;
         this.way = way;
         this.frame = frame;
-        this.known = frame.count() <= MOST_KEPT ? new Object[frame.count()] : null;
+        this.keepsValues = frame.count() <= MOST_KEPT;
     }
 
     List<String> ids() {
@@ -66,7 +68,8 @@ final class Candidate {
             return known[at] == NOTHING ? Optional.empty() : Optional.of((Value) known[at]);
         }
         Value value = worked(pixel);
-        if (known != null) {
+        if (keepsValues) {
+            known = known == null ? new Object[frame.count()] : known;
             known[at] = value == null ? NOTHING : value;
         }
         return Optional.ofNullable(value);
@@ -82,7 +85,7 @@ final class Candidate {
 
     /** Asked often enough, all values are worth having at once; where they come one by one, only once all were asked for. */
     private boolean hasLevels() {
-        if (isReady || known == null || ++asked <= WORTH_ALL) {
+        if (isReady || !keepsValues || ++asked <= WORTH_ALL) {
             return isReady;
         }
         if (atOnce().isPresent() || asked > frame.count()) {
@@ -93,7 +96,7 @@ final class Candidate {
 
     /** All values, where they come at once. */
     void prepare() {
-        if (known != null && atOnce().isPresent()) {
+        if (keepsValues && atOnce().isPresent()) {
             makeReady();
         }
     }
