@@ -54,8 +54,9 @@ public final class SlantedSquare {
     private final int[] work = new int[SIDE * SIDE];
     private final int[] levels = new int[QUARTER];
     private final int[] near = new int[QUARTER];
+    /** Which fours of levels are to be looked at again. */
+    private final int[] doubtful = new int[QUARTER];
     private final int[] open = new int[SIDE * SIDE];
-    private final int[] openAt = new int[SIDE * SIDE];
     private int openCount;
     /** Keeps the virtual machine from leaving out what is only read so that it is near. */
     private int nothing;
@@ -156,7 +157,7 @@ public final class SlantedSquare {
 
     /** @return where in {@code out} the n-th level stands that is not sure */
     public int open(int n) {
-        return openAt[n];
+        return open[n];
     }
 
     /** Asks for all rows of the image before the first is copied: waiting for one after the other would take a seventh of the time. */
@@ -217,10 +218,10 @@ public final class SlantedSquare {
         for (int i = 0; i < SIDE; i++) {
             row(levels, i * SIDE / 4, out, at + i * stride);
         }
-        int count = found(near, open);
+        int count = found(near, doubtful);
         openCount = 0;
         for (int k = 0; k < count; k++) {
-            int m = open[k];
+            int m = doubtful[k];
             for (int q = 0; q < 4; q++) {
                 int n = m + q * QUARTER;
                 if ((work[n] + SHORT_DOUBT & PART) < 2 * SHORT_DOUBT) {
@@ -250,7 +251,7 @@ public final class SlantedSquare {
         long sum = sum(y, x);
         out[at] = (byte) (sum >>> 2 * BITS);
         if ((sum + DOUBT & 2 * HALF - 1) < 2 * DOUBT) {
-            openAt[openCount++] = at;
+            open[openCount++] = at;
         }
     }
 

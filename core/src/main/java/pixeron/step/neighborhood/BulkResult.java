@@ -3,7 +3,9 @@ package pixeron.step.neighborhood;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.IntConsumer;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
@@ -55,8 +57,9 @@ final class BulkResult {
     private Image levels(Progress progress) {
         LevelRaster raster = new LevelRaster(rows, columns, before.maximumLevel());
         CodeLevels of = new CodeLevels(codes, operation.finish(), rows * columns);
-        Optional<Function<CellRows, Codes.RunRows>> quick = rows * columns >= WORTH_ALL_CORES && Quarters.isPossible(before) && !operation.hasArea() ? codes.inAnyOrder() : Optional.empty();
-        if (quick.isPresent()) {
+        boolean isInQuarters = rows * columns >= WORTH_ALL_CORES && Quarters.isPossible(before) && !operation.hasArea();
+        Optional<Function<CellRows, Codes.RunRows>> quick = codes.inAnyOrder();
+        if (isInQuarters && quick.isPresent()) {
             inQuarters(quick.get(), of, raster, progress);
             return raster.image();
         }
@@ -81,10 +84,14 @@ final class BulkResult {
             int[][] levels = plane.room();
             for (int i = first; i < first + count; i++) {
                 filler.fill(i - first, found);
+                // What stands for no column need not be a code.
+                for (int j = columns; j < plane.runs() * plane.length(); j++) {
+                    found[plane.run(j)][plane.place(j)] = codes.least();
+                }
                 for (int run = 0; run < found.length; run++) {
                     of.of(found[run], levels[run]);
                 }
-                forSpecial(i, (j, pixel) -> levels[j % Quarters.FOUR][j / Quarters.FOUR] = special(pixel, found[j % Quarters.FOUR][j / Quarters.FOUR]));
+                forSpecial(i, (j, pixel) -> levels[plane.run(j)][plane.place(j)] = special(pixel, found[plane.run(j)][plane.place(j)]));
                 quarters.join(levels, raster, i);
                 rowDone.run();
             }
@@ -168,22 +175,18 @@ final class BulkResult {
         if (hasNothingSpecial()) {
             return;
         }
-        Pixel start = window.source(new Pixel(row, 0));
-        boolean isAtEdge = start.row() < window.anchorRow() || start.row() - window.anchorRow() + window.height() > before.rows();
-        // Without an area only pixels are special whose window leaves the image, of most rows those at their ends.
-        boolean isWhole = isAtEdge || operation.hasArea() || window.width() >= columns;
-        int left = isWhole ? columns : window.anchorColumn();
-        int right = isWhole ? columns : columns - window.width() + 1 + window.anchorColumn();
-        forSpecial(row, 0, left, special);
-        forSpecial(row, right, columns, special);
-    }
-
-    private void forSpecial(int row, int from, int to, Special special) {
-        for (int j = from; j < to; j++) {
+        IntConsumer visit = j -> {
             Pixel pixel = window.source(new Pixel(row, j));
             if (operation.isKept(pixel) || codes.dependsOnCells() && !window.fits(before, pixel)) {
                 special.take(j, pixel);
             }
+        };
+        int top = window.source(new Pixel(row, 0)).row() - window.anchorRow();
+        // Without an area only pixels are special whose window leaves the image, of most rows those at their ends.
+        if (operation.hasArea() || top < 0 || top + window.height() > before.rows()) {
+            IntStream.range(0, columns).forEach(visit);
+        } else {
+            window.forSides(columns, visit);
         }
     }
 }

@@ -17,6 +17,16 @@ public interface CellRows {
     /** @return how many runs there are */
     int runs();
 
+    /** @return the run in which a column of the result stands */
+    default int run(int column) {
+        return column % runs();
+    }
+
+    /** @return where in its run a column of the result stands */
+    default int place(int column) {
+        return column / runs();
+    }
+
     /** @return how long a run is */
     int length();
 
@@ -24,11 +34,6 @@ public interface CellRows {
     int columns();
 
     Window window();
-
-    /** @return whether the window on a column of the result leaves the image at the side, or could */
-    default boolean isAtSide(int column) {
-        return column < window().anchorColumn() || column > columns() - window().width() + window().anchorColumn();
-    }
 
     /** @return room for a number for each place */
     default int[][] room() {

@@ -24,7 +24,7 @@ public final class Plane implements CellRows {
     private Plane(Surroundings around, int count, int capacity) {
         this.around = around;
         this.count = count;
-        this.columns = around.columns().length - window().width() + 1;
+        this.columns = around.resultColumns();
         this.rows = new RowRing<>(capacity, () -> new int[around.columns().length], this::read);
         this.moved = IntStream.range(0, window().width()).mapToObj(by -> new RowRing<>(capacity, () -> new int[columns],
                 (n, into) -> System.arraycopy(row(n), by, into, 0, columns))).toList();

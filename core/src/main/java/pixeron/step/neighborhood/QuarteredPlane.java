@@ -22,7 +22,7 @@ final class QuarteredPlane implements CellRows {
     QuarteredPlane(Surroundings around) {
         this.around = around;
         int width = window().width();
-        this.columns = around.columns().length - width + 1;
+        this.columns = around.resultColumns();
         int furthest = (width + FOUR - 2) / FOUR;
         this.size = Quarters.size(columns);
         this.quarters = new Quarters(FOUR * (size + furthest));
@@ -40,8 +40,8 @@ final class QuarteredPlane implements CellRows {
             return;
         }
         quarters.split(around.image(), from, around.left(), into);
-        around.forSides((at, column) -> into[at % FOUR][at / FOUR] = column < 0 ? around.outside()
-                : into[(around.left() + column) % FOUR][(around.left() + column) / FOUR]);
+        around.forSides((at, column) -> into[run(at)][place(at)] = column < 0 ? around.outside()
+                : into[run(around.left() + column)][place(around.left() + column)]);
     }
 
     /** What stands so many columns further stands in another run, or further on in its own. */

@@ -23,6 +23,11 @@ record Surroundings(Image image, Window window, int first, int outside, int left
         return new Surroundings(image, window, first, isGiven ? ((Rational) window.outside()).toInt() : absent, left, columns);
     }
 
+    /** @return the columns of the result */
+    int resultColumns() {
+        return columns.length - window.width() + 1;
+    }
+
     /** @return the row of the image that stands at a row of the plane, from the first row of the first window on; negative where there is none */
     int row(int n) {
         int up = window.border() == Border.CROP ? 0 : window.anchorRow();

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -44,6 +46,18 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
         int top = pixel.row() - anchorRow;
         int left = pixel.column() - anchorColumn;
         return top >= 0 && left >= 0 && top + height <= image.rows() && left + width <= image.columns();
+    }
+
+    /**
+     * Visits the columns of a result on which the window leaves the image at the side, or could.
+     *
+     * @param columns of the result
+     */
+    public void forSides(int columns, IntConsumer visit) {
+        int left = Math.min(columns, anchorColumn);
+        int right = Math.max(left, columns - width + 1 + anchorColumn);
+        IntStream.range(0, left).forEach(visit);
+        IntStream.range(right, columns).forEach(visit);
     }
 
     /**

@@ -1,8 +1,6 @@
 package pixeron.step.rank;
 
 import java.util.Arrays;
-import java.util.function.IntPredicate;
-import java.util.function.IntUnaryOperator;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 
@@ -24,7 +22,6 @@ final class ColumnCounts implements Codes.Rows {
     private static final int NUMBERS = 4;
     private static final int COUNT_BITS = 16;
     private static final int LAST = 48;
-    private static final int SIGN = 31;
     private static final int LOWER = 0xFFFF;
     private static final long ONES = 0x0001000100010001L;
     private static final long SIGNS = 0x8000800080008000L;
@@ -33,35 +30,25 @@ final class ColumnCounts implements Codes.Rows {
     private final int height;
     private final int width;
     private final int columns;
-    private final IntUnaryOperator place;
-    private final IntPredicate isBetween;
+    private final Ranked ranked;
     /** For each column how many levels it has of each group, and in all; for each group of each column those of its levels. */
     private final long[] ofGroups;
     private final int[] inAll;
     private final long[][] ofLevels;
-    /** The window's counts of groups. */
-    private long first;
-    private long second;
-    private long third;
-    private long fourth;
+    private final long[] window = new long[NUMBERS];
     private final long[][] windowLevels = new long[GROUPS][NUMBERS];
     /** For each group up to which column its counts in the window are right; the window reaches as far back from there. */
     private final int[] upTo = new int[GROUPS];
     private int counted;
     private int rest;
 
-    /**
-     * @param plane of levels up to 255 and windows of at most {@link #MOST_CELLS} cells
-     * @param place the place from 0 that is taken of so many cells
-     * @param isBetween whether of so many cells the next place counts as well
-     */
-    ColumnCounts(Plane plane, IntUnaryOperator place, IntPredicate isBetween) {
+    /** @param plane of levels up to 255 and windows of at most {@link #MOST_CELLS} cells */
+    ColumnCounts(Plane plane, Ranked ranked) {
         this.plane = plane;
         this.height = plane.window().height();
         this.width = plane.window().width();
         this.columns = plane.columns() + width - 1;
-        this.place = place;
-        this.isBetween = isBetween;
+        this.ranked = ranked;
         this.ofGroups = new long[NUMBERS * columns];
         this.inAll = new int[columns];
         this.ofLevels = new long[GROUPS][NUMBERS * columns];
@@ -69,32 +56,23 @@ final class ColumnCounts implements Codes.Rows {
 
     @Override
     public void fill(int row, int[] codes) {
-        for (; counted < row + height - 1; counted++) {
+        for (; counted < row + height; counted++) {
             count(plane.row(counted), 1);
         }
-        count(plane.row(counted++), 1);
+        Arrays.fill(window, 0);
         Arrays.fill(upTo, -1);
-        clear();
         int cells = 0;
         for (int b = 0; b < width - 1; b++) {
-            addGroups(b);
+            add(ofGroups, b, window);
             cells += inAll[b];
         }
-        int lastCells = -1;
-        int at = 0;
-        boolean hasTwo = false;
         for (int j = 0; j < codes.length; j++) {
-            addGroups(j + width - 1);
+            add(ofGroups, j + width - 1, window);
             cells += inAll[j + width - 1];
-            if (cells != lastCells) {
-                lastCells = cells;
-                // Where cells are missing the pixel may be one that keeps its value; then any place will do.
-                at = Math.max(0, Math.min(place.applyAsInt(cells), cells - 1));
-                hasTwo = isBetween.test(cells);
-            }
+            int at = ranked.anyAt(cells);
             int level = level(j, at);
-            codes[j] = level + (hasTwo ? level(j, at + 1) : level);
-            subtractGroups(j);
+            codes[j] = level + (ranked.isBetween(cells) ? level(j, at + 1) : level);
+            subtract(ofGroups, j, window);
             cells -= inAll[j];
         }
         count(plane.row(row), -1);
@@ -111,29 +89,6 @@ final class ColumnCounts implements Codes.Rows {
                 inAll[j] += one;
             }
         }
-    }
-
-    private void clear() {
-        first = 0;
-        second = 0;
-        third = 0;
-        fourth = 0;
-    }
-
-    private void addGroups(int column) {
-        int at = NUMBERS * column;
-        first += ofGroups[at];
-        second += ofGroups[at + 1];
-        third += ofGroups[at + 2];
-        fourth += ofGroups[at + 3];
-    }
-
-    private void subtractGroups(int column) {
-        int at = NUMBERS * column;
-        first -= ofGroups[at];
-        second -= ofGroups[at + 1];
-        third -= ofGroups[at + 2];
-        fourth -= ofGroups[at + 3];
     }
 
     private static void add(long[] counts, int column, long[] sums) {
@@ -154,12 +109,12 @@ final class ColumnCounts implements Codes.Rows {
 
     /** @return the level at a place from 0 of the window whose first column is given */
     private int level(int column, int at) {
-        int group = found(first, second, third, fourth, at);
+        int group = found(window, at);
         int inGroup = rest;
         long[] levels = windowLevels[group];
         bringUpToDate(ofLevels[group], levels, upTo[group], column);
         upTo[group] = column + width - 1;
-        return group * GROUPS + found(levels[0], levels[1], levels[2], levels[3], inGroup);
+        return group * GROUPS + found(levels, inGroup);
     }
 
     private void bringUpToDate(long[] counts, long[] sums, int before, int first) {
@@ -178,20 +133,19 @@ final class ColumnCounts implements Codes.Rows {
         }
     }
 
-    /** Finds the count in which a place lies; the rest is the place less all counts before. Without jumps, which would be guessed wrongly. */
-    private int found(long one, long two, long three, long four, int at) {
+    /** Finds the count in which a place lies; the rest is the place less all counts before. */
+    private int found(long[] counts, int at) {
+        int left = at;
+        int n = 0;
         // Times ones, every count becomes the sum of itself and those before it.
-        int all = (int) (one * ONES >>> LAST);
-        int both = all + (int) (two * ONES >>> LAST);
-        int most = both + (int) (three * ONES >>> LAST);
-        int isBeyondOne = all - 1 - at >> SIGN;
-        int isBeyondTwo = both - 1 - at >> SIGN;
-        int isBeyondThree = most - 1 - at >> SIGN;
-        long counts = one + (two - one & isBeyondOne) + (three - two & isBeyondTwo) + (four - three & isBeyondThree);
-        int left = at - (all & isBeyondOne) - (both - all & isBeyondTwo) - (most - both & isBeyondThree);
-        long sums = counts * ONES;
+        long sums = counts[0] * ONES;
+        while (left >= (int) (sums >>> LAST)) {
+            left -= (int) (sums >>> LAST);
+            n++;
+            sums = counts[n] * ONES;
+        }
         int before = Long.bitCount((left * ONES | SIGNS) - sums & SIGNS);
         rest = left - ((int) (sums << COUNT_BITS >>> COUNT_BITS * before) & LOWER);
-        return before - NUMBERS * (isBeyondOne + isBeyondTwo + isBeyondThree);
+        return NUMBERS * n + before;
     }
 }

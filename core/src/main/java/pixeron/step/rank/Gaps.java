@@ -1,5 +1,7 @@
 package pixeron.step.rank;
 
+import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.CellRows;
 
@@ -36,20 +38,22 @@ final class Gaps {
         if (!hasAny) {
             return;
         }
-        boolean isRowMissing = isRowMissing(row);
-        int runs = codes.length;
         int width = rows.window().width();
-        for (int run = 0; run < runs; run++) {
+        for (int run = 0; run < codes.length; run++) {
             for (int n = 0; n < cells.length; n++) {
                 cells[n] = rows.cells(row + n / width, n % width, run);
             }
-            for (int place = 0; place * runs + run < rows.columns(); place++) {
-                if (isRowMissing || rows.isAtSide(place * runs + run)) {
-                    fill(place, codes[run]);
-                } else {
-                    // On to the columns at the right side.
-                    place = Math.max(place, (rows.columns() - width - run) / runs);
+            int[] ofRun = codes[run];
+            int own = run;
+            IntConsumer visit = j -> {
+                if (rows.run(j) == own) {
+                    fill(rows.place(j), ofRun);
                 }
+            };
+            if (isRowMissing(row)) {
+                IntStream.range(0, rows.columns()).forEach(visit);
+            } else {
+                rows.window().forSides(rows.columns(), visit);
             }
         }
     }
@@ -62,8 +66,7 @@ final class Gaps {
             }
         }
         if (count < cells.length) {
-            // Where cells are missing the pixel may be one that keeps its value; then any place will do.
-            int at = Math.min(ranked.at(count), count - 1);
+            int at = ranked.anyAt(count);
             int value = value(count, at);
             codes[place] = value + (ranked.isBetween(count) ? value(count, at + 1) : value);
         }

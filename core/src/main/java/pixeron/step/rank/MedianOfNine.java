@@ -20,6 +20,8 @@ final class MedianOfNine implements Codes.RunRows {
     private final int[][] low;
     private final int[][] middle;
     private final int[][] high;
+    /** Gets what of three sorted numbers is of no use. */
+    private final int[] spare;
 
     /**
      * @param rows of windows of 3 × 3
@@ -31,6 +33,7 @@ final class MedianOfNine implements Codes.RunRows {
         this.low = new int[SIDE][rows.length()];
         this.middle = new int[SIDE][rows.length()];
         this.high = new int[SIDE][rows.length()];
+        this.spare = new int[rows.length()];
     }
 
     @Override
@@ -41,27 +44,27 @@ final class MedianOfNine implements Codes.RunRows {
             }
             largest(low[0], low[1], low[2]);
             smallest(high[0], high[1], high[2]);
-            middle(middle[0], middle[1], middle[2]);
-            middle(low[0], middle[0], high[0]);
-            twice(low[0], codes[run]);
+            sort(middle[0], middle[1], middle[2], spare, middle[0], spare);
+            sort(low[0], middle[0], high[0], spare, middle[0], spare);
+            twice(middle[0], codes[run]);
         }
         gaps.fill(row, codes);
     }
 
-    private static void sort(int[] above, int[] here, int[] below, int[] low, int[] middle, int[] high) {
+    private static void sort(int[] first, int[] second, int[] third, int[] low, int[] middle, int[] high) {
         for (int j = 0; j < low.length; j++) {
-            int a = above[j];
-            int b = here[j];
-            int c = below[j];
+            int a = first[j];
+            int b = second[j];
+            int c = third[j];
             int less = a - b & a - b >> SIGN;
             int small = b + less;
             int large = a - less;
-            int second = large - c & large - c >> SIGN;
-            int between = c + second;
-            int third = small - between & small - between >> SIGN;
-            low[j] = between + third;
-            middle[j] = small - third;
-            high[j] = large - second;
+            int lessOfLarge = large - c & large - c >> SIGN;
+            int between = c + lessOfLarge;
+            int lessOfSmall = small - between & small - between >> SIGN;
+            low[j] = between + lessOfSmall;
+            middle[j] = small - lessOfSmall;
+            high[j] = large - lessOfLarge;
         }
     }
 
@@ -86,24 +89,10 @@ final class MedianOfNine implements Codes.RunRows {
         }
     }
 
-    private static void middle(int[] first, int[] second, int[] third) {
-        for (int j = 0; j < first.length; j++) {
-            int a = first[j];
-            int b = second[j];
-            int c = third[j];
-            int less = a - b & a - b >> SIGN;
-            int small = b + less;
-            int large = a - less;
-            int between = c + (large - c & large - c >> SIGN);
-            first[j] = small - (small - between & small - between >> SIGN);
-        }
-    }
-
-    /** A code is twice the value; a place that stands for no column may have nothing but missing cells. */
+    /** A code is twice the value. */
     private static void twice(int[] values, int[] codes) {
         for (int j = 0; j < codes.length; j++) {
-            int value = values[j] & ~(values[j] >> SIGN);
-            codes[j] = value + value;
+            codes[j] = values[j] + values[j];
         }
     }
 }

@@ -44,7 +44,7 @@ record MiddleCodes(Ranked ranked, Window window, int maximumLevel) implements Co
     @Override
     public Rows rows(Plane plane) {
         return isNine() ? new MedianOfNine(plane, maximumLevel, ranked).inOneRun() : isOfBytes() && cells() <= ColumnCounts.MOST_CELLS
-                ? new ColumnCounts(plane, ranked::at, ranked::isBetween) : new SortedRows(plane, maximumLevel, ranked::at, ranked::isBetween);
+                ? new ColumnCounts(plane, ranked) : new SortedRows(plane, maximumLevel, ranked);
     }
 
     @Override

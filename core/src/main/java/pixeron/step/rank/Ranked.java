@@ -45,6 +45,11 @@ final class Ranked implements Reduction<List<Value>> {
         };
     }
 
+    /** @return the place that is taken where cells are missing, in a pixel that may be one that keeps its value: then any place will do */
+    int anyAt(int count) {
+        return Math.max(0, Math.min(at(count), count - 1));
+    }
+
     boolean isMedian() {
         return kind == Rank.Kind.MEDIAN;
     }

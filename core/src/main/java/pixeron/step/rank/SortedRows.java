@@ -1,7 +1,5 @@
 package pixeron.step.rank;
 
-import java.util.function.IntPredicate;
-import java.util.function.IntUnaryOperator;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 
@@ -22,24 +20,18 @@ final class SortedRows implements Codes.Rows {
     private final Plane plane;
     private final int height;
     private final int width;
-    private final IntUnaryOperator place;
-    private final IntPredicate isBetween;
+    private final Ranked ranked;
     private final int shift;
     private final int[] counts;
     private final int[] groups;
     private final int[][] rows;
     private int count;
 
-    /**
-     * @param place the place from 0 that is taken of so many cells
-     * @param isBetween whether of so many cells the next place counts as well
-     */
-    SortedRows(Plane plane, int maximumLevel, IntUnaryOperator place, IntPredicate isBetween) {
+    SortedRows(Plane plane, int maximumLevel, Ranked ranked) {
         this.plane = plane;
         this.height = plane.window().height();
         this.width = plane.window().width();
-        this.place = place;
-        this.isBetween = isBetween;
+        this.ranked = ranked;
         this.shift = maximumLevel <= 255 ? BYTE_SHIFT : WORD_SHIFT;
         this.counts = new int[((maximumLevel >> shift) + 1) << shift];
         this.rows = new int[height][];
@@ -56,10 +48,9 @@ final class SortedRows implements Codes.Rows {
         }
         for (int j = 0; j < plane.columns(); j++) {
             count(j + width - 1, 1);
-            // Where cells are missing the pixel may be one that keeps its value; then any place will do.
-            int at = Math.min(place.applyAsInt(count), count - 1);
+            int at = ranked.anyAt(count);
             int level = level(at);
-            codes[j] = level + (isBetween.test(count) ? level(at + 1) : level);
+            codes[j] = level + (ranked.isBetween(count) ? level(at + 1) : level);
             count(j, -1);
         }
         for (int b = 0; b < width - 1; b++) {
