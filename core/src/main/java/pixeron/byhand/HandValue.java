@@ -50,11 +50,7 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
 
     /** Digits alone, as most cells are: these need no grammar. */
     private static boolean isPlain(String written) {
-        boolean isPlain = !written.isEmpty() && written.length() <= MOST_PLAIN;
-        for (int n = 0; n < written.length() && isPlain; n++) {
-            isPlain = written.charAt(n) >= '0' && written.charAt(n) <= '9';
-        }
-        return isPlain;
+        return !written.isEmpty() && written.length() <= MOST_PLAIN && written.chars().allMatch(digit -> digit >= '0' && digit <= '9');
     }
 
     /** As people write: a colon divides, and without functions, whose numbers a comma would part, a comma between digits is a decimal one. */

@@ -32,6 +32,11 @@ public final class KnownValues implements Explained {
         this.values = new Value[frame.count()];
     }
 
+    /** @return an operation whose values are worked out once each where it has as many as a person may write; the operation itself where it has more */
+    public static Explained of(Operation operation) {
+        return operation.frame().count() <= MOST_AT_ONCE ? new KnownValues(operation) : operation;
+    }
+
     @Override
     public Frame frame() {
         return frame;

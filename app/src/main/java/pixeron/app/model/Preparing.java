@@ -11,14 +11,12 @@ final class Preparing {
     /** A person who types or clicks is not kept waiting by this. */
     private static final long QUIET = TimeUnit.MILLISECONDS.toNanos(300);
     private static final long LOOK = TimeUnit.MILLISECONDS.toNanos(20);
-    /** In larger images nobody writes all values, and what slips give would fill the memory. */
-    private static final int MOST_CELLS = 1 << 12;
 
     private final Background aside = new Background();
 
     /** Begins when nothing else was shown for a while. */
     void shown(Shown made) {
-        made.finder().filter(finder -> made.grid().count() <= MOST_CELLS).ifPresent(this::prepare);
+        made.finder().ifPresent(this::prepare);
     }
 
     private void prepare(SlipFinder finder) {

@@ -61,9 +61,6 @@ public record StepWork(Written written, Check check, Following following, Map<St
         }
     }
 
-    /** In larger images a person writes few of the values. */
-    private static final int MOST_TOGETHER = 1 << 14;
-
     /** @return whether it says what is to be said of just these values */
     public boolean isOf(Written other, Optional<Written> before) {
         return written.position == other.position && written.face.equals(other.face) && written.operation == other.operation
@@ -78,7 +75,7 @@ public record StepWork(Written written, Check check, Following following, Map<St
     public static StepWork of(Written written, Optional<Written> earlier) {
         Operation operation = written.operation();
         // A value typed makes all cells be looked at again: their right values together are quicker than one by one.
-        Check check = Check.of(written.sheet(), operation.frame().count() <= MOST_TOGETHER ? new KnownValues(operation) : operation);
+        Check check = Check.of(written.sheet(), KnownValues.of(operation));
         HandSheet before = earlier.map(Written::sheet).orElse(HandSheet.EMPTY);
         return new StepWork(written, check, following(written, check, before), tables(written), before);
     }

@@ -19,7 +19,7 @@ import pixeron.step.Way;
 final class Candidate {
 
     /** For larger images the values of all slips together would fill the memory. */
-    private static final int MOST_KEPT = 1 << 12;
+    static final int MOST_KEPT = 1 << 12;
     /** When so many values of a step were asked for, all together cost less than more of them one by one. */
     private static final int WORTH_ALL = 30;
     /** The value was asked for, and there is none. */

@@ -41,16 +41,17 @@ final class Candidates {
      * @param agreeing what agrees on a sheet
      * @param differing what is to be explained
      * @param needed how many of those at least
+     * @param progress told how far it is where slips are looked up the first time
      * @return the numbers of candidates among which all are that explain so many and contradict nothing that agrees, and perhaps others
      */
-    IntStream possible(List<Asked> agreeing, List<Asked> differing, int needed) {
+    IntStream possible(List<Asked> agreeing, List<Asked> differing, int needed, Progress progress) {
         // For one sheet alone it is quicker to give each candidate up at the first cells that speak against it.
         boolean isWorth = !isFirst && cells <= MOST_CELLS;
         isFirst = false;
         if (!isWorth) {
             return IntStream.range(0, all.size());
         }
-        lookUp();
+        lookUp(progress);
         BitSet possible = new BitSet(all.size());
         possible.set(0, all.size());
         agreeing.stream().filter(Candidates::isLevel).forEach(cell -> possible.and(givers(cell)));
@@ -79,10 +80,11 @@ final class Candidates {
         }
     }
 
-    private void lookUp() {
+    private void lookUp(Progress progress) {
         if (!givers.isEmpty()) {
             return;
         }
+        prepare(progress);
         givers = IntStream.range(0, cells).<Map<Integer, BitSet>>mapToObj(cell -> new HashMap<>()).toList();
         for (int n = 0; n < all.size(); n++) {
             int[] levels = all.get(n).levels();

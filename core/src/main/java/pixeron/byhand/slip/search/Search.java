@@ -122,7 +122,7 @@ final class Search {
 
     /** @return what explains most cells; null where none explains as many as needed */
     private Found best(Candidates from, int needed) {
-        int[] possible = from.possible(agreeing, left, needed).toArray();
+        int[] possible = from.possible(agreeing, left, needed, progress).toArray();
         List<Candidate> candidates = from.all();
         boolean isLong = (long) left.size() * possible.length > WORTH_BOTH_CORES;
         IntStream numbers = IntStream.range(0, possible.length);

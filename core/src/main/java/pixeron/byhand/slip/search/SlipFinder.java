@@ -100,14 +100,17 @@ public final class SlipFinder {
     }
 
     /**
-     * Works out what a first sheet would have to wait for: all slips, and what single ones give.
+     * Works out what a first sheet would have to wait for: all slips, and what those give. Does nothing for large images, where nobody writes
+     * all values, and what slips give would fill the memory.
      *
      * @param progress told how far it is
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     public synchronized void prepare(Progress progress) {
-        singles(progress).prepare(progress);
-        pairs(progress).prepare(progress);
+        if (right.frame().count() <= Candidate.MOST_KEPT) {
+            singles(progress).prepare(progress);
+            pairs(progress).prepare(progress);
+        }
     }
 
     /**

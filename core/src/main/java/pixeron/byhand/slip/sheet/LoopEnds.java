@@ -22,9 +22,6 @@ import pixeron.step.Way;
  */
 public final class LoopEnds implements Slip {
 
-    /** For larger images the values of every step that is taken for the right one would fill the memory. */
-    private static final int MOST_KEPT = 1 << 12;
-
     private final String id;
     private final boolean isAtStart;
 
@@ -55,7 +52,7 @@ public final class LoopEnds implements Slip {
         int column = isAtStart ? 0 : frame.columns() - 1;
         String words = isAtStart ? "the loop over %s begins at 1" : "the loop over %s ends before the last";
         // All but the ends is as it should be, in every way: worked out once for all of them.
-        Explained rest = frame.count() <= MOST_KEPT ? new KnownValues(right) : right;
+        Explained rest = KnownValues.of(right);
         List<Way> ways = new ArrayList<>();
         add(ways, String.format(words, "rows and over columns"), pixel -> pixel.row() == row || pixel.column() == column, right, rest);
         add(ways, String.format(words, "rows"), pixel -> pixel.row() == row, right, rest);
