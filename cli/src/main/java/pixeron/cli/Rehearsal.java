@@ -5,6 +5,8 @@ import java.io.Writer;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import pixeron.make.Makers;
+import pixeron.project.ProjectFile;
 
 /** Does once what commands do, so that the archive of classes that is written at its end has those of all of them. */
 public final class Rehearsal {
@@ -20,18 +22,21 @@ public final class Rehearsal {
         Path image = folder.resolve("three-bit-sort.pgm");
         Path project = folder.resolve("three-bit-sort.pixeron.json");
         String table = folder.resolve("table.csv").toString();
-        List<Integer> codes = new ArrayList<>();
-        for (List<String> words : List.of(List.of("demo", "--out", folder.toString()),
-                List.of("run", image.toString(), "--step", "invert", "--out", table),
-                List.of("run", table, "--step", "box size=3", "--step", "power gamma=0.5", "--out", folder.resolve("rehearsed.png").toString()),
-                List.of("facts", table), List.of("facts", image.toString(), "--format", "json"),
-                List.of("explain", image.toString(), "--step", "box size=3", "--at", "1,1"),
-                List.of("table", image.toString(), "--step", "equalize"), List.of("check", image.toString(), "--step", "invert", "--by-hand", table),
+        List<Integer> codes = new ArrayList<>(List.of(done("demo", "--out", folder.toString())));
+        String step = ProjectFile.read(project).project().chain().links().get(0).step().line();
+        for (List<String> words : List.of(List.of("run", image.toString(), "--step", step, "--out", table),
+                List.of("run", table, "--step", step, "--out", folder.resolve("rehearsed.png").toString()),
+                List.of("facts", table), List.of("facts", image.toString(), "--format", "json"), List.of("explain", image.toString(), "--step", step, "--at", "1,1"),
+                List.of("table", image.toString(), "--step", step), List.of("check", image.toString(), "--step", step, "--by-hand", table),
                 List.of("check", project.toString()), List.of("compare", image.toString(), image.toString()), List.of("steps"),
-                List.of("new", "gradient rows=4 columns=4 maximum=7", "--out", folder.resolve("new.pgm").toString()))) {
-            PrintWriter nobody = new PrintWriter(Writer.nullWriter());
-            codes.add(Pixeron.run(nobody, nobody, words.toArray(String[]::new)));
+                List.of("new", Makers.all().get(0).name() + " rows=4 columns=4", "--out", folder.resolve("new.pgm").toString()))) {
+            codes.add(done(words.toArray(String[]::new)));
         }
         return codes;
+    }
+
+    private static int done(String... words) {
+        PrintWriter nobody = new PrintWriter(Writer.nullWriter());
+        return Pixeron.run(nobody, nobody, words);
     }
 }

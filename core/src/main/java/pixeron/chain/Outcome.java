@@ -4,6 +4,8 @@ import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
+import pixeron.step.colour.GrayStep;
+import pixeron.step.frequency.FourierInverse;
 
 /** What came of a stage: a result, or the reason why there is none. */
 public sealed interface Outcome {
@@ -28,7 +30,7 @@ public sealed interface Outcome {
         if (result instanceof Image image) {
             return image;
         }
-        throw PixeronException.of("The result is %s; a step %s makes an image of it.", result.kind(), result instanceof Spectrum ? "fourier-inverse" : "gray");
+        throw PixeronException.of("The result is %s; a step %s makes an image of it.", result.kind(), (result instanceof Spectrum ? new FourierInverse() : new GrayStep()).name());
     }
 
     /**

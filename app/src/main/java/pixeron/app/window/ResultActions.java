@@ -20,7 +20,7 @@ import pixeron.project.Project;
 import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
 import pixeron.step.Progress;
-import pixeron.step.catalog.StepLine;
+import pixeron.step.point.Depth;
 
 /** Writes what came out of the work: the result of a step, a report. Files are written in the background. */
 final class ResultActions {
@@ -78,7 +78,7 @@ final class ResultActions {
             String other = suggested.replaceFirst("\\.[^.]*$", ".pgm");
             voice.dialogs().chooseToSave("Save the result", other, RESULTS).ifPresent(next -> save(next, result));
         } else if (room == Dialogs.Room.SPREAD) {
-            save(file, StepLine.parse("depth maximum=255").bind((Image) result).result(Progress.NONE));
+            save(file, Depth.to(Image.BYTE_MAXIMUM).bind((Image) result).result(Progress.NONE));
         } else if (room == null) {
             save(file, result);
         }

@@ -26,6 +26,7 @@ import pixeron.project.View;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
+import pixeron.step.table.LevelRows;
 import pixeron.working.Table;
 
 /** The demo cases. The values by hand are calculated here, some of them with the slip that the case is about. */
@@ -59,7 +60,7 @@ public final class DemoCases {
     /** Counts are right; from level 4 on the running counts are one too low, and new levels follow from them. */
     private static Project withSlippedSum(Project project) {
         Table levels = step(project, 0).bind(project.chain().source()).tables().stream()
-                .filter(table -> table.name().equals("levels")).findFirst().orElseThrow();
+                .filter(table -> table.kind().equals(LevelRows.LEVELS)).findFirst().orElseThrow();
         Map<HandTable.Place, String> texts = new HashMap<>();
         for (int row = 0; row < levels.rows().size(); row++) {
             Rational running = (Rational) levels.value(row, "running").orElseThrow();

@@ -88,7 +88,12 @@ public final class RankKeep extends NamedStep implements WholeType {
 
     @Override
     public Step starter(int maximumLevel) {
-        return new Step(this, Arguments.NONE.with(KEEP, Amount.of(1)));
+        return keeping(1);
+    }
+
+    /** @return the step that keeps the k largest values */
+    public static Step keeping(int k) {
+        return new Step(new RankKeep(), Arguments.NONE.with(KEEP, Amount.of(k)));
     }
 
     /** @return a step that keeps another number of values, with the same end */

@@ -1,6 +1,5 @@
 package pixeron.step.neighborhood;
 
-import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
@@ -10,11 +9,9 @@ import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
 import pixeron.image.Quarters;
-import pixeron.number.Approximate;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
-import pixeron.step.Finish;
 import pixeron.step.Progress;
 import pixeron.walk.Visits;
 
@@ -77,7 +74,7 @@ final class BulkResult {
 
     private void inQuarters(Function<CellRows, Codes.RunRows> maker, CodeLevels of, LevelRaster raster, Progress progress) {
         Stripes.each(rows, true, progress, (first, count, rowDone) -> {
-            QuarteredPlane plane = new QuarteredPlane(Surroundings.of(before, window, first, codes.absent()));
+            QuarteredPlane plane = new QuarteredPlane(Margins.of(before, window, first, codes.absent()));
             Codes.RunRows filler = maker.apply(plane);
             Quarters quarters = new Quarters(columns);
             int[][] found = plane.room();
@@ -149,7 +146,7 @@ final class BulkResult {
     /** @param sinks makes one for each stripe */
     private void inStripes(Progress progress, Supplier<Sink> sinks) {
         Stripes.each(rows, rows * columns >= WORTH_ALL_CORES, progress, (first, count, rowDone) -> {
-            Codes.Rows maker = codes.rows(Plane.of(Surroundings.of(before, window, first, codes.absent()), count));
+            Codes.Rows maker = codes.rows(Plane.of(Margins.of(before, window, first, codes.absent()), count));
             int[] found = new int[columns];
             int[] room = new int[columns];
             Sink sink = sinks.get();

@@ -15,13 +15,13 @@ public final class Plane implements CellRows {
     /** Values outside beyond this are left to exact arithmetic; they could overflow sums. */
     private static final int LARGEST_OUTSIDE = 65535;
 
-    private final Surroundings around;
+    private final Margins around;
     private final int count;
     private final int columns;
     private final RowRing<int[]> rows;
     private final List<RowRing<int[]>> moved;
 
-    private Plane(Surroundings around, int count, int capacity) {
+    private Plane(Margins around, int count, int capacity) {
         this.around = around;
         this.count = count;
         this.columns = around.resultColumns();
@@ -39,7 +39,7 @@ public final class Plane implements CellRows {
     /** @return all rows, with 0 where nothing stands outside; several threads may read it */
     public static Plane all(Image image, Window window) {
         int rows = window.frameOf(image).rows();
-        Plane plane = new Plane(Surroundings.of(image, window, 0, 0), rows, rows + window.height() - 1);
+        Plane plane = new Plane(Margins.of(image, window, 0, 0), rows, rows + window.height() - 1);
         for (int n = 0; n < plane.height(); n++) {
             plane.row(n);
         }
@@ -51,7 +51,7 @@ public final class Plane implements CellRows {
      *
      * @param count how many of the result's rows
      */
-    static Plane of(Surroundings around, int count) {
+    static Plane of(Margins around, int count) {
         return new Plane(around, count, around.window().height());
     }
 

@@ -10,7 +10,7 @@ final class QuarteredPlane implements CellRows {
 
     private static final int FOUR = Quarters.FOUR;
 
-    private final Surroundings around;
+    private final Margins around;
     private final Quarters quarters;
     private final int columns;
     private final int size;
@@ -19,7 +19,7 @@ final class QuarteredPlane implements CellRows {
     private final List<List<RowRing<int[]>>> further;
 
     /** For reading downwards: only as many rows as the window is high are kept at a time. */
-    QuarteredPlane(Surroundings around) {
+    QuarteredPlane(Margins around) {
         this.around = around;
         int width = window().width();
         this.columns = around.resultColumns();

@@ -55,8 +55,13 @@ public final class Depth extends PointStep {
                 "r * (maximum + 1) / M"));
     }
 
+    /** @return the step that makes M2 the maximum level */
+    public static Step to(int maximumLevel) {
+        return new Step(new Depth(), Arguments.NONE.with(MAXIMUM, Amount.of(maximumLevel)));
+    }
+
     @Override
     public Step starter(int maximumLevel) {
-        return new Step(this, Arguments.NONE.with(MAXIMUM, Amount.of(maximumLevel)));
+        return to(maximumLevel);
     }
 }

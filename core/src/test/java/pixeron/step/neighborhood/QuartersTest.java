@@ -92,7 +92,7 @@ class QuartersTest {
             int height = 1 + random.nextInt(9);
             int width = 1 + random.nextInt(9);
             Window window = new Window(height, width, random.nextInt(height), random.nextInt(width), border, Rational.of(border == Border.CONSTANT ? 7 : 0));
-            Surroundings around = Surroundings.of(image, window, 0, -5);
+            Margins around = Margins.of(image, window, 0, -5);
             Plane plane = Plane.of(around, 1);
             QuarteredPlane quartered = new QuarteredPlane(around);
             for (int row = 0; row < height; row++) {

@@ -24,8 +24,8 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.project.Project;
-import pixeron.step.catalog.StepLine;
 import pixeron.step.histogram.Equalize;
+import pixeron.step.lowrank.RankKeep;
 import pixeron.step.point.Stretch;
 
 /** Two to four results side by side with one zoom and one picked pixel, their counts of levels, and what differs. */
@@ -182,7 +182,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         int most = bench.shown().seenBefore().map(seen -> Math.min(seen.frame().rows(), seen.frame().columns())).orElse(0);
         for (int k : RANKS) {
             if (k <= most) {
-                all.add(new Choice.Tried(StepLine.parse("rank-keep keep=" + k), "rank " + k, before));
+                all.add(new Choice.Tried(RankKeep.keeping(k), "rank " + k, before));
             }
         }
         results = all;

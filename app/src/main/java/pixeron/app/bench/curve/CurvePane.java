@@ -34,6 +34,7 @@ import pixeron.step.Mapping;
 import pixeron.step.Step;
 import pixeron.step.key.PairsParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.point.Lookup;
 
 /** The curve of the selected step, and beside it the table of what becomes of each level. */
 public final class CurvePane extends HBox implements CurvePlot.Listener, MiddlePane.Content {
@@ -172,7 +173,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
     }
 
     private boolean isLookup() {
-        return step().filter(step -> step.type().name().equals("lookup")).isPresent();
+        return step().filter(step -> step.type() instanceof Lookup).isPresent();
     }
 
     /** @return the key with the points of the curve, where the step has one */

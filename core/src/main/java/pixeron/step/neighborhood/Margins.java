@@ -12,15 +12,15 @@ import pixeron.number.Rational;
  * @param left how many columns stand before the image's first one
  * @param columns for each the one of the image; −1 where there is none
  */
-record Surroundings(Image image, Window window, int first, int outside, int left, int... columns) {
+record Margins(Image image, Window window, int first, int outside, int left, int... columns) {
 
     /** @param absent stands where nothing stands outside */
-    static Surroundings of(Image image, Window window, int first, int absent) {
+    static Margins of(Image image, Window window, int first, int absent) {
         boolean isGiven = window.border() == Border.ZERO || window.border() == Border.CONSTANT;
         int left = window.border() == Border.CROP ? 0 : window.anchorColumn();
         int[] columns = new int[window.frameOf(image).columns() + window.width() - 1];
         Arrays.setAll(columns, n -> window.border().source(n - left, image.columns()));
-        return new Surroundings(image, window, first, isGiven ? ((Rational) window.outside()).toInt() : absent, left, columns);
+        return new Margins(image, window, first, isGiven ? ((Rational) window.outside()).toInt() : absent, left, columns);
     }
 
     /** @return the columns of the result */
