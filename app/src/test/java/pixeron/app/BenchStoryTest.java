@@ -100,9 +100,9 @@ class BenchStoryTest extends WindowTest {
 
         Path file = folder.resolve("mine.pixeron.json");
         when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("mine")));
-        assertThat(bench().savedProperty().get()).isFalse();
+        assertThat(bench().past().savedProperty().get()).isFalse();
         push(KeyCode.SHORTCUT, KeyCode.S);
-        until(() -> bench().savedProperty().get());
+        until(() -> bench().past().savedProperty().get());
         assertThat(file).exists();
         var project = bench().project();
 
@@ -116,7 +116,7 @@ class BenchStoryTest extends WindowTest {
         open(file);
         until(() -> bench().project().equals(project));
         assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(0, 0));
-        assertThat(bench().savedProperty().get()).isTrue();
+        assertThat(bench().past().savedProperty().get()).isTrue();
     }
 
     @Test
@@ -130,13 +130,13 @@ class BenchStoryTest extends WindowTest {
         settle();
         var last = bench().project();
         int steps = 0;
-        while (bench().undoableProperty().get()) {
+        while (bench().past().undoableProperty().get()) {
             push(KeyCode.SHORTCUT, KeyCode.Z);
             steps++;
         }
         assertThat(bench().project()).isEqualTo(first);
         assertThat(steps).as("add, gain, bias, value").isEqualTo(4);
-        while (bench().redoableProperty().get()) {
+        while (bench().past().redoableProperty().get()) {
             push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.Z);
         }
         assertThat(bench().project()).isEqualTo(last);

@@ -84,7 +84,7 @@ class CropTest extends WindowTest {
         Path saved = folder.resolve("work" + ProjectFile.ENDING);
         when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(saved));
         push(KeyCode.SHORTCUT, KeyCode.S);
-        until(() -> bench().savedProperty().get());
+        until(() -> bench().past().savedProperty().get());
         open(saved);
         assertThat(states()).hasSize(6).contains(Verdict.DIFFERS);
         assertThat(bench().shown().grid().size()).isEqualTo("3 × 4");

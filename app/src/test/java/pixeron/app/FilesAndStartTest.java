@@ -136,7 +136,7 @@ class FilesAndStartTest extends WindowTest {
         until(() -> bench().shown() != null);
         assertThat(bench().project().name()).isEqualTo("Formula");
         assertThat(bench().project().chain().source().level(63)).isEqualTo(49);
-        assertThat(bench().savedProperty().get()).isFalse();
+        assertThat(bench().past().savedProperty().get()).isFalse();
     }
 
     @Test
@@ -184,7 +184,7 @@ class FilesAndStartTest extends WindowTest {
                 any())).thenReturn(Optional.of(folder.resolve("no/such/folder.pixeron.json")));
         push(KeyCode.SHORTCUT, KeyCode.S);
         until(() -> isShown("There is no folder"));
-        assertThat(bench().savedProperty().get()).isFalse();
+        assertThat(bench().past().savedProperty().get()).isFalse();
         when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("seven.png")));
         when(dialogs.askAboutRoom(any(), anyInt())).thenReturn(Dialogs.Room.CANCEL);
         push(KeyCode.SHORTCUT, KeyCode.E);
@@ -207,18 +207,18 @@ class FilesAndStartTest extends WindowTest {
         Path other = folder.resolve("mine.pixeron.json");
         when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(other));
         clickOn("Save as another file…");
-        until(() -> bench().savedProperty().get());
+        until(() -> bench().past().savedProperty().get());
         assertThat(ProjectFile.read(other).project().name()).isEqualTo(DemoCases.all().get(0).title());
         // From now on it is this file that is looked at; nobody else wrote it.
         change();
         push(KeyCode.SHORTCUT, KeyCode.S);
-        until(() -> bench().savedProperty().get());
+        until(() -> bench().past().savedProperty().get());
         ProjectFile.write(other, DemoCases.all().get(2).saved());
         change();
         push(KeyCode.SHORTCUT, KeyCode.S);
         until(() -> isShown("was changed elsewhere"));
         clickOn("Replace it");
-        until(() -> bench().savedProperty().get());
+        until(() -> bench().past().savedProperty().get());
         assertThat(ProjectFile.read(other).project().name()).isEqualTo(DemoCases.all().get(0).title());
     }
 
@@ -250,7 +250,7 @@ class FilesAndStartTest extends WindowTest {
         clickOn("Take up");
         until(() -> bench().shown() != null);
         assertThat(bench().project().name()).isEqualTo("Faint proof, large");
-        assertThat(bench().savedProperty().get()).isFalse();
+        assertThat(bench().past().savedProperty().get()).isFalse();
         assertThat(left).doesNotExist();
         // It is kept again at once: a second crash loses nothing either.
         until(() -> {

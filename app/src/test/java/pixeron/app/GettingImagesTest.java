@@ -45,7 +45,7 @@ class GettingImagesTest extends WindowTest {
         openTable("sort.csv", "left;right\n1;2\n7;0\n");
         push(KeyCode.ENTER);
         assertThat(source()).isEqualTo(Image.of(7, new int[][] {{1, 2}, {7, 0}}));
-        assertThat(bench().savedProperty().get()).as("the file is still there").isTrue();
+        assertThat(bench().past().savedProperty().get()).as("the file is still there").isTrue();
         assertThat(shownText()).contains("sort");
     }
 
@@ -103,7 +103,7 @@ class GettingImagesTest extends WindowTest {
         clickOn(maximum);
         push(KeyCode.ENTER);
         assertThat(source()).isEqualTo(Image.of(10, new int[][] {{0, 1}, {1, 0}}));
-        assertThat(bench().savedProperty().get()).as("nothing else keeps it").isFalse();
+        assertThat(bench().past().savedProperty().get()).as("nothing else keeps it").isFalse();
     }
 
     @Test

@@ -166,7 +166,7 @@ class LookingTest extends WindowTest {
         interact(() -> from.setValue(0));
         clickOn("Back to plain gray");
         assertThat(bench().looking().display()).isEqualTo(Display.PLAIN);
-        assertThat(bench().savedProperty().get()).as("nothing changed").isTrue();
+        assertThat(bench().past().savedProperty().get()).as("nothing changed").isTrue();
     }
 
     @Test

@@ -29,6 +29,14 @@ class Measurements extends WindowTest {
     private static final int SIZE = Integer.getInteger("pixeron.size", 4096);
     private static final int ROUNDS = 60;
 
+    /** @return a file with an image of random levels */
+    private Path random(String name, int side) {
+        Random random = new Random(side);
+        Path file = folder.resolve(name + ".pgm");
+        ImageFiles.write(file, Image.ofLevels(side, side, 255, n -> random.nextInt(256)), false);
+        return file;
+    }
+
     /** The longest time for which the window's thread did not come round while something was done. */
     private long longestPause(Runnable action) {
         AtomicLong longest = new AtomicLong();
@@ -99,8 +107,7 @@ class Measurements extends WindowTest {
     @Test
     void aLargeImage() {
         Random random = new Random(1);
-        Path file = folder.resolve("large.pgm");
-        ImageFiles.write(file, Image.ofLevels(SIZE, SIZE, 255, n -> random.nextInt(256)), false);
+        Path file = random("large", SIZE);
         sleep(4000);
         long start = System.nanoTime();
         long pause = longestPause(() -> open(file));
@@ -138,12 +145,10 @@ class Measurements extends WindowTest {
     @Test
     void theWalk() {
         for (int size : new int[] {8, 512}) {
-            Random random = new Random(size);
-            Path file = folder.resolve("walk" + size + ".pgm");
-            ImageFiles.write(file, Image.ofLevels(size, size, 255, n -> random.nextInt(256)), false);
+            Path file = random("walk" + size, size);
             interact(() -> {
                 if (bench().isOpen()) {
-                    bench().giveUpUnsaved();
+                    bench().past().giveUpUnsaved();
                 }
             });
             open(file);
@@ -184,9 +189,7 @@ class Measurements extends WindowTest {
     /** What a large image with five steps holds beyond an empty window; the first shown is the last step's result. */
     @Test
     void memory() {
-        Random random = new Random(2);
-        Path file = folder.resolve("large.pgm");
-        ImageFiles.write(file, Image.ofLevels(SIZE, SIZE, 255, n -> random.nextInt(256)), false);
+        Path file = random("large", SIZE);
         sleep(4000);
         long empty = usedAfterCollection();
         open(file);
@@ -203,8 +206,7 @@ class Measurements extends WindowTest {
     @Test
     void typing() {
         Random random = new Random(3);
-        Path file = folder.resolve("typed.pgm");
-        ImageFiles.write(file, Image.ofLevels(64, 64, 255, n -> random.nextInt(256)), false);
+        Path file = random("typed", 64);
         sleep(5000);
         open(file);
         interact(() -> bench().addStep(StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"")));

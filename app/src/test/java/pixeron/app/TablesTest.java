@@ -108,7 +108,7 @@ class TablesTest extends WindowTest {
 
     @Test
     void rowsAreCoveredUntilTheWalkComesToThem() {
-        interact(() -> bench().giveUpUnsaved());
+        interact(() -> bench().past().giveUpUnsaved());
         open(write("sort.csv", "0,1\n1,3\n"));
         interact(() -> bench().addStep(pixeron.step.catalog.StepLine.parse("threshold-otsu")));
         settle();

@@ -106,7 +106,7 @@ class WalkTest extends WindowTest {
         ProjectFile.write(file, bench().savedProject());
         interact(() -> {
             walking().leave();
-            bench().giveUpUnsaved();
+            bench().past().giveUpUnsaved();
         });
         open(file);
         until(() -> walking().isOn());

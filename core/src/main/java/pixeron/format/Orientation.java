@@ -6,7 +6,6 @@ import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.util.Optional;
 import java.util.function.UnaryOperator;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;

@@ -39,38 +39,13 @@ public final class Bench {
     private final Looking looking = new Looking();
     private final Walking walking;
     private final Hand hand = new Hand(this);
+    private final Past past = new Past();
     private Optional<Preparing> preparing = Optional.empty();
     private Optional<Search> search = Optional.empty();
     /** What runs in the background is only a search for pixels to be lit. */
     private boolean isSearching;
     /** What runs in the background is a change that has not been made yet. */
     private boolean isWorkingOut;
-    private final ObjectProperty<Path> file = new SimpleObjectProperty<>();
-    private final ReadOnlyBooleanWrapper saved = new ReadOnlyBooleanWrapper(true);
-    private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper();
-    private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper();
-    private History<State> history;
-
-    /**
-     * A state of the work.
-     *
-     * @param project the work
-     * @param position the step that was selected when it was made; it does not count for what is equal, because
-     *     selecting
-     *     a step changes nothing that could be saved or undone
-     */
-    private record State(Project project, int position) {
-        @Override
-        public boolean equals(Object other) {
-            return other instanceof State state && project.equals(state.project);
-        }
-
-        @Override
-        public int hashCode() {
-            return project.hashCode();
-        }
-    }
-
     /**
      * @param background where results are calculated
      * @param trouble told about what must not happen while calculating
@@ -106,11 +81,7 @@ public final class Bench {
     public void open(SavedProject opened, Optional<Path> from, boolean isSaved) {
         // First nothing is shown, so that no view looks for the new place in the old image.
         shown.set(null);
-        history = new History<>(new State(opened.project(), opened.view().position()));
-        if (!isSaved) {
-            history.markUnsaved();
-        }
-        file.set(from.orElse(null));
+        past.begin(opened.project(), opened.view().position(), from, isSaved);
         picked.set(opened.view().picked());
         search = Optional.empty();
         looking.begin(opened.view().watched(), opened.view().hints());
@@ -122,7 +93,7 @@ public final class Bench {
     }
 
     public boolean isOpen() {
-        return history != null;
+        return past.hasBegun();
     }
 
     public ReadOnlyObjectProperty<Project> projectProperty() {
@@ -189,6 +160,11 @@ public final class Bench {
         return hand;
     }
 
+    /** What was done to the project, and what of it is in a file. */
+    public Past past() {
+        return past;
+    }
+
     /** The walk over the result. */
     public Walking walking() {
         return walking;
@@ -238,22 +214,6 @@ public final class Bench {
         editSlowly(null, project -> project.withChain(chain -> chain.onSource(change.apply(chain.source()))));
     }
 
-    public ObjectProperty<Path> fileProperty() {
-        return file;
-    }
-
-    public ReadOnlyBooleanProperty savedProperty() {
-        return saved.getReadOnlyProperty();
-    }
-
-    public ReadOnlyBooleanProperty undoableProperty() {
-        return undoable.getReadOnlyProperty();
-    }
-
-    public ReadOnlyBooleanProperty redoableProperty() {
-        return redoable.getReadOnlyProperty();
-    }
-
     /** Of a spectrum the face that the person wrote about is seen first. */
     private void lookAtWritten(SavedProject opened) {
         int at = Math.min(opened.view().position(), opened.project().chain().size() - 1);
@@ -277,48 +237,26 @@ public final class Bench {
      * @param change makes the new project
      */
     public void edit(String mergeKey, UnaryOperator<Project> change) {
-        if (history.add(new State(change.apply(history.present().project()), position()), mergeKey)) {
+        if (past.add(change.apply(past.project()), position(), mergeKey)) {
             show();
-        }
-    }
-
-    /** The next change is undone on its own. */
-    public void endMerge() {
-        if (history != null) {
-            history.endMerge();
         }
     }
 
     /** Takes back the last change and selects the step where it was made. */
     public void undo() {
-        position.set(history.present().position());
-        history.undo();
+        position.set(past.undo());
         show();
     }
 
     /** Makes the change again that was taken back, and selects the step where it was made. */
     public void redo() {
-        history.redo();
-        position.set(history.present().position());
+        position.set(past.redo());
         show();
-    }
-
-    /** The project as it is now is in its file. */
-    public void markSaved(Path in) {
-        file.set(in);
-        history.markSaved();
-        saved.set(true);
-    }
-
-    /** The person has given up what is not saved: nobody is asked about it again. */
-    public void giveUpUnsaved() {
-        history.markSaved();
-        saved.set(true);
     }
 
     /** Selects a step from 0, or the image with −1. */
     public void select(int newPosition) {
-        history.endMerge();
+        past.endMerge();
         if (newPosition != position()) {
             position.set(newPosition);
             show();
@@ -418,7 +356,7 @@ public final class Bench {
         background.cancel();
         if (isSearching) {
             light(Optional.empty());
-        } else if (history.canUndo() && !isWorkingOut) {
+        } else if (past.canUndo() && !isWorkingOut) {
             undo();
         }
         isWorkingOut = false;
@@ -443,12 +381,10 @@ public final class Bench {
         isSearching = false;
         isWorkingOut = false;
         preparing.ifPresent(Preparing::stop);
-        Project now = history.present().project();
+        Project now = past.project();
         position.set(Math.max(-1, Math.min(position(), now.chain().size() - 1)));
         // Before the project, because who listens to that asks whether it is saved.
-        saved.set(history.isSaved());
-        undoable.set(history.canUndo());
-        redoable.set(history.canRedo());
+        past.tell();
         project.set(now);
         Shown.At at = new Shown.At(position(), looking.channelProperty().get());
         Shown known = shown();

@@ -55,13 +55,13 @@ final class Commands {
     }
 
     void undo() {
-        if (bench.undoableProperty().get()) {
+        if (bench.past().undoableProperty().get()) {
             bench.undo();
         }
     }
 
     void redo() {
-        if (bench.redoableProperty().get()) {
+        if (bench.past().redoableProperty().get()) {
             bench.redo();
         }
     }

@@ -76,7 +76,7 @@ final class FileActions {
     }
 
     private void keepUnsaved() {
-        if (bench.isOpen() && !bench.savedProperty().get()) {
+        if (bench.isOpen() && !bench.past().savedProperty().get()) {
             autosave.keep(bench.savedProject());
         } else if (bench.isOpen()) {
             autosave.clear();
@@ -208,8 +208,8 @@ final class FileActions {
     }
 
     private void save(Runnable then) {
-        if (bench.fileProperty().get() != null) {
-            write(bench.fileProperty().get(), then);
+        if (bench.past().fileProperty().get() != null) {
+            write(bench.past().fileProperty().get(), then);
         } else {
             saveAs(then);
         }
@@ -251,7 +251,7 @@ final class FileActions {
         }, mark -> {
             asFound = mark;
             if (bench.project() == work.project()) {
-                bench.markSaved(file);
+                bench.past().markSaved(file);
                 autosave.clear();
             }
             voice.banner().hide();
@@ -263,7 +263,7 @@ final class FileActions {
 
     /** Runs an action when no unsaved work is in its way: saved, given up, or never there. */
     void afterUnsaved(Runnable action) {
-        if (!bench.isOpen() || bench.savedProperty().get()) {
+        if (!bench.isOpen() || bench.past().savedProperty().get()) {
             action.run();
             return;
         }

@@ -301,7 +301,7 @@ public final class MainWindow extends StackPane {
     private void showOpening() {
         if (layout.getCenter() != opening) {
             files.afterUnsaved(() -> {
-                bench.giveUpUnsaved();
+                bench.past().giveUpUnsaved();
                 topBar.setOpen(false);
                 opening.showRecovered();
                 layout.setCenter(opening);

@@ -50,8 +50,8 @@ final class TopBar extends HBox {
         always.setMinWidth(Region.USE_PREF_SIZE);
         getChildren().addAll(logo(), name, facts, space, always);
         bench.projectProperty().subscribe(project -> render());
-        bench.savedProperty().subscribe(saved -> render());
-        bench.fileProperty().subscribe(file -> render());
+        bench.past().savedProperty().subscribe(saved -> render());
+        bench.past().fileProperty().subscribe(file -> render());
     }
 
     /** Makes the actions that are not needed on the opening view: it stands sooner without them. */
@@ -65,8 +65,8 @@ final class TopBar extends HBox {
                     results::saveResult);
             Button undo = icon(Feather.CORNER_UP_LEFT, "Undo (Ctrl+Z)", bench::undo);
             Button redo = icon(Feather.CORNER_UP_RIGHT, "Redo (Ctrl+Shift+Z)", bench::redo);
-            undo.disableProperty().bind(bench.undoableProperty().not());
-            redo.disableProperty().bind(bench.redoableProperty().not());
+            undo.disableProperty().bind(bench.past().undoableProperty().not());
+            redo.disableProperty().bind(bench.past().redoableProperty().not());
             Button smaller = icon(Feather.MINUS, "Smaller (Ctrl+−)", () -> commands.zoom(false));
             Button fit = button("Fit", "Show the whole image (Ctrl+0)", commands::fit);
             Button larger = icon(Feather.PLUS, "Larger (Ctrl++)", () -> commands.zoom(true));
@@ -90,7 +90,7 @@ final class TopBar extends HBox {
             return;
         }
         name.setText(bench.project().name());
-        String state = bench.savedProperty().get() ? bench.fileProperty().get() == null ? "not changed" : "saved"
+        String state = bench.past().savedProperty().get() ? bench.past().fileProperty().get() == null ? "not changed" : "saved"
                 : "● unsaved changes";
         facts.setText(Words.size(bench.project().chain().input()) + " · " + state);
     }

@@ -83,7 +83,7 @@ class UndoTest {
             default -> bench.edit(project -> project.withKernel(new OwnKernel("own " + random.nextInt(3),
                     "kernel weights=\"1 " + random.nextInt(5) + "\"")));
         }
-        bench.endMerge();
+        bench.past().endMerge();
     }
 
     private static HandTable with(HandTable table, String value) {
@@ -104,21 +104,21 @@ class UndoTest {
                 states.add(now);
             }
         }
-        assertThat(bench.savedProperty().get()).isFalse();
+        assertThat(bench.past().savedProperty().get()).isFalse();
         for (int n = states.size() - 2; n >= 0; n--) {
             undoUntilOther(states.get(n + 1));
             assertThat(bench.project()).as("back at %d", n).isEqualTo(states.get(n));
             assertThat(bench.shown().project()).as("it is what is shown").isSameAs(bench.project());
         }
-        assertThat(bench.undoableProperty().get()).isFalse();
-        assertThat(bench.savedProperty().get()).isTrue();
+        assertThat(bench.past().undoableProperty().get()).isFalse();
+        assertThat(bench.past().savedProperty().get()).isTrue();
         for (int n = 1; n < states.size(); n++) {
             while (bench.project().equals(states.get(n - 1))) {
                 bench.redo();
             }
             assertThat(bench.project()).as("again at %d", n).isEqualTo(states.get(n));
         }
-        assertThat(bench.redoableProperty().get()).isFalse();
+        assertThat(bench.past().redoableProperty().get()).isFalse();
     }
 
     /** A change that writes the same value again is a step back of its own that shows nothing else. */

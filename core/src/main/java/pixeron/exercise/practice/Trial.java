@@ -12,7 +12,6 @@ import pixeron.byhand.Verdict;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
-import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.work.StepWork;
 import pixeron.exercise.Part;
 import pixeron.exercise.Variant;

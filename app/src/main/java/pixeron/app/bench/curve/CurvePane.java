@@ -199,7 +199,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
 
     @Override
     public void endDrag() {
-        bench.endMerge();
+        bench.past().endMerge();
     }
 
     @Override

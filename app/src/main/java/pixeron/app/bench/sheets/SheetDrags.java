@@ -121,7 +121,7 @@ public final class SheetDrags {
                 }
             }
             if (isEnd) {
-                bench.endMerge();
+                bench.past().endMerge();
             }
         }
 

@@ -139,7 +139,7 @@ public final class SheetGrips {
                 trouble.accept(noSuchStep.getMessage());
             }
             if (isEnd) {
-                bench.endMerge();
+                bench.past().endMerge();
             }
         }
     }

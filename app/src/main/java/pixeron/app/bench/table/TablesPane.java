@@ -94,7 +94,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         counts.getStyleClass().addAll("sheet-subtitle", "table-counts");
         plot = new VariancePlot(theme);
         shares = new SharePlot(theme, step -> bench.edit("taken row of " + bench.position(), project -> project.withChain(chain -> chain.replaced(bench.position(), step))),
-                bench::endMerge);
+                bench.past()::endMerge);
         VBox card = new VBox(head(openFile), view, plot, shares, counts, empty);
         card.getStyleClass().addAll("sheet", "table-card");
         HBox.setHgrow(card, Priority.ALWAYS);
