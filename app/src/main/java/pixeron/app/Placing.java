@@ -20,15 +20,15 @@ final class Placing {
     /** How large the window is the first time, where it does not fill its screen. */
     static final double WIDTH = 1280;
     static final double HEIGHT = 800;
-    /** By then a window is there. */
-    private static final Duration MAPPED = Duration.millis(20);
-    /** By then window managers have placed it. */
-    private static final Duration PLACED = Duration.seconds(1);
+    private static final Duration BETWEEN_LOOKS = Duration.millis(50);
+    /** So often in a row it is found as it should be before it counts as placed: three seconds. */
+    private static final int LOOKS_AT_REST = 60;
 
     private final Stage stage;
     private final MainWindow window;
     /** Where it stands when it does not fill its screen. */
     private WindowPlace free;
+    private int looksAtRest;
 
     Placing(Stage stage, MainWindow window) {
         this.stage = stage;
@@ -45,11 +45,18 @@ final class Placing {
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
         stage.setMaximized(last.map(WindowPlace::isFilling)
                 .orElse(screen.getWidth() < ROOMY_WIDTH || screen.getHeight() < ROOMY_HEIGHT));
-        stage.setOnShown(shown -> {
-            after(MAPPED, () -> last.ifPresentOrElse(this::again, () -> again(new WindowPlace((int) (screen.getMinX() + (screen.getWidth() - WIDTH) / 2),
-                    (int) (screen.getMinY() + (screen.getHeight() - HEIGHT) / 2), (int) WIDTH, (int) HEIGHT, false))));
-            after(PLACED, this::placed);
+        WindowPlace wanted = last.orElseGet(() -> new WindowPlace((int) (screen.getMinX() + (screen.getWidth() - WIDTH) / 2),
+                (int) (screen.getMinY() + (screen.getHeight() - HEIGHT) / 2), (int) WIDTH, (int) HEIGHT, false));
+        // One look after the other: where the first drawing takes long, looks at fixed times would all come at once behind it.
+        PauseTransition pause = new PauseTransition(BETWEEN_LOOKS);
+        pause.setOnFinished(looked -> {
+            if (isSettled(wanted)) {
+                placed();
+            } else {
+                pause.playFromStart();
+            }
         });
+        stage.setOnShown(shown -> pause.play());
     }
 
     private void take(WindowPlace place) {
@@ -59,17 +66,17 @@ final class Placing {
         stage.setHeight(Math.max(LEAST_HEIGHT, place.height()));
     }
 
-    /** Some window managers show a window as small as can be, whatever size it was given before. */
-    private void again(WindowPlace place) {
+    /**
+     * Some window managers show a window as small as can be, whatever size it was given before, and on a busy machine they do so late: it gets its
+     * size again until it keeps it.
+     */
+    private boolean isSettled(WindowPlace wanted) {
         if (!stage.isMaximized() && isTooSmall()) {
-            take(place);
+            take(wanted);
+            looksAtRest = 0;
         }
-    }
-
-    private static void after(Duration time, Runnable action) {
-        PauseTransition pause = new PauseTransition(time);
-        pause.setOnFinished(done -> action.run());
-        pause.play();
+        looksAtRest++;
+        return looksAtRest >= LOOKS_AT_REST;
     }
 
     /** Said earlier, some window managers take the least size for the wanted one; and sizes that nobody gave the window are gone through until then. */
@@ -81,6 +88,10 @@ final class Placing {
         stage.widthProperty().subscribe(this::note);
         stage.heightProperty().subscribe(this::note);
         stage.maximizedProperty().subscribe(this::note);
+        if (free != null) {
+            // Somebody may have moved it by then.
+            note();
+        }
     }
 
     private boolean isTooSmall() {

@@ -19,7 +19,7 @@ class PlacingTest extends WindowTest {
     private final MainWindow remembering = Mockito.mock(MainWindow.class);
     private Stage other;
 
-    private void show(WindowPlace place) {
+    private void begin(WindowPlace place) {
         Mockito.when(remembering.place()).thenReturn(Optional.of(place));
         interact(() -> {
             other = new Stage();
@@ -27,6 +27,10 @@ class PlacingTest extends WindowTest {
             new Placing(other, remembering).begin();
             other.show();
         });
+    }
+
+    private void show(WindowPlace place) {
+        begin(place);
         until(() -> other.getMinWidth() > 0);
     }
 
@@ -37,6 +41,22 @@ class PlacingTest extends WindowTest {
         assertThat(other.getX()).isEqualTo(20);
         assertThat(other.getWidth()).isEqualTo(wide);
         assertThat(other.getHeight()).isEqualTo(high);
+        interact(other::close);
+    }
+
+    /** As window managers of busy machines do it: late, when the window has had its size already. */
+    @Test
+    void aWindowThatIsMadeSmallWhileItIsPlacedGetsItsSizeAgain() {
+        begin(new WindowPlace(20, 30, 1000, 700, false));
+        until(() -> other.getWidth() == 1000);
+        interact(() -> other.setWidth(200));
+        until(() -> other.getWidth() == 1000);
+        interact(() -> {
+            other.setX(0);
+            other.setHeight(1);
+        });
+        until(() -> other.getMinWidth() > 0);
+        assertThat(new double[] {other.getX(), other.getWidth(), other.getHeight()}).containsExactly(20, 1000, 700);
         interact(other::close);
     }
 
