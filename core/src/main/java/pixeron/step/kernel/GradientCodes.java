@@ -5,8 +5,11 @@ import java.util.function.Function;
 import pixeron.image.Image;
 import pixeron.number.Approximate;
 import pixeron.number.Rational;
+import pixeron.number.Rounding;
 import pixeron.number.Value;
+import pixeron.step.Finish;
 import pixeron.step.neighborhood.CellRows;
+import pixeron.step.neighborhood.CodeNumbers;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 import pixeron.step.neighborhood.Window;
@@ -14,11 +17,16 @@ import pixeron.step.neighborhood.Window;
 /** The codes of a gradient: one of its sums, |g_x| + |g_y|, g_x² + g_y², or for the angle both sums in one number. */
 final class GradientCodes implements Codes {
 
+    /** In larger images an arc tangent for each pair of sums there can be costs less than one for each pixel. */
+    private static final int MANY = 1 << 18;
+
     private final Gradient.Part part;
     private final int[][] x;
     private final int[][] y;
     private final KernelCodes.Range rangeX;
     private final KernelCodes.Range rangeY;
+    /** Bits that hold any second sum above its least one. */
+    private final int bitsY;
 
     private GradientCodes(Gradient.Part part, int[][] x, int[][] y, KernelCodes.Range rangeX, KernelCodes.Range rangeY) {
         this.part = part;
@@ -26,6 +34,7 @@ final class GradientCodes implements Codes {
         this.y = y;
         this.rangeX = rangeX;
         this.rangeY = rangeY;
+        this.bitsY = Integer.SIZE - Integer.numberOfLeadingZeros(rangeY.most() - rangeY.least());
     }
 
     /** @return the codes; empty where they are no whole numbers, or could become too large */
@@ -44,15 +53,11 @@ final class GradientCodes implements Codes {
         long largestX = largest(rangeX);
         long largestY = largest(rangeY);
         return part == Gradient.Part.ROOT ? largestX * largestX + largestY * largestY : part != Gradient.Part.ANGLE ? largestX + largestY
-                : (rangeX.most() - (long) rangeX.least() + 1) * spanY() - 1;
+                : (rangeX.most() - (long) rangeX.least() + 1 << bitsY) - 1;
     }
 
     private boolean isPossible() {
         return largestCode() < 1 << 30;
-    }
-
-    private int spanY() {
-        return rangeY.most() - rangeY.least() + 1;
     }
 
     @Override
@@ -72,11 +77,11 @@ final class GradientCodes implements Codes {
     }
 
     private int across(int code) {
-        return code / spanY() + rangeX.least();
+        return (code >> bitsY) + rangeX.least();
     }
 
     private int down(int code) {
-        return code % spanY() + rangeY.least();
+        return (code & (1 << bitsY) - 1) + rangeY.least();
     }
 
     @Override
@@ -87,6 +92,22 @@ final class GradientCodes implements Codes {
     @Override
     public double number(int code) {
         return part == Gradient.Part.ROOT ? Math.sqrt(code) : pixeron.formula.Function.degrees(across(code), down(code));
+    }
+
+    @Override
+    public Optional<CodeNumbers> numbers(Finish finish, int count) {
+        if (part != Gradient.Part.ANGLE || finish.rounding() != Rounding.NONE || count < MANY) {
+            return Optional.empty();
+        }
+        Angles angles = Angles.of(finish.maximumLevel());
+        int leastX = rangeX.least();
+        int leastY = rangeY.least();
+        int bits = bitsY;
+        return Optional.of((codes, into, at, apart, columns) -> {
+            for (int j = 0; j < columns; j++) {
+                into[at + apart * j] = angles.of((codes[j] >> bits) + leastX, (codes[j] & (1 << bits) - 1) + leastY);
+            }
+        });
     }
 
     @Override
@@ -130,9 +151,8 @@ final class GradientCodes implements Codes {
     }
 
     private void join(int[] codes, int... other) {
-        int span = spanY();
         for (int j = 0; j < codes.length; j++) {
-            codes[j] = (codes[j] - rangeX.least()) * span + other[j] - rangeY.least();
+            codes[j] = (codes[j] - rangeX.least() << bitsY) + other[j] - rangeY.least();
         }
     }
 

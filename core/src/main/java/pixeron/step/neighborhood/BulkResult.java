@@ -54,10 +54,19 @@ final class BulkResult {
     private Image levels(Progress progress) {
         LevelRaster raster = new LevelRaster(rows, columns, before.maximumLevel());
         CodeLevels of = new CodeLevels(codes, operation.finish(), rows * columns);
-        boolean isInQuarters = rows * columns >= WORTH_ALL_CORES && Quarters.isPossible(before) && !operation.hasArea();
-        Optional<Function<CellRows, Codes.RunRows>> quick = codes.inAnyOrder();
-        if (isInQuarters && quick.isPresent()) {
-            inQuarters(quick.get(), of, raster, progress);
+        Optional<Function<CellRows, Codes.RunRows>> quick = inQuarters();
+        if (quick.isPresent()) {
+            inQuarters(quick.get(), progress, plane -> {
+                Quarters quarters = new Quarters(columns);
+                int[][] levels = plane.room();
+                return (row, found) -> {
+                    for (int run = 0; run < found.length; run++) {
+                        of.of(found[run], levels[run]);
+                    }
+                    forSpecial(row, (j, pixel) -> levels[plane.run(j)][plane.place(j)] = special(pixel, found[plane.run(j)][plane.place(j)]));
+                    quarters.join(levels, raster, row);
+                };
+            });
             return raster.image();
         }
         inStripes(progress, () -> (row, found, levels) -> {
@@ -72,24 +81,31 @@ final class BulkResult {
         return operation.isKept(pixel) ? before.level(before.offset(pixel)) : operation.finish().level(codes.valueAt(pixel, code));
     }
 
-    private void inQuarters(Function<CellRows, Codes.RunRows> maker, CodeLevels of, LevelRaster raster, Progress progress) {
+    /** @return what works codes out for columns in any order, where the samples can be had so and enough is done to be worth it */
+    private Optional<Function<CellRows, Codes.RunRows>> inQuarters() {
+        return rows * columns >= WORTH_ALL_CORES && Quarters.isPossible(before) && !operation.hasArea() ? codes.inAnyOrder() : Optional.empty();
+    }
+
+    /** What becomes of a row of codes that stand in runs. */
+    @FunctionalInterface
+    private interface RunSink {
+        void take(int row, int[][] found);
+    }
+
+    /** @param sinks makes one for each stripe */
+    private void inQuarters(Function<CellRows, Codes.RunRows> maker, Progress progress, Function<CellRows, RunSink> sinks) {
         Stripes.each(rows, true, progress, (first, count, rowDone) -> {
-            QuarteredPlane plane = new QuarteredPlane(Margins.of(before, window, first, codes.absent()));
+            CellRows plane = new QuarteredPlane(Margins.of(before, window, first, codes.absent()));
             Codes.RunRows filler = maker.apply(plane);
-            Quarters quarters = new Quarters(columns);
+            RunSink sink = sinks.apply(plane);
             int[][] found = plane.room();
-            int[][] levels = plane.room();
             for (int i = first; i < first + count; i++) {
                 filler.fill(i - first, found);
                 // What stands for no column need not be a code.
                 for (int j = columns; j < plane.runs() * plane.length(); j++) {
                     found[plane.run(j)][plane.place(j)] = codes.least();
                 }
-                for (int run = 0; run < found.length; run++) {
-                    of.of(found[run], levels[run]);
-                }
-                forSpecial(i, (j, pixel) -> levels[plane.run(j)][plane.place(j)] = special(pixel, found[plane.run(j)][plane.place(j)]));
-                quarters.join(levels, raster, i);
+                sink.take(i, found);
                 rowDone.run();
             }
         });
@@ -102,15 +118,32 @@ final class BulkResult {
     /** Without fractions in between no objects are needed: whole numbers, or doubles as they are. */
     private Image numbers(Progress progress) {
         double[] numbers = new double[rows * columns];
-        inStripes(progress, () -> {
-            CodeNumbers of = new CodeNumbers(codes, operation.finish());
-            return (row, found, unused) -> {
-                of.of(found, numbers, row * columns);
-                forSpecial(row, (j, pixel) -> numbers[row * columns + j] = (operation.isKept(pixel) ? before.value(pixel)
-                        : operation.finish().apply(codes.valueAt(pixel, found[j]))).asDouble());
-            };
-        });
+        Supplier<CodeNumbers> makers = () -> codes.numbers(operation.finish(), numbers.length).orElseGet(() -> new RecentNumbers(codes, operation.finish()));
+        Optional<Function<CellRows, Codes.RunRows>> quick = inQuarters();
+        if (quick.isPresent()) {
+            inQuarters(quick.get(), progress, plane -> {
+                CodeNumbers of = makers.get();
+                return (row, found) -> {
+                    for (int run = 0; run < found.length; run++) {
+                        of.of(found[run], numbers, row * columns + run, found.length, (columns - run + found.length - 1) / found.length);
+                    }
+                    forSpecial(row, (j, pixel) -> numbers[row * columns + j] = number(pixel, found[plane.run(j)][plane.place(j)]));
+                };
+            });
+        } else {
+            inStripes(progress, () -> {
+                CodeNumbers of = makers.get();
+                return (row, found, unused) -> {
+                    of.of(found, numbers, row * columns, 1, columns);
+                    forSpecial(row, (j, pixel) -> numbers[row * columns + j] = number(pixel, found[j]));
+                };
+            });
+        }
         return Image.ofDoubles(operation.frame(), numbers);
+    }
+
+    private double number(Pixel pixel, int code) {
+        return (operation.isKept(pixel) ? before.value(pixel) : operation.finish().apply(codes.valueAt(pixel, code))).asDouble();
     }
 
     private Image values(Progress progress) {

@@ -31,6 +31,15 @@ public interface Codes {
         return value(code).asDouble();
     }
 
+    /**
+     * @param finish how they are written, as doubles
+     * @param count how many pixels there are
+     * @return the numbers of codes, where they come quicker together than each by itself
+     */
+    default Optional<CodeNumbers> numbers(Finish finish, int count) {
+        return Optional.empty();
+    }
+
     /** @return whether the value of a code depends on the cells that are there: with border=inside at the edge */
     default boolean dependsOnCells() {
         return false;
