@@ -3,6 +3,7 @@ package pixeron.app;
 import atlantafx.base.theme.PrimerLight;
 import java.time.Duration;
 import java.util.Optional;
+import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -18,6 +19,8 @@ import pixeron.app.window.PlatformDialogs;
 public final class PixeronApp extends Application {
 
     private static final Duration AUTOSAVE = Duration.ofSeconds(1);
+    /** By then a window has been drawn. */
+    private static final javafx.util.Duration MOMENT = javafx.util.Duration.millis(500);
     /** Set by the launcher after a build, so that the virtual machine can write an archive of the classes loaded. */
     private static final boolean IS_REHEARSAL = Boolean.getBoolean("pixeron.rehearsal");
 
@@ -35,17 +38,30 @@ public final class PixeronApp extends Application {
             window.askToClose(Platform::exit);
         });
         if (IS_REHEARSAL) {
-            window.rehearse(Platform::exit);
+            window.rehearse(() -> showUnseen(stage, window));
             return;
         }
-        new Placing(stage, window).begin();
-        stage.show();
+        show(stage, window);
         Platform.runLater(() -> {
-            // Decoding it takes longer than anybody needs to look at the title bar.
-            stage.getIcons().add(new Image(PixeronApp.class.getResource("/pixeron/app/icon.png").toExternalForm()));
             window.started(getParameters().getRaw());
             noFolder.ifPresent(window::trouble);
         });
+    }
+
+    private static void show(Stage stage, MainWindow window) {
+        new Placing(stage, window).begin();
+        stage.show();
+        // Decoding it takes longer than anybody needs to look at the title bar.
+        Platform.runLater(() -> stage.getIcons().add(new Image(PixeronApp.class.getResource("/pixeron/app/icon.png").toExternalForm())));
+    }
+
+    /** What puts a window on the screen belongs to what a start needs: it is there for a moment, and one looks through it. */
+    private static void showUnseen(Stage stage, MainWindow window) {
+        stage.setOpacity(0);
+        show(stage, window);
+        PauseTransition moment = new PauseTransition(MOMENT);
+        moment.setOnFinished(drawn -> Platform.exit());
+        moment.play();
     }
 
     /** @return why there can be no log where it belongs, nor anything else that is kept there */
