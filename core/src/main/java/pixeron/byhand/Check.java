@@ -66,7 +66,11 @@ public record Check(List<CellCheck> cells) {
 
     /** @return the number of filled cells in a state */
     public int count(Verdict state) {
-        return (int) cells.stream().filter(cell -> cell.state() == state).count();
+        int count = 0;
+        for (CellCheck cell : cells) {
+            count += cell.state() == state ? 1 : 0;
+        }
+        return count;
     }
 
     public int agree() {

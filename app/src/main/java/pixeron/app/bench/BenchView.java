@@ -171,7 +171,7 @@ public final class BenchView extends BorderPane {
     }
 
     private HBox below(Bench bench, Theme theme, Ways ways) {
-        slips.setContent(new SlipsPane(bench, middle::show));
+        slips.setContent(new SlipsPane(bench, middle::show, slips.selectedProperty()));
         tabs.getTabs().addAll(new Tab("Working", working), slips,
                 tab("Pixel", isSeen -> withheld(new PixelPane(bench, theme, isSeen))),
                 tab("Followed", isSeen -> withheld(new WatchList(bench, isSeen))),

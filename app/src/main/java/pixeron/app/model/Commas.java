@@ -42,18 +42,19 @@ public final class Commas {
     /** @return what was written as it is meant; what stood there before is left alone */
     HandSheet read(HandSheet before, HandSheet written) {
         Map<Pixel, String> meant = new LinkedHashMap<>();
-        written.cells().forEach((pixel, value) -> read(before.cells().get(pixel), value, pixel, meant::put));
+        written.cells().forEach((pixel, value) -> read(before.cells(), value, pixel, meant::put));
         return meant.isEmpty() ? written : written.with(meant);
     }
 
     HandTable read(HandTable before, HandTable written) {
         Map<HandTable.Place, String> meant = new LinkedHashMap<>();
-        written.cells().forEach((place, value) -> read(before.cells().get(place), value, place, meant::put));
+        written.cells().forEach((place, value) -> read(before.cells(), value, place, meant::put));
         return meant.isEmpty() ? written : written.with(meant);
     }
 
-    private <P> void read(HandValue before, HandValue value, P place, BiConsumer<P, String> meant) {
-        if (!value.equals(before) && Grouping.isEither(value.text())) {
+    private <P> void read(Map<P, HandValue> before, HandValue value, P place, BiConsumer<P, String> meant) {
+        // Hardly one of thousands has a comma, which is seen at once.
+        if (value.text().indexOf(',') >= 0 && Grouping.isEither(value.text()) && !value.equals(before.get(place))) {
             if (reading == Reading.GROUPS) {
                 meant.accept(place, Grouping.withoutGroups(value.text()));
             } else if (reading == Reading.NOT_SAID) {

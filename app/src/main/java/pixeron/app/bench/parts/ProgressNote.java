@@ -33,7 +33,10 @@ public final class ProgressNote extends HBox {
         getChildren().addAll(new Label(what), bar, button);
         setVisible(false);
         managedProperty().bind(visibleProperty());
-        patience.setOnFinished(event -> setVisible(background.progressProperty().get() != Background.IDLE));
+        patience.setOnFinished(event -> {
+            setVisible(background.progressProperty().get() != Background.IDLE);
+            show(background.progressProperty().get());
+        });
         background.progressProperty().subscribe(value -> show(value.doubleValue()));
     }
 
@@ -41,13 +44,12 @@ public final class ProgressNote extends HBox {
         if (value == Background.IDLE) {
             patience.stop();
             setVisible(false);
+        } else if (!isVisible()) {
+            patience.play();
         } else {
             // Where nothing may move by itself, a bar without a known end stays empty.
             boolean isStill = getScene() != null && getScene().getRoot().getStyleClass().contains(Theme.STILL_CLASS);
             bar.setProgress(value > 0 ? value : isStill ? 0 : ProgressBar.INDETERMINATE_PROGRESS);
-            if (!isVisible()) {
-                patience.play();
-            }
         }
     }
 }

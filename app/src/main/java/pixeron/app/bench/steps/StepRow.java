@@ -33,6 +33,8 @@ final class StepRow extends HBox {
     private final VBox words = new VBox(title, detail);
     private final StackPane picture = new StackPane();
     private final int position;
+    private Step shown;
+    private boolean isShownOn;
 
     /** @param position from 0, or −1 for the image */
     StepRow(int position) {
@@ -75,6 +77,11 @@ final class StepRow extends HBox {
 
     /** Shows the step itself; what came of it follows when it is calculated. */
     void showStep(Step step, boolean isOn) {
+        if (step.equals(shown) && isOn == isShownOn) {
+            return;
+        }
+        shown = step;
+        isShownOn = isOn;
         AskedWord.set(this, step.type().title());
         title.setText(step.type().title() + (isOn ? "" : " · off"));
         detail.setText(Words.narrow(Words.arguments(step)));

@@ -39,6 +39,9 @@ final class NumbersByHand extends FlowPane {
     /** What each field showed last; what differs from it is being typed and stays. */
     private final Map<String, String> known = new HashMap<>();
     private Table table;
+    /** What the table is of. */
+    private Operation shownOf;
+    private Pixel shownAt;
     private Target target;
 
     NumbersByHand(Bench bench) {
@@ -55,7 +58,9 @@ final class NumbersByHand extends FlowPane {
     }
 
     private void show(Shown shown, Operation operation, Pixel pixel) {
-        Table wanted = PixelTable.of(operation, pixel);
+        Table wanted = operation == shownOf && pixel.equals(shownAt) ? table : PixelTable.of(operation, pixel);
+        shownOf = operation;
+        shownAt = pixel;
         Target shownFor = bench.hand().target();
         if (table != null && (!wanted.name().equals(table.name()) || !shownFor.equals(target))) {
             // A pixel can be picked before the field has lost the keyboard: what was typed belongs to the one before.

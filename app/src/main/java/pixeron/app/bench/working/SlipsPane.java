@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -15,6 +16,7 @@ import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.MiddlePane;
+import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
@@ -40,8 +42,11 @@ public final class SlipsPane extends ScrollPane {
     private final VBox content = new VBox();
     private Told told;
 
-    /** @param show brings a view into the middle */
-    public SlipsPane(Bench bench, Consumer<MiddlePane.View> show) {
+    /**
+     * @param show brings a view into the middle
+     * @param isSeen whether its tab is open
+     */
+    public SlipsPane(Bench bench, Consumer<MiddlePane.View> show, ObservableValue<Boolean> isSeen) {
         this.bench = bench;
         this.show = show;
         getStyleClass().add("working-pane");
@@ -49,12 +54,13 @@ public final class SlipsPane extends ScrollPane {
         setFitToWidth(true);
         content.getStyleClass().add("working-content");
         setContent(content);
-        bench.shownProperty().subscribe(this::render);
-        bench.looking().hintsProperty().subscribe(taken -> render(bench.shown()));
-        bench.looking().colourViewProperty().subscribe(view -> render(bench.shown()));
+        WhenSeen seen = new WhenSeen(isSeen, () -> render(bench.shown()));
+        bench.shownProperty().subscribe(shown -> seen.request());
+        bench.looking().hintsProperty().subscribe(taken -> seen.request());
+        bench.looking().colourViewProperty().subscribe(view -> seen.request());
         bench.pickedProperty().subscribe(pixel -> {
-            if (bench.shown() != null && !told.slips().isEmpty()) {
-                render(bench.shown());
+            if (told != null && !told.slips().isEmpty()) {
+                seen.request();
             }
         });
     }

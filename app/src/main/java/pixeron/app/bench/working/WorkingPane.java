@@ -74,6 +74,12 @@ public final class WorkingPane extends BorderPane {
     private final ScrollPane scroll;
     private final BooleanProperty hasWorking = new SimpleBooleanProperty();
     private Working working;
+    /** The last working, and of what it was; it stays right for the same pixel of the same. */
+    private Working known;
+    private Explained knownOf;
+    private Pixel knownAt;
+    /** What stands in the pane; empty where something else does. While somebody types it is the same from key to key. */
+    private List<Line> standing = List.of();
 
     public WorkingPane(Bench bench, Theme theme) {
         this.bench = bench;
@@ -112,7 +118,10 @@ public final class WorkingPane extends BorderPane {
         bench.looking().hintsProperty().subscribe(taken -> render());
         bench.looking().colourViewProperty().subscribe(view -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
-        theme.paletteProperty().subscribe(palette -> render());
+        theme.paletteProperty().subscribe(palette -> {
+            empty();
+            render();
+        });
         walkHere.getStyleClass().add("quiet");
         walkHere.setOnAction(event -> bench.walking().to(bench.pickedProperty().get()));
     }
@@ -149,11 +158,11 @@ public final class WorkingPane extends BorderPane {
 
     private void render() {
         Shown shown = bench.shown();
-        lines.getChildren().clear();
-        body.setGrids(false);
         callout.getChildren().clear();
         working = null;
-        if (shown != null) {
+        if (shown == null) {
+            empty();
+        } else {
             Pixel picked = bench.pickedProperty().get();
             bench.walking().explained().filter(explained -> explained.contains(picked) && !bench.goneProperty().get()).ifPresentOrElse(explained ->
                     show(explained, shown, picked), () -> showHint(shown));
@@ -168,6 +177,18 @@ public final class WorkingPane extends BorderPane {
         callout.setManaged(callout.isVisible());
     }
 
+    private void empty() {
+        lines.getChildren().clear();
+        body.setGrids(false);
+        standing = List.of();
+    }
+
+    private void showHint(String words) {
+        empty();
+        hint.setText(words);
+        lines.add(hint, 0, 0, 2, 1);
+    }
+
     /** Of the right result only: a mistake of the loop reads elsewhere. */
     private void showPlace(Shown shown) {
         Pixel picked = bench.pickedProperty().get();
@@ -180,10 +201,9 @@ public final class WorkingPane extends BorderPane {
     private void show(Explained explained, Shown shown, Pixel picked) {
         Walking walking = bench.walking();
         if (bench.isCovered(picked)) {
-            hint.setText(bench.isWithheld() ? Withheld.WORDS : "Covered while you look for the mistake alone; hints are in the tab Slips.");
-            lines.add(hint, 0, 0, 2, 1);
+            showHint(bench.isWithheld() ? Withheld.WORDS : "Covered while you look for the mistake alone; hints are in the tab Slips.");
         } else if (walking.isSeen(picked)) {
-            working = explained.explain(picked);
+            working = workingOf(explained, picked);
             show(working.lines());
             if (walking.mistakeProperty().get() == null) {
                 showCallout(shown, picked);
@@ -195,13 +215,26 @@ public final class WorkingPane extends BorderPane {
             show(PartialWorking.lines(explained.explain(picked), taken, isGuess
                     ? "until you write your value by hand" : "until the walk writes the value"));
         } else {
-            hint.setText("The walk has not come here yet.");
-            lines.add(hint, 0, 0, 2, 1);
+            showHint("The walk has not come here yet.");
             lines.add(walkHere, 0, 1, 2, 1);
         }
     }
 
+    private Working workingOf(Explained explained, Pixel picked) {
+        if (knownOf != explained || !picked.equals(knownAt)) {
+            known = explained.explain(picked);
+            knownOf = explained;
+            knownAt = picked;
+        }
+        return known;
+    }
+
     private void show(List<Line> shown) {
+        if (shown.equals(standing)) {
+            return;
+        }
+        empty();
+        standing = shown;
         List<Line> rows = shown.stream().filter(Line::isCells).toList();
         if (!rows.isEmpty()) {
             cells.show(rows);
@@ -213,7 +246,7 @@ public final class WorkingPane extends BorderPane {
     }
 
     private void showHint(Shown shown) {
-        hint.setText(shown.operation().filter(Operation::isSpread).isPresent() ? "This value of Before counts in every value of After; pick one of those."
+        showHint(shown.operation().filter(Operation::isSpread).isPresent() ? "This value of Before counts in every value of After; pick one of those."
                 : shown.operation().isPresent() ? "This pixel of Before went nowhere: no pixel of the result stands for it."
                 : shown.position() < 0
                 ? (bench.isDrawable() ? "This is the image itself: type into a cell of Before to change its value."
@@ -221,7 +254,6 @@ public final class WorkingPane extends BorderPane {
                 : shown.failure().isPresent()
                         ? "The step has no result, so there is nothing to work out. The reason stands at the left."
                 : "The step is off and passes its input on.");
-        lines.add(hint, 0, 0);
     }
 
     private void showCallout(Shown shown, Pixel picked) {
