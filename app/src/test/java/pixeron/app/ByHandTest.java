@@ -6,12 +6,15 @@ import static org.mockito.Mockito.when;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.GridPane;
 import org.junit.jupiter.api.Test;
 import pixeron.byhand.table.HandTable.Place;
 import pixeron.image.Image;
@@ -58,6 +61,51 @@ class ByHandTest extends WindowTest {
         settle();
         assertThat(bench().hand().check().agree()).isEqualTo(2);
         assertThat(bench().project().byHand(0, Image.VALUE).tables().get("pixel 0,2").cells().values()).extracting(value -> value.text()).containsExactly("30000");
+    }
+
+    private List<Node> workingLines() {
+        return List.copyOf(lookup(".working-lines").<GridPane>query().getChildren());
+    }
+
+    /** What stands under the sheets is not made anew at every key; another pixel, another parameter or another look make it anew. */
+    @Test
+    void theWorkingStandsStillWhileValuesAreWritten() {
+        openHalf();
+        interact(() -> bench().pick(new Pixel(0, 0)));
+        settle();
+        List<Node> before = workingLines();
+        assertThat(shownText()).contains("137 ÷ 2");
+        interact(() -> bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "68")));
+        settle();
+        assertThat(workingLines()).isNotEmpty().isEqualTo(before);
+        assertThat(shownText()).contains("You wrote 68");
+        interact(() -> bench().pick(new Pixel(1, 0)));
+        settle();
+        assertThat(workingLines()).isNotEqualTo(before);
+        assertThat(shownText()).contains("164 ÷ 2").doesNotContain("137 ÷ 2");
+        List<Node> light = workingLines();
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        settle();
+        assertThat(workingLines()).isNotEqualTo(light);
+        interact(() -> bench().edit(project -> project.withChain(chain -> chain.replaced(0, StepLine.parse("divide divisor=4")))));
+        settle();
+        assertThat(shownText()).contains("164 ÷ 4").doesNotContain("164 ÷ 2");
+    }
+
+    /** A tab that nobody looks at waits until it is opened; then it says what is true by then. */
+    @Test
+    void slipsAreShownWhenTheirTabIsOpened() {
+        openHalf();
+        Map<Pixel, String> down = Map.of(new Pixel(0, 0), "68", new Pixel(0, 1), "48", new Pixel(1, 2), "50");
+        interact(() -> bench().hand().edit(sheet -> sheet.with(down)));
+        settle();
+        assertThat(shownText()).doesNotContain("With the slip");
+        clickOn("Slips");
+        settle();
+        assertThat(shownText()).contains("With the slip");
+        interact(() -> bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "69").with(new Pixel(0, 1), "49").with(new Pixel(1, 2), "51")));
+        settle();
+        assertThat(shownText()).contains("Everything that is filled agrees.");
     }
 
     @Test

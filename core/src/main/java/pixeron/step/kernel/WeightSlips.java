@@ -47,14 +47,23 @@ final class WeightSlips {
                 slip("neighbor-missed", kernel, (step, weights, right) -> neighborWays(step, weights, right, true)),
                 slip("neighbor-twice", kernel, (step, weights, right) -> neighborWays(step, weights, right, false)),
                 slip("sign-slip", kernel, WeightSlips::signWays),
-                slip("integer-division", kernel, (step, weights, right) -> weights.divisorOrSum().equals(Rational.ONE) ? List.of()
-                        : List.of(Way.of("each weight × level is divided by itself and drops what is left over", pixel -> finished(weights, right, pixel,
-                                cell -> Rounding.TRUNCATE.apply(cell.dividedBy(weights.divisorOrSum())), UnaryOperator.identity())))),
-                slip("wrapped", kernel, (step, weights, right) -> List.of(Way.of("the sum wraps round (mod " + (right.frame().maximumLevel() + 1)
-                        + ") before it is divided", pixel -> finished(weights, right, pixel, UnaryOperator.identity(), sum -> Overflow.WRAP.apply(sum,
-                                right.frame().maximumLevel()).dividedBy(weights.divisorOrSum()))))),
+                slip("integer-division", kernel, WeightSlips::wholeQuotients),
+                slip("wrapped", kernel, WeightSlips::wrappedSum),
                 Early.slip((right, decimals) -> kernel.apply(right.step()).map(step -> earlyWays(step, right, decimals))
                         .orElse(List.of())));
+    }
+
+    private static List<Way> wholeQuotients(Step step, Weights weights, Operation right) {
+        Value divisor = weights.divisorOrSum();
+        return divisor.equals(Rational.ONE) ? List.of() : List.of(Way.of("each weight × level is divided by itself and drops what is left over",
+                pixel -> finished(weights, right, pixel, cell -> Rounding.TRUNCATE.apply(cell.dividedBy(divisor)), UnaryOperator.identity())));
+    }
+
+    private static List<Way> wrappedSum(Step step, Weights weights, Operation right) {
+        Value divisor = weights.divisorOrSum();
+        int maximum = right.frame().maximumLevel();
+        return List.of(Way.of("the sum wraps round (mod " + (maximum + 1) + ") before it is divided", pixel -> finished(weights, right, pixel,
+                UnaryOperator.identity(), sum -> Overflow.WRAP.apply(sum, maximum).dividedBy(divisor))));
     }
 
     /** A sum over the cells, done in another way than it should be: something with each product, and something with all. */

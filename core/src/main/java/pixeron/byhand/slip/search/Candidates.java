@@ -9,7 +9,7 @@ import pixeron.step.Progress;
 
 /**
  * Slips in an order of preference, for sheet after sheet of the same step. Of thousands most explain next to nothing of a sheet or contradict
- * what agrees; from the second sheet on those that need be asked are looked up: for each level in each cell it is kept who gives it.
+ * what agrees; of small sheets, and from the second sheet on, those that need be asked are looked up: for each level in each cell it is kept who gives it.
  *
  * <p>Cost: cells × slips once; then for each sheet a few operations for 64 slips and a cell.
  */
@@ -17,7 +17,11 @@ final class Candidates {
 
     /** In larger images what all slips give together would fill the memory. */
     private static final int MOST_CELLS = 1 << 8;
+    /** In smaller ones it takes longer to ask each slip for single values of one sheet than to have all at once. */
+    private static final int FEW_CELLS = 1 << 7;
     private static final int REPORT_EVERY = 32;
+
+    private static final BitSet NOBODY = new BitSet();
 
     private final List<Candidate> all;
     private final int cells;
@@ -45,8 +49,8 @@ final class Candidates {
      * @return the numbers of candidates among which all are that explain so many and contradict nothing that agrees, and perhaps others
      */
     IntStream possible(List<Asked> agreeing, List<Asked> differing, int needed, Progress progress) {
-        // For one sheet alone it is quicker to give each candidate up at the first cells that speak against it.
-        boolean isWorth = !isFirst && cells <= MOST_CELLS;
+        // For one larger sheet alone it is quicker to give each candidate up at the first cells that speak against it.
+        boolean isWorth = cells <= (isFirst ? FEW_CELLS : MOST_CELLS);
         isFirst = false;
         if (!isWorth) {
             return IntStream.range(0, all.size());
@@ -55,11 +59,24 @@ final class Candidates {
         BitSet possible = new BitSet(all.size());
         possible.set(0, all.size());
         agreeing.stream().filter(Candidates::isLevel).forEach(cell -> possible.and(givers(cell)));
-        long detailed = differing.stream().filter(cell -> !isLevel(cell)).count();
-        int[] explained = new int[all.size()];
-        differing.stream().filter(Candidates::isLevel).forEach(cell -> givers(cell).stream().forEach(n -> explained[n]++));
+        List<BitSet> explaining = differing.stream().filter(Candidates::isLevel).map(this::givers).toList();
+        int detailed = differing.size() - explaining.size();
+        int[] explained = explained(explaining, possible);
         possible.or(others);
-        return possible.stream().filter(n -> others.get(n) || explained[n] + detailed >= needed);
+        return possible.stream().filter(n -> others.get(n) || detailed + explained[n] >= needed);
+    }
+
+    /** @return for each of the possible ones how many cells it explains */
+    private int[] explained(List<BitSet> explaining, BitSet possible) {
+        int[] explained = new int[all.size()];
+        for (BitSet givers : explaining) {
+            BitSet both = (BitSet) givers.clone();
+            both.and(possible);
+            for (int n = both.nextSetBit(0); n >= 0; n = both.nextSetBit(n + 1)) {
+                explained[n]++;
+            }
+        }
+        return explained;
     }
 
     private static boolean isLevel(Asked cell) {
@@ -67,7 +84,7 @@ final class Candidates {
     }
 
     private BitSet givers(Asked cell) {
-        return givers.get(cell.offset()).getOrDefault(cell.level(), new BitSet());
+        return givers.get(cell.offset()).getOrDefault(cell.level(), NOBODY);
     }
 
     /** Works out what slips give all at once. */
@@ -85,15 +102,28 @@ final class Candidates {
             return;
         }
         prepare(progress);
-        givers = IntStream.range(0, cells).<Map<Integer, BitSet>>mapToObj(cell -> new HashMap<>()).toList();
+        List<int[]> levels = all.stream().map(Candidate::levels).toList();
         for (int n = 0; n < all.size(); n++) {
-            int[] levels = all.get(n).levels();
-            if (IntStream.of(levels).anyMatch(level -> level < 0)) {
+            if (IntStream.of(levels.get(n)).anyMatch(level -> level < 0)) {
                 others.set(n);
             }
-            for (int cell = 0; cell < cells; cell++) {
-                givers.get(cell).computeIfAbsent(levels[cell], level -> new BitSet(all.size())).set(n);
-            }
         }
+        givers = IntStream.range(0, cells).mapToObj(cell -> givers(levels, cell)).toList();
+    }
+
+    private Map<Integer, BitSet> givers(List<int[]> levels, int cell) {
+        Map<Integer, BitSet> givers = new HashMap<>();
+        int last = 0;
+        BitSet same = null;
+        for (int n = 0; n < levels.size(); n++) {
+            int level = levels.get(n)[cell];
+            // Those that stand beside each other often give the same.
+            if (same == null || level != last) {
+                same = givers.computeIfAbsent(level, found -> new BitSet(all.size()));
+                last = level;
+            }
+            same.set(n);
+        }
+        return givers;
     }
 }

@@ -3,6 +3,11 @@ package pixeron.byhand.slip.search;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import pixeron.byhand.slip.ending.LeftUnfinished;
 import pixeron.byhand.slip.ending.NotClipped;
 import pixeron.byhand.slip.ending.NotRounded;
@@ -46,6 +51,8 @@ public final class KnownSlips {
             "rows-columns-swapped", "shifted-by-one", "neighbor-missed", "neighbor-twice", "sign-slip", "rounded-early",
             "running-count-slip", "miscounted", "integer-division", "started-at-one", "stopped-early", "border-constant");
 
+    private static final Map<String, Integer> PLACES = IntStream.range(0, ORDER.size()).boxed().collect(Collectors.toMap(ORDER::get, Function.identity()));
+
     private KnownSlips() {
     }
 
@@ -57,9 +64,13 @@ public final class KnownSlips {
         return all;
     }
 
+    /** @return those of {@link #of} with an id, in their order */
+    static Stream<Slip> of(StepType type, String id) {
+        return Stream.concat(OF_ALL.stream(), type.slips().stream()).filter(slip -> slip.id().equals(id));
+    }
+
     private static int place(Slip slip) {
         // Two things left out come after each of them alone.
-        int place = ORDER.indexOf(slip instanceof LeftUnfinished ? "wrapped" : slip.id());
-        return place < 0 ? ORDER.size() : place;
+        return PLACES.getOrDefault(slip instanceof LeftUnfinished ? "wrapped" : slip.id(), ORDER.size());
     }
 }

@@ -1,14 +1,19 @@
 package pixeron.byhand.slip.search;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import pixeron.PixeronException;
 import pixeron.byhand.slip.ending.LeftUnfinished;
 import pixeron.byhand.slip.sheet.LoopEnds;
 import pixeron.byhand.slip.sheet.PlaceSlip;
 import pixeron.byhand.slip.window.WrittenInPlace;
 import pixeron.image.Frame;
+import pixeron.image.Pixel;
+import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Slip;
@@ -54,6 +59,7 @@ final class Pairs {
         List<Slip> slips = KnownSlips.of(right.step().type()).stream().filter(slip -> !(slip instanceof LeftUnfinished)
                 && (frame.count() <= MOST_IN_PLACE || !(slip instanceof WrittenInPlace))).toList();
         List<List<Way>> ways = slips.stream().map(slip -> slip.ways(right)).toList();
+        Map<Way, Function<Pixel, Value>> once = new IdentityHashMap<>();
         List<Candidate> pairs = new ArrayList<>();
         for (int first = 0; first < slips.size(); first++) {
             progress.report(0);
@@ -66,7 +72,7 @@ final class Pairs {
                     // What changes only the places or the result comes on top of what changes the step.
                     boolean isOnTop = !(other instanceof PlaceSlip) && (one instanceof PlaceSlip
                             || ways.get(first).stream().allMatch(way -> way.step().isEmpty()));
-                    onTop(isOnTop ? ways.get(second) : ways.get(first), isOnTop ? one : other, right).forEach(both ->
+                    onTop(isOnTop ? ways.get(second) : ways.get(first), isOnTop ? one : other, right, once).forEach(both ->
                             pairs.add(new Candidate(ids, both, frame)));
                 }
             }
@@ -84,11 +90,11 @@ final class Pairs {
                 && Math.max(ways, otherWays) <= (isEnding ? MANY : few);
     }
 
-    private static List<Way> onTop(List<Way> below, Slip slip, Operation right) {
+    private static List<Way> onTop(List<Way> below, Slip slip, Operation right, Map<Way, Function<Pixel, Value>> once) {
         List<Way> both = new ArrayList<>();
         for (Way way : below) {
             try {
-                List<Way> second = slip instanceof PlaceSlip place ? place.moved(way.value(), right)
+                List<Way> second = slip instanceof PlaceSlip place ? place.moved(once.computeIfAbsent(way, found -> once(found, right.frame())), right)
                         : way.done().filter(done -> way.step().isPresent()).filter(Operation.class::isInstance)
                                 .map(Operation.class::cast).map(done -> again(slip, right, done)).orElse(List.of());
                 second.forEach(found -> both.add(way.and(found)));
@@ -99,11 +105,28 @@ final class Pairs {
         return both;
     }
 
+    /** What is moved to other places is the same values each time: in a small image each is worked out once. */
+    private static Function<Pixel, Value> once(Way way, Frame frame) {
+        if (frame.count() > MOST_IN_PLACE) {
+            return way.value();
+        }
+        Value[] known = new Value[frame.count()];
+        return pixel -> {
+            if (!frame.contains(pixel)) {
+                return way.value().apply(pixel);
+            }
+            int at = frame.offset(pixel);
+            if (known[at] == null) {
+                known[at] = way.value().apply(pixel);
+            }
+            return known[at];
+        };
+    }
+
     /** A slip of the step's own kind, where the first slip has made it into a step of another kind, is that of the new kind. */
     private static List<Way> again(Slip slip, Operation right, Operation done) {
         StepType type = done.step().type();
-        return type.equals(right.step().type()) ? slip.ways(done) : KnownSlips.of(type).stream()
-                .filter(other -> other.id().equals(slip.id()) && !(other instanceof LeftUnfinished))
-                .flatMap(other -> other.ways(done).stream()).toList();
+        return type.equals(right.step().type()) ? slip.ways(done) : KnownSlips.of(type, slip.id())
+                .filter(other -> !(other instanceof LeftUnfinished)).flatMap(other -> other.ways(done).stream()).toList();
     }
 }
