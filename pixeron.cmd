@@ -44,12 +44,12 @@ set "WINDOW=yes"
 for %%c in (run facts explain table check compare gray new steps demo table report worksheet mark -h --help -V --version) do if "%~1"=="%%c" set "WINDOW=no"
 if "%WINDOW%"=="no" (
     chcp 65001 >nul
-    "%JAVA%" -XX:+UseSerialGC -Djava.awt.headless=true -cp "%JAR%" pixeron.app.Main %*
+    "%JAVA%" -XX:+UseSerialGC -Djava.awt.headless=true -cp "%JAR%;%TARGET%\lib\*" pixeron.app.Main %*
     exit /b !errorlevel!
 )
 set "MODULES="
 for %%f in ("%TARGET%\lib\javafx-*.jar") do set "MODULES=!MODULES!%%f;"
 rem Time in the first second goes into the window rather than into compiling what runs a few thousand times.
 set "COMPILING=-XX:Tier4InvocationThreshold=50000 -XX:Tier4MinInvocationThreshold=6000 -XX:Tier4CompileThreshold=150000 -XX:Tier4BackEdgeThreshold=400000"
-"%JAVA%" -XX:+UseSerialGC %COMPILING% --module-path "%MODULES%" --add-modules javafx.controls -cp "%JAR%" pixeron.app.Main %*
+"%JAVA%" -XX:+UseSerialGC %COMPILING% --module-path "%MODULES%" --add-modules javafx.controls -cp "%JAR%;%TARGET%\lib\*" pixeron.app.Main %*
 exit /b %errorlevel%

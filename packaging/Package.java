@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.spi.ToolProvider;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -27,7 +28,6 @@ final class Package {
 
     private static final String VERSION = "0.1.0";
     private static final String NAME = "Pixeron";
-    private static final String MAIN = "pixeron-app-" + VERSION + ".jar";
     private static final List<String> MODULES = List.of("java.base", "java.desktop", "java.logging", "java.naming", "java.sql", "java.xml",
             "jdk.unsupported", "javafx.controls");
     /** As in the launcher of the build: little work often, not much at once. */
@@ -62,14 +62,12 @@ final class Package {
         delete(work);
         delete(image());
         Files.createDirectories(out);
-        // The program's own jar names the others, and what is in each, as it found them beside it when it was built.
-        Path program = Files.createDirectories(work.resolve("program"));
-        Path libraries = Files.createDirectories(program.resolve("lib"));
+        Path libraries = Files.createDirectories(work.resolve("lib"));
         Path modules = Files.createDirectories(work.resolve("modules"));
         for (Path jar : jars()) {
             String name = jar.getFileName().toString();
             if (!name.startsWith("javafx-")) {
-                Files.copy(jar, (name.equals(MAIN) ? program : libraries).resolve(name));
+                Files.copy(jar, libraries.resolve(name));
             } else if (name.matches("javafx-\\w+-[\\d.]+-.+\\.jar")) {
                 module(jar, modules);
             }
@@ -78,10 +76,10 @@ final class Package {
         say("the parts of Java that are used");
         run("jlink", "--module-path", modules.toString(), "--add-modules", String.join(",", MODULES), "--strip-debug", "--no-header-files", "--no-man-pages",
                 "--compress=1", "--output", runtime.toString());
-        archive(runtime, program.resolve(MAIN));
+        archive(runtime, libraries);
         say("the program");
         List<String> words = new ArrayList<>(List.of("--type", "app-image", "--name", NAME, "--app-version", usable(VERSION),
-                "--dest", out.toString(), "--input", program.toString(), "--main-jar", MAIN, "--main-class", "pixeron.app.Main",
+                "--dest", out.toString(), "--input", libraries.toString(), "--main-jar", "pixeron-app-" + VERSION + ".jar", "--main-class", "pixeron.app.Main",
                 "--runtime-image", runtime.toString(), "--icon", icon(packaging).toString()));
         Stream.concat(OPTIONS.stream(), Stream.of("-XX:SharedArchiveFile=$APPDIR/classes.jsa", "-Xshare:auto", "--add-modules=javafx.controls"))
                 .forEach(option -> words.addAll(List.of("--java-options", option)));
@@ -98,7 +96,7 @@ final class Package {
     }
 
     private List<Path> jars() throws IOException {
-        Path jar = built.resolve(MAIN);
+        Path jar = built.resolve("pixeron-app-" + VERSION + ".jar");
         if (!Files.exists(jar) || !Files.isDirectory(built.resolve("lib"))) {
             throw new IllegalStateException("there is no build; run \"mvn -DskipTests package\" first.");
         }
@@ -132,12 +130,12 @@ final class Package {
      * The archive of the classes of Java and JavaFX, which lies in the runtime and stays right wherever the folder is put: a start
      * writes down which classes it needs, and these are archived.
      */
-    private void archive(Path runtime, Path program) throws IOException {
+    private void archive(Path runtime, Path libraries) throws IOException {
         Path list = work.resolve("classes.list");
         String java = runtime.resolve("bin/java").toString();
         if (isDisplayed()) {
             say("what a start needs");
-            start(firstStart(java, list, program));
+            start(firstStart(java, list, libraries));
         }
         List<String> words = new ArrayList<>(List.of(java, "-Xshare:dump"));
         if (Files.exists(list)) {
@@ -150,11 +148,19 @@ final class Package {
     }
 
     /** @return the command for a start that nobody sees, which writes into a list what classes it loads */
-    private static List<String> firstStart(String java, Path list, Path program) {
+    private static List<String> firstStart(String java, Path list, Path libraries) {
         List<String> words = new ArrayList<>(List.of(java, "-Xshare:off", "-XX:DumpLoadedClassList=" + list, "-XX:+SuppressFatalErrorMessage"));
         words.addAll(OPTIONS);
-        words.addAll(List.of("-Dpixeron.rehearsal=true", "--add-modules", "javafx.controls", "-cp", program.toString(), "pixeron.app.Main"));
+        words.addAll(List.of("-Dpixeron.rehearsal=true", "--add-modules", "javafx.controls", "-cp", classPath(libraries), "pixeron.app.Main"));
         return words;
+    }
+
+    private static String classPath(Path libraries) {
+        try (Stream<Path> jars = Files.list(libraries)) {
+            return jars.filter(jar -> jar.toString().endsWith(".jar")).sorted().map(Path::toString).collect(Collectors.joining(System.getProperty("path.separator")));
+        } catch (IOException trouble) {
+            throw new UncheckedIOException(trouble);
+        }
     }
 
     private static boolean isDisplayed() {
