@@ -50,7 +50,7 @@ final class Placing {
         // One look after the other: where the first drawing takes long, looks at fixed times would all come at once behind it.
         PauseTransition pause = new PauseTransition(BETWEEN_LOOKS);
         pause.setOnFinished(looked -> {
-            if (isSettled(wanted)) {
+            if (settles(wanted)) {
                 placed();
             } else {
                 pause.playFromStart();
@@ -69,8 +69,10 @@ final class Placing {
     /**
      * Some window managers show a window as small as can be, whatever size it was given before, and on a busy machine they do so late: it gets its
      * size again until it keeps it.
+     *
+     * @return whether it has kept it
      */
-    private boolean isSettled(WindowPlace wanted) {
+    private boolean settles(WindowPlace wanted) {
         if (!stage.isMaximized() && isTooSmall()) {
             take(wanted);
             looksAtRest = 0;

@@ -1,5 +1,6 @@
 package pixeron.step;
 
+import java.util.function.Function;
 import pixeron.PixeronException;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -22,14 +23,29 @@ public final class KnownValues implements Explained {
 
     private final Operation operation;
     private final Frame frame;
-    private final Value[] values;
+    private final Function<Pixel, Value> once;
     private int asked;
     private volatile Image whole;
 
     public KnownValues(Operation operation) {
         this.operation = operation;
         this.frame = operation.frame();
-        this.values = new Value[frame.count()];
+        this.once = once(this::worked, frame);
+    }
+
+    /** @return the same values, each worked out once; of a place outside the frame it is asked each time what there is to say of it */
+    public static Function<Pixel, Value> once(Function<Pixel, Value> values, Frame frame) {
+        Value[] known = new Value[frame.count()];
+        return pixel -> {
+            if (!frame.contains(pixel)) {
+                return values.apply(pixel);
+            }
+            int at = frame.offset(pixel);
+            if (known[at] == null) {
+                known[at] = values.apply(pixel);
+            }
+            return known[at];
+        };
     }
 
     /** @return an operation whose values are worked out once each where it has as many as a person may write; the operation itself where it has more */
@@ -50,20 +66,15 @@ public final class KnownValues implements Explained {
     @Override
     public Value value(Pixel pixel) {
         Image all = whole;
-        if (!frame.contains(pixel)) {
-            // What there is to say of such a place, the step says.
-            return operation.value(pixel);
-        } else if (all != null) {
-            return all.value(pixel);
+        return all != null && frame.contains(pixel) ? all.value(pixel) : once.apply(pixel);
+    }
+
+    private Value worked(Pixel pixel) {
+        Value value = operation.value(pixel);
+        if (frame.contains(pixel) && ++asked == WORTH_ALL && frame.count() <= MOST_AT_ONCE) {
+            all();
         }
-        int at = frame.offset(pixel);
-        if (values[at] == null) {
-            values[at] = operation.value(pixel);
-            if (++asked == WORTH_ALL && values.length <= MOST_AT_ONCE) {
-                all();
-            }
-        }
-        return values[at];
+        return value;
     }
 
     private void all() {

@@ -100,6 +100,7 @@ final class GradientCodes implements Codes {
             return Optional.empty();
         }
         Angles angles = Angles.of(finish.maximumLevel());
+        // Read from the fields for each pixel, as one by one, these would take a fifth more.
         int leastX = rangeX.least();
         int leastY = rangeY.least();
         int bits = bitsY;

@@ -118,27 +118,16 @@ final class BulkResult {
     /** Without fractions in between no objects are needed: whole numbers, or doubles as they are. */
     private Image numbers(Progress progress) {
         double[] numbers = new double[rows * columns];
-        Supplier<CodeNumbers> makers = () -> codes.numbers(operation.finish(), numbers.length).orElseGet(() -> new RecentNumbers(codes, operation.finish()));
-        Optional<Function<CellRows, Codes.RunRows>> quick = inQuarters();
-        if (quick.isPresent()) {
-            inQuarters(quick.get(), progress, plane -> {
-                CodeNumbers of = makers.get();
-                return (row, found) -> {
-                    for (int run = 0; run < found.length; run++) {
-                        of.of(found[run], numbers, row * columns + run, found.length, (columns - run + found.length - 1) / found.length);
-                    }
-                    forSpecial(row, (j, pixel) -> numbers[row * columns + j] = number(pixel, found[plane.run(j)][plane.place(j)]));
-                };
-            });
-        } else {
-            inStripes(progress, () -> {
-                CodeNumbers of = makers.get();
-                return (row, found, unused) -> {
-                    of.of(found, numbers, row * columns, 1, columns);
-                    forSpecial(row, (j, pixel) -> numbers[row * columns + j] = number(pixel, found[j]));
-                };
-            });
-        }
+        Function<CellRows, RunSink> sinks = plane -> {
+            CodeNumbers of = codes.numbers(operation.finish(), numbers.length).orElseGet(() -> new RecentNumbers(codes, operation.finish()));
+            return (row, found) -> {
+                for (int run = 0; run < found.length; run++) {
+                    of.of(found[run], numbers, row * columns + run, found.length, (columns - run + found.length - 1) / found.length);
+                }
+                forSpecial(row, (j, pixel) -> numbers[row * columns + j] = number(pixel, found[plane.run(j)][plane.place(j)]));
+            };
+        };
+        inQuarters().ifPresentOrElse(quick -> inQuarters(quick, progress, sinks), () -> inOneRun(progress, sinks));
         return Image.ofDoubles(operation.frame(), numbers);
     }
 
@@ -178,14 +167,23 @@ final class BulkResult {
 
     /** @param sinks makes one for each stripe */
     private void inStripes(Progress progress, Supplier<Sink> sinks) {
-        Stripes.each(rows, rows * columns >= WORTH_ALL_CORES, progress, (first, count, rowDone) -> {
-            Codes.Rows maker = codes.rows(Plane.of(Margins.of(before, window, first, codes.absent()), count));
-            int[] found = new int[columns];
+        inOneRun(progress, plane -> {
             int[] room = new int[columns];
             Sink sink = sinks.get();
+            return (row, found) -> sink.take(row, found[0], room);
+        });
+    }
+
+    /** @param sinks makes one for each stripe; gets a row as one run */
+    private void inOneRun(Progress progress, Function<CellRows, RunSink> sinks) {
+        Stripes.each(rows, rows * columns >= WORTH_ALL_CORES, progress, (first, count, rowDone) -> {
+            Plane plane = Plane.of(Margins.of(before, window, first, codes.absent()), count);
+            Codes.Rows maker = codes.rows(plane);
+            int[][] found = plane.room();
+            RunSink sink = sinks.apply(plane);
             for (int i = 0; i < count; i++) {
-                maker.fill(i, found);
-                sink.take(first + i, found, room);
+                maker.fill(i, found[0]);
+                sink.take(first + i, found);
                 rowDone.run();
             }
         });

@@ -212,7 +212,7 @@ public final class WorkingPane extends BorderPane {
             boolean isGuess = walking.guessingProperty().get();
             // Who guesses sees all terms; who watches sees them come.
             int taken = isGuess ? Walk.ALL : walking.code().map(code -> code.cells(walking.moment())).orElse(0);
-            show(PartialWorking.lines(explained.explain(picked), taken, isGuess
+            show(PartialWorking.lines(workingOf(explained, picked), taken, isGuess
                     ? "until you write your value by hand" : "until the walk writes the value"));
         } else {
             showHint("The walk has not come here yet.");

@@ -14,6 +14,7 @@ import pixeron.byhand.slip.window.WrittenInPlace;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
+import pixeron.step.KnownValues;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Slip;
@@ -107,20 +108,7 @@ final class Pairs {
 
     /** What is moved to other places is the same values each time: in a small image each is worked out once. */
     private static Function<Pixel, Value> once(Way way, Frame frame) {
-        if (frame.count() > MOST_IN_PLACE) {
-            return way.value();
-        }
-        Value[] known = new Value[frame.count()];
-        return pixel -> {
-            if (!frame.contains(pixel)) {
-                return way.value().apply(pixel);
-            }
-            int at = frame.offset(pixel);
-            if (known[at] == null) {
-                known[at] = way.value().apply(pixel);
-            }
-            return known[at];
-        };
+        return frame.count() <= MOST_IN_PLACE ? KnownValues.once(way.value(), frame) : way.value();
     }
 
     /** A slip of the step's own kind, where the first slip has made it into a step of another kind, is that of the new kind. */
