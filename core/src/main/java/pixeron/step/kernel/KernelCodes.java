@@ -151,6 +151,11 @@ public final class KernelCodes implements Codes {
     }
 
     @Override
+    public boolean areSums() {
+        return true;
+    }
+
+    @Override
     public Rows rows(Plane plane) {
         return Summation.of(weights, plane);
     }

@@ -6,6 +6,7 @@ import java.util.function.IntConsumer;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import pixeron.image.Image;
+import pixeron.image.Lanes;
 import pixeron.image.LevelRaster;
 import pixeron.image.Pixel;
 import pixeron.image.Quarters;
@@ -53,8 +54,13 @@ final class BulkResult {
 
     private Image levels(Progress progress) {
         LevelRaster raster = new LevelRaster(rows, columns, before.maximumLevel());
-        CodeLevels of = new CodeLevels(codes, operation.finish(), rows * columns);
         Optional<Function<CellRows, Codes.RunRows>> quick = inQuarters();
+        Optional<LaneLevels> lanes = quick.flatMap(any -> inLanes());
+        if (lanes.isPresent()) {
+            inRuns(LanePlane::new, quick.get(), progress, plane -> lanes(plane, lanes.get(), raster));
+            return raster.image();
+        }
+        CodeLevels of = new CodeLevels(codes, operation.finish(), rows * columns);
         if (quick.isPresent()) {
             inQuarters(quick.get(), progress, plane -> {
                 Quarters quarters = new Quarters(columns);
@@ -77,6 +83,17 @@ final class BulkResult {
         return raster.image();
     }
 
+    private RunSink lanes(LanePlane plane, LaneLevels of, LevelRaster raster) {
+        Lanes lanes = new Lanes(columns, 1);
+        int[] levels = new int[plane.length()];
+        return (row, found) -> {
+            of.of(found, levels);
+            lanes.put(levels);
+            forSpecial(row, (j, pixel) -> lanes.put(j, special(pixel, of.code(found[plane.run(j)][plane.place(j)], plane.shift(j)))));
+            lanes.write(raster, row);
+        };
+    }
+
     private int special(Pixel pixel, int code) {
         return operation.isKept(pixel) ? before.level(before.offset(pixel)) : operation.finish().level(codes.valueAt(pixel, code));
     }
@@ -84,6 +101,11 @@ final class BulkResult {
     /** @return what works codes out for columns in any order, where the samples can be had so and enough is done to be worth it */
     private Optional<Function<CellRows, Codes.RunRows>> inQuarters() {
         return rows * columns >= WORTH_ALL_CORES && Quarters.isPossible(before) && !operation.hasArea() ? codes.inAnyOrder() : Optional.empty();
+    }
+
+    /** @return the levels of codes of two columns in one number, where they can be had so */
+    private Optional<LaneLevels> inLanes() {
+        return LanePlane.isPossible(Margins.of(before, window, 0, codes.absent())) ? LaneLevels.of(codes, operation.finish()) : Optional.empty();
     }
 
     /** What becomes of a row of codes that stand in runs. */
@@ -94,17 +116,26 @@ final class BulkResult {
 
     /** @param sinks makes one for each stripe */
     private void inQuarters(Function<CellRows, Codes.RunRows> maker, Progress progress, Function<CellRows, RunSink> sinks) {
+        inRuns(QuarteredPlane::new, maker, progress, plane -> {
+            RunSink sink = sinks.apply(plane);
+            return (row, found) -> {
+                // What stands for no column need not be a code.
+                for (int j = columns; j < plane.runs() * plane.length(); j++) {
+                    found[plane.run(j)][plane.place(j)] = codes.least();
+                }
+                sink.take(row, found);
+            };
+        });
+    }
+
+    private <P extends CellRows> void inRuns(Function<Margins, P> planes, Function<CellRows, Codes.RunRows> maker, Progress progress, Function<P, RunSink> sinks) {
         Stripes.each(rows, true, progress, (first, count, rowDone) -> {
-            CellRows plane = new QuarteredPlane(Margins.of(before, window, first, codes.absent()));
+            P plane = planes.apply(Margins.of(before, window, first, codes.absent()));
             Codes.RunRows filler = maker.apply(plane);
             RunSink sink = sinks.apply(plane);
             int[][] found = plane.room();
             for (int i = first; i < first + count; i++) {
                 filler.fill(i - first, found);
-                // What stands for no column need not be a code.
-                for (int j = columns; j < plane.runs() * plane.length(); j++) {
-                    found[plane.run(j)][plane.place(j)] = codes.least();
-                }
                 sink.take(i, found);
                 rowDone.run();
             }

@@ -2,7 +2,7 @@ package pixeron.step.neighborhood;
 
 /**
  * For each cell of a window its samples for all pixels of a row of the result, in some runs of equal length: of n runs column j stands in run
- * j mod n at place ⌊j ÷ n⌋. The last numbers of a run may stand for no column.
+ * j mod n at place ⌊j ÷ n⌋, or {@link #place where else}, if numbers hold more than one. The last numbers of a run may stand for no column.
  */
 public interface CellRows {
 

@@ -76,6 +76,24 @@ public interface Codes {
         return Optional.empty();
     }
 
+    /**
+     * Levels on two sides of a cut.
+     *
+     * @param last the codes up to this one are low
+     */
+    record Cut(int last, int low, int high) {
+    }
+
+    /** @return the cut by which all levels are one of two, but for those of {@link #valueAt}; empty where there is none */
+    default Optional<Cut> cut(Finish finish) {
+        return Optional.empty();
+    }
+
+    /** @return whether codes are sums of whole weights times samples, so that those of several columns can be added up in one number */
+    default boolean areSums() {
+        return false;
+    }
+
     /** @return what fills rows of codes from a plane; asked for once in each thread */
     Rows rows(Plane plane);
 

@@ -2,6 +2,7 @@ package pixeron.step.neighborhood;
 
 import java.math.BigInteger;
 import java.util.Optional;
+import pixeron.image.Lanes;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
 import pixeron.step.Finish;
@@ -32,8 +33,10 @@ final class LevelScale {
     private final int constant;
     private final int shift;
     private final int doubt;
+    /** Whether the levels of all codes from 0 up to the largest one are within 0 … M as they are. */
+    private final boolean isWithin;
 
-    private LevelScale(int maximumLevel, int least, int half, int factor, int constant, int shift, int doubt) {
+    private LevelScale(int maximumLevel, int least, int half, int factor, int constant, int shift, int doubt, boolean isWithin) {
         this.maximumLevel = maximumLevel;
         this.least = least;
         this.half = half;
@@ -41,19 +44,33 @@ final class LevelScale {
         this.constant = constant;
         this.shift = shift;
         this.doubt = doubt;
+        this.isWithin = isWithin;
     }
 
     /** @return the scale; empty where the codes have no line or are finished in another way */
     static Optional<LevelScale> of(Codes codes, Finish finish) {
-        if (finish.rounding() != Rounding.NEAREST || finish.overflow() != Overflow.CLIP) {
+        if (isFinishedOtherwise(finish)) {
             return Optional.empty();
         }
-        return codes.line().filter(line -> line.numerator() != 0).flatMap(line -> whole(line, codes, finish).or(() -> inHalves(line, codes, finish)));
+        long size = Math.max(Math.abs((long) codes.least()), Math.abs((long) codes.most()));
+        return codes.line().filter(line -> line.numerator() != 0).flatMap(line -> whole(line, size, finish).or(() -> inHalves(line, codes, finish)));
     }
 
-    /** Codes as they are: code × factor + constant, shifted. */
-    private static Optional<LevelScale> whole(Codes.Line line, Codes codes, Finish finish) {
-        long size = Math.max(Math.abs((long) codes.least()), Math.abs((long) codes.most()));
+    /** @return the scale of codes less the least one, where it has no doubts; empty where there is none */
+    static Optional<LevelScale> fromLeast(Codes codes, Finish finish) {
+        if (isFinishedOtherwise(finish)) {
+            return Optional.empty();
+        }
+        return codes.line().filter(line -> line.numerator() != 0).flatMap(line -> whole(new Codes.Line(line.numerator(),
+                line.constant() + codes.least() * line.numerator(), line.denominator()), codes.most() - codes.least(), finish));
+    }
+
+    private static boolean isFinishedOtherwise(Finish finish) {
+        return finish.rounding() != Rounding.NEAREST || finish.overflow() != Overflow.CLIP;
+    }
+
+    /** Codes as they are, up to a size: code × factor + constant, shifted. */
+    private static Optional<LevelScale> whole(Codes.Line line, long size, Finish finish) {
         for (int shift = MOST_SHIFT; shift > 0; shift--) {
             long factor = rounded(line.numerator(), line.denominator(), shift);
             // A half, and where ties are among the values, so much that no value but a tie gets over it.
@@ -62,7 +79,9 @@ final class LevelScale {
             // The factor is wrong by half, the constant by half for each of two roundings.
             boolean isExact = size + 2 < (1L << shift) / line.denominator();
             if (isExact && Math.abs(factor) < Integer.MAX_VALUE && size * Math.abs(factor) + Math.abs(constant) < Integer.MAX_VALUE) {
-                return Optional.of(new LevelScale(finish.maximumLevel(), 0, 0, (int) factor, (int) constant, shift, 0));
+                long last = size * factor + constant;
+                boolean isWithin = Math.min(constant, last) >= 0 && Math.max(constant, last) >> shift <= finish.maximumLevel();
+                return Optional.of(new LevelScale(finish.maximumLevel(), 0, 0, (int) factor, (int) constant, shift, 0, isWithin));
             }
         }
         return Optional.empty();
@@ -81,7 +100,7 @@ final class LevelScale {
             if (fits) {
                 // The factor is wrong by half for each of so many upper halves, and the lower product and the constant by one each.
                 long error = (range >> half) / 2 + 4;
-                return error * 8 < 1L << shift ? Optional.of(new LevelScale(finish.maximumLevel(), codes.least(), half, (int) factor, (int) constant, shift, (int) error))
+                return error * 8 < 1L << shift ? Optional.of(new LevelScale(finish.maximumLevel(), codes.least(), half, (int) factor, (int) constant, shift, (int) error, false))
                         : Optional.empty();
             }
         }
@@ -126,6 +145,58 @@ final class LevelScale {
             int low = value & ~(value >> SIGN);
             int over = most - low;
             levels[j] = low + (over & over >> SIGN);
+        }
+    }
+
+    /**
+     * For a scale {@link #fromLeast from the least code on}.
+     *
+     * @param even sums of even columns, two in each number
+     * @param odd sums of odd columns
+     * @param up what makes all of them codes less the least one
+     * @param levels get four levels in each number, the first column's lowest
+     */
+    void applyToLanes(int[] even, int[] odd, int up, int[] levels) {
+        if (isWithin) {
+            within(even, odd, up, levels);
+        } else {
+            clipped(even, odd, up, levels);
+        }
+    }
+
+    private void within(int[] even, int[] odd, int up, int[] levels) {
+        int by = factor;
+        int plus = constant;
+        int down = shift;
+        for (int m = 0; m < levels.length; m++) {
+            int two = even[m] + up;
+            int next = odd[m] + up;
+            levels[m] = (two & Lanes.MOST) * by + plus >> down | (two >>> Lanes.BITS) * by + plus >> down << Lanes.SECOND_EVEN
+                    | (next & Lanes.MOST) * by + plus >> down << Lanes.FIRST_ODD | (next >>> Lanes.BITS) * by + plus >> down << Lanes.SECOND_ODD;
+        }
+    }
+
+    private void clipped(int[] even, int[] odd, int up, int[] levels) {
+        int by = factor;
+        int plus = constant;
+        int down = shift;
+        int most = maximumLevel;
+        for (int m = 0; m < levels.length; m++) {
+            int two = even[m] + up;
+            int next = odd[m] + up;
+            int first = (two & Lanes.MOST) * by + plus >> down;
+            int second = (next & Lanes.MOST) * by + plus >> down;
+            int third = (two >>> Lanes.BITS) * by + plus >> down;
+            int fourth = (next >>> Lanes.BITS) * by + plus >> down;
+            first &= ~(first >> SIGN);
+            second &= ~(second >> SIGN);
+            third &= ~(third >> SIGN);
+            fourth &= ~(fourth >> SIGN);
+            first += most - first & most - first >> SIGN;
+            second += most - second & most - second >> SIGN;
+            third += most - third & most - third >> SIGN;
+            fourth += most - fourth & most - fourth >> SIGN;
+            levels[m] = first | second << Lanes.FIRST_ODD | third << Lanes.SECOND_EVEN | fourth << Lanes.SECOND_ODD;
         }
     }
 

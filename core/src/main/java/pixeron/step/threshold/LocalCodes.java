@@ -93,6 +93,16 @@ final class LocalCodes implements Codes {
     }
 
     @Override
+    public Optional<Cut> cut(Finish finish) {
+        return Optional.of(new Cut(cut, finish.level(low), finish.level(high)));
+    }
+
+    @Override
+    public boolean areSums() {
+        return sums.areSums();
+    }
+
+    @Override
     public Rows rows(Plane plane) {
         return sums.rows(plane);
     }
