@@ -5,6 +5,7 @@ import static org.mockito.Mockito.when;
 
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -23,6 +24,7 @@ import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
+import pixeron.step.catalog.StepLine;
 
 /** Looking at values and drawing them, with real clicks, drags and keys. */
 class LookingTest extends WindowTest {
@@ -242,6 +244,35 @@ class LookingTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.V);
         settle();
         assertThat(source()).isEqualTo(Image.of(7, new int[][] {{1, 2, 2, 0}, {7, 4, 4, 3}, {4, 4, 4, 1}}));
+    }
+
+    private javafx.scene.image.Image drawn(String sheet) {
+        settle();
+        javafx.scene.image.Image[] picture = new javafx.scene.image.Image[1];
+        interact(() -> picture[0] = sheet(sheet).snapshot(null, null));
+        return picture[0];
+    }
+
+    private static boolean isSame(javafx.scene.image.Image one, javafx.scene.image.Image other) {
+        return one.getWidth() == other.getWidth() && one.getHeight() == other.getHeight() && IntStream.range(0, (int) (one.getWidth() * one.getHeight())).allMatch(n ->
+                one.getPixelReader().getArgb(n % (int) one.getWidth(), n / (int) one.getWidth()) == other.getPixelReader().getArgb(n % (int) one.getWidth(), n / (int) one.getWidth()));
+    }
+
+    /** Hidden sheets are not drawn; one that comes back shows what has changed meanwhile. */
+    @Test
+    void aSheetThatComesBackShowsWhatIsPickedNow() {
+        openSort();
+        interact(() -> bench().addStep(StepLine.parse("invert")));
+        interact(() -> bench().pick(new Pixel(2, 1)));
+        javafx.scene.image.Image wanted = drawn("After");
+        interact(() -> bench().pick(new Pixel(0, 3)));
+        assertThat(isSame(drawn("After"), wanted)).isFalse();
+        push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        assertThat(canBeSeen(sheet("After"))).isFalse();
+        interact(() -> bench().pick(new Pixel(2, 1)));
+        settle();
+        push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        assertThat(isSame(drawn("After"), wanted)).isTrue();
     }
 
     /** A cropped result is smaller than what comes in: everything that reads it must see where it ends. */

@@ -133,6 +133,18 @@ class WalkTest extends WindowTest {
         assertThat(sheet("After").getAccessibleText()).isEqualTo("After, row 1, column 2: 0");
     }
 
+    /** At a speed at which one can read along; what is looked for goes again before the walk ends. */
+    @Test
+    void theWorkingFollowsWhileTheWalkPlays() {
+        smooth();
+        push(KeyCode.F9);
+        push(KeyCode.SHIFT, KeyCode.F9);
+        until(() -> shownText().contains("27 ÷ 4 = 6.75") && walking().playingProperty().get() && walking().walk().place() < 8);
+        until(() -> walking().walk().isAtEnd());
+        settle();
+        assertThat(shownText()).contains("9 ÷ 4 = 2.25").doesNotContain("27 ÷ 4");
+    }
+
     @Test
     void fastSlowAndAPathOfOnesOwnEndExactly() {
         smooth();

@@ -50,6 +50,7 @@ public final class Sheet extends Region {
     private int firstRow;
     private int firstColumn;
     private boolean isPaintDue;
+    private boolean isShown = true;
     private final SheetCells cells = new SheetCells(this, getChildren());
     private Function<Pixel, String> words = pixel -> place(pixel) + ": " + says(pixel);
     private final Gestures gestures;
@@ -247,9 +248,15 @@ public final class Sheet extends Region {
         requestPaint();
     }
 
+    /** @param isSeen false while it is hidden: drawing on it would make the window draw what stands in its place anew */
+    void setShown(boolean isSeen) {
+        isShown = isSeen;
+        requestPaint();
+    }
+
     /** Many changes of one moment are drawn once. */
     private void requestPaint() {
-        if (!isPaintDue) {
+        if (!isPaintDue && isShown) {
             isPaintDue = true;
             Platform.runLater(() -> {
                 isPaintDue = false;

@@ -66,6 +66,7 @@ public final class SheetFrame extends VBox {
         };
         VBox.setVgrow(body, Priority.ALWAYS);
         getChildren().addAll(head, below, body);
+        visibleProperty().subscribe(sheet::setShown);
     }
 
     /** @param role style class of its colour: before, after or by-hand */

@@ -16,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.parts.AskedWord;
+import pixeron.app.bench.parts.NextFrame;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Walking;
@@ -65,8 +66,9 @@ public final class LoopsPane extends ScrollPane {
         choices.getStyleClass().add("loop-choice");
         setContent(new VBox(choices, lines, variables, program));
         bench.shownProperty().subscribe(now -> seen.request());
-        bench.pickedProperty().subscribe(now -> follow(seen));
-        bench.walking().walkProperty().subscribe(now -> follow(seen));
+        NextFrame playing = new NextFrame(seen::request);
+        bench.pickedProperty().subscribe(now -> follow(seen, playing));
+        bench.walking().walkProperty().subscribe(now -> follow(seen, playing));
         bench.walking().playingProperty().subscribe(now -> seen.request());
         bench.walking().mistakeProperty().subscribe(now -> seen.request());
     }
@@ -106,9 +108,11 @@ public final class LoopsPane extends ScrollPane {
     }
 
     /** At fast speed nobody could read along. */
-    private void follow(WhenSeen seen) {
-        if (!bench.walking().isRushing()) {
+    private void follow(WhenSeen seen, NextFrame playing) {
+        if (!bench.walking().playingProperty().get()) {
             seen.request();
+        } else if (!bench.walking().isRushing()) {
+            playing.request();
         }
     }
 

@@ -27,6 +27,7 @@ import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.Copy;
+import pixeron.app.bench.parts.NextFrame;
 import pixeron.app.bench.parts.Withheld;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.parts.WorkingLines;
@@ -73,6 +74,7 @@ public final class WorkingPane extends BorderPane {
     private final WorkingBody body;
     private final ScrollPane scroll;
     private final BooleanProperty hasWorking = new SimpleBooleanProperty();
+    private final NextFrame playing = new NextFrame(this::render);
     private Working working;
     /** The last working, and of what it was; it stays right for the same pixel of the same. */
     private Working known;
@@ -151,8 +153,10 @@ public final class WorkingPane extends BorderPane {
 
     /** At fast speed nobody could read along; the working comes when the walk stops. */
     private void renderWalked() {
-        if (!bench.walking().isRushing()) {
+        if (!bench.walking().playingProperty().get()) {
             render();
+        } else if (!bench.walking().isRushing()) {
+            playing.request();
         }
     }
 
