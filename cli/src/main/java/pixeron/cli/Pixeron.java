@@ -1,6 +1,7 @@
 package pixeron.cli;
 
 import java.io.PrintWriter;
+import java.util.Arrays;
 import java.util.List;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -40,20 +41,30 @@ public final class Pixeron implements Runnable {
      * @return the exit code
      */
     public static int run(PrintWriter out, PrintWriter err, String... words) {
-        CommandLine line = new CommandLine(new Pixeron());
+        // Else the library looks for a class of another language, which nobody has, in every file there is: a tenth of a short command.
+        System.setProperty("picocli.disable.closures", "true");
+        // Words of commands are no times and no databases; readers for these would be made at every start.
+        System.setProperty("picocli.converters.excludes", "java\\.(sql|time)\\..*");
         boolean isOne = words.length > 0 && COMMANDS.contains(words[0]);
-        for (String name : COMMANDS) {
-            if (!isOne || name.equals(words[0])) {
-                line.addSubcommand(name, command(name));
-            }
-        }
+        CommandLine line = isOne ? alone(words[0]) : all();
         line.setOut(out).setErr(err)
                 .setParameterExceptionHandler((problem, given) -> complain(err, used(problem)))
                 .setExecutionExceptionHandler((problem, command, result) -> complain(err, problem));
-        int code = line.execute(words);
+        int code = line.execute(isOne ? Arrays.copyOfRange(words, 1, words.length) : words);
         out.flush();
         err.flush();
         return code;
+    }
+
+    /** As if it were found among all, without what describes those. */
+    private static CommandLine alone(String name) {
+        return new CommandLine(command(name)).setCommandName("pixeron " + name);
+    }
+
+    private static CommandLine all() {
+        CommandLine line = new CommandLine(new Pixeron());
+        COMMANDS.forEach(name -> line.addSubcommand(name, command(name)));
+        return line;
     }
 
     /** Made when it is needed, and not even its class is read before: that of all of them would cost a third of a short command. */

@@ -1,9 +1,13 @@
 package pixeron.step.catalog;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import pixeron.step.StepType;
 import pixeron.step.bits.BitPlane;
@@ -68,18 +72,7 @@ import pixeron.step.threshold.TwoMeans;
 /** All kinds of steps, in the order in which they are listed. A new step is one line here. */
 public final class Catalog {
 
-    private static final List<StepType> ALL = List.of(
-            new Add(), new Subtract(), new Multiply(), new Divide(), new Linear(), new Invert(), new Log(),
-            new Exponential(), new Power(), new Stretch(), new Piecewise(), new Clamp(), new Slice(), new Quantize(),
-            new Posterize(), new BitPlane(), Bits.and(), Bits.or(), Bits.xor(), new Shift(), new Depth(), new Lookup(),
-            new OwnFormula(), new Equalize(), new Match(), new Threshold(), new Band(), new Otsu(), new TwoMeans(), new ThresholdShare(),
-            new LocalThreshold(), new Kernel(), ReadyKernel.box(), ReadyKernel.binomial(),
-            ReadyKernel.gaussian(), ReadyKernel.sharpen(), ReadyKernel.laplacian(), new Unsharp(), Gradient.sobel(),
-            Gradient.prewitt(), Gradient.scharr(), Gradient.roberts(), Rank.median(), Rank.minimum(), Rank.maximum(),
-            Rank.placed(), Morphology.erode(), Morphology.dilate(), Morphology.open(), Morphology.close(), new Crop(), new Pad(), new Move(),
-            new Flip(), new Transpose(), new Tile(), new Turn(), new Resize(), new Combine(), new Paste(), new Join(),
-            new SaltAndPepper(), new UniformNoise(), new GaussianNoise(), new SineNoise(), new Fourier(), new Notch(), new Pass(),
-            new FourierInverse(), new RankKeep(), new GrayStep(), new Compose(), new Swap());
+    private static final Map<String, StepType> MADE = new ConcurrentHashMap<>();
 
     /** So many names are offered for one that is unknown. */
     private static final int NEAREST = 3;
@@ -89,13 +82,111 @@ public final class Catalog {
     private Catalog() {
     }
 
+    /**
+     * The list. A kind is made, and its class read, only where it is asked for: a command needs one or two of them, and all would take a tenth of its time.
+     *
+     * @param isAsked asked for each name, in this order, until it says yes
+     * @return the kind with that name; null where no name is asked for
+     */
+    private static StepType first(Predicate<String> isAsked) {
+        return isAsked.test("add") ? new Add()
+                : isAsked.test("subtract") ? new Subtract()
+                : isAsked.test("multiply") ? new Multiply()
+                : isAsked.test("divide") ? new Divide()
+                : isAsked.test("linear") ? new Linear()
+                : isAsked.test("invert") ? new Invert()
+                : isAsked.test("log") ? new Log()
+                : isAsked.test("exponential") ? new Exponential()
+                : isAsked.test("power") ? new Power()
+                : isAsked.test("stretch") ? new Stretch()
+                : isAsked.test("piecewise") ? new Piecewise()
+                : isAsked.test("clamp") ? new Clamp()
+                : isAsked.test("slice") ? new Slice()
+                : isAsked.test("quantize") ? new Quantize()
+                : isAsked.test("posterize") ? new Posterize()
+                : isAsked.test("bit-plane") ? new BitPlane()
+                : isAsked.test("bits-and") ? Bits.and()
+                : isAsked.test("bits-or") ? Bits.or()
+                : isAsked.test("bits-xor") ? Bits.xor()
+                : isAsked.test("shift") ? new Shift()
+                : isAsked.test("depth") ? new Depth()
+                : isAsked.test("lookup") ? new Lookup()
+                : isAsked.test("formula") ? new OwnFormula()
+                : isAsked.test("equalize") ? new Equalize()
+                : isAsked.test("match") ? new Match()
+                : isAsked.test("threshold") ? new Threshold()
+                : isAsked.test("band") ? new Band()
+                : isAsked.test("threshold-otsu") ? new Otsu()
+                : isAsked.test("threshold-two-means") ? new TwoMeans()
+                : isAsked.test("threshold-share") ? new ThresholdShare()
+                : isAsked.test("threshold-local") ? new LocalThreshold()
+                : isAsked.test("kernel") ? new Kernel()
+                : isAsked.test("box") ? ReadyKernel.box()
+                : isAsked.test("binomial") ? ReadyKernel.binomial()
+                : isAsked.test("gaussian") ? ReadyKernel.gaussian()
+                : isAsked.test("sharpen") ? ReadyKernel.sharpen()
+                : isAsked.test("laplacian") ? ReadyKernel.laplacian()
+                : isAsked.test("unsharp") ? new Unsharp()
+                : isAsked.test("sobel") ? Gradient.sobel()
+                : isAsked.test("prewitt") ? Gradient.prewitt()
+                : isAsked.test("scharr") ? Gradient.scharr()
+                : isAsked.test("roberts") ? Gradient.roberts()
+                : isAsked.test("median") ? Rank.median()
+                : isAsked.test("minimum") ? Rank.minimum()
+                : isAsked.test("maximum") ? Rank.maximum()
+                : isAsked.test("rank") ? Rank.placed()
+                : isAsked.test("erode") ? Morphology.erode()
+                : isAsked.test("dilate") ? Morphology.dilate()
+                : isAsked.test("open") ? Morphology.open()
+                : isAsked.test("close") ? Morphology.close()
+                : isAsked.test("crop") ? new Crop()
+                : isAsked.test("pad") ? new Pad()
+                : isAsked.test("move") ? new Move()
+                : isAsked.test("flip") ? new Flip()
+                : isAsked.test("transpose") ? new Transpose()
+                : isAsked.test("tile") ? new Tile()
+                : isAsked.test("turn") ? new Turn()
+                : isAsked.test("resize") ? new Resize()
+                : isAsked.test("combine") ? new Combine()
+                : isAsked.test("paste") ? new Paste()
+                : isAsked.test("join") ? new Join()
+                : isAsked.test("salt-pepper") ? new SaltAndPepper()
+                : isAsked.test("uniform-noise") ? new UniformNoise()
+                : isAsked.test("gaussian-noise") ? new GaussianNoise()
+                : isAsked.test("sine-noise") ? new SineNoise()
+                : isAsked.test("fourier") ? new Fourier()
+                : isAsked.test("notch") ? new Notch()
+                : isAsked.test("pass") ? new Pass()
+                : isAsked.test("fourier-inverse") ? new FourierInverse()
+                : isAsked.test("rank-keep") ? new RankKeep()
+                : isAsked.test("gray") ? new GrayStep()
+                : isAsked.test("colour") ? new Compose()
+                : isAsked.test("swap") ? new Swap()
+                : null;
+    }
+
+    private static List<String> names() {
+        List<String> names = new ArrayList<>();
+        first(name -> !names.add(name));
+        return names;
+    }
+
+    /** @return all kinds; each is the same object every time */
     public static List<StepType> all() {
-        return ALL;
+        return names().stream().map(Catalog::find).map(Optional::orElseThrow).toList();
     }
 
     /** @return the kind with this name, if there is one */
     public static Optional<StepType> find(String name) {
-        return ALL.stream().filter(type -> type.name().equals(name)).findFirst();
+        StepType made = MADE.get(name);
+        if (made == null) {
+            made = first(name::equals);
+            if (made != null) {
+                StepType before = MADE.putIfAbsent(name, made);
+                made = before == null ? made : before;
+            }
+        }
+        return Optional.ofNullable(made);
     }
 
     /**
@@ -104,7 +195,7 @@ public final class Catalog {
      */
     public static List<StepType> search(String typed) {
         String wanted = typed.strip().toLowerCase(Locale.ROOT);
-        return ALL.stream().filter(type -> rank(type, wanted) < 3)
+        return all().stream().filter(type -> rank(type, wanted) < 3)
                 .sorted(Comparator.comparingInt(type -> rank(type, wanted))).toList();
     }
 
@@ -120,7 +211,7 @@ public final class Catalog {
     /** @return what would be right instead of an unknown name, in words */
     static String suggestion(String unknown) {
         LevenshteinDistance distance = LevenshteinDistance.getDefaultInstance();
-        List<String> nearest = ALL.stream().map(StepType::name).sorted(Comparator.comparingInt((String name) ->
+        List<String> nearest = names().stream().sorted(Comparator.comparingInt((String name) ->
                 distance.apply(name, unknown))).limit(NEAREST).toList();
         return distance.apply(nearest.get(0), unknown) <= LIKELY ? "did you mean \"" + nearest.get(0) + "\"?"
                 : "the nearest are " + String.join(", ", nearest) + "; the command \"pixeron steps\" lists all.";
