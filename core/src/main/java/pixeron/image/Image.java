@@ -126,6 +126,18 @@ public final class Image implements Result {
                 : new Image(frame.rows(), frame.columns(), maximum, OpenSamples.of(values));
     }
 
+    /**
+     * @param denominator of all samples, greater than 0
+     * @param numerators row-major; they belong to the image from now on
+     * @return a level image when all samples are levels, else an exact open image
+     */
+    public static Image ofFractions(Frame frame, long denominator, long... numerators) {
+        OpenSamples samples = OpenSamples.of(numerators, denominator);
+        int maximum = frame.maximumLevel();
+        return samples.denominator() == 1 && Arrays.stream(numerators).allMatch(level -> level >= 0 && level <= maximum)
+                ? ofLevels(frame.rows(), frame.columns(), maximum, n -> (int) numerators[n]) : new Image(frame.rows(), frame.columns(), maximum, samples);
+    }
+
     private static boolean areLevels(double[] values, int maximumLevel) {
         for (double value : values) {
             if (value != Math.rint(value) || value < 0 || value > maximumLevel) {

@@ -43,6 +43,23 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
         return new OpenSamples(numerators, denominator, null);
     }
 
+    /**
+     * @param numerators become those of the samples
+     * @param denominator of all of them, greater than 0
+     */
+    static OpenSamples of(long[] numerators, long denominator) {
+        long common = denominator;
+        for (int n = 0; n < numerators.length && common > 1; n++) {
+            common = Rational.gcd(common, Math.abs(numerators[n]));
+        }
+        if (common > 1) {
+            for (int n = 0; n < numerators.length; n++) {
+                numerators[n] /= common;
+            }
+        }
+        return new OpenSamples(numerators, denominator / common, null);
+    }
+
     /** @return 1 or 2, times which all values are whole; 0 where they are not */
     private static long denominator(double... values) {
         long denominator = 1;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigInteger;
+import java.util.Arrays;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -23,6 +24,18 @@ class ImageTest {
         assertThat(Image.from(1, 2, 7, Rational.of(0), Rational.of(14, 2)).isLevelImage()).isTrue();
         assertThat(Image.from(1, 2, 7, Rational.of(0), Rational.of(8)).isLevelImage()).isFalse();
         assertThat(Image.from(1, 2, 7, Rational.of(0), Rational.of(-1)).firstOpenPixel()).contains(new Pixel(0, 1));
+    }
+
+    /** Whole numbers among them, levels only, and common divisors in the numerators as well. */
+    @Property(tries = 60)
+    void fractionsOverOneDenominatorAreWhatTheirValuesMake(@ForAll long seed) {
+        Random random = new Random(seed);
+        long denominator = 1 + random.nextInt(12);
+        long times = random.nextInt(3) == 0 ? denominator : 1 + random.nextInt(4);
+        long least = random.nextInt(3) - 1;
+        long[] numerators = random.longs(6, least, 8).map(n -> n * times).toArray();
+        Value[] values = Arrays.stream(numerators).mapToObj(n -> Rational.of(n, denominator)).toArray(Value[]::new);
+        assertThat(Image.ofFractions(new Frame(2, 3, 7), denominator, numerators.clone())).isEqualTo(Image.from(2, 3, 7, values));
     }
 
     @Test

@@ -162,11 +162,41 @@ final class BulkResult {
         return Image.ofDoubles(operation.frame(), numbers);
     }
 
+    /** @return the line of values that are written as they are, or only clipped */
+    private Optional<Codes.Line> unrounded() {
+        Overflow overflow = operation.finish().overflow();
+        boolean isOnLine = (overflow == Overflow.KEEP || overflow == Overflow.CLIP) && !codes.hasDoubles() && !codes.dependsOnCells();
+        return isOnLine ? codes.line().filter(line -> operation.finish().rounding() == Rounding.NONE || line.denominator() == 1) : Optional.empty();
+    }
+
+    /** Fractions over the line's denominator, without an object for each. */
+    private Image fractions(Codes.Line line, Progress progress) {
+        long[] numerators = new long[rows * columns];
+        boolean isClipped = operation.finish().overflow() == Overflow.CLIP;
+        long lowest = isClipped ? 0 : Long.MIN_VALUE;
+        long highest = isClipped ? before.maximumLevel() * line.denominator() : Long.MAX_VALUE;
+        Function<CellRows, RunSink> sinks = plane -> (row, found) -> {
+            for (int run = 0; run < found.length; run++) {
+                int[] sums = found[run];
+                for (int j = run, n = 0; j < columns; j += found.length, n++) {
+                    numerators[row * columns + j] = Math.min(highest, Math.max(lowest, sums[n] * line.numerator() + line.constant()));
+                }
+            }
+            forSpecial(row, (j, pixel) -> numerators[row * columns + j] = before.level(before.offset(pixel)) * line.denominator());
+        };
+        inQuarters().ifPresentOrElse(quick -> inQuarters(quick, progress, sinks), () -> inOneRun(progress, sinks));
+        return Image.ofFractions(operation.frame(), line.denominator(), numerators);
+    }
+
     private double number(Pixel pixel, int code) {
         return (operation.isKept(pixel) ? before.value(pixel) : operation.finish().apply(codes.valueAt(pixel, code))).asDouble();
     }
 
     private Image values(Progress progress) {
+        Optional<Codes.Line> line = unrounded();
+        if (line.isPresent()) {
+            return fractions(line.get(), progress);
+        }
         if (operation.finish().rounding() != Rounding.NONE && isShort(codes.least()) && isShort(codes.most()) || codes.hasDoubles() && operation.finish().overflow() == Overflow.KEEP) {
             return numbers(progress);
         }
