@@ -7,7 +7,7 @@ import java.util.stream.IntStream;
 
 /**
  * Rows of levels of bytes with two columns in each number, one in the lower 16 bits and one in the upper: number m of the lanes from column p on
- * holds columns 4m + p and 4m + p + 2.
+ * holds columns 4m + p and 4m + p + 2. Lanes of a row are {@link Quarters#size} long; the last numbers may stand for no column.
  *
  * <p>What is added to such a number, or multiplied by, is so for both columns at once: a sum of numbers times weights holds both columns' sums,
  * exactly where each of them less the least that can occur is below 2¹⁶. Half as many products are then done as for columns by themselves. As with
@@ -15,8 +15,6 @@ import java.util.stream.IntStream;
  */
 public final class Lanes {
 
-    /** In this many columns lanes begin anew. */
-    public static final int FOUR = 4;
     /** Bits of a lane. */
     public static final int BITS = 16;
     /** The largest number of a lane. */
@@ -40,17 +38,12 @@ public final class Lanes {
      * @param further how many columns further on the last lanes begin, at least 1
      */
     public Lanes(int columns, int further) {
-        int size = size(columns);
-        this.bytes = new byte[FOUR * size + further + FOUR];
+        int size = Quarters.size(columns);
+        this.bytes = new byte[Quarters.FOUR * (size + 1) + further];
         ByteBuffer all = ByteBuffer.wrap(bytes);
-        this.from = IntStream.rangeClosed(0, further / 2).mapToObj(half -> all.slice(2 * half, FOUR * size).order(ByteOrder.LITTLE_ENDIAN).asIntBuffer())
+        this.from = IntStream.rangeClosed(0, further / 2).mapToObj(half -> all.slice(2 * half, Quarters.FOUR * size).order(ByteOrder.LITTLE_ENDIAN).asIntBuffer())
                 .toArray(IntBuffer[]::new);
         this.packed = new int[size];
-    }
-
-    /** @return how many numbers lanes of so many columns are; the last may stand for no column */
-    public static int size(int columns) {
-        return (columns + FOUR - 1) / FOUR;
     }
 
     /**

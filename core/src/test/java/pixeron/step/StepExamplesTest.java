@@ -262,6 +262,7 @@ class StepExamplesTest {
         assertThat(Catalog.search("negative")).extracting(StepType::name).contains("invert", "add");
         assertThat(Catalog.search("zzz")).isEmpty();
         for (StepType type : Catalog.all()) {
+            assertThat(Catalog.find(type.name())).as("the name in the list").containsSame(type);
             for (int maximum : new int[] {1, 7, 255, 65535}) {
                 Image two = Image.of(maximum, new int[][] {{0, maximum}});
                 Result before = Stream.of(two, new ColourImage(two, two, two, Optional.empty()), 

@@ -26,6 +26,9 @@ final class BulkResult {
     /** From here on a double no longer holds every whole number and half. */
     private static final double LONGEST = 0x1p52;
 
+    /** A level over a denominator below this is a long. */
+    private static final long MOST_BELOW = 1L << 46;
+
     private final WindowOperation operation;
     private final Image before;
     private final Window window;
@@ -87,7 +90,7 @@ final class BulkResult {
         Lanes lanes = new Lanes(columns, 1);
         int[] levels = new int[plane.length()];
         return (row, found) -> {
-            of.of(found, levels);
+            of.apply(found, levels);
             lanes.put(levels);
             forSpecial(row, (j, pixel) -> lanes.put(j, special(pixel, of.code(found[plane.run(j)][plane.place(j)], plane.shift(j)))));
             lanes.write(raster, row);
@@ -166,7 +169,7 @@ final class BulkResult {
     private Optional<Codes.Line> unrounded() {
         Overflow overflow = operation.finish().overflow();
         boolean isOnLine = (overflow == Overflow.KEEP || overflow == Overflow.CLIP) && !codes.hasDoubles() && !codes.dependsOnCells();
-        return isOnLine ? codes.line().filter(line -> operation.finish().rounding() == Rounding.NONE || line.denominator() == 1) : Optional.empty();
+        return isOnLine ? codes.line().filter(line -> line.denominator() < MOST_BELOW && (operation.finish().rounding() == Rounding.NONE || line.denominator() == 1)) : Optional.empty();
     }
 
     /** Fractions over the line's denominator, without an object for each. */

@@ -56,7 +56,7 @@ final class LaneLevels {
      * @param sums of even and of odd columns, two in each number
      * @param levels get four in each number, the first column's lowest
      */
-    void of(int[][] sums, int[] levels) {
+    void apply(int[][] sums, int[] levels) {
         rule.apply(sums[0], sums[1], up, levels);
     }
 

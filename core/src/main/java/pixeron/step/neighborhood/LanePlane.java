@@ -3,6 +3,7 @@ package pixeron.step.neighborhood;
 import java.util.Arrays;
 import pixeron.image.Image;
 import pixeron.image.Lanes;
+import pixeron.image.Quarters;
 
 /** Some rows of an image of bytes with what stands outside around them, two columns in one number: even columns are one run of {@link Lanes}, odd ones another. */
 final class LanePlane implements CellRows {
@@ -17,7 +18,7 @@ final class LanePlane implements CellRows {
     LanePlane(Margins around) {
         this.around = around;
         this.columns = around.resultColumns();
-        this.size = Lanes.size(columns);
+        this.size = Quarters.size(columns);
         // The odd run's last cell begins a column further on than the even run's.
         int begins = window().width() + 1;
         this.lanes = new Lanes(columns, begins);
@@ -56,7 +57,7 @@ final class LanePlane implements CellRows {
 
     @Override
     public int place(int column) {
-        return column / Lanes.FOUR;
+        return column / Quarters.FOUR;
     }
 
     /** @return the bits by which a column's number is shifted up */

@@ -99,7 +99,7 @@ class QuartersTest {
             sums[n % 2][n / 4] += found[n] << 16 * (n / 2 % 2);
         }
         int[] fours = new int[100];
-        levels.get().of(sums, fours);
+        levels.get().apply(sums, fours);
         for (int n = 0; n < found.length; n++) {
             assertThat(fours[n / 4] >>> 8 * (n % 4) & 0xFF).as("code %d of %s", found[n], codes).isEqualTo(finish.level(codes.value(found[n])));
             assertThat(levels.get().code(sums[n % 2][n / 4], 16 * (n / 2 % 2))).isEqualTo(found[n]);
@@ -139,7 +139,7 @@ class QuartersTest {
         LaneLevels levels = LaneLevels.of(new InTwo(-1, Lanes.MOST - 1, last), finish).orElseThrow();
         int[] codes = {-1, 65_534, Math.max(-1, last), last + 1};
         int[] fours = new int[1];
-        levels.of(new int[][] {{codes[0] + (codes[2] << 16)}, {codes[1] + (codes[3] << 16)}}, fours);
+        levels.apply(new int[][] {{codes[0] + (codes[2] << 16)}, {codes[1] + (codes[3] << 16)}}, fours);
         for (int n = 0; n < codes.length; n++) {
             assertThat(fours[0] >>> 8 * n & 0xFF).as("code %d", codes[n]).isEqualTo(codes[n] > last ? 200 : 3);
         }
@@ -200,7 +200,7 @@ class QuartersTest {
                 "kernel weights=\"-1 0 1\" offset=8",
                 "kernel weights=\"0.5 3 | 2 1/3\" rounding=floor", "binomial size=" + odd, "binomial size=17", "box size=" + odd, "box size=5 overflow=wrap", "sharpen",
                 "kernel weights=\"1 5 7 11 13 | 2 3 4 5 6 | 17 19 23 29 31 | 1 1 2 3 5\"", "unsharp amount=3/2 size=5", "median size=" + odd, "median size=11",
-                "median size=13", "sobel part=sum", "sobel part=root overflow=wrap", "scharr part=x overflow=clip", "prewitt part=angle overflow=clip rounding=nearest", "threshold-local size=" + odd + " offset=" + (random.nextInt(9) - 4), "rank size=" + odd + " place=1", "rank size=4 place=7", "rank size=10 place=33", "laplacian neighbors=8 overflow=wrap");
+                "median size=13", "sobel part=sum", "sobel part=root overflow=wrap", "scharr part=x overflow=clip", "prewitt part=angle overflow=clip rounding=nearest", "kernel weights=\"1 2\" divisor=536870909 offset=1/536870907", "threshold-local size=" + odd + " offset=" + (random.nextInt(9) - 4), "rank size=" + odd + " place=1", "rank size=4 place=7", "rank size=10 place=33", "laplacian neighbors=8 overflow=wrap");
         String line = lines.get(random.nextInt(lines.size()));
         List<String> borders = List.of("zero", "repeat", "mirror-half", "wrap", "keep", "crop", "inside", "constant outside=" + random.nextInt(maximum + 1));
         String border = borders.get(random.nextInt(line.startsWith("rank") || line.startsWith("threshold") ? 6 : 8));
