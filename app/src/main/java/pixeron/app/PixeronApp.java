@@ -57,6 +57,8 @@ public final class PixeronApp extends Application {
 
     /** What puts a window on the screen belongs to what a start needs: it is there for a moment, and one looks through it. */
     private static void showUnseen(Stage stage, MainWindow window) {
+        // Where nothing lets one look through windows it is seen; nobody should take it for the one that comes after.
+        stage.setTitle("Pixeron is being prepared");
         stage.setOpacity(0);
         show(stage, window);
         PauseTransition moment = new PauseTransition(MOMENT);
