@@ -6,18 +6,15 @@ import pixeron.image.Lanes;
 import pixeron.image.Quarters;
 
 /** Some rows of an image of bytes with what stands outside around them, two columns in one number: even columns are one run of {@link Lanes}, odd ones another. */
-final class LanePlane implements CellRows {
+final class LanePlane extends RowsAround {
 
-    private final Margins around;
     private final Lanes lanes;
-    private final int columns;
     private final int size;
     private final RowRing<int[][]> rows;
 
     /** For reading downwards: only as many rows as the window is high are kept at a time. */
     LanePlane(Margins around) {
-        this.around = around;
-        this.columns = around.resultColumns();
+        super(around);
         this.size = Quarters.size(columns);
         // The odd run's last cell begins a column further on than the even run's.
         int begins = window().width() + 1;
@@ -68,15 +65,5 @@ final class LanePlane implements CellRows {
     @Override
     public int length() {
         return size;
-    }
-
-    @Override
-    public int columns() {
-        return columns;
-    }
-
-    @Override
-    public Window window() {
-        return around.window();
     }
 }

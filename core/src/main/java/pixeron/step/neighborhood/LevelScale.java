@@ -49,24 +49,19 @@ final class LevelScale {
 
     /** @return the scale; empty where the codes have no line or are finished in another way */
     static Optional<LevelScale> of(Codes codes, Finish finish) {
-        if (isFinishedOtherwise(finish)) {
-            return Optional.empty();
-        }
         long size = Math.max(Math.abs((long) codes.least()), Math.abs((long) codes.most()));
-        return codes.line().filter(line -> line.numerator() != 0).flatMap(line -> whole(line, size, finish).or(() -> inHalves(line, codes, finish)));
+        return line(codes, finish).flatMap(line -> whole(line, size, finish).or(() -> inHalves(line, codes, finish)));
     }
 
     /** @return the scale of codes less the least one, where it has no doubts; empty where there is none */
     static Optional<LevelScale> fromLeast(Codes codes, Finish finish) {
-        if (isFinishedOtherwise(finish)) {
-            return Optional.empty();
-        }
-        return codes.line().filter(line -> line.numerator() != 0).flatMap(line -> whole(new Codes.Line(line.numerator(),
-                line.constant() + codes.least() * line.numerator(), line.denominator()), codes.most() - codes.least(), finish));
+        return line(codes, finish).flatMap(line -> whole(new Codes.Line(line.numerator(), line.constant() + codes.least() * line.numerator(), line.denominator()),
+                codes.most() - codes.least(), finish));
     }
 
-    private static boolean isFinishedOtherwise(Finish finish) {
-        return finish.rounding() != Rounding.NEAREST || finish.overflow() != Overflow.CLIP;
+    private static Optional<Codes.Line> line(Codes codes, Finish finish) {
+        boolean isFinishedSo = finish.rounding() == Rounding.NEAREST && finish.overflow() == Overflow.CLIP;
+        return isFinishedSo ? codes.line().filter(line -> line.numerator() != 0) : Optional.empty();
     }
 
     /** Codes as they are, up to a size: code × factor + constant, shifted. */

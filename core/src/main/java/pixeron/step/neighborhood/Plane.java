@@ -10,21 +10,18 @@ import pixeron.number.Rational;
  * Some rows of a level image with what stands outside around them: the cell (a, b) of the window of the result at (i, j)
  * is {@code row(i + a)[j + b]}, without a question about borders.
  */
-public final class Plane implements CellRows {
+public final class Plane extends RowsAround {
 
     /** Values outside beyond this are left to exact arithmetic; they could overflow sums. */
     private static final int LARGEST_OUTSIDE = 65535;
 
-    private final Margins around;
     private final int count;
-    private final int columns;
     private final RowRing<int[]> rows;
     private final List<RowRing<int[]>> moved;
 
     private Plane(Margins around, int count, int capacity) {
-        this.around = around;
+        super(around);
         this.count = count;
-        this.columns = around.resultColumns();
         this.rows = new RowRing<>(capacity, () -> new int[around.columns().length], this::read);
         this.moved = IntStream.range(0, window().width()).mapToObj(by -> new RowRing<>(capacity, () -> new int[columns],
                 (n, into) -> System.arraycopy(row(n), by, into, 0, columns))).toList();
@@ -101,15 +98,5 @@ public final class Plane implements CellRows {
     /** @return the number of rows, those around the result counted in */
     public int height() {
         return count + window().height() - 1;
-    }
-
-    @Override
-    public int columns() {
-        return columns;
-    }
-
-    @Override
-    public Window window() {
-        return around.window();
     }
 }

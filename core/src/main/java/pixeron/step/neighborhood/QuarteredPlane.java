@@ -6,13 +6,11 @@ import java.util.stream.IntStream;
 import pixeron.image.Quarters;
 
 /** Some rows of an image of bytes with what stands outside around them, their columns in {@link Quarters}. */
-final class QuarteredPlane implements CellRows {
+final class QuarteredPlane extends RowsAround {
 
     private static final int FOUR = Quarters.FOUR;
 
-    private final Margins around;
     private final Quarters quarters;
-    private final int columns;
     private final int size;
     private final RowRing<int[][]> rows;
     /** The runs further on in themselves, by how far. */
@@ -20,9 +18,8 @@ final class QuarteredPlane implements CellRows {
 
     /** For reading downwards: only as many rows as the window is high are kept at a time. */
     QuarteredPlane(Margins around) {
-        this.around = around;
+        super(around);
         int width = window().width();
-        this.columns = around.resultColumns();
         int furthest = (width + FOUR - 2) / FOUR;
         this.size = Quarters.size(columns);
         this.quarters = new Quarters(FOUR * (size + furthest));
@@ -60,15 +57,5 @@ final class QuarteredPlane implements CellRows {
     @Override
     public int length() {
         return size;
-    }
-
-    @Override
-    public int columns() {
-        return columns;
-    }
-
-    @Override
-    public Window window() {
-        return around.window();
     }
 }

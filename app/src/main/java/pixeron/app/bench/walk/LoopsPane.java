@@ -15,8 +15,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.parts.AfterSheets;
 import pixeron.app.bench.parts.AskedWord;
-import pixeron.app.bench.parts.NextFrame;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Walking;
@@ -66,9 +66,9 @@ public final class LoopsPane extends ScrollPane {
         choices.getStyleClass().add("loop-choice");
         setContent(new VBox(choices, lines, variables, program));
         bench.shownProperty().subscribe(now -> seen.request());
-        NextFrame playing = new NextFrame(seen::request);
-        bench.pickedProperty().subscribe(now -> follow(seen, playing));
-        bench.walking().walkProperty().subscribe(now -> follow(seen, playing));
+        AfterSheets walked = new AfterSheets(bench.walking(), seen::request);
+        bench.pickedProperty().subscribe(now -> walked.request());
+        bench.walking().walkProperty().subscribe(now -> walked.request());
         bench.walking().playingProperty().subscribe(now -> seen.request());
         bench.walking().mistakeProperty().subscribe(now -> seen.request());
     }
@@ -105,15 +105,6 @@ public final class LoopsPane extends ScrollPane {
     private static void show(Node node, boolean isShown) {
         node.setVisible(isShown);
         node.setManaged(isShown);
-    }
-
-    /** At fast speed nobody could read along. */
-    private void follow(WhenSeen seen, NextFrame playing) {
-        if (!bench.walking().playingProperty().get()) {
-            seen.request();
-        } else if (!bench.walking().isRushing()) {
-            playing.request();
-        }
     }
 
     private void render() {

@@ -25,9 +25,9 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
+import pixeron.app.bench.parts.AfterSheets;
 import pixeron.app.bench.parts.AskedWord;
 import pixeron.app.bench.parts.Copy;
-import pixeron.app.bench.parts.NextFrame;
 import pixeron.app.bench.parts.Withheld;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.parts.WorkingLines;
@@ -74,7 +74,6 @@ public final class WorkingPane extends BorderPane {
     private final WorkingBody body;
     private final ScrollPane scroll;
     private final BooleanProperty hasWorking = new SimpleBooleanProperty();
-    private final NextFrame playing = new NextFrame(this::render);
     private Working working;
     /** The last working, and of what it was; it stays right for the same pixel of the same. */
     private Working known;
@@ -112,10 +111,11 @@ public final class WorkingPane extends BorderPane {
         copy.setOnAction(event -> copyWorking(WorkingText::plain));
         copy.setContextMenu(new ContextMenu(copyAs("Copy as text", WorkingText::plain),
                 copyAs("Copy as LaTeX", WorkingText::latex), copyAs("Copy as HTML", WorkingText::html)));
+        AfterSheets walked = new AfterSheets(bench.walking(), this::render);
         bench.shownProperty().subscribe(shown -> render());
-        bench.pickedProperty().subscribe(pixel -> renderWalked());
-        bench.goneProperty().subscribe(isGone -> renderWalked());
-        bench.walking().walkProperty().subscribe(walk -> renderWalked());
+        bench.pickedProperty().subscribe(pixel -> walked.request());
+        bench.goneProperty().subscribe(isGone -> walked.request());
+        bench.walking().walkProperty().subscribe(walk -> walked.request());
         bench.walking().playingProperty().subscribe(isOn -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
         bench.looking().colourViewProperty().subscribe(view -> render());
@@ -152,14 +152,6 @@ public final class WorkingPane extends BorderPane {
     }
 
     /** At fast speed nobody could read along; the working comes when the walk stops. */
-    private void renderWalked() {
-        if (!bench.walking().playingProperty().get()) {
-            render();
-        } else if (!bench.walking().isRushing()) {
-            playing.request();
-        }
-    }
-
     private void render() {
         Shown shown = bench.shown();
         callout.getChildren().clear();
