@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.Answer;
@@ -16,12 +15,13 @@ import pixeron.step.Operation;
 /** Which block of a file with values by hand is meant. */
 final class AnswerChoice {
 
-    @Option(names = "--block", paramLabel = "CELLS",
-            description = "Which block of a spreadsheet is meant where several fit, such as \"Work!B2:I9\".")
-    private String block;
+    private final Argument<String> block;
+    private final Argument<Boolean> isSwapped;
 
-    @Option(names = "--swap", description = "The rows of the file are the columns of the result.")
-    private boolean isSwapped;
+    AnswerChoice(Syntax syntax) {
+        block = syntax.option("--block", "CELLS", String.class, "Which block of a spreadsheet is meant where several fit, such as \"Work!B2:I9\".");
+        isSwapped = syntax.flag("--swap", "The rows of the file are the columns of the result.");
+    }
 
     /**
      * @return the values of a file
@@ -43,18 +43,18 @@ final class AnswerChoice {
 
     private Written read(Path file, Frame grid) {
         List<Answer> all = AnswerFile.read(file, grid);
-        List<Answer> found = block == null ? all : all.stream().filter(answer -> answer.where().equalsIgnoreCase(block)).toList();
+        List<Answer> found = block.isGiven() ? all.stream().filter(answer -> answer.where().equalsIgnoreCase(block.value())).toList() : all;
         if (found.size() != 1) {
             throw PixeronException.of("%s: %s %s; give one with --block.", file.getFileName(), found.isEmpty()
-                    ? Decimals.shortened(block) + " does not fit; these do:" : "More than one block fits:",
+                    ? Decimals.shortened(block.value()) + " does not fit; these do:" : "More than one block fits:",
                     all.stream().map(Answer::where).collect(Collectors.joining(", ")));
         }
         try {
             HandSheet sheet = found.get(0).sheet(grid);
-            if (found.get(0).isSwapped() && !isSwapped) {
+            if (found.get(0).isSwapped() && !isSwapped.value()) {
                 throw PixeronException.of("Its rows are the columns of the result and back; add --swap if that is meant.");
             }
-            return new Written(isSwapped && !found.get(0).isSwapped() ? sheet.swapped() : sheet, found.get(0).otherShape());
+            return new Written(isSwapped.value() && !found.get(0).isSwapped() ? sheet.swapped() : sheet, found.get(0).otherShape());
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
         }

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.chain.Chain;
@@ -23,34 +22,34 @@ final class ByProgram {
 
     private static final int MOST_SECONDS = 3600;
 
-    @Option(names = "--by-program", paramLabel = "COMMAND",
-            description = "Runs a program in place of --by-hand, such as \"python3 mine.py {in} {out}\": it reads the image from {in} (a CSV; {in.pgm}, {in.png}) "
-                    + "and writes a table to {out}; {with} is the other image.")
-    private String command;
+    private final Argument<String> command;
+    private final Argument<Integer> cases;
+    private final Argument<Long> seed;
+    private final Argument<Integer> seconds;
 
-    @Option(names = "--cases", paramLabel = "N", defaultValue = "0", description = "Runs it on so many images by chance as well, of the same size and maximum; default ${DEFAULT-VALUE}.")
-    private int cases;
-
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "Of the images by chance; default ${DEFAULT-VALUE}.")
-    private long seed;
-
-    @Option(names = "--seconds", paramLabel = "T", defaultValue = "10", description = "That one run may take; default ${DEFAULT-VALUE}.")
-    private int seconds;
+    ByProgram(Syntax syntax) {
+        command = syntax.option("--by-program", "COMMAND", String.class,
+                "Runs a program in place of --by-hand, such as \"python3 mine.py {in} {out}\": it reads the image from {in} (a CSV; "
+                        + "{in.pgm}, {in.png}) and writes a table to {out}; {with} is the other image.");
+        cases = syntax.option("--cases", "N", int.class, "0", "Runs it on so many images by chance as well, of the same size and maximum; default ${DEFAULT-VALUE}.");
+        seed = syntax.option("--seed", "S", long.class, "1", "Of the images by chance; default ${DEFAULT-VALUE}.");
+        seconds = syntax.option("--seconds", "T", int.class, "10", "That one run may take; default ${DEFAULT-VALUE}.");
+    }
 
     boolean isGiven() {
-        return command != null;
+        return command.isGiven();
     }
 
     /** @return the exit code */
     int check(Chain chain, Optional<String> face, boolean isJson, PrintWriter out) {
-        if (cases < 0 || cases > ProgramCheck.MOST_CASES) {
-            throw PixeronException.of("--cases %d: right is 0 to %d.", cases, ProgramCheck.MOST_CASES);
-        } else if (seconds < 1 || seconds > MOST_SECONDS) {
-            throw PixeronException.of("--seconds %d: right is 1 to %d.", seconds, MOST_SECONDS);
+        if (cases.value() < 0 || cases.value() > ProgramCheck.MOST_CASES) {
+            throw PixeronException.of("--cases %d: right is 0 to %d.", cases.value(), ProgramCheck.MOST_CASES);
+        } else if (seconds.value() < 1 || seconds.value() > MOST_SECONDS) {
+            throw PixeronException.of("--seconds %d: right is 1 to %d.", seconds.value(), MOST_SECONDS);
         }
-        ProgramCheck program = new ProgramCheck(ProgramCommand.parse(command), chain, new ProgramCheck.Conditions(seed, seconds, Path.of(""),
+        ProgramCheck program = new ProgramCheck(ProgramCommand.parse(command.value()), chain, new ProgramCheck.Conditions(seed.value(), seconds.value(), Path.of(""),
                 face.orElse(Image.VALUE)));
-        ProgramCheck.Outcome outcome = program.run(cases, cases > 0, Progress.NONE);
+        ProgramCheck.Outcome outcome = program.run(cases.value(), cases.value() > 0, Progress.NONE);
         out.print(isJson ? Json.text(json(outcome, face)) + System.lineSeparator() : text(outcome));
         return outcome.isRight() ? 0 : Pixeron.DIFFERS;
     }

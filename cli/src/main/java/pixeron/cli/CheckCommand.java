@@ -8,11 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.ComplexCells;
@@ -43,50 +38,39 @@ import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /** {@code pixeron check IMAGE --step LINE… --by-hand TABLE}: marks and slips for the last step. */
-@Command(name = "check", mixinStandardHelpOptions = true,
-        description = "Compares values by hand with the last step, or all values by hand of a project. Exit code 1 when "
-                + "something differs.")
 final class CheckCommand implements Callable<Integer> {
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+    private final OneImage image;
+    private final StepLines steps;
+    private final FaceChoice face;
+    private final Argument<Path> byHand;
+    private final AnswerChoice answer;
+    private final ByProgram program;
+    private final Argument<String> table;
+    private final Argument<Path> out;
+    private final Argument<String> tolerance;
+    private final Argument<Format> format;
 
-    @Mixin
-    private OneImage image;
-
-    @Mixin
-    private StepLines steps;
-
-    @Mixin
-    private FaceChoice face;
-
-    @Option(names = "--by-hand", paramLabel = "TABLE",
-            description = "CSV with as many rows and columns as the result; a blank cell is not filled. Or a spreadsheet (XLSX, "
-                    + "ODS), a picture, or a folder of them, with --out.")
-    private Path byHand;
-
-    @Mixin
-    private AnswerChoice answer;
-
-    @Mixin
-    private ByProgram program;
-
-    @Option(names = "--table", paramLabel = "NAME",
-            description = "Checks a table of the last step, such as levels or otsu, instead of its result; the first line of "
-                    + "the CSV names the columns, and the first column says which row it is. \"pixel ROW,COLUMN\": the numbers "
-                    + "on the way to that pixel, such as sum, quotient and rounded.")
-    private String table;
-
-    @Option(names = "--out", paramLabel = "FILE",
-            description = "For a folder: a CSV with one row for each of its files: file, filled, agree, differ, first slip, score.")
-    private Path out;
-
-    @Option(names = "--tolerance", paramLabel = "T", description = "Values within ± T agree, whatever their decimals.")
-    private String tolerance;
-
-    @Option(names = "--format", defaultValue = "text",
-            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
-    private Format format;
+    CheckCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Compares values by hand with the last step, or all values by hand of a project. Exit code 1 when something differs.");
+        image = new OneImage(syntax);
+        steps = new StepLines(syntax);
+        face = new FaceChoice(syntax);
+        byHand = syntax.option("--by-hand", "TABLE", Path.class,
+                "CSV with as many rows and columns as the result; a blank cell is not filled. Or a spreadsheet (XLSX, ODS), a picture, "
+                        + "or a folder of them, with --out.");
+        answer = new AnswerChoice(syntax);
+        program = new ByProgram(syntax);
+        table = syntax.option("--table", "NAME", String.class,
+                "Checks a table of the last step, such as levels or otsu, instead of its result; the first line of the CSV names the "
+                        + "columns, and the first column says which row it is. \"pixel ROW,COLUMN\": the numbers on the way to that pixel, such as "
+                        + "sum, quotient and rounded.");
+        out = syntax.option("--out", "FILE", Path.class, "For a folder: a CSV with one row for each of its files: file, filled, agree, differ, first slip, score.");
+        tolerance = syntax.option("--tolerance", "T", String.class, "Values within ± T agree, whatever their decimals.");
+        format = syntax.format(Format.class);
+    }
 
     @Override
     public Integer call() {
@@ -94,10 +78,10 @@ final class CheckCommand implements Callable<Integer> {
         if (program.isGiven()) {
             return checkProgram();
         }
-        if (byHand == null && isProject) {
-            return ProjectCheck.write(ProjectFile.read(image.file()).project(), format == Format.json,
-                    spec.commandLine().getOut());
-        } else if (byHand == null) {
+        if (!byHand.isGiven() && isProject) {
+            return ProjectCheck.write(ProjectFile.read(image.file()).project(), format.value() == Format.json,
+                    syntax.out());
+        } else if (!byHand.isGiven()) {
             throw PixeronException.of("Missing required option --by-hand TABLE (or --by-program COMMAND); only a project (%s) brings its own values by hand.",
                     ProjectFile.ENDING);
         }
@@ -106,47 +90,46 @@ final class CheckCommand implements Callable<Integer> {
             return checkColour(stage);
         }
         Operation operation = operation(stage);
-        if (table == null && stage.after(Progress.NONE).required() instanceof Spectrum && !Files.isDirectory(byHand)) {
+        if (!table.isGiven() && stage.after(Progress.NONE).required() instanceof Spectrum && !Files.isDirectory(byHand.value())) {
             return checkSpectrum(stage, operation);
         }
-        if (table != null) {
+        if (table.isGiven()) {
             // A pixel's numbers on the way are a table too, which is not listed with the others: there is one for every pixel.
-            Table right = PixelTable.pixel(table).flatMap(pixel -> PixelTable.named(operation, table))
-                    .orElseGet(() -> TableCommand.named(operation.tables(), table));
+            Table right = PixelTable.pixel(table.value()).flatMap(pixel -> PixelTable.named(operation, table.value()))
+                    .orElseGet(() -> TableCommand.named(operation.tables(), table.value()));
             return checkTable(right, operation);
         }
-        if (Files.isDirectory(byHand)) {
-            return FolderCheck.write(FolderCheck.Subject.of(operation), byHand, out, file -> answer.written(operation, file, tolerance), spec.commandLine().getOut());
-        } else if (out != null) {
-            throw PixeronException.of("--out is for a folder of tables; %s is one file.", byHand.getFileName());
+        if (Files.isDirectory(byHand.value())) {
+            return FolderCheck.write(FolderCheck.Subject.of(operation), byHand.value(), out.value(), file -> answer.written(operation, file, tolerance.value()), syntax.out());
+        } else if (out.isGiven()) {
+            throw PixeronException.of("--out is for a folder of tables; %s is one file.", byHand.value().getFileName());
         }
-        AnswerChoice.Written written = answer.written(operation, byHand, tolerance);
+        AnswerChoice.Written written = answer.written(operation, byHand.value(), tolerance.value());
         Check check = Check.of(written.sheet(), operation);
-        requireUnderstood(check, byHand);
+        requireUnderstood(check, byHand.value());
         Findings found = written.otherShape().flatMap(shape -> ShapeSlip.of(shape, operation)).map(shape ->
                 SlipFinder.find(check, operation).with(shape)).orElseGet(() -> SlipFinder.find(check, operation));
-        PrintWriter out = spec.commandLine().getOut();
-        out.print(format == Format.json ? Json.text(Json.withFace(Json.check(check, found), face.name())) + System.lineSeparator()
+        syntax.out().print(format.value() == Format.json ? Json.text(Json.withFace(Json.check(check, found), face.name())) + System.lineSeparator()
                 : CheckText.shape(written.otherShape(), operation.frame()) + CheckText.of(check, found, CheckText.parts(operation)));
         return check.differing().isEmpty() && written.otherShape().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 
     private int checkProgram() {
-        if (byHand != null || table != null || out != null || tolerance != null) {
+        if (byHand.isGiven() || table.isGiven() || out.isGiven() || tolerance.isGiven()) {
             throw PixeronException.of("--by-program stands in place of --by-hand, and without --table, --out and --tolerance.");
         }
         Stage stage = steps.last(image);
         Result after = stage.after(Progress.NONE).required();
         face.name().ifPresent(name -> face.of(after));
         face.requireOf(after, "a program is checked on one face");
-        return program.check(steps.chain(image.chain(), image.input()), face.name(), format == Format.json, spec.commandLine().getOut());
+        return program.check(steps.chain(image.chain(), image.input()), face.name(), format.value() == Format.json, syntax.out());
     }
 
     /** @return how the result is worked out, or the face of it that was chosen */
     private Operation operation(Stage stage) {
         Result after = stage.after(Progress.NONE).required();
         face.name().ifPresent(name -> face.of(after));
-        if (after instanceof Spectrum && face.name().isEmpty() && table != null) {
+        if (after instanceof Spectrum && face.name().isEmpty() && table.isGiven()) {
             // Its tables are of all faces.
             return stage.bound(Progress.NONE).orElseThrow().face(SpectrumFace.REAL.word()).orElseThrow();
         }
@@ -156,38 +139,38 @@ final class CheckCommand implements Callable<Integer> {
 
     /** One face, and of cells with both parts of a coefficient the real and the imaginary one. */
     private int checkSpectrum(Stage stage, Operation operation) {
-        AnswerChoice.Written written = answer.written(operation, byHand, tolerance);
+        AnswerChoice.Written written = answer.written(operation, byHand.value(), tolerance.value());
         Map<String, HandSheet> sheets = ComplexCells.apart(written.sheet(), face.name().orElseThrow());
         List<FaceCheck> checks = new ArrayList<>();
         sheets.forEach((name, sheet) -> checks.add(FaceCheck.of(name, stage.bound(Progress.NONE).orElseThrow().face(name).orElseThrow(), sheet)));
-        checks.forEach(one -> requireUnderstood(one.check(), byHand));
-        spec.commandLine().getOut().print(format == Format.json ? Json.text(FaceCheck.json(checks)) + System.lineSeparator()
+        checks.forEach(one -> requireUnderstood(one.check(), byHand.value()));
+        syntax.out().print(format.value() == Format.json ? Json.text(FaceCheck.json(checks)) + System.lineSeparator()
                 : CheckText.shape(written.otherShape(), operation.frame()) + FaceCheck.text(checks));
         return checks.stream().allMatch(one -> one.check().differing().isEmpty()) && written.otherShape().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 
     /** All faces at once: cells with packed values, or with three numbers. */
     private int checkColour(Stage stage) {
-        if (table != null) {
+        if (table.isGiven()) {
             throw PixeronException.of("The result is a colour image; choose with --face which channel the values of the table belong to.");
         }
         Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), stage.before(Progress.NONE).required(),
                 (ColourImage) stage.after(Progress.NONE).required());
-        if (Files.isDirectory(byHand)) {
-            return FolderCheck.write(new FolderCheck.Subject(right, new SlipFinder(right), shape -> Optional.empty()), byHand, out, file ->
-                    new AnswerChoice.Written(tolerant(ColourAnswer.read(file, right)), Optional.empty()), spec.commandLine().getOut());
+        if (Files.isDirectory(byHand.value())) {
+            return FolderCheck.write(new FolderCheck.Subject(right, new SlipFinder(right), shape -> Optional.empty()), byHand.value(), out.value(), file ->
+                    new AnswerChoice.Written(tolerant(ColourAnswer.read(file, right)), Optional.empty()), syntax.out());
         }
-        HandSheet sheet = ColourAnswer.read(byHand, right);
+        HandSheet sheet = ColourAnswer.read(byHand.value(), right);
         Check check = Check.of(tolerant(sheet), right);
-        requireUnderstood(check, byHand);
+        requireUnderstood(check, byHand.value());
         Findings found = new SlipFinder(right).find(check, Progress.NONE);
-        spec.commandLine().getOut().print(format == Format.json ? Json.text(Json.colourCheck(check, found, right))
+        syntax.out().print(format.value() == Format.json ? Json.text(Json.colourCheck(check, found, right))
                 + System.lineSeparator() : CheckText.of(check, found, right));
         return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
 
     private HandSheet tolerant(HandSheet sheet) {
-        return tolerance == null ? sheet : sheet.withTolerance(Optional.of(Decimals.parse(tolerance)));
+        return tolerance.isGiven() ? sheet.withTolerance(Optional.of(Decimals.parse(tolerance.value()))) : sheet;
     }
 
     /** @throws PixeronException if a cell is neither a number nor an expression; names it */
@@ -201,32 +184,31 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     private int checkTable(Table right, Operation operation) {
-        if (tolerance != null) {
+        if (tolerance.isGiven()) {
             throw PixeronException.of("--tolerance is for results; the cells of a table agree by their decimals.");
         }
         TableCheck check = TableCheck.of(handTable(right), right);
         check.cells().stream().filter(cell -> cell.state() == Verdict.NOT_UNDERSTOOD).findFirst()
                 .ifPresent(cell -> {
             throw PixeronException.of("%s: row %s, column %s: \"%s\" is neither a number nor an expression. %s",
-                    byHand.getFileName(), right.key(cell.row()), cell.column(),
+                    byHand.value().getFileName(), right.key(cell.row()), cell.column(),
                     Decimals.shortened(cell.byHand().text()), cell.byHand().problem());
         });
-        PrintWriter out = spec.commandLine().getOut();
         List<TableSlip> slips = TableSlips.find(check, right, operation);
-        out.print(format == Format.json ? Json.text(Json.check(check, right, slips)) + System.lineSeparator()
+        syntax.out().print(format.value() == Format.json ? Json.text(Json.check(check, right, slips)) + System.lineSeparator()
                 : CheckText.of(check, right, slips));
         return check.cells().stream().anyMatch(TableCheck.Cell::isWrong) ? Pixeron.DIFFERS : 0;
     }
 
     private HandTable handTable(Table right) {
         try {
-            CellTable cells = CellTable.read(byHand);
+            CellTable cells = CellTable.read(byHand.value());
             List<String> first = cells.rows().isEmpty() ? List.of() : cells.rows().get(0);
             boolean isNamed = first.stream().anyMatch(right.columns()::contains);
             // Without a head line it has the columns that the command "table" writes.
             return HandTable.of(cells, isNamed ? right : LevelRows.written(right));
         } catch (PixeronException problem) {
-            throw PixeronException.because(problem, "%s: %s", byHand.getFileName(), problem.getMessage());
+            throw PixeronException.because(problem, "%s: %s", byHand.value().getFileName(), problem.getMessage());
         }
     }
 }

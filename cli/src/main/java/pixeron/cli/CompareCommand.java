@@ -6,12 +6,6 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Comparison;
@@ -21,30 +15,27 @@ import pixeron.number.Value;
 import pixeron.step.Progress;
 
 /** {@code pixeron compare IMAGE IMAGE}: measures between two images. */
-@Command(name = "compare", mixinStandardHelpOptions = true,
-        description = "Measures how far two images differ. Exit code 1 when they do.")
 final class CompareCommand implements Callable<Integer> {
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+    private final Argument<Path> first;
+    private final Argument<Path> second;
+    private final ImageInput input;
+    private final Argument<Format> format;
 
-    @Parameters(index = "0", paramLabel = "IMAGE", description = "The first image, whose maximum level counts.")
-    private Path first;
-
-    @Parameters(index = "1", paramLabel = "IMAGE", description = "The second image.")
-    private Path second;
-
-    @Mixin
-    private ImageInput input;
-
-    @Option(names = "--format", defaultValue = "text",
-            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
-    private Format format;
+    CompareCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Measures how far two images differ. Exit code 1 when they do.");
+        first = syntax.next("IMAGE", Path.class, "The first image, whose maximum level counts.");
+        second = syntax.next("IMAGE", Path.class, "The second image.");
+        input = new ImageInput(syntax);
+        format = syntax.format(Format.class);
+    }
 
     @Override
     public Integer call() {
-        Result a = input.chain(first).last(Progress.NONE).required();
-        Result b = input.chain(second).last(Progress.NONE).required();
+        Result a = input.chain(first.value()).last(Progress.NONE).required();
+        Result b = input.chain(second.value()).last(Progress.NONE).required();
         if (a.getClass() != b.getClass()) {
             throw PixeronException.of("One is %s and the other %s; make both one kind, with --gray RULE or a step gray.", a.kind(), b.kind());
         }
@@ -53,8 +44,8 @@ final class CompareCommand implements Callable<Integer> {
         for (int n = 0; n < Math.min(a.faces().size(), b.faces().size()) && a instanceof ColourImage; n++) {
             faces.put(a.faces().get(n).name(), Comparison.of(a.faces().get(n).image(), b.faces().get(n).image()));
         }
-        PrintWriter out = spec.commandLine().getOut();
-        if (format == Format.json) {
+        PrintWriter out = syntax.out();
+        if (format.value() == Format.json) {
             ObjectNode node = json(comparison);
             if (!faces.isEmpty()) {
                 ObjectNode each = node.putObject("faces");

@@ -8,10 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Findings;
@@ -41,36 +37,36 @@ import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
 /** {@code pixeron demo}: a full example on the demo data: images, workings, checks, projects, a report. */
-@Command(name = "demo", mixinStandardHelpOptions = true, description = "Runs every demo case and writes what came out.")
 final class DemoCommand implements Runnable {
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+    private final Argument<Path> folder;
 
-    @Option(names = "--out", paramLabel = "FOLDER", defaultValue = "pixeron-demo",
-            description = "Where to write; default ${DEFAULT-VALUE}. It is made when it is missing.")
-    private Path folder;
-
+    DemoCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Runs every demo case and writes what came out.");
+        folder = syntax.option("--out", "FOLDER", Path.class, "pixeron-demo", "Where to write; default ${DEFAULT-VALUE}. It is made when it is missing.");
+    }
     private final StringBuilder report = new StringBuilder("# The demo cases\n");
 
     @Override
     public void run() {
-        PrintWriter out = spec.commandLine().getOut();
-        NewFolder.make(folder);
+        PrintWriter out = syntax.out();
+        NewFolder.make(folder.value());
         int files = 0;
         for (DemoCase demo : DemoCases.all()) {
             files += write(demo);
             out.printf("%-20s %s%n", demo.id(), demo.sentence());
         }
-        files += DemoClass.write(folder.resolve("class"));
+        files += DemoClass.write(folder.value().resolve("class"));
         report.append(String.format("%n## A class%n%nSix answers to one exercise, `box size=3 border=repeat` on the three-bit sort, in the "
                 + "folder class. What `pixeron check --by-hand class --out results.csv` says of them:%n%n```%n%s```%n",
-                read(folder.resolve("class").resolve("results.csv"))));
-        files += DemoExercise.write(folder.resolve("exercises"));
+                read(folder.value().resolve("class").resolve("results.csv"))));
+        files += DemoExercise.write(folder.value().resolve("exercises"));
         report.append(String.format("%n## Exercises%n%nThe folder exercises has all exercises of the library; one of them, `equalize-threshold`, given out in sheets, "
-                + "and twelve answers to it. What `pixeron mark` says of them:%n%n```%n%s```%n", read(folder.resolve("exercises").resolve("results-slips.csv"))));
+                + "and twelve answers to it. What `pixeron mark` says of them:%n%n```%n%s```%n", read(folder.value().resolve("exercises").resolve("results-slips.csv"))));
         writeText("report.md", report.toString());
-        out.printf("Wrote %d files to %s; begin with report.md.%n", files + 1, folder);
+        out.printf("Wrote %d files to %s; begin with report.md.%n", files + 1, folder.value());
     }
 
     /** @return the number of files written */
@@ -78,20 +74,20 @@ final class DemoCommand implements Runnable {
         SavedProject saved = demo.saved();
         Project project = saved.project();
         Result source = project.chain().input();
-        ImageFiles.write(folder.resolve(demo.id() + ending(source, ".pgm")), source, false);
-        ProjectFile.write(folder.resolve(demo.id() + ProjectFile.ENDING), saved);
+        ImageFiles.write(folder.value().resolve(demo.id() + ending(source, ".pgm")), source, false);
+        ProjectFile.write(folder.value().resolve(demo.id() + ProjectFile.ENDING), saved);
         report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source instanceof Image ? source : source.frame().size() + " in colour"));
         int files = 2;
         for (OtherImage image : project.images()) {
-            ImageFiles.write(folder.resolve(demo.id() + "-" + image.name() + ending(image.result(), ".pgm")), image.result(), false);
+            ImageFiles.write(folder.value().resolve(demo.id() + "-" + image.name() + ending(image.result(), ".pgm")), image.result(), false);
             files++;
         }
         for (Stage stage : project.chain().stages()) {
             files += write(demo.id(), saved, stage);
         }
         Report page = ReportMaker.of(project, Progress.NONE);
-        ReportFile.write(folder.resolve(demo.id() + "-report.pdf"), page);
-        ReportFile.write(folder.resolve(demo.id() + "-report.html"), page);
+        ReportFile.write(folder.value().resolve(demo.id() + "-report.pdf"), page);
+        ReportFile.write(folder.value().resolve(demo.id() + "-report.html"), page);
         report.append(String.format("%nThe report of it: `%s-report.pdf` and `.html`.%n", demo.id()));
         return files + 2;
     }
@@ -103,7 +99,7 @@ final class DemoCommand implements Runnable {
         Pixel picked = after.frame().nearest(saved.view().picked());
         String name = id + "-step-" + (stage.position() + 1);
         String title = "Step " + (stage.position() + 1) + ": `" + stage.link().step().line() + "`";
-        ImageFiles.write(folder.resolve(name + ending(after, ".csv")), after, false);
+        ImageFiles.write(folder.value().resolve(name + ending(after, ".csv")), after, false);
         List<StepWork> works = ProjectWork.of(project, Progress.NONE);
         Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), works, Progress.NONE);
         if (colour.isPresent()) {
@@ -155,6 +151,6 @@ final class DemoCommand implements Runnable {
     }
 
     private void writeText(String name, String text) {
-        SafeFile.write(folder.resolve(name), out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
+        SafeFile.write(folder.value().resolve(name), out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
     }
 }

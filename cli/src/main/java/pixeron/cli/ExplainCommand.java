@@ -5,11 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.chain.Stage;
 import pixeron.image.ColourImage;
@@ -27,32 +22,28 @@ import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
 /** {@code pixeron explain IMAGE --step LINE… --at ROW,COLUMN}: the working of one pixel of the last step. */
-@Command(name = "explain", mixinStandardHelpOptions = true,
-        description = "Shows the working of one pixel of the last step.")
 final class ExplainCommand implements Runnable {
 
     private enum Format { text, latex, html, json }
 
     private static final Pattern PLACE = Pattern.compile("\\s*(\\d{1,9})\\s*,\\s*(\\d{1,9})\\s*");
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+    private final OneImage image;
+    private final StepLines steps;
+    private final FaceChoice face;
+    private final Argument<String> place;
+    private final Argument<Format> format;
 
-    @Mixin
-    private OneImage image;
-
-    @Mixin
-    private StepLines steps;
-
-    @Mixin
-    private FaceChoice face;
-
-    @Option(names = "--at", paramLabel = "ROW,COLUMN", required = true, description = "The pixel, counted from 0.")
-    private String place;
-
-    @Option(names = "--format", defaultValue = "text",
-            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
-    private Format format;
+    ExplainCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Shows the working of one pixel of the last step.");
+        image = new OneImage(syntax);
+        steps = new StepLines(syntax);
+        face = new FaceChoice(syntax);
+        place = syntax.required("--at", "ROW,COLUMN", String.class, "The pixel, counted from 0.");
+        format = syntax.format(Format.class);
+    }
 
     @Override
     public void run() {
@@ -61,7 +52,7 @@ final class ExplainCommand implements Runnable {
         Pixel pixel = pixel(bound.frame());
         Result after = stage.after(Progress.NONE).required();
         Result before = stage.before(Progress.NONE).required();
-        PrintWriter out = spec.commandLine().getOut();
+        PrintWriter out = syntax.out();
         if (after instanceof ColourImage && face.name().isEmpty()) {
             whole(new WholePixel(bound, before, after, true).lines(pixel), stage, pixel, out);
             return;
@@ -73,7 +64,7 @@ final class ExplainCommand implements Runnable {
         // Gray is made of three channels, and no single value stands before it.
         Optional<Value> from = before.getClass() == after.getClass()
                 ? explained.counterpart(pixel).map(explained.before()::value) : Optional.empty();
-        switch (format) {
+        switch (format.value()) {
             case text -> out.print(WorkingText.plain(working));
             case latex -> out.print(WorkingText.latex(working));
             case html -> out.print(WorkingText.html(working));
@@ -86,7 +77,7 @@ final class ExplainCommand implements Runnable {
         Bound bound = stage.bound(Progress.NONE).orElseThrow();
         Result after = stage.after(Progress.NONE).required();
         String title = line + ", " + pixel;
-        switch (format) {
+        switch (format.value()) {
             case text -> out.print(WorkingText.plain(title, lines));
             case latex -> out.print(WorkingText.latex(lines));
             case html -> out.print(WorkingText.html(title, lines));
@@ -95,14 +86,14 @@ final class ExplainCommand implements Runnable {
     }
 
     private Pixel pixel(Frame frame) {
-        Matcher matcher = PLACE.matcher(place);
+        Matcher matcher = PLACE.matcher(place.value());
         if (!matcher.matches()) {
-            throw PixeronException.of("--at %s is not a place; write ROW,COLUMN counted from 0, such as 2,5.", place);
+            throw PixeronException.of("--at %s is not a place; write ROW,COLUMN counted from 0, such as 2,5.", place.value());
         }
         Pixel pixel = new Pixel(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2)));
         if (!frame.contains(pixel)) {
             throw PixeronException.of("--at %s is outside the result of %d rows and %d columns; give a row from 0 to %d and a column from 0 to %d.",
-                    place, frame.rows(), frame.columns(), frame.rows() - 1,
+                    place.value(), frame.rows(), frame.columns(), frame.rows() - 1,
                     frame.columns() - 1);
         }
         return pixel;

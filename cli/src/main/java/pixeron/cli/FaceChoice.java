@@ -3,7 +3,6 @@ package pixeron.cli;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -14,13 +13,15 @@ import pixeron.number.Decimals;
 /** Which face of a result with several is meant. */
 final class FaceChoice {
 
-    @Option(names = "--face", paramLabel = "FACE",
-            description = "Of a colour image this channel alone: red, green, blue or alpha. Of a "
-            + "spectrum this face: real, imaginary, magnitude, phase or log.")
-    private String face;
+    private final Argument<String> face;
+
+    FaceChoice(Syntax syntax) {
+        face = syntax.option("--face", "FACE", String.class,
+                "Of a colour image this channel alone: red, green, blue or alpha. Of a spectrum this face: real, imaginary, magnitude, phase or log.");
+    }
 
     Optional<String> name() {
-        return Optional.ofNullable(face);
+        return Optional.ofNullable(face.value());
     }
 
     /**
@@ -30,15 +31,15 @@ final class FaceChoice {
     Image of(Result result) {
         if (result instanceof Image) {
             throw PixeronException.of("--face %s: the result is an image; only a colour image or a spectrum has faces to choose from.",
-                    Decimals.shortened(face));
+                    Decimals.shortened(face.value()));
         }
-        return result.face(face).orElseThrow(() -> PixeronException.of("--face %s: the result has %s.", Decimals.shortened(face),
+        return result.face(face.value()).orElseThrow(() -> PixeronException.of("--face %s: the result has %s.", Decimals.shortened(face.value()),
                         result.faces().stream().map(Result.Face::name).collect(Collectors.joining(", "))));
     }
 
     /** @throws PixeronException if the result is a spectrum and no face of it was chosen */
     void requireOf(Result result, String why) {
-        if (face == null && result instanceof Spectrum) {
+        if (!face.isGiven() && result instanceof Spectrum) {
             throw PixeronException.of("The result is a spectrum, and %s; add --face %s.", why, Arrays.stream(SpectrumFace.values()).map(SpectrumFace::word)
                     .collect(Collectors.joining(", ")).replace(", log", " or log"));
         }
@@ -46,6 +47,6 @@ final class FaceChoice {
 
     /** @return the result, or the face of it that was chosen */
     Result chosen(Result result) {
-        return face == null ? result : of(result);
+        return face.isGiven() ? of(result) : result;
     }
 }

@@ -4,11 +4,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import pixeron.format.LoadedImage;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
@@ -22,20 +17,20 @@ import pixeron.walk.ScanOrder;
  * {@code pixeron facts IMAGE}: size, levels, channels, minimum, maximum, mean, places in memory. Of a colour picture
  * without a gray rule the numbers are over red, green and blue together, and each channel has its own.
  */
-@Command(name = "facts", mixinStandardHelpOptions = true, description = "Says what can be said about an image.")
 final class FactsCommand implements Runnable {
 
     private static final int OFFSETS = 4;
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+    private final OneImage image;
+    private final Argument<Format> format;
 
-    @Mixin
-    private OneImage image;
-
-    @Option(names = "--format", defaultValue = "text",
-            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
-    private Format format;
+    FactsCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Says what can be said about an image.");
+        image = new OneImage(syntax);
+        format = syntax.format(Format.class);
+    }
 
     @Override
     public void run() {
@@ -50,9 +45,9 @@ final class FactsCommand implements Runnable {
         });
         LoadedImage noted = loaded.gray().isPresent() ? loaded
                 : loaded.withNote("Without a gray rule (--gray) the numbers are over red, green and blue together.");
-        PrintWriter out = spec.commandLine().getOut();
+        PrintWriter out = syntax.out();
         int rows = loaded.gray().map(Image::rows).orElseGet(() -> loaded.colour().orElseThrow().rows());
-        if (format == Format.json) {
+        if (format.value() == Format.json) {
             out.println(Json.text(json(noted, whole, rows, channels)));
         } else {
             print(out, noted, whole, rows, channels);

@@ -2,7 +2,6 @@ package pixeron.cli;
 
 import java.nio.file.Path;
 import java.util.OptionalInt;
-import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
@@ -20,34 +19,29 @@ import pixeron.step.gray.Transparency;
 /** What every command that reads an image takes. */
 final class ImageInput {
 
-    @Option(names = "--max", paramLabel = "M",
-            description = "Maximum level, 1 to 65535, when the file does not say it.")
-    private String maximum;
+    private final Argument<String> maximum;
+    private final Argument<Boolean> isOpen;
+    private final Argument<Long> mostPixels;
+    private final Argument<String> rule;
+    private final Argument<String> transparent;
 
-    @Option(names = "--open",
-            description = "Read a table of any numbers as an open image (M = 255 unless --max says otherwise).")
-    private boolean isOpen;
-
-    @Option(names = "--most-pixels", paramLabel = "N", defaultValue = "" + ReadOptions.DEFAULT_PIXEL_LIMIT,
-            description = "Most pixels that are read; default ${DEFAULT-VALUE}.")
-    private long mostPixels;
-
-    @Option(names = "--gray", paramLabel = "RULE",
-            description = "Make gray of a colour picture: mean, luma-601, luma-709, lightness, maximum, red, green, blue, "
-                    + "or \"weights a b c\".")
-    private String rule;
-
-    @Option(names = "--transparent", paramLabel = "WAY", defaultValue = "over-white",
-            description = "What becomes of transparent pixels: over-white, over-black or ignored; default ${DEFAULT-VALUE}.")
-    private String transparent;
+    ImageInput(Syntax syntax) {
+        maximum = syntax.option("--max", "M", String.class, "Maximum level, 1 to 65535, when the file does not say it.");
+        isOpen = syntax.flag("--open", "Read a table of any numbers as an open image (M = 255 unless --max says otherwise).");
+        mostPixels = syntax.option("--most-pixels", "N", long.class, "" + ReadOptions.DEFAULT_PIXEL_LIMIT, "Most pixels that are read; default ${DEFAULT-VALUE}.");
+        rule = syntax.option("--gray", "RULE", String.class,
+                "Make gray of a colour picture: mean, luma-601, luma-709, lightness, maximum, red, green, blue, or \"weights a b c\".");
+        transparent = syntax.option("--transparent", "WAY", String.class, "over-white",
+                "What becomes of transparent pixels: over-white, over-black or ignored; default ${DEFAULT-VALUE}.");
+    }
 
     /**
      * @return a chain on what the file holds; on a colour image, where a rule is given, with a step gray in front
      */
     Chain chain(Path file) {
         Result read = readAsItIs(file).result();
-        Chain chain = Chain.of(read).withMostPixels(mostPixels);
-        return rule == null || read instanceof Image ? chain : gray(chain, rule);
+        Chain chain = Chain.of(read).withMostPixels(mostPixels.value());
+        return rule.isGiven() && !(read instanceof Image) ? gray(chain, rule.value()) : chain;
     }
 
     /** @return what the file holds, made gray where a rule is given */
@@ -57,32 +51,32 @@ final class ImageInput {
 
     /** @return the chain with a step gray behind it */
     Chain gray(Chain chain, String ruleText) {
-        return chain.withStep(chain.size(), GrayStep.of(ruleText, Transparency.of(transparent)));
+        return chain.withStep(chain.size(), GrayStep.of(ruleText, Transparency.of(transparent.value())));
     }
 
     /** @return the image, made gray when it has colour and a rule is given, else as it is */
     LoadedImage readForFacts(Path file) {
         LoadedImage loaded = readAsItIs(file);
-        return rule == null || loaded.colour().isEmpty() ? loaded : madeGray(loaded);
+        return rule.isGiven() && loaded.colour().isPresent() ? madeGray(loaded) : loaded;
     }
 
     /** @return the file as it is, colour or gray */
     LoadedImage readAsItIs(Path file) {
-        return ImageFiles.read(file, new ReadOptions(maximum == null ? OptionalInt.empty() : OptionalInt.of(maximum()),
-                isOpen, mostPixels));
+        return ImageFiles.read(file, new ReadOptions(maximum.isGiven() ? OptionalInt.of(maximum()) : OptionalInt.empty(),
+                isOpen.value(), mostPixels.value()));
     }
 
     private int maximum() {
-        if (!maximum.matches("\\d{1,9}")) {
-            throw PixeronException.of("--max %s is not a whole number from 1 to 65535.", Decimals.shortened(maximum));
+        if (!maximum.value().matches("\\d{1,9}")) {
+            throw PixeronException.of("--max %s is not a whole number from 1 to 65535.", Decimals.shortened(maximum.value()));
         }
-        return Integer.parseInt(maximum);
+        return Integer.parseInt(maximum.value());
     }
 
     private LoadedImage madeGray(LoadedImage loaded) {
-        Stage gray = gray(Chain.of(loaded.result()), rule).stage(0);
+        Stage gray = gray(Chain.of(loaded.result()), rule.value()).stage(0);
         Step step = gray.link().step();
-        LoadedImage made = loaded.madeGray(gray.after(Progress.NONE).image(), "Gray is made by " + rule + ": gray"
+        LoadedImage made = loaded.madeGray(gray.after(Progress.NONE).image(), "Gray is made by " + rule.value() + ": gray"
                 + step.type().formula(step.arguments()).substring(1) + ".");
         for (String note : gray.bound(Progress.NONE).orElseThrow().notes()) {
             made = made.withNote(note);

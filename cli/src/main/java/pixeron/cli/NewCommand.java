@@ -1,27 +1,24 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import pixeron.format.ImageFiles;
 import pixeron.make.Makers;
 
 /** {@code pixeron new LINE --out FILE}: a new image made by a line of text. */
-@Command(name = "new", mixinStandardHelpOptions = true, description = "Makes a new image.")
 final class NewCommand implements Runnable {
 
-    @Parameters(paramLabel = "LINE", description =
-            "Such as \"gradient rows=8 columns=8 maximum=7\"; \"steps\" lists all.")
-    private String line;
+    private final Argument<String> line;
+    private final Argument<Path> out;
 
-    @Option(names = "--out", paramLabel = "FILE", required = true, description =
-            "Where to write; format by the ending.")
-    private Path out;
+    NewCommand(Syntax syntax) {
+        syntax.describe("Makes a new image.");
+        line = syntax.next("LINE", String.class, "Such as \"gradient rows=8 columns=8 maximum=7\"; \"steps\" lists all.");
+        out = syntax.required("--out", "FILE", Path.class, "Where to write; format by the ending.");
+    }
 
     @Override
     public void run() {
-        ImageFiles.requireWritable(out, false);
-        ImageFiles.write(out, Makers.make(line), false);
+        ImageFiles.requireWritable(out.value(), false);
+        ImageFiles.write(out.value(), Makers.make(line.value()), false);
     }
 }

@@ -1,22 +1,22 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Parameters;
 import pixeron.chain.Chain;
 import pixeron.format.LoadedImage;
 
 /** The image of a command that takes one. */
 final class OneImage {
 
-    @Parameters(paramLabel = "IMAGE", description = "A picture or a table of numbers.")
-    private Path file;
+    private final Argument<Path> file;
+    private final ImageInput input;
 
-    @Mixin
-    private ImageInput input;
+    OneImage(Syntax syntax) {
+        file = syntax.next("IMAGE", Path.class, "A picture or a table of numbers.");
+        input = new ImageInput(syntax);
+    }
 
     Path file() {
-        return file;
+        return file.value();
     }
 
     /** @return how images are read */
@@ -26,11 +26,11 @@ final class OneImage {
 
     /** @return a chain on what the file holds, with a step gray in front where a gray rule is given */
     Chain chain() {
-        return input.chain(file);
+        return input.chain(file.value());
     }
 
     /** @return the image; a colour picture as it is unless a gray rule is given */
     LoadedImage readForFacts() {
-        return input.readForFacts(file);
+        return input.readForFacts(file.value());
     }
 }

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
@@ -17,9 +16,11 @@ import pixeron.step.Step;
 /** Other images that steps name: by the names that the command gives them, else by their paths. */
 final class OtherImages {
 
-    @Option(names = "--image", paramLabel = "NAME=FILE",
-            description = "Another image and the name that steps call it by, as in with=NAME; repeat for several.")
-    private List<String> given = new ArrayList<>();
+    private final Argument<List<String>> given;
+
+    OtherImages(Syntax syntax) {
+        given = syntax.repeated("--image", "NAME=FILE", "Another image and the name that steps call it by, as in with=NAME; repeat for several.");
+    }
 
     /**
      * @param reader reads a file
@@ -27,7 +28,7 @@ final class OtherImages {
      */
     Map<String, Result> named(Function<Path, Result> reader) {
         Map<String, Result> images = new LinkedHashMap<>();
-        for (String pair : given) {
+        for (String pair : given.value()) {
             int equals = pair.indexOf('=');
             if (equals < 1 || equals == pair.length() - 1) {
                 throw PixeronException.of("--image %s has no %s; give NAME=FILE, such as --image second=second.png.", Decimals.shortened(pair),

@@ -3,16 +3,13 @@ package pixeron.cli;
 import java.io.PrintWriter;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.Callable;
 import picocli.CommandLine;
-import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
 import pixeron.PixeronException;
 
 /** All commands under one name. */
-@Command(name = "pixeron", version = "Pixeron 0.1.0", mixinStandardHelpOptions = true,
-        description = "Image arithmetic by hand: every number with its working.%n"
-                + "Without a command, pixeron [PROJECT or IMAGE] opens the window.")
-public final class Pixeron implements Runnable {
+public final class Pixeron {
 
     /** Exit code when something differs. */
     static final int DIFFERS = 1;
@@ -24,8 +21,8 @@ public final class Pixeron implements Runnable {
             "mark", "demo");
     private static final List<String> QUESTIONS = List.of("-h", "--help", "-V", "--version");
 
-    @CommandLine.Spec
-    private CommandLine.Model.CommandSpec spec;
+    private Pixeron() {
+    }
 
     /** @return true when the words are for the command line, false when they are for the window */
     public static boolean isCommand(String... words) {
@@ -46,9 +43,8 @@ public final class Pixeron implements Runnable {
         // Words of commands are no times and no databases; readers for these would be made at every start.
         System.setProperty("picocli.converters.excludes", "java\\.(sql|time)\\..*");
         boolean isOne = words.length > 0 && COMMANDS.contains(words[0]);
-        CommandLine line = isOne ? alone(words[0]) : all();
-        line.setOut(out).setErr(err)
-                .setParameterExceptionHandler((problem, given) -> complain(err, used(problem)))
+        CommandLine line = isOne ? line("pixeron " + words[0], words[0], out, err) : all(out, err);
+        line.setParameterExceptionHandler((problem, given) -> complain(err, used(problem)))
                 .setExecutionExceptionHandler((problem, command, result) -> complain(err, problem));
         int code = line.execute(isOne ? Arrays.copyOfRange(words, 1, words.length) : words);
         out.flush();
@@ -56,33 +52,37 @@ public final class Pixeron implements Runnable {
         return code;
     }
 
-    /** As if it were found among all, without what describes those. */
-    private static CommandLine alone(String name) {
-        return new CommandLine(command(name)).setCommandName("pixeron " + name);
+    private static CommandLine line(String called, String name, PrintWriter out, PrintWriter err) {
+        Syntax syntax = new Syntax(out, err);
+        return syntax.line(called, command(name, syntax));
     }
 
-    private static CommandLine all() {
-        CommandLine line = new CommandLine(new Pixeron());
-        COMMANDS.forEach(name -> line.addSubcommand(name, command(name)));
+    /** For questions and mistakes; a command that is named is read without the others. */
+    private static CommandLine all(PrintWriter out, PrintWriter err) {
+        Syntax syntax = new Syntax(out, err);
+        syntax.version("Pixeron 0.1.0");
+        syntax.describe("Image arithmetic by hand: every number with its working.%nWithout a command, pixeron [PROJECT or IMAGE] opens the window.");
+        CommandLine line = syntax.line("pixeron", (Callable<Integer>) () -> complain(err, PixeronException.of("A command is missing; see \"pixeron --help\".")));
+        COMMANDS.forEach(name -> line.addSubcommand(name, line(name, name, out, err)));
         return line;
     }
 
     /** Made when it is needed, and not even its class is read before: that of all of them would cost a third of a short command. */
-    private static Object command(String name) {
+    private static Object command(String name, Syntax syntax) {
         return switch (name) {
-            case "run" -> new RunCommand();
-            case "facts" -> new FactsCommand();
-            case "explain" -> new ExplainCommand();
-            case "table" -> new TableCommand();
-            case "check" -> new CheckCommand();
-            case "compare" -> new CompareCommand();
-            case "gray" -> new GrayCommand();
-            case "new" -> new NewCommand();
-            case "steps" -> new StepsCommand();
-            case "report" -> new ReportCommand();
-            case "worksheet" -> new WorksheetCommand();
-            case "mark" -> new MarkCommand();
-            case "demo" -> new DemoCommand();
+            case "run" -> new RunCommand(syntax);
+            case "facts" -> new FactsCommand(syntax);
+            case "explain" -> new ExplainCommand(syntax);
+            case "table" -> new TableCommand(syntax);
+            case "check" -> new CheckCommand(syntax);
+            case "compare" -> new CompareCommand(syntax);
+            case "gray" -> new GrayCommand(syntax);
+            case "new" -> new NewCommand(syntax);
+            case "steps" -> new StepsCommand(syntax);
+            case "report" -> new ReportCommand(syntax);
+            case "worksheet" -> new WorksheetCommand(syntax);
+            case "mark" -> new MarkCommand(syntax);
+            case "demo" -> new DemoCommand(syntax);
             default -> throw new IllegalArgumentException(name);
         };
     }
@@ -98,10 +98,5 @@ public final class Pixeron implements Runnable {
                 : "Something went wrong inside Pixeron (" + problem + "); please report it.";
         err.println("pixeron: " + message.replaceAll("\\R", " "));
         return BAD;
-    }
-
-    @Override
-    public void run() {
-        throw new ParameterException(spec.commandLine(), "A command is missing");
     }
 }

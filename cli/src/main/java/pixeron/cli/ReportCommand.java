@@ -1,12 +1,6 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.byhand.answer.ColourAnswer;
 import pixeron.byhand.colour.Abreast;
@@ -21,58 +15,54 @@ import pixeron.report.ReportMaker;
 import pixeron.step.Progress;
 
 /** {@code pixeron report PROJECT --out FILE}: the page that is handed in, as PDF, HTML or Markdown. */
-@Command(name = "report", mixinStandardHelpOptions = true,
-        description = "Writes a report: before, by hand, after, marks, slips in words, workings and scores.")
 final class ReportCommand implements Runnable {
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+    private final Argument<Path> file;
+    private final ImageInput input;
+    private final StepLines steps;
+    private final Argument<Path> byHand;
+    private final AnswerChoice answer;
+    private final Argument<Path> out;
 
-    @Parameters(paramLabel = "PROJECT", description = "A project (.pixeron.json), or an image with --step and --by-hand.")
-    private Path file;
-
-    @Mixin
-    private ImageInput input;
-
-    @Mixin
-    private StepLines steps;
-
-    @Option(names = "--by-hand", paramLabel = "FILE", description = "For an image: values by hand for the last step.")
-    private Path byHand;
-
-    @Mixin
-    private AnswerChoice answer;
-
-    @Option(names = "--out", paramLabel = "FILE", required = true, description = "What is written: .pdf, .html or .md.")
-    private Path out;
+    ReportCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Writes a report: before, by hand, after, marks, slips in words, workings and scores.");
+        file = syntax.next("PROJECT", Path.class, "A project (.pixeron.json), or an image with --step and --by-hand.");
+        input = new ImageInput(syntax);
+        steps = new StepLines(syntax);
+        byHand = syntax.option("--by-hand", "FILE", Path.class, "For an image: values by hand for the last step.");
+        answer = new AnswerChoice(syntax);
+        out = syntax.required("--out", "FILE", Path.class, "What is written: .pdf, .html or .md.");
+    }
 
     @Override
     public void run() {
-        ReportFile.write(out, ReportMaker.of(project(), Progress.NONE));
-        spec.commandLine().getOut().println("Wrote " + out);
+        ReportFile.write(out.value(), ReportMaker.of(project(), Progress.NONE));
+        syntax.out().println("Wrote " + out.value());
     }
 
     private Project project() {
-        if (file.getFileName().toString().endsWith(ProjectFile.ENDING)) {
-            if (byHand != null) {
-                throw PixeronException.of("--by-hand is for an image; %s brings its own values by hand.", file.getFileName());
+        if (file.value().getFileName().toString().endsWith(ProjectFile.ENDING)) {
+            if (byHand.isGiven()) {
+                throw PixeronException.of("--by-hand is for an image; %s brings its own values by hand.", file.value().getFileName());
             }
-            return ProjectFile.read(file).project();
+            return ProjectFile.read(file.value()).project();
         }
-        String name = file.getFileName().toString();
-        Project project = Project.of(name, Origin.of(name, input.readAsItIs(file)), steps.chain(input.chain(file), input));
+        String name = file.value().getFileName().toString();
+        Project project = Project.of(name, Origin.of(name, input.readAsItIs(file.value())), steps.chain(input.chain(file.value()), input));
         Stage last = project.chain().stage(project.chain().size() - 1);
         Result after = last.after(Progress.NONE).required();
-        if (byHand == null) {
+        if (!byHand.isGiven()) {
             return project;
         } else if (after instanceof ColourImage colour) {
             Abreast faces = new Abreast(last.bound(Progress.NONE).orElseThrow(), last.before(Progress.NONE).required(), colour);
             Project written = project;
-            for (var face : faces.apart(ColourAnswer.read(byHand, faces)).entrySet()) {
+            for (var face : faces.apart(ColourAnswer.read(byHand.value(), faces)).entrySet()) {
                 written = written.withByHand(last.position(), face.getKey(), none -> none.withSheet(empty -> face.getValue()));
             }
             return written;
         }
-        return project.withSheet(last.position(), none -> answer.written(last.operation(Progress.NONE).orElseThrow(), byHand, null).sheet());
+        return project.withSheet(last.position(), none -> answer.written(last.operation(Progress.NONE).orElseThrow(), byHand.value(), null).sheet());
     }
 }

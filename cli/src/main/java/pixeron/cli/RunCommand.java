@@ -1,11 +1,6 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
@@ -19,41 +14,38 @@ import pixeron.image.SpectrumFace;
 import pixeron.step.Progress;
 
 /** {@code pixeron run IMAGE --step LINE… --out FILE}: the last result, format by the ending. */
-@Command(name = "run", mixinStandardHelpOptions = true, description = "Writes the result of the last step.")
 final class RunCommand implements Runnable {
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+    private final OneImage image;
+    private final StepLines steps;
+    private final FaceChoice face;
+    private final Argument<Path> out;
+    private final Argument<Boolean> isExact;
 
-    @Mixin
-    private OneImage image;
-
-    @Mixin
-    private StepLines steps;
-
-    @Mixin
-    private FaceChoice face;
-
-    @Option(names = "--out", paramLabel = "FILE", required = true,
-            description = "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, lossy .jpg.")
-    private Path out;
-
-    @Option(names = "--exact", description = "Write fractions into a table instead of decimals.")
-    private boolean isExact;
+    RunCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Writes the result of the last step.");
+        image = new OneImage(syntax);
+        steps = new StepLines(syntax);
+        face = new FaceChoice(syntax);
+        out = syntax.required("--out", "FILE", Path.class, "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, lossy .jpg.");
+        isExact = syntax.flag("--exact", "Write fractions into a table instead of decimals.");
+    }
 
     private void askPatience(Stage stage) {
         if (stage.before(Progress.NONE) instanceof Outcome.Done before) {
-            stage.link().step().type().patience(before.result().frame()).ifPresent(words -> spec.commandLine().getErr().println("pixeron: " + words));
+            stage.link().step().type().patience(before.result().frame()).ifPresent(words -> syntax.err().println("pixeron: " + words));
         }
     }
 
     @Override
     public void run() {
-        ImageFiles.requireWritable(out, isExact);
+        ImageFiles.requireWritable(out.value(), isExact.value());
         Chain chain = steps.chain(image.chain(), image.input());
         chain.stages().forEach(this::askPatience);
         Result last = chain.last(Progress.NONE).required();
-        boolean isTable = ImageFiles.isTable(out);
+        boolean isTable = ImageFiles.isTable(out.value());
         if (isTable) {
             face.requireOf(last, "a table of numbers holds one face");
         }
@@ -64,13 +56,13 @@ final class RunCommand implements Runnable {
             throw PixeronException.of("The result is a colour image, and a table of numbers holds one channel; add --face red, green, "
                     + "blue or alpha.");
         }
-        ImageFiles.write(out, result, isExact);
+        ImageFiles.write(out.value(), result, isExact.value());
         for (Stage stage : chain.stages()) {
             stage.bound(Progress.NONE).ifPresent(bound -> bound.notes().forEach(note ->
-                    spec.commandLine().getErr().printf("pixeron: Step %d: %s%n", stage.position() + 1, note)));
+                    syntax.err().printf("pixeron: Step %d: %s%n", stage.position() + 1, note)));
         }
-        if (ImageFiles.isLossy(out)) {
-            spec.commandLine().getErr().println("pixeron: " + LossyNote.of(out, result));
+        if (ImageFiles.isLossy(out.value())) {
+            syntax.err().println("pixeron: " + LossyNote.of(out.value(), result));
         }
     }
 }

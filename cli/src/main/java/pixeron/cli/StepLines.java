@@ -2,8 +2,6 @@ package pixeron.cli;
 
 import java.util.ArrayList;
 import java.util.List;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Option;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
@@ -14,12 +12,13 @@ import pixeron.step.catalog.StepLine;
 /** The steps of a command, applied in the order in which they are given. */
 final class StepLines {
 
-    @Option(names = "--step", paramLabel = "LINE",
-            description = "A step, such as \"add amount=30\"; repeat for several.")
-    private List<String> lines = new ArrayList<>();
+    private final Argument<List<String>> lines;
+    private final OtherImages others;
 
-    @Mixin
-    private OtherImages others;
+    StepLines(Syntax syntax) {
+        lines = syntax.repeated("--step", "LINE", "A step, such as \"add amount=30\"; repeat for several.");
+        others = new OtherImages(syntax);
+    }
 
     /**
      * @param start the image, and perhaps a step in front
@@ -27,7 +26,7 @@ final class StepLines {
      */
     Chain chain(Chain start, ImageInput input) {
         Chain chain = start.withImages(others.named(input::result));
-        for (String line : lines) {
+        for (String line : lines.value()) {
             try {
                 Step step = StepLine.parse(line);
                 chain = chain.withImages(OtherImages.withPaths(chain.images(), step, input::result)).withStep(chain.size(), step);

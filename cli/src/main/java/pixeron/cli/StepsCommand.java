@@ -5,9 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Spec;
 import pixeron.image.Image;
 import pixeron.make.Maker;
 import pixeron.make.Makers;
@@ -19,16 +16,18 @@ import pixeron.step.key.KeyedLine;
 import pixeron.step.key.Parameter;
 
 /** {@code pixeron steps}: every step line with its keys, defaults and ranges. */
-@Command(name = "steps", mixinStandardHelpOptions = true,
-        description = "Lists every step with its keys, defaults and ranges.")
 final class StepsCommand implements Runnable {
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+
+    StepsCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Lists every step with its keys, defaults and ranges.");
+    }
 
     @Override
     public void run() {
-        PrintWriter out = spec.commandLine().getOut();
+        PrintWriter out = syntax.out();
         for (StepType type : Catalog.all()) {
             out.println(StepLine.usage(type));
             out.println("    " + type.sentence() + "  " + type.formula(type.starter(Image.BYTE_MAXIMUM).arguments()));

@@ -6,11 +6,6 @@ import java.io.PrintWriter;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import pixeron.PixeronException;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
@@ -22,27 +17,24 @@ import pixeron.step.table.LevelRows;
 import pixeron.working.Table;
 
 /** {@code pixeron table IMAGE --step LINE…}: the tables by which the last step is worked out. */
-@Command(name = "table", mixinStandardHelpOptions = true,
-        description = "Shows the tables of the last step: counts of levels, new levels, variances, rounds.")
 final class TableCommand implements Runnable {
 
     private enum Format { text, csv, json }
 
-    @Spec
-    private CommandSpec spec;
+    private final Syntax syntax;
+    private final OneImage image;
+    private final StepLines steps;
+    private final Argument<String> name;
+    private final Argument<Format> format;
 
-    @Mixin
-    private OneImage image;
-
-    @Mixin
-    private StepLines steps;
-
-    @Option(names = "--table", paramLabel = "NAME", description = "Only this one of the tables.")
-    private String name;
-
-    @Option(names = "--format", defaultValue = "text",
-            description = "${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}.")
-    private Format format;
+    TableCommand(Syntax syntax) {
+        this.syntax = syntax;
+        syntax.describe("Shows the tables of the last step: counts of levels, new levels, variances, rounds.");
+        image = new OneImage(syntax);
+        steps = new StepLines(syntax);
+        name = syntax.option("--table", "NAME", String.class, "Only this one of the tables.");
+        format = syntax.format(Format.class);
+    }
 
     /** A table under the name that the command line has for it. */
     private record Named(String name, Table table) {
@@ -51,13 +43,13 @@ final class TableCommand implements Runnable {
     @Override
     public void run() {
         List<Named> all = all(steps.last(image).bound(Progress.NONE).orElseThrow());
-        if (name != null || all.isEmpty()) {
-            all = List.of(named(all, Named::name, name));
+        if (name.isGiven() || all.isEmpty()) {
+            all = List.of(named(all, Named::name, name.value()));
         }
         // The running share is a help on the way for people; scripts know the levels table without it.
         List<Named> tables = all.stream().map(found -> new Named(found.name, LevelRows.written(found.table))).toList();
-        PrintWriter out = spec.commandLine().getOut();
-        if (format == Format.json) {
+        PrintWriter out = syntax.out();
+        if (format.value() == Format.json) {
             out.println(Json.text(json(tables)));
             return;
         }
@@ -115,7 +107,7 @@ final class TableCommand implements Runnable {
     }
 
     private void print(PrintWriter out, Table table) {
-        if (format == Format.csv) {
+        if (format.value() == Format.csv) {
             out.println(String.join(",", table.columns()));
             table.rows().forEach(row -> out.println(row.stream().map(value -> value == null ? "" : Decimals.table(value))
                     .collect(Collectors.joining(","))));

@@ -1,0 +1,122 @@
+package pixeron.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import picocli.CommandLine;
+import picocli.CommandLine.ITypeConverter;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
+import picocli.CommandLine.Model.PositionalParamSpec;
+
+/**
+ * What a command takes, said to the library for arguments by calls. Annotations on fields would say it as well, but to
+ * read them Java makes classes while it runs, which was a quarter of a short command.
+ */
+final class Syntax {
+
+    private final PrintWriter out;
+    private final PrintWriter err;
+    private final List<OptionSpec> options = new ArrayList<>();
+    private final List<PositionalParamSpec> files = new ArrayList<>();
+    private String[] sentences = {};
+    private String[] version = {};
+
+    Syntax(PrintWriter out, PrintWriter err) {
+        this.out = out;
+        this.err = err;
+        options.add(OptionSpec.builder("-h", "--help").type(boolean.class).usageHelp(true).description("Show this help message and exit.").build());
+        options.add(OptionSpec.builder("-V", "--version").type(boolean.class).versionHelp(true).description("Print version information and exit.").build());
+    }
+
+    /** @return standard output */
+    PrintWriter out() {
+        return out;
+    }
+
+    /** @return standard error */
+    PrintWriter err() {
+        return err;
+    }
+
+    /** What the command does, for its help. */
+    void describe(String sentence) {
+        sentences = new String[] {sentence};
+    }
+
+    /** What --version says. */
+    void version(String words) {
+        version = new String[] {words};
+    }
+
+    /** The next word that is no option; it must be given. */
+    <T> Argument<T> next(String label, Class<T> type, String description) {
+        return positional(PositionalParamSpec.builder().index(String.valueOf(files.size())).arity("1").required(true).paramLabel(label).type(type).description(description));
+    }
+
+    /** All other words that are no options, as paths. */
+    Argument<List<Path>> others(String label, String description) {
+        return positional(PositionalParamSpec.builder().index(files.size() + "..*").arity("0..*").paramLabel(label).type(List.class).auxiliaryTypes(Path.class)
+                .initialValue(List.of()).description(description));
+    }
+
+    private <T> Argument<T> positional(PositionalParamSpec.Builder builder) {
+        PositionalParamSpec spec = builder.build();
+        files.add(spec);
+        return new Argument<>(spec);
+    }
+
+    /** An option that may be left out. */
+    <T> Argument<T> option(String name, String label, Class<T> type, String description) {
+        return add(OptionSpec.builder(name).paramLabel(label).type(type).description(description));
+    }
+
+    /** An option that has a value when it is left out. */
+    <T> Argument<T> option(String name, String label, Class<T> type, String byDefault, String description) {
+        return add(OptionSpec.builder(name).paramLabel(label).type(type).defaultValue(byDefault).description(description));
+    }
+
+    /** An option whose word is read by a converter. */
+    <T> Argument<T> option(String name, String label, Class<T> type, ITypeConverter<T> converter, String description) {
+        return add(OptionSpec.builder(name).paramLabel(label).type(type).converters(converter).description(description));
+    }
+
+    /** An option that must be given. */
+    <T> Argument<T> required(String name, String label, Class<T> type, String description) {
+        return add(OptionSpec.builder(name).paramLabel(label).type(type).required(true).description(description));
+    }
+
+    /** An option that may be given several times. */
+    Argument<List<String>> repeated(String name, String label, String description) {
+        return add(OptionSpec.builder(name).paramLabel(label).type(List.class).auxiliaryTypes(String.class).initialValue(List.of()).description(description));
+    }
+
+    /** An option without a value: true when it is given. */
+    Argument<Boolean> flag(String name, String description) {
+        return add(OptionSpec.builder(name).type(boolean.class).initialValue(false).description(description));
+    }
+
+    /** How a command answers that has several ways; the names of the constants are the words. */
+    <T extends Enum<T>> Argument<T> format(Class<T> type) {
+        return add(OptionSpec.builder("--format").paramLabel("<format>").type(type).defaultValue("text").description("${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}."));
+    }
+
+    private <T> Argument<T> add(OptionSpec.Builder builder) {
+        OptionSpec spec = builder.build();
+        options.add(spec);
+        return new Argument<>(spec);
+    }
+
+    /**
+     * @param command a Runnable or a Callable of an exit code
+     * @return what reads the words and then does the command
+     */
+    CommandLine line(String name, Object command) {
+        CommandSpec spec = CommandSpec.wrapWithoutInspection(command).name(name).version(version);
+        spec.usageMessage().description(sentences);
+        options.forEach(spec::addOption);
+        files.forEach(spec::addPositional);
+        return new CommandLine(spec).setOut(out).setErr(err);
+    }
+}
