@@ -100,16 +100,16 @@ public final class HandSheet {
             throw PixeronException.of("A block of %d × %d cells does not fit from %s on into %d × %d.",
                     height, width, corner, grid.rows(), grid.columns());
         }
-        Map<Pixel, String> texts = new TreeMap<>();
+        SortedMap<Pixel, HandValue> changed = new TreeMap<>(cells);
         for (int i = 0; i < height; i++) {
             List<String> row = rows.get(i);
             for (int j = 0; j < row.size(); j++) {
                 if (!row.get(j).isBlank()) {
-                    texts.put(new Pixel(corner.row() + i, corner.column() + j), row.get(j));
+                    changed.put(new Pixel(corner.row() + i, corner.column() + j), HandValue.parse(row.get(j)));
                 }
             }
         }
-        return with(texts);
+        return new HandSheet(changed, tolerance);
     }
 
     /**
