@@ -10,8 +10,12 @@ import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 import pixeron.step.neighborhood.Window;
 
-/** The codes of a place in the sorted window: twice the value, because a median may lie between two. */
-record MiddleCodes(Ranked ranked, Window window, int maximumLevel) implements Codes {
+/**
+ * The codes of a place in the sorted window: twice the value, because a median may lie between two.
+ *
+ * @param isByThresholds whether {@link RankByThresholds} is quickest
+ */
+record MiddleCodes(Ranked ranked, Window window, int maximumLevel, boolean isByThresholds) implements Codes {
 
     /** For so many cells counting each of them for each bit, several columns at once, is quicker than counting levels column by column. */
     private static final int MOST_BY_BITS = 100;
@@ -43,13 +47,14 @@ record MiddleCodes(Ranked ranked, Window window, int maximumLevel) implements Co
 
     @Override
     public Rows rows(Plane plane) {
-        return isNine() ? new MedianOfNine(plane, maximumLevel, ranked).inOneRun() : isOfBytes() && cells() <= ColumnCounts.MOST_CELLS
+        return isByThresholds && RankByThresholds.isPossible(plane) ? new RankByThresholds(plane, ranked)
+                : isNine() ? new MedianOfNine(plane, maximumLevel, ranked).inOneRun() : isOfBytes() && cells() <= ColumnCounts.MOST_CELLS
                 ? new ColumnCounts(plane, ranked) : new SortedRows(plane, maximumLevel, ranked);
     }
 
     @Override
     public Optional<Function<CellRows, RunRows>> inAnyOrder() {
-        return isNine() ? Optional.of(rows -> new MedianOfNine(rows, maximumLevel, ranked)) : cells() <= MOST_BY_BITS
+        return isNine() ? Optional.of(rows -> new MedianOfNine(rows, maximumLevel, ranked)) : !isByThresholds && cells() <= MOST_BY_BITS
                 ? Optional.of(rows -> new RankByBits(rows, ranked)) : Optional.empty();
     }
 

@@ -123,6 +123,6 @@ public final class Rank extends WindowStep {
         // A place may be beyond the cells that are inside; the plain way says at which pixel first.
         boolean mayFail = kind == Kind.PLACED && window.border() == Border.INSIDE;
         return mayFail || !Image.isLevel(window.outside(), before.maximumLevel()) ? Optional.empty()
-                : Optional.of(new MiddleCodes(ranked, window, before.maximumLevel()));
+                : Optional.of(new MiddleCodes(ranked, window, before.maximumLevel(), RankByThresholds.isQuick(before, window, ranked)));
     }
 }
