@@ -19,7 +19,7 @@ final class Syntax {
     private final PrintWriter out;
     private final PrintWriter err;
     private final List<OptionSpec> options = new ArrayList<>();
-    private final List<PositionalParamSpec> files = new ArrayList<>();
+    private final List<PositionalParamSpec> words = new ArrayList<>();
     private String[] sentences = {};
     private String[] version = {};
 
@@ -46,24 +46,24 @@ final class Syntax {
     }
 
     /** What --version says. */
-    void version(String words) {
-        version = new String[] {words};
+    void version(String name) {
+        version = new String[] {name};
     }
 
     /** The next word that is no option; it must be given. */
     <T> Argument<T> next(String label, Class<T> type, String description) {
-        return positional(PositionalParamSpec.builder().index(String.valueOf(files.size())).arity("1").required(true).paramLabel(label).type(type).description(description));
+        return positional(PositionalParamSpec.builder().index(String.valueOf(words.size())).arity("1").required(true).paramLabel(label).type(type).description(description));
     }
 
     /** All other words that are no options, as paths. */
     Argument<List<Path>> others(String label, String description) {
-        return positional(PositionalParamSpec.builder().index(files.size() + "..*").arity("0..*").paramLabel(label).type(List.class).auxiliaryTypes(Path.class)
+        return positional(PositionalParamSpec.builder().index(words.size() + "..*").arity("0..*").paramLabel(label).type(List.class).auxiliaryTypes(Path.class)
                 .initialValue(List.of()).description(description));
     }
 
     private <T> Argument<T> positional(PositionalParamSpec.Builder builder) {
         PositionalParamSpec spec = builder.build();
-        files.add(spec);
+        words.add(spec);
         return new Argument<>(spec);
     }
 
@@ -116,7 +116,7 @@ final class Syntax {
         CommandSpec spec = CommandSpec.wrapWithoutInspection(command).name(name).version(version);
         spec.usageMessage().description(sentences);
         options.forEach(spec::addOption);
-        files.forEach(spec::addPositional);
+        words.forEach(spec::addPositional);
         return new CommandLine(spec).setOut(out).setErr(err);
     }
 }

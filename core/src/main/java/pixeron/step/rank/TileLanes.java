@@ -75,7 +75,7 @@ final class TileLanes {
         this.width = width;
         this.isNarrow = needed <= NARROW && height * width - needed < NARROW;
         this.lacking = isNarrow ? (NARROW - needed) * ONES : ((1L << 15) - needed) * WIDE_ONES;
-        int length = ABREAST * Math.floorDiv(COLUMNS + width - 1 + ABREAST - 1, ABREAST) * ABREAST;
+        int length = (COLUMNS + width - 1 + ABREAST - 1) / ABREAST * ABREAST * ABREAST;
         this.cells = new long[ROWS + height - 1][length];
         this.bases = new long[length];
         this.down = new long[length];
@@ -167,15 +167,15 @@ final class TileLanes {
         while (lowest > 0 && all - count(lowest) > few) {
             lowest--;
         }
-        // Unless all were tried, the last one tried is not the first left out.
-        int first = lowest == 0 ? 0 : lowest - 1;
+        // The thresholds that were tried are those above it.
+        int first = Math.max(0, lowest - 1);
         write(values, first);
         for (int y = 0; y < ROWS; y++) {
             ask(y, first, top, undecided);
         }
     }
 
-    /** @return in how many places, of every eighth row, enough cells reach the threshold */
+    /** @return in how many places, of every sixteenth row, enough cells reach the threshold */
     private int count(int threshold) {
         long lack = (MOST + 1 - threshold) * ONES;
         Arrays.fill(down, 0);
@@ -261,7 +261,7 @@ final class TileLanes {
         }
     }
 
-    /** @param first the threshold that none of those tried is below */
+    /** @param first the thresholds that were tried are those above it */
     private void write(byte[][] values, int first) {
         for (int y = 0; y < ROWS; y++) {
             for (int q = 0; q < ABREAST; q++) {
