@@ -4,13 +4,10 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
 import java.util.concurrent.FutureTask;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
-import javafx.event.Event;
-import javafx.scene.Node;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.stage.Window;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Speed;
@@ -58,16 +55,9 @@ public final class StartedWalk {
         }
         Bench bench = opened.get();
         Thread.sleep(PAUSE);
-        inWindow(() -> {
-            bench.addStep(StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\""));
-            return bench;
-        });
+        inWindow(() -> bench.addStep(StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"")));
         Thread.sleep(PAUSE);
-        inWindow(() -> {
-            Node focused = Window.getWindows().get(0).getScene().getFocusOwner();
-            Event.fireEvent(focused, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.F9, false, false, false, false));
-            return bench;
-        });
+        inWindow(bench.walking()::toggle);
         Thread.sleep(PAUSE);
         for (int round = 0; round < 2; round++) {
             for (Speed speed : Speed.values()) {
@@ -77,10 +67,7 @@ public final class StartedWalk {
                         frames[FRAMES * 95 / 100] / 1e6, frames[FRAMES - 1] / 1e6);
             }
         }
-        inWindow(() -> {
-            bench.past().giveUpUnsaved();
-            return bench;
-        });
+        inWindow(bench.past()::giveUpUnsaved);
     }
 
     /** From the beginning of one frame to that of the next, the shortest first. */
@@ -108,7 +95,6 @@ public final class StartedWalk {
                     }
                 }
             }.start();
-            return bench;
         });
         done.await();
         Arrays.sort(times);
@@ -122,14 +108,18 @@ public final class StartedWalk {
 
     private static Optional<Bench> opened() throws Exception {
         try {
-            return inWindow(() -> Window.getWindows().stream().filter(window -> window.getScene() != null).map(window -> window.getScene().getRoot())
+            return asked(() -> Window.getWindows().stream().filter(window -> window.getScene() != null).map(window -> window.getScene().getRoot())
                     .filter(MainWindow.class::isInstance).map(root -> ((MainWindow) root).bench()).filter(Bench::isOpen).findFirst());
         } catch (IllegalStateException notStartedYet) {
             return Optional.empty();
         }
     }
 
-    private static <T> T inWindow(Callable<T> work) throws Exception {
+    private static void inWindow(Runnable work) throws Exception {
+        asked(Executors.callable(work));
+    }
+
+    private static <T> T asked(Callable<T> work) throws Exception {
         FutureTask<T> task = new FutureTask<>(work);
         Platform.runLater(task);
         return task.get();

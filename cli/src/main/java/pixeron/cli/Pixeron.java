@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
-import picocli.CommandLine.ParameterException;
 import pixeron.PixeronException;
 
 /** All commands under one name. */
@@ -44,7 +43,7 @@ public final class Pixeron {
         System.setProperty("picocli.converters.excludes", "java\\.(sql|time)\\..*");
         boolean isOne = words.length > 0 && COMMANDS.contains(words[0]);
         CommandLine line = isOne ? line("pixeron " + words[0], words[0], out, err) : all(out, err);
-        line.setParameterExceptionHandler((problem, given) -> complain(err, used(problem)))
+        line.setParameterExceptionHandler((problem, given) -> complain(err, used(problem.getMessage(), problem.getCommandLine().getCommandSpec().qualifiedName())))
                 .setExecutionExceptionHandler((problem, command, result) -> complain(err, problem));
         int code = line.execute(isOne ? Arrays.copyOfRange(words, 1, words.length) : words);
         out.flush();
@@ -62,7 +61,7 @@ public final class Pixeron {
         Syntax syntax = new Syntax(out, err);
         syntax.version("Pixeron 0.1.0");
         syntax.describe("Image arithmetic by hand: every number with its working.%nWithout a command, pixeron [PROJECT or IMAGE] opens the window.");
-        CommandLine line = syntax.line("pixeron", (Callable<Integer>) () -> complain(err, PixeronException.of("A command is missing; see \"pixeron --help\".")));
+        CommandLine line = syntax.line("pixeron", (Callable<Integer>) () -> complain(err, used("A command is missing", "pixeron")));
         COMMANDS.forEach(name -> line.addSubcommand(name, line(name, name, out, err)));
         return line;
     }
@@ -87,9 +86,8 @@ public final class Pixeron {
         };
     }
 
-    private static Exception used(ParameterException problem) {
-        String first = problem.getMessage().lines().findFirst().orElse("The command is not understood");
-        String command = problem.getCommandLine().getCommandSpec().qualifiedName();
+    private static Exception used(String problem, String command) {
+        String first = problem.lines().findFirst().orElse("The command is not understood");
         return PixeronException.of("%s; see \"%s --help\".", first.replaceAll("[.:]+$", ""), command);
     }
 

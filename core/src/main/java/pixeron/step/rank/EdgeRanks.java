@@ -176,7 +176,7 @@ final class EdgeRanks {
 
     /** @return the value and once more the value, or that at the next place */
     private int code() {
-        int needed = count - ranked.anyAt(count);
+        int needed = ranked.needed(count);
         while (reaching < needed) {
             value--;
             reaching += counts[value];

@@ -19,17 +19,16 @@ final class RankByThresholds implements Codes.Rows {
     /** So many rows at a time, and so many pixels at least, that tiles fill the lanes. */
     private static final int BAND = 256;
     private static final int FEWEST_PIXELS = 1 << 20;
-    /** Smaller windows are sorted as quickly, larger ones do not fit in the lanes. */
+    /** Smaller windows are sorted as quickly. */
     private static final int FEWEST_CELLS = 49;
-    private static final int MOST_CELLS = Short.MAX_VALUE;
     private static final int BYTE = 0xFF;
     /** The means of a tile's blocks of so many rows and columns say how far from each other its values lie. */
     private static final int BLOCK = 16;
     /** Tiles that are looked at before it is decided, along each side of the image. */
     private static final int LOOKED_AT = 8;
-    /** Means lie near to each other, or far. Of windows with more than 255 cells every threshold costs more than twice as much. */
+    /** Means lie near to each other, or far. Where the lanes are not narrow every threshold costs more than twice as much. */
     private static final int NEAR = 60;
-    private static final int NEAR_OF_LARGE = 32;
+    private static final int NEAR_IF_WIDE = 32;
     private static final int FAR = 110;
     private static final int MOST_FAR = LOOKED_AT * LOOKED_AT / 8;
 
@@ -38,9 +37,9 @@ final class RankByThresholds implements Codes.Rows {
     }
 
     private final Plane plane;
-    private final Ranked ranked;
     private final int height;
     private final int width;
+    private final int needed;
     private final int band;
     private final TileLanes lanes;
     private final byte[][] rows;
@@ -53,10 +52,10 @@ final class RankByThresholds implements Codes.Rows {
     /** @param plane of an image that is {@link #isQuick} */
     RankByThresholds(Plane plane, Ranked ranked) {
         this.plane = plane;
-        this.ranked = ranked;
         this.height = plane.window().height();
         this.width = plane.window().width();
-        this.lanes = new TileLanes(height, width, needed(height * width));
+        this.needed = ranked.needed(height * width);
+        this.lanes = new TileLanes(height, width, needed);
         int bands = (count() + BAND - 1) / BAND;
         this.band = (count() + bands - 1) / bands;
         this.rows = new byte[band + height - 1][plane.columns() + width - 1 + TileLanes.SPARE];
@@ -76,7 +75,7 @@ final class RankByThresholds implements Codes.Rows {
     /** @return whether values lie so near to each other in most places that this is quicker than other ways */
     static boolean isQuick(Image image, Window window, Ranked ranked) {
         int cells = window.height() * window.width();
-        if (image.maximumLevel() > BYTE || image.count() < FEWEST_PIXELS || cells < FEWEST_CELLS || cells > MOST_CELLS || window.height() > BYTE || ranked.isBetween(cells)
+        if (image.maximumLevel() > BYTE || image.count() < FEWEST_PIXELS || cells < FEWEST_CELLS || !TileLanes.isPossible(window.height(), window.width()) || ranked.isBetween(cells)
                 || image.rows() < TileLanes.ROWS || image.columns() < TileLanes.COLUMNS) {
             return false;
         }
@@ -89,7 +88,7 @@ final class RankByThresholds implements Codes.Rows {
             sum += spread;
             far += spread > FAR ? 1 : 0;
         }
-        return sum <= (cells > BYTE ? NEAR_OF_LARGE : NEAR) * LOOKED_AT * LOOKED_AT && far <= MOST_FAR;
+        return sum <= (TileLanes.isNarrow(cells, ranked.needed(cells)) ? NEAR : NEAR_IF_WIDE) * LOOKED_AT * LOOKED_AT && far <= MOST_FAR;
     }
 
     /** @return how far the means of a tile's blocks lie from each other; every second row and column is enough */
@@ -140,11 +139,6 @@ final class RankByThresholds implements Codes.Rows {
         edges.extend();
     }
 
-    /** @return how many of so many cells are no less than the value at the place */
-    private int needed(int cells) {
-        return cells - ranked.at(cells);
-    }
-
     private void find() {
         List<Placed> all = new ArrayList<>();
         int lowest = end - first - TileLanes.ROWS;
@@ -178,8 +172,7 @@ final class RankByThresholds implements Codes.Rows {
                 counts[rows[i][j] & BYTE]++;
             }
         }
-        int cells = height * width;
-        return reached(needed(cells) * (TileLanes.ROWS * TileLanes.COLUMNS / 4) / cells);
+        return reached(needed * (TileLanes.ROWS * TileLanes.COLUMNS / 4) / (height * width));
     }
 
     /** @return the value of a whole window, found by counting its levels */
@@ -191,13 +184,13 @@ final class RankByThresholds implements Codes.Rows {
                 counts[levels[b] & BYTE]++;
             }
         }
-        return reached(needed(height * width));
+        return reached(needed);
     }
 
     /** @return the largest level that so many of those counted reach */
-    private int reached(int needed) {
+    private int reached(int many) {
         int value = BYTE;
-        for (int reaching = counts[value]; reaching < needed; reaching += counts[value]) {
+        for (int reaching = counts[value]; reaching < many; reaching += counts[value]) {
             value--;
         }
         return value;

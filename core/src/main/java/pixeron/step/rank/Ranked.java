@@ -50,6 +50,11 @@ final class Ranked implements Reduction<List<Value>> {
         return Math.max(0, Math.min(at(count), count - 1));
     }
 
+    /** @return how many of so many cells are no less than the value at the place */
+    int needed(int count) {
+        return count - anyAt(count);
+    }
+
     boolean isMedian() {
         return kind == Rank.Kind.MEDIAN;
     }

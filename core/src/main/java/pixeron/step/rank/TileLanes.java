@@ -66,14 +66,24 @@ final class TileLanes {
     private final long[] block = new long[ABREAST];
     private final Tile[] tiles = new Tile[LANES];
 
+    /** @return whether counts of windows fit: those of a column in 8 bits, those of all cells in 16 */
+    static boolean isPossible(int height, int width) {
+        return height <= 0xFF && height * width <= Short.MAX_VALUE;
+    }
+
+    /** @return whether 8 bits hold counts of all cells as well, which takes half as long */
+    static boolean isNarrow(int cells, int needed) {
+        return needed <= NARROW && cells - needed < NARROW;
+    }
+
     /**
-     * @param height of the windows, at most 255; with the width at most 32767 cells
+     * @param height of windows that are {@link #isPossible}
      * @param needed how many cells of a window must reach a value
      */
     TileLanes(int height, int width, int needed) {
         this.height = height;
         this.width = width;
-        this.isNarrow = needed <= NARROW && height * width - needed < NARROW;
+        this.isNarrow = isNarrow(height * width, needed);
         this.lacking = isNarrow ? (NARROW - needed) * ONES : ((1L << 15) - needed) * WIDE_ONES;
         int length = (COLUMNS + width - 1 + ABREAST - 1) / ABREAST * ABREAST * ABREAST;
         this.cells = new long[ROWS + height - 1][length];
@@ -115,7 +125,7 @@ final class TileLanes {
         }
     }
 
-    /** Rows for columns of eight times eight bytes. */
+    /** Rows for columns of eight times eight bytes. An image that is transposed does the same without an array, which would cost it half as long again. */
     private static void turn(long[] block) {
         for (int n = 0; n < ABREAST; n += 2) {
             swap(block, n, n + 1, Byte.SIZE, EVEN);

@@ -151,7 +151,6 @@ public final class WorkingPane extends BorderPane {
         }
     }
 
-    /** At fast speed nobody could read along; the working comes when the walk stops. */
     private void render() {
         Shown shown = bench.shown();
         callout.getChildren().clear();
