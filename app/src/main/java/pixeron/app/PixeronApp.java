@@ -14,11 +14,13 @@ import pixeron.PixeronException;
 import pixeron.app.folder.UserFolder;
 import pixeron.app.window.MainWindow;
 import pixeron.app.window.PlatformDialogs;
+import pixeron.program.ProgramLimits;
 
 /** The window's life: begins, asks before it ends. */
 public final class PixeronApp extends Application {
 
-    private static final Duration AUTOSAVE = Duration.ofSeconds(1);
+    private static final int PROGRAM_SECONDS = 10;
+    private static final MainWindow.Pace PACE = new MainWindow.Pace(Duration.ofSeconds(1), ProgramLimits.ofSeconds(PROGRAM_SECONDS));
     /** By then a window has been drawn. */
     private static final javafx.util.Duration MOMENT = javafx.util.Duration.millis(500);
     /** Set by the launcher after a build, so that the virtual machine can write an archive of the classes loaded. */
@@ -29,7 +31,7 @@ public final class PixeronApp extends Application {
         Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
         UserFolder folder = UserFolder.of(System.getenv());
         Optional<PixeronException> noFolder = log(folder);
-        MainWindow window = new MainWindow(folder, new PlatformDialogs(stage), AUTOSAVE);
+        MainWindow window = new MainWindow(folder, new PlatformDialogs(stage), PACE);
         Thread.currentThread().setUncaughtExceptionHandler((thread, problem) -> unexpected(window, problem));
         stage.setScene(new Scene(window, Placing.WIDTH, Placing.HEIGHT));
         stage.setTitle("Pixeron");

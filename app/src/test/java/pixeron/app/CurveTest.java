@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
+import pixeron.step.Mapping;
 import pixeron.step.catalog.StepLine;
 
 /** Dragging what a step's curve has, by mouse and by keyboard. */
@@ -28,7 +30,18 @@ class CurveTest extends WindowTest {
         settle();
         push(KeyCode.F5);
         until(() -> !lookup(".curve-plot").queryAll().isEmpty());
-        sleep(400);
+        showCurve();
+    }
+
+    /** Waits until the curve, which is worked out apart, is that of the step, and has its place. */
+    private void showCurve() {
+        settle();
+        TableView<Mapping.Entry> table = lookup(".mapping-table").query();
+        until(() -> table.getItems().equals(bench().shown().operation().orElseThrow().mapping().orElseThrow().entries()));
+        interact(() -> {
+            window.applyCss();
+            window.layout();
+        });
     }
 
     private String line() {
@@ -61,12 +74,11 @@ class CurveTest extends WindowTest {
         interact(() -> lookup(".curve-plot").query().requestFocus());
         push(KeyCode.PAGE_DOWN);
         push(KeyCode.UP);
-        settle();
-        sleep(300);
+        showCurve();
         push(KeyCode.RIGHT);
         settle();
         assertThat(line()).isEqualTo("piecewise points=\"0 0 | 6 3 | 15 15\"");
-        sleep(300);
+        showCurve();
         push(KeyCode.DELETE);
         settle();
         assertThat(line()).isEqualTo("piecewise points=\"0 0 | 15 15\"");

@@ -75,9 +75,7 @@ class ProgramWindowTest extends WindowTest {
         assertThat(before).isEqualTo(40);
         clickOn("Yes, run it");
         // Every run starts a Java of its own, and the smallest image takes several.
-        for (int n = 0; n < 8 && !shownText().contains("stands in By hand."); n++) {
-            sleep(5000);
-        }
+        until(() -> shownText().contains("stands in By hand."));
         assertThat(shownText()).contains("images; what it wrote for this one stands in By hand.");
         assertThat(((TextArea) field("What came of it")).getText()).contains("(rounded-down)", "The smallest image", "What it printed:\ninked");
         assertThat(bench().project().sheet(0).cells()).hasSize(64);

@@ -15,6 +15,7 @@ import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.program.ProgramCheck;
 import pixeron.program.ProgramCommand;
+import pixeron.program.ProgramLimits;
 import pixeron.step.Progress;
 
 /** A person's program in place of a table by hand. */
@@ -47,7 +48,8 @@ final class ByProgram {
         } else if (seconds.value() < 1 || seconds.value() > MOST_SECONDS) {
             throw PixeronException.of("--seconds %d: right is 1 to %d.", seconds.value(), MOST_SECONDS);
         }
-        ProgramCheck program = new ProgramCheck(ProgramCommand.parse(command.value()), chain, new ProgramCheck.Conditions(seed.value(), seconds.value(), Path.of(""),
+        ProgramCheck program = new ProgramCheck(ProgramCommand.parse(command.value()), chain, new ProgramCheck.Conditions(seed.value(),
+                ProgramLimits.ofSeconds(seconds.value()), Path.of(""),
                 face.orElse(Image.VALUE)));
         ProgramCheck.Outcome outcome = program.run(cases.value(), cases.value() > 0, Progress.NONE);
         out.print(isJson ? Json.text(json(outcome, face)) + System.lineSeparator() : text(outcome));

@@ -48,11 +48,11 @@ public final class ProgramCheck {
      * How a program is run.
      *
      * @param seed of the images by chance
-     * @param seconds that one run may take
+     * @param limits of one run
      * @param from the folder that names of files in the command are meant from
      * @param face of the result that is checked
      */
-    public record Conditions(long seed, int seconds, Path from, String face) {
+    public record Conditions(long seed, ProgramLimits limits, Path from, String face) {
     }
 
     /**
@@ -197,7 +197,7 @@ public final class ProgramCheck {
             }
         });
         ProgramRun run = ProgramRun.of(command.with(conditions.from(), (name, ending) -> name.equals("out") ? out : folder.resolve(name + "." + ending)), folder,
-                conditions.seconds(), progress);
+                conditions.limits(), progress);
         if (run.problem().isPresent()) {
             return failed(number, image, operation, run.problem().get(), run.said());
         } else if (!Files.exists(out)) {

@@ -23,18 +23,18 @@ record ProgramRun(Optional<String> problem, String said) {
 
     static final int MOST_SAID = 1 << 16;
 
-    private static final long MOST_WRITTEN = 1L << 26;
     private static final long MILLIS = 1000;
     private static final int LOOK_EVERY = 20;
 
     /**
      * @param words the program and what it is given
      * @param folder that it runs in
-     * @param seconds that it may take
+     * @param limits of time and output
      * @throws PixeronException if there is no such program
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
-    static ProgramRun of(List<String> words, Path folder, int seconds, Progress progress) {
+    static ProgramRun of(List<String> words, Path folder, ProgramLimits limits, Progress progress) {
+        long start = limits.clock().getAsLong();
         Process process;
         try {
             process = new ProcessBuilder(words).directory(folder.toFile()).redirectErrorStream(true).start();
@@ -42,12 +42,12 @@ record ProgramRun(Optional<String> problem, String said) {
         } catch (IOException notStarted) {
             throw PixeronException.because(notStarted, "The program \"%s\" cannot be started; is it written as it is called, and is it there?", words.get(0));
         }
-        Said said = new Said(process.getInputStream());
+        Said said = new Said(process.getInputStream(), limits.printed());
         Thread listener = new Thread(said, "output of a program");
         listener.setDaemon(true);
         listener.start();
         try {
-            Optional<String> stopped = watch(process, folder, seconds, said, progress);
+            Optional<String> stopped = watch(process, folder, start, limits, said, progress);
             listener.join(MILLIS);
             Optional<String> failed = stopped.isPresent() || process.exitValue() == 0 ? stopped
                     : Optional.of("The program failed with exit code " + process.exitValue() + said.lastLine());
@@ -60,16 +60,16 @@ record ProgramRun(Optional<String> problem, String said) {
         }
     }
 
-    private static Optional<String> watch(Process process, Path folder, int seconds, Said said, Progress progress) throws InterruptedException {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
+    private static Optional<String> watch(Process process, Path folder, long start, ProgramLimits limits, Said said, Progress progress)
+            throws InterruptedException {
         while (!process.waitFor(LOOK_EVERY, TimeUnit.MILLISECONDS)) {
             progress.report(0);
-            boolean isFlooding = said.isTooMuch() || written(folder) > MOST_WRITTEN;
-            if (isFlooding || System.nanoTime() > end) {
+            boolean isFlooding = said.isTooMuch() || written(folder) > limits.written();
+            if (isFlooding || limits.clock().getAsLong() - start > TimeUnit.SECONDS.toNanos(limits.seconds())) {
                 kill(process);
                 process.waitFor();
-                return Optional.of(isFlooding ? "The program writes without end and was stopped" + said.lastLine() : "The program did not end within " + seconds
-                        + (seconds == 1 ? " second" : " seconds") + " and was stopped" + said.lastLine());
+                return Optional.of(isFlooding ? "The program writes without end and was stopped" + said.lastLine() : "The program did not end within "
+                        + limits.seconds() + (limits.seconds() == 1 ? " second" : " seconds") + " and was stopped" + said.lastLine());
             }
         }
         return said.isTooMuch() ? Optional.of("The program prints more than can be kept.") : Optional.empty();
@@ -91,16 +91,16 @@ record ProgramRun(Optional<String> problem, String said) {
     /** What a program prints. */
     private static final class Said implements Runnable {
 
-        /** So much is taken away from a program that prints, so that it goes on; more is without end. */
-        private static final long MOST_TAKEN = 1L << 24;
-
         private final InputStream in;
+        /** So much is taken away from a program that prints, so that it goes on; more is without end. */
+        private final long mostTaken;
         private final byte[] kept = new byte[MOST_SAID];
         private volatile int length;
         private volatile long taken;
 
-        Said(InputStream in) {
+        Said(InputStream in, long mostTaken) {
             this.in = in;
+            this.mostTaken = mostTaken;
         }
 
         @Override
@@ -119,7 +119,7 @@ record ProgramRun(Optional<String> problem, String said) {
         }
 
         boolean isTooMuch() {
-            return taken > MOST_TAKEN;
+            return taken > mostTaken;
         }
 
         String text() {

@@ -65,7 +65,7 @@ class ProgramCommandTest {
     @Test
     void onlyImagesAreCheckedByAProgram() {
         Image gray = Image.of(255, new int[][] {{1, 2}});
-        ProgramCheck.Conditions conditions = new ProgramCheck.Conditions(1, 1, Path.of(""), Image.VALUE);
+        ProgramCheck.Conditions conditions = new ProgramCheck.Conditions(1, ProgramLimits.ofSeconds(1), Path.of(""), Image.VALUE);
         Chain colour = Chain.of(new ColourImage(gray, gray, gray, Optional.empty())).withStep(0, StepLine.parse("invert"));
         assertThatThrownBy(() -> new ProgramCheck(ProgramCommand.parse("x {in} {out}"), colour, conditions)).hasMessageContaining("has colour");
         Chain plain = Chain.of(gray).withStep(0, StepLine.parse("invert"));

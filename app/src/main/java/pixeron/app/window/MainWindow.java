@@ -33,6 +33,7 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Commas;
 import pixeron.app.theme.Theme;
 import pixeron.image.Pixel;
+import pixeron.program.ProgramLimits;
 import pixeron.project.Project;
 import pixeron.project.SavedProject;
 import pixeron.project.View;
@@ -51,6 +52,7 @@ public final class MainWindow extends StackPane {
     private final Magnifier magnifier = new Magnifier(desk);
     private final Bench bench;
     private final UserFolder folder;
+    private final Pace pace;
     private final FileActions files;
     private final OpeningView opening;
     private final TopBar topBar;
@@ -71,17 +73,27 @@ public final class MainWindow extends StackPane {
     private WindowPlace place;
 
     /**
+     * How long things may take.
+     *
+     * @param autosave time without a change before unsaved work is kept
+     * @param program limits of one run of a person's program
+     */
+    public record Pace(Duration autosave, ProgramLimits program) {
+    }
+
+    /**
      * @param folder the person's settings and autosaved work
      * @param dialogs how files are chosen
-     * @param autosaveDelay time without a change before unsaved work is kept
+     * @param pace how long things may take
      */
-    public MainWindow(UserFolder folder, Dialogs dialogs, Duration autosaveDelay) {
+    public MainWindow(UserFolder folder, Dialogs dialogs, Pace pace) {
         this.folder = folder;
+        this.pace = pace;
         bench = new Bench(calculation, problem -> trouble(problem));
         bench.prepareAhead();
         Background reading = new Background();
         Voice voice = new Voice(dialogs, banner, text -> view().say(text));
-        files = new FileActions(bench, reading, new Autosave(folder, autosaveDelay), folder, voice);
+        files = new FileActions(bench, reading, new Autosave(folder, pace.autosave()), folder, voice);
         answers = new AnswerActions(bench, reading, voice, files::trouble);
         shelf = new ShelfActions(bench, reading, voice, files::trouble);
         files.setAskHow(this::askHow);
@@ -176,7 +188,7 @@ public final class MainWindow extends StackPane {
             return;
         }
         if (run == null) {
-            run = new RunPane(bench, answers::chooseProgram, this::trouble);
+            run = new RunPane(bench, pace.program(), answers::chooseProgram, this::trouble);
             desk.getChildren().add(run);
         }
         run.open();

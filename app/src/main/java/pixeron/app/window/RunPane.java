@@ -30,15 +30,16 @@ import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.program.ProgramCheck;
 import pixeron.program.ProgramCommand;
+import pixeron.program.ProgramLimits;
 import pixeron.step.Progress;
 
 /** Where a person's own program is run in place of values by hand: the command is shown before it is run the first time. */
 final class RunPane extends StackPane {
 
-    private static final int SECONDS = 10;
     private static final int MOST_CASES = 1000;
 
     private final Bench bench;
+    private final ProgramLimits limits;
     private final Consumer<RuntimeException> trouble;
     private final Background running = new Background();
     private final TextField command = new TextField("python3 mine.py {in} {out}");
@@ -49,11 +50,13 @@ final class RunPane extends StackPane {
     private String approved = "";
 
     /**
+     * @param limits of each run
      * @param chooseFile lets the person choose their program
      * @param trouble says what must not happen
      */
-    RunPane(Bench bench, Supplier<Optional<Path>> chooseFile, Consumer<RuntimeException> trouble) {
+    RunPane(Bench bench, ProgramLimits limits, Supplier<Optional<Path>> chooseFile, Consumer<RuntimeException> trouble) {
         this.bench = bench;
+        this.limits = limits;
         this.trouble = trouble;
         getStyleClass().add("help");
         Label title = new Label("Run a program");
@@ -134,7 +137,7 @@ final class RunPane extends StackPane {
             int count = caseCount();
             if (!command.getText().equals(approved)) {
                 approved = command.getText();
-                note.setText("This will be run: " + String.join("  ", parsed.words()) + "\nIn a folder of its own, for at most " + SECONDS + " seconds each time. Only run what you trust.");
+                note.setText("This will be run: " + String.join("  ", parsed.words()) + "\nIn a folder of its own, for at most " + limits.seconds() + " seconds each time. Only run what you trust.");
                 run.setText("Yes, run it");
                 return;
             }
@@ -154,7 +157,7 @@ final class RunPane extends StackPane {
         while (upTo.size() > bench.position() + 1) {
             upTo = upTo.removed(upTo.size() - 1);
         }
-        ProgramCheck check = new ProgramCheck(parsed, upTo, new ProgramCheck.Conditions(1, SECONDS, Path.of(System.getProperty("user.home")), Image.VALUE));
+        ProgramCheck check = new ProgramCheck(parsed, upTo, new ProgramCheck.Conditions(1, limits, Path.of(System.getProperty("user.home")), Image.VALUE));
         Target target = bench.hand().target();
         note.setText("");
         said.setText("");

@@ -1,0 +1,69 @@
+package pixeron.program;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.LongSupplier;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import pixeron.step.Progress;
+
+/** Limits of one run, with limits and a clock that the test sets: nothing depends on how fast the machine is. */
+class ProgramRunTest {
+
+    private static final LongSupplier STANDING = () -> 0;
+    private static final long ANY = 1L << 40;
+
+    @TempDir
+    private Path folder;
+
+    private ProgramRun run(String body, ProgramLimits limits) throws IOException {
+        Path file = Files.writeString(folder.resolve("Mine.java"), "class Mine { public static void main(String[] a) throws Exception { "
+                + body + " } }");
+        return ProgramRun.of(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1",
+                file.toString()), folder, limits, Progress.NONE);
+    }
+
+    @Test
+    void aProgramThatPrintsMoreThanItsLimitIsStopped() throws IOException {
+        ProgramRun run = run("while (true) { System.out.println(\"ink ink ink ink\"); }", new ProgramLimits(1, 4096, ANY, STANDING));
+        assertThat(run.problem()).hasValueSatisfying(problem -> assertThat(problem).startsWith("The program writes without end and was stopped: ink"));
+        assertThat(run.said()).startsWith("ink ink ink ink\n").hasSizeLessThanOrEqualTo(ProgramRun.MOST_SAID);
+    }
+
+    /** A program that ends at once but has printed too much is told so as well, whichever is noticed first. */
+    @Test
+    void endingDoesNotExcuseAFlood() throws IOException {
+        ProgramRun run = run("System.out.print(\"x\".repeat(40_000));", new ProgramLimits(1, 4096, ANY, STANDING));
+        assertThat(run.problem()).hasValueSatisfying(problem -> assertThat(problem).containsAnyOf("prints more than can be kept", "writes without end"));
+    }
+
+    @Test
+    void aProgramThatFillsItsFolderIsStopped() throws IOException {
+        ProgramRun run = run("while (true) { java.nio.file.Files.writeString(java.nio.file.Path.of(\"out.csv\"), \"1,2,3,4\\n\", "
+                + "java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.APPEND); }", new ProgramLimits(1, ANY, 4096, STANDING));
+        assertThat(run.problem()).contains("The program writes without end and was stopped.");
+    }
+
+    /** Each look at the clock finds it a second later. */
+    @Test
+    void aProgramThatDoesNotEndIsStoppedWhenItsTimeIsUp() throws IOException {
+        AtomicLong seconds = new AtomicLong();
+        ProgramRun run = run("while (true) { Thread.onSpinWait(); }", new ProgramLimits(3, ANY, ANY, () -> TimeUnit.SECONDS.toNanos(seconds.getAndIncrement())));
+        assertThat(run.problem()).contains("The program did not end within 3 seconds and was stopped.");
+        // At its start, then at 1, 2, 3 and 4 seconds: only the last is too late.
+        assertThat(seconds).hasValue(5);
+    }
+
+    @Test
+    void timeThatStandsStillStopsNothing() throws IOException {
+        ProgramRun run = run("System.out.println(\"inked\");", new ProgramLimits(1, ANY, ANY, STANDING));
+        assertThat(run.problem()).isEmpty();
+        assertThat(run.said()).isEqualToIgnoringNewLines("inked");
+    }
+}
