@@ -64,6 +64,9 @@ abstract class WindowTest extends ApplicationTest {
         stage.setScene(new Scene(window, 1280, 800));
         // Another test may have left the window at a size of its own.
         stage.sizeToScene();
+        // The screen is a little larger than the window; beyond its edge nothing can be drawn.
+        stage.setX(0);
+        stage.setY(0);
         stage.show();
         window.started(List.of());
     }

@@ -109,11 +109,16 @@ public final class Image implements Result {
             throw PixeronException.of("%d values are given for %d × %d pixels.", values.length, rows, columns);
         }
         for (Value value : values) {
-            if (!isLevel(value, maximumLevel)) {
+            if (!isLevel(value, maximumLevel) && !isWholeDouble(value, maximumLevel)) {
                 return new Image(rows, columns, maximumLevel, OpenSamples.of(values));
             }
         }
-        return ofLevels(rows, columns, maximumLevel, n -> ((Rational) values[n]).toInt());
+        return ofLevels(rows, columns, maximumLevel, n -> (int) values[n].asDouble());
+    }
+
+    /** A sample that was kept as a double beside others that have to be is a level all the same, whatever made it. */
+    private static boolean isWholeDouble(Value value, int maximumLevel) {
+        return !value.isExact() && value.isWhole() && value.signum() >= 0 && value.asDouble() <= maximumLevel;
     }
 
     /**

@@ -118,6 +118,11 @@ public interface StepType extends Keyed {
     default void validate(Arguments arguments) {
     }
 
+    /** @return those of its keys that are limits for levels: a level is compared with them */
+    default List<? extends Parameter<?>> limits() {
+        return List.of();
+    }
+
     /** @return a step of a more general kind that does the same; empty where there is none */
     default Optional<Step> spelledOut(Step step) {
         return Optional.empty();

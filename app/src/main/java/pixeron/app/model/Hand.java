@@ -187,7 +187,7 @@ public final class Hand {
                 .map(cell -> isWhole() ? whole().faces().pixel(cell.pixel()) : cell.pixel()).distinct().sorted();
     }
 
-    /** @return what stands in a cell: for all channels a number each, or the packed value where those are seen */
+    /** @return what stands in a cell of the selected step, nothing where the image itself is selected: for all channels a number each, or the packed value where those are seen */
     public String text(Pixel pixel) {
         Target target = target();
         if (target.whole().isEmpty()) {
@@ -203,6 +203,10 @@ public final class Hand {
     }
 
     private String text(String face, Pixel pixel) {
+        // While a result is on its way, what is shown may still be that of a step that is gone.
+        if (bench.position() < 0) {
+            return "";
+        }
         HandValue value = bench.project().byHand(bench.position(), face).sheet().cells().get(pixel);
         return value == null ? "" : value.text();
     }

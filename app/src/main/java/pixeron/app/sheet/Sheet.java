@@ -75,6 +75,7 @@ public final class Sheet extends Region {
         theme.scaleProperty().subscribe(scale -> requestLayout());
         theme.magnificationProperty().subscribe(factor -> requestLayout());
         focusedProperty().subscribe(change -> requestPaint());
+        sceneProperty().subscribe(scene -> takePlace());
         gestures = new Gestures(this, viewport);
     }
 
@@ -244,14 +245,26 @@ public final class Sheet extends Region {
     @Override
     protected void layoutChildren() {
         canvas.size(getWidth(), getHeight());
-        viewport.setScreenSize(getWidth() - gutter() - 1, getHeight() - header() - 1);
+        if (isShown && getScene() != null) {
+            viewport.setRoom(this, getWidth() - gutter() - 1, getHeight() - header() - 1);
+        }
         requestPaint();
     }
 
     /** @param isSeen false while it is hidden: drawing on it would make the window draw what stands in its place anew */
     void setShown(boolean isSeen) {
         isShown = isSeen;
+        takePlace();
         requestPaint();
+    }
+
+    /** Only sheets that are seen have a say in how much all show. */
+    private void takePlace() {
+        if (isShown && getScene() != null) {
+            requestLayout();
+        } else {
+            viewport.leave(this);
+        }
     }
 
     /** Many changes of one moment are drawn once. */

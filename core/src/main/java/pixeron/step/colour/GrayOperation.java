@@ -41,12 +41,13 @@ final class GrayOperation extends StepOperation {
     private final Transparency transparency;
 
     /**
+     * @param inputs with the colour image, and the channel of the result that is asked for where it stays in colour
      * @param channel what stays outside the area
      * @param rule empty: alpha itself
      */
-    GrayOperation(Step step, ColourImage picture, Image channel, Optional<GrayRule> rule, Transparency transparency) {
-        super(step, channel, picture.frame(), new Inputs(picture));
-        this.picture = picture;
+    GrayOperation(Step step, Inputs inputs, Image channel, Optional<GrayRule> rule, Transparency transparency) {
+        super(step, channel, inputs.before().frame(), inputs);
+        this.picture = (ColourImage) inputs.before();
         this.rule = rule;
         this.transparency = transparency;
     }
@@ -59,13 +60,13 @@ final class GrayOperation extends StepOperation {
 
     private List<Way> otherRules() {
         return rule.map(mine -> GrayRule.ready().stream().filter(other -> !other.equals(mine)).map(other -> Way.of("gray is made by "
-                + other.word() + " (" + other.formula() + ") instead of " + mine.word(), new GrayOperation(step(), picture, before(),
+                + other.word() + " (" + other.formula() + ") instead of " + mine.word(), new GrayOperation(step(), inputs(), before(),
                         Optional.of(other), transparency))).toList()).orElse(List.of());
     }
 
     private List<Way> opaque() {
         return picture.alpha().isEmpty() || rule.isEmpty() || transparency == Transparency.IGNORED ? List.of()
-                : List.of(Way.of("transparent pixels are taken as if they were opaque", new GrayOperation(step(), picture, before(), rule,
+                : List.of(Way.of("transparent pixels are taken as if they were opaque", new GrayOperation(step(), inputs(), before(), rule,
                         Transparency.IGNORED)));
     }
 

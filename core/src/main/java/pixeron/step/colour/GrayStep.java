@@ -123,11 +123,11 @@ public final class GrayStep extends NamedStep implements WholeType {
         Transparency transparency = Worded.find(Transparency.values(), arguments.get(TRANSPARENT).word()).orElseThrow();
         Optional<GrayRule> rule = rule(arguments);
         if (!arguments.isGiven(AREA)) {
-            return new GrayOperation(step, before, before.red(), rule, transparency);
+            return new GrayOperation(step, inputs, before.red(), rule, transparency);
         }
         Map<String, Operation> channels = new LinkedHashMap<>();
-        ColourOperation.COLOURS.forEach(name -> channels.put(name, new GrayOperation(step, before, before.face(name).orElseThrow(), rule,
-                transparency)));
+        ColourOperation.COLOURS.forEach(name -> channels.put(name, new GrayOperation(step, inputs.asking(name),
+                before.face(name).orElseThrow(), rule, transparency)));
         // What became of transparent pixels is the same for all three.
         return new ColourOperation(step, before, channels, () -> channels.get("red").notes());
     }

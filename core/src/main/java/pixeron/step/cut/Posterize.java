@@ -96,6 +96,11 @@ public final class Posterize extends PointStep {
     }
 
     @Override
+    public List<ListParameter> limits() {
+        return List.of(CUTS);
+    }
+
+    @Override
     protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
         List<Rational> cuts = step.arguments().get(CUTS);
         return IntStream.range(0, cuts.size()).mapToObj(n -> new Handle("cuts " + n, cuts.get(n), Optional.empty(),

@@ -137,6 +137,11 @@ public abstract class PointStep extends NamedStep {
         return List.of();
     }
 
+    @Override
+    public List<? extends Parameter<?>> limits() {
+        return levelKeys();
+    }
+
     /**
      * @param step of this type
      * @param constants the numbers of its formula, those that the image gives among them

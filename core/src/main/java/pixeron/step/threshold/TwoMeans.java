@@ -67,6 +67,11 @@ public final class TwoMeans extends PointStep {
     }
 
     @Override
+    public List<NumberParameter> limits() {
+        return List.of(START);
+    }
+
+    @Override
     protected List<TableKind> ownTables() {
         return List.of(TABLE);
     }

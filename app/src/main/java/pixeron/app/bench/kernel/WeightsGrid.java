@@ -162,8 +162,12 @@ public final class WeightsGrid extends VBox {
         }
     }
 
-    /** Puts the cursor into the first cell. */
+    /** Puts the cursor into the first cell and selects its value. */
     public void focusFirst() {
-        fields.get(0).get(0).requestFocus();
+        // Cells of a grid that was never shown take the keyboard only when they stand.
+        applyCss();
+        TextField first = fields.get(0).get(0);
+        first.requestFocus();
+        first.selectAll();
     }
 }

@@ -11,6 +11,7 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pixeron.app.bench.steps.StepAdded;
 import pixeron.app.model.Bench;
 import pixeron.app.sheet.paint.Grays;
 import pixeron.image.Frame;
@@ -44,7 +45,10 @@ public final class WavePane extends VBox {
         HBox body = new HBox(picture, words);
         body.getStyleClass().add("wave-body");
         away.setTooltip(new Tooltip("Adds a step that makes this coefficient and its mate 0"));
-        away.setOnAction(event -> bench.addStep(shown.away()));
+        away.setOnAction(event -> {
+            bench.addStep(shown.away());
+            fireEvent(new StepAdded());
+        });
         away.setMinWidth(USE_PREF_SIZE);
         getChildren().addAll(title, body, away);
         bench.shownProperty().subscribe(now -> render());

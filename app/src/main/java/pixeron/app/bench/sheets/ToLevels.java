@@ -4,6 +4,7 @@ import java.util.function.Supplier;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
+import pixeron.app.bench.steps.StepAdded;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Described;
 import pixeron.app.model.Seen;
@@ -33,7 +34,10 @@ final class ToLevels extends MenuButton {
     /** @param step asked when it is chosen, because what it is depends on the image */
     private MenuItem item(String words, Supplier<Step> step) {
         MenuItem item = new MenuItem(words);
-        item.setOnAction(event -> bench.addStep(step.get()));
+        item.setOnAction(event -> {
+            bench.addStep(step.get());
+            fireEvent(new StepAdded());
+        });
         return item;
     }
 

@@ -44,6 +44,7 @@ public final class ParameterField<T> extends VBox {
     private final Parameter<T> parameter;
     private final BiConsumer<ParameterField<T>, Optional<T>> onChange;
     private final Label problem = new Label();
+    private final Label remark = new Label();
     private final Region control;
     /** What a reference can name. */
     private Map<String, Offered> offered = Map.of();
@@ -70,6 +71,8 @@ public final class ParameterField<T> extends VBox {
         HBox.setHgrow(control, Priority.ALWAYS);
         problem.getStyleClass().add("parameter-problem");
         problem.setWrapText(true);
+        remark.getStyleClass().add("parameter-remark");
+        remark.setWrapText(true);
         getChildren().add(control instanceof WeightsGrid || isWide() ? new VBox(name, control) : new HBox(name, control));
         isShowing = false;
     }
@@ -168,7 +171,7 @@ public final class ParameterField<T> extends VBox {
         setManaged(!channels.isEmpty());
     }
 
-    /** Puts the cursor into the field. */
+    /** Puts the cursor into the field and selects its whole value, so that typing replaces it. */
     public void focus() {
         if (control instanceof ChannelToggles toggles) {
             toggles.focusFirst();
@@ -176,7 +179,14 @@ public final class ParameterField<T> extends VBox {
             grid.focusFirst();
         } else {
             control.requestFocus();
+            text().ifPresent(TextField::selectAll);
         }
+    }
+
+    /** @return where text is typed; empty where a value is chosen */
+    private Optional<TextField> text() {
+        return control instanceof TextField field ? Optional.of(field)
+                : control instanceof ComboBox<?> box && box.isEditable() ? Optional.of(box.getEditor()) : Optional.empty();
     }
 
     private TextField textField() {
@@ -212,6 +222,7 @@ public final class ParameterField<T> extends VBox {
                 typed(value.word());
             }
         });
+        new ChoiceByTyping(box);
         return box;
     }
 
@@ -282,6 +293,16 @@ public final class ParameterField<T> extends VBox {
     @SuppressWarnings("unchecked") // the box of this key holds values of this key
     private static <V> void select(ComboBox<V> box, Object value) {
         box.setValue((V) value);
+    }
+
+    /** @param text what is worth knowing of the value, shown quietly below the field; empty for nothing */
+    public void setRemark(String text) {
+        remark.setText(text);
+        if (text.isEmpty()) {
+            getChildren().remove(remark);
+        } else if (!getChildren().contains(remark)) {
+            getChildren().add(remark);
+        }
     }
 
     /** @param text what is wrong, shown below the field; empty when nothing is */

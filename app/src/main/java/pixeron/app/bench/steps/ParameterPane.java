@@ -28,6 +28,7 @@ import pixeron.project.Project;
 import pixeron.step.Inputs;
 import pixeron.step.Mend;
 import pixeron.step.Progress;
+import pixeron.step.Reach;
 import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.StepType;
@@ -199,10 +200,19 @@ public final class ParameterPane extends VBox {
         fields.stream().filter(field -> field.parameter() == StepType.CHANNELS).forEach(field -> field.offer(channels));
     }
 
+    /** Beside each limit that no level can reach. */
+    private void showRemarks(Shown shown) {
+        Optional<Result> before = shown == null || bench.position() < 0 || shown.position() != bench.position() ? Optional.empty()
+                : shown.seenBefore().map(Seen::result);
+        fields.forEach(field -> field.setRemark(before.flatMap(result -> Reach.note(bench.project().chain().stage(bench.position()).link().step(),
+                field.parameter(), result)).orElse("")));
+    }
+
     /** A step that is right in itself but cannot be applied to its input says so here, where it can be mended. */
     private void showFailure(Shown shown) {
         getChildren().removeAll(failure, mends, note);
         offerChannels();
+        showRemarks(shown);
         if (shown != null && bench.position() >= 0) {
             offerReferences(bench.project());
         }
@@ -267,11 +277,9 @@ public final class ParameterPane extends VBox {
         return button;
     }
 
-    /** Puts the cursor into the first field. */
+    /** Puts the cursor into the first field of the step; which channels it works on is asked beside, and may be hidden. */
     public void focusFirst() {
-        if (!fields.isEmpty()) {
-            fields.get(0).focus();
-        }
+        fields.stream().filter(field -> field.parameter() != StepType.CHANNELS).findFirst().ifPresent(ParameterField::focus);
     }
 
     private void copyLine() {

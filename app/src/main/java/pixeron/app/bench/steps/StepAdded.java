@@ -3,12 +3,12 @@ package pixeron.app.bench.steps;
 import javafx.event.Event;
 import javafx.event.EventType;
 
-/** A step was added; its first parameter is what the person wants to set next. */
+/** Fired on a part of the bench when a step was added there in any way: its first parameter is what the person sets next. */
 public final class StepAdded extends Event {
 
     public static final EventType<StepAdded> ADDED = new EventType<>(Event.ANY, "STEP_ADDED");
 
-    StepAdded() {
+    public StepAdded() {
         super(ADDED);
     }
 }

@@ -102,6 +102,7 @@ public final class StepList extends VBox {
             }
         });
         row.setOnKeyPressed(event -> keyPressed(event, position));
+        row.setOnKeyTyped(event -> keyTyped(event, position));
         row.setOnContextMenuRequested(event -> {
             if (position >= 0) {
                 bench.select(position);
@@ -160,14 +161,20 @@ public final class StepList extends VBox {
             switchOnOff(position);
         } else if (event.getCode() == KeyCode.DELETE && isStep) {
             delete(position);
-        } else if (event.getCode() == KeyCode.B && !event.isShortcutDown() && isStep) {
-            branch(position);
         } else if (DUPLICATE.match(event) && isStep) {
             duplicate(position);
         } else {
             return;
         }
         event.consume();
+    }
+
+    /** When the letter is typed, not when its key goes down: the field that has the keyboard next would take the letter. */
+    private void keyTyped(KeyEvent event, int position) {
+        if (event.getCharacter().equalsIgnoreCase("b") && position >= 0) {
+            branch(position);
+            event.consume();
+        }
     }
 
     private void focus(int position) {
@@ -198,10 +205,12 @@ public final class StepList extends VBox {
 
     private void duplicate(int position) {
         bench.editChain(position + 1, chain -> chain.duplicated(position));
+        fireEvent(new StepAdded());
     }
 
     private void branch(int position) {
         bench.edit(project -> project.branched(position));
+        fireEvent(new StepAdded());
     }
 
     private void delete(int position) {

@@ -1,9 +1,12 @@
 package pixeron.app.sheet.paint;
 
+import java.util.IdentityHashMap;
+import java.util.Map;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
+import javafx.geometry.Dimension2D;
 import pixeron.image.Pixel;
 
 /**
@@ -22,6 +25,7 @@ public final class Viewport {
 
     private final DoubleProperty cell = new SimpleDoubleProperty(1);
     private final ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
+    private final Map<Object, Dimension2D> rooms = new IdentityHashMap<>();
     private int rows = 1;
     private int columns = 1;
     private double width = 1;
@@ -67,7 +71,29 @@ public final class Viewport {
         }
     }
 
-    /** The room for cells on a sheet changed. */
+    /**
+     * The room for cells on one of several sheets changed. What is shown fits on each of them, so the narrowest and the lowest count.
+     *
+     * @param sheet whose room it is
+     */
+    public void setRoom(Object sheet, double newWidth, double newHeight) {
+        rooms.put(sheet, new Dimension2D(newWidth, newHeight));
+        fitRooms();
+    }
+
+    /** A sheet is no longer seen: its room does not count. */
+    public void leave(Object sheet) {
+        if (rooms.remove(sheet) != null && !rooms.isEmpty()) {
+            fitRooms();
+        }
+    }
+
+    private void fitRooms() {
+        setScreenSize(rooms.values().stream().mapToDouble(Dimension2D::getWidth).min().orElseThrow(),
+                rooms.values().stream().mapToDouble(Dimension2D::getHeight).min().orElseThrow());
+    }
+
+    /** The room for cells changed. */
     public void setScreenSize(double newWidth, double newHeight) {
         if (newWidth != width || newHeight != height) {
             width = Math.max(1, newWidth);
