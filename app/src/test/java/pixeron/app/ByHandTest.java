@@ -34,6 +34,24 @@ class ByHandTest extends WindowTest {
         return lookup((TextField field) -> field.isVisible() && String.valueOf(field.getAccessibleText()).startsWith(name)).query();
     }
 
+    /** A message belongs to the block that it is about: the next block, undo and what is no table of numbers leave none behind. */
+    @Test
+    void aMessageOfARefusedPasteGoesWithTheNextOne() {
+        openHalf();
+        interact(() -> lookup(".sheet-cells").queryAll().stream().filter(node -> node == sheet("By hand")).findFirst().orElseThrow().requestFocus());
+        clipboard("1\t2\t3\t4\n");
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        assertThat(shownText()).contains("A block of 1 × 4 cells does not fit").contains("Compare those that both have");
+        clipboard("68\t48\t48\n");
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        assertThat(shownText()).doesNotContain("does not fit");
+        clipboard("how\tmuch\tis\tit\n");
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        assertThat(shownText()).contains("does not fit").doesNotContain("Compare those that both have");
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        assertThat(shownText()).doesNotContain("does not fit");
+    }
+
     /** 1,234 could be either: the person is asked once, what stands there becomes what was meant, and so does what comes after. */
     @Test
     void aCommaThatCouldPartThousandsIsAskedAboutOnce() {

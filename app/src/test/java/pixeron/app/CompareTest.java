@@ -7,7 +7,11 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.Node;
+import javafx.geometry.Bounds;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.mockito.Mockito;
@@ -63,6 +67,25 @@ class CompareTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.Z);
         settle();
         assertThat(bench().project().branches()).containsExactly("A", "B");
+    }
+
+    /** With many branches the left pane stays as wide as its place: nothing of its fields and buttons lies beyond it. */
+    @Test
+    void manyBranchesFitTheirPlace() {
+        Path file = folder.resolve("ramp.pgm");
+        ImageFiles.write(file, Image.ofLevels(2, 8, 15, n -> n), false);
+        open(file);
+        interact(() -> bench().addStep(StepLine.parse("add amount=1")));
+        for (int n = 0; n < 6; n++) {
+            interact(() -> bench().edit(project -> project.branched(0)));
+        }
+        settle();
+        Bounds side = lookup(".side-scroll").query().localToScene(lookup(".side-scroll").query().getLayoutBounds());
+        List<Control> controls = seen(Control.class).stream().filter(control -> control.getStyleClass().contains("toggle-button")
+                || control instanceof TextField || control instanceof ComboBox).filter(control -> control.localToScene(0, 0).getX() < side.getMaxX()).toList();
+        assertThat(controls).hasSizeGreaterThan(8);
+        assertThat(controls).allSatisfy(control -> assertThat(control.localToScene(control.getLayoutBounds()).getMaxX()).isLessThanOrEqualTo(side.getMaxX()));
+        assertThat(shownText()).contains("Delete");
     }
 
     /** What is picked in a result is worked out below as that result, and the keys zoom the results that are seen. */

@@ -8,16 +8,21 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
+import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentMatchers;
 import org.mockito.Mockito;
 import org.testfx.util.WaitForAsyncUtils;
+import pixeron.app.exercise.PracticeView;
+import pixeron.app.folder.UserFolder;
 import pixeron.exercise.Variant;
 import pixeron.exercise.Variants;
 import pixeron.exercise.answer.AnswerBook;
@@ -40,6 +45,28 @@ class ExerciseWindowTest extends WindowTest {
     private void practise() {
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.P);
         until(() -> window.getScene().getFocusOwner() instanceof TextField);
+    }
+
+    /** Before the first exercise is there, a word says so, and nothing can be checked; the keys for it do no harm. */
+    @Test
+    void aWordIsThereWhileAnExerciseIsMade() {
+        interact(() -> {
+            PracticeView view = new PracticeView(new UserFolder(folder.resolve("other")), problem -> {
+                throw problem;
+            }, (name, project) -> { }, () -> { });
+            window.getChildren().add(view);
+            view.begin();
+            view.applyCss();
+            view.layout();
+            assertThat(shownText(view)).contains("Making the next exercise…");
+            view.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, true, false, true));
+        });
+        until(() -> !shownText().contains("Making the next exercise…"));
+        assertThat(shownText()).contains("Check");
+    }
+
+    private static String shownText(Parent parent) {
+        return parent.lookupAll(".label").stream().map(Label.class::cast).map(Label::getText).collect(Collectors.joining("\n"));
     }
 
     /** The counts of the first exercise, read off its numbers: by keyboard alone, wrong first, then right, then the next one. */

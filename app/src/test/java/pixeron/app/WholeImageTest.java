@@ -56,6 +56,15 @@ class WholeImageTest extends WindowTest {
         assertThat(seen(pixeron.app.sheet.Overview.class)).as("%s: a map of what is seen whole", where).isEmpty();
     }
 
+    /** In a window that has shown nothing yet, sheets are wider before those of the channels come. */
+    @Test
+    void aColorImageIsSeenWholeInAWindowThatHasShownNothing() {
+        open(file(30, 40, true));
+        assertWhole("the first image");
+        clickOn("Fit");
+        assertWhole("after a click on Fit");
+    }
+
     @Test
     void everyImageIsSeenWhole() {
         for (int[] size : SIZES) {

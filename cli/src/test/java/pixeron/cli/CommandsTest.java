@@ -318,6 +318,14 @@ class CommandsTest extends CommandTest {
         System.exit(Pixeron.run(out, new PrintWriter(System.err), "steps"));
     }
 
+    /** M is a number in {@code colour green=M}, so no image may be called so; a place outside has no pixel before it. */
+    @Test
+    void namesAndPlacesThatMeanSomethingElse() throws IOException {
+        assertBad("“M” is not a valid name for an image.", "run", image, "--step", "colour red=self green=M blue=0", "--image", "M=" + image, "--out", folder.resolve("o.png"));
+        assertThat(pixeron("explain", image, "--step", "turn degrees=45", "--at", "0,0", "--format", "json")).isZero();
+        assertThat(json().get("before").isNull()).isTrue();
+    }
+
     @Test
     void checkOfATableSaysWhatFollows() throws IOException {
         Path sort = write("sort.txt", "0 0 0 0 1 1 1 1\n2 2 3 3 3 3 3 3\n");

@@ -145,6 +145,11 @@ public final class HandSheet {
         return EMPTY.withBlock(new Pixel(0, 0), table, new Frame(Math.max(1, table.rows().size()), Math.max(1, table.width()), 1));
     }
 
+    /** @return whether every cell that is filled holds a number or an expression */
+    public boolean isUnderstood() {
+        return cells.values().stream().allMatch(cell -> cell.value().isPresent());
+    }
+
     /** A sheet and the same after a key have nearly all their values in common, and are compared more than once for each key. */
     @Override
     public boolean equals(Object other) {

@@ -20,7 +20,9 @@ public record OtherImage(String name, Origin origin, Result result) {
 
     /** @throws pixeron.PixeronException if the name is none for an image */
     public OtherImage {
-        Reference.requireName(name);
+        if (!Reference.isReadable(name)) {
+            Reference.requireName(name);
+        }
     }
 
     static Map<String, Result> byName(List<OtherImage> images) {

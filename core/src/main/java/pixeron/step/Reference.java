@@ -14,6 +14,8 @@ public final class Reference {
 
     /** The image before, which is no name of another one. */
     public static final String SELF = "self";
+    /** The maximum level, which is no name of an image either: a channel can be that number everywhere. */
+    public static final String MAXIMUM = "M";
     /** The key {@code with} of steps that take two images. */
     public static final ReferenceParameter WITH = new ReferenceParameter("with", "Other image",
             "step:k for the result of step k before this one (step:0 is the image), or the name of another image", true, false);
@@ -41,19 +43,24 @@ public final class Reference {
         return step.isPresent() ? toStep(number.applyAsInt(step.getAsInt())) : reference;
     }
 
-    /** @return whether it may be the name of an image: letters, digits, - and _, a letter first, not self */
+    /** @return whether an image may be given this name: letters, digits, - and _, a letter first, not a word that means something else */
     public static boolean isName(String text) {
+        return isReadable(text) && !text.equals(MAXIMUM);
+    }
+
+    /** @return whether an image of a project may have this name: M was allowed once */
+    public static boolean isReadable(String text) {
         return text.matches(NAME) && !text.equals(SELF);
     }
 
     /**
      * @return the name
-     * @throws PixeronException if it is none
+     * @throws PixeronException if an image may not be given it
      */
     public static String requireName(String text) {
         if (!isName(text)) {
-            throw PixeronException.of("\"%s\" is no name for an image; a name has letters, digits, - and _, begins with a letter, and is "
-                    + "not self.", Decimals.shortened(text));
+            throw PixeronException.of("“%s” is not a valid name for an image. Use letters, digits, - and _, with a letter first. The names self and "
+                    + "M have a meaning of their own.", Decimals.shortened(text));
         }
         return text;
     }

@@ -124,7 +124,7 @@ public abstract class StepOperation implements Operation {
 
     @Override
     public final Optional<Pixel> counterpart(Pixel result) {
-        return isSpread() ? Optional.empty() : Optional.of(origin(result)).filter(before::contains);
+        return isSpread() ? Optional.empty() : Optional.of(origin(result)).filter(place -> before().contains(place));
     }
 
     @Override

@@ -47,6 +47,17 @@ class ChainTest {
         assertThat(last(old)).isEqualTo(Image.of(255, new int[][] {{225, 205}}));
     }
 
+    /** ln 11 keeps all samples as doubles; what is a whole level of those is a level again as soon as none else is left. */
+    @Test
+    void wholeDoublesAreLevels() {
+        String log = "log rounding=none area=\"0 0 1 1\"";
+        assertThat(last(chain(log)).isLevelImage()).isFalse();
+        Image levels = last(chain(log, "threshold at=5 area=\"0 0 1 1\""));
+        assertThat(levels).isEqualTo(Image.of(255, new int[][] {{255, 20}}));
+        assertThat(last(chain(log, "threshold at=5 area=\"0 0 1 1\"", "equalize"))).isEqualTo(Image.of(255, new int[][] {{255, 128}}));
+        assertThat(last(chain(log, "crop row=0 column=1 height=1 width=1", "equalize"))).isEqualTo(Image.of(255, new int[][] {{255}}));
+    }
+
     @Test
     void stepsAreMovedDuplicatedSwitchedAndRemovedWithTheirIds() {
         Chain chain = chain("add amount=5", "multiply factor=2", "invert");

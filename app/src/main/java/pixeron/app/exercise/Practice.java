@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pixeron.PixeronException;
@@ -63,6 +65,7 @@ final class Practice {
     private final Background background = new Background();
     private final ReadOnlyObjectWrapper<Task> task = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Practised> practised = new ReadOnlyObjectWrapper<>(Practised.NONE);
+    private final ReadOnlyBooleanWrapper making = new ReadOnlyBooleanWrapper();
     private Optional<Topic> only = Optional.empty();
     private Size size = Size.SMALL;
 
@@ -76,6 +79,11 @@ final class Practice {
         return task.getReadOnlyProperty();
     }
 
+    /** Whether an exercise is being made: what is shown meanwhile, if anything, is the one before. */
+    ReadOnlyBooleanProperty makingProperty() {
+        return making.getReadOnlyProperty();
+    }
+
     ReadOnlyObjectProperty<Practised> practisedProperty() {
         return practised.getReadOnlyProperty();
     }
@@ -87,6 +95,7 @@ final class Practice {
     /** Begins, or goes on where the person left. */
     void begin() {
         if (task.get() == null) {
+            making.set(true);
             background.start(progress -> PractisedFile.read(folder.path(FILE)), read -> {
                 practised.set(read);
                 show();
@@ -135,8 +144,14 @@ final class Practice {
         Topic topic = only.orElseGet(() -> Library.topic(known.next(Library.topics().stream().map(Topic::id).toList())).orElseThrow());
         int number = known.nextVariant(topic.id());
         Size wanted = size;
-        background.start(progress -> variant(topic, wanted, number), variant -> task.set(new Task(topic, Trial.of(variant), Optional.empty(), Told.COUNT, false, false,
-                List.of(), System.nanoTime())), trouble);
+        making.set(true);
+        background.start(progress -> variant(topic, wanted, number), variant -> {
+            making.set(false);
+            task.set(new Task(topic, Trial.of(variant), Optional.empty(), Told.COUNT, false, false, List.of(), System.nanoTime()));
+        }, problem -> {
+            making.set(false);
+            trouble.accept(problem);
+        });
     }
 
     /** When all different variants of a topic were done, they come again from the first. */
@@ -161,7 +176,9 @@ final class Practice {
     /** Checks what is written; when it was checked already, tells more of it, and when everything is right goes on. */
     void check() {
         Task before = task.get();
-        if (before.isDone()) {
+        if (before == null || making.get()) {
+            return;
+        } else if (before.isDone()) {
             next();
         } else if (before.said().isPresent()) {
             tellMore();

@@ -77,6 +77,7 @@ public final class PracticeView extends BorderPane {
             }
         });
         practice.practisedProperty().subscribe(this::renderList);
+        practice.makingProperty().subscribe(this::showMaking);
         addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (CHECK.match(event)) {
                 practice.check();
@@ -194,6 +195,17 @@ public final class PracticeView extends BorderPane {
         if (topics.getValue() != null && sizes.getValue() != null) {
             practice.choose(topics.getValue(), sizes.getValue());
         }
+    }
+
+    /** An exercise may take a moment to be made: until it is there, a word says so, and nothing can be checked. */
+    private void showMaking(boolean isMaking) {
+        if (isMaking) {
+            // The one before stays where it is, so that nothing jumps.
+            (shown == null ? middle : said).getChildren().setAll(line("Making the next exercise…", "found-sentence"));
+        }
+        check.setDisable(isMaking);
+        next.setDisable(isMaking);
+        bench.setDisable(isMaking);
     }
 
     private void render(Practice.Task task) {

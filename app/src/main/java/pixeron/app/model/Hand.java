@@ -138,7 +138,9 @@ public final class Hand {
      * @param corner where the first of them goes
      * @throws pixeron.PixeronException if one is packed, and the channels have no eight bits
      */
-    public void writeBlock(Target target, Pixel corner, List<List<String>> rows) {
+    public void writeBlock(Target target, Pixel corner, List<List<String>> written) {
+        boolean isOneColumn = bench.shown() != null && bench.shown().grid().columns() == 1;
+        List<List<String>> rows = isOneColumn ? target.whole().map(cells -> cells.inOneColumn(written)).orElse(written) : written;
         Map<String, Map<Pixel, String>> texts = new LinkedHashMap<>();
         for (int i = 0; i < rows.size(); i++) {
             for (int j = 0; j < rows.get(i).size(); j++) {

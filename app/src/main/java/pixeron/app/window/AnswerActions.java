@@ -148,8 +148,10 @@ final class AnswerActions {
         } catch (PixeronException doesNotFit) {
             voice.banner().show(doesNotFit.getMessage());
             CellTable swapped = block.trimmed().swapped();
-            if (corner.equals(new Pixel(0, 0))) {
-                voice.banner().offer("Compare those that both have", () -> bench.hand().edit(old -> HandSheet.ofAny(block.trimmed()).withTolerance(old.tolerance())));
+            HandSheet whole = HandSheet.ofAny(block.trimmed());
+            // Of a text that is no table of numbers there is nothing to compare.
+            if (corner.equals(new Pixel(0, 0)) && whole.isUnderstood()) {
+                voice.banner().offer("Compare those that both have", () -> bench.hand().edit(old -> whole.withTolerance(old.tolerance())));
             }
             if (swapped.rows().size() == grid.rows() && swapped.width() == grid.columns()) {
                 voice.banner().offer("Exchange rows and columns", () -> bench.hand().edit(old -> old.withBlock(new Pixel(0, 0), swapped, grid)));

@@ -56,12 +56,14 @@ final class Commands {
 
     void undo() {
         if (bench.past().undoableProperty().get()) {
+            banner.hide();
             bench.undo();
         }
     }
 
     void redo() {
         if (bench.past().redoableProperty().get()) {
+            banner.hide();
             bench.redo();
         }
     }
@@ -264,6 +266,8 @@ final class Commands {
             pasteImage.run();
             return;
         }
+        // What was said of an earlier block says nothing of this one.
+        banner.hide();
         String text = Clipboard.getSystemClipboard().getString();
         if (text != null && view.get().sheets().sheet(Kind.BEFORE).isFocused() && bench.isDrawable()) {
             pasteSamples(CellTable.parse(text));

@@ -34,12 +34,13 @@ public record ColourCells(List<String> faces, int maximumLevel) {
     }
 
     /**
-     * @param texts what was written, row by row; blank for nothing
+     * @param written row by row; blank for nothing
      * @return the values of all faces as one sheet
      * @throws PixeronException if a cell is neither packed nor a number for each channel; names it
      */
-    public static HandSheet sheet(List<List<String>> texts, Abreast right) {
+    public static HandSheet sheet(List<List<String>> written, Abreast right) {
         ColourCells reader = of(right.after());
+        List<List<String>> texts = right.after().frame().columns() == 1 ? reader.inOneColumn(written) : written;
         Map<Pixel, String> cells = new HashMap<>();
         for (int row = 0; row < texts.size(); row++) {
             for (int column = 0; column < texts.get(row).size(); column++) {
@@ -51,6 +52,18 @@ public record ColourCells(List<String> faces, int maximumLevel) {
             }
         }
         return HandSheet.EMPTY.with(cells);
+    }
+
+    /**
+     * In an image of one column the numbers of a cell look like cells of their own.
+     *
+     * @param rows of cells
+     * @return the same with one cell a row where every row has a number for each channel; else as they are
+     */
+    public List<List<String>> inOneColumn(List<List<String>> rows) {
+        boolean areNumbers = rows.stream().filter(row -> row.stream().anyMatch(cell -> !cell.isBlank())).allMatch(row ->
+                row.size() == 3 || row.size() == faces.size());
+        return areNumbers ? rows.stream().map(row -> List.of(String.join(" ", row).strip())).toList() : rows;
     }
 
     private Map<String, String> required(String text, Pixel pixel) {

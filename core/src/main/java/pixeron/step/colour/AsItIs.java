@@ -84,7 +84,7 @@ public final class AsItIs extends NamedStep {
         /** The one number of a level everywhere stands there itself; what else it is taken from is read from a file of its own. */
         @Override
         public Optional<LoopProgram> program() {
-            boolean isNumber = from.equals("M") || Decimals.isNumber(from);
+            boolean isNumber = from.equals(Reference.MAXIMUM) || Decimals.isNumber(from);
             String grid = from.equals(Reference.SELF) || isNumber ? "before" : "of_" + from.replaceAll("[^A-Za-z0-9]", "_");
             Code value = !isNumber ? new Code.Cell(grid, Code.name("i"), Code.name("j")) : Code.of(before().value(0));
             return Optional.of(new LoopProgram(step().type().name(), formula(step()), List.of(new LoopProgram.Input(grid, false)),

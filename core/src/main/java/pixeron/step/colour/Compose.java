@@ -33,8 +33,6 @@ public final class Compose extends NamedStep implements WholeType {
     private static final String RANGE = "self, step:k, the name of another image, or a number for the same level everywhere";
     private static final List<ReferenceParameter> CHANNELS_OF = List.of(channel("red", "Red"),
             channel("green", "Green"), channel("blue", "Blue"));
-    private static final String MAXIMUM = "M";
-
     private static ReferenceParameter channel(String key, String title) {
         return new ReferenceParameter(key, title, RANGE, true, true);
     }
@@ -64,7 +62,7 @@ public final class Compose extends NamedStep implements WholeType {
     }
 
     private static boolean isNumber(String reference) {
-        return reference.equals(MAXIMUM) || Decimals.isNumber(reference);
+        return reference.equals(Reference.MAXIMUM) || Decimals.isNumber(reference);
     }
 
     @Override
@@ -101,6 +99,6 @@ public final class Compose extends NamedStep implements WholeType {
     }
 
     private static Image same(String number, Frame frame) {
-        return Image.flat(frame, number.equals(MAXIMUM) ? Rational.of(frame.maximumLevel()) : Decimals.parse(number));
+        return Image.flat(frame, number.equals(Reference.MAXIMUM) ? Rational.of(frame.maximumLevel()) : Decimals.parse(number));
     }
 }

@@ -3,6 +3,7 @@ package pixeron.step.colour;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
@@ -78,11 +79,24 @@ public final class WholePixel implements Explained {
                 .flatMap(found -> found.counterpart(pixel)).orElse(pixel);
     }
 
+    /** @return the pixels before of which channels are taken: where only some channels move, those that stay are taken of another one */
+    private List<Pixel> read(Pixel pixel) {
+        boolean isSplit = !from(pixel).equals(pixel) && bound.faces().stream().anyMatch(this::stays);
+        return Stream.of(from(pixel), pixel).limit(isSplit ? 2 : 1).filter(place -> before instanceof ColourImage && before.frame().contains(place)).toList();
+    }
+
+    private boolean stays(String face) {
+        return bound.face(face).orElseThrow().step().type() instanceof AsItIs;
+    }
+
     /** @return all lines, from the packed value before to the packed value after */
     public List<Line> lines(Pixel pixel) {
         List<Line> lines = new ArrayList<>();
-        Pixel from = from(pixel);
-        if (before instanceof ColourImage && before.frame().contains(from)) {
+        List<Pixel> read = read(pixel);
+        for (Pixel from : read) {
+            if (read.size() > 1) {
+                lines.add(Line.of("before", Run.plain(from.toString())));
+            }
             packed(before, from).ifPresentOrElse(value -> lines.addAll(value.apart()), () -> before.faces().forEach(face ->
                     lines.add(Line.of(face.name(), Run.before(Decimals.working(face.image().value(from)))))));
         }
@@ -93,7 +107,7 @@ public final class WholePixel implements Explained {
         for (String name : bound.faces()) {
             Operation operation = bound.face(name).orElseThrow();
             Working working = operation.explain(pixel);
-            if (operation.step().type() instanceof AsItIs) {
+            if (stays(name)) {
                 Line line = working.lines().get(0);
                 lines.add(line.label().equals(name) ? line : Line.of(name, line.runs().get(0), Run.note("   from " + line.label())));
                 continue;
@@ -107,7 +121,9 @@ public final class WholePixel implements Explained {
 
     @Override
     public void follow(Pixel pixel, LoopWriter out) {
-        new PixelLoop(bound, pixel, out).follow(isPacked && before.frame().contains(from(pixel)) ? packed(before, from(pixel)) : Optional.empty(),
+        // The loop reads before[i][j] for channels that stay, also where others come from elsewhere.
+        List<Pixel> read = read(pixel);
+        new PixelLoop(bound, pixel, out).follow(isPacked && !read.isEmpty() ? packed(before, read.get(read.size() - 1)) : Optional.empty(),
                 packed(after, pixel));
     }
 }

@@ -49,11 +49,13 @@ public final class Pass extends FilterStep {
     private static final ChoiceParameter KEEP = ChoiceParameter.required("keep", "Keep", LOW, HIGH, BAND, STOP);
     static final NumberParameter RADIUS = NumberParameter.required("radius", "Radius").only(n -> n.signum() >= 0, "a number of at least 0");
     private static final NumberParameter TO = NumberParameter.required("to", "To").only(n -> n.signum() >= 0, "a number of at least radius").leftOutAtWill();
+    private static final int USUAL_ORDER = 2;
     private static final Choice IDEAL = new Choice("ideal", "all or nothing");
     private static final Choice GAUSSIAN = new Choice("gaussian", "e^(\u2212D² ÷ (2 × radius²)), or 1 \u2212 that");
     private static final Choice BUTTERWORTH = new Choice("butterworth", "1 ÷ (1 + (D ÷ radius)^(2 × order)), or 1 \u2212 that");
     private static final ChoiceParameter SHAPE = ChoiceParameter.of("shape", "Shape", IDEAL, GAUSSIAN, BUTTERWORTH);
-    private static final NumberParameter ORDER = NumberParameter.optional("order", "Order", 2).only(n -> n.isInt() && n.toInt() >= 1, "a whole number of at least 1");
+    private static final NumberParameter ORDER = NumberParameter.required("order", "Order").leftOutAtWill()
+            .only(n -> n.isInt() && n.toInt() >= 1, "a whole number of at least 1; " + USUAL_ORDER + " where it is left out");
 
     private static final String SQUARED = "squared";
     private static final Statement SQUARED_DISTANCE = Statement.set(SQUARED, Code.name("u").times(Code.name("u")).plus(Code.name("v").times(Code.name("v"))));
@@ -239,7 +241,7 @@ public final class Pass extends FilterStep {
     private record Smooth(double radius, int order, boolean isLow) implements Filter {
 
         static Smooth of(Arguments arguments) {
-            return new Smooth(arguments.get(RADIUS).number().asDouble(), arguments.get(SHAPE).equals(GAUSSIAN) ? 0 : arguments.get(ORDER).number().toInt(),
+            return new Smooth(arguments.get(RADIUS).number().asDouble(), arguments.get(SHAPE).equals(GAUSSIAN) ? 0 : arguments.find(ORDER).map(order -> order.number().toInt()).orElse(USUAL_ORDER),
                     arguments.get(KEEP).equals(LOW));
         }
 

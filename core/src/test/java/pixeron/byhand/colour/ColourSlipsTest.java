@@ -10,12 +10,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pixeron.PixeronException;
+import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
+import pixeron.format.CellTable;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -115,6 +117,31 @@ class ColourSlipsTest {
         assertThat(carried.wrong()).isEmpty();
         Findings red = found("add amount=90 channels=green", (r, g, b) -> packed(r, g, b) + (90L << 8));
         assertThat(first(red)).startsWith("carried-over");
+    }
+
+    /** With an area the result stays in color, and slips of gray are looked for in each channel. */
+    @Test
+    void grayOfAnAreaIsCheckedInEveryChannel() {
+        Findings mean = found("gray rule=red area=\"0 0 4 4\"", (r, g, b) -> {
+            int gray = (2 * (r + g + b) + 3) / 6;
+            return packed(gray, gray, gray);
+        });
+        assertThat(first(mean)).isEqualTo("other-gray-rule 48 of 48");
+        assertThat(mean.wrong()).isEmpty();
+    }
+
+    /** In an image of one column three numbers are one cell, with or without commas between them. */
+    @Test
+    void numbersOfOneColumnAreOneCell() {
+        Image column = Image.of(255, new int[][] {{1}, {2}});
+        ColourImage image = new ColourImage(column, column, column, Optional.empty());
+        Bound bound = Binding.of(StepLine.parse("invert"), image);
+        Abreast right = new Abreast(bound, image, (ColourImage) bound.result(Progress.NONE));
+        HandSheet sheet = ColourCells.sheet(CellTable.parse("254 254 7\n253 9 253\n").rows(), right);
+        Check check = Check.of(sheet, right);
+        assertThat(check.filled()).isEqualTo(6);
+        assertThat(check.differing()).extracting(CellCheck::pixel).containsExactly(right.place("blue", new Pixel(0, 0)), right.place("green", new Pixel(1, 0)));
+        assertThat(ColourCells.sheet(CellTable.parse("254,254,7\n\n").rows(), right).cells()).hasSize(3);
     }
 
     /** A slip of the step itself is told over all channels together: 7.5 → 7 in each of them. */

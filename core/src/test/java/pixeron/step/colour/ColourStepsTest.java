@@ -30,6 +30,7 @@ import pixeron.step.StepArbitraries;
 import pixeron.step.WholeType;
 import pixeron.step.catalog.StepLine;
 import pixeron.working.Line;
+import pixeron.working.LoopWriter;
 
 /** Steps on colour images, worked out by hand on two rows of three inks. */
 class ColourStepsTest {
@@ -176,6 +177,21 @@ class ColourStepsTest {
         Pixel pixel = alone.pixel(random.nextInt(alone.count()));
         assertThat(bound.face("green").orElseThrow().value(pixel).asDouble()).isEqualTo(alone.value(pixel).asDouble());
         assertThat(new WholePixel(bound, gray, after, true).lines(pixel)).extracting(Line::label).contains("red", "green", "blue");
+    }
+
+    /** Red and blue come from the other end of the row, green stays: both pixels are taken apart, and the loop reads green at its own place. */
+    @Test
+    void channelsThatMoveAloneAreTakenOfAnotherPixel() {
+        Bound bound = Binding.of(StepLine.parse("flip direction=left-right channels=\"red blue\""), INKS);
+        WholePixel whole = new WholePixel(bound, INKS, bound.result(Progress.NONE), true);
+        Pixel pixel = new Pixel(0, 0);
+        assertThat(inks(bound.result(Progress.NONE), 0, 0)).isEqualTo("1 171 3");
+        List<String> lines = whole.lines(pixel).stream().map(line -> line.label() + ": " + line.text()).toList();
+        assertThat(lines).contains("before: row 0, column 2", "before: row 0, column 0", "green: 171   as it is");
+        assertThat(lines).anyMatch(line -> line.contains("0xFF010203")).anyMatch(line -> line.contains("0xFF47ABAC")).anyMatch(line -> line.contains("0xFF01AB03"));
+        LoopWriter loop = new LoopWriter();
+        whole.follow(pixel, loop);
+        assertThat(loop.moments().get(0).variables()).anyMatch(variable -> variable.name().equals("p") && variable.value().equals("0xFF47ABAC"));
     }
 
     /** Red is the image itself, green its negative, blue 9 everywhere. */

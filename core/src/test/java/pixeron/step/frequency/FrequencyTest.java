@@ -370,7 +370,7 @@ class FrequencyTest {
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"notch u=1 v=1; notch takes a spectrum, and an image stands before it", "fourier-inverse; takes a spectrum",
         "pass keep=low radius=-1; radius=-1 is not allowed; give a number of at least 0", "pass radius=2; keep", "pass keep=band radius=2; keep=band needs to",
-        "pass keep=low radius=2 to=3; to belongs to keep=band", "pass keep=band radius=2 to=1; to=1 is below radius=2", "pass keep=low radius=2 order=3; order belongs to shape=butterworth",
+        "pass keep=low radius=2 to=3; to belongs to keep=band", "pass keep=band radius=2 to=1; to=1 is below radius=2", "pass keep=low radius=2 order=3; order belongs to shape=butterworth", "pass keep=low radius=2 order=2; order belongs to shape=butterworth",
         "pass keep=band radius=1 to=2 shape=gaussian; shape=gaussian is for keep=low and keep=high", "pass keep=low radius=0 shape=gaussian; needs a radius above 0",
         "pass keep=low radius=1 shape=butterworth order=0; a whole number of at least 1", "notch u=1/2 v=0; a whole number", "notch u=1 v=0 radius=-1; at least 0",
         "fourier rounding=floor; rounding", "notch u=1 v=1 area=\"0 0 1 1\"; area"})

@@ -5,14 +5,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
+import javafx.scene.layout.FlowPane;
 import pixeron.app.model.Bench;
 import pixeron.project.Project;
 
-/** The branches of the work, when there are several: which one is worked on, and a way to delete it. */
-public final class BranchBar extends HBox {
+/** The branches of the work, when there are several: which one is worked on, and a way to delete it. As many rows as they need. */
+public final class BranchBar extends FlowPane {
 
     private final Bench bench;
     private List<String> names = List.of();
@@ -53,14 +51,12 @@ public final class BranchBar extends HBox {
             });
             getChildren().add(button);
         }
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
         Button delete = new Button("Delete");
         delete.getStyleClass().add("quiet");
         delete.setTooltip(new Tooltip("Delete this branch with its steps and values by hand; undo brings it back"));
         delete.setAccessibleText("Delete this branch");
         delete.setMinWidth(USE_PREF_SIZE);
         delete.setOnAction(event -> bench.edit(Project::withoutBranch));
-        getChildren().addAll(gap, delete);
+        getChildren().add(delete);
     }
 }

@@ -20,6 +20,8 @@ import pixeron.image.Pixel;
 public final class Viewport {
 
     private static final double LARGEST_CELL = 96;
+    /** From this size on cells have whole sides and may hold numbers; the first row and column are then seen whole. */
+    private static final double RESTING_CELL = 16;
     /** A small image that fills the sheet has cells of at most this size, as on squared paper. */
     private static final double LARGEST_FITTED_CELL = 48;
 
@@ -32,6 +34,9 @@ public final class Viewport {
     private double height = 1;
     private double left;
     private double top;
+    /** Where the image would be if it did not rest on whole cells: small movements of the hand add up here. */
+    private double freeLeft;
+    private double freeTop;
     private boolean isFitted = true;
 
     /** Counts changes; who draws listens to it. */
@@ -101,7 +106,7 @@ public final class Viewport {
             if (isFitted) {
                 fit();
             } else {
-                moveTo(left, top);
+                moveTo(freeLeft, freeTop);
             }
         }
     }
@@ -127,13 +132,22 @@ public final class Viewport {
         double smallest = Math.min(fittedCell(), LARGEST_FITTED_CELL);
         double wanted = Math.max(smallest, Math.min(LARGEST_CELL, cell() * factor));
         // Cells with numbers have whole sides, so that they are all the same on the screen.
-        double next = wanted >= 16 ? Math.rint(wanted) : wanted;
+        double next = wanted >= RESTING_CELL ? Math.rint(wanted) : wanted;
         next = next == cell() && wanted != cell() ? wanted : next;
         double column = left + x / cell();
         double row = top + y / cell();
         cell.set(next);
         isFitted = next <= smallest;
-        moveTo(column - x / next, row - y / next);
+        moveTo(start(column, x / next), start(row, y / next));
+    }
+
+    /** @return where the sheet starts so that a place is so many cells from there: just so, or with whole cells the same cell */
+    private double start(double place, double cells) {
+        return isResting() ? Math.floor(place) - Math.floor(cells) : place - cells;
+    }
+
+    private boolean isResting() {
+        return cell() >= RESTING_CELL;
     }
 
     /** Zooms around the middle of the sheet. */
@@ -149,7 +163,7 @@ public final class Viewport {
 
     /** Moves the image under the sheet, in points. */
     public void pan(double dx, double dy) {
-        moveTo(left - dx / cell(), top - dy / cell());
+        moveTo(freeLeft - dx / cell(), freeTop - dy / cell());
     }
 
     /** Moves just so far that the pixel is seen. */
@@ -157,8 +171,9 @@ public final class Viewport {
         moveTo(revealed(left, across(), pixel.column()), revealed(top, down(), pixel.row()));
     }
 
-    private static double revealed(double start, double span, int place) {
-        return place < start ? place : place + 1 > start + span ? place + 1 - span : start;
+    private double revealed(double start, double span, int place) {
+        double end = place + 1 - span;
+        return place < start ? place : place + 1 <= start + span ? start : isResting() ? Math.min(place, Math.ceil(end)) : end;
     }
 
     /** Moves so that a place in the image comes into the middle of the sheet, as far as the image reaches. */
@@ -182,9 +197,17 @@ public final class Viewport {
     }
 
     private void moveTo(double newLeft, double newTop) {
-        left = Math.max(0, Math.min(newLeft, columns - width / cell()));
-        top = Math.max(0, Math.min(newTop, rows - height / cell()));
+        freeLeft = Math.max(0, Math.min(newLeft, last(columns, across())));
+        freeTop = Math.max(0, Math.min(newTop, last(rows, down())));
+        left = isResting() ? Math.rint(freeLeft) : freeLeft;
+        top = isResting() ? Math.rint(freeTop) : freeTop;
         changes.set(changes.get() + 1);
+    }
+
+    /** @return the last place to start from: at the end of the image the last cell is seen whole, with a part of a cell empty behind it */
+    private double last(int count, double span) {
+        double end = count - span;
+        return isResting() ? Math.min(count - 1, Math.ceil(end)) : end;
     }
 
     /** @return the pixel under a place on the screen; it may lie outside the image */
