@@ -307,7 +307,7 @@ class FilesAndStartTest extends WindowTest {
         assertThat(reached).filteredOn(TextField.class::isInstance).isNotEmpty();
         assertThat(reached).filteredOn(ComboBox.class::isInstance).hasSize(2);
         assertThat(reached).filteredOn(node -> node.getStyleClass().contains("step-row")).hasSize(2);
-        assertThat(reached).filteredOn(ToggleButton.class::isInstance).as("views are one stop, tools another").hasSize(6);
+        assertThat(reached).filteredOn(ToggleButton.class::isInstance).as("views are one stop, tools another, each sheet can be made large").hasSize(9);
         assertThat(reached).filteredOn(Button.class::isInstance).extracting(node -> ((Button) node).getText())
                 .contains("Open…", "Save", "Save result…", "Fit", "+  Add a step", "Copy step line");
         assertThat(reached).extracting(Node::getAccessibleText).contains("Copy working");

@@ -78,6 +78,8 @@ class GettingImagesTest extends WindowTest {
     @Test
     void valuesThatAreTooLargeAreAskedAbout() {
         openTable("products.csv", "100,400\n20,1\n");
+        assertThat(((TextField) named("Maximum level")).getText()).as("the smallest usual one that holds 400").isEqualTo("1023");
+        interact(() -> ((TextField) named("Maximum level")).setText("255"));
         assertThat(shownText()).contains("1 value is no whole level from 0 to 255 (smallest 1, largest 400)");
         push(KeyCode.ENTER);
         assertThat(source()).isEqualTo(Image.of(400, new int[][] {{100, 400}, {20, 1}}));

@@ -35,7 +35,7 @@ class ShortcutsTest extends WindowTest {
             "Ctrl +", "Ctrl −", "Ctrl 0", "F3", "F4", "F5", "F6", "Ctrl 1", "2", "3", "Shift+arrows", "Esc", "Ctrl+G", "Ctrl+B",
             "F7", "Enter", "Ctrl+V", "Ctrl+Shift+O", "F8", "F9", "Shift+F9", "F11", "Alt+→", "Alt+←", "Alt+↓", "Alt+Shift+→",
             "Alt+Enter", "Ctrl+Z", "Ctrl+Shift+Z", "Ctrl+Shift+C", "Ctrl+Shift+X", "Ctrl+C", "Ctrl+Alt+C", "Ctrl+Shift+V",
-            "Ctrl+O", "Ctrl+N", "Ctrl+S", "Ctrl+P", "Ctrl+W", "Alt+0", "Alt+1 … Alt+4", "Alt+5"));
+            "F12", "Ctrl+O", "Ctrl+N", "Ctrl+S", "Ctrl+P", "Ctrl+W", "Alt+0", "Alt+1 … Alt+4", "Alt+5"));
 
     @BeforeEach
     void begin() {
@@ -91,6 +91,8 @@ class ShortcutsTest extends WindowTest {
         interact(() -> lookup((StepList list) -> true).<StepList>query().getChildrenUnmodifiable().get(1).requestFocus());
         tap(KeyCode.CONTROL, KeyCode.D);
         assertThat(bench().project().chain().size()).isEqualTo(2);
+        // The keyboard is in the first field of the copy.
+        interact(() -> lookup((StepList list) -> true).<StepList>query().getChildrenUnmodifiable().get(2).requestFocus());
         tap(KeyCode.SPACE);
         assertThat(bench().project().chain().links().stream().filter(link -> !link.isOn()).count()).isEqualTo(1);
         tap(KeyCode.UP);
@@ -170,6 +172,15 @@ class ShortcutsTest extends WindowTest {
             assertThat(canBeSeen(sheet(name.equals("1") ? "Before" : "After"))).isEqualTo(!was);
             tap(KeyCode.SHORTCUT, name.equals("1") ? KeyCode.DIGIT1 : KeyCode.DIGIT2);
         }
+        interact(() -> sheet("After").requestFocus());
+        double shared = viewportCell();
+        tap(KeyCode.F12);
+        assertThat(canBeSeen(sheet("After"))).isTrue();
+        assertThat(canBeSeen(sheet("Before"))).isFalse();
+        until(() -> viewportCell() > shared);
+        tap(KeyCode.F12);
+        assertThat(canBeSeen(sheet("Before"))).isTrue();
+        until(() -> viewportCell() == shared);
         tap(KeyCode.SHORTCUT, KeyCode.DIGIT3);
         assertThat(canBeSeen(sheet("By hand"))).isFalse();
         tap(KeyCode.SHORTCUT, KeyCode.DIGIT3);

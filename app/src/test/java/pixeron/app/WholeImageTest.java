@@ -16,6 +16,7 @@ import pixeron.format.ImageFiles;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.step.catalog.StepLine;
 
 /** After opening anything, and after Fit, the whole image is seen on every sheet that is shown. */
 class WholeImageTest extends WindowTest {
@@ -63,6 +64,19 @@ class WholeImageTest extends WindowTest {
         assertWhole("the first image");
         clickOn("Fit");
         assertWhole("after a click on Fit");
+    }
+
+    /** A 3 × 3 image has cells of 96 points; three digits of 20 × 20 need 21 points each, which one sheet alone has. */
+    @Test
+    void cellsAreAsLargeAsTheRoomAllows() {
+        open(file(3, 3, false));
+        until(() -> viewport().cell() == 96);
+        open(file(20, 20, false));
+        interact(() -> bench().addStep(StepLine.parse("invert")));
+        settle();
+        push(KeyCode.F12);
+        until(() -> viewport().cell() >= 21);
+        assertWhole("20 × 20, one sheet large");
     }
 
     @Test

@@ -20,6 +20,9 @@ import pixeron.image.Result;
 public record LoadedImage(Optional<Image> gray, Optional<ColourImage> colour, String format, int channels,
         List<String> notes) {
 
+    /** The format of numbers that were written as text, in whatever way. */
+    public static final String TABLE = "table";
+
     public LoadedImage {
         notes = List.copyOf(notes);
     }
@@ -51,6 +54,16 @@ public record LoadedImage(Optional<Image> gray, Optional<ColourImage> colour, St
 
     private static Image byteOf(int rows, int columns, IntUnaryOperator argb, int shift) {
         return Image.ofLevels(rows, columns, Image.BYTE_MAXIMUM, n -> argb.applyAsInt(n) >>> shift & 0xFF);
+    }
+
+    /** @return whether it was a table of numbers, which does not say its maximum level */
+    public boolean isTable() {
+        return format.equals(TABLE);
+    }
+
+    /** @return this with another gray image in the place of its own */
+    public LoadedImage with(Image image) {
+        return new LoadedImage(Optional.of(image), colour, format, channels, notes);
     }
 
     /** @return this with one more note */

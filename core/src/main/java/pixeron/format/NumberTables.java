@@ -47,7 +47,7 @@ final class NumberTables {
         if (!options.isOpen()) {
             requireLevels(values, maximum, columns);
         }
-        return LoadedImage.gray(Image.from(rows.size(), columns, maximum, values), "table");
+        return LoadedImage.gray(Image.from(rows.size(), columns, maximum, values), LoadedImage.TABLE);
     }
 
     static void requirePixelLimit(long rows, long columns, ReadOptions options) {

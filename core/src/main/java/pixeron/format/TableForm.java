@@ -2,10 +2,10 @@ package pixeron.format;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Predicate;
 import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.image.UsualMaxima;
 import pixeron.number.Decimals;
 
 /**
@@ -114,22 +114,17 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
     }
 
     /**
-     * @return the smallest maximum level of whole bits that all values of the text fit, 1, 7, 15, 255, … ; 255 where a
-     *     value is too large for any, below 0 or no whole number; empty when the text is no table of numbers in this
-     *     form
+     * Returns the usual maximum levels that hold the numbers of a text.
+     *
+     * @return smallest first; 255 alone where a value is below 0, no whole number or above 65535; empty when the text is no table of numbers
+     *     in this form
      */
-    public Optional<Integer> suggestedMaximum(String text) {
+    public List<Integer> usualMaxima(String text) {
         try {
-            Image image = read(text, Image.LARGEST_MAXIMUM);
-            if (!image.isLevelImage()) {
-                return Optional.of(Image.BYTE_MAXIMUM);
-            }
-            int largest = pixeron.image.ImageFacts.of(image).largest().absolute() instanceof pixeron.number.Rational r
-                    ? r.toInt() : 0;
-            return List.of(1, 7, 15, Image.BYTE_MAXIMUM).stream().filter(maximum -> largest <= maximum).findFirst()
-                    .or(() -> Optional.of(Image.BYTE_MAXIMUM));
+            List<Integer> holding = UsualMaxima.holding(read(text, Image.LARGEST_MAXIMUM));
+            return holding.isEmpty() ? List.of(Image.BYTE_MAXIMUM) : holding;
         } catch (PixeronException noNumbers) {
-            return Optional.empty();
+            return List.of();
         }
     }
 }

@@ -80,6 +80,11 @@ public record Area(int row, int column, int height, int width) {
         return (long) row + height <= frame.rows() && (long) column + width <= frame.columns();
     }
 
+    /** @return the areas of somebody who writes column and row where row and column belong: with height and width as they are, and swapped too */
+    public Stream<Area> swapped() {
+        return Stream.of(new Area(column, row, height, width), new Area(column, row, width, height)).distinct().filter(other -> !other.equals(this));
+    }
+
     /** @return the other rectangles for which its four numbers are taken by somebody who mixes up the size and the last pixel */
     public Stream<Area> misread() {
         return Stream.of(

@@ -29,6 +29,11 @@ public record Origin(String file, String format, int channels, List<String> note
         return format.equals(EXERCISE);
     }
 
+    /** @return whether the image was a table of numbers, which does not say its maximum level */
+    public boolean isTable() {
+        return format.equals(LoadedImage.TABLE);
+    }
+
     public static Origin of(String file, LoadedImage loaded) {
         return new Origin(file, loaded.format(), loaded.channels(), loaded.notes());
     }

@@ -82,6 +82,54 @@ class SlipIdsTest {
         sort("integer-division", "equalize", (i, j) -> 7 * (running(SORT[i][j]) / 25));
     }
 
+    /** The same sheet as before, as a program gives that prints the image it has read. */
+    @Test
+    void nothingWasDone() {
+        proof("unchanged", "invert", (i, j) -> PROOF[i][j]);
+        // Only four levels are below 20: the others are right as they are.
+        proof("unchanged", "clamp low=20", (i, j) -> PROOF[i][j]);
+        proof("unchanged", "median size=3", (i, j) -> PROOF[i][j]);
+        // Of two cells that differ it would be a guess.
+        assertThat(find(PROOF, 255, "clamp low=6", (i, j) -> PROOF[i][j])).noneMatch(slip -> slip.id().equals("unchanged"));
+        // With one cell that is neither right nor as it was, it is not claimed.
+        assertThat(find(PROOF, 255, "invert", (i, j) -> i == 2 && j == 2 ? 1 : PROOF[i][j])).noneMatch(slip -> slip.id().equals("unchanged"));
+    }
+
+    @Test
+    void rowAndColumnAreSwapped() {
+        // Rows 1 to 2 and columns 3 to 4 belong; columns 1 to 2 and rows 3 to 4 were taken.
+        proof("place-swapped", "add amount=5 area=\"1 3 2 2\"", (i, j) -> PROOF[i][j] + (i >= 3 && j >= 1 && j <= 2 ? 5 : 0));
+        // Also with height and width: rows 0 to 2 of column 1 belong, columns 0 to 2 of row 1 were taken.
+        proof("place-swapped", "add amount=5 area=\"0 1 3 1\"", (i, j) -> PROOF[i][j] + (i == 1 && j <= 2 ? 5 : 0));
+        proof("place-swapped", "paste row=3 column=1 from=\"0 0 2 2\"", (i, j) -> i >= 1 && i <= 2 && j >= 3 ? PROOF[i - 1][j - 3] : PROOF[i][j]);
+        Operation crop = StepLine.parse("crop row=1 column=3 height=2 width=2").bind(Image.of(255, PROOF));
+        HandSheet sheet = HandSheet.EMPTY;
+        for (int n = 0; n < 4; n++) {
+            sheet = sheet.with(new Pixel(n / 2, n % 2), String.valueOf(PROOF[3 + n / 2][1 + n % 2]));
+        }
+        assertThat(SlipFinder.find(Check.of(sheet, crop), crop).slips()).first().extracting(Explanation::id).isEqualTo("place-swapped");
+    }
+
+    /** 255 · ln r ÷ ln 256, of levels from 3 on. */
+    @Test
+    void theOneOfTheLogarithmIsForgotten() {
+        proof("one-plus-forgotten", "log", (i, j) -> (int) Math.round(255 * Math.log(PROOF[i][j]) / Math.log(256)));
+    }
+
+    /** Every condition stands alone: what is below 160 gets 150, whatever came before; levels of 160 on get 255. */
+    @Test
+    void theElseIsMissing() {
+        proof("no-else", "posterize cuts=\"40 80 160\" values=\"20 60 150 255\"", (i, j) -> PROOF[i][j] < 160 ? 150 : 255);
+    }
+
+    /** (r · 3) in a byte, then 20 less; (r − 3) · 255 in a byte, then divided by 247; the quotient 0 but for the largest, times 255. */
+    @Test
+    void aByteRunsOver() {
+        proof("byte-overflow", "linear gain=3 bias=-20", (i, j) -> clip(PROOF[i][j] * 3 % 256 - 20));
+        proof("byte-overflow", "stretch", (i, j) -> nearest((PROOF[i][j] - 3) * 255 % 256, 247));
+        proof("integer-division", "stretch", (i, j) -> (PROOF[i][j] - 3) / 247 * 255);
+    }
+
     private static int mean(int i, int j) {
         int sum = 0;
         for (int n = 0; n < 9; n++) {

@@ -50,7 +50,7 @@ class OtherImagesTest {
         assertThat(lines(project)).isEqualTo("combine with=moved by=sum");
         assertThat(lines(project.onBranch("A"))).isEqualTo("combine with=moved by=sum; combine with=step:1 by=mean");
         assertThat(result(project.onBranch("A"))).isEqualTo(new Frame(2, 2, 255));
-        assertThatThrownBy(() -> project.renamed("moved", "self")).isInstanceOf(PixeronException.class).hasMessageContaining("no name");
+        assertThatThrownBy(() -> project.renamed("moved", "self")).isInstanceOf(PixeronException.class).hasMessageContaining("not a valid name");
         Project two = project.withImage("third", DEMO, Image.of(255, new int[][] {{7}}));
         assertThatThrownBy(() -> two.renamed("moved", "third")).isInstanceOf(PixeronException.class).hasMessageContaining("There is another image third already");
     }

@@ -1,5 +1,6 @@
 package pixeron.app.bench;
 
+import java.util.List;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -132,11 +133,16 @@ public final class BenchView extends BorderPane {
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, ways.openCells, this::say, isSeen),
                 MiddlePane.View.CURVE, isSeen -> withheld(new CurvePane(bench, theme, this::say, isSeen)),
                 MiddlePane.View.COMPARE, isSeen -> withheld(new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen))));
-        split = new SplitPane(middle, below(bench, theme, ways));
+        HBox below = below(bench, theme, ways);
+        split = new SplitPane(middle, below);
         split.setOrientation(Orientation.VERTICAL);
         split.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> isDividerMoved |= event.getTarget() instanceof Node part
                 && part.getStyleClass().contains("split-pane-divider"));
         middle.shownProperty().subscribe(view -> placeDivider());
+        sheets.largeProperty().subscribe(kind -> {
+            split.getItems().setAll(kind == null ? List.of(middle, below) : List.of(middle));
+            placeDivider();
+        });
         // A bench that stands before its window has its size would keep what was left for the working then.
         split.heightProperty().subscribe(height -> Platform.runLater(this::placeDivider));
         setCenter(split);
@@ -257,7 +263,7 @@ public final class BenchView extends BorderPane {
 
     /** Several results need the height more than their working does; who moved the divider is left alone. */
     private void placeDivider() {
-        if (!isDividerMoved) {
+        if (!isDividerMoved && split.getItems().size() > 1) {
             split.setDividerPositions(middle.shownProperty().getValue() == MiddlePane.View.COMPARE ? COMPARE_DIVIDER : DIVIDER);
         }
     }

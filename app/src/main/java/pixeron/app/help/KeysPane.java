@@ -23,7 +23,7 @@ public final class KeysPane extends StackPane {
         {"wheel · drag", "move the image under the sheets; Ctrl with the wheel zooms at the pointer"},
         {"Ctrl + · Ctrl − · Ctrl 0", "larger · smaller · the whole image"},
         {"F3 · F4 · F5 · F6", "the sheets · the tables by which the step is worked out · its curve · results compared"},
-        {"Ctrl 1 · 2 · 3", "show or hide Before · After · By hand"},
+        {"Ctrl 1 · 2 · 3 · F12", "show or hide Before · After · By hand · show one sheet large, or all again"},
         {"Shift+drag · Shift+arrows · Esc", "mark a rectangle · take the mark away"},
         {"Ctrl+G · Ctrl+B · F7", "go to a pixel by its place · follow the picked pixel · next lit pixel"},
         {"By hand, and Before where it is the image itself", ""},

@@ -1,5 +1,6 @@
 package pixeron.app.sheet;
 
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.Tooltip;
@@ -20,6 +21,7 @@ public final class SheetFrame extends VBox {
     private final Label hint = new Label();
     private final HBox tools = new HBox();
     private final ValueBar bar = new ValueBar();
+    private final HBox below = new HBox();
     private final Pane body;
     private Overview overview;
     private final Sheet sheet;
@@ -49,7 +51,7 @@ public final class SheetFrame extends VBox {
         hint.getStyleClass().add("sheet-hint");
         hint.setWrapText(true);
         hint.setMouseTransparent(true);
-        HBox below = new HBox(subtitle, bar);
+        below.getChildren().setAll(subtitle, bar);
         below.getStyleClass().add("sheet-line");
         HBox.setHgrow(subtitle, Priority.ALWAYS);
         subtitle.setMaxWidth(Double.MAX_VALUE);
@@ -76,6 +78,11 @@ public final class SheetFrame extends VBox {
 
     public Sheet sheet() {
         return sheet;
+    }
+
+    /** @param control is put at the right of the line below the head */
+    public void setCornerControl(Node control) {
+        below.getChildren().add(control);
     }
 
     /** @return where controls of this sheet are put, at the right of its head */

@@ -162,6 +162,13 @@ final class Commands {
         }
     }
 
+    void large() {
+        if (isOpen()) {
+            view.get().show(View.SHEETS);
+            view.get().sheets().toggleLarge();
+        }
+    }
+
     /** @return whether the sheet is shown now */
     boolean toggle(Kind kind) {
         if (isOpen()) {

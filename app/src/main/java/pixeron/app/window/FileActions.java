@@ -119,7 +119,7 @@ final class FileActions {
     void openTable(String name, Image image) {
         voice.banner().hide();
         asked.ifPresent(file -> setSettings(settings.get().withRecent(file)));
-        bench.open(Opened.image(name, name, LoadedImage.gray(image, "table")), Optional.empty(), asked.isPresent());
+        bench.open(Opened.image(name, name, LoadedImage.gray(image, LoadedImage.TABLE)), Optional.empty(), asked.isPresent());
     }
 
     private void readAsItIs(Path file) {

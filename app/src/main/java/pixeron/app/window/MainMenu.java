@@ -147,6 +147,7 @@ final class MainMenu {
             check.setOnAction(event -> check.setSelected(commands.toggle(kind)));
             menu.getItems().add(check);
         }
+        menu.getItems().add(item("Show one sheet large, or all again", "F12", commands::large));
         Menu channels = new Menu("Channels");
         channels.getItems().add(item(ColourView.TOGETHER.title(), "Alt+0", () -> commands.lookAt(ColourView.TOGETHER, "")));
         for (String name : ChannelsParameter.ALL) {

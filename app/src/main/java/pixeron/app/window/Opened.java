@@ -10,7 +10,9 @@ import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
 import pixeron.format.TooManyPixelsException;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.UsualMaxima;
 import pixeron.project.Origin;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
@@ -36,7 +38,7 @@ record Opened(Optional<SavedProject> work, FileMark project, String problem,
                 FileMark found = FileMark.of(file);
                 return new Opened(Optional.of(ProjectFile.read(file)), found, "", Map.of());
             }
-            LoadedImage loaded = ImageFiles.read(file, ReadOptions.DEFAULT);
+            LoadedImage loaded = withUsualMaximum(ImageFiles.read(file, ReadOptions.DEFAULT));
             String name = file.getFileName().toString();
             return new Opened(Optional.of(image(name, name, loaded)), FileMark.NONE, "", Map.of());
         } catch (TooManyPixelsException tooMany) {
@@ -48,6 +50,12 @@ record Opened(Optional<SavedProject> work, FileMark project, String problem,
         } catch (PixeronException problem) {
             return new Opened(Optional.empty(), FileMark.NONE, problem.getMessage(), otherWays(file));
         }
+    }
+
+    /** A table does not say its maximum level: the smallest usual one that holds its values is proposed. */
+    private static LoadedImage withUsualMaximum(LoadedImage loaded) {
+        return !loaded.isTable() || !(loaded.result() instanceof Image image) ? loaded
+                : UsualMaxima.holding(image).stream().findFirst().map(maximum -> loaded.with(image.withMaximum(maximum))).orElse(loaded);
     }
 
     static boolean isProject(Path file) {

@@ -16,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
+import pixeron.app.bench.parts.MaximumChoices;
 import pixeron.app.bench.parts.Titles;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.steps.Thumbnail;
@@ -41,6 +42,7 @@ final class TablePane extends StackPane {
     private final TextField head = new TextField();
     private final CheckBox turned = new CheckBox("lines are columns");
     private final TextField maximum = new TextField();
+    private final MaximumChoices maxima = new MaximumChoices(chosen -> maximum.setText(Integer.toString(chosen)));
     private final ComboBox<TooLarge> tooLarge = new ComboBox<>();
     private final Label tooLargeWords = new Label();
     private final VBox tooLargeBox;
@@ -85,7 +87,7 @@ final class TablePane extends StackPane {
         HBox buttons = new HBox(open, cancel);
         buttons.getStyleClass().add("buttons");
         VBox left = new VBox(title, row("Between cells", separator), row("", comma), row("Head lines", head),
-                row("Orientation", turned), row("Maximum level", maximum), tooLargeBox, buttons);
+                row("Orientation", turned), row("Maximum level", maximum), maxima, tooLargeBox, buttons);
         left.getStyleClass().add("new-left");
         // The box has the width that it likes; without this the right side would take it from the words on the left.
         left.setMinWidth(Region.USE_PREF_SIZE);
@@ -152,7 +154,7 @@ final class TablePane extends StackPane {
         isShowing = true;
         head.setText(Integer.toString(form.headLines()));
         turned.setSelected(false);
-        maximum.setText(Integer.toString(form.suggestedMaximum(text).orElse(Image.BYTE_MAXIMUM)));
+        maximum.setText(Integer.toString(form.usualMaxima(text).stream().findFirst().orElse(Image.BYTE_MAXIMUM)));
         tooLarge.setValue(TooLarge.RAISE);
         isShowing = false;
         lines.setText(text.lines().limit(LINES_SHOWN).map(line -> line.length() > 60 ? line.substring(0, 59) + "…"
@@ -171,6 +173,7 @@ final class TablePane extends StackPane {
         comma.setDisable(form.separator() == ',');
         isShowing = false;
         image = null;
+        maxima.show(form.usualMaxima(text), maximum.getText().strip().matches("\\d{1,5}") ? Integer.parseInt(maximum.getText().strip()) : 0);
         picture.getChildren().clear();
         boolean isFitting = true;
         try {

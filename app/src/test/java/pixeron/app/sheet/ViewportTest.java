@@ -24,7 +24,7 @@ class ViewportTest {
             assertThat(viewport.x(size[1])).isLessThanOrEqualTo(300 + 1e-9);
             assertThat(viewport.y(size[0])).isLessThanOrEqualTo(400 + 1e-9);
             assertThat(viewport.x(0)).isZero();
-            assertThat(viewport.cell()).isLessThanOrEqualTo(48);
+            assertThat(viewport.cell()).isLessThanOrEqualTo(96);
         }
         assertThat(viewport(8, 8).cell()).isEqualTo(37);
     }

@@ -1,6 +1,7 @@
 package pixeron.step.colour;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -54,7 +55,10 @@ final class GrayOperation extends StepOperation {
 
     /** @return what is said of it as slips: gray in other ways */
     static List<Slip> slips() {
-        return List.of(Slip.of("other-gray-rule", right -> right instanceof GrayOperation gray ? gray.otherRules() : List.of()),
+        return List.of(Slip.of("channels-swapped", right -> right instanceof GrayOperation gray ? gray.swapped() : List.of()),
+                Slip.of("integer-division", right -> right instanceof GrayOperation gray ? gray.dividedApart() : List.of()),
+                Slip.of("byte-overflow", right -> right instanceof GrayOperation gray ? gray.inBytes() : List.of()),
+                Slip.of("other-gray-rule", right -> right instanceof GrayOperation gray ? gray.otherRules() : List.of()),
                 Slip.of("transparency-ignored", right -> right instanceof GrayOperation gray ? gray.opaque() : List.of()));
     }
 
@@ -62,6 +66,37 @@ final class GrayOperation extends StepOperation {
         return rule.map(mine -> GrayRule.ready().stream().filter(other -> !other.equals(mine)).map(other -> Way.of("gray is made by "
                 + other.word() + " (" + other.formula() + ") instead of " + mine.word(), new GrayOperation(step(), inputs(), before(),
                         Optional.of(other), transparency))).toList()).orElse(List.of());
+    }
+
+    /** Two channels are taken for each other before gray is made; red, green and blue of a mean are alike, so nothing shows there. */
+    private List<Way> swapped() {
+        List<Way> ways = new ArrayList<>();
+        List<Image> channels = List.of(picture.red(), picture.green(), picture.blue());
+        for (int a = 0; a < channels.size(); a++) {
+            for (int b = a + 1; b < channels.size(); b++) {
+                List<Image> swapped = new ArrayList<>(channels);
+                Collections.swap(swapped, a, b);
+                ColourImage other = new ColourImage(swapped.get(0), swapped.get(1), swapped.get(2), picture.alpha());
+                ways.add(Way.of(ColourOperation.COLOURS.get(a) + " and " + ColourOperation.COLOURS.get(b) + " are swapped before gray is made",
+                        new GrayOperation(step(), inputs().on(other), before(), rule, transparency)));
+            }
+        }
+        return rule.isEmpty() ? List.of() : ways;
+    }
+
+    private List<Way> dividedApart() {
+        return isLaid() ? List.of() : rule.flatMap(GrayRule::dividedApart).map(apart -> Way.of("each channel is divided first and drops what is left over",
+                new GrayOperation(step(), inputs(), before(), Optional.of(apart), transparency))).stream().toList();
+    }
+
+    private List<Way> inBytes() {
+        return isLaid() || picture.maximumLevel() != Image.BYTE_MAXIMUM ? List.of() : rule.flatMap(GrayRule::inBytes).map(bytes ->
+                Way.of("the sum of the channels is kept in a byte, modulo 256", new GrayOperation(step(), inputs(), before(), Optional.of(bytes), transparency)))
+                .stream().toList();
+    }
+
+    private boolean isLaid() {
+        return GrayRule.isLaid(picture, transparency);
     }
 
     private List<Way> opaque() {

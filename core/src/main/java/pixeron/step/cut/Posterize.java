@@ -35,14 +35,17 @@ public final class Posterize extends PointStep {
 
     /** Whether a cut itself belongs to the range below it, which is a slip. */
     private final boolean isAtMost;
+    /** Whether every cut above r sets its value, so that the last of them stays, which is a slip. */
+    private final boolean isWithoutElse;
 
     public Posterize() {
-        this(false);
+        this(false, false);
     }
 
-    private Posterize(boolean isAtMost) {
+    private Posterize(boolean isAtMost, boolean isWithoutElse) {
         super("posterize", "Posterize", "A value of its own for each range of levels between cuts.", "r", CUTS, VALUES);
         this.isAtMost = isAtMost;
+        this.isWithoutElse = isWithoutElse;
     }
 
     @Override
@@ -84,6 +87,10 @@ public final class Posterize extends PointStep {
     }
 
     private int bin(List<Rational> cuts, Value sample) {
+        int last = cuts.size() - 1;
+        if (isWithoutElse) {
+            return sample.compareValue(cuts.get(last)) < 0 ? last : cuts.size();
+        }
         int bin = 0;
         while (bin < cuts.size() && sample.compareValue(cuts.get(bin)) >= (isAtMost ? 1 : 0)) {
             bin++;
@@ -92,7 +99,7 @@ public final class Posterize extends PointStep {
     }
 
     private String why(List<Rational> cuts, int bin) {
-        return bin == cuts.size() ? "no cut is above r" : (isAtMost ? "the first cut not below r is " : "the first cut above r is ") + Decimals.working(cuts.get(bin));
+        return bin == cuts.size() ? "no cut is above r" : isWithoutElse ? "the last cut above r is " + Decimals.working(cuts.get(bin)) : (isAtMost ? "the first cut not below r is " : "the first cut above r is ") + Decimals.working(cuts.get(bin));
     }
 
     @Override
@@ -114,7 +121,8 @@ public final class Posterize extends PointStep {
     @Override
     protected List<Slip> ownSlips() {
         return List.of(Slip.of("strictness", "r = cut still gets the value of that cut (r ≤ cut)",
-                step -> step.as(new Posterize(true))));
+                step -> step.as(new Posterize(true, false))), Slip.of("no-else", "each condition stands alone, without else, so that the last cut above r wins",
+                step -> step.as(new Posterize(false, true))));
     }
 
     @Override

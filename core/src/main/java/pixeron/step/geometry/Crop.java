@@ -100,7 +100,9 @@ public final class Crop extends NamedStep {
                         () -> of(new Area(area.row() + one, area.column() + one, area.height(), area.width())), right));
             }
             return ways;
-        }));
+        }), Slip.of("place-swapped", right -> area(right.step()).swapped().filter(area -> area.height() == right.frame().rows()
+                && area.width() == right.frame().columns()).flatMap(area -> Way.tried("row and column are swapped, so the rectangle begins at ("
+                        + area.row() + ", " + area.column() + ")", () -> of(area), right).stream()).toList()));
     }
 
     @Override

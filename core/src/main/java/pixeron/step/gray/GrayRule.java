@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
@@ -49,13 +50,15 @@ public final class GrayRule {
     private static final Set<String> CHANNELS = Set.of("R", "G", "B");
     private static final BigInteger LARGEST_WEIGHT = BigInteger.ONE.shiftLeft(20);
     private static final String WEIGHTS = "weights";
+    private static final String MEAN = "mean";
+    private static final String LIGHTNESS = "lightness";
 
     private static final List<GrayRule> READY = List.of(
-            weighted("mean", "the mean of the channels", "(R + G + B) / 3", 3, 1, 1, 1),
+            weighted(MEAN, "the mean of the channels", "(R + G + B) / 3", 3, 1, 1, 1),
             weighted("luma-601", "weights 0.299, 0.587, 0.114", "0.299 * R + 0.587 * G + 0.114 * B", 1000, 299, 587, 114),
             weighted("luma-709", "weights 0.2126, 0.7152, 0.0722", "0.2126 * R + 0.7152 * G + 0.0722 * B",
                     10000, 2126, 7152, 722),
-            new GrayRule("lightness", "half way between the largest and the smallest channel",
+            new GrayRule(LIGHTNESS, "half way between the largest and the smallest channel",
                     "(max(R, G, B) + min(R, G, B)) / 2",
                     (r, g, b) -> Math.max(r, Math.max(g, b)) + Math.min(r, Math.min(g, b)), 2),
             new GrayRule("maximum", "the largest channel", "max(R, G, B)", (r, g, b) -> Math.max(r, Math.max(g, b)), 1),
@@ -123,6 +126,26 @@ public final class GrayRule {
             throw PixeronException.of("The weights need numbers beyond 1048576 over one denominator; use fewer digits.");
         }
         return number;
+    }
+
+    /** @return the rule of somebody who divides every channel by itself, in whole numbers; empty where it divides no sum by a whole number */
+    public Optional<GrayRule> dividedApart() {
+        return switch (word) {
+            case MEAN -> Optional.of(new GrayRule(word, sentence, "floor(R / 3) + floor(G / 3) + floor(B / 3)", (r, g, b) -> r / 3 + g / 3 + b / 3, 1));
+            case LIGHTNESS -> Optional.of(new GrayRule(word, sentence, "floor(max(R, G, B) / 2) + floor(min(R, G, B) / 2)", (r, g, b) ->
+                    Math.max(r, Math.max(g, b)) / 2 + Math.min(r, Math.min(g, b)) / 2, 1));
+            default -> Optional.empty();
+        };
+    }
+
+    /** @return the rule of somebody whose sum of channels is kept in a byte; empty where there is no sum of whole channels */
+    public Optional<GrayRule> inBytes() {
+        return switch (word) {
+            case MEAN -> Optional.of(new GrayRule(word, sentence, "mod(R + G + B, 256) / 3", (r, g, b) -> (r + g + b) % 256, 3));
+            case LIGHTNESS -> Optional.of(new GrayRule(word, sentence, "mod(max(R, G, B) + min(R, G, B), 256) / 2", (r, g, b) ->
+                    (Math.max(r, Math.max(g, b)) + Math.min(r, Math.min(g, b))) % 256, 2));
+            default -> Optional.empty();
+        };
     }
 
     /** @return its word, as {@link #parse} reads it */

@@ -111,13 +111,23 @@ public final class Paste extends NamedStep {
 
     @Override
     public List<Slip> slips() {
-        return List.of(Slip.of("corner-for-size", Paste::mixedUp), Slip.of("counted-from-one", Paste::fromOne));
+        return List.of(Slip.of("corner-for-size", Paste::mixedUp), Slip.of("counted-from-one", Paste::fromOne),
+                Slip.of("place-swapped", Paste::swapped));
     }
 
     private static List<Way> mixedUp(Operation right) {
         List<Way> ways = new ArrayList<>();
         right.step().arguments().find(FROM).ifPresent(from -> from.misread().forEach(other -> ways.addAll(Way.tried("the piece \"" + from
                 + "\" is taken for \"" + other + "\": its last pixel and its size are mixed up", () -> right.step().with(FROM, other), right))));
+        return ways;
+    }
+
+    private static List<Way> swapped(Operation right) {
+        Step step = right.step();
+        List<Way> ways = new ArrayList<>(Way.tried("row and column of the place are swapped", () -> step.with(ROW, step.arguments().get(COLUMN))
+                .with(COLUMN, step.arguments().get(ROW)), right));
+        step.arguments().find(FROM).ifPresent(from -> from.swapped().forEach(other -> ways.addAll(Way.tried("the piece \"" + from
+                + "\" is taken for \"" + other + "\": row and column are swapped", () -> step.with(FROM, other), right))));
         return ways;
     }
 

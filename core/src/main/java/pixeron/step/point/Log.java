@@ -8,6 +8,7 @@ import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Handle;
+import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
@@ -29,6 +30,11 @@ public final class Log extends Curve {
     protected List<EarlyPart> earlyParts(Arguments arguments) {
         String whole = "scale * ln(1 + r)";
         return List.of(new EarlyPart("c", whole, "scale"), new EarlyPart("ln(1 + r)", whole, "ln(1 + r)"));
+    }
+
+    @Override
+    protected List<Slip> ownSlips() {
+        return List.of(otherFormula("one-plus-forgotten", "the logarithm is taken of r instead of 1 + r", "scale * ln(r)"));
     }
 
     @Override

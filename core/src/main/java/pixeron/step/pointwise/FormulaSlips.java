@@ -10,6 +10,7 @@ import pixeron.formula.Operator;
 import pixeron.formula.Parser;
 import pixeron.formula.Trace;
 import pixeron.formula.Typeset;
+import pixeron.image.Image;
 import pixeron.number.Rational;
 import pixeron.step.Early;
 import pixeron.step.Operation;
@@ -27,6 +28,9 @@ final class FormulaSlips {
     private static final Expression ONE = Expression.Literal.of(Rational.ONE);
     private static final Expression PI = Parser.parse("pi", Set.of());
     private static final Expression TRUNCATED = Parser.parse("if(x < 0, ceiling(x), floor(x))", Set.of("x"));
+    private static final Expression X = new Expression.Variable("x");
+    private static final Expression LEVEL = new Expression.Variable("r");
+    private static final Expression BYTE = Parser.parse("mod(x, 256)", Set.of("x"));
     private static final Expression HALF_TURN = Expression.Literal.of(Rational.of(180));
 
     private FormulaSlips() {
@@ -35,7 +39,7 @@ final class FormulaSlips {
     static List<Slip> of(PointStep type) {
         return List.of(Slip.of("strictness", right -> strictness(type, right)),
                 Slip.of("counted-from-one", right -> fromOne(type, right)), Slip.of("degrees-for-radians", right -> degrees(type, right)),
-                Slip.of("integer-division", right -> wholeDivisions(type, right)), Early.slip((right, decimals) -> early(type, right, decimals)));
+                Slip.of("integer-division", right -> wholeDivisions(type, right)), Slip.of("byte-overflow", right -> bytes(type, right)), Early.slip((right, decimals) -> early(type, right, decimals)));
     }
 
     /** Each comparison of its own, then all together where there are several. */
@@ -79,6 +83,8 @@ final class FormulaSlips {
         }
         List<Way> ways = new ArrayList<>(done(type, right, "every division drops what is left over", rule -> rule.changed(FormulaSlips::whole)));
         ways.addAll(done(type, right, "the division is done first and drops what is left over", rule -> rule.changed(FormulaSlips::dividedFirst)));
+        ways.addAll(done(type, right, "the quotient is formed first, before it is multiplied, and drops what is left over", rule ->
+                rule.changed(FormulaSlips::quotientFirst)));
         return ways;
     }
 
@@ -91,6 +97,39 @@ final class FormulaSlips {
         return part instanceof Expression.Binary division && division.operator() == Operator.DIVIDE && division.left() instanceof Expression.Binary product
                 && product.operator() == Operator.MULTIPLY ? new Expression.Binary(Operator.MULTIPLY, product.left(), truncated(
                         new Expression.Binary(Operator.DIVIDE, product.right(), division.right()))) : part;
+    }
+
+    /** a × b ÷ c as (a ÷ c) × b, dropped. */
+    private static Expression quotientFirst(Expression part) {
+        return part instanceof Expression.Binary division && division.operator() == Operator.DIVIDE && division.left() instanceof Expression.Binary product
+                && product.operator() == Operator.MULTIPLY ? new Expression.Binary(Operator.MULTIPLY, truncated(new Expression.Binary(Operator.DIVIDE,
+                        product.left(), division.right())), product.right()) : part;
+    }
+
+    /** A sum or a product on the way is kept in a byte, which goes on at 0 behind 255; the last one of a formula wraps as a whole. */
+    private static List<Way> bytes(PointStep type, Operation right) {
+        if (!(right instanceof PointOperation operation) || operation.rule().maximumLevel() != Image.BYTE_MAXIMUM) {
+            return List.of();
+        }
+        Expression whole = operation.rule().formula().orElse(ONE);
+        List<Expression> onTheWay = new ArrayList<>();
+        Trace.changed(whole, part -> {
+            if (isSum(part) && !part.equals(whole) && !onTheWay.contains(part)) {
+                onTheWay.add(part);
+            }
+            return part;
+        });
+        List<Way> ways = new ArrayList<>();
+        for (Expression part : onTheWay) {
+            ways.addAll(done(type, right, Typeset.text(part) + " is kept in a byte, modulo 256", rule -> rule.changed(found ->
+                    found.equals(part) ? Trace.changed(BYTE, name -> name.equals(X) ? found : name) : found)));
+        }
+        return ways;
+    }
+
+    private static boolean isSum(Expression part) {
+        return part instanceof Expression.Binary binary && (binary.operator() == Operator.ADD || binary.operator() == Operator.MULTIPLY)
+                && !Trace.changed(part, found -> found.equals(LEVEL) ? ONE : found).equals(part);
     }
 
     /** Towards 0, as most languages do. */

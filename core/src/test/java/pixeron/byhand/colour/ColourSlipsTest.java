@@ -22,6 +22,7 @@ import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.Bound;
+import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.colour.Binding;
@@ -128,6 +129,51 @@ class ColourSlipsTest {
         });
         assertThat(first(mean)).isEqualTo("other-gray-rule 48 of 48");
         assertThat(mean.wrong()).isEmpty();
+    }
+
+    private static String ofGray(String line, Packed written) {
+        Operation right = (Operation) Binding.of(StepLine.parse(line), PROOF);
+        HandSheet sheet = HandSheet.EMPTY;
+        for (int n = 0; n < SIZE * SIZE; n++) {
+            sheet = sheet.with(new Pixel(n / SIZE, n % SIZE), String.valueOf(written.of(PROOF.red().level(n), PROOF.green().level(n), PROOF.blue().level(n))));
+        }
+        return SlipFinder.find(Check.of(sheet, right), right).slips().get(0).id();
+    }
+
+    @Test
+    void grayGoesWrongAsInPrograms() {
+        assertThat(ofGray("gray", (r, g, b) -> r / 3 + g / 3 + b / 3)).isEqualTo("integer-division");
+        assertThat(ofGray("gray rounding=floor", (r, g, b) -> (r + g + b) % 256 / 3)).isEqualTo("byte-overflow");
+        assertThat(ofGray("gray rule=luma-601", (r, g, b) -> Math.round((299 * b + 587 * g + 114 * r) / 1000.0))).isEqualTo("channels-swapped");
+        assertThat(ofGray("gray rule=lightness", (r, g, b) -> Math.max(r, Math.max(g, b)) / 2 + Math.min(r, Math.min(g, b)) / 2)).isEqualTo("integer-division");
+    }
+
+    /** Alpha stays; who writes 0xAARRGGBB with alpha turned as well has changed it too. */
+    @Test
+    void alphaIsChangedToo() {
+        ColourImage image = new ColourImage(PROOF.red(), PROOF.green(), PROOF.blue(), Optional.of(channel(13, 30)));
+        Bound bound = Binding.of(StepLine.parse("invert"), image);
+        Abreast right = new Abreast(bound, image, (ColourImage) bound.result(Progress.NONE));
+        List<List<String>> texts = new ArrayList<>();
+        for (int row = 0; row < SIZE; row++) {
+            List<String> cells = new ArrayList<>();
+            for (int column = 0; column < SIZE; column++) {
+                Pixel at = new Pixel(row, column);
+                cells.add(image.faces().stream().map(face -> String.valueOf(255 - face.image().level(face.image().offset(at)))).reduce((a, b) -> a + " " + b).orElseThrow());
+            }
+            texts.add(cells);
+        }
+        Findings found = new SlipFinder(right).find(Check.of(ColourCells.sheet(texts, right), right), Progress.NONE);
+        assertThat(first(found)).isEqualTo("alpha-too 16 of 16");
+    }
+
+    /** What a plain slip explains is not said to come from a packed sum as well. */
+    @Test
+    void noRarerSlipBesideAPlainOne() {
+        Findings unclipped = found("add amount=60", (r, g, b) -> packed((r + 60) % 256, (g + 60) % 256, (b + 60) % 256));
+        assertThat(unclipped.slips().get(0).certainty().words()).doesNotContain("packed");
+        Findings unchanged = found("invert", (r, g, b) -> packed(r, g, b));
+        assertThat(first(unchanged)).isEqualTo("unchanged 48 of 48");
     }
 
     /** In an image of one column three numbers are one cell, with or without commas between them. */

@@ -10,7 +10,9 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
@@ -81,12 +83,15 @@ public final class SheetsPane extends HBox {
     private final Viewport viewport = new Viewport();
     private final Map<Kind, SheetFrame> frames = new EnumMap<>(Kind.class);
     private final Map<Kind, BooleanProperty> visible = new EnumMap<>(Kind.class);
+    /** The sheet that has all the room; null where they share it. */
+    private final ObjectProperty<Kind> large = new SimpleObjectProperty<>();
     private final List<SheetFrame> channels = new ArrayList<>();
     private final SheetKeys keys;
     private final SheetDrags drags;
     private final SheetGrips grips;
     private final Captions captions;
     private final Overview overview;
+    private final PictureCard picture;
     private final ToggleButton marks = new ToggleButton("Marks");
     private final Button openTable = new Button("Open…");
     private final ToleranceField tolerance;
@@ -104,6 +109,7 @@ public final class SheetsPane extends HBox {
         grips = new SheetGrips(bench, say);
         tolerance = new ToleranceField(bench);
         overview = new Overview(viewport, theme);
+        picture = new PictureCard(theme);
         getStyleClass().add("sheets");
         for (Kind kind : Kind.values()) {
             SheetFrame frame = frame(kind.title, kind.role, () -> kind == Kind.BEFORE);
@@ -126,6 +132,9 @@ public final class SheetsPane extends HBox {
                 pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
                 () -> (pixel, text) -> writeSample(pixel, text, say), next -> goOn(next, bench.shown().gridBefore(), bench::pickBefore));
         addHandTools();
+        frames.forEach((kind, frame) -> frame.setCornerControl(new LargeButton(kind.title, large, kind)));
+        large.subscribe(kind -> showFrames());
+        getChildren().add(picture);
         Sheet other = frames.get(Kind.OTHER).sheet();
         other.setOnPick(bench::pickOther);
         other.setOnHover(pixel -> bench.looking().hoverProperty().set(null));
@@ -205,6 +214,7 @@ public final class SheetsPane extends HBox {
     /** In a lecture Before and After have all the room; values by hand come back with what was there before. */
     public void setLecture(boolean isOn) {
         if (isOn) {
+            large.set(null);
             hadHand = visible.get(Kind.BY_HAND).get();
             visible.get(Kind.BEFORE).set(true);
             visible.get(Kind.AFTER).set(true);
@@ -218,6 +228,18 @@ public final class SheetsPane extends HBox {
         boolean isLast = property.get() && kind != Kind.OTHER && visible.entrySet().stream().filter(shown -> shown.getKey() != Kind.OTHER
                 && shown.getValue().get()).count() == 1;
         property.set(!property.get() || isLast);
+    }
+
+    /** The sheet that is shown alone and large; null where all that are visible share the room. */
+    public ObjectProperty<Kind> largeProperty() {
+        return large;
+    }
+
+    /** Makes the sheet that has the keyboard large, After where none has it; or shows all again. */
+    public void toggleLarge() {
+        Kind focused = frames.entrySet().stream().filter(entry -> entry.getValue().sheet().isFocused()).map(Map.Entry::getKey).findFirst()
+                .orElse(Kind.AFTER);
+        large.set(large.get() == null ? focused : null);
     }
 
     /** @return the button that opens a table of values by hand */
@@ -245,7 +267,12 @@ public final class SheetsPane extends HBox {
         }
         Kind beside = bench.shown() != null && bench.shown().position() < 0 ? Kind.BEFORE : Kind.AFTER;
         boolean hasOther = bench.shown() != null && bench.shown().other().isPresent();
-        frames.forEach((kind, frame) -> show(frame, apart.isPresent() ? kind == beside : visible.get(kind).get() && (kind != Kind.OTHER || hasOther)));
+        // The image itself has no result and nothing to write: it has all the room, and its picture stands beside its numbers.
+        boolean isAlone = bench.shown() != null && bench.shown().position() < 0 && apart.isEmpty();
+        show(picture, isAlone);
+        boolean isLarge = large.get() != null && apart.isEmpty() && (large.get() != Kind.OTHER || hasOther);
+        frames.forEach((kind, frame) -> show(frame, apart.isPresent() || isAlone ? kind == beside
+                : isLarge ? kind == large.get() : visible.get(kind).get() && (kind != Kind.OTHER || hasOther)));
         // Beside a second image in large type there is no room for it.
         boolean isTight = hasOther && visible.get(Kind.OTHER).get() && theme.isLarge();
         tolerance.setVisible(!isTight);
@@ -256,7 +283,7 @@ public final class SheetsPane extends HBox {
         }
     }
 
-    private static void show(SheetFrame frame, boolean isShown) {
+    private static void show(Node frame, boolean isShown) {
         frame.setVisible(isShown);
         frame.setManaged(isShown);
     }
@@ -296,6 +323,7 @@ public final class SheetsPane extends HBox {
         boolean isStep = shown.operation().isPresent();
         frames.get(Kind.BY_HAND).sheet().setPainter(painters.byHand(areMarksShown()));
         overview.setPainter(painters.overview());
+        picture.show(painters.overview(), shown.gridBefore());
         openTable.setDisable(!isStep);
         tolerance.setDisable(!isStep);
         captions.show(shown, frames, areMarksShown());
@@ -316,6 +344,7 @@ public final class SheetsPane extends HBox {
         Pixel after = bench.goneProperty().get() ? null : bench.pickedProperty().get();
         Pixel before = bench.pickedBeforeProperty().get();
         viewport.reveal(after == null ? before : after);
+        picture.lookAt(after == null ? before : after);
         frames.forEach((kind, frame) -> frame.sheet().setPicked(kind == Kind.BEFORE ? before : after));
         frames.get(Kind.OTHER).sheet().setPicked(after == null || bench.shown() == null ? null : bench.shown().placeInOther(after).orElse(null));
         Pixel mate = after == null || bench.shown() == null ? null : bench.shown().wave(after).filter(wave -> !wave.isAlone()).map(Wave::mate).orElse(null);

@@ -1,5 +1,6 @@
 package pixeron.app.bench.steps;
 
+import java.util.List;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -8,12 +9,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
+import pixeron.app.bench.parts.MaximumChoices;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
+import pixeron.image.UsualMaxima;
 import pixeron.number.Decimals;
 import pixeron.project.Project;
 
@@ -24,6 +27,10 @@ final class ImageSettings extends VBox {
 
     private final Bench bench;
     private final TextField maximum = new TextField();
+    private final MaximumChoices maxima = new MaximumChoices(chosen -> {
+        maximum.setText(Integer.toString(chosen));
+        take();
+    });
     private final Label problem = new Label();
     private final Label about = new Label();
     private boolean isShowing;
@@ -49,7 +56,7 @@ final class ImageSettings extends VBox {
         about.setWrapText(true);
         problem.getStyleClass().add("parameter-problem");
         problem.setWrapText(true);
-        getChildren().addAll(new HBox(name, maximum), about);
+        getChildren().addAll(new HBox(name, maximum), maxima, about);
     }
 
     void show(Project project) {
@@ -58,6 +65,8 @@ final class ImageSettings extends VBox {
         isShowing = true;
         maximum.setText(Integer.toString(input.frame().maximumLevel()));
         isShowing = false;
+        // A table does not say its maximum level; other images do.
+        maxima.show(project.origin().isTable() && input instanceof Image image ? UsualMaxima.holding(image) : List.of(), input.frame().maximumLevel());
         setProblem("");
         boolean isExact = input.faces().stream().allMatch(face -> face.image().isExact());
         about.setText(Words.size(input) + " · " + project.origin().format() + "\n"

@@ -80,7 +80,7 @@ public final class ColourText {
         int lines = count();
         int wide = cells == Display.Cells.PACKED ? PREFIX.length() + HALF : characters;
         double room = Math.min((cell - 4) / (wide * DIGIT), (cell - 2) / (lines * LINE));
-        double size = Math.floor(2 * Math.min(room, 15 * scale)) / 2;
+        double size = Math.floor(2 * Math.min(room, NumberFont.largest(cell) * scale)) / 2;
         return new Fit(size < SMALLEST ? null : NumberFont.of(size));
     }
 

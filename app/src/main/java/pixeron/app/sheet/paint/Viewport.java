@@ -22,9 +22,6 @@ public final class Viewport {
     private static final double LARGEST_CELL = 96;
     /** From this size on cells have whole sides and may hold numbers; the first row and column are then seen whole. */
     private static final double RESTING_CELL = 16;
-    /** A small image that fills the sheet has cells of at most this size, as on squared paper. */
-    private static final double LARGEST_FITTED_CELL = 48;
-
     private final DoubleProperty cell = new SimpleDoubleProperty(1);
     private final ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
     private final Map<Object, Dimension2D> rooms = new IdentityHashMap<>();
@@ -118,9 +115,16 @@ public final class Viewport {
         moveTo(0, 0);
     }
 
+    /** Shows cells of a size, wherever the image was. */
+    public void showAt(double side) {
+        cell.set(side);
+        isFitted = false;
+        moveTo(freeLeft, freeTop);
+    }
+
     private double fittedCell() {
         double fitting = Math.min(width / columns, height / rows);
-        return Math.min(LARGEST_FITTED_CELL, fitting >= 8 ? Math.floor(fitting) : fitting);
+        return Math.min(LARGEST_CELL, fitting >= 8 ? Math.floor(fitting) : fitting);
     }
 
     /**
@@ -129,7 +133,7 @@ public final class Viewport {
      * @param factor above 1: larger
      */
     public void zoom(double factor, double x, double y) {
-        double smallest = Math.min(fittedCell(), LARGEST_FITTED_CELL);
+        double smallest = fittedCell();
         double wanted = Math.max(smallest, Math.min(LARGEST_CELL, cell() * factor));
         // Cells with numbers have whole sides, so that they are all the same on the screen.
         double next = wanted >= RESTING_CELL ? Math.rint(wanted) : wanted;

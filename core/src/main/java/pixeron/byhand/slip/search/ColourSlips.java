@@ -15,9 +15,12 @@ import pixeron.image.Result;
 import pixeron.look.PackedPixel;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Common;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Slip;
+import pixeron.step.Step;
+import pixeron.step.StepType;
 import pixeron.step.Way;
 import pixeron.step.colour.AsItIs;
 
@@ -26,6 +29,10 @@ import pixeron.step.colour.AsItIs;
  * added to the packed value so that it runs into the next channel; and those that each channel's own step has, made in all.
  */
 final class ColourSlips {
+
+    private static final String MASK = "mask-slip";
+    private static final String CARRIED = "carried-over";
+    private static final String ALPHA = "alpha";
 
     private final Abreast right;
     private final Progress progress;
@@ -44,11 +51,17 @@ final class ColourSlips {
         ColourSlips slips = new ColourSlips(right, progress);
         slips.addOfChannels();
         slips.addSwapped();
+        slips.addAlpha();
         if (right.before() instanceof ColourImage && right.before().frame().equals(right.after().frame())) {
             slips.addMasks();
             slips.addCarried();
         }
         return List.copyOf(slips.all);
+    }
+
+    /** @return whether it is a slip with packed values, which is rarer than the same values by a plain one */
+    static boolean isOfPacked(Candidate candidate) {
+        return candidate.ids().stream().anyMatch(id -> id.equals(MASK) || id.equals(CARRIED));
     }
 
     private void add(String id, String words, Function<Pixel, Value> value) {
@@ -102,6 +115,23 @@ final class ColourSlips {
         }
     }
 
+    /** The step was done to alpha as well, which stays. */
+    private void addAlpha() {
+        boolean stays = faces.contains(ALPHA) && operation(ALPHA).step().type() instanceof AsItIs && right.bound().step().has(Common.CHANNELS)
+                && right.before().face(ALPHA).isPresent();
+        if (!stays) {
+            return;
+        }
+        try {
+            Step plain = right.bound().step().without(StepType.CHANNELS);
+            Operation alpha = plain.bind(operation(workedOn().get(0)).inputs().on(right.before().face(ALPHA).orElseThrow()));
+            Image made = alpha.result(progress);
+            add("alpha-too", "alpha is changed as well", place -> right.face(place).equals(ALPHA) ? made.value(right.pixel(place)) : right.value(place));
+        } catch (PixeronException notForAlpha) {
+            // Such as an equalization of values that are no levels.
+        }
+    }
+
     /** What the step gives for one channel when it reads another image there; others stay right. */
     private void addReading(String id, String words, String channel, Image read) {
         try {
@@ -117,7 +147,7 @@ final class ColourSlips {
         for (String channel : faces) {
             for (String other : faces) {
                 if (!channel.equals(other)) {
-                    addReading("mask-slip", channel + " is taken with the mask and shift of " + other, channel, before.face(other).orElseThrow());
+                    addReading(MASK, channel + " is taken with the mask and shift of " + other, channel, before.face(other).orElseThrow());
                     addShifted(channel, other);
                 }
             }
@@ -136,13 +166,13 @@ final class ColourSlips {
             long level = image.level(n);
             values[n] = Rational.of(by > 0 ? level << by : level >> -by);
         }
-        addReading("mask-slip", channel + " is masked right, but shifted as " + other, channel,
+        addReading(MASK, channel + " is masked right, but shifted as " + other, channel,
                 Image.from(image.rows(), image.columns(), image.maximumLevel(), values));
     }
 
     /** Each channel's change is added to the packed value: what does not fit runs into the channel above. */
     private void addCarried() {
-        add("carried-over", "the change is added to the packed value without capping, so that it runs into the next channel", place -> {
+        add(CARRIED, "the change is added to the packed value without capping, so that it runs into the next channel", place -> {
             Pixel pixel = right.pixel(place);
             long packed = Integer.toUnsignedLong(PackedPixel.find(before, pixel).orElseThrow(() ->
                     PixeronException.of("%s has no packed value.", pixel)).packed());

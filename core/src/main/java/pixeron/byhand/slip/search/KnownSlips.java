@@ -20,6 +20,7 @@ import pixeron.byhand.slip.point.CornerForSize;
 import pixeron.byhand.slip.point.CountForMaximum;
 import pixeron.byhand.slip.point.MaximumForCount;
 import pixeron.byhand.slip.point.ParameterOffByOne;
+import pixeron.byhand.slip.point.PlaceSwapped;
 import pixeron.byhand.slip.point.WrongOperation;
 import pixeron.byhand.slip.sheet.LoopEnds;
 import pixeron.byhand.slip.sheet.RowsColumnsSwapped;
@@ -36,20 +37,20 @@ public final class KnownSlips {
 
     private static final List<Slip> OF_ALL = List.of(new NotRounded(), new RoundedDown(), new RoundedUp(), new RoundedNearest(),
             new TiesToEven(), new NotClipped(), new Wrapped(), new LeftUnfinished(), new CountForMaximum(), new MaximumForCount(),
-            new WrongOperation(), new CornerForSize(), new ParameterOffByOne(), new WrittenInPlace(), new RowsColumnsSwapped(),
+            new WrongOperation(), new CornerForSize(), new PlaceSwapped(), new ParameterOffByOne(), new WrittenInPlace(), new RowsColumnsSwapped(),
             new ShiftedByOne(), LoopEnds.startedAtOne(), LoopEnds.stoppedEarly());
 
     /** All ids in the order of preference among slips that explain as many cells. */
     private static final List<String> ORDER = List.of("not-rounded", "rounded-down", "rounded-up", "rounded-nearest",
-            "ties-to-even", "not-clipped", "wrapped", "count-for-maximum", "maximum-for-count", "wrong-operation", "strictness",
-            "other-gray-rule", "transparency-ignored", "corner-for-size", "counted-from-one", "turned-other-way", "flipped-other-way",
-            "other-grid", "nearest-for-linear", "order-swapped", "not-absolute", "degrees-for-radians", "period-for-cycles", "other-energy", "one-value-more",
+            "ties-to-even", "not-clipped", "wrapped", "count-for-maximum", "maximum-for-count", "wrong-operation", "strictness", "no-else",
+            "other-gray-rule", "channels-swapped", "transparency-ignored", "corner-for-size", "place-swapped", "counted-from-one", "turned-other-way", "flipped-other-way",
+            "other-grid", "nearest-for-linear", "order-swapped", "one-plus-forgotten", "not-absolute", "degrees-for-radians", "period-for-cycles", "other-energy", "one-value-more",
             "sigma-forgotten", "not-centred", "not-divided", "sign-of-angle", "pair-forgotten", "one-direction-only", "parameter-off-by-one",
             "black-white-swapped", "stretch-for-equalize", "share-not-running", "share-from-first", "share-plain", "border-zero",
             "border-repeat", "border-mirror-half", "border-mirror-whole", "border-wrap", "border-keep", "border-inside",
             "kernel-turned", "kernel-transposed", "divisor-missing", "offset-missing", "written-in-place",
             "rows-columns-swapped", "shifted-by-one", "neighbor-missed", "neighbor-twice", "sign-slip", "rounded-early",
-            "running-count-slip", "miscounted", "integer-division", "started-at-one", "stopped-early", "border-constant");
+            "running-count-slip", "miscounted", "integer-division", "byte-overflow", "started-at-one", "stopped-early", "border-constant");
 
     private static final Map<String, Integer> PLACES = IntStream.range(0, ORDER.size()).boxed().collect(Collectors.toMap(ORDER::get, Function.identity()));
 

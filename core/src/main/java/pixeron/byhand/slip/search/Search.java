@@ -143,8 +143,10 @@ final class Search {
             return null;
         }
         List<Asked> cells = all.get(best);
+        int found = best;
         return new Found(candidates.get(possible[best]), cells, IntStream.range(best + 1, all.size())
-                .filter(n -> all.get(n).equals(cells)).mapToObj(n -> candidates.get(possible[n])).toList());
+                .filter(n -> all.get(n).equals(cells)).mapToObj(n -> candidates.get(possible[n])).filter(other ->
+                        ColourSlips.isOfPacked(candidates.get(possible[found])) || !ColourSlips.isOfPacked(other)).toList());
     }
 
     /** @return the cells that a candidate explains; none as soon as it contradicts a cell or explains too few */

@@ -14,6 +14,7 @@ import pixeron.byhand.Verdict;
 import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.Explanation.Certainty;
 import pixeron.byhand.slip.sheet.SingleCell;
+import pixeron.byhand.slip.sheet.Unchanged;
 import pixeron.image.Pixel;
 import pixeron.step.Explained;
 import pixeron.step.Operation;
@@ -121,8 +122,26 @@ public final class SlipFinder {
      */
     public synchronized Findings find(Check check, Progress progress) {
         List<CellCheck> differing = check.differing();
+        Optional<Findings> unchanged = unchanged(check);
+        if (unchanged.isPresent()) {
+            return unchanged.get();
+        }
         return differing.isEmpty() ? Findings.NONE : differing.size() == 1 ? ofOneCell(check, differing.get(0)).orElseGet(() -> only(differing.get(0)))
                 : new Search(check, right.frame(), singles(progress), () -> pairs(progress), () -> blank(check), progress).find();
+    }
+
+    /** Where all that is filled is as it was before the step, nothing else needs to be looked for. */
+    private Optional<Findings> unchanged(Check check) {
+        if (!Unchanged.isPossible(check, right)) {
+            return Optional.empty();
+        }
+        Candidate candidate = new Candidate(List.of(Unchanged.ID), Unchanged.of(right), right.frame());
+        List<CellCheck> differing = check.differing();
+        boolean explainsAll = differing.stream().allMatch(cell -> candidate.explains(Asked.of(cell, right.frame()))) && check.cells().stream()
+                .filter(cell -> cell.state() == Verdict.AGREES).noneMatch(cell -> candidate.contradicts(Asked.of(cell, right.frame())));
+        return !explainsAll ? Optional.empty() : Optional.of(new Findings(List.of(new Explanation(candidate.ids(), new Claim(differing.size(), differing.size()),
+                new Claim(differing.size(), differing.size()).words() + " differing cells are what you get when " + candidate.way().words() + ".",
+                Certainty.UNSAID, differing.stream().map(CellCheck::pixel).toList(), Optional.empty())), List.of()));
     }
 
     /** What can only change one cell is claimed of one, where it contradicts none that agrees. */
