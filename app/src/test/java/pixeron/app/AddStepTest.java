@@ -68,10 +68,11 @@ class AddStepTest extends WindowTest {
         }
     }
 
-    private static Parameter<?> first(StepType type) {
-        List<Parameter<?>> keys = new ArrayList<>(type.parameters());
+    /** The first that has a value of its own, else the first. */
+    private static Parameter<?> first(Step step) {
+        List<Parameter<?>> keys = new ArrayList<>(step.type().parameters());
         keys.remove(StepType.CHANNELS);
-        return keys.get(0);
+        return keys.stream().filter(step.arguments()::isGiven).findFirst().orElse(keys.get(0));
     }
 
     private static <T> String printed(Parameter<T> key, String text) {
@@ -84,7 +85,7 @@ class AddStepTest extends WindowTest {
 
     /** A weight is typed into the first cell of its grid; of all else the whole value is typed. */
     private void typeTheFirst(StepType type) {
-        Parameter<?> key = first(type);
+        Parameter<?> key = first(step());
         String text = typed(key);
         write(text);
         push(KeyCode.ENTER);
@@ -153,12 +154,12 @@ class AddStepTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
         write("add");
         push(KeyCode.ENTER);
-        assertFirstFieldIsSelected(value(step(), first(step().type())));
+        assertFirstFieldIsSelected(value(step(), first(step())));
         push(KeyCode.SHORTCUT, KeyCode.Z);
         push(KeyCode.SHORTCUT, KeyCode.F);
         write("multiply");
         push(KeyCode.ENTER);
-        assertFirstFieldIsSelected(value(step(), first(step().type())));
+        assertFirstFieldIsSelected(value(step(), first(step())));
         interact(() -> lookup(".step-row").queryAll().stream().skip(1).findFirst().orElseThrow().requestFocus());
         push(KeyCode.SHORTCUT, KeyCode.D);
         assertThat(bench().position()).isEqualTo(1);

@@ -29,6 +29,11 @@ final class OneImage {
         return input.chain(file.value());
     }
 
+    /** @return a chain on what another file holds, read in the same way */
+    Chain chain(Path other) {
+        return input.chain(other);
+    }
+
     /** @return the image; a colour picture as it is unless a gray rule is given */
     LoadedImage readForFacts() {
         return input.readForFacts(file.value());

@@ -1,6 +1,11 @@
 package pixeron.cli;
 
+import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
@@ -8,44 +13,86 @@ import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
 import pixeron.image.ColourImage;
+import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
+import pixeron.recipe.Batch;
 import pixeron.step.Progress;
 
-/** {@code pixeron run IMAGE --step LINE… --out FILE}: the last result, format by the ending. */
-final class RunCommand implements Runnable {
+/** {@code pixeron run IMAGE… --step LINE… --out FILE}: the last result, format by the ending; of many images into a folder. */
+final class RunCommand implements Callable<Integer> {
 
     private final Syntax syntax;
     private final OneImage image;
+    private final Argument<List<Path>> more;
     private final StepLines steps;
     private final FaceChoice face;
     private final Argument<Path> out;
+    private final Argument<Path> folder;
+    private final Argument<String> format;
+    private final Argument<Boolean> isReplacing;
     private final Argument<Boolean> isExact;
 
     RunCommand(Syntax syntax) {
         this.syntax = syntax;
         syntax.describe("Writes the result of the last step.");
         image = new OneImage(syntax);
+        more = syntax.others("MORE", "With --out-folder: more images, folders of them, and patterns such as \"proofs/*.png\".");
         steps = new StepLines(syntax);
         face = new FaceChoice(syntax);
-        out = syntax.required("--out", "FILE", Path.class, "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, lossy .jpg.");
+        out = syntax.option("--out", "FILE", Path.class, "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, lossy .jpg.");
+        folder = syntax.option("--out-folder", "FOLDER", Path.class, "In place of --out, for one image or many: results keep the names of their images; created if missing.");
+        format = syntax.option("--format", "ENDING", String.class, "With --out-folder: how results are written, such as png or csv; default: as their images, or png.");
+        isReplacing = syntax.flag("--replace", "With --out-folder: replace files that exist.");
         isExact = syntax.flag("--exact", "Write fractions into a table instead of decimals.");
     }
 
-    private void askPatience(Stage stage) {
-        if (stage.before(Progress.NONE) instanceof Outcome.Done before) {
-            stage.link().step().type().patience(before.result().frame()).ifPresent(words -> syntax.err().println("pixeron: " + words));
+    @Override
+    public Integer call() {
+        requireOneWay();
+        if (folder.isGiven()) {
+            return many();
+        }
+        ImageFiles.requireWritable(out.value(), isExact.value());
+        write(image.chain(), out.value(), syntax.err(), "");
+        return 0;
+    }
+
+    private void requireOneWay() {
+        if (out.isGiven() == folder.isGiven()) {
+            throw PixeronException.of(out.isGiven() ? "--out is one file and --out-folder a folder; give one of them."
+                    : "Missing required option --out FILE, or --out-folder FOLDER for many images.");
+        } else if (out.isGiven() && !more.value().isEmpty()) {
+            throw PixeronException.of("--out is one file, and %d images are given; use --out-folder FOLDER.", 1 + more.value().size());
+        } else if (out.isGiven() && (format.isGiven() || isReplacing.value())) {
+            throw PixeronException.of("%s is for --out-folder; with --out the ending says the format, and the file is replaced.", format.isGiven() ? "--format" : "--replace");
         }
     }
 
-    @Override
-    public void run() {
-        ImageFiles.requireWritable(out.value(), isExact.value());
-        Chain chain = steps.chain(image.chain(), image.input());
+    /** A line for each file: its name, the size of the result, and where it is or why not. */
+    private int many() {
+        List<Path> given = new ArrayList<>(List.of(image.file()));
+        given.addAll(more.value());
+        Batch batch = Batch.plan(given, folder.value(), format.isGiven() ? Optional.of(format.value()) : Optional.empty(), isReplacing.value());
+        // What is wrong with the steps themselves is said before anything is read.
+        steps.requireReadable();
+        boolean isAllDone = true;
+        for (Batch.Item item : batch.items()) {
+            Batch.Done done = batch.apply(item, (file, target) -> write(image.chain(file), target, syntax.err(), file + ": "));
+            syntax.out().println(done.item().file() + "\t" + done.size().map(Frame::size).orElse("–") + "\t" + done.problem().orElse(item.out().toString()));
+            syntax.out().flush();
+            isAllDone &= done.problem().isEmpty();
+        }
+        return isAllDone ? 0 : Pixeron.DIFFERS;
+    }
+
+    /** @return the size of what was written */
+    private Frame write(Chain start, Path target, PrintWriter notes, String about) {
+        Chain chain = steps.chain(start, image.input());
         chain.stages().forEach(this::askPatience);
         Result last = chain.last(Progress.NONE).required();
-        boolean isTable = ImageFiles.isTable(out.value());
+        boolean isTable = ImageFiles.isTable(target);
         if (isTable) {
             face.requireOf(last, "a table of numbers holds one face");
         }
@@ -56,13 +103,20 @@ final class RunCommand implements Runnable {
             throw PixeronException.of("The result is a colour image, and a table of numbers holds one channel; add --face red, green, "
                     + "blue or alpha.");
         }
-        ImageFiles.write(out.value(), result, isExact.value());
+        ImageFiles.write(target, result, isExact.value());
         for (Stage stage : chain.stages()) {
             stage.bound(Progress.NONE).ifPresent(bound -> bound.notes().forEach(note ->
-                    syntax.err().printf("pixeron: Step %d: %s%n", stage.position() + 1, note)));
+                    notes.printf("pixeron: %sStep %d: %s%n", about, stage.position() + 1, note)));
         }
-        if (ImageFiles.isLossy(out.value())) {
-            syntax.err().println("pixeron: " + LossyNote.of(out.value(), result));
+        if (ImageFiles.isLossy(target)) {
+            notes.println("pixeron: " + about + LossyNote.of(target, result));
+        }
+        return result.frame();
+    }
+
+    private void askPatience(Stage stage) {
+        if (stage.before(Progress.NONE) instanceof Outcome.Done before) {
+            stage.link().step().type().patience(before.result().frame()).ifPresent(words -> syntax.err().println("pixeron: " + words));
         }
     }
 }

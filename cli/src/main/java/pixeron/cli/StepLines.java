@@ -1,10 +1,12 @@
 package pixeron.cli;
 
-import java.util.ArrayList;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
+import pixeron.recipe.Recipe;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
@@ -13,10 +15,15 @@ import pixeron.step.catalog.StepLine;
 final class StepLines {
 
     private final Argument<List<String>> lines;
+    private final Argument<Path> project;
+    private final Argument<String> branch;
     private final OtherImages others;
+    private Recipe recipe;
 
     StepLines(Syntax syntax) {
         lines = syntax.repeated("--step", "LINE", "A step, such as \"add amount=30\"; repeat for several.");
+        project = syntax.option("--steps", "PROJECT", Path.class, "The steps of a project (.pixeron.json) with its other images, in place of --step.");
+        branch = syntax.option("--branch", "NAME", String.class, "Which branch of that project; default: its first.");
         others = new OtherImages(syntax);
     }
 
@@ -26,6 +33,13 @@ final class StepLines {
      */
     Chain chain(Chain start, ImageInput input) {
         Chain chain = start.withImages(others.named(input::result));
+        if (project.isGiven() && !lines.value().isEmpty()) {
+            throw PixeronException.of("--steps brings the steps of a project; leave out --step.");
+        } else if (branch.isGiven() && !project.isGiven()) {
+            throw PixeronException.of("--branch is a branch of a project; add --steps PROJECT.");
+        } else if (project.isGiven()) {
+            return recipe().on(chain);
+        }
         for (String line : lines.value()) {
             try {
                 Step step = StepLine.parse(line);
@@ -36,6 +50,26 @@ final class StepLines {
             }
         }
         return chain;
+    }
+
+    boolean areGiven() {
+        return project.isGiven() || !lines.value().isEmpty();
+    }
+
+    /** @throws PixeronException if the steps cannot be read, whatever they are used on */
+    void requireReadable() {
+        if (project.isGiven()) {
+            recipe();
+        }
+        lines.value().forEach(StepLine::parse);
+    }
+
+    /** Read once, however many images it is used on. */
+    private Recipe recipe() {
+        if (recipe == null) {
+            recipe = Recipe.read(project.value(), branch.isGiven() ? Optional.of(branch.value()) : Optional.empty());
+        }
+        return recipe;
     }
 
     /** @return the stage of the last step, with its result made */

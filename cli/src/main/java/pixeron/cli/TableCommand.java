@@ -7,6 +7,11 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
+import pixeron.chain.Stage;
+import pixeron.image.Histogram;
+import pixeron.image.Image;
+import pixeron.image.Levels;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Bound;
@@ -29,7 +34,7 @@ final class TableCommand implements Runnable {
 
     TableCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Shows the tables of the last step: counts of levels, new levels, variances, rounds.");
+        syntax.describe("Shows the tables of the last step: counts of levels, new levels, variances, rounds. Without a step, the counts of the image.");
         image = new OneImage(syntax);
         steps = new StepLines(syntax);
         name = syntax.option("--table", "NAME", String.class, "Only this one of the tables.");
@@ -42,7 +47,7 @@ final class TableCommand implements Runnable {
 
     @Override
     public void run() {
-        List<Named> all = all(steps.last(image).bound(Progress.NONE).orElseThrow());
+        List<Named> all = all();
         if (name.isGiven() || all.isEmpty()) {
             all = List.of(named(all, Named::name, name.value()));
         }
@@ -59,6 +64,27 @@ final class TableCommand implements Runnable {
             }
             print(out, found.table);
         }
+    }
+
+    /** Without a step the counts of the image; the counts by name are those of the last result. */
+    private List<Named> all() {
+        if (!steps.areGiven()) {
+            return counts(image.chain().last(Progress.NONE).required());
+        }
+        Stage last = steps.last(image);
+        boolean isOfResult = name.isGiven() && name.value().split("-")[0].equals(LevelRows.HISTOGRAM.name());
+        return isOfResult ? counts(last.after(Progress.NONE).required()) : all(last.bound(Progress.NONE).orElseThrow());
+    }
+
+    /** Counts of levels; of a color image those of each channel. */
+    private static List<Named> counts(Result result) {
+        String own = LevelRows.HISTOGRAM.name();
+        return result.faces().stream().map(face -> new Named(result.faces().size() == 1 ? own : own + "-" + face.name(), counts(face.image()))).toList();
+    }
+
+    private static Table counts(Image image) {
+        Levels.require(image, "A histogram");
+        return LevelRows.counts(Histogram.of(image));
     }
 
     /** Of a step on channels those of each, under their name with that of the channel. */

@@ -162,7 +162,6 @@ class CommandsTest extends CommandTest {
         assertBad("column 0 (counted from 0): 137 is not a whole number from 0 to 100", "facts", image, "--max", "100");
         assertBad("from 1 to 65535", "facts", image, "--max", "0");
         assertBad("--max many is not a whole number from 1 to 65535", "facts", image, "--max", "many");
-        assertBad("No step is given", "table", image);
         assertBad("no table \"otsu\"; it has histogram, levels", "table", image, "--step", "invert", "--table", "otsu");
         assertThat(Pixeron.isCommand("table", "proof.pgm")).isTrue();
         assertBad("Unknown option: '--loud'", "facts", image, "--loud");
@@ -326,6 +325,34 @@ class CommandsTest extends CommandTest {
         assertThat(json().get("before").isNull()).isTrue();
     }
 
+    /** 137 97 96 / 164 98 101: six pixels, of a result twice as bright as well; of a color image each channel. */
+    @Test
+    void countsOfAnImageNeedNoStep() throws IOException {
+        assertThat(pixeron("table", image, "--format", "json")).isZero();
+        assertThat(json().get("histogram").get("columns").toString()).isEqualTo("[\"k\",\"n\",\"p\",\"running\"]");
+        assertThat(json().get("histogram").get("rows").get(97).toString()).isEqualTo("[97,1,0.16666666666666666,2]");
+        assertThat(pixeron("table", image, "--step", "add amount=3", "--table", "histogram", "--format", "csv")).isZero();
+        assertThat(output.lines().toList().get(101)).isEqualTo("100,1,0.16666666666666666,2");
+        Path color = write("color.ppm", "P3 2 1 3  1 2 3  1 0 3");
+        assertThat(pixeron("table", color, "--format", "json")).isZero();
+        assertThat(json().get("histogram-red").get("rows").get(1).toString()).isEqualTo("[1,2,1,2]");
+        assertThat(json().get("histogram-green").get("rows").get(2).toString()).isEqualTo("[2,1,0.5,2]");
+        assertBad("A histogram needs levels", "table", write("open.csv", "1.5,2\n"), "--open");
+    }
+
+    /** A single column, lines of level and count, and a single row are counts alike. */
+    @Test
+    void countsByHandAreWrittenInAnyWay() throws IOException {
+        Path sort = write("sort.txt", "0 1 1 3\n2 1 3 3\n");
+        for (String counts : new String[] {"1\n3\n1\n3\n", "0 1\n1 3\n2 1\n3 3\n", "1,3,1,3\n", "k,n\n0,1\n1,3\n2,1\n3,3\n", "3,3\n1,3\n"}) {
+            Path hand = write("counts.csv", counts);
+            assertThat(pixeron("check", sort, "--max", 3, "--step", "equalize", "--table", "histogram", "--by-hand", hand)).as(counts + error).isZero();
+        }
+        Path wrong = write("counts.csv", "1 3 2 3\n");
+        assertThat(pixeron("check", sort, "--max", 3, "--step", "equalize", "--table", "histogram", "--by-hand", wrong)).isEqualTo(1);
+        assertThat(output).contains("row 2, n: you wrote 2");
+    }
+
     @Test
     void checkOfATableSaysWhatFollows() throws IOException {
         Path sort = write("sort.txt", "0 0 0 0 1 1 1 1\n2 2 3 3 3 3 3 3\n");
@@ -387,7 +414,7 @@ class CommandsTest extends CommandTest {
         assertBad("--image second.csv has no name; give NAME=FILE", "run", first, "--image", "second.csv", "--out", out);
         assertBad("--image p= has no file", "run", first, "--image", "p=", "--out", out);
         assertBad("--image gives the name p twice", "run", first, "--image", "p=" + second, "--image", "p=" + first, "--out", out);
-        assertBad("\"self\" is no name for an image", "run", first, "--image", "self=" + second, "--out", out);
+        assertBad("“self” is not a valid name for an image", "run", first, "--image", "self=" + second, "--out", out);
         assertBad("There is no other image q; there is p", "run", first, "--image", "p=" + second, "--step", "combine with=q by=sum", "--out",
                 out);
         assertBad("There is no file", "run", first, "--step", "combine with=none.pgm by=sum", "--out", out);

@@ -158,6 +158,11 @@ public final class Chain {
         return around.images();
     }
 
+    /** @return how many pixels results may have */
+    public long mostPixels() {
+        return around.mostPixels();
+    }
+
     /** @return this with another limit of pixels that results may have */
     public Chain withMostPixels(long most) {
         return new Chain(input, around.withMostPixels(most), List.of()).changed(0, links -> links.addAll(links()));

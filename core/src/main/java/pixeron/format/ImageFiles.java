@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
@@ -42,6 +43,8 @@ public final class ImageFiles {
             "csv", (image, out) -> NumberTables.write(image, ",", true, out),
             "tsv", (image, out) -> NumberTables.write(image, "\t", true, out),
             "txt", (image, out) -> NumberTables.write(image, " ", true, out));
+
+    private static final Set<String> ONLY_READ = Set.of("pbm", "pnm", "ods");
 
     private ImageFiles() {
     }
@@ -168,6 +171,16 @@ public final class ImageFiles {
     public static void requireWritable(Path file, boolean isExact) {
         writer(file, isExact);
         SafeFile.requireTarget(file);
+    }
+
+    /** @return whether {@link #write} knows a format for the ending of file */
+    public static boolean isWritable(Path file) {
+        return WRITERS.containsKey(ending(file));
+    }
+
+    /** @return whether a file of this ending is an image or a table as far as its name tells; files without a known ending may be all the same */
+    public static boolean isReadable(Path file) {
+        return isWritable(file) || ONLY_READ.contains(ending(file));
     }
 
     /** @return the ending of the most common lossless format that can hold the image, with its point */

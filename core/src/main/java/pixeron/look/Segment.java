@@ -8,7 +8,7 @@ import pixeron.image.Pixel;
  * The straight line between two pixels.
  *
  * <p>It has one pixel for every step of the longer direction, max(|Δrow|, |Δcolumn|) + 1 in all; the place in the other
- * direction is rounded to the nearest pixel, half way away from the first pixel.
+ * direction is rounded to the nearest pixel, ties away from zero, which is downwards or to the right.
  *
  * @param from the first pixel
  * @param to the last pixel
@@ -18,17 +18,13 @@ public record Segment(Pixel from, Pixel to) {
     /** @return the pixels from the first to the last */
     public List<Pixel> pixels() {
         int steps = chessboardDistance();
-        return IntStream.rangeClosed(0, steps).mapToObj(k -> new Pixel(from.row() + part(rowDifference(), k, steps),
-                from.column() + part(columnDifference(), k, steps))).toList();
+        return IntStream.rangeClosed(0, steps).mapToObj(k -> new Pixel(at(from.row(), rowDifference(), k, steps),
+                at(from.column(), columnDifference(), k, steps))).toList();
     }
 
-    /** @return difference·k ÷ steps, rounded to nearest, ties away from zero */
-    private static int part(int difference, int k, int steps) {
-        if (steps == 0) {
-            return 0;
-        }
-        long twice = (2L * Math.abs(difference) * k + steps) / (2L * steps);
-        return (int) (difference < 0 ? -twice : twice);
+    /** @return start + difference·k ÷ steps, rounded to nearest, ties away from zero; no place is below 0 */
+    private static int at(int start, int difference, int k, int steps) {
+        return steps == 0 ? start : (int) Math.floorDiv(2L * start * steps + 2L * difference * k + steps, 2L * steps);
     }
 
     /** @return Δrow, to − from */

@@ -31,7 +31,7 @@ public final class Reach {
      * @return one sentence, or empty where the key is no limit or every number of it can be reached
      */
     public static Optional<String> note(Step step, Parameter<?> key, Result before) {
-        List<Rational> limits = step.type().limits().contains(key) ? numbers(step.arguments().find(key).orElse(null)).toList() : List.of();
+        List<Rational> limits = step.type().limits().contains(key) ? step.arguments().all(key).stream().flatMap(Reach::numbers).toList() : List.of();
         if (limits.isEmpty()) {
             return Optional.empty();
         }

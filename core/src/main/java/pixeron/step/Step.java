@@ -25,7 +25,9 @@ public record Step(StepType type, Arguments arguments) {
     /** @throws PixeronException if a required key has no value or the keys contradict each other */
     public Step {
         KeyedLine.requireAll(type, arguments);
-        type.validate(arguments);
+        for (int n = 0; n < arguments.channels(); n++) {
+            type.validate(arguments.at(n));
+        }
     }
 
     /** @return this with another value for one key */
@@ -74,7 +76,21 @@ public record Step(StepType type, Arguments arguments) {
         if (arguments.isGiven(StepType.CHANNELS) && inputs.before() instanceof Image) {
             throw PixeronException.of("channels belongs to colour images, and this one has no colour; leave it out.");
         }
+        if (arguments.areOfChannels()) {
+            throw PixeronException.of("%s has a number for each of %d channels, and this is one; give one number.", type.name(), arguments.channels());
+        }
         return type.bind(this, inputs);
+    }
+
+    /**
+     * Returns the step on one channel of a color image.
+     *
+     * @param names of the channels that it works on
+     * @param channel one of them
+     * @throws PixeronException if a key has another number of values than there are channels
+     */
+    public Step onChannel(List<String> names, String channel) {
+        return new Step(type, arguments.ofChannel(names, names.indexOf(channel)));
     }
 
     /** @return whether its line has a key that steps have in common */
@@ -113,7 +129,7 @@ public record Step(StepType type, Arguments arguments) {
 
     private <T> Arguments taken(Arguments into, Parameter<T> key, String name) {
         return type.parameters().stream().filter(mine -> mine.key().equals(name) && arguments.isGiven(mine)).findFirst()
-                .map(mine -> into.with(key, key.parse(printed(mine)))).orElse(into);
+                .map(mine -> into.withText(key, printed(mine), type.takesEach())).orElse(into);
     }
 
     /** @return the other results that it names */
@@ -139,7 +155,7 @@ public record Step(StepType type, Arguments arguments) {
     }
 
     private <T> String printed(Parameter<T> parameter) {
-        return parameter.print(arguments.get(parameter));
+        return arguments.print(parameter);
     }
 
     private static String quoted(String value) {

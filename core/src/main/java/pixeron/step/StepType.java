@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import pixeron.image.Area;
+import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -151,6 +152,15 @@ public interface StepType extends Keyed {
     /** @return whether what becomes of a level depends on the image as a whole: its counts, its smallest and largest value */
     default boolean dependsOnCounts() {
         return false;
+    }
+
+    /**
+     * Returns the channels that a step works on where its line does not say it.
+     *
+     * @throws pixeron.PixeronException if the step cannot be applied to this color image
+     */
+    default List<String> channels(Step step, ColourImage before) {
+        return List.of("red", "green", "blue");
     }
 
     /**

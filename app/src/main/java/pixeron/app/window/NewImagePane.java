@@ -149,9 +149,9 @@ final class NewImagePane extends StackPane {
         return new ParameterField<>(parameter, this::changed);
     }
 
-    private <T> void changed(ParameterField<T> field, Optional<T> value) {
-        arguments = value.map(v -> arguments.with(field.parameter(), v))
-                .orElseGet(() -> arguments.without(field.parameter()));
+    private <T> void changed(ParameterField<T> field, String text) {
+        boolean isLeftOut = text.isEmpty() && !field.parameter().isRequired();
+        arguments = isLeftOut ? arguments.without(field.parameter()) : arguments.withText(field.parameter(), text, false);
         remake();
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.byhand.HandValue;
 import pixeron.format.CellTable;
@@ -74,7 +75,7 @@ public final class HandTable {
      */
     public HandTable withBlock(Table table, int row, List<String> columns, CellTable block) {
         Map<Place, String> texts = new HashMap<>();
-        List<List<String>> rows = block.trimmed().rows();
+        List<List<String>> rows = downwards(table, row, columns.size(), block.trimmed().rows());
         int last = table.rows().size() + (table.summed().isEmpty() ? 0 : 1);
         for (int i = 0; i < rows.size(); i++) {
             for (int j = 0; j < rows.get(i).size(); j++) {
@@ -91,18 +92,53 @@ public final class HandTable {
         return with(texts);
     }
 
+    /** One row of many values is a column that was written across; keys of the rows in front of the values need not be written again. */
+    private static List<List<String>> downwards(Table table, int row, int columns, List<List<String>> rows) {
+        if (rows.size() == 1 && rows.get(0).size() > columns) {
+            return rows.get(0).stream().map(List::of).toList();
+        }
+        boolean areKeyed = table.isKeyed() && table.keys() == 1 && row + rows.size() <= table.rows().size() && !rows.isEmpty()
+                && rows.stream().allMatch(cells -> cells.size() == 2) && rows.get(0).size() > columns;
+        for (int i = 0; areKeyed && i < rows.size(); i++) {
+            areKeyed = rows.get(i).get(0).equals(table.key(row + i));
+        }
+        return areKeyed ? rows.stream().map(cells -> cells.subList(1, 2)).toList() : rows;
+    }
+
+    /**
+     * The names of the columns of cells without a head line, and the cells with the keys that they lack. A single column or a single row, as
+     * long as the table, and two columns of keys and values are the first column beside the keys, such as counts.
+     */
+    private record Headless(List<String> columns, List<List<String>> rows) {
+
+        static Headless of(List<List<String>> rows, Table table) {
+            int count = table.rows().size();
+            int width = rows.stream().mapToInt(List::size).max().orElse(0);
+            boolean isOneKey = table.isKeyed() && table.keys() == 1 && table.columns().size() > 2;
+            List<String> first = isOneKey ? table.columns().subList(0, 2) : List.of();
+            if (isOneKey && rows.size() == 1 && width == count) {
+                return new Headless(first, IntStream.range(0, count).mapToObj(n -> List.of(table.key(n), rows.get(0).get(n))).toList());
+            } else if (isOneKey && width == 1 && rows.size() == count) {
+                return new Headless(first, IntStream.range(0, count).mapToObj(n -> List.of(table.key(n), rows.get(n).get(0))).toList());
+            }
+            return new Headless(isOneKey && width == 2 ? first : table.columns(), rows);
+        }
+    }
+
     /**
      * A table in a file: a head line with names of columns, of which the first is the key; or, without a head line, all
-     * columns of the table. Blank cells are not filled.
+     * columns of the table, or those of {@link Headless}. Blank cells are not filled.
      *
      * @param written the cells
      * @param table the table that they are for
      * @throws PixeronException if a column or a row is not of the table; names it
      */
     public static HandTable of(CellTable written, Table table) {
-        List<List<String>> rows = written.trimmed().rows();
-        boolean hasHead = !rows.isEmpty() && rows.get(0).stream().anyMatch(cell -> table.columns().contains(cell));
-        List<String> columns = hasHead ? rows.get(0) : table.columns();
+        List<List<String>> lines = written.trimmed().rows();
+        boolean hasHead = !lines.isEmpty() && lines.get(0).stream().anyMatch(cell -> table.columns().contains(cell));
+        Headless headless = hasHead ? new Headless(lines.get(0), lines) : Headless.of(lines, table);
+        List<String> columns = headless.columns();
+        List<List<String>> rows = headless.rows();
         columns.stream().filter(column -> !table.columns().contains(column)).findFirst().ifPresent(unknown -> {
             throw PixeronException.of("The table \"%s\" has no column \"%s\"; it has %s.", table.name(),
                     Decimals.shortened(unknown), String.join(", ", table.columns()));

@@ -20,6 +20,9 @@ import pixeron.step.cut.Clamp;
 import pixeron.step.cut.Posterize;
 import pixeron.step.cut.Quantize;
 import pixeron.step.cut.Slice;
+import pixeron.step.drawn.DrawnLine;
+import pixeron.step.drawn.DrawnRectangle;
+import pixeron.step.drawn.SetPixels;
 import pixeron.step.frequency.Fourier;
 import pixeron.step.frequency.FourierInverse;
 import pixeron.step.frequency.Notch;
@@ -150,6 +153,9 @@ public final class Catalog {
                 : isAsked.test("combine") ? new Combine()
                 : isAsked.test("paste") ? new Paste()
                 : isAsked.test("join") ? new Join()
+                : isAsked.test("set-pixels") ? new SetPixels()
+                : isAsked.test("line") ? new DrawnLine()
+                : isAsked.test("rectangle") ? new DrawnRectangle()
                 : isAsked.test("salt-pepper") ? new SaltAndPepper()
                 : isAsked.test("uniform-noise") ? new UniformNoise()
                 : isAsked.test("gaussian-noise") ? new GaussianNoise()

@@ -56,7 +56,7 @@ public final class ColourOperation implements Bound {
         Step plain = step.without(StepType.CHANNELS);
         Map<String, Operation> channels = new LinkedHashMap<>();
         before.faces().stream().filter(face -> wanted.contains(face.name())).forEach(face ->
-                channels.put(face.name(), bound(plain.type().onChannel(plain, ChannelsParameter.ALL.indexOf(face.name())),
+                channels.put(face.name(), bound(plain.type().onChannel(plain.onChannel(wanted, face.name()), ChannelsParameter.ALL.indexOf(face.name())),
                         new Inputs(face.image(), reference -> other(inputs.others().apply(reference), face.name(),
                                 wanted.contains(ALPHA) && !step.has(Common.CHANNELS), face.image().maximumLevel()), inputs.mostPixels()), face.name())));
         return new ColourOperation(step, before, channels, () -> notes(step, channels));
@@ -94,7 +94,7 @@ public final class ColourOperation implements Bound {
     static ColourOperation of(Step step, ColourImage before, Inputs inputs) {
         List<String> there = before.faces().stream().map(Result.Face::name).toList();
         Optional<List<String>> given = step.arguments().find(StepType.CHANNELS);
-        List<String> wanted = given.orElse(COLOURS);
+        List<String> wanted = given.orElseGet(() -> step.type().channels(step, before));
         wanted.stream().filter(name -> !there.contains(name)).findFirst().ifPresent(name -> {
             throw PixeronException.of("channels has %s, and this colour image has only %s.", name, String.join(", ", there));
         });

@@ -49,7 +49,7 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
             if (!seen.add(word.key())) {
                 throw at(word, "%s stands twice.", word.key());
             }
-            arguments = with(arguments, parameter, word);
+            arguments = with(type, arguments, parameter, word);
         }
         return new KeyedLine<>(type, arguments);
     }
@@ -73,9 +73,9 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
                         type.name(), Decimals.shortened(word.key()), keys));
     }
 
-    private static <T> Arguments with(Arguments arguments, Parameter<T> parameter, Word word) {
+    private static <T> Arguments with(Keyed type, Arguments arguments, Parameter<T> parameter, Word word) {
         try {
-            return arguments.with(parameter, parameter.parse(word.value()));
+            return arguments.withText(parameter, word.value(), type.takesEach());
         } catch (PixeronException problem) {
             throw at(word, "%s", problem.getMessage());
         }

@@ -138,6 +138,11 @@ public abstract class PointStep extends NamedStep {
     }
 
     @Override
+    public boolean takesEach() {
+        return true;
+    }
+
+    @Override
     public List<? extends Parameter<?>> limits() {
         return levelKeys();
     }

@@ -59,6 +59,18 @@ public final class LevelRows {
                 .withSums("n", "p");
     }
 
+    /** @return k, n(k), p(k), C(k): the counts of an image on which nothing is worked out */
+    public static Table counts(Histogram histogram) {
+        List<List<Value>> rows = new ArrayList<>();
+        for (int level = 0; level <= histogram.maximumLevel(); level++) {
+            List<Value> row = new ArrayList<>(counted(histogram, level));
+            row.add(Rational.of(histogram.running(level)));
+            rows.add(row);
+        }
+        return new Table(HISTOGRAM, List.of("k", COUNT, "p", RUNNING), rows).withRules(Map.of("p", share(histogram),
+                RUNNING, TableRule.of("runningAbove + n", Map.of(), "runningAbove", COUNT))).withSums(COUNT, "p");
+    }
+
     /**
      * @param exact the value of a level before rounding
      * @param finish rounding and overflow

@@ -179,6 +179,28 @@ class ColourStepsTest {
         assertThat(new WholePixel(bound, gray, after, true).lines(pixel)).extracting(Line::label).contains("red", "green", "blue");
     }
 
+    /** 71, 171, 172: 40 more red, 60 less green, 25 more blue; no green at all and twice the blue; three thresholds. */
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"add amount=\"40 -60 25\"; 111 111 197", "multiply factor=\"1 0 2\"; 71 0 255",
+        "threshold at=\"71 100 172\"; 0 255 0", "linear gain=\"2 1 1/2\" bias=5; 147 176 91", "add amount=\"1 2\" channels=\"blue red\"; 73 171 173",
+        "clamp low=\"80 0 0\" high=\"255 100 255\"; 80 100 172", "bits-and mask=\"255 0 0x0F\"; 71 0 12"})
+    void aNumberForEachChannel(String line, String expected) {
+        assertThat(inks(result(line, INKS), 0, 0)).isEqualTo(expected);
+        Step step = StepLine.parse(line);
+        assertThat(StepLine.parse(step.line())).isEqualTo(step);
+    }
+
+    @Test
+    void asManyNumbersAsChannels() {
+        assertThatThrownBy(() -> result("add amount=\"1 2\"", INKS)).hasMessageContaining("amount has 2 numbers, and the step works on 3 channels: red, green, blue");
+        assertThatThrownBy(() -> StepLine.parse("add amount=\"1 2 3\"").bind(RED)).hasMessageContaining("add has a number for each of 3 channels, and this is one");
+        assertThatThrownBy(() -> StepLine.parse("box size=\"3 5 7\"")).isInstanceOf(PixeronException.class);
+        assertThatThrownBy(() -> StepLine.parse("clamp low=\"1 9 3\" high=\"5 5 5\"")).hasMessageContaining("low must be at most high");
+        // The working and the loop of a channel show its own number.
+        WholePixel whole = new WholePixel(Binding.of(StepLine.parse("add amount=\"40 -60 25\""), INKS), INKS, result("add amount=\"40 -60 25\"", INKS), true);
+        assertThat(whole.lines(new Pixel(0, 0)).stream().map(Line::text).toList()).contains("s = 71 + 40", "s = 171 + (−60)", "s = 172 + 25");
+    }
+
     /** Red and blue come from the other end of the row, green stays: both pixels are taken apart, and the loop reads green at its own place. */
     @Test
     void channelsThatMoveAloneAreTakenOfAnotherPixel() {

@@ -42,7 +42,7 @@ public final class ParameterField<T> extends VBox {
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
     private final Parameter<T> parameter;
-    private final BiConsumer<ParameterField<T>, Optional<T>> onChange;
+    private final BiConsumer<ParameterField<T>, String> onChange;
     private final Label problem = new Label();
     private final Label remark = new Label();
     private final Region control;
@@ -52,9 +52,10 @@ public final class ParameterField<T> extends VBox {
     private boolean isShowing = true;
 
     /**
-     * @param onChange gets the value that the person gave, or empty for the key's default
+     * @param onChange gets the text that the person gave, blank for the key's default; throws a PixeronException where it is not in the
+     *     key's range
      */
-    public ParameterField(Parameter<T> parameter, BiConsumer<ParameterField<T>, Optional<T>> onChange) {
+    public ParameterField(Parameter<T> parameter, BiConsumer<ParameterField<T>, String> onChange) {
         this.parameter = parameter;
         this.onChange = onChange;
         getStyleClass().add("parameter");
@@ -204,8 +205,7 @@ public final class ParameterField<T> extends VBox {
 
     private void typed(String text) {
         try {
-            onChange.accept(this, text.isEmpty() && !parameter.isRequired()
-                    ? Optional.empty() : Optional.of(parameter.parse(text)));
+            onChange.accept(this, text);
             setProblem("");
         } catch (PixeronException notUnderstood) {
             setProblem(notUnderstood.getMessage());
@@ -247,7 +247,7 @@ public final class ParameterField<T> extends VBox {
         isShowing = true;
         Optional<T> value = arguments.find(parameter);
         if (control instanceof TextField field) {
-            String text = arguments.isGiven(parameter) ? value.map(parameter::print).orElse("") : "";
+            String text = arguments.isGiven(parameter) ? arguments.print(parameter) : "";
             if (!isSame(field.getText(), text)) {
                 field.setText(text);
                 setProblem("");
@@ -281,9 +281,8 @@ public final class ParameterField<T> extends VBox {
             return false;
         }
         try {
-            T value = typed.isBlank() ? null : parameter.parse(typed.strip());
-            String printed = value == null || parameter.defaultValue().filter(value::equals).isPresent()
-                    ? "" : parameter.print(value);
+            Arguments read = typed.isBlank() ? Arguments.NONE : Arguments.NONE.withText(parameter, typed, true);
+            String printed = read.isGiven(parameter) ? read.print(parameter) : "";
             return printed.equals(text) && !(parameter.isRequired() && typed.isBlank());
         } catch (PixeronException stillWrong) {
             return problem.getText().length() > 0;

@@ -34,6 +34,7 @@ import pixeron.step.Step;
 import pixeron.step.StepType;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.kernel.Kernel;
+import pixeron.step.key.Arguments;
 import pixeron.step.key.Parameter;
 import pixeron.step.key.ReferenceParameter;
 
@@ -155,10 +156,12 @@ public final class ParameterPane extends VBox {
         return new ParameterField<>(parameter, this::changed);
     }
 
-    private <T> void changed(ParameterField<T> field, Optional<T> value) {
+    private <T> void changed(ParameterField<T> field, String text) {
         int position = bench.position();
         Step step = bench.project().chain().stage(position).link().step();
-        Step changed = value.map(v -> step.with(field.parameter(), v)).orElseGet(() -> step.without(field.parameter()));
+        boolean isLeftOut = text.isEmpty() && !field.parameter().isRequired();
+        Step changed = isLeftOut ? step.without(field.parameter())
+                : new Step(step.type(), step.arguments().withText(field.parameter(), text, step.type().takesEach()));
         bench.edit("parameter " + field.parameter().key() + " of " + id,
                 project -> project.withChain(chain -> chain.replaced(position, changed)));
     }
@@ -277,9 +280,15 @@ public final class ParameterPane extends VBox {
         return button;
     }
 
-    /** Puts the cursor into the first field of the step; which channels it works on is asked beside, and may be hidden. */
+    /**
+     * Puts the cursor into the first field that has a value of its own, else into the first; which channels the step works on is asked
+     * beside, and may be hidden.
+     */
     public void focusFirst() {
-        fields.stream().filter(field -> field.parameter() != StepType.CHANNELS).findFirst().ifPresent(ParameterField::focus);
+        Arguments arguments = bench.project().chain().stage(bench.position()).link().step().arguments();
+        List<ParameterField<?>> possible = fields.stream().filter(field -> field.parameter() != StepType.CHANNELS).toList();
+        possible.stream().filter(field -> arguments.isGiven(field.parameter())).findFirst().or(() -> possible.stream().findFirst())
+                .ifPresent(ParameterField::focus);
     }
 
     private void copyLine() {
