@@ -16,7 +16,7 @@ import pixeron.PixeronException;
 public record Page(String name, String title, String markdown) {
 
     private static final List<String> NAMES = List.of("looking", "new-images", "gray", "colour", "point-steps", "equalization", "thresholds",
-            "kernels", "geometry", "two-images", "noise", "frequency", "low-rank", "by-hand", "walk", "exercises");
+            "kernels", "geometry", "drawing", "two-images", "noise", "frequency", "low-rank", "by-hand", "walk", "exercises");
 
     /**
      * @return all pages, in the order in which somebody would read them; the words are not among them

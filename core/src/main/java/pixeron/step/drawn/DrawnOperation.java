@@ -11,6 +11,7 @@ import pixeron.loop.LoopProgram;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
+import pixeron.step.Finish;
 import pixeron.step.Inputs;
 import pixeron.step.Progress;
 import pixeron.step.Source;
@@ -54,6 +55,12 @@ final class DrawnOperation extends StepOperation {
     protected List<Line> work(Pixel result, Sight sight) {
         return List.of(Line.of("formula", Run.plain(formula)), Line.of("this pixel", Run.plain("s = "), Run.after(Decimals.working(calculate(result, sight))),
                 Run.note("   " + result + " is set")));
+    }
+
+    /** A value that is set is neither rounded nor clipped. */
+    @Override
+    protected List<Line> ending(Pixel result, Value exact, Finish end) {
+        return List.of();
     }
 
     @Override

@@ -51,6 +51,11 @@ abstract class DrawnStep extends NamedStep {
     /** Returns the statements that make s of the pixel (i, j), which is before[i][j] so far. */
     abstract List<Statement> loop(Arguments arguments, Image before);
 
+    /** Returns what is there before the loops over the pixels begin. */
+    List<Statement> start(Arguments arguments, Image before) {
+        return List.of();
+    }
+
     /** Returns the same step with rows and columns exchanged, or counted from another number. */
     abstract Step moved(Step step, PlaceChange change);
 
@@ -110,7 +115,7 @@ abstract class DrawnStep extends NamedStep {
         }
         List<Statement> body = new ArrayList<>(List.of(Statement.set("s", Code.before(Code.name("i"), Code.name("j")))));
         body.addAll(loop(step.arguments(), before));
-        LoopProgram program = new LoopProgram(name(), step.line(), List.of(), Code.name("H"), Code.name("W"), body).reading(before);
+        LoopProgram program = new LoopProgram(name(), step.line(), start(step.arguments(), before), Code.name("H"), Code.name("W"), body).reading(before);
         return new DrawnOperation(step, inputs, before, values, formula(step.arguments()), Optional.of(program));
     }
 

@@ -79,16 +79,18 @@ public final class SetPixels extends DrawnStep {
     }
 
     @Override
-    List<Statement> loop(Arguments arguments, Image before) {
+    List<Statement> start(Arguments arguments, Image before) {
         List<Dot> dots = dots(arguments);
-        List<Statement> statements = new ArrayList<>();
-        statements.add(values("rows", dots.stream().map(dot -> Rational.of(dot.pixel().row())).toList()));
-        statements.add(values("columns", dots.stream().map(dot -> Rational.of(dot.pixel().column())).toList()));
-        statements.add(values("values", dots.stream().map(dot -> dot.ink().on(name(), before)).toList()));
+        return List.of(values("rowsSet", dots.stream().map(dot -> Rational.of(dot.pixel().row())).toList()),
+                values("columnsSet", dots.stream().map(dot -> Rational.of(dot.pixel().column())).toList()),
+                values("valuesSet", dots.stream().map(dot -> dot.ink().on(name(), before)).toList()));
+    }
+
+    @Override
+    List<Statement> loop(Arguments arguments, Image before) {
         Code k = Code.name("k");
-        statements.add(new Statement.Loop("k", Code.of(0), Code.of(dots.size()), List.of(setWhere(new Code.At("rows", k), new Code.At("columns", k),
-                new Code.At("values", k)))));
-        return statements;
+        return List.of(new Statement.Loop("k", Code.of(0), Code.of(dots(arguments).size()), List.of(setWhere(new Code.At("rowsSet", k),
+                new Code.At("columnsSet", k), new Code.At("valuesSet", k)))));
     }
 
     private static Statement values(String name, List<Rational> numbers) {
