@@ -166,14 +166,32 @@ public final class BenchView extends BorderPane {
     private ScrollPane side(Bench bench, OwnKernels personal, Shelf.Ways shelf) {
         Label title = Section.of("STEPS");
         ParameterPane parameters = new ParameterPane(bench, personal);
-        addEventHandler(StepAdded.ADDED, event -> parameters.focusFirst());
-        VBox box = new VBox(title, new BranchBar(bench), new StepList(bench, this::say), new Shelf(bench, shelf, this::say), search, parameters);
+        VBox box = new VBox(title, new BranchBar(bench), new StepList(bench, this::say), search, parameters, new Shelf(bench, shelf, this::say));
         box.getStyleClass().add("side");
         ScrollPane side = new ScrollPane(box);
         side.getStyleClass().add("side-scroll");
         side.setFitToWidth(true);
         side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        addEventHandler(StepAdded.ADDED, event -> {
+            parameters.focusFirst();
+            // Its fields are seen, as far as they fit, however many steps stand above them.
+            Platform.runLater(() -> reveal(side, parameters));
+        });
         return side;
+    }
+
+    /** Scrolls just so far that a part is seen, from its top on where all of it does not fit. */
+    private static void reveal(ScrollPane scroll, Region part) {
+        scroll.applyCss();
+        scroll.layout();
+        double room = scroll.getViewportBounds().getHeight();
+        double hidden = scroll.getContent().getLayoutBounds().getHeight() - room;
+        double top = part.getBoundsInParent().getMinY();
+        double start = scroll.getVvalue() * Math.max(0, hidden);
+        double wanted = Math.min(top, Math.max(start, top + part.getHeight() - room));
+        if (hidden > 0 && (wanted > start || top < start)) {
+            scroll.setVvalue(wanted / hidden);
+        }
     }
 
     private HBox below(Bench bench, Theme theme, Ways ways) {

@@ -11,6 +11,7 @@ import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
@@ -22,7 +23,7 @@ import pixeron.step.pointwise.PointStep;
 public final class BitPlane extends PointStep {
 
     private static final int LAST_BIT = 15;
-    private static final NumberParameter BIT = NumberParameter.required("bit", "Bit")
+    private static final NumberParameter BIT = NumberParameter.required("bit", "Bit").sliding(Span.of(0, 15))
             .only(n -> n.isInt() && n.toInt() >= 0 && n.toInt() <= LAST_BIT, "a whole number from 0 to 15");
     private static final ChoiceParameter.Choice LEVEL = new ChoiceParameter.Choice("level", "0 or M");
     private static final ChoiceParameter.Choice AS_BIT = new ChoiceParameter.Choice("bit", "0 or 1");

@@ -10,6 +10,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
@@ -21,7 +22,7 @@ import pixeron.step.pointwise.PointStep;
 public final class Shift extends PointStep {
 
     private static final int FARTHEST = 16;
-    private static final NumberParameter BY = NumberParameter.required("by", "By")
+    private static final NumberParameter BY = NumberParameter.required("by", "By").sliding(Span.of(-8, 8))
             .only(n -> n.isInt() && Math.abs(n.toInt()) <= FARTHEST, "a whole number from -16 to 16");
 
     private final Expression right = parsed("floor(r / 2^(-by))");

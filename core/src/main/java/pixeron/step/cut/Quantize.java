@@ -11,6 +11,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
@@ -21,7 +22,7 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Quantize extends PointStep {
 
-    private static final NumberParameter LEVELS = NumberParameter.required("levels", "Levels")
+    private static final NumberParameter LEVELS = NumberParameter.required("levels", "Levels").sliding(Span.of(2, 64))
             .only(n -> n.isInt() && n.toInt() >= 2 && n.toInt() <= Image.LARGEST_MAXIMUM + 1,
                     "a whole number from 2 to M + 1");
 

@@ -18,6 +18,7 @@ import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -31,9 +32,9 @@ import pixeron.working.Run;
  */
 public final class Notch extends FilterStep {
 
-    static final NumberParameter U = NumberParameter.whole("u", "u, rows");
-    static final NumberParameter V = NumberParameter.whole("v", "v, columns");
-    static final NumberParameter RADIUS = NumberParameter.optional("radius", "Radius", 0).only(n -> n.signum() >= 0, "a number of at least 0");
+    static final NumberParameter U = NumberParameter.whole("u", "u, rows").sliding(Span.of(-32, 32));
+    static final NumberParameter V = NumberParameter.whole("v", "v, columns").sliding(Span.of(-32, 32));
+    static final NumberParameter RADIUS = NumberParameter.optional("radius", "Radius", 0).sliding(Span.of(0, 16)).only(n -> n.signum() >= 0, "a number of at least 0");
 
     public Notch() {
         super("notch", "Notch", "Takes one wave away: a coefficient and its mate, and those around them, become 0.");

@@ -29,6 +29,7 @@ import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.ChoiceParameter.Choice;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -47,14 +48,14 @@ public final class Pass extends FilterStep {
     private static final Choice BAND = new Choice("band", "those in between stay: radius ≤ D ≤ to");
     private static final Choice STOP = new Choice("stop", "those in between become 0");
     private static final ChoiceParameter KEEP = ChoiceParameter.required("keep", "Keep", LOW, HIGH, BAND, STOP);
-    static final NumberParameter RADIUS = NumberParameter.required("radius", "Radius").only(n -> n.signum() >= 0, "a number of at least 0");
-    private static final NumberParameter TO = NumberParameter.required("to", "To").only(n -> n.signum() >= 0, "a number of at least radius").leftOutAtWill();
+    static final NumberParameter RADIUS = NumberParameter.required("radius", "Radius").sliding(Span.of(0, 64)).only(n -> n.signum() >= 0, "a number of at least 0");
+    private static final NumberParameter TO = NumberParameter.required("to", "To").sliding(Span.of(0, 64)).only(n -> n.signum() >= 0, "a number of at least radius").leftOutAtWill();
     private static final int USUAL_ORDER = 2;
     private static final Choice IDEAL = new Choice("ideal", "all or nothing");
     private static final Choice GAUSSIAN = new Choice("gaussian", "e^(\u2212D² ÷ (2 × radius²)), or 1 \u2212 that");
     private static final Choice BUTTERWORTH = new Choice("butterworth", "1 ÷ (1 + (D ÷ radius)^(2 × order)), or 1 \u2212 that");
     private static final ChoiceParameter SHAPE = ChoiceParameter.of("shape", "Shape", IDEAL, GAUSSIAN, BUTTERWORTH);
-    private static final NumberParameter ORDER = NumberParameter.required("order", "Order").leftOutAtWill()
+    private static final NumberParameter ORDER = NumberParameter.required("order", "Order").sliding(Span.of(1, 8)).leftOutAtWill()
             .only(n -> n.isInt() && n.toInt() >= 1, "a whole number of at least 1; " + USUAL_ORDER + " where it is left out");
 
     private static final String SQUARED = "squared";

@@ -19,6 +19,7 @@ import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 
 /**
  * {@code move down=a right=b border=zero}: s(i, j) = r(i − a, j − b), whole a, b of any sign.
@@ -28,8 +29,8 @@ import pixeron.step.key.Parameter;
  */
 public final class Move extends NamedStep {
 
-    private static final NumberParameter DOWN = NumberParameter.whole("down", "Down");
-    private static final NumberParameter RIGHT = NumberParameter.whole("right", "Right");
+    private static final NumberParameter DOWN = NumberParameter.whole("down", "Down").sliding(Span.of(-32, 32));
+    private static final NumberParameter RIGHT = NumberParameter.whole("right", "Right").sliding(Span.of(-32, 32));
 
     public Move() {
         super("move", "Move", "Moves the image down and to the right, or back; what comes in from outside is chosen.");

@@ -25,6 +25,7 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 
 /**
  * {@code resize height=h width=w by=nearest grid=centres}, {@code resize scale=f}: the image with other numbers of rows and
@@ -37,7 +38,7 @@ public final class Resize extends NamedStep {
 
     private static final NumberParameter HEIGHT = size("height", "Height");
     private static final NumberParameter WIDTH = size("width", "Width");
-    private static final NumberParameter SCALE = NumberParameter.required("scale", "Scale").only(n -> n.signum() > 0, "a number above 0")
+    private static final NumberParameter SCALE = NumberParameter.required("scale", "Scale").sliding(Span.of(Rational.of(1, 10), Rational.of(4), Rational.of(1, 10))).only(n -> n.signum() > 0, "a number above 0")
             .leftOutAtWill();
     private static final String MEAN = "mean";
     private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE,

@@ -34,6 +34,7 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -49,7 +50,7 @@ public final class Turn extends NamedStep {
     private static final Rational QUARTER = Rational.of(90);
     private static final int HALF_TURN = 180;
     private static final int EVEN_ANGLE = 15;
-    private static final NumberParameter DEGREES = NumberParameter.required("degrees", "Degrees");
+    private static final NumberParameter DEGREES = NumberParameter.required("degrees", "Degrees").sliding(Span.of(-180, 180));
     private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE);
     private static final ChoiceParameter SIZE = ChoiceParameter.of("size", "Size", new ChoiceParameter.Choice("fit", "as large as the turned image"),
             new ChoiceParameter.Choice("keep", "as large as before"));

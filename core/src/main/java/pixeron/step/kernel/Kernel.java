@@ -15,6 +15,7 @@ import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.ListParameter;
 import pixeron.step.key.MatrixParameter;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.WindowStep;
 
@@ -31,7 +32,7 @@ public final class Kernel extends WindowStep {
     private static final MatrixParameter WEIGHTS = new MatrixParameter("weights", "Weights", LARGEST);
     private static final NumberParameter DIVISOR = NumberParameter.automatic("divisor", "Divisor", false)
             .only(number -> number.signum() != 0, "a number other than 0, or auto");
-    private static final NumberParameter OFFSET = NumberParameter.optional("offset", "Offset", 0);
+    private static final NumberParameter OFFSET = NumberParameter.optional("offset", "Offset", 0).sliding(Span.ofLevels(-1, 1));
     private static final ChoiceParameter.Choice CORRELATION = new ChoiceParameter.Choice("correlation",
             "the weights lie on the image as they are");
     private static final ChoiceParameter.Choice CONVOLUTION = new ChoiceParameter.Choice("convolution",

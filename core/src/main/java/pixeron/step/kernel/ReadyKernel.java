@@ -22,6 +22,7 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.WindowStep;
 
@@ -35,9 +36,9 @@ import pixeron.step.neighborhood.WindowStep;
 public final class ReadyKernel extends WindowStep {
 
     static final int LARGEST = 31;
-    static final NumberParameter SIZE = NumberParameter.required("size", "Size").only(size -> size.isInt()
+    static final NumberParameter SIZE = NumberParameter.required("size", "Size").sliding(Span.of(Rational.ONE, Rational.of(31), Rational.of(2))).only(size -> size.isInt()
             && size.toInt() >= 1 && size.toInt() <= LARGEST, "a whole number from 1 to " + LARGEST);
-    private static final NumberParameter SIGMA = NumberParameter.required("sigma", "Sigma").only(
+    private static final NumberParameter SIGMA = NumberParameter.required("sigma", "Sigma").sliding(Span.of(Rational.of(1, 10), Rational.of(5), Rational.of(1, 10))).only(
             sigma -> sigma.signum() > 0, "a number above 0");
     private static final NumberParameter ODD_SIZE = NumberParameter.automatic("size", "Size", false).only(
             size -> size.isInt() && size.toInt() >= 1 && size.toInt() <= LARGEST && size.toInt() % 2 == 1,

@@ -17,6 +17,7 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.Mean;
 import pixeron.step.neighborhood.Window;
@@ -32,7 +33,7 @@ import pixeron.step.neighborhood.WindowStep;
  */
 public final class Unsharp extends WindowStep {
 
-    private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount");
+    private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount").sliding(Span.of(0, 4, 10));
     private static final Expression APART = Parser.parse("r - mean", Set.of("r", "mean"));
     private static final Expression SHARPER = Parser.parse("r + amount * apart", Set.of("r", "amount", "apart"));
 

@@ -15,9 +15,12 @@ import pixeron.number.Rational;
  * @param defaultValue the value otherwise
  * @param words what may be written that is no number
  * @param allowed which numbers are allowed
+ * @param span which numbers a person tries out; empty where that depends on too much
  */
 public record NumberParameter(String key, String title, boolean isRequired, Optional<Amount> defaultValue,
-        Words words, Allowed allowed) implements Parameter<Amount> {
+        Words words, Allowed allowed, Optional<Span> span) implements Parameter<Amount> {
+
+    private static final Optional<Span> LEVELS = Optional.of(Span.ofLevels(0, 1));
 
     /**
      * What may be written that is no number.
@@ -41,7 +44,7 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
 
     /** @return a key that must be given, with any number */
     public static NumberParameter required(String key, String title) {
-        return new NumberParameter(key, title, true, Optional.empty(), Words.NONE, Allowed.all("a number"));
+        return new NumberParameter(key, title, true, Optional.empty(), Words.NONE, Allowed.all("a number"), Optional.empty());
     }
 
     /** @return a key that must be given, with a whole number of any sign */
@@ -51,44 +54,49 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
 
     /** @return a key with a default; M may be written for the maximum level */
     public static NumberParameter level(String key, String title, Amount defaultValue) {
-        return new NumberParameter(key, title, false, Optional.of(defaultValue), Words.MAXIMUM, Allowed.all("a number or M"));
+        return new NumberParameter(key, title, false, Optional.of(defaultValue), Words.MAXIMUM, Allowed.all("a number or M"), LEVELS);
     }
 
     /** @return a key with a default, for a number that no level stands for */
     public static NumberParameter optional(String key, String title, long defaultValue) {
-        return new NumberParameter(key, title, false, Optional.of(Amount.of(defaultValue)), Words.NONE, Allowed.all("a number"));
+        return new NumberParameter(key, title, false, Optional.of(Amount.of(defaultValue)), Words.NONE, Allowed.all("a number"), Optional.empty());
     }
 
     /** @return a key for a number that the step works out unless it is given */
     public static NumberParameter automatic(String key, String title, boolean takesMaximum) {
         return new NumberParameter(key, title, false, Optional.of(Amount.AUTO), new Words(takesMaximum, Optional.of(Amount.AUTO)),
-                Allowed.all(takesMaximum ? "a number, M or auto" : "a number or auto"));
+                Allowed.all(takesMaximum ? "a number, M or auto" : "a number or auto"), takesMaximum ? LEVELS : Optional.empty());
     }
 
     /** @return a key for a number or M; by default the sample is kept */
     public static NumberParameter kept(String key, String title) {
         return new NumberParameter(key, title, false, Optional.of(Amount.KEEP), new Words(true, Optional.of(Amount.KEEP)),
-                Allowed.all("a number, M or keep"));
+                Allowed.all("a number, M or keep"), LEVELS);
     }
 
     /** @return this as a key that must be given */
     public NumberParameter givenAlways() {
-        return new NumberParameter(key, title, true, Optional.empty(), words, allowed);
+        return new NumberParameter(key, title, true, Optional.empty(), words, allowed, span);
     }
 
     /** @return this with another default */
     public NumberParameter with(Amount otherDefault) {
-        return new NumberParameter(key, title, false, Optional.of(otherDefault), words, allowed);
+        return new NumberParameter(key, title, false, Optional.of(otherDefault), words, allowed, span);
     }
 
     /** @return this as a key that may be left out and then has no value */
     public NumberParameter leftOutAtWill() {
-        return new NumberParameter(key, title, false, Optional.empty(), words, allowed);
+        return new NumberParameter(key, title, false, Optional.empty(), words, allowed, span);
     }
 
     /** @return this with fewer numbers allowed */
     public NumberParameter only(Predicate<Rational> rule, String inWords) {
-        return new NumberParameter(key, title, isRequired, defaultValue, words, new Allowed(rule, inWords));
+        return new NumberParameter(key, title, isRequired, defaultValue, words, new Allowed(rule, inWords), span);
+    }
+
+    /** @return this with the numbers that a person tries out */
+    public NumberParameter sliding(Span numbers) {
+        return new NumberParameter(key, title, isRequired, defaultValue, words, allowed, Optional.of(numbers));
     }
 
     /** @return whether M may be written */

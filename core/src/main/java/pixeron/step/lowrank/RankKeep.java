@@ -27,6 +27,7 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 import pixeron.working.TableKind;
 
 /**
@@ -44,9 +45,9 @@ public final class RankKeep extends NamedStep implements WholeType {
     static final TableKind POWER = TableKind.of("power", "Power iteration").with(Map.of("sigma", "σ"));
 
     private static final int MOST_IN_A_MOMENT = 2_000_000;
-    private static final NumberParameter KEEP = NumberParameter.required("keep", "Keep").only(n -> n.isInt() && n.toInt() >= 1,
+    private static final NumberParameter KEEP = NumberParameter.required("keep", "Keep").sliding(Span.of(1, 64)).only(n -> n.isInt() && n.toInt() >= 1,
             "a whole number from 1 to the smaller side of the image").leftOutAtWill();
-    private static final NumberParameter ENERGY = NumberParameter.required("energy", "Energy").only(n -> n.signum() > 0
+    private static final NumberParameter ENERGY = NumberParameter.required("energy", "Energy").sliding(Span.of(1, 100)).only(n -> n.signum() > 0
             && n.compareTo(Rational.of(100)) <= 0, "a percentage above 0, up to 100").leftOutAtWill();
     private static final ChoiceParameter.Choice SQUARES = new ChoiceParameter.Choice("squares", "the share of Σσ²");
     private static final ChoiceParameter.Choice SUM = new ChoiceParameter.Choice("sum", "the share of Σσ");

@@ -15,6 +15,7 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 
 /** A step with a window: its keys {@code border} and {@code outside}, and what holds for them. */
 public abstract class WindowStep extends NamedStep {
@@ -42,7 +43,7 @@ public abstract class WindowStep extends NamedStep {
 
     /** @return the key {@code size}, which must be given */
     protected static NumberParameter size() {
-        return NumberParameter.required("size", "Size").only(size -> size.isInt() && size.toInt() >= 1
+        return NumberParameter.required("size", "Size").sliding(Span.of(Rational.ONE, Rational.of(31), Rational.of(2))).only(size -> size.isInt() && size.toInt() >= 1
                 && size.toInt() <= LARGEST, "a whole number from 1 to " + LARGEST);
     }
 

@@ -14,6 +14,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -25,8 +26,8 @@ import pixeron.working.Run;
  */
 public final class GaussianNoise extends NoiseStep {
 
-    private static final NumberParameter DEVIATION = NumberParameter.required("deviation", "Deviation").only(n -> n.signum() >= 0, "a number of 0 or more");
-    private static final NumberParameter MEAN = NumberParameter.optional("mean", "Mean", 0);
+    private static final NumberParameter DEVIATION = NumberParameter.required("deviation", "Deviation").sliding(Span.ofLevels(0, 1)).only(n -> n.signum() >= 0, "a number of 0 or more");
+    private static final NumberParameter MEAN = NumberParameter.optional("mean", "Mean", 0).sliding(Span.ofLevels(-1, 1));
 
     public GaussianNoise() {
         super("gaussian-noise", "Gaussian noise", "Adds a number by chance to each pixel, small ones more often than large ones.", DEVIATION, MEAN);

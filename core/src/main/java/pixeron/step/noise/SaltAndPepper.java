@@ -29,6 +29,7 @@ import pixeron.step.StepType;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
@@ -42,7 +43,7 @@ import pixeron.working.Run;
 public final class SaltAndPepper extends NoiseStep {
 
     private static final NumberParameter COUNT = NumberParameter.required("count", "Count").only(n -> n.isInt() && n.signum() >= 0, "a whole number from 0 on");
-    private static final NumberParameter WHITE = NumberParameter.optional("white", "White, percent", 50).only(n -> n.signum() >= 0
+    private static final NumberParameter WHITE = NumberParameter.optional("white", "White, percent", 50).sliding(Span.of(0, 100)).only(n -> n.signum() >= 0
             && n.compareTo(Rational.of(100)) <= 0, "a number from 0 to 100");
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);

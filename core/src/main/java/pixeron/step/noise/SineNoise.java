@@ -17,6 +17,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
@@ -29,12 +30,12 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class SineNoise extends PointStep {
 
-    private static final NumberParameter AMPLITUDE = NumberParameter.required("amplitude", "Amplitude");
+    private static final NumberParameter AMPLITUDE = NumberParameter.required("amplitude", "Amplitude").sliding(Span.ofLevels(0, 1));
     private static final NumberParameter PERIOD_ROWS = turns("period-rows", "Period, rows");
     private static final NumberParameter PERIOD_COLUMNS = turns("period-columns", "Period, columns");
     private static final NumberParameter CYCLES_ROWS = turns("cycles-rows", "Cycles, rows");
     private static final NumberParameter CYCLES_COLUMNS = turns("cycles-columns", "Cycles, columns");
-    private static final NumberParameter PHASE = NumberParameter.optional("phase", "Phase, degrees", 0);
+    private static final NumberParameter PHASE = NumberParameter.optional("phase", "Phase, degrees", 0).sliding(Span.of(0, 360));
     private static final List<NumberParameter> PERIODS = List.of(PERIOD_ROWS, PERIOD_COLUMNS);
     private static final List<NumberParameter> CYCLES = List.of(CYCLES_ROWS, CYCLES_COLUMNS);
     private static final Set<String> NAMES = Set.of("r", "i", "j", "H", "W", "p", "q", "m", "n", "amplitude", "phase");
@@ -45,7 +46,7 @@ public final class SineNoise extends PointStep {
     }
 
     private static NumberParameter turns(String key, String title) {
-        return NumberParameter.required(key, title).only(n -> n.signum() != 0, "a number other than 0").leftOutAtWill();
+        return NumberParameter.required(key, title).sliding(Span.of(1, 64)).only(n -> n.signum() != 0, "a number other than 0").leftOutAtWill();
     }
 
     private static boolean isGiven(Arguments arguments, List<NumberParameter> keys) {

@@ -15,6 +15,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
@@ -25,8 +26,8 @@ import pixeron.working.Run;
  */
 public final class UniformNoise extends NoiseStep {
 
-    private static final NumberParameter FROM = NumberParameter.whole("from", "From");
-    private static final NumberParameter TO = NumberParameter.whole("to", "To");
+    private static final NumberParameter FROM = NumberParameter.whole("from", "From").sliding(Span.ofLevels(-1, 1));
+    private static final NumberParameter TO = NumberParameter.whole("to", "To").sliding(Span.ofLevels(-1, 1));
 
     public UniformNoise() {
         super("uniform-noise", "Uniform noise", "Adds a whole number by chance to each pixel, every one in a range equally often.", FROM, TO);

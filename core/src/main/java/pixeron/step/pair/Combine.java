@@ -31,6 +31,7 @@ import pixeron.step.key.Arguments;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.ReferenceParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
@@ -102,7 +103,7 @@ public final class Combine extends PointStep {
     }
 
     private static final ChoiceParameter BY = new ChoiceParameter("by", "By", Optional.empty(), Arrays.stream(By.values()).map(by -> by.choice).toList());
-    private static final NumberParameter SHARE = NumberParameter.required("share", "Share").leftOutAtWill().only(a -> a.signum() >= 0 && a.compareTo(Rational.ONE) <= 0,
+    private static final NumberParameter SHARE = NumberParameter.required("share", "Share").sliding(Span.of(0, 1, 20)).leftOutAtWill().only(a -> a.signum() >= 0 && a.compareTo(Rational.ONE) <= 0,
             "a number from 0 to 1");
 
     public Combine() {

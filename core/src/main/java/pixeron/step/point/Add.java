@@ -11,6 +11,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.PointStep;
 
 /**
@@ -20,7 +21,7 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Add extends PointStep {
 
-    private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount");
+    private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount").sliding(Span.ofLevels(-1, 1));
 
     public Add() {
         super("add", "Add", "Adds a number to every level: brighter, or darker with a negative number.",

@@ -8,6 +8,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointStep;
 
@@ -18,7 +19,7 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Divide extends PointStep {
 
-    private static final NumberParameter DIVISOR = NumberParameter.required("divisor", "Divisor")
+    private static final NumberParameter DIVISOR = NumberParameter.required("divisor", "Divisor").sliding(Span.of(1, 16, 2))
             .only(number -> number.signum() != 0, "a number other than 0");
 
     public Divide() {

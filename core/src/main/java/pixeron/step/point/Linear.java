@@ -9,6 +9,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointStep;
 
@@ -20,8 +21,8 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Linear extends PointStep {
 
-    private static final NumberParameter GAIN = NumberParameter.required("gain", "Gain");
-    private static final NumberParameter BIAS = NumberParameter.required("bias", "Bias");
+    private static final NumberParameter GAIN = NumberParameter.required("gain", "Gain").sliding(Span.of(0, 4, 20));
+    private static final NumberParameter BIAS = NumberParameter.required("bias", "Bias").sliding(Span.ofLevels(-1, 1));
 
     public Linear() {
         super("linear", "Linear", "Multiplies by a gain and adds a bias: contrast and brightness in one step.",

@@ -11,6 +11,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointStep;
 
@@ -21,7 +22,7 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Multiply extends PointStep {
 
-    private static final NumberParameter FACTOR = NumberParameter.required("factor", "Factor");
+    private static final NumberParameter FACTOR = NumberParameter.required("factor", "Factor").sliding(Span.of(0, 4, 20));
 
     public Multiply() {
         super("multiply", "Multiply", "Multiplies every level by a factor: more contrast above 1, less below.",

@@ -13,6 +13,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointStep;
 
@@ -24,7 +25,7 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Power extends PointStep {
 
-    private static final NumberParameter GAMMA = NumberParameter.required("gamma", "Gamma")
+    private static final NumberParameter GAMMA = NumberParameter.required("gamma", "Gamma").sliding(Span.of(Rational.of(1, 10), Rational.of(5), Rational.of(1, 20)))
             .only(number -> number.signum() > 0, "a number above 0");
     private static final NumberParameter SCALE = NumberParameter.automatic("scale", "Scale", false);
 

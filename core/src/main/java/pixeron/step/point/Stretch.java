@@ -24,6 +24,7 @@ import pixeron.step.Way;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.EarlyPart;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
@@ -43,7 +44,7 @@ public final class Stretch extends PointStep {
     private static final NumberParameter HIGH = NumberParameter.automatic("high", "High", true);
     private static final NumberParameter TO_LOW = NumberParameter.level("to-low", "To low", Amount.of(0));
     private static final NumberParameter TO_HIGH = NumberParameter.automatic("to-high", "To high", true);
-    private static final NumberParameter CUT = NumberParameter.required("cut", "Cut %").leftOutAtWill()
+    private static final NumberParameter CUT = NumberParameter.required("cut", "Cut %").sliding(Span.of(0, 25, 2)).leftOutAtWill()
             .only(n -> n.signum() >= 0 && n.compareTo(Rational.of(50)) < 0, "a number from 0 to below 50");
 
     /** Whether a share of just p % is enough, which is a slip. */

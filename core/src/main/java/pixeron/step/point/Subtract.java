@@ -6,6 +6,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.PointStep;
 
 /**
@@ -15,7 +16,7 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Subtract extends PointStep {
 
-    private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount");
+    private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount").sliding(Span.ofLevels(-1, 1));
 
     public Subtract() {
         super("subtract", "Subtract", "Subtracts a number from every level: darker.", "r - amount", AMOUNT);

@@ -11,6 +11,7 @@ import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
+import pixeron.step.key.Span;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Window;
@@ -31,7 +32,7 @@ import pixeron.step.neighborhood.WindowStep;
 public final class Rank extends WindowStep {
 
     private static final NumberParameter SIZE = size();
-    private static final NumberParameter PLACE = NumberParameter.required("place", "Place").only(
+    private static final NumberParameter PLACE = NumberParameter.required("place", "Place").sliding(Span.of(1, 25)).only(
             place -> place.isInt() && place.toInt() >= 1, "a whole number from 1, the smallest");
 
     /** Which of the sorted values is taken. */

@@ -18,6 +18,7 @@ import pixeron.step.kernel.KernelCodes;
 import pixeron.step.kernel.Weights;
 import pixeron.step.key.Amount;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.Mean;
 import pixeron.step.neighborhood.Window;
@@ -35,7 +36,7 @@ import pixeron.step.neighborhood.WindowStep;
 public final class LocalThreshold extends WindowStep {
 
     private static final NumberParameter SIZE = size();
-    private static final NumberParameter OFFSET = NumberParameter.optional("offset", "Offset", 0);
+    private static final NumberParameter OFFSET = NumberParameter.optional("offset", "Offset", 0).sliding(Span.ofLevels(-1, 1));
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
     private static final Expression LIMIT = Parser.parse("mean - offset", Set.of("mean", "offset"));

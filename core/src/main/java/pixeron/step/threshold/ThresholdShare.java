@@ -16,6 +16,7 @@ import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.key.Span;
 import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 import pixeron.working.Line;
@@ -29,7 +30,7 @@ import pixeron.working.Run;
  */
 public final class ThresholdShare extends PointStep {
 
-    private static final NumberParameter PERCENT = NumberParameter.required("percent", "Percent").only(
+    private static final NumberParameter PERCENT = NumberParameter.required("percent", "Percent").sliding(Span.of(0, 100)).only(
             n -> n.signum() >= 0 && n.compareTo(Rational.of(100)) <= 0, "a number from 0 to 100");
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);

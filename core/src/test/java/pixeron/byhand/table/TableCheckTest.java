@@ -86,7 +86,7 @@ class TableCheckTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"k,running|9,4", "k,running,q|0,4,1", "running|4", "k,running|0", "0,4", "k,n|x,1"})
+    @ValueSource(strings = {"k,running|9,4", "k,running,q|0,4,1", "running|4", "k,running|0", "0,4,1", "k,n|x,1"})
     void aTableOfAnotherShapeIsRefused(String written) {
         assertThatThrownBy(() -> states(table("equalize", "levels"), written)).isInstanceOf(PixeronException.class);
     }

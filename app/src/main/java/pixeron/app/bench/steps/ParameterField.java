@@ -13,6 +13,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -22,10 +24,12 @@ import pixeron.app.bench.kernel.WeightsGrid;
 import pixeron.app.bench.parts.AskedWord;
 import pixeron.image.Result;
 import pixeron.step.Reference;
+import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.ChannelsParameter;
 import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.MatrixParameter;
+import pixeron.step.key.NumberParameter;
 import pixeron.step.key.Parameter;
 import pixeron.step.key.ReferenceParameter;
 
@@ -37,6 +41,8 @@ import pixeron.step.key.ReferenceParameter;
  */
 public final class ParameterField<T> extends VBox {
 
+    private static final int MANY_STEPS = 10;
+    private static final double POINTS_A_STEP = 3;
     private static final int PICTURE = 28;
     private static final int LONGEST_BESIDE = 13;
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
@@ -46,6 +52,8 @@ public final class ParameterField<T> extends VBox {
     private final Label problem = new Label();
     private final Label remark = new Label();
     private final Region control;
+    private final Optional<ValueSliders> sliders;
+    private Runnable released = () -> { };
     /** What a reference can name. */
     private Map<String, Offered> offered = Map.of();
     /** True while a value is shown that the person did not give; also while the field is being made. */
@@ -75,7 +83,64 @@ public final class ParameterField<T> extends VBox {
         remark.getStyleClass().add("parameter-remark");
         remark.setWrapText(true);
         getChildren().add(control instanceof WeightsGrid || isWide() ? new VBox(name, control) : new HBox(name, control));
+        sliders = parameter instanceof NumberParameter number ? number.span().map(span -> new ValueSliders(number.title(), span, this::write,
+                () -> released.run())) : Optional.empty();
+        sliders.ifPresent(below -> {
+            getChildren().add(below);
+            below.show(List.of(), List.of(), 1);
+            listenToSteps(name, below);
+        });
         isShowing = false;
+    }
+
+    /** The arrow keys in the field, and the wheel and dragging on its name, go on by steps; with Shift by ten. */
+    private void listenToSteps(Label name, ValueSliders below) {
+        control.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            int by = event.getCode() == KeyCode.UP ? 1 : event.getCode() == KeyCode.DOWN ? -1 : 0;
+            if (by != 0 && below.isVisible() && !event.isAltDown() && !event.isShortcutDown()) {
+                below.step(event.isShiftDown() ? by * MANY_STEPS : by);
+                event.consume();
+            }
+        });
+        name.getStyleClass().add("steps-name");
+        name.setOnScroll(event -> {
+            if (event.getDeltaY() + event.getDeltaX() != 0 && below.isVisible()) {
+                int by = event.getDeltaY() + event.getDeltaX() > 0 ? 1 : -1;
+                below.step(event.isShiftDown() ? by * MANY_STEPS : by);
+                event.consume();
+            }
+        });
+        double[] from = {0};
+        name.setOnMousePressed(event -> from[0] = event.getScreenX());
+        name.setOnMouseDragged(event -> {
+            int by = (int) ((event.getScreenX() - from[0]) / POINTS_A_STEP);
+            if (by != 0 && below.isVisible()) {
+                from[0] += by * POINTS_A_STEP;
+                below.step(by);
+            }
+        });
+        name.setOnMouseReleased(event -> released.run());
+    }
+
+    /** What the sliders were moved to stands in the field, and takes effect as if it was typed. */
+    private void write(String text) {
+        text().ifPresent(field -> field.setText(text));
+    }
+
+    /** @param action runs when a slider is let go */
+    void setOnReleased(Runnable action) {
+        released = action;
+    }
+
+    /**
+     * Shows the sliders for what the step works on.
+     *
+     * @param channels that can have a number each; fewer than two for one number
+     * @param maximumLevel M of the image before
+     */
+    void scale(Arguments arguments, List<String> channels, int maximumLevel) {
+        sliders.ifPresent(below -> below.show(arguments.all((NumberParameter) (Parameter<?>) parameter).stream().filter(Amount::isResolvable)
+                .map(amount -> amount.resolve(maximumLevel)).toList(), channels, maximumLevel));
     }
 
     /** Beside a long name, or in half of the width, words would be cut. */

@@ -153,7 +153,9 @@ public final class ParameterPane extends VBox {
     }
 
     private <T> ParameterField<T> field(Parameter<T> parameter) {
-        return new ParameterField<>(parameter, this::changed);
+        ParameterField<T> field = new ParameterField<>(parameter, this::changed);
+        field.setOnReleased(() -> bench.past().endMerge());
+        return field;
     }
 
     private <T> void changed(ParameterField<T> field, String text) {
@@ -203,6 +205,17 @@ public final class ParameterPane extends VBox {
         fields.stream().filter(field -> field.parameter() == StepType.CHANNELS).forEach(field -> field.offer(channels));
     }
 
+    /** On a color image a step that takes a number for each channel has a slider for each. */
+    private void showSliders(Shown shown) {
+        Optional<Seen> before = shown == null || bench.position() < 0 || shown.position() != bench.position() ? Optional.empty() : shown.seenBefore();
+        before.ifPresent(seen -> {
+            Step step = bench.project().chain().stage(bench.position()).link().step();
+            List<String> worked = step.arguments().find(StepType.CHANNELS).orElse(List.of("red", "green", "blue"));
+            fields.forEach(field -> field.scale(step.arguments(), seen.hasColour() && step.type().takesEach() ? worked : List.of(),
+                    seen.frame().maximumLevel()));
+        });
+    }
+
     /** Beside each limit that no level can reach. */
     private void showRemarks(Shown shown) {
         Optional<Result> before = shown == null || bench.position() < 0 || shown.position() != bench.position() ? Optional.empty()
@@ -216,6 +229,7 @@ public final class ParameterPane extends VBox {
         getChildren().removeAll(failure, mends, note);
         offerChannels();
         showRemarks(shown);
+        showSliders(shown);
         if (shown != null && bench.position() >= 0) {
             offerReferences(bench.project());
         }
