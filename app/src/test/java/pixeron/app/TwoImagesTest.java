@@ -138,7 +138,7 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("self").push(KeyCode.ENTER);
         settle();
-        assertThat(shownText()).contains("\"self\" is no name for an image");
+        assertThat(shownText()).contains("“self” is not a valid name for an image");
         clickOn(renaming());
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("later").push(KeyCode.ENTER);

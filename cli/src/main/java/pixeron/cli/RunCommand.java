@@ -108,7 +108,7 @@ final class RunCommand implements Callable<Integer> {
             stage.bound(Progress.NONE).ifPresent(bound -> bound.notes().forEach(note ->
                     notes.printf("pixeron: %sStep %d: %s%n", about, stage.position() + 1, note)));
         }
-        if (ImageFiles.isLossy(target)) {
+        if (ImageFiles.mayChange(target, result)) {
             notes.println("pixeron: " + about + LossyNote.of(target, result));
         }
         return result.frame();

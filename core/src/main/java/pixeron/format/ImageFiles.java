@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
@@ -205,6 +206,12 @@ public final class ImageFiles {
     /** @return true when writing to this ending changes values */
     public static boolean isLossy(Path file) {
         return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.jpe?g");
+    }
+
+    /** @return whether some value of a result may become another one in a file: in a lossy format, or of values that are no levels as TIFF */
+    public static boolean mayChange(Path file, Result result) {
+        return isLossy(file) || ending(file).startsWith("tif") && result instanceof Image image && !image.isLevelImage()
+                && IntStream.range(0, image.count()).anyMatch(n -> (float) image.asDouble(n) != image.asDouble(n));
     }
 
     private static String ending(Path file) {

@@ -99,7 +99,7 @@ final class PictureFiles {
             if (!options.isLimitChosen()) {
                 requireMemory(reader, bytes.length);
             }
-            LoadedImage loaded = Orientation.of(bytes, format).apply(new PictureFiles(reader.read(0), format).loaded());
+            LoadedImage loaded = Orientation.of(bytes, format).apply(new PictureFiles(picture(reader, bytes, format), format).loaded(options));
             return format.equals("gif") && reader.getNumImages(true) > 1
                     ? loaded.withNote("The GIF has several frames; this is the first.") : loaded;
         } catch (PixeronException known) {
@@ -110,6 +110,20 @@ final class PictureFiles {
                     + "not read.", format.toUpperCase(java.util.Locale.ROOT));
         } finally {
             reader.dispose();
+        }
+    }
+
+    /** Numbers with a binary point come as they are only from the JDK's reader; the other one cuts them down to 0 to 1. */
+    private static BufferedImage picture(ImageReader reader, byte[] bytes, String format) throws IOException {
+        if (!format.equals("tiff") || reader.getImageTypes(0).next().getColorModel().getTransferType() != DataBuffer.TYPE_FLOAT) {
+            return reader.read(0);
+        }
+        ImageReader exact = made(ImageIO.getImageReadersByFormatName(format), OF_JDK);
+        try (ImageInputStream in = new MemoryCacheImageInputStream(new ByteArrayInputStream(bytes))) {
+            exact.setInput(in, false, true);
+            return exact.read(0);
+        } finally {
+            exact.dispose();
         }
     }
 
@@ -126,8 +140,11 @@ final class PictureFiles {
         }
     }
 
-    private LoadedImage loaded() {
+    private LoadedImage loaded(ReadOptions options) {
         ColorModel model = picture.getColorModel();
+        if (model.getTransferType() == DataBuffer.TYPE_FLOAT && model.getNumComponents() == 1) {
+            return FloatPictures.read(picture.getRaster(), format, options);
+        }
         if (model instanceof IndexColorModel palette) {
             return isEvenRamp(palette, false) ? LoadedImage.gray(channel(0, palette.getPixelSize()), format)
                     : isEvenRamp(palette, true) ? LoadedImage.gray(turnedOver(channel(0, palette.getPixelSize())), format) : fromColours("The colours come from a palette of " + palette.getMapSize() + " entries.");
@@ -232,7 +249,12 @@ final class PictureFiles {
         write(image, "png", PNG_MAXIMA, out);
     }
 
+    /** Levels as 8 or 16 bits; values that are no levels as numbers of 32 bits. */
     static void writeTiff(Image image, OutputStream out) throws IOException {
+        if (!image.isLevelImage()) {
+            write(FloatPictures.picture(image), "tiff", out);
+            return;
+        }
         write(image, "tiff", TIFF_MAXIMA, out);
     }
 
@@ -253,7 +275,7 @@ final class PictureFiles {
         String name = format.toUpperCase(java.util.Locale.ROOT);
         int maximum = image.maximumLevel();
         image.firstOpenPixel().ifPresent(pixel -> {
-            throw PixeronException.of("%s holds whole levels only, and the value at %s is none; use .csv, or round first.",
+            throw PixeronException.of("%s holds whole levels only, and the value at %s is none; use .tif or .csv, or round first.",
                     name, pixel);
         });
         if (!maxima.contains(maximum)) {

@@ -9,6 +9,7 @@ import pixeron.format.CellTable;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.look.Segment;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -52,10 +53,20 @@ public final class Drawing {
      * <p>Cost: each pixel of the filled part is looked at once from every side.
      */
     public static Image fill(Image image, Pixel pixel, Value value) {
-        BitSet reached = new BitSet(image.count());
+        return image.with(connected(image, pixel), value);
+    }
+
+    /**
+     * Finds the 4-connected region around a pixel in which all samples are the same, in every channel of a color image.
+     *
+     * @return its offsets, row-major
+     */
+    public static int[] connected(Result result, Pixel pixel) {
+        Image image = result.faces().get(0).image();
         int start = image.offset(pixel);
-        IntPredicate isSame = image.isLevelImage() ? n -> image.level(n) == image.level(start)
-                : n -> image.value(n).compareValue(image.value(start)) == 0;
+        List<IntPredicate> same = result.faces().stream().<IntPredicate>map(face -> isSame(face.image(), start)).toList();
+        IntPredicate isSame = n -> same.stream().allMatch(channel -> channel.test(n));
+        BitSet reached = new BitSet(image.count());
         // A stack of offsets: the order in which pixels are reached makes no difference.
         int[] open = new int[64];
         int count = 1;
@@ -74,7 +85,11 @@ public final class Drawing {
                 }
             }
         }
-        return image.with(reached.stream().toArray(), value);
+        return reached.stream().toArray();
+    }
+
+    private static IntPredicate isSame(Image image, int start) {
+        return image.isLevelImage() ? n -> image.level(n) == image.level(start) : n -> image.value(n).compareValue(image.value(start)) == 0;
     }
 
     /**

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pixeron.PixeronException;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.number.Rational;
 
@@ -235,7 +236,7 @@ class ImageFilesTest {
         assertThatThrownBy(() -> PictureFiles.writePng(tens, new ByteArrayOutputStream()))
                 .hasMessageContaining("use .pgm");
         assertThatThrownBy(() -> PictureFiles.writePng(open, new ByteArrayOutputStream()))
-                .hasMessageContaining("use .csv");
+                .hasMessageContaining("use .tif or .csv");
         assertThatThrownBy(() -> NetpbmFiles.writeGray(open, new ByteArrayOutputStream()))
                 .hasMessageContaining("use .csv");
     }
@@ -286,5 +287,28 @@ class ImageFilesTest {
         Files.write(folder.resolve("noise.bin"), new byte[] {1, 2, 0, (byte) 0xFF});
         assertThatThrownBy(() -> ImageFiles.read(folder.resolve("noise.bin"), ReadOptions.DEFAULT))
                 .hasMessageContaining("noise.bin").hasMessageContaining("neither a picture");
+    }
+
+    /** 153.75, −2.5 and 40 fit 32 bits; a third does not, and the note says by how much it changed. */
+    @Test
+    void fractionsAreKeptInTiff(@TempDir Path folder) {
+        Path file = folder.resolve("fractions.tif");
+        Image exact = Image.ofFractions(new Frame(1, 3, 255), 4, 615, -10, 160);
+        ImageFiles.write(file, exact, false);
+        assertThat(ImageFiles.read(file, ReadOptions.DEFAULT).image()).isEqualTo(exact);
+        assertThat(ImageFiles.mayChange(file, exact)).isFalse();
+        Image thirds = Image.ofFractions(new Frame(2, 1, 255), 3, 1, 900);
+        ImageFiles.write(file, thirds, false);
+        Image read = ImageFiles.read(file, ReadOptions.DEFAULT).image();
+        assertThat(read.asDouble(0)).isEqualTo((float) (1 / 3.0));
+        assertThat(read.maximumLevel()).as("300 is above 255").isEqualTo(65535);
+        assertThat(ImageFiles.mayChange(file, thirds)).isTrue();
+        assertThat(LossyNote.of(file, read)).contains("fractions.tif holds numbers of 32 bits: 0 of 2 values are rounded");
+        // Levels stay levels of 8 or 16 bits, also where other numbers were there before.
+        Image levels = Image.of(255, new int[][] {{7, 255}});
+        ImageFiles.write(file, levels, false);
+        assertThat(ImageFiles.read(file, ReadOptions.DEFAULT).image()).isEqualTo(levels);
+        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("x.png"), exact, false)).hasMessageContaining("use .tif or .csv");
+        assertThatThrownBy(() -> ImageFiles.write(file, Image.ofDoubles(new Frame(1, 1, 255), 1e300), false)).hasMessageContaining("is larger");
     }
 }

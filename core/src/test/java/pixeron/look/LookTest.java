@@ -177,4 +177,20 @@ class LookTest {
         assertThatThrownBy(() -> PackedPixel.of(new ColourImage(deep, deep, deep, Optional.empty()), new Pixel(0, 0)))
                 .hasMessageContaining("eight bits");
     }
+
+    /** From row 1, column 1 to row 4, column 5: 3 down, 4 across, 5 straight; 3 × 4 pixels from row 2, column 1. */
+    @Test
+    void linesAndRectanglesAreMeasured() {
+        Segment line = new Segment(new Pixel(1, 1), new Pixel(4, 5));
+        assertThat(Measures.brief(line)).isEqualTo("5");
+        assertThat(Measures.of(line)).isEqualTo("distance 5 (3 down, 4 across; city block 7, chessboard 4)");
+        assertThat(Measures.brief(new Segment(new Pixel(0, 0), new Pixel(2, 2)))).isEqualTo("2.83");
+        Area area = new Area(2, 1, 3, 4);
+        assertThat(Measures.brief(area)).isEqualTo("3 × 4");
+        assertThat(Measures.of(area, 0)).isEqualTo("3 × 4 = 12 pixels, rows 2–4, columns 1–4");
+        assertThat(Measures.of(area, 1)).isEqualTo("3 × 4 = 12 pixels, rows 3–5, columns 2–5");
+        // Ties go downwards and to the right, wherever the line begins: column 1.5 is column 2.
+        assertThat(new Segment(new Pixel(0, 0), new Pixel(2, 3)).pixels()).isEqualTo(List.of(new Pixel(0, 0), new Pixel(1, 1), new Pixel(1, 2), new Pixel(2, 3)));
+        assertThat(new Segment(new Pixel(2, 1), new Pixel(0, 0)).pixels()).isEqualTo(List.of(new Pixel(2, 1), new Pixel(1, 1), new Pixel(0, 0)));
+    }
 }

@@ -19,11 +19,13 @@ import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Described;
 import pixeron.app.model.Seen;
+import pixeron.app.model.Selection;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
 import pixeron.image.Frequency;
 import pixeron.image.Pixel;
 import pixeron.image.Spectrum;
+import pixeron.look.Measures;
 import pixeron.look.PackedPixel;
 import pixeron.number.Decimals;
 import pixeron.step.Footprint;
@@ -40,6 +42,8 @@ final class StatusLine extends HBox {
     private final Button next = new Button("Next difference");
     private final Label message = new Label();
     private final Label sign = new Label();
+    /** What the marked line or rectangle measures. */
+    private final Label measures = new Label();
 
     StatusLine(Bench bench, Background background) {
         this.bench = bench;
@@ -62,7 +66,9 @@ final class StatusLine extends HBox {
         sign.getStyleClass().add("display-sign");
         sign.setTooltip(new Tooltip("Only what is seen, no value, is changed; the tab Display has it"));
         sign.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(place, sign, message, gap, work, counts, next);
+        getChildren().addAll(place, sign, measures, message, gap, work, counts, next);
+        measures.getStyleClass().add("status-message");
+        bench.looking().selectionProperty().subscribe(marked -> showMeasures(marked));
         bench.shownProperty().subscribe(shown -> render());
         bench.pickedProperty().subscribe(pixel -> render());
         bench.pickedBeforeProperty().subscribe(pixel -> render());
@@ -76,6 +82,12 @@ final class StatusLine extends HBox {
             sign.setManaged(!sign.getText().isEmpty());
             render();
         });
+    }
+
+    private void showMeasures(Selection marked) {
+        measures.setText(marked instanceof Selection.Line line ? Measures.of(line.segment())
+                : marked instanceof Selection.Rectangle rectangle ? Measures.of(rectangle.area(), bench.looking().display().first()) : "");
+        measures.setManaged(marked != null);
     }
 
     /** @param text what was just done, such as "Copied 8 × 8 values" */

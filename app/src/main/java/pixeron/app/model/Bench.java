@@ -13,8 +13,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import pixeron.chain.Chain;
 import pixeron.image.Frame;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.image.SpectrumFace;
 import pixeron.project.Project;
 import pixeron.project.SavedProject;
@@ -195,9 +195,9 @@ public final class Bench {
         return next;
     }
 
-    /** @return whether Before is the image itself, which can be drawn on; one with colour cannot */
+    /** @return whether Before is the image itself, gray or in color, which can be drawn on */
     public boolean isDrawable() {
-        return project() != null && position() <= 0 && project().chain().input() instanceof Image;
+        return project() != null && position() <= 0;
     }
 
     /**
@@ -205,13 +205,13 @@ public final class Bench {
      *
      * @param mergeKey what is drawn; null: the change is undone on its own
      */
-    public void draw(String mergeKey, UnaryOperator<Image> change) {
-        edit(mergeKey, project -> project.withChain(chain -> chain.onSource(change.apply(chain.source()))));
+    public void draw(String mergeKey, UnaryOperator<Result> change) {
+        edit(mergeKey, project -> project.withChain(chain -> chain.onSource(change.apply(chain.input()))));
     }
 
     /** Changes the image in front of the first step where that may take long; undone on its own. */
-    public void drawSlowly(UnaryOperator<Image> change) {
-        editSlowly(null, project -> project.withChain(chain -> chain.onSource(change.apply(chain.source()))));
+    public void drawSlowly(UnaryOperator<Result> change) {
+        editSlowly(null, project -> project.withChain(chain -> chain.onSource(change.apply(chain.input()))));
     }
 
     /** Of a spectrum the face that the person wrote about is seen first. */

@@ -17,13 +17,13 @@ import javafx.scene.text.TextAlignment;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Selection;
 import pixeron.app.sheet.paint.Extent;
+import pixeron.app.sheet.paint.MarkedPainter;
 import pixeron.app.sheet.paint.NumberFont;
 import pixeron.app.sheet.paint.Painter;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Palette;
 import pixeron.app.theme.SharpCanvas;
 import pixeron.app.theme.Theme;
-import pixeron.image.Area;
 import pixeron.image.Frame;
 import pixeron.image.Frequency;
 import pixeron.image.Pixel;
@@ -294,7 +294,9 @@ public final class Sheet extends Region {
         if (over != null) {
             over.paint(graphics, extent());
         }
-        paintMarked(graphics, palette);
+        if (marked != null) {
+            new MarkedPainter(viewport, palette, theme.scale()).paint(graphics, marked, canvas.across() - gutter(), canvas.tall() - header());
+        }
         if (partner != null) {
             graphics.setLineCap(StrokeLineCap.BUTT);
             graphics.setLineDashes(6, 5);
@@ -310,37 +312,6 @@ public final class Sheet extends Region {
         }
         graphics.restore();
         paintNumbers(graphics, palette);
-    }
-
-    /** A light line beside a dark one is seen on every gray. */
-    private void paintMarked(GraphicsContext graphics, Palette palette) {
-        if (marked instanceof Selection.Rectangle rectangle) {
-            Area area = rectangle.area();
-            double x = Math.floor(viewport.x(area.column()));
-            double y = Math.floor(viewport.y(area.row()));
-            double width = Math.max(3, Math.floor(viewport.x(area.column() + area.width())) - x);
-            double height = Math.max(3, Math.floor(viewport.y(area.row() + area.height())) - y);
-            graphics.setStroke(palette.panel());
-            graphics.strokeRect(x + 1.5, y + 1.5, width - 3, height - 3);
-            graphics.setStroke(palette.after());
-            graphics.setLineWidth(2);
-            graphics.strokeRect(x, y, width, height);
-            graphics.setLineWidth(1);
-        } else if (marked instanceof Selection.Line line) {
-            for (boolean isGround : new boolean[] {true, false}) {
-                graphics.setStroke(isGround ? palette.panel() : palette.after());
-                graphics.setLineWidth(isGround ? 4 : 2);
-                graphics.strokeLine(middle(viewport.x(line.segment().from().column())),
-                        middle(viewport.y(line.segment().from().row())),
-                        middle(viewport.x(line.segment().to().column())),
-                        middle(viewport.y(line.segment().to().row())));
-            }
-            graphics.setLineWidth(1);
-        }
-    }
-
-    private double middle(double edge) {
-        return edge + viewport.cell() / 2;
     }
 
     private void paintFrame(GraphicsContext graphics, Palette palette, Pixel pixel) {

@@ -180,7 +180,7 @@ final class Commands {
     private void pasteSamples(CellTable block) {
         try {
             Image pasted = Drawing.paste(bench.project().chain().source(), bench.pickedProperty().get(), block);
-            bench.draw(null, image -> pasted);
+            bench.draw(null, on -> pasted);
             view.get().say("Pasted from " + bench.pickedProperty().get() + " on");
         } catch (PixeronException doesNotFit) {
             banner.show(doesNotFit.getMessage());
@@ -276,7 +276,7 @@ final class Commands {
         // What was said of an earlier block says nothing of this one.
         banner.hide();
         String text = Clipboard.getSystemClipboard().getString();
-        if (text != null && view.get().sheets().sheet(Kind.BEFORE).isFocused() && bench.isDrawable()) {
+        if (text != null && view.get().sheets().sheet(Kind.BEFORE).isFocused() && bench.isDrawable() && bench.project().chain().input() instanceof Image) {
             pasteSamples(CellTable.parse(text));
             return;
         }

@@ -87,7 +87,7 @@ final class ResultActions {
     private void save(Path file, Result kept) {
         saving.start(progress -> {
             ImageFiles.write(file, kept, false);
-            return ImageFiles.isLossy(file) ? LossyNote.of(file, kept) : "";
+            return ImageFiles.mayChange(file, kept) ? LossyNote.of(file, kept) : "";
         }, note -> {
             voice.banner().hide();
             voice.say().accept("Saved " + file.getFileName());

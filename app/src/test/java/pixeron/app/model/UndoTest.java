@@ -74,7 +74,7 @@ class UndoTest {
             case 8 -> {
                 bench.select(-1);
                 Rational level = Rational.of(random.nextInt(8));
-                bench.draw(null, image -> image.with(new int[] {random.nextInt(12)}, level));
+                bench.draw(null, image -> ((Image) image).with(new int[] {random.nextInt(12)}, level));
             }
             case 9 -> {
                 int at = step();

@@ -1,32 +1,23 @@
 package pixeron.byhand.colour;
 
-import java.util.Arrays;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
-import pixeron.look.PackedPixel;
+import pixeron.look.WrittenColor;
 import pixeron.number.Decimals;
 
 /**
- * What a person writes for a pixel with colour: a packed value 0xAARRGGBB or 0xRRGGBB, or a number for each channel with blanks
- * between.
+ * What a person writes for a pixel with color, as {@link WrittenColor} reads it.
  *
  * @param faces the names of the channels, in their order
  * @param maximumLevel M of all of them
  */
 public record ColourCells(List<String> faces, int maximumLevel) {
-
-    private static final String PACKED = "0[xX][0-9A-Fa-f]{1,8}";
-    /** A sign between blanks: then it is one expression, not a number for each channel. */
-    private static final String OPERATOR = "[-+*/^×÷·:\u2212()]+";
-    private static final int WITHOUT_ALPHA = 6;
 
     /** @return what can be written for a result */
     public static ColourCells of(Result result) {
@@ -82,24 +73,6 @@ public record ColourCells(List<String> faces, int maximumLevel) {
      * @throws PixeronException if it is packed, and the channels have no eight bits
      */
     public Optional<Map<String, String>> find(String text) {
-        Map<String, String> values = new LinkedHashMap<>();
-        if (text.strip().matches(PACKED)) {
-            if (maximumLevel != Image.BYTE_MAXIMUM) {
-                throw PixeronException.of("\"%s\" is a packed value of eight bits each, and the maximum level is %d; write three numbers.",
-                        text.strip(), maximumLevel);
-            }
-            String digits = text.strip().substring(2);
-            PackedPixel packed = new PackedPixel(Integer.parseUnsignedInt(digits, 16));
-            faces.stream().filter(face -> !face.equals("alpha") || digits.length() > WITHOUT_ALPHA).forEach(face ->
-                    values.put(face, String.valueOf(packed.level(face))));
-            return Optional.of(values);
-        }
-        String[] numbers = text.strip().split("[\\s,;]+");
-        boolean isOneEach = (numbers.length == 3 || numbers.length == faces.size())
-                && Arrays.stream(numbers).noneMatch(number -> number.matches(OPERATOR));
-        for (int n = 0; isOneEach && n < numbers.length; n++) {
-            values.put(faces.get(n), numbers[n]);
-        }
-        return isOneEach ? Optional.of(values) : Optional.empty();
+        return WrittenColor.find(text, faces, maximumLevel);
     }
 }

@@ -16,7 +16,6 @@ import pixeron.PixeronException;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.Words;
-import pixeron.app.bench.sheets.SheetDrags;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Described;
@@ -25,6 +24,7 @@ import pixeron.app.model.Shown;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.look.AreaStatistics;
+import pixeron.make.Brush;
 import pixeron.make.Drawing;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
@@ -199,9 +199,9 @@ final class RectanglePart extends HBox {
 
     private void setLevel() {
         try {
-            Value value = SheetDrags.level(level.getText().strip(), bench.project().chain().source().maximumLevel());
+            Brush brush = Brush.of(level.getText(), bench.project().chain().input());
             Area wanted = area;
-            bench.draw(null, image -> Drawing.rectangle(image, wanted, value));
+            bench.draw(null, on -> brush.draw(on, (image, value) -> Drawing.rectangle(image, wanted, value)));
         } catch (PixeronException noNumber) {
             say.accept(noNumber.getMessage());
         }

@@ -11,13 +11,11 @@ import pixeron.app.model.Selection;
 import pixeron.app.model.Tool;
 import pixeron.app.sheet.Drag;
 import pixeron.image.Area;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.look.Segment;
+import pixeron.make.Brush;
 import pixeron.make.Drawing;
-import pixeron.number.Decimals;
-import pixeron.number.Rational;
-import pixeron.number.Value;
 
 /** What dragging on a sheet does with the chosen tool: marks a rectangle or a line, or draws into the image. */
 public final class SheetDrags {
@@ -62,17 +60,12 @@ public final class SheetDrags {
 
     private Drag drawing(Tool tool) {
         try {
-            Value value = level(level.get().strip(), bench.project().chain().source().maximumLevel());
-            return new Stroke(tool, value, bench.project().chain().source());
+            Result on = bench.project().chain().input();
+            return new Stroke(tool, Brush.of(level.get(), on), on);
         } catch (PixeronException noLevel) {
             trouble.accept(noLevel.getMessage());
             return null;
         }
-    }
-
-    /** @return the level that a person wrote; M stands for the maximum */
-    public static Value level(String text, int maximum) {
-        return text.equals("M") ? Rational.of(maximum) : Decimals.parse(text);
     }
 
     /** A path for the walk: every pixel that the pointer comes over, in order. */
@@ -97,14 +90,14 @@ public final class SheetDrags {
     private final class Stroke implements Drag {
 
         private final Tool tool;
-        private final Value value;
-        private final Image beginning;
+        private final Brush brush;
+        private final Result beginning;
         private final String key = "stroke " + strokes++;
         private Pixel last;
 
-        Stroke(Tool tool, Value value, Image beginning) {
+        Stroke(Tool tool, Brush brush, Result beginning) {
             this.tool = tool;
-            this.value = value;
+            this.brush = brush;
             this.beginning = beginning;
         }
 
@@ -117,7 +110,7 @@ public final class SheetDrags {
                 if (tool == Tool.FILL) {
                     fill(from, previous);
                 } else {
-                    bench.draw(key, image -> drawn(image, from, previous, to));
+                    bench.draw(key, on -> drawn(on, from, previous, to));
                 }
             }
             if (isEnd) {
@@ -128,16 +121,19 @@ public final class SheetDrags {
         /** Only where the pointer was pressed; dragging on fills nothing more. */
         private void fill(Pixel from, Pixel previous) {
             if (from.equals(previous) && last.equals(from)) {
-                bench.drawSlowly(image -> Drawing.fill(image, from, value));
+                bench.drawSlowly(on -> {
+                    int[] region = Drawing.connected(on, from);
+                    return brush.draw(on, (image, value) -> image.with(region, value));
+                });
             }
         }
 
-        private Image drawn(Image image, Pixel from, Pixel previous, Pixel to) {
+        private Result drawn(Result on, Pixel from, Pixel previous, Pixel to) {
             return switch (tool) {
                 // The pointer may have jumped over pixels since the last event.
-                case PENCIL -> Drawing.line(image, new Segment(previous, to), value);
-                case DRAW_LINE -> Drawing.line(beginning, new Segment(from, to), value);
-                default -> Drawing.rectangle(beginning, Area.between(from, to), value);
+                case PENCIL -> brush.draw(on, (image, value) -> Drawing.line(image, new Segment(previous, to), value));
+                case DRAW_LINE -> brush.draw(beginning, (image, value) -> Drawing.line(image, new Segment(from, to), value));
+                default -> brush.draw(beginning, (image, value) -> Drawing.rectangle(image, Area.between(from, to), value));
             };
         }
     }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -39,9 +40,9 @@ import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Frame;
 import pixeron.image.Pixel;
+import pixeron.make.Brush;
 import pixeron.make.Drawing;
 import pixeron.number.Decimals;
-import pixeron.number.Value;
 import pixeron.step.Grip;
 import pixeron.step.Wave;
 import pixeron.step.key.ChannelsParameter;
@@ -129,7 +130,7 @@ public final class SheetsPane extends HBox {
                 () -> handWriter(say), next -> goOn(next, bench.shown().grid(), bench::pick));
         new CellEditing(frames.get(Kind.BEFORE), () -> bench.isDrawable() && bench.pickedBeforeProperty().get() != null,
                 bench.pickedBeforeProperty()::get,
-                pixel -> Decimals.table(bench.project().chain().source().value(pixel)),
+                pixel -> bench.project().chain().input().faces().stream().map(face -> Decimals.table(face.image().value(pixel))).collect(Collectors.joining(" ")),
                 () -> (pixel, text) -> writeSample(pixel, text, say), next -> goOn(next, bench.shown().gridBefore(), bench::pickBefore));
         addHandTools();
         frames.forEach((kind, frame) -> frame.setCornerControl(new LargeButton(kind.title, large, kind)));
@@ -390,8 +391,8 @@ public final class SheetsPane extends HBox {
     private void writeSample(Pixel pixel, String text, Consumer<String> say) {
         try {
             if (!text.isBlank()) {
-                Value value = SheetDrags.level(text.strip(), bench.project().chain().source().maximumLevel());
-                bench.draw(null, image -> Drawing.dot(image, pixel, value));
+                Brush brush = Brush.of(text, bench.project().chain().input());
+                bench.draw(null, on -> brush.draw(on, (image, value) -> Drawing.dot(image, pixel, value)));
             }
         } catch (PixeronException noNumber) {
             say.accept(noNumber.getMessage());

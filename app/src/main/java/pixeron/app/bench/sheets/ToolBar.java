@@ -2,15 +2,21 @@ package pixeron.app.bench.sheets;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.stream.Stream;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
+import pixeron.PixeronException;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Tool;
+import pixeron.image.Image;
+import pixeron.image.Result;
+import pixeron.make.Brush;
 
 /** What dragging on a sheet does; the drawing tools are there while the image itself can be drawn on. */
 final class ToolBar extends HBox {
@@ -19,9 +25,13 @@ final class ToolBar extends HBox {
             Feather.SQUARE, Tool.LINE, Feather.TRENDING_UP, Tool.PENCIL, Feather.EDIT_2, Tool.DRAW_LINE, Feather.EDIT_3,
             Tool.DRAW_RECTANGLE, Feather.EDIT, Tool.FILL, Feather.DROPLET));
 
+    private static final int LIGHTEST = 255;
+
     private final Bench bench;
     private final Map<Tool, ToggleButton> buttons = new EnumMap<>(Tool.class);
     private final TextField level = new TextField();
+    /** The color that is drawn with, as it looks. */
+    private final Region swatch = new Region();
 
     ToolBar(Bench bench) {
         this.bench = bench;
@@ -39,10 +49,12 @@ final class ToolBar extends HBox {
             getChildren().add(button);
         }
         level.getStyleClass().addAll("number-field", "tool-level");
-        level.setAccessibleText("Level to draw with");
-        level.setTooltip(new Tooltip("Level to draw with; M is the maximum level"));
+        level.setAccessibleText("Level or color to draw with");
+        level.setTooltip(new Tooltip("Draws with this level, M for the maximum; on a color image also three numbers or 0xFF8000"));
         level.setText("M");
-        getChildren().add(level);
+        swatch.getStyleClass().add("swatch");
+        level.textProperty().subscribe(text -> showSwatch());
+        getChildren().addAll(level, swatch);
         // By mouse, by Space and by the arrows; the chosen one cannot be switched off, only another one chosen.
         group.selectedToggleProperty().subscribe(toggle -> {
             if (toggle == null) {
@@ -71,6 +83,28 @@ final class ToolBar extends HBox {
         });
         level.setVisible(chosen.isDrawing());
         level.setManaged(chosen.isDrawing());
+        showSwatch();
+    }
+
+    /** Only what can be drawn with has a look. */
+    private void showSwatch() {
+        String look = level.isVisible() && bench.project() != null ? look() : "";
+        swatch.setVisible(!look.isEmpty());
+        swatch.setManaged(!look.isEmpty());
+        swatch.setStyle(look);
+    }
+
+    private String look() {
+        Result on = bench.project().chain().input();
+        try {
+            Brush brush = Brush.of(level.getText(), on);
+            double maximum = on.frame().maximumLevel();
+            int[] shown = Stream.of("red", "green", "blue").map(name -> brush.values().getOrDefault(name, brush.values().get(Image.VALUE)))
+                    .mapToInt(value -> value == null ? 0 : (int) Math.max(0, Math.min(LIGHTEST, Math.rint(value.asDouble() * LIGHTEST / maximum)))).toArray();
+            return String.format("-fx-background-color: rgb(%d, %d, %d);", shown[0], shown[1], shown[2]);
+        } catch (PixeronException notYet) {
+            return "";
+        }
     }
 
     /** @return what stands in the field of the level to draw with */

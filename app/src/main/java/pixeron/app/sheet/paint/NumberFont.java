@@ -14,7 +14,7 @@ public final class NumberFont {
     private static final double SQUARED_PAPER = 48;
     private static final double GROWTH = 0.2;
     /** A digit of the number font is this part of its size wide. */
-    private static final double DIGIT = 0.6;
+    public static final double DIGIT = 0.6;
     private static final Map<Double, Font> FONTS = new HashMap<>();
 
     private NumberFont() {
