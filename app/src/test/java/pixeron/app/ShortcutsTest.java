@@ -35,7 +35,7 @@ class ShortcutsTest extends WindowTest {
             "Ctrl +", "Ctrl −", "Ctrl 0", "F3", "F4", "F5", "F6", "Ctrl 1", "2", "3", "Shift+arrows", "Esc", "Ctrl+G", "Ctrl+B",
             "F7", "Enter", "Ctrl+V", "Ctrl+Shift+O", "F8", "F9", "Shift+F9", "F11", "Alt+→", "Alt+←", "Alt+↓", "Alt+Shift+→",
             "Alt+Enter", "Ctrl+Z", "Ctrl+Shift+Z", "Ctrl+Shift+C", "Ctrl+Shift+X", "Ctrl+C", "Ctrl+Alt+C", "Ctrl+Shift+V",
-            "F12", "Ctrl+O", "Ctrl+N", "Ctrl+S", "Ctrl+P", "Ctrl+W", "Alt+0", "Alt+1 … Alt+4", "Alt+5"));
+            "F12", "Ctrl+Shift+E", "Ctrl+O", "Ctrl+N", "Ctrl+S", "Ctrl+P", "Ctrl+W", "Alt+0", "Alt+1 … Alt+4", "Alt+5"));
 
     @BeforeEach
     void begin() {
@@ -172,6 +172,10 @@ class ShortcutsTest extends WindowTest {
             assertThat(canBeSeen(sheet(name.equals("1") ? "Before" : "After"))).isEqualTo(!was);
             tap(KeyCode.SHORTCUT, name.equals("1") ? KeyCode.DIGIT1 : KeyCode.DIGIT2);
         }
+        tap(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
+        assertThat(shownText()).contains("Apply to files", "No files chosen");
+        tap(KeyCode.ESCAPE);
+        assertThat(shownText()).doesNotContain("No files chosen");
         interact(() -> sheet("After").requestFocus());
         double shared = viewportCell();
         tap(KeyCode.F12);

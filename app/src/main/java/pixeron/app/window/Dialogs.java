@@ -22,6 +22,9 @@ public interface Dialogs {
     /** @return the file to be opened, or empty when the person changed their mind */
     Optional<Path> chooseToOpen(String title, List<Kind> kinds);
 
+    /** @return the files to be opened, none when the person changed their mind */
+    List<Path> chooseManyToOpen(String title, List<Kind> kinds);
+
     /** @return the file to be written; the platform has asked before an existing one is replaced */
     Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds);
 

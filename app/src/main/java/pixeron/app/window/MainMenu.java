@@ -28,7 +28,8 @@ final class MainMenu {
     private final MenuButton button = new MenuButton("Menu");
 
     /** What the window itself does. */
-    record Ways(Runnable showOpening, Runnable newImage, Runnable runProgram, Runnable find, Runnable explain, Runnable showKeys, Runnable firstMinute, Runnable quit) {
+    record Ways(Runnable showOpening, Runnable newImage, Runnable runProgram, Runnable applyToFiles,
+            Runnable find, Runnable explain, Runnable showKeys, Runnable firstMinute, Runnable quit) {
     }
 
     /** What else the menu does. */
@@ -101,6 +102,7 @@ final class MainMenu {
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),
                 item("Save result…", "Shortcut+E", results::saveResult),
                 item("Write a report…", "Shortcut+P", results::saveReport),
+                item("Apply to files…", "Shortcut+Shift+E", ways.applyToFiles),
                 new SeparatorMenuItem(),
                 item("Opening view", "Shortcut+W", ways.showOpening),
                 item("Quit", "Shortcut+Q", ways.quit));

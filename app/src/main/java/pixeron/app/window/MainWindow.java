@@ -52,6 +52,7 @@ public final class MainWindow extends StackPane {
     private final Magnifier magnifier = new Magnifier(desk);
     private final Bench bench;
     private final UserFolder folder;
+    private final Dialogs dialogs;
     private final Pace pace;
     private final FileActions files;
     private final OpeningView opening;
@@ -67,6 +68,7 @@ public final class MainWindow extends StackPane {
     private NewImagePane newImage;
     private TablePane table;
     private RunPane run;
+    private BatchPane batch;
     /** What was on the bench when an exercise took its place. */
     private Project behind;
     /** Where the window is; null until it was shown. */
@@ -88,6 +90,7 @@ public final class MainWindow extends StackPane {
      */
     public MainWindow(UserFolder folder, Dialogs dialogs, Pace pace) {
         this.folder = folder;
+        this.dialogs = dialogs;
         this.pace = pace;
         bench = new Bench(calculation, problem -> trouble(problem));
         bench.prepareAhead();
@@ -103,7 +106,7 @@ public final class MainWindow extends StackPane {
         Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
         results = new ResultActions(bench, voice, files::trouble);
         menu = new MainMenu(files, results, new MainMenu.Others(shelf, answers, exercises), commands, theme, new MainMenu.Ways(this::showOpening,
-                this::showNewImage, this::runProgram, this::find, this::explain, this::showKeys, this::showFirstMinute, () -> askToClose(Platform::exit)));
+                this::showNewImage, this::runProgram, this::applyToFiles, this::find, this::explain, this::showKeys, this::showFirstMinute, () -> askToClose(Platform::exit)));
         topBar = new TopBar(bench, files, results, commands, this::showNewImage, menu.button());
         ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
                 reading::cancel);
@@ -192,6 +195,19 @@ public final class MainWindow extends StackPane {
             desk.getChildren().add(run);
         }
         run.open();
+    }
+
+    /** The steps of the branch on the bench, applied to other files. */
+    private void applyToFiles() {
+        if (!bench.isOpen() || bench.project().chain().size() == 0) {
+            banner.show("There are no steps to apply. Add one first.");
+            return;
+        }
+        if (batch == null) {
+            batch = new BatchPane(bench, dialogs, this::trouble);
+            desk.getChildren().add(batch);
+        }
+        batch.open();
     }
 
     private void askHow(String name, String text) {

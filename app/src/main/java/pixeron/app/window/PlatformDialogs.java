@@ -37,6 +37,16 @@ public final class PlatformDialogs implements Dialogs {
     }
 
     @Override
+    public List<Path> chooseManyToOpen(String title, List<Kind> kinds) {
+        List<File> chosen = staying(() -> chooser(title, kinds).showOpenMultipleDialog(owner));
+        if (chosen == null || chosen.isEmpty()) {
+            return List.of();
+        }
+        remembered(chosen.get(0));
+        return chosen.stream().map(File::toPath).toList();
+    }
+
+    @Override
     public Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds) {
         FileChooser chooser = chooser(title, kinds);
         chooser.setInitialFileName(suggestedName);
