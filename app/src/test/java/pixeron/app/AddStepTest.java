@@ -56,7 +56,13 @@ class AddStepTest extends WindowTest {
         } else if (key instanceof AreaParameter) {
             return "0 0 1 2";
         }
-        return key.key().equals("shape") ? "1" : key instanceof NumberParameter || key instanceof ListParameter || key instanceof MaskParameter || key instanceof MatrixParameter ? "3" : "r + 3";
+        boolean isNumber = key instanceof NumberParameter || key instanceof ListParameter || key instanceof MaskParameter || key instanceof MatrixParameter;
+        return switch (step().type().name() + " " + key.key()) {
+            case "set-pixels at" -> "1 1 3";
+            case "line from" -> "1 1";
+            case "uniform-noise from" -> "-3";
+            default -> key.key().equals("shape") ? "1" : isNumber ? "3" : "r + 3";
+        };
     }
 
     /** Some choices need another parameter as well, such as the value of a constant border. */

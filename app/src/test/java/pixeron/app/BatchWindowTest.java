@@ -34,13 +34,13 @@ class BatchWindowTest extends WindowTest {
         Files.writeString(proofs.resolve("e.csv"), "1,x");
         Path results = Files.createDirectories(folder.resolve("results"));
         open(write("one.pgm", "P2 2 1 7 3 4"));
-        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.F);
         assertThat(shownText()).contains("There are no steps to apply.");
         interact(() -> bench().addStep(StepLine.parse("invert")));
         settle();
-        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.F);
         assertThat(shownText()).contains("The step of this branch is applied to each image.");
-        when(dialogs.chooseFolder(any())).thenReturn(Optional.of(proofs), Optional.of(results));
+        when(dialogs.chooseFolder(any())).thenReturn(Optional.of(proofs)).thenReturn(Optional.of(results));
         press("Choose a folder of images…");
         until(() -> shownText().contains("5 images"));
         assertThat(lookup((Thumbnail one) -> one.getParent().getParent().getStyleClass().contains("batch-preview")).queryAll()).as("three before, three after").hasSize(6);

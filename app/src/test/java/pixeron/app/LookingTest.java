@@ -205,7 +205,7 @@ class LookingTest extends WindowTest {
     void theImageIsDrawnOnAndEachStrokeIsUndoneAsOne() {
         openSort();
         clickOn(named("Pencil: dragging"));
-        TextField level = (TextField) named("Level to draw with");
+        TextField level = (TextField) named("Level or color to draw with");
         interact(() -> level.setText("6"));
         dragOver(new Pixel(0, 0), new Pixel(0, 1), new Pixel(0, 2));
         assertThat(source()).isEqualTo(Image.of(7, new int[][] {{6, 6, 6, 5}, {7, 0, 3, 3}, {4, 6, 6, 1}}));

@@ -49,5 +49,22 @@ class LowRankTest extends WindowTest {
         // Three rows have no rank above three; two patterns are all of this image.
         assertThat(shownText()).contains("rank 1").doesNotContain("rank 4");
         until(() -> shownText().contains("the same"));
+        // 15.849² and 3.848² are the squares of its two singular values: 14.81 ÷ 12 is left behind the first.
+        until(() -> shownText().contains("rank   1   MSE      1.23"));
+        assertThat(shownText()).contains("8 numbers, 66.7%");
+        askForRanks("2");
+        assertThat(shownText()).contains("rank 2").contains("rank   2   MSE      0.00").doesNotContain("rank   1 ");
+        askForRanks("none of them");
+        assertThat(shownText()).contains("Ranks are whole numbers from 1 to 3, such as 1 4 16.");
+    }
+
+    private void askForRanks(String words) {
+        javafx.scene.control.TextField field = lookup((Node node) -> "Ranks that are compared".equals(node.getAccessibleText())).query();
+        clickOn(field);
+        interact(field::selectAll);
+        write(words);
+        push(KeyCode.ENTER);
+        settle();
+        settle();
     }
 }

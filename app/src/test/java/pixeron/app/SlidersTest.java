@@ -91,5 +91,6 @@ class SlidersTest extends WindowTest {
         interact(() -> bench().edit(project -> project.withChain(chain -> chain.replaced(0, StepLine.parse("add amount=\"1 2\" channels=\"red blue\"")))));
         settle();
         assertThat(sliders("Amount")).extracting(Slider::getAccessibleText).containsExactly("Amount, red", "Amount, blue");
+        assertThat(line()).as("new sliders write nothing").isEqualTo("add amount=\"1 2\" channels=\"red blue\"");
     }
 }

@@ -44,7 +44,7 @@ public final class KeysPane extends StackPane {
         {"Ctrl+C · Ctrl+Alt+C · Ctrl+Shift+V",
                 "copy the sheet as a table · as a picture · new image from the clipboard"},
         {"Ctrl+O · Ctrl+N · Ctrl+S · Ctrl+P", "open · make a new image · save · write a report"},
-        {"Ctrl+Shift+E", "apply the steps to many files"},
+        {"Ctrl+Shift+F", "apply the steps to many files"},
         {"Ctrl+W · Ctrl+Q", "back to the opening view · quit"},
         {"Tab", "goes on to the next part of the window"}};
 

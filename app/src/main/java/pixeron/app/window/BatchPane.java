@@ -57,6 +57,7 @@ final class BatchPane extends StackPane {
     private final CheckBox replace = new CheckBox("Replace existing files");
     private final HBox previews = new HBox();
     private final Label note = new Label();
+    private final Button choose = button("Choose images…", "The images that the steps are applied to", this::chooseFiles);
     private final Button apply = new Button("Apply");
     private final TableView<Batch.Done> table = new TableView<>();
     private List<Path> given = List.of();
@@ -89,8 +90,7 @@ final class BatchPane extends StackPane {
         previews.getStyleClass().add("batch-previews");
         makeTable();
         VBox box = new VBox(title, words,
-                line(button("Choose images…", "The images that the steps are applied to", this::chooseFiles),
-                        button("Choose a folder of images…", "All images in it and below", this::chooseFolder), files),
+                line(choose, button("Choose a folder of images…", "All images in it and below", this::chooseFolder), files),
                 previews, line(button("Results into…", "The folder that gets the results, under the names of their images", this::chooseTarget), folder),
                 line(new Label("Format"), format, replace), note, buttons, table);
         box.getStyleClass().addAll("help-box", "run-box");
@@ -142,7 +142,7 @@ final class BatchPane extends StackPane {
                 + " applied to each image. Results keep the names of their images. The images are not changed.");
         setVisible(true);
         show();
-        apply.requestFocus();
+        (apply.isDisabled() ? choose : apply).requestFocus();
     }
 
     private void leave() {

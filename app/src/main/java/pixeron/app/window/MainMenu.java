@@ -102,7 +102,7 @@ final class MainMenu {
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),
                 item("Save result…", "Shortcut+E", results::saveResult),
                 item("Write a report…", "Shortcut+P", results::saveReport),
-                item("Apply to files…", "Shortcut+Shift+E", ways.applyToFiles),
+                item("Apply to files…", "Shortcut+Shift+F", ways.applyToFiles),
                 new SeparatorMenuItem(),
                 item("Opening view", "Shortcut+W", ways.showOpening),
                 item("Quit", "Shortcut+Q", ways.quit));

@@ -135,10 +135,10 @@ class PaintersTest extends ApplicationTest {
         assertThat(reader.getColor((int) (123 * cell), (int) (567 * cell))).isEqualTo(Palette.LIGHT.picked());
         assertThat(gray(reader, 10, 10)).isGreaterThan(220);
         Image small = Image.of(7, new int[][] {{1, 5}});
-        PixelReader cells = painted(painter(small, Display.PLAIN, Optional.of(PixelSet.ofLevels(small, 5, 5))),
-                viewport(small));
-        assertThat(has(cells, 48, 48, Palette.LIGHT.picked()::equals)).isTrue();
-        assertThat(has(cells, 0, 48, Palette.LIGHT.picked()::equals)).isFalse();
+        Viewport large = viewport(small);
+        PixelReader cells = painted(painter(small, Display.PLAIN, Optional.of(PixelSet.ofLevels(small, 5, 5))), large);
+        assertThat(has(cells, large.cell(), large.cell(), Palette.LIGHT.picked()::equals)).isTrue();
+        assertThat(has(cells, 0, large.cell(), Palette.LIGHT.picked()::equals)).isFalse();
     }
 
     /** Every scale but the two-sided one rises in lightness, so it can be read without seeing colour. */
@@ -163,9 +163,10 @@ class PaintersTest extends ApplicationTest {
         Image none = Image.of(255, new int[][] {{0, 0}});
         Image alpha = Image.of(255, new int[][] {{255, 0}});
         ColourPainter painter = colour(new ColourImage(full, none, none, Optional.of(alpha)), Display.PLAIN);
-        PixelReader reader = painted(painter, viewport(full));
+        Viewport viewport = viewport(full);
+        PixelReader reader = painted(painter, viewport);
         assertThat(reader.getColor(2, 2)).isEqualTo(Color.RED);
-        assertThat(reader.getColor(50, 2).getSaturation()).isZero();
+        assertThat(reader.getColor((int) viewport.cell() + 2, 2).getSaturation()).isZero();
         assertThat(painter.describe(new Pixel(0, 1))).isEqualTo("red 255, green 0, blue 0, alpha 0");
     }
 

@@ -115,11 +115,19 @@ final class LowRankOperation extends StepOperation {
         return sum(result, 0, counting());
     }
 
+    /** How many numbers the kept patterns are, and how much of the image's samples that is. */
+    private String stored() {
+        long numbers = (long) kept() * (before().rows() + before().columns() + 1);
+        Value percent = Rational.of(100 * numbers).dividedBy(Rational.of(before().count()));
+        return "k × (H + W + 1) = " + numbers + " numbers, " + Decimals.approximate(percent) + " % of the image's " + before().count();
+    }
+
     @Override
     protected List<Line> work(Pixel result, Sight sight) {
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of("formula", Run.plain(step().type().formula(step().arguments()))));
-        lines.add(Line.of("k", Run.plain("k = " + kept()), Run.note("   of " + values().count() + " values, " + values().rank() + " of them above 0")));
+        lines.add(Line.of("k", Run.plain("k = " + kept()), Run.note("   of " + values().count() + " values, " + values().rank() + " of them above 0; "
+                + stored())));
         double running = 0;
         for (int m = 0; m < Math.min(counting(), MOST_LINES); m++) {
             double part = part(m, result);

@@ -240,6 +240,21 @@ class LowRankTest {
         return SlipFinder.find(Check.of(sheet, operation), operation).slips().get(0).id();
     }
 
+    /** σ of the 3 × 4 ramp are 15.849, 3.848, 0: without the second 3.848² ÷ 12 = 1.234 is left, and 8 numbers are stored for each pattern. */
+    @Test
+    void everyRankHasAnErrorAndAPrice() {
+        List<RankError> errors = RankError.of(SORT, Progress.NONE);
+        assertThat(errors).extracting(RankError::k).containsExactly(1, 2, 3);
+        assertThat(errors.get(0).mse()).isCloseTo(3.848 * 3.848 / 12, offset(1e-3));
+        assertThat(errors.get(1).mse()).isCloseTo(0, offset(1e-9));
+        assertThat(errors.get(1).numbers()).isEqualTo(16);
+        assertThat(errors.get(1).percent()).isCloseTo(400 / 3.0, offset(1e-9));
+        // The same error as that of the unrounded approximation itself.
+        Image kept = bound("rank-keep keep=3 rounding=none overflow=keep", NOISY).result(Progress.NONE);
+        assertThat(RankError.of(NOISY, Progress.NONE).get(2).mse()).isCloseTo(Comparison.of(NOISY, kept).mse().asDouble(), offset(1e-6));
+        assertThat(bound("rank-keep keep=2", SORT).explain(new Pixel(0, 0)).lines().get(1).text()).contains("16 numbers, 133.33").contains("of the image's 12");
+    }
+
     /** Of a chessboard of ones and zeros all but two values are 0; of one with its diagonal alone all are equal. */
     @Test
     void whereOtherResultsAreAsRightThatIsSaid() {

@@ -1,6 +1,7 @@
 package pixeron.app.bench.compare;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -9,6 +10,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -18,10 +20,12 @@ import javafx.scene.layout.VBox;
 import pixeron.app.bench.parts.MiddlePane;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Described;
 import pixeron.app.model.Seen;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.image.Frame;
+import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.step.histogram.Equalize;
@@ -35,13 +39,15 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     private static final String THREE_WAYS = "A stretch moves levels along a straight line and keeps their order and spacing; "
             + "equalization moves them by how many pixels they have, from 0 or from the first level that is present.";
 
-    private static final int[] RANKS = {1, 2, 4, 8};
+    private static final String RANKS = "1 2 4 8 16 32 64";
     private static final String PATTERNS = "The image as a sum of its strongest patterns, each a column times a row: what repeats itself needs few of them, "
             + "dust and noise need many.";
 
     private final Bench bench;
     private final Background background = new Background();
     private final Consumer<String> say;
+    private final TextField ranksField = new TextField(RANKS);
+    private final RankPane rankPane;
     private final Viewport viewport = new Viewport();
     private final HBox row = new HBox();
     private final List<PlaceView> views = new ArrayList<>();
@@ -66,6 +72,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         this.theme = theme;
         this.say = say;
         this.isSeen = isSeen;
+        rankPane = new RankPane(theme);
         getStyleClass().add("compare");
         difference.getStyleClass().add("quiet");
         difference.setTooltip(new Tooltip("Each result minus the first, as signed numbers"));
@@ -82,18 +89,22 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         answer.setOnAction(event -> openImage.accept(this::addAnswer));
         Button ways = button("Stretch and equalize", "Stretch and both equalizations of what comes into the selected step");
         ways.setOnAction(event -> showThreeWays());
-        Button ranks = button("Ranks", "What comes into the selected step with its 1, 2, 4 and 8 strongest patterns alone, beside itself");
+        Button ranks = button("Ranks", "Compares the input of the selected step with its approximations of these ranks; the first three are shown");
         ranks.setOnAction(event -> showRanks());
+        ranksField.setAccessibleText("Ranks that are compared");
+        ranksField.setPrefColumnCount(12);
+        ranksField.getStyleClass().add("number-field");
+        ranksField.setOnAction(event -> showRanks());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(more, fewer, difference, gap, ways, ranks, answer);
+        HBox head = new HBox(more, fewer, difference, gap, ways, ranks, ranksField, answer);
         head.getStyleClass().add("compare-head");
         sentence.getStyleClass().add("sheet-hint");
         sentence.setWrapText(true);
         sentence.setManaged(false);
         row.getStyleClass().add("compare-row");
         VBox.setVgrow(row, Priority.ALWAYS);
-        getChildren().addAll(head, sentence, row);
+        getChildren().addAll(head, sentence, row, rankPane);
         bench.shownProperty().subscribe(now -> request());
         isSeen.subscribe(seen -> request());
         bench.looking().displayProperty().subscribe(display -> render());
@@ -151,6 +162,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     }
 
     private void change(int place, Choice result) {
+        rankPane.hide();
         results = new ArrayList<>(results);
         if (place == results.size()) {
             results.add(result);
@@ -169,6 +181,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     }
 
     private void showThreeWays() {
+        rankPane.hide();
         Choice.OfStep before = new Choice.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
         results = new ArrayList<>(List.of(before, new Choice.Tried(Stretch.plain(), "Stretch", before),
                 new Choice.Tried(Equalize.share(), "Equalize, share", before),
@@ -178,15 +191,19 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
 
     private void showRanks() {
         Choice.OfStep before = new Choice.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
-        List<Choice> all = new ArrayList<>(List.of(before));
-        int most = bench.shown().seenBefore().map(seen -> Math.min(seen.frame().rows(), seen.frame().columns())).orElse(0);
-        for (int k : RANKS) {
-            if (k <= most) {
-                all.add(new Choice.Tried(RankKeep.keeping(k), "rank " + k, before));
-            }
+        Optional<Image> image = bench.shown().before().map(Described::image);
+        int most = image.map(one -> Math.min(one.rows(), one.columns())).orElse(0);
+        List<Integer> wanted = Arrays.stream(ranksField.getText().strip().split("[\\s,;]+")).filter(word -> word.matches("\\d{1,5}")).map(Integer::valueOf)
+                .filter(k -> k >= 1 && k <= most).distinct().sorted().toList();
+        if (wanted.isEmpty()) {
+            say.accept("Ranks are whole numbers from 1 to " + most + ", such as 1 4 16.");
+            return;
         }
+        List<Choice> all = new ArrayList<>(List.of(before));
+        wanted.stream().limit(MOST - 1L).forEach(k -> all.add(new Choice.Tried(RankKeep.keeping(k), "rank " + k, before)));
         results = all;
         explain(PATTERNS);
+        rankPane.show(image.orElseThrow(), wanted, say);
     }
 
     /** Shows the chosen results with a sentence above them. */

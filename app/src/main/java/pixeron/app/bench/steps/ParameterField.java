@@ -224,8 +224,12 @@ public final class ParameterField<T> extends VBox {
             ComboBox<String> box = (ComboBox<String>) control;
             // Not what its editor shows, which has it only when the box is on the screen.
             String text = box.getValue();
+            int anchor = box.getEditor().getAnchor();
+            int caret = box.getEditor().getCaretPosition();
             box.getItems().setAll(results.keySet());
             box.setValue(text);
+            // Names can come while the value is selected to be typed over.
+            box.getEditor().selectRange(anchor, caret);
             isShowing = false;
         }
     }
@@ -244,6 +248,8 @@ public final class ParameterField<T> extends VBox {
         } else if (control instanceof WeightsGrid grid) {
             grid.focusFirst();
         } else {
+            // A box writes its value into its editor only once it has its skin.
+            control.applyCss();
             control.requestFocus();
             text().ifPresent(TextField::selectAll);
         }

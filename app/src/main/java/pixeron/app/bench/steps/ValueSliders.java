@@ -59,13 +59,13 @@ final class ValueSliders extends VBox {
             return;
         }
         List<String> wanted = names.size() > 1 ? names : List.of("");
+        isShowing = true;
         if (!wanted.equals(channels) || !span.on(maximumLevel).equals(here) || sliders.isEmpty()) {
             channels = wanted;
             here = span.on(maximumLevel);
             make();
         }
         values = channels.stream().map(name -> numbers.get(Math.min(numbers.size() - 1, channels.indexOf(name)))).toList();
-        isShowing = true;
         for (int n = 0; n < sliders.size(); n++) {
             if (here.place(values.get(n)) != (int) Math.rint(sliders.get(n).getValue())) {
                 sliders.get(n).setValue(here.place(values.get(n)));

@@ -1,0 +1,41 @@
+package pixeron.step.lowrank;
+
+import java.util.ArrayList;
+import java.util.List;
+import pixeron.image.Image;
+import pixeron.step.Progress;
+
+/**
+ * What keeping the strongest patterns of an image costs and gives: the best approximation of rank k has the mean squared error Σσ² ÷ (H·W) over
+ * the singular values behind the k-th, before it is rounded.
+ *
+ * <p>Source: C. Eckart and G. Young, The approximation of one matrix by another of lower rank, Psychometrika 1, 1936.
+ *
+ * @param k how many patterns are kept, from 1
+ * @param mse the mean squared error
+ * @param numbers how many numbers are stored: k·(H + W + 1)
+ * @param percent of the H·W samples of the image
+ */
+public record RankError(int k, double mse, long numbers, double percent) {
+
+    private static final double HUNDRED = 100;
+
+    /**
+     * Returns the errors for every k from 1 to the smaller side of an image.
+     *
+     * @throws java.util.concurrent.CancellationException when progress says they are no longer wanted
+     */
+    public static List<RankError> of(Image image, Progress progress) {
+        SingularValues values = SingularValues.of(image, progress);
+        double[] left = new double[values.count() + 1];
+        for (int k = values.count() - 1; k >= 0; k--) {
+            left[k] = left[k + 1] + values.sigma(k) * values.sigma(k);
+        }
+        List<RankError> all = new ArrayList<>();
+        for (int k = 1; k <= values.count(); k++) {
+            long numbers = (long) k * (image.rows() + image.columns() + 1);
+            all.add(new RankError(k, left[k] / image.count(), numbers, HUNDRED * numbers / image.count()));
+        }
+        return all;
+    }
+}
