@@ -50,10 +50,9 @@ class LowRankTest extends WindowTest {
         assertThat(shownText()).contains("rank 1").doesNotContain("rank 4");
         until(() -> shownText().contains("the same"));
         // 15.849² and 3.848² are the squares of its two singular values: 14.81 ÷ 12 is left behind the first.
-        until(() -> shownText().contains("rank   1   MSE      1.23"));
-        assertThat(shownText()).contains("8 numbers, 66.7%");
+        until(() -> shownText().contains("   1      1.23        8    66.7"));
         askForRanks("2");
-        assertThat(shownText()).contains("rank 2").contains("rank   2   MSE      0.00").doesNotContain("rank   1 ");
+        assertThat(shownText()).contains("rank 2").contains("   2      0.00       16   133.3").doesNotContain("66.7");
         askForRanks("none of them");
         assertThat(shownText()).contains("Ranks are whole numbers from 1 to 3, such as 1 4 16.");
     }

@@ -92,7 +92,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         Button ranks = button("Ranks", "Compares the input of the selected step with its approximations of these ranks; the first three are shown");
         ranks.setOnAction(event -> showRanks());
         ranksField.setAccessibleText("Ranks that are compared");
-        ranksField.setPrefColumnCount(12);
+        ranksField.setPrefColumnCount(19);
         ranksField.getStyleClass().add("number-field");
         ranksField.setOnAction(event -> showRanks());
         Region gap = new Region();
@@ -103,8 +103,11 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         sentence.setWrapText(true);
         sentence.setManaged(false);
         row.getStyleClass().add("compare-row");
-        VBox.setVgrow(row, Priority.ALWAYS);
-        getChildren().addAll(head, sentence, row, rankPane);
+        HBox.setHgrow(row, Priority.ALWAYS);
+        HBox beside = new HBox(row, rankPane);
+        beside.getStyleClass().add("compare-row");
+        VBox.setVgrow(beside, Priority.ALWAYS);
+        getChildren().addAll(head, sentence, beside);
         bench.shownProperty().subscribe(now -> request());
         isSeen.subscribe(seen -> request());
         bench.looking().displayProperty().subscribe(display -> render());

@@ -7,8 +7,7 @@ import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import pixeron.app.bench.parts.Plot;
 import pixeron.app.model.Background;
@@ -18,7 +17,9 @@ import pixeron.image.Image;
 import pixeron.step.lowrank.RankError;
 
 /** What each of the person's ranks costs and gives, and the mean squared error over all ranks as a curve. */
-final class RankPane extends HBox {
+final class RankPane extends VBox {
+
+    private static final String HEADING = "   k       MSE  numbers       %\n";
 
     private final Background background = new Background();
     private final Curve curve;
@@ -26,9 +27,9 @@ final class RankPane extends HBox {
 
     RankPane(Theme theme) {
         curve = new Curve(theme);
-        HBox.setHgrow(curve, Priority.ALWAYS);
         lines.getStyleClass().add("rank-lines");
-        lines.setMinWidth(USE_PREF_SIZE);
+        lines.setMinSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        setMinWidth(USE_PREF_SIZE);
         getStyleClass().add("rank-pane");
         getChildren().addAll(curve, lines);
         hide();
@@ -49,20 +50,20 @@ final class RankPane extends HBox {
     void show(Image image, List<Integer> ranks, Consumer<String> trouble) {
         background.start(progress -> RankError.of(image, progress), errors -> {
             curve.show(errors, ranks);
-            lines.setText(errors.stream().filter(error -> ranks.contains(error.k())).map(RankPane::line).collect(Collectors.joining("\n")));
+            lines.setText(HEADING + errors.stream().filter(error -> ranks.contains(error.k())).map(RankPane::line).collect(Collectors.joining("\n")));
             setVisible(true);
             setManaged(true);
         }, problem -> trouble.accept(String.valueOf(problem.getMessage())));
     }
 
     private static String line(RankError error) {
-        return String.format("rank %3d   MSE %9.2f   %,7d numbers, %.1f%%", error.k(), error.mse(), error.numbers(), error.percent());
+        return String.format("%4d%10.2f%9d%8.1f", error.k(), error.mse(), error.numbers(), error.percent());
     }
 
     /** The error falls from rank to rank; those that are asked about have a dot. */
     private static final class Curve extends Plot {
 
-        private static final double HEIGHT = 110;
+        private static final double HEIGHT = 120;
         private static final double AXIS = 16;
         private static final double DOT = 6;
 
