@@ -12,9 +12,12 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.mockito.Mockito;
+import pixeron.app.bench.counts.HistogramPlot;
+import pixeron.app.theme.Palette;
 import pixeron.format.ImageFiles;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -119,5 +122,27 @@ class CompareTest extends WindowTest {
         double[] side = new double[1];
         interact(() -> side[0] = ((Node) sheet(sheet).queryAccessibleAttribute(AccessibleAttribute.CELL_AT_ROW_COLUMN, 0, 0)).getLayoutBounds().getWidth());
         return side[0];
+    }
+
+    /** Eleven of twelve pixels are 0: all bars but the first are low, and what is drawn high at the right is the running count. */
+    @Test
+    void runningCountsRiseAboveTheBars() {
+        Path file = folder.resolve("mostly-dark.pgm");
+        ImageFiles.write(file, Image.ofLevels(3, 4, 15, n -> n == 11 ? 15 : 0), false);
+        open(file);
+        push(KeyCode.F6);
+        until(() -> !measures().isEmpty());
+        settle();
+        HistogramPlot plot = seen(HistogramPlot.class).get(0);
+        interact(() -> {
+            WritableImage picture = plot.snapshot(null, null);
+            int drawn = 0;
+            for (int x = (int) picture.getWidth() / 2; x < picture.getWidth(); x++) {
+                for (int y = 0; y < picture.getHeight() / 3; y++) {
+                    drawn += picture.getPixelReader().getColor(x, y).equals(Palette.LIGHT.after()) ? 1 : 0;
+                }
+            }
+            assertThat(drawn).isGreaterThan(20);
+        });
     }
 }

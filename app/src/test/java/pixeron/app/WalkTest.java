@@ -139,13 +139,13 @@ class WalkTest extends WindowTest {
         smooth();
         push(KeyCode.F9);
         interact(() -> walking().walkProperty().subscribe(walk -> {
-            if (walk != null && walk.written() == 4) {
+            if (walk != null && walk.written() == 3) {
                 walking().playingProperty().set(false);
             }
         }));
         push(KeyCode.SHIFT, KeyCode.F9);
         until(() -> shownText().contains("27 ÷ 4 = 6.75"));
-        assertThat(walking().walk().written()).isEqualTo(4);
+        assertThat(walking().walk().written()).isEqualTo(3);
         push(KeyCode.SHIFT, KeyCode.F9);
         until(() -> walking().walk().isAtEnd());
         settle();

@@ -190,7 +190,7 @@ final class PlaceView extends VBox {
         shown = place;
         showPicked();
         plot.show(Optional.empty(), place.seen().map(this::face).flatMap(Described::histogram),
-                new HistogramPlot.Style(1, false, false), Optional.empty());
+                new HistogramPlot.Style(1, false, true), Optional.empty());
         measures.setText(place.measures().map(found -> words(found, place)).orElse(place.map().isEmpty()
                 && place.problem().isEmpty() ? "the others are compared with this one" : place.problem()));
     }
