@@ -72,7 +72,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         this.theme = theme;
         this.say = say;
         this.isSeen = isSeen;
-        rankPane = new RankPane(theme);
+        rankPane = new RankPane(theme, ranksField);
         getStyleClass().add("compare");
         difference.getStyleClass().add("quiet");
         difference.setTooltip(new Tooltip("Each result minus the first, as signed numbers"));
@@ -92,12 +92,11 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         Button ranks = button("Ranks", "Compares the input of the selected step with its approximations of these ranks; the first three are shown");
         ranks.setOnAction(event -> showRanks());
         ranksField.setAccessibleText("Ranks that are compared");
-        ranksField.setPrefColumnCount(19);
         ranksField.getStyleClass().add("number-field");
         ranksField.setOnAction(event -> showRanks());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(more, fewer, difference, gap, ways, ranks, ranksField, answer);
+        HBox head = new HBox(more, fewer, difference, gap, ways, ranks, answer);
         head.getStyleClass().add("compare-head");
         sentence.getStyleClass().add("sheet-hint");
         sentence.setWrapText(true);

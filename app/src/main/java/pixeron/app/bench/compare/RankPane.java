@@ -7,6 +7,7 @@ import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import pixeron.app.bench.parts.Plot;
@@ -25,13 +26,14 @@ final class RankPane extends VBox {
     private final Curve curve;
     private final Label lines = new Label();
 
-    RankPane(Theme theme) {
+    /** @param asked where the ranks are typed */
+    RankPane(Theme theme, TextField asked) {
         curve = new Curve(theme);
         lines.getStyleClass().add("rank-lines");
         lines.setMinSize(USE_PREF_SIZE, USE_PREF_SIZE);
         setMinWidth(USE_PREF_SIZE);
         getStyleClass().add("rank-pane");
-        getChildren().addAll(curve, lines);
+        getChildren().addAll(asked, curve, lines);
         hide();
     }
 
