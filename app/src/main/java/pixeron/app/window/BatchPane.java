@@ -181,6 +181,10 @@ final class BatchPane extends StackPane {
     private record Preview(String name, Optional<Result> before, Optional<Result> after, String problem) {
     }
 
+    /** How many images there are, and the previews of the first of them. */
+    private record Previews(int count, List<Preview> first) {
+    }
+
     private void show() {
         note.setText("");
         apply.setDisable(given.isEmpty() || target.isEmpty());
@@ -192,12 +196,10 @@ final class BatchPane extends StackPane {
         // Only what is read counts for a preview; where results go is asked later.
         looking.start(progress -> {
             List<Batch.Item> items = plan(given.get(0).resolveSibling("results of pixeron")).items();
-            files.setUserData(items.size());
-            return items.stream().limit(PREVIEWS).map(item -> preview(recipe, item.file(), progress)).toList();
+            return new Previews(items.size(), items.stream().limit(PREVIEWS).map(item -> preview(recipe, item.file(), progress)).toList());
         }, made -> {
-            int count = (int) files.getUserData();
-            files.setText(count == 1 ? "1 image" : count + " images");
-            previews.getChildren().setAll(made.stream().map(BatchPane::picture).toList());
+            files.setText(made.count() == 1 ? "1 image" : made.count() + " images");
+            previews.getChildren().setAll(made.first().stream().map(BatchPane::picture).toList());
         }, this::say);
     }
 
@@ -228,6 +230,10 @@ final class BatchPane extends StackPane {
         return box;
     }
 
+    /** How many images there were, and how many of them have no result. */
+    private record Counts(int done, int failed) {
+    }
+
     private void run() {
         Recipe recipe = new Recipe(bench.project().chain());
         table.getItems().clear();
@@ -242,8 +248,8 @@ final class BatchPane extends StackPane {
                 failed += made.problem().isPresent() ? 1 : 0;
                 Platform.runLater(() -> table.getItems().add(made));
             }
-            return new int[] {done, failed};
-        }, counts -> note.setText((counts[1] == 0 ? "✓ " : "▲ ") + (counts[0] - counts[1]) + " of " + counts[0] + " results written."), this::say);
+            return new Counts(done, failed);
+        }, counts -> note.setText((counts.failed() == 0 ? "✓ " : "▲ ") + (counts.done() - counts.failed()) + " of " + counts.done() + " results written."), this::say);
     }
 
     private static Frame write(Recipe recipe, Path file, Path out, Progress progress) {

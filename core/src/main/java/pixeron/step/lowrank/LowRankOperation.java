@@ -117,7 +117,7 @@ final class LowRankOperation extends StepOperation {
 
     /** How many numbers the kept patterns are, and how much of the image's samples that is. */
     private String stored() {
-        long numbers = (long) kept() * (before().rows() + before().columns() + 1);
+        long numbers = values().numbers(kept());
         Value percent = Rational.of(100 * numbers).dividedBy(Rational.of(before().count()));
         return "k × (H + W + 1) = " + numbers + " numbers, " + Decimals.approximate(percent) + " % of the image's " + before().count();
     }
@@ -220,7 +220,7 @@ final class LowRankOperation extends StepOperation {
             Value shareOfSquares = share(sigma * sigma, squares);
             running = running.plus(share);
             runningSquares = runningSquares.plus(shareOfSquares);
-            Rational numbers = Rational.of((m + 1L) * (before().rows() + before().columns() + 1L));
+            Rational numbers = Rational.of(values().numbers(m + 1));
             rows.add(Arrays.asList(Rational.of(m + 1L), Approximate.snapped(sigma, largest()), share, running, shareOfSquares, runningSquares, numbers,
                     numbers.dividedBy(pixels)));
         }
@@ -238,13 +238,8 @@ final class LowRankOperation extends StepOperation {
         return round.vectors().lines(round.sigma());
     }
 
-    /** What is left out makes the error: Σ of its σ² over the pixels. */
     private List<Value> errors() {
-        double[] errors = new double[values().count()];
-        for (int m = errors.length - 1; m > 0; m--) {
-            errors[m - 1] = errors[m] + values().sigma(m) * values().sigma(m) / before().count();
-        }
-        return Arrays.stream(errors).mapToObj(error -> Approximate.snapped(error, largest())).toList();
+        return Arrays.stream(values().errors()).mapToObj(error -> Approximate.snapped(error, largest())).toList();
     }
 
     @Override

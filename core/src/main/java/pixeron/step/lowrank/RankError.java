@@ -27,14 +27,10 @@ public record RankError(int k, double mse, long numbers, double percent) {
      */
     public static List<RankError> of(Image image, Progress progress) {
         SingularValues values = SingularValues.of(image, progress);
-        double[] left = new double[values.count() + 1];
-        for (int k = values.count() - 1; k >= 0; k--) {
-            left[k] = left[k + 1] + values.sigma(k) * values.sigma(k);
-        }
+        double[] errors = values.errors();
         List<RankError> all = new ArrayList<>();
-        for (int k = 1; k <= values.count(); k++) {
-            long numbers = (long) k * (image.rows() + image.columns() + 1);
-            all.add(new RankError(k, left[k] / image.count(), numbers, HUNDRED * numbers / image.count()));
+        for (int k = 1; k <= errors.length; k++) {
+            all.add(new RankError(k, errors[k - 1], values.numbers(k), HUNDRED * values.numbers(k) / image.count()));
         }
         return all;
     }

@@ -179,6 +179,20 @@ final class SingularValues {
         return sigma[m];
     }
 
+    /** @return the mean squared error where the first values are kept, one value, two and so on: Σ of the σ² left out over the pixels */
+    double[] errors() {
+        double[] errors = new double[sigma.length];
+        for (int m = errors.length - 1; m > 0; m--) {
+            errors[m - 1] = errors[m] + sigma[m] * sigma[m] / image.count();
+        }
+        return errors;
+    }
+
+    /** @return how many numbers the first k values are with their columns and rows: k·(H + W + 1) */
+    long numbers(int k) {
+        return k * (image.rows() + image.columns() + 1L);
+    }
+
     /** @return uₘ at a row of the image, for a value above 0 */
     double u(int m, int row) {
         return columns[m][row];
