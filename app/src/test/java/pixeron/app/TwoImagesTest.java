@@ -71,7 +71,7 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.K);
         settle();
         assertThat(bench().project().images()).extracting(image -> image.name()).containsExactly("second-pull", "result-1");
-        assertThat(bench().project().images().get(1).result()).isEqualTo(Image.of(7, new int[][] {{6, 5}, {4, 3}}));
+        assertThat(bench().project().images().get(1).input()).isEqualTo(Image.of(7, new int[][] {{6, 5}, {4, 3}}));
         push(KeyCode.SHORTCUT, KeyCode.Z);
         settle();
         assertThat(bench().project().images()).hasSize(1);
@@ -155,7 +155,7 @@ class TwoImagesTest extends WindowTest {
         clipboard("1\t2\t3\n4\t5\t6\n7\t0\t1\n");
         push(KeyCode.SHORTCUT, KeyCode.ALT, KeyCode.V);
         until(() -> bench().project().images().size() == 2);
-        assertThat(bench().project().images().get(1).result().frame()).isEqualTo(new Frame(3, 3, 7));
+        assertThat(bench().project().images().get(1).input().frame()).isEqualTo(new Frame(3, 3, 7));
         interact(() -> bench().addStep(StepLine.parse("combine with=pasted by=sum")));
         settle();
         assertThat(shownText()).contains("the image has 2 × 2 pixels, pasted 3 × 3");

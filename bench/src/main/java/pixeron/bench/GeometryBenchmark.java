@@ -61,7 +61,7 @@ public class GeometryBenchmark {
         twice = new byte[2 * bytes.length];
         image = Image.ofLevels(SIZE, SIZE, 255, n -> bytes[n] & 0xFF);
         Image other = Image.ofLevels(SIZE, SIZE, 255, n -> random.nextInt(256));
-        both = new Inputs(image, Chain.of(image).withImages(Map.of("other", other)).images()::get);
+        both = new Inputs(image, name -> other);
         picture = new BufferedImage(SIZE, SIZE, BufferedImage.TYPE_BYTE_GRAY);
         System.arraycopy(bytes, 0, ((DataBufferByte) picture.getRaster().getDataBuffer()).getData(), 0, bytes.length);
     }

@@ -87,7 +87,7 @@ public final class Growth {
 
     /** The best of some rounds, after as many to warm up for small images. */
     private static double nanosOfPixel(Step step, Image image, int side) {
-        Inputs inputs = new Inputs(image, Chain.of(image).withImages(Map.of("other", image)).images()::get);
+        Inputs inputs = new Inputs(image, name -> image);
         long best = Long.MAX_VALUE;
         long begin = System.nanoTime();
         for (int n = 0; n < MOST_ROUNDS && (n < 2 || System.nanoTime() - begin < ENOUGH); n++) {

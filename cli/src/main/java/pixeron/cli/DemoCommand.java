@@ -79,11 +79,13 @@ final class DemoCommand implements Runnable {
         report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source instanceof Image ? source : source.frame().size() + " in colour"));
         int files = 2;
         for (OtherImage image : project.images()) {
-            ImageFiles.write(folder.value().resolve(demo.id() + "-" + image.name() + ending(image.result(), ".pgm")), image.result(), false);
+            ImageFiles.write(folder.value().resolve(demo.id() + "-" + image.name() + ending(image.input(), ".pgm")), image.input(), false);
             files++;
         }
-        for (Stage stage : project.chain().stages()) {
-            files += write(demo.id(), saved, stage);
+        for (Project each : project.withEachOpen()) {
+            for (Stage stage : each.chain().stages()) {
+                files += write(demo.id() + each.open().map(name -> "-" + name).orElse(""), each, saved.view().picked(), stage);
+            }
         }
         Report page = ReportMaker.of(project, Progress.NONE);
         ReportFile.write(folder.value().resolve(demo.id() + "-report.pdf"), page);
@@ -92,13 +94,12 @@ final class DemoCommand implements Runnable {
         return files + 2;
     }
 
-    private int write(String id, SavedProject saved, Stage stage) {
-        Project project = saved.project();
+    private int write(String id, Project project, Pixel wanted, Stage stage) {
         Result after = stage.after(Progress.NONE).required();
         // A result may be smaller than the image that was looked at.
-        Pixel picked = after.frame().nearest(saved.view().picked());
+        Pixel picked = after.frame().nearest(wanted);
         String name = id + "-step-" + (stage.position() + 1);
-        String title = "Step " + (stage.position() + 1) + ": `" + stage.link().step().line() + "`";
+        String title = project.open().map(image -> "Of the image " + image + ", step ").orElse("Step ") + (stage.position() + 1) + ": `" + stage.link().step().line() + "`";
         ImageFiles.write(folder.value().resolve(name + ending(after, ".csv")), after, false);
         List<StepWork> works = ProjectWork.of(project, Progress.NONE);
         Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), works, Progress.NONE);

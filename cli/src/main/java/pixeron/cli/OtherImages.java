@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import pixeron.PixeronException;
+import pixeron.chain.Chain;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.step.Reference;
@@ -42,15 +43,16 @@ final class OtherImages {
         return images;
     }
 
-    /** @return the named images, and those that the step calls by a path */
-    static Map<String, Result> withPaths(Map<String, Result> named, Step step, Function<Path, Result> reader) {
-        Map<String, Result> images = new LinkedHashMap<>(named);
+    /** Returns the chain with its other images, and those that the step calls by a path. */
+    static Chain withPaths(Chain chain, Step step, Function<Path, Result> reader) {
+        Map<String, Chain> images = new LinkedHashMap<>(chain.others());
         for (String reference : step.references()) {
             boolean isPath = !reference.equals(Reference.SELF) && Reference.step(reference).isEmpty() && !Decimals.isNumber(reference);
-            if (isPath && !images.containsKey(reference) && (!Reference.isName(reference) || Files.exists(Path.of(reference)))) {
-                images.put(reference, reader.apply(Path.of(reference)));
+            if (isPath && !images.containsKey(Reference.other(reference).image())
+                    && (!Reference.isName(Reference.other(reference).image()) || Files.exists(Path.of(reference)))) {
+                images.put(reference, Chain.of(reader.apply(Path.of(reference))));
             }
         }
-        return images;
+        return chain.withOthers(images);
     }
 }

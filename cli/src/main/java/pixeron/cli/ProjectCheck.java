@@ -23,15 +23,39 @@ final class ProjectCheck {
 
     /** @return the exit code */
     static int write(Project project, boolean isJson, PrintWriter out) {
-        List<StepWork> works = ProjectWork.of(project, Progress.NONE).stream().filter(work -> !work.isEmpty()).toList();
-        Optional<Start> start = Start.of(works);
+        List<Checked> all = project.withEachOpen().stream().map(Checked::of).toList();
         if (isJson) {
-            out.print(Json.text(json(project, works, start)) + System.lineSeparator());
+            ObjectNode node = json(all.get(0));
+            all.stream().skip(1).forEach(image -> node.withArray("images").add(json(image).put("name", image.project.open().orElseThrow())));
+            out.print(Json.text(node) + System.lineSeparator());
         } else {
-            start.ifPresent(found -> out.println(found.sentence(Pixel::toString)));
-            works.forEach(work -> write(work, project.chain().stage(work.position()).link().step().line(), out));
+            all.forEach(image -> write(image, out));
         }
-        return start.isPresent() ? Pixeron.DIFFERS : 0;
+        return all.stream().anyMatch(image -> image.start.isPresent()) ? Pixeron.DIFFERS : 0;
+    }
+
+    /**
+     * What is said of the values by hand for one of the images.
+     *
+     * @param project with that image open
+     * @param works what is said of its steps that have values by hand
+     * @param start where it first goes wrong, if it does
+     */
+    private record Checked(Project project, List<StepWork> works, Optional<Start> start) {
+
+        static Checked of(Project project) {
+            List<StepWork> works = ProjectWork.of(project, Progress.NONE).stream().filter(work -> !work.isEmpty()).toList();
+            return new Checked(project, works, Start.of(works));
+        }
+    }
+
+    private static void write(Checked image, PrintWriter out) {
+        if (image.works.isEmpty()) {
+            return;
+        }
+        image.project.open().ifPresent(name -> out.printf("%nThe image %s%n%n", name));
+        image.start.ifPresent(found -> out.println(found.sentence(Pixel::toString)));
+        image.works.forEach(work -> write(work, image.project.chain().stage(work.position()).link().step().line(), out));
     }
 
     private static void write(StepWork work, String line, PrintWriter out) {
@@ -50,15 +74,15 @@ final class ProjectCheck {
                 pixels.size(), PixelTable.kind(work.step().type(), table).title()));
     }
 
-    private static ObjectNode json(Project project, List<StepWork> works, Optional<Start> start) {
+    private static ObjectNode json(Checked image) {
         ObjectNode node = Json.object();
-        start.ifPresentOrElse(found -> node.set("start", Json.object().put("step", found.position() + 1).put("table", found.inTable().map(cell -> cell.kind().name()).orElse(""))
+        image.start.ifPresentOrElse(found -> node.set("start", Json.object().put("step", found.position() + 1).put("table", found.inTable().map(cell -> cell.kind().name()).orElse(""))
                 .put("follow", found.following()).put("text", found.sentence(Pixel::toString))), () -> node.putNull("start"));
-        for (StepWork work : works) {
+        for (StepWork work : image.works) {
             Findings found = work.findings(Progress.NONE);
             ObjectNode step = Json.check(work.check(), found);
             work.channel().ifPresent(face -> step.put("face", face));
-            step.put("step", work.position() + 1).put("line", project.chain().stage(work.position()).link().step().line())
+            step.put("step", work.position() + 1).put("line", image.project.chain().stage(work.position()).link().step().line())
                     .put("follow", work.following().pixels().size());
             Map<String, List<TableSlip>> slips = work.tableSlips();
             work.tables().forEach((name, check) -> step.withArray("tables").add(Json.check(check, work.table(name),

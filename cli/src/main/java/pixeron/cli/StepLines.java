@@ -43,7 +43,7 @@ final class StepLines {
         for (String line : lines.value()) {
             try {
                 Step step = StepLine.parse(line);
-                chain = chain.withImages(OtherImages.withPaths(chain.images(), step, input::result)).withStep(chain.size(), step);
+                chain = OtherImages.withPaths(chain, step, input::result).withStep(chain.size(), step);
             } catch (PixeronException problem) {
                 throw PixeronException.because(problem, "Step %d, \"%s\": %s", chain.size() + 1, line,
                         problem.getMessage());

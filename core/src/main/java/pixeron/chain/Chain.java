@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.IntUnaryOperator;
+import java.util.function.UnaryOperator;
 import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -153,9 +154,36 @@ public final class Chain {
         return new Chain(other, around, List.of()).changed(0, links -> links.addAll(links()));
     }
 
-    /** @return other images that steps may name, in their order */
-    public Map<String, Result> images() {
-        return around.images();
+    /** Returns other images that steps may name, in their order, with their own steps. */
+    public Map<String, Chain> others() {
+        return around.others();
+    }
+
+    /**
+     * Returns what a step that names another image means.
+     *
+     * @throws PixeronException if there is no such image, or it has no such result
+     */
+    public Result other(String reference, Progress progress) {
+        return around.other(reference, progress);
+    }
+
+    /**
+     * Returns a result of this chain for a step of another one.
+     *
+     * @param name what this chain is called there
+     * @param number of the step, 0 for the image itself
+     * @throws PixeronException if there is no such step, or it has no result; names this chain
+     */
+    Result result(String name, int number, Progress progress) {
+        if (number > size()) {
+            throw PixeronException.of("The image %s has no step %d; it has %s.", name, number, size() == 0 ? "no steps" : size() == 1 ? "one step" : size() + " steps");
+        } else if (number == 0) {
+            return input;
+        } else if (stage(number - 1).after(progress) instanceof Outcome.Failed failed) {
+            throw PixeronException.of("In the image %s, step %d: %s", name, failed.position() + 1, failed.message());
+        }
+        return stage(number - 1).after(progress).required();
     }
 
     /** @return how many pixels results may have */
@@ -168,17 +196,25 @@ public final class Chain {
         return new Chain(input, around.withMostPixels(most), List.of()).changed(0, links -> links.addAll(links()));
     }
 
-    /** @return this with other images that steps may name */
-    public Chain withImages(Map<String, Result> others) {
-        return new Chain(input, around.with(others), List.of()).changed(0, links -> links.addAll(links()));
+    /** Returns this with other images that steps may name; none of them has steps of its own. */
+    public Chain withImages(Map<String, Result> images) {
+        Map<String, Chain> chains = new LinkedHashMap<>();
+        images.forEach((name, image) -> chains.put(name, Chain.of(image)));
+        return withOthers(chains);
     }
 
-    /** @return this with the same images and one of them under another name; steps that name it follow */
-    public Chain renamed(String old, String other) {
-        Map<String, Result> named = new LinkedHashMap<>();
-        images().forEach((name, image) -> named.put(name.equals(old) ? other : name, image));
-        return withImages(named).changed(0, links -> links.replaceAll(link -> new Link(link.id(), link.step().referring(name ->
-                name.equals(old) ? other : name), link.isOn())));
+    /** Returns this with other images that steps may name. Results of steps before the first that names one stay. */
+    public Chain withOthers(Map<String, Chain> others) {
+        int first = 0;
+        while (first < size() && stage(first).link().step().references().stream().allMatch(name -> Reference.step(name).isPresent())) {
+            first++;
+        }
+        return new Chain(input, around.with(others), stages.subList(0, first)).changed(first, links -> links.addAll(links().subList(links.size(), size())));
+    }
+
+    /** Returns this with what steps name under other names; the other images stay as they are. */
+    public Chain referring(UnaryOperator<String> named) {
+        return changed(0, links -> links.replaceAll(link -> new Link(link.id(), link.step().referring(named), link.isOn())));
     }
 
     private int nextId() {
@@ -199,7 +235,7 @@ public final class Chain {
     /** Equal source and links. */
     @Override
     public boolean equals(Object other) {
-        return other instanceof Chain chain && input.equals(chain.input) && images().equals(chain.images()) && links().equals(chain.links());
+        return other instanceof Chain chain && input.equals(chain.input) && others().equals(chain.others()) && links().equals(chain.links());
     }
 
     @Override

@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import pixeron.PixeronException;
 import pixeron.image.Result;
-import pixeron.number.Decimals;
 import pixeron.step.Bound;
 import pixeron.step.Inputs;
 import pixeron.step.Operation;
@@ -118,11 +117,8 @@ public final class Stage {
     /** @return the result of a step before this one, or another image */
     private Result other(String reference, Progress progress) {
         OptionalInt step = Reference.step(reference);
-        if (step.isEmpty() && !around.images().containsKey(reference)) {
-            throw PixeronException.of("There is no other image %s%s.", Decimals.shortened(reference), around.images().isEmpty() ? ""
-                    : "; there is " + String.join(", ", around.images().keySet()));
-        } else if (step.isEmpty()) {
-            return around.images().get(reference);
+        if (step.isEmpty()) {
+            return around.other(reference, progress);
         }
         int wanted = step.getAsInt();
         if (wanted > position) {

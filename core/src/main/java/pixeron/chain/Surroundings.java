@@ -3,28 +3,48 @@ package pixeron.chain;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.OptionalInt;
+import pixeron.PixeronException;
 import pixeron.image.Result;
+import pixeron.number.Decimals;
 import pixeron.step.Inputs;
+import pixeron.step.Progress;
+import pixeron.step.Reference;
 
 /**
  * What all steps of a chain have around them.
  *
- * @param images other images that steps may name, in their order
+ * @param others other images that steps may name, in their order, with their own steps
  * @param mostPixels more than these no result may have
  */
-record Surroundings(Map<String, Result> images, long mostPixels) {
+record Surroundings(Map<String, Chain> others, long mostPixels) {
 
     static final Surroundings NONE = new Surroundings(Map.of(), Inputs.MOST_PIXELS);
 
     Surroundings {
-        images = Collections.unmodifiableMap(new LinkedHashMap<>(images));
+        others = Collections.unmodifiableMap(new LinkedHashMap<>(others));
     }
 
-    Surroundings with(Map<String, Result> others) {
-        return new Surroundings(others, mostPixels);
+    /**
+     * Returns what a reference to another image means. A name that is given as it stands, such as a path, comes before a name with a step.
+     *
+     * @throws PixeronException if there is no such image, or it has no such result
+     */
+    Result other(String reference, Progress progress) {
+        Reference.OfOther named = others.containsKey(reference) ? new Reference.OfOther(reference, OptionalInt.empty()) : Reference.other(reference);
+        Chain other = others.get(named.image());
+        if (other == null) {
+            throw PixeronException.of("There is no other image %s%s.", Decimals.shortened(named.image()), others.isEmpty() ? ""
+                    : "; there is " + String.join(", ", others.keySet()));
+        }
+        return other.result(named.image(), named.step().orElse(other.size()), progress);
+    }
+
+    Surroundings with(Map<String, Chain> changed) {
+        return new Surroundings(changed, mostPixels);
     }
 
     Surroundings withMostPixels(long most) {
-        return new Surroundings(images, most);
+        return new Surroundings(others, most);
     }
 }

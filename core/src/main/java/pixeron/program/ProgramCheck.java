@@ -113,7 +113,8 @@ public final class ProgramCheck {
 
     private Optional<Image> other() {
         return chain.links().stream().flatMap(link -> link.step().references().stream()).filter(name -> Reference.step(name).isEmpty())
-                .map(chain.images()::get).filter(Image.class::isInstance).map(Image.class::cast).findFirst();
+                .filter(name -> chain.others().containsKey(Reference.other(name).image())).map(name -> chain.other(name, Progress.NONE))
+                .filter(Image.class::isInstance).map(Image.class::cast).findFirst();
     }
 
     /** @return what is said of the image itself */

@@ -32,8 +32,13 @@ record EarlierGray(ColourImage picture, Step step, HandSheet sheet) {
                 StepFields.sheet(byHand)).orElse(HandSheet.EMPTY));
     }
 
+    /** Returns the work with the step in front of those of every branch. */
+    Work inFrontOf(Work work) {
+        return new Work(work.origin(), inFrontOf(work.present()), work.others().stream().map(this::inFrontOf).toList());
+    }
+
     /** @return the branch with the step in front of its own; its id is one that no other step has */
-    Branch inFrontOf(Branch branch) {
+    private Branch inFrontOf(Branch branch) {
         Chain chain = branch.chain();
         int id = 1 + chain.links().stream().mapToInt(Link::id).max().orElse(0);
         return branch.with(chain.withLink(0, new Link(id, step, true))).with(new Branch.Face(id, Image.VALUE),

@@ -1,7 +1,10 @@
 package pixeron.project;
 
+import java.util.ArrayList;
 import java.util.List;
+import pixeron.chain.Link;
 import pixeron.format.LoadedImage;
+import pixeron.image.Result;
 
 /**
  * Where a project's image came from.
@@ -17,6 +20,16 @@ public record Origin(String file, String format, int channels, List<String> note
 
     public Origin {
         notes = List.copyOf(notes);
+    }
+
+    /** Returns where the result of steps on this image comes from; this itself where there are none. */
+    Origin after(List<Link> steps, Result result) {
+        if (steps.isEmpty()) {
+            return this;
+        }
+        List<String> told = new ArrayList<>(notes);
+        steps.stream().filter(Link::isOn).forEach(link -> told.add("after " + link.step().line()));
+        return new Origin(file, "kept", result.faces().size(), told);
     }
 
     /** @return where the image of a variant came from: it was drawn for an exercise, to be worked out by hand */

@@ -1,22 +1,19 @@
 package pixeron.project;
 
 import java.util.Collection;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import pixeron.chain.Chain;
 import pixeron.image.Result;
 import pixeron.step.Reference;
 
 /**
- * Another image of a project, which steps can name.
+ * Another image of a project, which steps can name. It can have steps of its own; those can name the images before it.
  *
  * @param name letters, digits, - and _, a letter first
- * @param origin where it came from
- * @param result its samples
+ * @param work the image, its steps and what was written by hand for them
  */
-public record OtherImage(String name, Origin origin, Result result) {
+public record OtherImage(String name, Work work) {
 
     /** @throws pixeron.PixeronException if the name is none for an image */
     public OtherImage {
@@ -25,8 +22,24 @@ public record OtherImage(String name, Origin origin, Result result) {
         }
     }
 
-    static Map<String, Result> byName(List<OtherImage> images) {
-        return images.stream().collect(Collectors.toMap(OtherImage::name, OtherImage::result, (one, other) -> one, LinkedHashMap::new));
+    /** Returns an image without steps. */
+    public static OtherImage of(String name, Origin origin, Result result) {
+        return new OtherImage(name, Work.of(origin, Chain.of(result)));
+    }
+
+    /** Returns where the image came from. */
+    public Origin origin() {
+        return work.origin();
+    }
+
+    /** Returns the chain that a step means by the name. */
+    public Chain chain() {
+        return work.first();
+    }
+
+    /** Returns the image itself, in front of its steps. */
+    public Result input() {
+        return chain().input();
     }
 
     /**

@@ -1,8 +1,11 @@
 package pixeron.project;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
@@ -10,22 +13,24 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.work.ByHand;
 import pixeron.chain.Chain;
+import pixeron.chain.Link;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
+import pixeron.step.Progress;
 import pixeron.step.Reference;
 
 /**
- * A person's work: the image, the steps, and the values by hand for each step. Immutable.
+ * A person's work: the image, the steps, and the values by hand for each step; and other images, which can have all of that as well.
+ * One of the images is open; what is asked of the project's chain, branches and values by hand is asked of that one. Immutable.
  *
  * @param name what it is called
- * @param origin where the image came from
- * @param present the branch that is worked on: the image and its steps, and the values by hand
- * @param others the other branches of the work, on the same image
+ * @param main the project's own image and what is done with it
  * @param kernels kernels of one's own that are kept with the project
- * @param images other images, which steps of all branches can name
+ * @param images other images, which steps can name
+ * @param open the name of the other image that is open; empty when it is the project's own
  */
-public record Project(String name, Origin origin, Branch present, List<Branch> others, List<OwnKernel> kernels,
-        List<OtherImage> images) {
+public record Project(String name, Work main, List<OwnKernel> kernels, List<OtherImage> images, Optional<String> open) {
 
     /** The name of the only branch of a new project. */
     public static final String FIRST_BRANCH = "A";
@@ -33,14 +38,13 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
     public static final int SOURCE = -1;
 
     public Project {
-        others = List.copyOf(others);
         kernels = List.copyOf(kernels);
         images = List.copyOf(images);
     }
 
     /** @return a project with one branch */
     public static Project of(String name, Origin origin, Chain chain) {
-        return new Project(name, origin, new Branch(FIRST_BRANCH, chain, Map.of()), List.of(), List.of(), List.of());
+        return new Project(name, Work.of(origin, chain), List.of(), List.of(), Optional.empty());
     }
 
     /** @return a project without steps */
@@ -48,30 +52,119 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
         return of(name, origin, Chain.of(input));
     }
 
+    /** Returns what is done with the image that is open. */
+    public Work work() {
+        return open.map(wanted -> image(wanted).work()).orElse(main);
+    }
+
+    /** Returns another image by its name, which there must be. */
+    public OtherImage image(String wanted) {
+        return images.stream().filter(image -> image.name().equals(wanted)).findFirst().orElseThrow();
+    }
+
+    /** Returns where the image that is open came from. */
+    public Origin origin() {
+        return work().origin();
+    }
+
     public Chain chain() {
-        return present.chain();
+        return work().present().chain();
+    }
+
+    /** Returns the branch that is worked on. */
+    public Branch present() {
+        return work().present();
+    }
+
+    /** Returns the other branches, on the same image. */
+    public List<Branch> others() {
+        return work().others();
     }
 
     /** @return the name of the branch that is worked on */
     public String branch() {
-        return present.name();
+        return present().name();
+    }
+
+    /** Returns this with another image open. */
+    public Project opened(String wanted) {
+        return new Project(name, main, kernels, images, Optional.of(image(wanted).name()));
+    }
+
+    /** Returns this with the project's own image open. */
+    public Project atMain() {
+        return new Project(name, main, kernels, images, Optional.empty());
+    }
+
+    /** Returns this once for each image with steps, that one open: the project's own first. */
+    public List<Project> withEachOpen() {
+        return Stream.concat(Stream.of(atMain()), images.stream().filter(image -> image.chain().size() > 0).map(image -> opened(image.name()))).toList();
+    }
+
+    private Project with(Work changed) {
+        return open.isEmpty() ? new Project(name, changed, kernels, images, open)
+                : withImages(images.stream().map(image -> image.name().equals(open.get()) ? new OtherImage(image.name(), changed) : image).toList());
     }
 
     private Project with(Branch changed) {
-        return with(changed, others);
+        // Values by hand change no result: nothing that names this image is made anew.
+        return open.isEmpty() ? with(work().with(changed)) : new Project(name, main, kernels, images.stream().map(image -> image.name().equals(open.get())
+                ? new OtherImage(image.name(), image.work().with(changed)) : image).toList(), open);
     }
 
-    private Project with(Branch changed, List<Branch> changedOthers) {
-        return new Project(name, origin, changed, changedOthers, kernels, images);
-    }
-
-    /** @return this with a changed chain; values by hand of steps that are gone go with them */
+    /**
+     * Returns this with a changed chain; values by hand of steps that are gone go with them, and steps that name a step of an image follow it.
+     *
+     * @throws PixeronException if a step of another chain names a step that is gone
+     */
     public Project withChain(UnaryOperator<Chain> change) {
-        Chain changed = change.apply(chain());
-        // The image is the same for all branches: what is drawn on it shows in each.
-        List<Branch> all = changed.input() == chain().input() ? others
-                : others.stream().map(other -> other.onInput(changed.input())).toList();
-        return with(present.with(changed), all);
+        Chain before = work().first();
+        Work changed = work().withChain(change.apply(chain()));
+        return open.isEmpty() ? with(changed) : with(changed).following(open.get(), before.links(), changed.first().links());
+    }
+
+    /** Steps that name a step of an image name it under its new number. */
+    private Project following(String image, List<Link> before, List<Link> after) {
+        List<Integer> ids = after.stream().map(Link::id).toList();
+        UnaryOperator<String> named = reference -> {
+            Reference.OfOther other = Reference.other(reference);
+            int number = other.step().orElse(0);
+            if (!other.image().equals(image) || number == 0 || number > before.size()) {
+                return reference;
+            }
+            int at = ids.indexOf(before.get(number - 1).id());
+            if (at < 0) {
+                throw PixeronException.of("Another step takes %s; let it take something else first.", reference);
+            }
+            return new Reference.OfOther(image, OptionalInt.of(at + 1)).written();
+        };
+        return referring(named);
+    }
+
+    private Project referring(UnaryOperator<String> named) {
+        UnaryOperator<Chain> change = chain -> chain.links().stream().flatMap(link -> link.step().references().stream()).allMatch(reference ->
+                named.apply(reference).equals(reference)) ? chain : chain.referring(named);
+        return new Project(name, main.withChains(change), kernels, images.stream().map(image ->
+                new OtherImage(image.name(), image.work().withChains(change))).toList(), open).linked();
+    }
+
+    /** Every chain knows the other images as they are now; another image those before it, so that none can lead back to itself. */
+    private Project linked() {
+        Map<String, Chain> known = new LinkedHashMap<>();
+        List<OtherImage> all = new ArrayList<>();
+        for (OtherImage image : images) {
+            OtherImage now = new OtherImage(image.name(), image.work().withChains(chain -> knowing(chain, known)));
+            all.add(now);
+            known.put(now.name(), now.chain());
+        }
+        return new Project(name, main.withChains(chain -> knowing(chain, known)), kernels, all, open);
+    }
+
+    /** A chain that knows the very same images keeps its results. */
+    private static Chain knowing(Chain chain, Map<String, Chain> images) {
+        boolean isSame = List.copyOf(chain.others().keySet()).equals(List.copyOf(images.keySet()))
+                && images.entrySet().stream().allMatch(entry -> chain.others().get(entry.getKey()) == entry.getValue());
+        return isSame ? chain : chain.withOthers(images);
     }
 
     private Branch.Face face(int position, String name) {
@@ -84,12 +177,12 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
      * @return what was written by hand for it
      */
     public ByHand byHand(int position, String face) {
-        return present.byHand().getOrDefault(face(position, face), ByHand.NONE);
+        return present().byHand().getOrDefault(face(position, face), ByHand.NONE);
     }
 
     /** @return this with other values by hand for a face of the step at a position */
     public Project withByHand(int position, String face, UnaryOperator<ByHand> change) {
-        return with(present.with(face(position, face), change.apply(byHand(position, face))));
+        return with(present().with(face(position, face), change.apply(byHand(position, face))));
     }
 
     /** @return the values by hand for the step at a position, whose result is an image */
@@ -109,14 +202,13 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
 
     /** @return this with a kernel of one's own more; it takes the place of one with the same name */
     public Project withKernel(OwnKernel kernel) {
-        return new Project(name, origin, present, others, kernel.in(kernels), images);
+        return new Project(name, main, kernel.in(kernels), images, open);
     }
 
-    /** @return this with these other images, which the steps of all branches know */
+    /** @return this with these other images, which the steps of all branches know; the project's own image is open when that which was is gone */
     public Project withImages(List<OtherImage> changed) {
-        Map<String, Result> named = OtherImage.byName(changed);
-        return new Project(name, origin, present.with(chain().withImages(named)), others.stream().map(other ->
-                other.with(other.chain().withImages(named))).toList(), kernels, changed);
+        boolean isThere = open.isPresent() && changed.stream().anyMatch(image -> image.name().equals(open.get()));
+        return new Project(name, main, kernels, changed, isThere ? open : Optional.empty()).linked();
     }
 
     /**
@@ -125,8 +217,26 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
      */
     public Project withImage(String like, Origin from, Result image) {
         List<OtherImage> all = new ArrayList<>(images);
-        all.add(new OtherImage(OtherImage.nameLike(like, images), from, image));
+        all.add(OtherImage.of(OtherImage.nameLike(like, images), from, image));
         return withImages(all);
+    }
+
+    /**
+     * Returns this with the last result of another image as the project's own image, under the same steps. The image that was there is
+     * put with the others, unless it is one of them.
+     *
+     * @throws PixeronException if the other image's steps have no result, or a spectrum
+     */
+    public Project using(String wanted, Progress progress) {
+        OtherImage other = image(wanted);
+        Result result = other.chain().last(progress).required();
+        if (result instanceof Spectrum) {
+            throw PixeronException.of("The last result of %s is a spectrum, and an image is needed; fourier-inverse makes one of it.", wanted);
+        }
+        Result old = main.present().chain().input();
+        boolean isKept = images.stream().anyMatch(image -> image.input().equals(old));
+        Project with = isKept ? this : withImage(main.origin().file().isBlank() ? "image" : main.origin().file(), main.origin(), old);
+        return new Project(name, with.main.from(other.origin().after(other.chain().links(), result), result), kernels, with.images, Optional.empty());
     }
 
     /**
@@ -138,14 +248,16 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
             throw PixeronException.of("There is another image %s already.", other);
         }
         Reference.requireName(other);
-        return new Project(name, origin, present.with(chain().renamed(old, other)), others.stream().map(branch ->
-                branch.with(branch.chain().renamed(old, other))).toList(), kernels, images.stream().map(image -> image.name().equals(old)
-                        ? new OtherImage(other, image.origin(), image.result()) : image).toList());
+        List<OtherImage> all = images.stream().map(image -> image.name().equals(old) ? new OtherImage(other, image.work()) : image).toList();
+        return new Project(name, main, kernels, all, open.map(wanted -> wanted.equals(old) ? other : wanted)).referring(reference -> {
+            Reference.OfOther named = Reference.other(reference);
+            return named.image().equals(old) ? new Reference.OfOther(other, named.step()).written() : reference;
+        });
     }
 
     /** @return the names of all branches, in their order */
     public List<String> branches() {
-        return Stream.concat(Stream.of(branch()), others.stream().map(Branch::name)).sorted().toList();
+        return work().branches().stream().map(Branch::name).toList();
     }
 
     /**
@@ -155,41 +267,21 @@ public record Project(String name, Origin origin, Branch present, List<Branch> o
      * @return this with the new branch as the one that is worked on
      */
     public Project branched(int position) {
-        Chain shared = chain();
-        while (shared.size() > position + 1) {
-            shared = shared.removed(shared.size() - 1);
-        }
-        char next = 'A';
-        while (branches().contains(String.valueOf(next))) {
-            next++;
-        }
-        List<Branch> all = new ArrayList<>(others);
-        all.add(present);
-        return with(new Branch(String.valueOf(next), chain(), present.byHand()).with(shared), all);
+        return with(work().branched(position));
     }
 
     /** @return this with another branch as the one that is worked on; this itself when there is none with that name */
     public Project onBranch(String wanted) {
-        return others.stream().filter(other -> other.name().equals(wanted)).findFirst().map(other -> {
-            List<Branch> all = new ArrayList<>(others);
-            all.remove(other);
-            all.add(present);
-            return with(other, all);
-        }).orElse(this);
+        return with(work().onBranch(wanted));
     }
 
     /** @return this without the branch that is worked on; the last one stays */
     public Project withoutBranch() {
-        if (others.isEmpty()) {
-            return this;
-        }
-        Project other = onBranch(others.get(others.size() - 1).name());
-        return other.with(other.present, other.others.stream().filter(left -> !left.name().equals(branch())).toList());
+        return with(work().withoutBranch());
     }
 
     /** @return the chain of a branch */
     public Chain chain(String of) {
-        return of.equals(branch()) ? chain() : others.stream().filter(other -> other.name().equals(of)).findFirst()
-                .orElseThrow().chain();
+        return work().branches().stream().filter(branch -> branch.name().equals(of)).findFirst().orElseThrow().chain();
     }
 }

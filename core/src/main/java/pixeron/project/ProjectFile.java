@@ -28,11 +28,17 @@ public final class ProjectFile {
     public static final String ENDING = ".pixeron.json";
 
     /** The version that is written, and the newest that is read. */
-    private static final int VERSION = 2;
+    private static final int VERSION = 3;
+    /** The second version, in which other images have no steps. */
+    private static final int SECOND_VERSION = 2;
     /** The first version, in which the image in front of the steps is gray. */
     private static final int IMAGE_VERSION = 1;
     private static final String VERSION_FIELD = "pixeron";
     private static final String IMAGES = "images";
+    private static final String BRANCH = "branch";
+    private static final String BRANCHES = "branches";
+    /** Which other image is open. */
+    private static final String OPEN = "image";
 
     private ProjectFile() {
     }
@@ -50,27 +56,27 @@ public final class ProjectFile {
         Project project = saved.project();
         ObjectNode root = JsonFile.object();
         // What an older Pixeron can read it shall be able to read.
-        boolean isPlain = project.chain().input() instanceof Image && project.images().isEmpty();
-        root.put(VERSION_FIELD, isPlain ? IMAGE_VERSION : VERSION).put("name", project.name());
-        write(project.origin(), project.chain().input(), root.putObject("image"));
+        boolean isPlain = project.main().present().chain().input() instanceof Image && project.images().isEmpty();
+        boolean haveSteps = project.open().isPresent() || project.images().stream().anyMatch(other -> hasSteps(other.work()));
+        root.put(VERSION_FIELD, isPlain ? IMAGE_VERSION : haveSteps ? VERSION : SECOND_VERSION).put("name", project.name());
+        write(project.main().origin(), project.main().present().chain().input(), root.putObject("image"));
         if (!project.images().isEmpty()) {
             ArrayNode images = root.putArray(IMAGES);
-            project.images().forEach(other -> write(other.origin(), other.result(), images.addObject().put("name", other.name())));
-        }
-        StepFields.write(root, project.present());
-        if (!project.others().isEmpty()) {
-            root.put("branch", project.branch());
-            ArrayNode branches = root.putArray("branches");
-            for (Branch other : project.others()) {
-                ObjectNode node = branches.addObject().put("name", other.name());
-                StepFields.write(node, other);
+            for (OtherImage other : project.images()) {
+                ObjectNode node = images.addObject().put("name", other.name());
+                write(other.origin(), other.input(), node);
+                if (hasSteps(other.work())) {
+                    writeSteps(other.work(), node);
+                }
             }
         }
+        writeSteps(project.main(), root);
         if (!project.kernels().isEmpty()) {
             ArrayNode kernels = root.putArray("kernels");
             project.kernels().forEach(kernel -> kernels.addObject().put("name", kernel.name()).put("line", kernel.line()));
         }
         ObjectNode view = root.putObject("view");
+        project.open().ifPresent(open -> view.put(OPEN, open));
         view.put("step", saved.view().position());
         view.put("row", saved.view().picked().row()).put("column", saved.view().picked().column());
         if (!saved.view().watched().isEmpty()) {
@@ -82,6 +88,21 @@ public final class ProjectFile {
         }
         saved.view().walk().ifPresent(walk -> WalkFields.write(walk, view.putObject("walk")));
         return root;
+    }
+
+    private static boolean hasSteps(Work work) {
+        return work.branches().stream().anyMatch(branch -> branch.chain().size() > 0) || !work.others().isEmpty();
+    }
+
+    private static void writeSteps(Work work, ObjectNode node) {
+        StepFields.write(node, work.present());
+        if (!work.others().isEmpty()) {
+            node.put(BRANCH, work.present().name());
+            ArrayNode branches = node.putArray(BRANCHES);
+            for (Branch other : work.others()) {
+                StepFields.write(branches.addObject().put("name", other.name()), other);
+            }
+        }
     }
 
     private static void write(Origin origin, Result result, ObjectNode image) {
@@ -102,7 +123,9 @@ public final class ProjectFile {
             if (images.stream().anyMatch(other -> other.name().equals(name))) {
                 throw node.problem("name", "must be a name of its own");
             }
-            images.add(new OtherImage(name, origin(node), SampleText.read(node)));
+            Origin origin = origin(node);
+            Result input = SampleText.read(node);
+            images.add(node.has("steps") ? new OtherImage(name, work(node, origin, input)) : OtherImage.of(name, origin, input));
         }
         return images;
     }
@@ -137,21 +160,31 @@ public final class ProjectFile {
         // In the first version gray was made of a colour picture in front of the steps; now that is a step like any other.
         Optional<EarlierGray> gray = image.find("colour").map(colour -> EarlierGray.read(image, colour));
         Result input = gray.<Result>map(EarlierGray::picture).orElseGet(() -> SampleText.read(image));
-        Branch work = StepFields.read(fields, fields.has("branch") ? fields.text("branch") : Project.FIRST_BRANCH, input);
+        Work work = work(fields, origin, input);
+        List<OwnKernel> kernels = (fields.has("kernels") ? fields.objects("kernels") : List.<Fields>of()).stream()
+                .map(kernel -> new OwnKernel(kernel.text("name"), kernel.read("line", OwnKernel::requireKernel))).toList();
+        Fields view = fields.object("view");
+        Project project = new Project(fields.text("name"), gray.map(earlier -> earlier.inFrontOf(work)).orElse(work), kernels, List.of(), Optional.empty())
+                .withImages(images(fields));
+        Optional<String> open = view.findText(OPEN);
+        if (open.isPresent() && project.images().stream().noneMatch(other -> other.name().equals(open.get()))) {
+            throw view.problem(OPEN, "must be the name of one of the images");
+        }
+        Project opened = open.map(project::opened).orElse(project);
+        return new SavedProject(opened, view(view, opened, gray.isPresent() && open.isEmpty() ? 1 : 0));
+    }
+
+    private static Work work(Fields fields, Origin origin, Result input) {
+        Branch present = StepFields.read(fields, fields.has(BRANCH) ? fields.text(BRANCH) : Project.FIRST_BRANCH, input);
         List<Branch> others = new ArrayList<>();
-        Set<String> names = new HashSet<>(Set.of(work.name()));
-        for (Fields node : fields.has("branches") ? fields.objects("branches") : List.<Fields>of()) {
+        Set<String> names = new HashSet<>(Set.of(present.name()));
+        for (Fields node : fields.has(BRANCHES) ? fields.objects(BRANCHES) : List.<Fields>of()) {
             if (!names.add(node.text("name"))) {
                 throw node.problem("name", "must be a name of its own");
             }
             others.add(StepFields.read(node, node.text("name"), input));
         }
-        List<OwnKernel> kernels = (fields.has("kernels") ? fields.objects("kernels") : List.<Fields>of()).stream()
-                .map(kernel -> new OwnKernel(kernel.text("name"), kernel.read("line", OwnKernel::requireKernel))).toList();
-        Branch present = gray.map(earlier -> earlier.inFrontOf(work)).orElse(work);
-        Project project = new Project(fields.text("name"), origin, present, others.stream().map(other ->
-                gray.map(earlier -> earlier.inFrontOf(other)).orElse(other)).toList(), kernels, List.of()).withImages(images(fields));
-        return new SavedProject(project, view(fields.object("view"), project, gray.isPresent() ? 1 : 0));
+        return new Work(origin, present, others);
     }
 
     /** @param by how many steps stand in front of those that the file counts */

@@ -7,7 +7,6 @@ import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Link;
-import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.project.Project;
 import pixeron.project.ProjectFile;
@@ -22,10 +21,12 @@ public record Recipe(Chain chain) {
     /**
      * Returns the recipe of a project.
      *
+     * @param opened the project; which of its images is open plays no part
      * @param branch which of its branches; empty: the first
      * @throws PixeronException if there is no such branch; names those that there are
      */
-    public static Recipe of(Project project, Optional<String> branch) {
+    public static Recipe of(Project opened, Optional<String> branch) {
+        Project project = opened.atMain();
         String wanted = branch.orElse(project.branches().get(0));
         if (!project.branches().contains(wanted)) {
             throw PixeronException.of("The project has no branch “%s”; it has %s.", Decimals.shortened(wanted), String.join(", ", project.branches()));
@@ -48,9 +49,9 @@ public record Recipe(Chain chain) {
      * @param start the image, perhaps with steps in front, with other images that go before those of the project
      */
     public Chain on(Chain start) {
-        Map<String, Result> images = new LinkedHashMap<>(chain.images());
-        images.putAll(start.images());
-        Chain made = chain.onSource(start.input()).withImages(images).withMostPixels(start.mostPixels());
+        Map<String, Chain> images = new LinkedHashMap<>(chain.others());
+        images.putAll(start.others());
+        Chain made = chain.onSource(start.input()).withOthers(images).withMostPixels(start.mostPixels());
         int at = 0;
         for (Link link : start.links()) {
             made = made.withStep(at++, link.step());

@@ -24,6 +24,7 @@ import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.project.Project;
@@ -75,10 +76,16 @@ public final class ReportMaker {
     }
 
     private void add(Project project) {
-        Frame frame = project.chain().input().frame();
+        Result image = project.main().present().chain().input();
+        Frame frame = image.frame();
         blocks.add(new Heading(1, project.name()));
         blocks.add(new Words(frame.rows() + " rows, " + frame.columns() + " columns, levels 0 … " + frame.maximumLevel()
-                + (project.chain().input() instanceof ColourImage ? ", in colour" : "") + ". Rows and columns are counted from 0.", false));
+                + (image instanceof ColourImage ? ", in colour" : "") + ". Rows and columns are counted from 0.", false));
+        project.withEachOpen().forEach(this::addSteps);
+    }
+
+    private void addSteps(Project project) {
+        project.open().ifPresent(name -> blocks.add(new Heading(2, "The image " + name)));
         List<StepWork> works = ProjectWork.of(project, progress);
         Start.of(works).ifPresent(start -> blocks.add(new Words(start.sentence(Pixel::toString), true)));
         for (Stage stage : project.chain().stages()) {

@@ -7,8 +7,8 @@ import pixeron.number.Decimals;
 import pixeron.step.key.ReferenceParameter;
 
 /**
- * How a step names another result: {@code step:k} for that of step k of the same chain, the first being 1 and 0 the image, or
- * the name of another image.
+ * How a step names another result: {@code step:k} for that of step k of the same chain, the first being 1 and 0 the image; the name of
+ * another image for the last result of its own steps; {@code NAME:k} for the result after its step k.
  */
 public final class Reference {
 
@@ -18,10 +18,11 @@ public final class Reference {
     public static final String MAXIMUM = "M";
     /** The key {@code with} of steps that take two images. */
     public static final ReferenceParameter WITH = new ReferenceParameter("with", "Other image",
-            "step:k for the result of step k before this one (step:0 is the image), or the name of another image", true, false);
+            "step:k for the result of step k before this one (step:0 is the image), the name of another image, or NAME:k after its step k", true, false);
 
-    private static final String STEP = "step:";
-    private static final String STEP_NUMBER = STEP + "\\d{1,6}";
+    private static final String STEP_WORD = "step";
+    private static final String STEP = STEP_WORD + ":";
+    private static final String NUMBER = "\\d{1,6}";
     private static final String NAME = "[A-Za-z][A-Za-z0-9_-]*";
 
     private Reference() {
@@ -29,7 +30,7 @@ public final class Reference {
 
     /** @return the number of the step that is meant; empty where it is no step */
     public static OptionalInt step(String reference) {
-        return reference.matches(STEP_NUMBER) ? OptionalInt.of(Integer.parseInt(reference.substring(STEP.length()))) : OptionalInt.empty();
+        return reference.matches(STEP + NUMBER) ? OptionalInt.of(Integer.parseInt(reference.substring(STEP.length()))) : OptionalInt.empty();
     }
 
     /** @return the reference to a step */
@@ -43,12 +44,34 @@ public final class Reference {
         return step.isPresent() ? toStep(number.applyAsInt(step.getAsInt())) : reference;
     }
 
-    /** @return whether an image may be given this name: letters, digits, - and _, a letter first, not a word that means something else */
-    public static boolean isName(String text) {
-        return isReadable(text) && !text.equals(MAXIMUM);
+    /**
+     * A result of another image.
+     *
+     * @param image its name
+     * @param step the step after which it is meant, 0 being the image itself; empty for the last
+     */
+    public record OfOther(String image, OptionalInt step) {
+
+        /** Returns this as a step writes it. */
+        public String written() {
+            return step.isPresent() ? image + ":" + step.getAsInt() : image;
+        }
     }
 
-    /** @return whether an image of a project may have this name: M was allowed once */
+    /** Returns what a reference names that is no step of its own chain; the name may be one that no image has. */
+    public static OfOther other(String reference) {
+        int colon = reference.lastIndexOf(':');
+        return reference.matches(NAME + ":" + NUMBER)
+                ? new OfOther(reference.substring(0, colon), OptionalInt.of(Integer.parseInt(reference.substring(colon + 1))))
+                : new OfOther(reference, OptionalInt.empty());
+    }
+
+    /** @return whether an image may be given this name: letters, digits, - and _, a letter first, not a word that means something else */
+    public static boolean isName(String text) {
+        return isReadable(text) && !text.equals(MAXIMUM) && !text.equals(STEP_WORD);
+    }
+
+    /** @return whether an image of a project may have this name: M and step were allowed once */
     public static boolean isReadable(String text) {
         return text.matches(NAME) && !text.equals(SELF);
     }
@@ -59,8 +82,8 @@ public final class Reference {
      */
     public static String requireName(String text) {
         if (!isName(text)) {
-            throw PixeronException.of("“%s” is not a valid name for an image. Use letters, digits, - and _, with a letter first. The names self and "
-                    + "M have a meaning of their own.", Decimals.shortened(text));
+            throw PixeronException.of("“%s” is not a valid name for an image. Use letters, digits, - and _, with a letter first. The names self, "
+                    + "M and step have a meaning of their own.", Decimals.shortened(text));
         }
         return text;
     }

@@ -65,7 +65,7 @@ class OtherImagesTest {
         assertThat(lines(small)).isEqualTo("combine with=second-pull-resize by=sum");
         assertThat(small.images().get(1).origin().file()).isEqualTo("second-pull, resize height=4 by=mean");
         // 10 × 4 ÷ 8 = 5 columns, and the image has 4: what is left is cut.
-        assertThat(small.images().get(1).result().frame()).isEqualTo(new Frame(4, 5, 255));
+        assertThat(small.images().get(1).input().frame()).isEqualTo(new Frame(4, 5, 255));
         Project done = mended(small, 0, 0);
         assertThat(lines(done)).isEqualTo("combine with=second-pull-resize-crop by=sum");
         assertThat(result(done)).isEqualTo(new Frame(4, 4, 255));

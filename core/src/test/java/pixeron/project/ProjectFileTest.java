@@ -85,15 +85,21 @@ class ProjectFileTest {
             chain = chain.switched(0, false);
         }
         Origin origin = new Origin("proof \"A\".pgm", "pgm", 1, List.of("a note"));
-        Project project = new Project("Proof " + seed, origin, new Branch(Project.FIRST_BRANCH, chain, byHand), List.of(), List.of(), List.of());
+        Project project = new Project("Proof " + seed, new Work(origin, new Branch(Project.FIRST_BRANCH, chain, byHand), List.of()), List.of(), List.of(), Optional.empty());
         if (random.nextBoolean()) {
             project = project.withKernel(new OwnKernel("edge", "kernel weights=\"-1 0 1\""))
                     .withKernel(new OwnKernel("half", "kernel weights=1/2 divisor=1"))
                     .withKernel(new OwnKernel("edge", "kernel weights=\"1 0 -1\""));
         }
         if (random.nextBoolean()) {
-            project = project.withImages(List.of(new OtherImage("pull-2", origin, image), new OtherImage("ink", new Origin("", "ppm", 3, List.of()),
+            project = project.withImages(List.of(OtherImage.of("pull-2", origin, image), OtherImage.of("ink", new Origin("", "ppm", 3, List.of()),
                     colour(image, random))));
+        }
+        if (!project.images().isEmpty() && random.nextBoolean()) {
+            // Work on another image is kept like that on the image itself.
+            Project open = project.opened("pull-2").withChain(other -> other.withStep(0, StepArbitraries.step(random, image)));
+            open = random.nextBoolean() ? open.branched(-1) : open.withSheet(0, sheet -> sheet.with(image.pixel(0), "3/2"));
+            return new SavedProject(random.nextBoolean() ? open : open.atMain(), new View(-1, image.pixel(0)));
         }
         if (chain.size() > 0 && random.nextBoolean()) {
             project = project.branched(0).onBranch(random.nextBoolean() ? "A" : "B");
@@ -170,7 +176,7 @@ class ProjectFileTest {
             {"", "not a Pixeron project"},
             {"[1, 2]", "not a Pixeron project"},
             {"{\"a\": 1}", "\"pixeron\" with its version is missing"},
-            {whole.replace("\"pixeron\" : 1", "\"pixeron\" : 3"), "newer Pixeron (file version 3)"},
+            {whole.replace("\"pixeron\" : 1", "\"pixeron\" : 4"), "newer Pixeron (file version 4)"},
             {whole.replace("multiply factor", "multiply speed"), "steps[0].line is not understood"},
             {whole.replace("\"rows\" : 8", "\"rows\" : 9"), "image.samples has 8 lines for 9 rows"},
             {whole.replace("\"rows\" : 8", "\"rows\" : 2000000000").replace("\"columns\" : 8",

@@ -65,8 +65,8 @@ class StoredProjectsTest {
     void aNewerOneIsRefusedInOneLine(@TempDir Path folder) throws IOException {
         String text = Files.readString(STORED.resolve("two-pulls-2" + ProjectFile.ENDING));
         Path newer = folder.resolve("newer" + ProjectFile.ENDING);
-        Files.writeString(newer, text.replace("\"pixeron\" : 2", "\"pixeron\" : 3"));
+        Files.writeString(newer, text.replace("\"pixeron\" : 2", "\"pixeron\" : 4"));
         assertThatThrownBy(() -> ProjectFile.read(newer)).isInstanceOf(PixeronException.class)
-                .hasMessage("newer.pixeron.json: The project was written by a newer Pixeron (file version 3); this one reads version 2.");
+                .hasMessage("newer.pixeron.json: The project was written by a newer Pixeron (file version 4); this one reads version 3.");
     }
 }

@@ -63,7 +63,7 @@ public final class AnswerReader {
         List<Code> ofName = Code.all(name);
         String person = person(name);
         if (name.endsWith(ProjectFile.ENDING)) {
-            Project project = ProjectFile.read(file).project();
+            Project project = ProjectFile.read(file).project().atMain();
             return List.of(new Received(name, person, joined(Code.all(project.name()), ofName), new Received.OfProject(project)));
         }
         List<Received> all = new ArrayList<>();
