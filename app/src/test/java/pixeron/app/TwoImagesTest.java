@@ -5,8 +5,8 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import java.util.Optional;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -79,9 +79,7 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("second-pull");
         settle();
-        Button remove = lookup((Button button) -> button.getAccessibleText() != null && button.getAccessibleText().startsWith("Take the image second-pull off")).query();
-        clickOn(remove);
-        settle();
+        more("Take off the shelf");
         assertThat(shownText()).contains("There is no other image second-pull").doesNotContain("second pull.pgm");
         push(KeyCode.SHORTCUT, KeyCode.Z);
         settle();
@@ -124,8 +122,10 @@ class TwoImagesTest extends WindowTest {
         assertThat(canBeSeen(sheet("Other image"))).isFalse();
     }
 
-    private Button renaming() {
-        return lookup((Button button) -> "Rename the image second-pull".equals(button.getAccessibleText())).query();
+    private void more(String item) {
+        clickOn(lookup((MenuButton button) -> "More to do with the image second-pull".equals(button.getAccessibleText())).<MenuButton>query());
+        clickOn(item);
+        settle();
     }
 
     @Test
@@ -134,12 +134,12 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("second-pull");
         settle();
-        clickOn(renaming());
+        more("Rename");
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("self").push(KeyCode.ENTER);
         settle();
         assertThat(shownText()).contains("“self” is not a valid name for an image");
-        clickOn(renaming());
+        more("Rename");
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("later").push(KeyCode.ENTER);
         settle();
@@ -147,6 +147,46 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.Z);
         settle();
         assertThat(lines()).isEqualTo("combine with=second-pull by=absolute-difference");
+    }
+
+    /** The second image gets steps of its own, is taken with and without them, and becomes the image. */
+    @Test
+    void itIsOpenedWithStepsOfItsOwn() {
+        addByKeys("combine");
+        clickOn("Open");
+        settle();
+        assertThat(shownText()).contains("Image second-pull").contains("Back to the image");
+        addByKeys("invert");
+        assertThat(after()).isEqualTo(Image.of(7, new int[][] {{3, 5}, {6, 0}}));
+        push(KeyCode.SHORTCUT, KeyCode.ALT, KeyCode.B);
+        settle();
+        assertThat(shownText()).doesNotContain("Back to the image").contains("1 step");
+        assertThat(after()).as("absolute differences of 1 2 3 4 and 3 5 6 0").isEqualTo(Image.of(7, new int[][] {{2, 3}, {3, 4}}));
+        assertThat(other().getItems()).containsExactly("step:0", "second-pull", "second-pull:0", "second-pull:1");
+        interact(() -> other().getSelectionModel().select("second-pull:0"));
+        settle();
+        assertThat(after()).isEqualTo(Image.of(7, new int[][] {{3, 0}, {2, 3}}));
+        more("Use as the image");
+        until(() -> bench().project().images().size() == 2);
+        settle();
+        assertThat(bench().project().chain().input()).isEqualTo(Image.of(7, new int[][] {{3, 5}, {6, 0}}));
+        assertThat(after()).as("of 3 5 6 0 and 4 2 1 7").isEqualTo(Image.of(7, new int[][] {{1, 3}, {5, 7}}));
+        push(KeyCode.SHORTCUT, KeyCode.Z);
+        settle();
+        assertThat(bench().project().chain().input()).isEqualTo(Image.of(7, new int[][] {{1, 2}, {3, 4}}));
+    }
+
+    /** A step that another one takes stays, and the message says who takes it. */
+    @Test
+    void aStepThatIsTakenElsewhereStays() {
+        interact(() -> bench().turnTo(project -> project.opened("second-pull").withChain(chain -> chain.withStep(0, StepLine.parse("invert"))).atMain()
+                .withChain(chain -> chain.withStep(0, StepLine.parse("combine with=second-pull:1 by=sum"))).opened("second-pull")));
+        settle();
+        interact(() -> lookup((javafx.scene.Node node) -> node.getStyleClass().contains("step-row")
+                && String.valueOf(node.getAccessibleText()).startsWith("Step 1")).query().requestFocus());
+        push(KeyCode.DELETE);
+        assertThat(shownText()).contains("Another step takes second-pull:1; let it take something else first.");
+        assertThat(bench().project().chain().size()).isEqualTo(1);
     }
 
     /** Numbers on the clipboard become another image; unequal sizes are said, and one click brings them together. */

@@ -45,6 +45,7 @@ import pixeron.app.bench.pixels.WatchList;
 import pixeron.app.bench.pixels.WavePane;
 import pixeron.app.bench.sheets.SheetsPane;
 import pixeron.app.bench.steps.BranchBar;
+import pixeron.app.bench.steps.OpenImageBar;
 import pixeron.app.bench.steps.ParameterPane;
 import pixeron.app.bench.steps.Shelf;
 import pixeron.app.bench.steps.StepAdded;
@@ -166,7 +167,7 @@ public final class BenchView extends BorderPane {
     private ScrollPane side(Bench bench, OwnKernels personal, Shelf.Ways shelf) {
         Label title = Section.of("STEPS");
         ParameterPane parameters = new ParameterPane(bench, personal);
-        VBox box = new VBox(title, new BranchBar(bench), new StepList(bench, this::say), search, parameters, new Shelf(bench, shelf, this::say));
+        VBox box = new VBox(title, new OpenImageBar(bench), new BranchBar(bench), new StepList(bench, this::say), search, parameters, new Shelf(bench, shelf, this::say));
         box.getStyleClass().add("side");
         ScrollPane side = new ScrollPane(box);
         side.getStyleClass().add("side-scroll");

@@ -276,9 +276,16 @@ public final class Bench {
      * @throws pixeron.PixeronException if the chain cannot be changed in this way; it stays as it was
      */
     public void editChain(int newPosition, UnaryOperator<Chain> change) {
-        Chain changed = change.apply(project().chain());
+        Project changed = project().withChain(change);
         position.set(newPosition);
-        edit(project -> project.withChain(chain -> changed));
+        edit(project -> changed);
+    }
+
+    /** Opens another image of the project with its steps, or goes back to its own; the last step is selected. */
+    public void turnTo(UnaryOperator<Project> change) {
+        Project changed = change.apply(project());
+        position.set(changed.chain().size() - 1);
+        edit(project -> changed);
     }
 
     /** Picks a pixel of the result; places outside are drawn to its edge. */

@@ -97,6 +97,7 @@ final class MainMenu {
                 item("Open another image for this project…", "Shortcut+Alt+O", shelf::open),
                 item("Paste as another image", "Shortcut+Alt+V", shelf::paste),
                 item("Keep this result as another image", "Shortcut+K", shelf::keepResult),
+                item("Back to the project's own image", "Shortcut+Alt+B", shelf::back),
                 new SeparatorMenuItem(),
                 item("Save", "Shortcut+S", files::save),
                 item("Save as…", "Shortcut+Shift+S", files::saveAs),

@@ -153,7 +153,7 @@ public final class MainWindow extends StackPane {
             topBar.build();
             view = new BenchView(bench, new OwnKernels(folder), calculation, theme, new BenchView.Ways(
                     image -> files.openNew("Part", image), answers::openCells, answers::openToCompare, results::saveText,
-                    new Shelf.Ways(shelf::open, shelf::paste, shelf::open)));
+                    new Shelf.Ways(shelf::open, shelf::paste, shelf::open, shelf::use)));
             view.sheets().openTableButton().setOnAction(event -> answers.open());
         }
         return view;

@@ -68,7 +68,7 @@ final class Rehearsal {
         theme.setLarge(look.isLarge());
         SavedProject demo = DemoCases.all().get(0).saved();
         BenchView view = new BenchView(bench, personal, background, theme, new BenchView.Ways(image -> { }, take -> { }, take -> { }, (name, text) -> { },
-                new Shelf.Ways(() -> { }, () -> { }, file -> { })));
+                new Shelf.Ways(() -> { }, () -> { }, file -> { }, name -> { })));
         List<Node> side = List.of(view.getLeft());
         List<Node> sheetsAndBelow = List.copyOf(((SplitPane) view.getCenter()).getItems());
         List<Node> status = List.of(view.getBottom());

@@ -15,6 +15,7 @@ import pixeron.format.ReadOptions;
 import pixeron.image.Result;
 import pixeron.project.Origin;
 import pixeron.project.OtherImage;
+import pixeron.project.Project;
 
 /** Other images for the project that is open: from a file, the clipboard, or a result that is kept. */
 final class ShelfActions {
@@ -69,6 +70,22 @@ final class ShelfActions {
             return ImageFiles.parse(text, ReadOptions.DEFAULT.withMaximum(maximum));
         } catch (PixeronException noSuchLevels) {
             return ImageFiles.parse(text, ReadOptions.DEFAULT);
+        }
+    }
+
+    /** Makes another image the project's image, under the steps that there are. */
+    void use(String name) {
+        Project from = bench.project();
+        opening.start(progress -> from.using(name, progress), used -> {
+            bench.turnTo(project -> used);
+            voice.say().accept(name + " is the image now; the one before it is on the shelf");
+        }, trouble);
+    }
+
+    /** Goes on with the project's own image. */
+    void back() {
+        if (bench.isOpen() && bench.project().open().isPresent()) {
+            bench.turnTo(Project::atMain);
         }
     }
 

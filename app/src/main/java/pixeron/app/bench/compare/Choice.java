@@ -1,5 +1,6 @@
 package pixeron.app.bench.compare;
 
+import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
@@ -25,14 +26,19 @@ sealed interface Choice {
     /**
      * The result of a step.
      *
+     * @param image the name of the other image whose step it is; empty for the project's own image
      * @param branch the branch
      * @param position of the step, −1 for the image itself
      */
-    record OfStep(String branch, int position) implements Choice {
+    record OfStep(Optional<String> image, String branch, int position) implements Choice {
+
+        private Project at(Project project) {
+            return image.map(project::opened).orElseGet(project::atMain);
+        }
 
         @Override
         public Result result(Project project, Progress progress) {
-            Chain chain = project.chain(branch);
+            Chain chain = at(project).chain(branch);
             if (position < 0) {
                 return chain.input();
             }
@@ -45,8 +51,12 @@ sealed interface Choice {
 
         @Override
         public String title(Project project) {
-            return position < 0 ? "Image" : (project.others().isEmpty() ? "" : branch + " · ") + (position + 1) + " "
-                    + project.chain(branch).stage(position).link().step().type().title();
+            Project of = at(project);
+            if (position < 0) {
+                return image.orElse("Image");
+            }
+            return image.map(name -> name + " · ").orElse("") + (of.others().isEmpty() ? "" : branch + " · ") + (position + 1) + " "
+                    + of.chain(branch).stage(position).link().step().type().title();
         }
     }
 
@@ -67,25 +77,6 @@ sealed interface Choice {
         @Override
         public String title(Project project) {
             return title;
-        }
-    }
-
-    /**
-     * Another image of the project.
-     *
-     * @param name its name on the shelf
-     */
-    record OfShelf(String name) implements Choice {
-
-        @Override
-        public Result result(Project project, Progress progress) {
-            return project.images().stream().filter(image -> image.name().equals(name)).findFirst().orElseThrow(() ->
-                    PixeronException.of("There is no other image %s any more.", name)).result();
-        }
-
-        @Override
-        public String title(Project project) {
-            return name;
         }
     }
 

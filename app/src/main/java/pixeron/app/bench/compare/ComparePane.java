@@ -126,15 +126,27 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     private List<Choice> offered() {
         Project project = bench.project();
         List<Choice> all = new ArrayList<>();
-        all.add(new Choice.OfStep(project.branch(), -1));
-        for (String branch : project.branches()) {
-            for (int position = 0; position < project.chain(branch).size(); position++) {
-                all.add(new Choice.OfStep(branch, position));
-            }
-        }
-        project.images().forEach(image -> all.add(new Choice.OfShelf(image.name())));
+        // What is open comes first, so that it is what is compared as long as nobody chooses.
+        addSteps(project, all);
+        project.open().ifPresent(name -> addSteps(project.atMain(), all));
+        project.images().stream().filter(image -> !project.open().equals(Optional.of(image.name()))).forEach(image ->
+                addSteps(project.opened(image.name()), all));
         all.addAll(answers);
         return all;
+    }
+
+    private static void addSteps(Project project, List<Choice> all) {
+        all.add(new Choice.OfStep(project.open(), project.branch(), -1));
+        for (String branch : project.branches()) {
+            for (int position = 0; position < project.chain(branch).size(); position++) {
+                all.add(new Choice.OfStep(project.open(), branch, position));
+            }
+        }
+    }
+
+    /** What comes into the selected step. */
+    private Choice.OfStep before() {
+        return new Choice.OfStep(bench.project().open(), bench.project().branch(), Math.max(-1, bench.position() - 1));
     }
 
     private void request() {
@@ -143,7 +155,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
             return;
         }
         List<Choice> offered = offered();
-        boolean isOther = chosenFor == null || !chosenFor.origin().equals(project.origin())
+        boolean isOther = chosenFor == null || !chosenFor.main().origin().equals(project.main().origin())
                 || !chosenFor.name().equals(project.name());
         chosenFor = project;
         if (isOther) {
@@ -151,7 +163,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
             results = List.of();
         }
         // What is no longer there, such as a deleted step, gives its place up.
-        results = new ArrayList<>(results.stream().filter(result -> !(result instanceof Choice.OfStep || result instanceof Choice.OfShelf)
+        results = new ArrayList<>(results.stream().filter(result -> !(result instanceof Choice.OfStep)
                 || offered.contains(result)).toList());
         for (int n = 0; results.size() < Math.min(2, offered.size()) || results.isEmpty(); n++) {
             results.add(offered.get(Math.min(n, offered.size() - 1)));
@@ -184,7 +196,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
 
     private void showThreeWays() {
         rankPane.hide();
-        Choice.OfStep before = new Choice.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
+        Choice.OfStep before = before();
         results = new ArrayList<>(List.of(before, new Choice.Tried(Stretch.plain(), "Stretch", before),
                 new Choice.Tried(Equalize.share(), "Equalize, share", before),
                 new Choice.Tried(Equalize.fromFirst(), "Equalize, from the first", before)));
@@ -192,7 +204,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     }
 
     private void showRanks() {
-        Choice.OfStep before = new Choice.OfStep(bench.project().branch(), Math.max(-1, bench.position() - 1));
+        Choice.OfStep before = before();
         Optional<Image> image = bench.shown().before().map(Described::image);
         int most = image.map(one -> Math.min(one.rows(), one.columns())).orElse(0);
         List<Integer> wanted = Arrays.stream(ranksField.getText().strip().split("[\\s,;]+")).filter(word -> word.matches("\\d{1,5}")).map(Integer::valueOf)

@@ -132,7 +132,7 @@ final class PlaceView extends VBox {
 
     /** @return the step of the work whose result stands here, where it is one of the branch that is worked on */
     private Optional<Integer> ownStep() {
-        return shown != null && shown.choice() instanceof Choice.OfStep step && step.branch().equals(bench.project().branch()) ? Optional.of(step.position())
+        return shown != null && shown.choice() instanceof Choice.OfStep step && step.image().equals(bench.project().open()) && step.branch().equals(bench.project().branch()) ? Optional.of(step.position())
                 : Optional.empty();
     }
 

@@ -21,6 +21,7 @@ import pixeron.app.folder.OwnKernels;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
+import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
 import pixeron.image.Result;
 import pixeron.project.Mending;
@@ -186,8 +187,21 @@ public final class ParameterPane extends VBox {
         for (int n = 0; n < bench.position(); n++) {
             results.put(Reference.toStep(n + 1), new ParameterField.Offered(project.chain().stage(n).link().step().type().title(), result(project, n)));
         }
-        project.images().forEach(image -> results.put(image.name(), new ParameterField.Offered(image.origin().file(), Optional.of(image.result()))));
+        project.chain().others().forEach((name, other) -> offer(results, name, project.image(name).origin().file(), other));
         return results;
+    }
+
+    /** An image that steps can name; one with steps of its own by each of them too. */
+    private static void offer(Map<String, ParameterField.Offered> results, String name, String file, Chain other) {
+        if (other.size() == 0) {
+            results.put(name, new ParameterField.Offered(file, Optional.of(other.input())));
+            return;
+        }
+        results.put(name, new ParameterField.Offered("after all of its steps", Optional.empty()));
+        results.put(name + ":0", new ParameterField.Offered(file, Optional.of(other.input())));
+        for (int n = 0; n < other.size(); n++) {
+            results.put(name + ":" + (n + 1), new ParameterField.Offered("after " + other.stage(n).link().step().type().title(), Optional.empty()));
+        }
     }
 
     /** Only what is calculated already: a list is no reason to wait. */

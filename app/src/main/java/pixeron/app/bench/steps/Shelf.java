@@ -9,6 +9,8 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.DragEvent;
@@ -23,6 +25,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.Section;
 import pixeron.app.model.Bench;
+import pixeron.image.Result;
 import pixeron.project.OtherImage;
 import pixeron.project.Project;
 
@@ -31,12 +34,14 @@ public final class Shelf extends VBox {
 
     private static final int PICTURE = 28;
     private static final PseudoClass TARGET = PseudoClass.getPseudoClass("target");
+    private static final PseudoClass OPEN = PseudoClass.getPseudoClass("open");
 
     private final Bench bench;
     private final Ways ways;
     private final Consumer<String> trouble;
-    private List<OtherImage> shown;
+    private List<Row> shown;
     private Optional<String> renamed = Optional.empty();
+    private Optional<String> open = Optional.empty();
 
     /**
      * How images come onto the shelf.
@@ -44,8 +49,22 @@ public final class Shelf extends VBox {
      * @param open lets the person choose a file
      * @param paste takes what is on the clipboard
      * @param drop takes a file that was dropped
+     * @param use makes one of them the project's image
      */
-    public record Ways(Runnable open, Runnable paste, Consumer<Path> drop) {
+    public record Ways(Runnable open, Runnable paste, Consumer<Path> drop, Consumer<String> use) {
+    }
+
+    /**
+     * What is said of an image.
+     *
+     * @param file where it came from
+     * @param steps how many it has of its own
+     */
+    private record Row(String name, String file, Result input, int steps) {
+
+        static Row of(OtherImage image) {
+            return new Row(image.name(), image.origin().file(), image.input(), image.chain().size());
+        }
     }
 
     /** @param trouble told in one line why a name is not taken */
@@ -77,11 +96,13 @@ public final class Shelf extends VBox {
     }
 
     private void show(Project project) {
-        List<OtherImage> images = project == null ? List.of() : project.images();
-        if (images.equals(shown)) {
+        List<Row> images = project == null ? List.of() : project.images().stream().map(Row::of).toList();
+        Optional<String> now = project == null ? Optional.empty() : project.open();
+        if (images.equals(shown) && now.equals(open)) {
             return;
         }
         shown = images;
+        open = now;
         render();
     }
 
@@ -109,24 +130,54 @@ public final class Shelf extends VBox {
         return button;
     }
 
-    private Node row(OtherImage image) {
-        Label detail = new Label(image.result().frame().size() + ", " + image.origin().file());
+    private Node row(Row image) {
+        Label detail = new Label(image.input().frame().size() + ", " + (image.steps() == 0 ? image.file() : image.steps() == 1 ? "1 step" : image.steps()
+                + " steps"));
         detail.getStyleClass().add("step-detail");
         detail.setWrapText(true);
         VBox words = new VBox(renamed.filter(image.name()::equals).isPresent() ? nameField(image) : name(image), detail);
         words.setMinWidth(0);
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox row = new HBox(new Thumbnail(image.result(), PICTURE), words,
-                button(Feather.EDIT_2, "Rename the image " + image.name(), () -> rename(image.name())),
-                button(Feather.X, "Take the image " + image.name() + " off the shelf; steps that name it fail until undo brings it back", () ->
-                        bench.edit(project -> project.withImages(project.images().stream().filter(other -> !other.name().equals(image.name())).toList()))));
+        HBox row = new HBox(new Thumbnail(image.input(), PICTURE), words, openButton(image.name()), more(image));
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("shelf-row");
-        Tooltip.install(row, new Tooltip("with=" + image.name() + "\n" + detail.getText()));
+        row.pseudoClassStateChanged(OPEN, open.equals(Optional.of(image.name())));
+        Tooltip.install(row, new Tooltip("with=" + image.name() + "\n" + detail.getText() + (image.steps() == 0 ? "" : ", " + image.file())));
         return row;
     }
 
-    private Node name(OtherImage image) {
+    private Button openButton(String name) {
+        Button button = new Button("Open");
+        button.getStyleClass().add("quiet");
+        button.setMinWidth(USE_PREF_SIZE);
+        button.setDisable(open.equals(Optional.of(name)));
+        button.setTooltip(new Tooltip("Work on the image " + name + " with steps of its own; what takes it as another image takes their last result"));
+        button.setAccessibleText("Open the image " + name);
+        button.setOnAction(event -> bench.turnTo(project -> project.opened(name)));
+        return button;
+    }
+
+    /** What is done more rarely with an image. */
+    private MenuButton more(Row image) {
+        String name = image.name();
+        MenuButton more = new MenuButton("", new FontIcon(Feather.MORE_HORIZONTAL),
+                item("Use as the image", () -> ways.use.accept(name)),
+                item("Rename", () -> rename(name)),
+                item("Take off the shelf", () -> bench.edit(project -> project.withImages(project.images().stream().filter(other ->
+                        !other.name().equals(name)).toList()))));
+        more.getStyleClass().add("icon-button");
+        more.setTooltip(new Tooltip("Use " + name + " as the image, rename it, take it off the shelf"));
+        more.setAccessibleText("More to do with the image " + name);
+        return more;
+    }
+
+    private static MenuItem item(String words, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    private Node name(Row image) {
         Label name = new Label(image.name());
         name.getStyleClass().add("step-title");
         name.setOnMouseClicked(event -> {
@@ -143,7 +194,7 @@ public final class Shelf extends VBox {
     }
 
     /** Enter or leaving the field takes the name, Esc keeps the old one. */
-    private Node nameField(OtherImage image) {
+    private Node nameField(Row image) {
         TextField field = new TextField(image.name());
         field.getStyleClass().add("number-field");
         field.setAccessibleText("New name of the image " + image.name());

@@ -68,7 +68,7 @@ final class StepRow extends HBox {
 
     void showImage(Project project) {
         AskedWord.set(this, "image");
-        title.setText("Image");
+        title.setText(project.open().map(name -> "Image " + name).orElse("Image"));
         detail.setText(project.origin().file());
         show(project.chain().input());
         setResult("", false);

@@ -21,7 +21,6 @@ import pixeron.app.model.Selection;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.image.Result;
-import pixeron.project.OtherImage;
 import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.StepType;
@@ -144,9 +143,9 @@ public final class StepSearch extends StackPane {
     private Step starter(StepType type) {
         Step step = bench.looking().selectionProperty().get() instanceof Selection.Rectangle marked ? type.starter(maximumLevel(), marked.area())
                 : type.starter(maximumLevel());
-        List<OtherImage> images = bench.project().images();
+        List<String> images = List.copyOf(bench.project().chain().others().keySet());
         for (ReferenceParameter key : type.references()) {
-            step = key == Reference.WITH && key.isRequired() && !images.isEmpty() ? step.with(key, images.get(images.size() - 1).name()) : step;
+            step = key == Reference.WITH && key.isRequired() && !images.isEmpty() ? step.with(key, images.get(images.size() - 1)) : step;
         }
         return step;
     }
