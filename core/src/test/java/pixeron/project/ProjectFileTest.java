@@ -218,7 +218,7 @@ class ProjectFileTest {
                 "levels-of-the-sort", "rounded-down", "faint-proof", "rounded-down",
                 "dusty-ornament", "rounded-down", "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");
         Map<String, String> ofPlaces = Map.of("two-pulls", "border-zero", "banded-proof", "period-for-cycles", "border-strip", "flipped-other-way",
-                "dusty-strip", "other-energy");
+                "dusty-strip", "other-energy", "two-proofs", "wrapped");
         for (DemoCase demo : cases) {
             Project project = demo.saved().project();
             if (project.chain().input() instanceof ColourImage || demo.id().equals("laid-paper")) {
@@ -253,6 +253,23 @@ class ProjectFileTest {
         // What is left after the second pull is moved back is the hair of five pixels.
         Image hair = pulls.chain().stage(2).after(Progress.NONE).image();
         assertThat(ImageFacts.of(hair).mean()).isEqualTo(Rational.of(255 * 5, 256));
+    }
+
+    /** A set pixel whose row and column were exchanged in every channel, and an image with a slip in a step of its own. */
+    @Test
+    void casesOfPixelsAndOfTwoWorksShowTheirSlips() {
+        Project marks = demo("registration-marks");
+        ColourWork set = ProjectWork.colour(marks, 0, ProjectWork.of(marks, Progress.NONE), Progress.NONE).orElseThrow();
+        assertThat(set.check().differing()).hasSize(6);
+        assertThat(set.findings(new SlipFinder(set.faces()), Progress.NONE).slips()).first().extracting("id").isEqualTo("place-swapped");
+        ColourImage framed = (ColourImage) marks.chain().stage(2).after(Progress.NONE).required();
+        assertThat(framed.face("red").orElseThrow().level(0)).as("the diagonal outside the frame").isZero();
+        assertThat(framed.face("blue").orElseThrow().value(new Pixel(1, 6))).as("the frame's corner").isEqualTo(Rational.of(0x9A));
+        Project proofs = demo("two-proofs");
+        assertThat(found(proofs.opened("even"), 0)).containsExactly("wrong-operation");
+        assertThat(found(proofs, 1)).isEmpty();
+        // 214 of paper and 60 more are 255 at most; even paper of 190 is stretched back to 255.
+        assertThat(proofs.chain().stage(1).after(Progress.NONE).image().level(0)).isEqualTo(255);
     }
 
     private static Project demo(String id) {

@@ -34,6 +34,26 @@ final class ColourCase {
                         + "were exchanged.", Workshop::colourProof, proof -> saved((ColourImage) proof));
     }
 
+    /** Marks by which two inks are brought over each other. The pixel that was set by hand has its row and column exchanged. */
+    static DemoCase registrationMarks() {
+        return new DemoCase("registration-marks", "Registration marks",
+                "A red pixel, a diagonal and a frame on tinted stock, then more red and less blue. By hand, row and column were exchanged.",
+                Workshop::stock, stock -> marked((ColourImage) stock));
+    }
+
+    private static SavedProject marked(ColourImage stock) {
+        Chain chain = Chain.of(stock);
+        for (String line : List.of("set-pixels at=\"2 5 0xD22828\"", "line from=\"0 0\" to=\"7 7\" value=0x000000", "rectangle area=\"1 1 6 6\" value=0x16409A",
+                "add amount=\"20 0 -40\"")) {
+            chain = chain.withStep(chain.size(), StepLine.parse(line));
+        }
+        Project project = Project.of("Registration marks", new Origin("demo data", "demo", 3, List.of()), chain);
+        ColourImage exchanged = (ColourImage) Chain.of(stock).withStep(0, StepLine.parse("set-pixels at=\"5 2 0xD22828\"")).last(Progress.NONE).required();
+        project = written(project, 0, new Area(0, 0, 6, 6), n -> packed(exchanged, n));
+        ColourImage toned = after(chain, 3);
+        return new SavedProject(written(project, 3, new Area(0, 0, 2, 8), n -> packed(toned, n)), new View(0, new Pixel(2, 5)));
+    }
+
     private static SavedProject saved(ColourImage proof) {
         Chain chain = Chain.of(proof);
         for (String line : List.of("add amount=40", "invert", "gray rule=red area=\"0 0 24 12\"", "multiply factor=0 channels=green",

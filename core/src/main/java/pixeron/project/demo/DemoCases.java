@@ -39,7 +39,7 @@ public final class DemoCases {
     public static List<DemoCase> all() {
         return List.of(threeBitSort(), levelsOfTheSort(), faintProof(), faintProofLarge(), speckledProof(),
                 unevenlyLitProof(), dustyOrnament(), PlacesCases.twoPulls(), PlacesCases.bandedProof(), PlacesCases.laidPaper(), PlacesCases.borderStrip(), PlacesCases.dustyStrip(),
-                ColourCase.colourProof());
+                ColourCase.colourProof(), ColourCase.registrationMarks(), PlacesCases.twoProofs());
     }
 
     private static DemoCase threeBitSort() {

@@ -5,6 +5,7 @@ import pixeron.image.Area;
 import pixeron.image.Pixel;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
+import pixeron.number.Overflow;
 import pixeron.project.Origin;
 import pixeron.project.Project;
 import pixeron.step.Progress;
@@ -29,6 +30,20 @@ final class PlacesCases {
                     project = DemoCases.withHand(project, 0, new Area(12, 0, 4, 16), StepLine.parse("move down=-1 right=-1"));
                     project = DemoCases.withHand(project, 1, new Area(5, 4, 4, 8), StepLine.parse("combine with=first-pull by=difference"));
                     return DemoCases.with(project.branched(Project.SOURCE), List.of("combine with=first-pull by=difference overflow=keep")).onBranch(Project.FIRST_BRANCH);
+                });
+    }
+
+    /** One proof is made brighter, the other darker and harder by steps of its own, and both are added. */
+    static DemoCase twoProofs() {
+        return DemoCases.demo("Two proofs", () -> Workshop.pull(0, false),
+                "One proof is made brighter, the other darker by steps of its own, then both are added. By hand, values wrapped round, and 50 was added instead.",
+                List.of("add amount=60"), brighter -> {
+                    Project both = brighter.withImage("even", new Origin("demo data", "demo", 1, List.of()), Workshop.evenProof());
+                    Project even = DemoCases.with(both.opened("even"), List.of("subtract amount=50", "stretch"));
+                    even = DemoCases.withHand(even, 0, new Area(4, 4, 3, 8), StepLine.parse("add amount=50"));
+                    Project project = DemoCases.with(even.atMain(), List.of("combine with=even by=sum", "combine with=even:1 by=absolute-difference"));
+                    project = DemoCases.withHand(project, 0, new Area(1, 2, 4, 8), DemoCases.step(project, 0).with(Overflow.WRAP));
+                    return DemoCases.withHand(project, 1, new Area(6, 6, 3, 4), StepLine.parse("combine with=even by=sum"));
                 });
     }
 

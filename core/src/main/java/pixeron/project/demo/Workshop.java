@@ -85,6 +85,18 @@ final class Workshop {
                 })));
     }
 
+    /** @return a corner of a sheet in tinted stock, 8 × 8 and opaque, on which marks are set: a little darker from column to column */
+    static ColourImage stock() {
+        int size = 8;
+        int[] tint = {232, 220, 196};
+        Image[] channels = new Image[tint.length];
+        for (int c = 0; c < tint.length; c++) {
+            int level = tint[c];
+            channels[c] = Image.ofLevels(size, size, 255, n -> level - 3 * (n % size) - n / size % 2);
+        }
+        return new ColourImage(channels[0], channels[1], channels[2], Optional.empty());
+    }
+
     /** One channel of the colour proof: petals in the first ink, the dot in the middle in the second, on paper. */
     private static Image channel(int size, int petals, int dot) {
         return Image.ofLevels(size, size, 255, n -> {
