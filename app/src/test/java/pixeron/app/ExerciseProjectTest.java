@@ -45,7 +45,7 @@ class ExerciseProjectTest extends WindowTest {
 
     @Test
     void noPartOfTheBenchTellsAResult() {
-        for (String tab : List.of("Slips", "Pixel", "Followed", "Marked", "Counts", "Display", "Facts", "Working", "Loops")) {
+        for (String tab : List.of("Slips", "Pixel", "Followed", "Marked", "Display", "Facts", "Working", "Loops")) {
             clickOn(tab);
             assertNothingTold(tab);
         }
@@ -53,6 +53,9 @@ class ExerciseProjectTest extends WindowTest {
             push(view);
             assertNothingTold(view.getName());
         }
+        push(KeyCode.SHIFT, KeyCode.F4);
+        assertNothingTold("histogram");
+        push(KeyCode.F3);
         // Neither a walk nor the clipboard is a way around.
         push(KeyCode.F9);
         push(KeyCode.RIGHT);

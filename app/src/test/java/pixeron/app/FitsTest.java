@@ -102,6 +102,10 @@ class FitsTest extends WindowTest {
             settle();
             if (HAVE_EVERYTHING.contains(demo.id())) {
                 lookAtTabs(demo.title());
+                push(KeyCode.SHIFT, KeyCode.F4);
+                settle();
+                look(demo.title() + ", histogram");
+                lookBeyondTheEdges(demo.title() + ", histogram");
             }
             for (KeyCode view : new KeyCode[] {KeyCode.F4, KeyCode.F5, KeyCode.F6, KeyCode.F3}) {
                 push(view);

@@ -191,14 +191,20 @@ class LookingTest extends WindowTest {
     @Test
     void levelsAreCountedPixelByPixel() {
         openSort();
-        clickOn("Counts");
+        push(KeyCode.SHIFT, KeyCode.F4);
+        assertThat(shownText()).contains("running").contains("tally").doesNotContain("counted by hand");
         Node next = named("Count the next pixel");
         clickOn(next).clickOn(next).clickOn(next);
         assertThat(shownText()).contains("3 of 12 counted, last row 0, column 2: level 2");
         clickOn(named("Take back the last count"));
         assertThat(shownText()).contains("2 of 12 counted, last row 0, column 1: level 2");
+        // The same keys as in every walk.
+        push(KeyCode.ALT, KeyCode.RIGHT);
+        assertThat(shownText()).contains("3 of 12 counted").contains("counted by hand");
         clickOn(named("Count to the end"));
         assertThat(shownText()).contains("12 of 12 counted");
+        clickOn("Show all counts");
+        assertThat(shownText()).contains("each step counts one pixel").doesNotContain("counted by hand");
     }
 
     @Test

@@ -273,7 +273,7 @@ class Pictures extends PictureTest {
     @Test
     void counting() throws IOException {
         demo("Three-bit sort");
-        clickOn("Counts");
+        push(KeyCode.SHIFT, KeyCode.F4);
         for (int n = 0; n < 19; n++) {
             javafx.scene.Node next = lookup((javafx.scene.Node node) ->
                     "Count the next pixel".equals(node.getAccessibleText())).query();

@@ -51,6 +51,15 @@ public final class Histogram {
         return new Histogram(counts);
     }
 
+    /**
+     * Returns counts that come from elsewhere, such as a tally.
+     *
+     * @param counts n(k) for k = 0 … M, each ≥ 0
+     */
+    public static Histogram ofCounts(int... counts) {
+        return new Histogram(counts.clone());
+    }
+
     /** Straight over the arrays: of a large image this is what a person waits for first. */
     private static void count(Samples samples, int start, int end, int... counts) {
         if (samples instanceof ByteSamples levels) {

@@ -3,6 +3,7 @@ package pixeron.walk;
 import java.util.Arrays;
 import java.util.Optional;
 import pixeron.PixeronException;
+import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 
@@ -74,6 +75,11 @@ public final class Tally {
     /** @return the pixel that was counted last; empty at the start */
     public Optional<Pixel> pixel() {
         return visited == 0 ? Optional.empty() : Optional.of(order.pixel(image, visited - 1));
+    }
+
+    /** Returns what has been counted so far. */
+    public Histogram histogram() {
+        return Histogram.ofCounts(counts);
     }
 
     /** @return how often a level 0 … M has been counted so far */

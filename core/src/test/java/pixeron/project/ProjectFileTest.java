@@ -218,7 +218,7 @@ class ProjectFileTest {
                 "levels-of-the-sort", "rounded-down", "faint-proof", "rounded-down",
                 "dusty-ornament", "rounded-down", "faint-proof-large", "not-rounded", "speckled-proof", "not-clipped", "unevenly-lit-proof", "wrapped");
         Map<String, String> ofPlaces = Map.of("two-pulls", "border-zero", "banded-proof", "period-for-cycles", "border-strip", "flipped-other-way",
-                "dusty-strip", "other-energy", "two-proofs", "wrapped");
+                "dusty-strip", "other-energy", "light-and-dark-proof", "wrapped");
         for (DemoCase demo : cases) {
             Project project = demo.saved().project();
             if (project.chain().input() instanceof ColourImage || demo.id().equals("laid-paper")) {
@@ -265,7 +265,7 @@ class ProjectFileTest {
         ColourImage framed = (ColourImage) marks.chain().stage(2).after(Progress.NONE).required();
         assertThat(framed.face("red").orElseThrow().level(0)).as("the diagonal outside the frame").isZero();
         assertThat(framed.face("blue").orElseThrow().value(new Pixel(1, 6))).as("the frame's corner").isEqualTo(Rational.of(0x9A));
-        Project proofs = demo("two-proofs");
+        Project proofs = demo("light-and-dark-proof");
         assertThat(found(proofs.opened("even"), 0)).containsExactly("wrong-operation");
         assertThat(found(proofs, 1)).isEmpty();
         // 214 of paper and 60 more are 255 at most; even paper of 190 is stretched back to 255.

@@ -31,8 +31,8 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import pixeron.app.bench.compare.ComparePane;
-import pixeron.app.bench.counts.CountingPane;
 import pixeron.app.bench.counts.FactsPane;
+import pixeron.app.bench.counts.HistogramPane;
 import pixeron.app.bench.counts.LevelsPane;
 import pixeron.app.bench.curve.CurvePane;
 import pixeron.app.bench.parts.MiddlePane;
@@ -132,6 +132,7 @@ public final class BenchView extends BorderPane {
         actions.getStyleClass().add("middle-actions");
         middle = new MiddlePane(walked, actions, Map.of(
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, ways.openCells, this::say, isSeen),
+                MiddlePane.View.HISTOGRAM, isSeen -> withheld(new HistogramPane(bench, theme, isSeen)),
                 MiddlePane.View.CURVE, isSeen -> withheld(new CurvePane(bench, theme, this::say, isSeen)),
                 MiddlePane.View.COMPARE, isSeen -> withheld(new ComparePane(bench, theme, ways.openAnswer, this::say, isSeen))));
         HBox below = below(bench, theme, ways);
@@ -202,7 +203,6 @@ public final class BenchView extends BorderPane {
                 tab("Followed", isSeen -> withheld(new WatchList(bench, isSeen))),
                 // What is marked is summed up apart from the calculation, so that neither takes the other's place.
                 tab("Marked", isSeen -> withheld(new MarkedPane(bench, theme, new Background(), ways.newImage, this::say, isSeen))),
-                tab("Counts", isSeen -> withheld(new CountingPane(bench, theme, isSeen))),
                 display,
                 tab("Facts", isSeen -> withheld(new FactsPane(bench, isSeen))));
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);

@@ -138,6 +138,7 @@ final class MainMenu {
                 new SeparatorMenuItem(),
                 item("Sheets", View.SHEETS.key(), () -> commands.show(View.SHEETS)),
                 item("Table", View.TABLE.key(), () -> commands.show(View.TABLE)),
+                item("Histogram", View.HISTOGRAM.key(), () -> commands.show(View.HISTOGRAM)),
                 item("Curve", View.CURVE.key(), () -> commands.show(View.CURVE)),
                 item("Compare", View.COMPARE.key(), () -> commands.show(View.COMPARE)),
                 new SeparatorMenuItem());

@@ -29,7 +29,7 @@ import pixeron.project.demo.DemoCases;
 /** Where one begins: open a file, take up recent or recovered work, or try a demo case. */
 final class OpeningView extends ScrollPane {
 
-    private static final int PICTURE = 68;
+    private static final int PICTURE = 58;
     private static final int COLUMNS = 2;
     /** Of one case, as a multiple of the size of its name: below that the longest name would be cut. */
     private static final double LEAST_WIDTH = 19;
@@ -205,7 +205,7 @@ final class OpeningView extends ScrollPane {
         card.setGraphic(content);
         card.getStyleClass().add("card");
         card.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
-        card.setPrefHeight(PICTURE + 20);
+        card.setPrefHeight(PICTURE + 22);
         card.setAccessibleRole(AccessibleRole.BUTTON);
         card.setAccessibleText(demo.title() + ". " + demo.sentence());
         card.setOnAction(event -> actions.open(demo));

@@ -35,8 +35,8 @@ final class PlacesCases {
 
     /** One proof is made brighter, the other darker and harder by steps of its own, and both are added. */
     static DemoCase twoProofs() {
-        return DemoCases.demo("Two proofs", () -> Workshop.pull(0, false),
-                "One proof is made brighter, the other darker by steps of its own, then both are added. By hand, values wrapped round, and 50 was added instead.",
+        return DemoCases.demo("Light and dark proof", () -> Workshop.pull(0, false),
+                "One proof is made brighter, another darker by steps of its own; then both are added. By hand, values wrapped round.",
                 List.of("add amount=60"), brighter -> {
                     Project both = brighter.withImage("even", new Origin("demo data", "demo", 1, List.of()), Workshop.evenProof());
                     Project even = DemoCases.with(both.opened("even"), List.of("subtract amount=50", "stretch"));

@@ -1,8 +1,12 @@
 package pixeron.app.bench.counts;
 
 import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -36,7 +40,7 @@ import pixeron.walk.Tally;
  * The table of levels of one sheet, k n(k) p(k) C(k), and counting by hand: a walk over the pixels in scan order that
  * makes a tally mark for each, forwards and back.
  */
-public final class CountingPane extends HBox {
+final class CountingPane extends VBox {
 
     /**
      * A row of the table.
@@ -49,9 +53,6 @@ public final class CountingPane extends HBox {
     private record Row(int level, int count, Rational share, long running) {
     }
 
-    /** Width of what stands beside the table. */
-    private static final double SIDE = 236;
-
     private final Bench bench;
     private final Theme theme;
     private final TableView<Row> table = new TableView<>();
@@ -62,16 +63,19 @@ public final class CountingPane extends HBox {
     private static final double SHARE_WIDTH = 152;
 
     private final Label place = new Label();
-    private final VBox walkControls;
+    private final Consumer<Optional<Tally>> onCount;
     private Optional<Tally> tally = Optional.empty();
     private Histogram counted;
+    private final BooleanProperty counting = new SimpleBooleanProperty();
     private boolean isShowing;
 
-    public CountingPane(Bench bench, Theme theme, ObservableValue<Boolean> isSeen) {
+    /** @param onCount told what has been counted by hand; nothing when it is no longer counted */
+    CountingPane(Bench bench, Theme theme, ObservableValue<Boolean> isSeen, Consumer<Optional<Tally>> onCount) {
+        this.onCount = onCount;
         WhenSeen seen = new WhenSeen(isSeen, this::render);
         this.bench = bench;
         this.theme = theme;
-        getStyleClass().add("counting");
+        getStyleClass().addAll("sheet", "counting");
         sheet.getItems().setAll("Before", "After");
         sheet.setValue("Before");
         sheet.setAccessibleText("Sheet whose levels are counted");
@@ -80,17 +84,23 @@ public final class CountingPane extends HBox {
         order.setValue(ScanOrder.ROWS);
         order.setConverter(new Titles<>(ScanOrder::title));
         order.setAccessibleText("Order of the walk");
-        walkControls = controls();
         makeTable();
-        HBox.setHgrow(table, Priority.ALWAYS);
-        getChildren().addAll(walkControls, table);
+        VBox.setVgrow(table, Priority.ALWAYS);
+        getChildren().addAll(head(), table, foot());
         sheet.valueProperty().subscribe(name -> restart());
         absent.selectedProperty().subscribe(isOn -> renderTable(true));
         order.valueProperty().subscribe(way -> restart());
         bench.shownProperty().subscribe(shown -> seen.request());
     }
 
-    private VBox controls() {
+    private HBox head() {
+        sheet.setMinWidth(USE_PREF_SIZE);
+        HBox head = new HBox(sheet, absent);
+        head.getStyleClass().add("part-head");
+        return head;
+    }
+
+    private VBox foot() {
         Button start = walkButton(Feather.SKIP_BACK, "Back to the start", 0);
         Button back = walkButton(Feather.CHEVRON_LEFT, "Take back the last count", -1);
         Button forward = walkButton(Feather.CHEVRON_RIGHT, "Count the next pixel", 1);
@@ -103,16 +113,11 @@ public final class CountingPane extends HBox {
         });
         place.getStyleClass().add("sheet-hint");
         place.setWrapText(true);
-        Label walk = new Label("Count by hand, with a tally");
-        FlowPane buttons = new FlowPane(start, back, forward, end);
+        leave.visibleProperty().bind(counting);
+        FlowPane buttons = new FlowPane(start, back, forward, end, order, leave);
         buttons.getStyleClass().add("places");
-        sheet.setMinWidth(USE_PREF_SIZE);
-        HBox which = new HBox(sheet, absent);
-        which.getStyleClass().add("part-head");
-        VBox box = new VBox(which, walk, order, buttons, place, leave);
+        VBox box = new VBox(buttons, place);
         box.getStyleClass().add("part");
-        box.setMinWidth(SIDE);
-        box.setPrefWidth(SIDE);
         return box;
     }
 
@@ -193,6 +198,20 @@ public final class CountingPane extends HBox {
         }
     }
 
+    /** Returns what gets the keyboard first. */
+    Node first() {
+        return table;
+    }
+
+    /** Counts so many pixels more; false where none has been counted by hand yet. */
+    boolean step(int by) {
+        boolean isOn = tally.isPresent();
+        if (isOn) {
+            walk(by);
+        }
+        return isOn;
+    }
+
     private void render() {
         Optional<Image> image = described().map(Described::image);
         if (tally.isPresent() && image.filter(tally.get().image()::equals).isEmpty()) {
@@ -200,7 +219,9 @@ public final class CountingPane extends HBox {
             tally = Optional.empty();
             counted = null;
         }
-        place.setText(tally.isEmpty() ? "Each step counts one pixel with a tally mark."
+        counting.set(tally.isPresent());
+        onCount.accept(tally);
+        place.setText(tally.isEmpty() ? "Count by hand: each step counts one pixel with a tally mark."
                 : tally.get().visited() + " of " + tally.get().image().count() + " counted"
                         + tally.get().pixel().map(pixel -> ", last " + Words.place(pixel, bench.looking().display())
                                 + ": level "

@@ -49,6 +49,8 @@ public final class HistogramPlot extends Plot {
     }
 
     private List<Channel> channels = List.of();
+    private Optional<Histogram> counted = Optional.empty();
+    private Optional<Histogram> end = Optional.empty();
     private Optional<Histogram> before = Optional.empty();
     private Optional<Histogram> after = Optional.empty();
     private final Theme theme;
@@ -76,6 +78,8 @@ public final class HistogramPlot extends Plot {
 
     public void show(Optional<Histogram> newBefore, Optional<Histogram> newAfter, Style newStyle, Optional<Search> newLit) {
         channels = List.of();
+        counted = Optional.empty();
+        end = Optional.empty();
         before = newBefore;
         after = newAfter;
         style = newStyle;
@@ -83,9 +87,23 @@ public final class HistogramPlot extends Plot {
         paint();
     }
 
+    /**
+     * Shows what has been counted by hand.
+     *
+     * @param all what will have been counted at the end: bars grow to it without becoming smaller on the way
+     */
+    void showCounted(Histogram newCounted, Histogram all, Style newStyle) {
+        show(Optional.empty(), Optional.empty(), newStyle, Optional.empty());
+        counted = Optional.of(newCounted);
+        end = Optional.of(all);
+        paint();
+    }
+
     /** Shows the counts of channels as lines over one another, each in its own style. */
     public void show(List<Channel> newChannels, Style newStyle, Optional<Search> newLit) {
         channels = List.copyOf(newChannels);
+        counted = Optional.empty();
+        end = Optional.empty();
         before = Optional.empty();
         after = Optional.empty();
         style = newStyle;
@@ -102,7 +120,7 @@ public final class HistogramPlot extends Plot {
     }
 
     private int maximum() {
-        return Stream.concat(Stream.concat(before.stream(), after.stream()), channels.stream().map(Channel::counts))
+        return Stream.concat(Stream.of(before, after, counted).flatMap(Optional::stream), channels.stream().map(Channel::counts))
                 .mapToInt(Histogram::maximumLevel).max().orElse(0);
     }
 
@@ -133,12 +151,14 @@ public final class HistogramPlot extends Plot {
             graphics.fillRect(pointed * slot(), 0, Math.max(1, slot()), tall() - AXIS);
         }
         lit.ifPresent(search -> paintLit(graphics, search, palette));
-        double tallest = Math.max(Math.max(tallest(before), tallest(after)), channels.stream().mapToDouble(channel ->
+        double tallest = Math.max(Math.max(Math.max(tallest(before), tallest(after)), tallest(end)), channels.stream().mapToDouble(channel ->
                 tallest(Optional.of(channel.counts))).max().orElse(0));
         channels.forEach(channel -> paintChannel(graphics, channel, tallest));
         before.ifPresent(h -> paintBars(graphics, h, tallest, 0, palette.before()));
         after.ifPresent(h -> paintBars(graphics, h, tallest, 1, palette.after()));
+        counted.ifPresent(h -> paintBars(graphics, h, tallest, 0, palette.byHand()));
         if (style.hasRunning()) {
+            counted.ifPresent(h -> paintRunning(graphics, h, palette.byHand(), WHOLE_LINE));
             channels.forEach(channel -> paintRunning(graphics, channel.counts, channel.ink.color(theme), channel.ink.dashes()));
             before.ifPresent(h -> paintRunning(graphics, h, palette.before(), WHOLE_LINE));
             after.ifPresent(h -> paintRunning(graphics, h, palette.after(), DASHES));
@@ -216,7 +236,7 @@ public final class HistogramPlot extends Plot {
     private void paintRunning(GraphicsContext graphics, Histogram histogram, Color color, double[] dashes) {
         int[] counts = histogram.bins(style.width());
         double all = 0;
-        for (int count : counts) {
+        for (int count : end.map(last -> last.bins(style.width())).orElse(counts)) {
             all += count;
         }
         double[] x = new double[2 * counts.length];

@@ -21,6 +21,7 @@ import pixeron.app.model.Shown;
 import pixeron.app.theme.ChannelInk;
 import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
+import pixeron.walk.Tally;
 
 /** How often each level occurs before and after; picking a bar lights its pixels on all sheets. */
 public final class LevelsPane extends VBox {
@@ -38,6 +39,7 @@ public final class LevelsPane extends VBox {
     private final HBox channels = new HBox();
     private final Theme theme;
     private int pointed = -1;
+    private Optional<Tally> counted = Optional.empty();
 
     public LevelsPane(Bench bench, Theme theme) {
         this.bench = bench;
@@ -83,6 +85,20 @@ public final class LevelsPane extends VBox {
         theme.paletteProperty().subscribe(palette -> render());
     }
 
+    /** Begins with the running counts as well. */
+    void showRunning() {
+        running.setSelected(true);
+    }
+
+    /** While somebody counts by hand, only what is counted so far is shown. */
+    void showCounted(Optional<Tally> tally) {
+        boolean isOther = !tally.equals(counted);
+        counted = tally;
+        if (isOther) {
+            render();
+        }
+    }
+
     private static ToggleButton toggle(String text, String words) {
         ToggleButton button = new ToggleButton(text);
         button.getStyleClass().add("quiet");
@@ -125,6 +141,16 @@ public final class LevelsPane extends VBox {
         Shown shown = bench.shown();
         HistogramPlot.Style style = new HistogramPlot.Style(width(), logarithmic.isSelected(), running.isSelected());
         Optional<Search> lit = shown == null ? Optional.empty() : shown.lit().map(Shown.Lit::search);
+        if (counted.isPresent()) {
+            show(sides, false);
+            show(channels, true);
+            Label byHand = new Label("■ counted by hand");
+            byHand.getStyleClass().add("role-by-hand");
+            channels.getChildren().setAll(byHand);
+            plot.showCounted(counted.get().histogram(), Histogram.of(counted.get().image()), style);
+            point(pointed);
+            return;
+        }
         Optional<Seen> colour = inColour();
         show(sides, colour.isEmpty());
         show(channels, colour.isPresent());
@@ -161,7 +187,7 @@ public final class LevelsPane extends VBox {
             int low = bin * width();
             int high = low + width() - 1;
             String levels = width() == 1 ? "level " + low : "levels " + low + "–" + high;
-            note.setText(inColour().map(seen -> levels + counts(seen, bin)).orElseGet(() -> levels + count(false, bin).map(n -> " · before " + n).orElse("")
+            note.setText(counted.isPresent() ? levels + " · counted " + counted.get().histogram().bins(width())[bin] : inColour().map(seen -> levels + counts(seen, bin)).orElseGet(() -> levels + count(false, bin).map(n -> " · before " + n).orElse("")
                     + count(true, bin).map(n -> " · after " + n).orElse("")));
         } else if (shown.lit().isPresent()) {
             note.setText(Words.lit(shown.lit().get()) + (shown.hasColour() ? " of " + shown.channel() : ""));

@@ -131,8 +131,8 @@ public final class Shelf extends VBox {
     }
 
     private Node row(Row image) {
-        Label detail = new Label(image.input().frame().size() + ", " + (image.steps() == 0 ? image.file() : image.steps() == 1 ? "1 step" : image.steps()
-                + " steps"));
+        String size = image.input().frame().size();
+        Label detail = new Label(image.steps() == 0 ? size + ", " + image.file() : image.steps() == 1 ? "1 step" : image.steps() + " steps");
         detail.getStyleClass().add("step-detail");
         detail.setWrapText(true);
         VBox words = new VBox(renamed.filter(image.name()::equals).isPresent() ? nameField(image) : name(image), detail);
@@ -142,7 +142,7 @@ public final class Shelf extends VBox {
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("shelf-row");
         row.pseudoClassStateChanged(OPEN, open.equals(Optional.of(image.name())));
-        Tooltip.install(row, new Tooltip("with=" + image.name() + "\n" + detail.getText() + (image.steps() == 0 ? "" : ", " + image.file())));
+        Tooltip.install(row, new Tooltip("with=" + image.name() + "\n" + size + ", " + image.file()));
         return row;
     }
 
@@ -150,7 +150,8 @@ public final class Shelf extends VBox {
         Button button = new Button("Open");
         button.getStyleClass().add("quiet");
         button.setMinWidth(USE_PREF_SIZE);
-        button.setDisable(open.equals(Optional.of(name)));
+        button.setVisible(!open.equals(Optional.of(name)));
+        button.setManaged(button.isVisible());
         button.setTooltip(new Tooltip("Work on the image " + name + " with steps of its own; what takes it as another image takes their last result"));
         button.setAccessibleText("Open the image " + name);
         button.setOnAction(event -> bench.turnTo(project -> project.opened(name)));
