@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
@@ -23,6 +24,8 @@ import pixeron.format.ImageFiles;
 import pixeron.image.Area;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.look.MemoryRow;
+import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.catalog.StepLine;
 
@@ -81,7 +84,19 @@ class LookingTest extends WindowTest {
                 2)));
         // 2 2 | 0 3: sum 7, mean 1.75; inverted 5 5 | 7 4: sum 21, mean 5.25
         until(() -> shownText().contains("5.25"));
-        assertThat(shownText()).contains("opposite corner is row 1, column 2").contains("1.75").contains("21");
+        assertThat(shownText()).contains("to row").contains("1.75").contains("21");
+        // The opposite corner is typed, and the size follows; then the size, and the corner follows.
+        TextField toColumn = (TextField) named("to column of the rectangle");
+        assertThat(toColumn.getText()).isEqualTo("2");
+        clickOn(toColumn);
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("3").push(KeyCode.ENTER);
+        assertThat(bench().looking().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(0, 1, 2, 3)));
+        clickOn(named("width of the rectangle"));
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("2").push(KeyCode.ENTER);
+        assertThat(bench().looking().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(0, 1, 2, 2)));
+        assertThat(toColumn.getText()).isEqualTo("2");
         clickOn("Use as area of the step");
         settle();
         assertThat(bench().project().chain().stage(0).link().step().line()).isEqualTo("invert area=\"0 1 2 2\"");
@@ -186,6 +201,24 @@ class LookingTest extends WindowTest {
         assertThat(bench().savedProject().view().watched()).containsExactly(new Pixel(1, 0));
         clickOn("Leave this pixel");
         assertThat(bench().looking().watchedProperty().get()).isEmpty();
+    }
+
+    /** 2 × 2 pixels: the second row interleaved begins at offset 6, its red plane at 2. */
+    @Test
+    @SuppressWarnings("unchecked") // the only box with this name holds layouts
+    void aRowLiesInMemoryInterleavedOrPlaneByPlane() {
+        open(write("ink.ppm", "P3 2 2 255  10 20 30  11 21 31  12 22 32  13 23 33"));
+        interact(() -> bench().pick(new Pixel(1, 0)));
+        clickOn("Facts");
+        settle();
+        assertThat(shownText()).contains("offset = (i · 2 + j) · 3 + c");
+        ListView<MemoryRow.Cell> row = lookup(".memory-row").query();
+        assertThat(row.getItems()).extracting(cell -> cell.offset() + " " + cell.channel() + " " + Decimals.table(cell.value()))
+                .containsExactly("6 red 12", "7 green 22", "8 blue 32", "9 red 13", "10 green 23", "11 blue 33");
+        interact(() -> ((ComboBox<MemoryRow.Layout>) named("Order of the samples in memory")).setValue(MemoryRow.Layout.PLANES));
+        assertThat(row.getItems()).extracting(MemoryRow.Cell::offset).containsExactly(2L, 3L, 6L, 7L, 10L, 11L);
+        interact(() -> row.getSelectionModel().select(3));
+        assertThat(bench().pickedProperty().get()).as("a sample picks its pixel").isEqualTo(new Pixel(1, 1));
     }
 
     @Test

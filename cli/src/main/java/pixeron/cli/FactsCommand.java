@@ -8,6 +8,7 @@ import pixeron.format.LoadedImage;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
+import pixeron.look.MemoryRow;
 import pixeron.look.Storage;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
@@ -73,6 +74,8 @@ final class FactsCommand implements Runnable {
         loaded.colour().ifPresent(picture -> node.put("transparentPixels", picture.transparentPixels()));
         node.put("rowMajor", offsets(image, rows, ScanOrder.ROWS));
         node.put("columnMajor", offsets(image, rows, ScanOrder.COLUMNS));
+        loaded.colour().ifPresent(picture -> MemoryRow.Layout.of(picture).forEach(layout ->
+                node.withObjectProperty("memory").put(layout.title(), MemoryRow.of(picture, layout, 0).text(OFFSETS))));
         loaded.notes().forEach(note -> node.withArray("notes").add(note));
         return node;
     }
@@ -105,6 +108,8 @@ final class FactsCommand implements Runnable {
                 Decimals.working(of.smallest()), Decimals.working(of.largest()), mean(of.mean()), of.distinct()));
         out.printf("row-major     %s%n", offsets(image, rows, ScanOrder.ROWS));
         out.printf("column-major  %s%n", offsets(image, rows, ScanOrder.COLUMNS));
+        loaded.colour().ifPresent(picture -> MemoryRow.Layout.of(picture).forEach(layout ->
+                out.printf("%s: %s%n", layout.title(), MemoryRow.of(picture, layout, 0).text(OFFSETS))));
         loaded.notes().forEach(note -> out.printf("note       %s%n", note));
     }
 

@@ -134,7 +134,7 @@ public final class Variants {
     private Chain chain(String line, List<String> steps) {
         Result image;
         try {
-            image = exercise.image() instanceof GivenImage.Samples samples ? samples.image() : Makers.make(line, MOST_PIXELS);
+            image = exercise.image() instanceof GivenImage.Samples samples ? samples.image() : Makers.gray(line, MOST_PIXELS);
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "Image \"%s\": %s", line, problem.getMessage());
         }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.number.Overflow;
 import pixeron.number.Rounding;
 import pixeron.step.Finish;
@@ -34,12 +35,16 @@ public abstract class Maker implements Keyed {
     private final String sentence;
     private final List<Parameter<?>> parameters;
 
+    /** A way in which every value is rounded and limited at the end. */
     Maker(String name, String title, String sentence, Parameter<?>... ownParameters) {
+        this(List.of(StepType.ROUNDING, OVERFLOW), name, title, sentence, ownParameters);
+    }
+
+    Maker(List<Parameter<?>> end, String name, String title, String sentence, Parameter<?>... ownParameters) {
         this.name = name;
         this.title = title;
         this.sentence = sentence;
-        this.parameters = Stream.of(List.of(ROWS, COLUMNS, MAXIMUM), List.of(ownParameters),
-                List.of(StepType.ROUNDING, OVERFLOW)).<Parameter<?>>flatMap(List::stream).toList();
+        this.parameters = Stream.of(List.of(ROWS, COLUMNS, MAXIMUM), List.of(ownParameters), end).<Parameter<?>>flatMap(List::stream).toList();
     }
 
     private static NumberParameter size(String key, String title) {
@@ -71,11 +76,11 @@ public abstract class Maker implements Keyed {
     /**
      * @param arguments every required key has a value
      * @param progress told how far it is
-     * @return the new image; the same for the same arguments on every machine
+     * @return the new image, gray or in color; the same for the same arguments on every machine
      * @throws pixeron.PixeronException if a value cannot be worked out; names the pixel
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
-    public abstract Image make(Arguments arguments, Progress progress);
+    public abstract Result make(Arguments arguments, Progress progress);
 
     /** @return the end of every value: rounding and overflow as the person chose */
     static Finish finish(Arguments arguments, int maximum) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.step.Progress;
 import pixeron.step.key.Amount;
@@ -25,6 +26,7 @@ public final class Makers {
 
     private static final List<Maker> ALL = List.of(
             new FormulaMaker("fill", "Filled", "Every pixel has the same value.", "value", VALUE),
+            new ColorMaker(),
             new FormulaMaker("formula", "Formula", "Every value is worked out from its row i and column j.", null,
                     FormulaMaker.EXPRESSION),
             new FormulaMaker("gradient", "Gradient", "Rises evenly from one value to another.",
@@ -53,18 +55,35 @@ public final class Makers {
 
     /**
      * @param line {@code name key=value …}, such as {@code gradient rows=8 columns=8 maximum=7}
-     * @return the new image
+     * @return the new image, gray or in color
      * @throws PixeronException if the line is not understood or a value cannot be worked out
      */
-    public static Image make(String line) {
+    public static Result make(String line) {
         return make(line, Long.MAX_VALUE);
+    }
+
+    /**
+     * Returns a new gray image.
+     *
+     * @throws PixeronException also if the line makes one in color
+     */
+    public static Image gray(String line) {
+        return gray(line, Long.MAX_VALUE);
+    }
+
+    /** Returns a new gray image with so many pixels at most. */
+    public static Image gray(String line, long mostPixels) {
+        if (make(line, mostPixels) instanceof Image image) {
+            return image;
+        }
+        throw PixeronException.of("\"%s\" is in color, and a gray image is needed here.", Decimals.shortened(line));
     }
 
     /**
      * @param mostPixels that the image may have
      * @throws PixeronException also if it would have more; nothing is made then
      */
-    public static Image make(String line, long mostPixels) {
+    public static Result make(String line, long mostPixels) {
         KeyedLine<Maker> parsed = KeyedLine.parse("new image", line, Makers::find);
         KeyedLine.requireAll(parsed.type(), parsed.arguments());
         long rows = Maker.whole(parsed.arguments(), Maker.ROWS);

@@ -71,7 +71,7 @@ class DrawingTest {
     /** A table of products 1 · 1 … 20 · 20 has 400 as its largest value. */
     @Test
     void valuesBeyondTheLevelsAreDealtWithAsThePersonSays() {
-        Image products = Makers.make("formula rows=20 columns=20 maximum=255 expression=\"(i + 1) * (j + 1)\"");
+        Image products = Makers.gray("formula rows=20 columns=20 maximum=255 expression=\"(i + 1) * (j + 1)\"");
         assertThat(products.isLevelImage()).isFalse();
         Image raised = TooLarge.RAISE.apply(products);
         assertThat(raised.maximumLevel()).isEqualTo(400);

@@ -64,7 +64,6 @@ import pixeron.app.model.Walking;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.theme.Theme;
 import pixeron.format.CellTable;
-import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.step.StepType;
 import pixeron.working.WorkingText;
@@ -101,7 +100,7 @@ public final class BenchView extends BorderPane {
      * @param keepText lets the person choose a file for a name and a text, and writes it
      * @param shelf how other images come to the project
      */
-    public record Ways(Consumer<Image> newImage, Consumer<Consumer<CellTable>> openCells,
+    public record Ways(Consumer<Result> newImage, Consumer<Consumer<CellTable>> openCells,
             Consumer<BiConsumer<String, Result>> openAnswer, BiConsumer<String, String> keepText, Shelf.Ways shelf) {
     }
 
@@ -204,7 +203,7 @@ public final class BenchView extends BorderPane {
                 // What is marked is summed up apart from the calculation, so that neither takes the other's place.
                 tab("Marked", isSeen -> withheld(new MarkedPane(bench, theme, new Background(), ways.newImage, this::say, isSeen))),
                 display,
-                tab("Facts", isSeen -> withheld(new FactsPane(bench, isSeen))));
+                tab("Facts", isSeen -> withheld(new FactsPane(bench, theme, isSeen))));
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
         tabs.getStyleClass().add("work-tabs");
         Label count = new Label();

@@ -217,7 +217,7 @@ public final class SetView extends BorderPane {
     public void open(Path file) {
         drawing.start(progress -> {
             Exercise read = ExerciseFile.read(file);
-            return Draft.of(read, Makers.make("fill rows=5 columns=5 maximum=7"));
+            return Draft.of(read, Makers.gray("fill rows=5 columns=5 maximum=7"));
         }, this::fill, trouble);
     }
 

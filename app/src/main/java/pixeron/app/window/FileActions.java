@@ -20,7 +20,9 @@ import pixeron.app.model.Bench;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCase;
@@ -178,10 +180,11 @@ final class FileActions {
     }
 
     /** Opens an image that was made here. */
-    void openNew(String name, Image image) {
+    void openNew(String name, Result result) {
         afterUnsaved(() -> {
             voice.banner().hide();
-            bench.open(Opened.image("new", name, LoadedImage.gray(image, "new")), Optional.empty(), false);
+            bench.open(Opened.image("new", name, result instanceof ColourImage colour ? LoadedImage.colour(colour, "new", colour.faces().size())
+                    : LoadedImage.gray((Image) result, "new")), Optional.empty(), false);
         });
     }
 

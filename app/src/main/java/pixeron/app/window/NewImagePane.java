@@ -23,6 +23,7 @@ import pixeron.app.bench.steps.ParameterField;
 import pixeron.app.bench.steps.Thumbnail;
 import pixeron.app.model.Background;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.make.Maker;
 import pixeron.make.Makers;
 import pixeron.make.TooLarge;
@@ -45,10 +46,10 @@ final class NewImagePane extends StackPane {
     private final Button create = new Button("Create");
     private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
     private Arguments arguments = Arguments.NONE;
-    private Image image;
+    private Result image;
 
     /** @param onCreate gets the name of the way and the new image */
-    NewImagePane(BiConsumer<String, Image> onCreate) {
+    NewImagePane(BiConsumer<String, Result> onCreate) {
         getStyleClass().add("help");
         Label title = new Label("New image");
         title.getStyleClass().add("card-title");
@@ -173,26 +174,30 @@ final class NewImagePane extends StackPane {
         });
     }
 
-    private void show(Image newImage) {
+    private void show(Result newImage) {
         image = newImage;
         create.setDisable(false);
         describe();
     }
 
     /** The new image, its values dealt with where some are no levels. */
-    private Image fitted() {
-        return tooLarge.getValue().apply(image);
+    private Result fitted() {
+        return image instanceof Image gray ? tooLarge.getValue().apply(gray) : image;
+    }
+
+    private boolean isOpen() {
+        return image instanceof Image gray && !gray.isLevelImage();
     }
 
     private void describe() {
-        tooLarge.setVisible(!image.isLevelImage());
-        tooLarge.setManaged(!image.isLevelImage());
+        tooLarge.setVisible(isOpen());
+        tooLarge.setManaged(isOpen());
         try {
-            Image fitted = fitted();
+            Result fitted = fitted();
             picture.getChildren().setAll(new Thumbnail(fitted, PICTURE));
-            facts.setText(Words.size(fitted) + (image.isLevelImage() ? ""
+            facts.setText(Words.size(fitted) + (!isOpen() ? ""
                     : "\n▲ Some values are no whole levels from 0 to "
-                    + image.maximumLevel() + ". What becomes of them?"));
+                    + image.frame().maximumLevel() + ". What becomes of them?"));
             create.setDisable(false);
         } catch (PixeronException cannotBe) {
             facts.setText("▲ " + cannotBe.getMessage());

@@ -263,7 +263,7 @@ class LowRankTest {
                 "Singular values 2 and 3 are equal, so other results are as right as this one; determined are k = 4.");
         assertThat(bound("rank-keep keep=4", diagonal).notes()).isEmpty();
         // Values 2 and 3 are 2060.57 and 2019.31: 100 rounds come to 2060.11 and 2019.72, which is rounding and no other value.
-        Image noise = Makers.make("uniform-noise rows=200 columns=200 low=0 high=255 seed=3");
+        Image noise = Makers.gray("uniform-noise rows=200 columns=200 low=0 high=255 seed=3");
         assertThat(bound("rank-keep keep=2", noise).notes()).isEmpty();
         Image flat = Image.ofLevels(3, 5, 9, n -> 4);
         assertThat(bound("rank-keep keep=1", flat).result(Progress.NONE)).isEqualTo(flat);

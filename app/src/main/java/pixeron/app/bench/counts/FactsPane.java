@@ -5,38 +5,42 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
 import pixeron.app.bench.parts.Facts;
 import pixeron.app.bench.parts.WhenSeen;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Described;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
+import pixeron.app.theme.Theme;
 import pixeron.look.Storage;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.project.Origin;
-import pixeron.walk.ScanOrder;
 
 /** What can be said of Before and After, side by side, and where the image came from. */
 public final class FactsPane extends ScrollPane {
 
-    private static final int WRITTEN_OUT = 3;
-
     private final Facts table = new Facts();
     private final Facts storage = new Facts();
+    private final MemoryPane memory;
 
-    public FactsPane(Bench bench, ObservableValue<Boolean> isSeen) {
+    public FactsPane(Bench bench, Theme theme, ObservableValue<Boolean> isSeen) {
+        memory = new MemoryPane(bench, theme);
         WhenSeen seen = new WhenSeen(isSeen, () -> render(bench.shown()));
         getStyleClass().add("working-pane");
         // Beside each other where there is room, else below: large type has it seldom.
-        setContent(new FlowPane(table, storage));
+        setContent(new VBox(new FlowPane(table, storage), memory));
         setFitToWidth(true);
+        bench.pickedProperty().subscribe(picked -> seen.request());
+        bench.looking().displayProperty().subscribe(display -> seen.request());
         bench.shownProperty().subscribe(shown -> seen.request());
     }
 
     private void render(Shown shown) {
         table.clear();
         storage.clear();
+        memory.show(shown);
         if (shown == null) {
             return;
         }
@@ -59,12 +63,6 @@ public final class FactsPane extends ScrollPane {
         storage.row("from", origin.file() + " · " + origin.format());
         storage.row("channels", channels(origin));
         origin.notes().forEach(note -> storage.row("", note));
-        storage.row("row-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(), ScanOrder.ROWS,
-                WRITTEN_OUT));
-        storage.row("", "offset = i · " + shown.grid().columns() + " + j, kept so");
-        storage.row("column-major", Storage.offsets(shown.grid().rows(), shown.grid().columns(),
-                ScanOrder.COLUMNS, WRITTEN_OUT));
-        storage.row("", "offset = j · " + shown.grid().rows() + " + i");
     }
 
     private static String channel(Shown shown, Optional<Seen> seen) {

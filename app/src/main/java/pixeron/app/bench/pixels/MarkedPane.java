@@ -12,8 +12,8 @@ import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Selection;
 import pixeron.app.theme.Theme;
-import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.Result;
 
 /** What is marked on the sheets: a rectangle with its statistics, or a line with its values. */
 public final class MarkedPane extends ScrollPane {
@@ -28,7 +28,7 @@ public final class MarkedPane extends ScrollPane {
      * @param say shows one line for a moment
      * @param isSeen whether its tab is open
      */
-    public MarkedPane(Bench bench, Theme theme, Background background, Consumer<Image> newImage, Consumer<String> say,
+    public MarkedPane(Bench bench, Theme theme, Background background, Consumer<Result> newImage, Consumer<String> say,
             ObservableValue<Boolean> isSeen) {
         WhenSeen seen = new WhenSeen(isSeen, this::render);
         this.bench = bench;

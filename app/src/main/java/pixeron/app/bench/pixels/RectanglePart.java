@@ -15,14 +15,17 @@ import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.Copy;
 import pixeron.app.bench.parts.Facts;
-import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Described;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Selection;
 import pixeron.app.model.Shown;
 import pixeron.image.Area;
+import pixeron.image.ColourImage;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.image.Result;
 import pixeron.look.AreaStatistics;
 import pixeron.make.Brush;
 import pixeron.make.Drawing;
@@ -36,7 +39,8 @@ final class RectanglePart extends HBox {
 
     /** Width of what stands beside the statistics. */
     private static final double SIDE = 292;
-    private static final List<String> NAMES = List.of("row", "column", "height", "width");
+    private static final List<String> NAMES = List.of("row", "column", "height", "width", "to row", "to column");
+    private static final int SIZES = 4;
 
     /** The statistics of both sheets; empty where there is no image. */
     private record Both(Optional<AreaStatistics> before, Optional<AreaStatistics> after) {
@@ -44,17 +48,16 @@ final class RectanglePart extends HBox {
 
     private final Bench bench;
     private final Background background;
-    private final Consumer<Image> newImage;
+    private final Consumer<Result> newImage;
     private final Consumer<String> say;
     private final List<TextField> fields = new ArrayList<>();
-    private final Label second = new Label();
     private final Facts statistics = new Facts();
     private final TextField level = new TextField("M");
     private final Button useAsArea = new Button("Use as area of the step");
     private final Button setLevel = new Button("Set to level");
     private Area area = new Area(0, 0, 1, 1);
 
-    RectanglePart(Bench bench, Background background, Consumer<Image> newImage, Consumer<String> say) {
+    RectanglePart(Bench bench, Background background, Consumer<Result> newImage, Consumer<String> say) {
         this.bench = bench;
         this.background = background;
         this.newImage = newImage;
@@ -67,10 +70,11 @@ final class RectanglePart extends HBox {
             TextField field = new TextField();
             field.getStyleClass().addAll("number-field", "place-field");
             field.setAccessibleText(name + " of the rectangle");
-            field.setOnAction(event -> take());
+            boolean isCorner = fields.size() >= SIZES;
+            field.setOnAction(event -> take(isCorner));
             field.focusedProperty().subscribe((wasFocused, isFocused) -> {
                 if (!isFocused && bench.looking().selectionProperty().get() instanceof Selection.Rectangle) {
-                    take();
+                    take(isCorner);
                 }
             });
             fields.add(field);
@@ -80,9 +84,7 @@ final class RectanglePart extends HBox {
             pair.getStyleClass().add("place");
             places.getChildren().add(pair);
         }
-        second.getStyleClass().add("sheet-hint");
-        second.setWrapText(true);
-        VBox left = new VBox(places, second, actions());
+        VBox left = new VBox(places, actions());
         left.getStyleClass().add("part");
         left.setPrefWidth(SIDE);
         left.setMinWidth(SIDE);
@@ -94,7 +96,7 @@ final class RectanglePart extends HBox {
                 "Copies the values of After (Before while the image is selected) as a table",
                 this::copy);
         Button own = button("New image of it", "Opens the part of the shown sheet as an image of its own",
-                () -> image().ifPresent(image -> newImage.accept(image.part(area))));
+                () -> part().ifPresent(newImage));
         useAsArea.setTooltip(new Tooltip("The selected step works inside this rectangle only"));
         useAsArea.setOnAction(event -> useAsArea());
         setLevel.setTooltip(new Tooltip("Writes this level into every pixel of the rectangle in the image itself"));
@@ -118,11 +120,11 @@ final class RectanglePart extends HBox {
     void show(Shown shown, Area marked) {
         area = marked;
         int first = bench.looking().display().first();
-        int[] numbers = {area.row() + first, area.column() + first, area.height(), area.width()};
+        Pixel last = area.lastPixel();
+        int[] numbers = {area.row() + first, area.column() + first, area.height(), area.width(), last.row() + first, last.column() + first};
         for (int n = 0; n < numbers.length; n++) {
             fields.get(n).setText(Integer.toString(numbers[n]));
         }
-        second.setText("Its opposite corner is " + Words.place(area.lastPixel(), bench.looking().display()) + ".");
         useAsArea.setDisable(shown.position() < 0);
         setLevel.setDisable(!bench.isDrawable());
         level.setDisable(!bench.isDrawable());
@@ -159,16 +161,18 @@ final class RectanglePart extends HBox {
         return Decimals.approximate(pixeron.number.Approximate.from(Math.sqrt(variance.asDouble())));
     }
 
-    private void take() {
+    /** @param isCorner whether the opposite corner was typed, from which the size follows */
+    private void take(boolean isCorner) {
         try {
             int[] n = fields.stream().mapToInt(field -> Integer.parseInt(field.getText().strip())).toArray();
             int first = bench.looking().display().first();
-            Area wanted = new Area(n[0] - first, n[1] - first, n[2], n[3]);
+            Area wanted = isCorner ? Area.between(new Pixel(n[0] - first, n[1] - first), new Pixel(n[4] - first, n[5] - first))
+                    : new Area(n[0] - first, n[1] - first, n[2], n[3]);
             if (!wanted.equals(area)) {
                 bench.mark(new Selection.Rectangle(wanted.requireInside(bench.project().chain().input())));
             }
         } catch (NumberFormatException noNumber) {
-            say.accept("Row, column, height and width are whole numbers.");
+            say.accept("Rows, columns, height and width are whole numbers.");
         } catch (PixeronException outside) {
             say.accept(outside.getMessage());
         }
@@ -177,6 +181,14 @@ final class RectanglePart extends HBox {
     /** @return what is shown: After, or Before where there is none */
     private Optional<Image> image() {
         return inside(bench.shown().after()).or(() -> inside(bench.shown().before()));
+    }
+
+    /** What is shown inside the rectangle; of a pixel with color all channels while it is looked at as a whole. */
+    private Optional<Result> part() {
+        Optional<ColourImage> whole = bench.shown().seenAfter().or(bench.shown()::seenBefore).filter(seen -> bench.looking().isWhole())
+                .flatMap(Seen::colour).filter(colour -> colour.frame().contains(area.lastPixel()));
+        return whole.<Result>map(colour -> ColourImage.of(colour.faces().stream().map(face -> face.image().part(area)).toList()))
+                .or(() -> image().map(image -> image.part(area)));
     }
 
     private void copy() {
