@@ -21,6 +21,9 @@ import pixeron.project.Origin;
 /** What can be said of Before and After, side by side, and where the image came from. */
 public final class FactsPane extends ScrollPane {
 
+    /** Room for four samples in memory and what is said of them. */
+    private static final double LEAST_ASIDE = 350;
+
     private final Facts table = new Facts();
     private final Facts storage = new Facts();
     private final MemoryPane memory;
@@ -30,7 +33,16 @@ public final class FactsPane extends ScrollPane {
         WhenSeen seen = new WhenSeen(isSeen, () -> render(bench.shown()));
         getStyleClass().add("working-pane");
         // Beside each other where there is room, else below: large type has it seldom.
-        setContent(new VBox(new FlowPane(table, storage), memory));
+        VBox aside = new VBox(storage, memory);
+        FlowPane both = new FlowPane(table, aside);
+        setContent(both);
+        // What is kept where takes what the facts leave, if that is enough for some samples.
+        Runnable share = () -> {
+            double left = both.getWidth() - table.getWidth();
+            aside.setPrefWidth(left >= LEAST_ASIDE * theme.scale() ? left : both.getWidth());
+        };
+        both.widthProperty().subscribe(width -> share.run());
+        table.widthProperty().subscribe(width -> share.run());
         setFitToWidth(true);
         bench.pickedProperty().subscribe(picked -> seen.request());
         bench.looking().displayProperty().subscribe(display -> seen.request());

@@ -1,5 +1,6 @@
 package pixeron.app.bench.counts;
 
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Orientation;
 import javafx.scene.control.ComboBox;
@@ -42,7 +43,7 @@ final class MemoryPane extends VBox {
         layout.setAccessibleText("Order of the samples in memory");
         layout.valueProperty().subscribe(chosen -> render(true));
         formula.getStyleClass().add("fact");
-        HBox head = new HBox(Section.of("ONE ROW IN MEMORY"), layout, formula);
+        HBox head = new HBox(Section.of("IN MEMORY"), layout);
         head.getStyleClass().add("part-head");
         row.setOrientation(Orientation.HORIZONTAL);
         row.setAccessibleText("The samples of the picked row, by their offsets in memory");
@@ -54,7 +55,7 @@ final class MemoryPane extends VBox {
                 bench.pick(cell.pixel());
             }
         });
-        getChildren().addAll(head, row);
+        getChildren().addAll(head, formula, row);
     }
 
     /** Shows the row of After, or of the image. */
@@ -86,7 +87,8 @@ final class MemoryPane extends VBox {
         if (!isThere) {
             row.getItems().stream().filter(cell -> cell.pixel().equals(picked)).findFirst().ifPresent(cell -> {
                 row.getSelectionModel().select(cell);
-                row.scrollTo(Math.max(0, row.getItems().indexOf(cell) - 2));
+                // Once the list has its width, and with a sample before it, so that one sees where it lies.
+                Platform.runLater(() -> row.scrollTo(Math.max(0, row.getItems().indexOf(cell) - 1)));
             });
         }
         row.refresh();
