@@ -17,7 +17,7 @@ public final class Pixeron {
 
     /** Every command in the order of the help. */
     private static final List<String> COMMANDS = List.of("run", "facts", "explain", "table", "check", "compare", "gray", "new", "steps", "report", "worksheet",
-            "mark", "demo");
+            "mark", "demo", "program");
     private static final List<String> QUESTIONS = List.of("-h", "--help", "-V", "--version");
 
     private Pixeron() {
@@ -70,6 +70,7 @@ public final class Pixeron {
     private static Object command(String name, Syntax syntax) {
         return switch (name) {
             case "run" -> new RunCommand(syntax);
+            case "program" -> new ProgramTextCommand(syntax);
             case "facts" -> new FactsCommand(syntax);
             case "explain" -> new ExplainCommand(syntax);
             case "table" -> new TableCommand(syntax);

@@ -11,13 +11,11 @@ import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
-import pixeron.format.LossyNote;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Result;
-import pixeron.image.Spectrum;
-import pixeron.image.SpectrumFace;
 import pixeron.recipe.Batch;
+import pixeron.recipe.ResultFile;
 import pixeron.step.Progress;
 
 /** {@code pixeron run IMAGE… --step LINE… --out FILE}: the last result, format by the ending; of many images into a folder. */
@@ -32,6 +30,7 @@ final class RunCommand implements Callable<Integer> {
     private final Argument<Path> folder;
     private final Argument<String> format;
     private final Argument<Boolean> isReplacing;
+    private final Argument<Boolean> isPacked;
     private final Argument<Boolean> isExact;
 
     RunCommand(Syntax syntax) {
@@ -45,6 +44,7 @@ final class RunCommand implements Callable<Integer> {
         folder = syntax.option("--out-folder", "FOLDER", Path.class, "In place of --out, for one image or many: results keep the names of their images; created if missing.");
         format = syntax.option("--format", "ENDING", String.class, "With --out-folder: how results are written, such as png or csv; default: as their images, or png.");
         isReplacing = syntax.flag("--replace", "With --out-folder: replace files that exist.");
+        isPacked = syntax.flag("--packed", "Write a color image into a table as packed pixels, 0xAARRGGBB.");
         isExact = syntax.flag("--exact", "Write fractions into a table instead of decimals.");
     }
 
@@ -92,26 +92,25 @@ final class RunCommand implements Callable<Integer> {
         Chain chain = steps.chain(start, image.input());
         chain.stages().forEach(this::askPatience);
         Result last = chain.last(Progress.NONE).required();
-        boolean isTable = ImageFiles.isTable(target);
-        if (isTable) {
+        if (ImageFiles.isTable(target)) {
             face.requireOf(last, "a table of numbers holds one face");
         }
-        // As a picture the logarithm is drawn from black to white.
-        boolean isDrawn = !isTable && last instanceof Spectrum && face.name().orElse(SpectrumFace.LOG.word()).equals(SpectrumFace.LOG.word());
-        Result result = isDrawn ? ((Spectrum) last).picture() : face.chosen(last);
-        if (result instanceof ColourImage && isTable) {
+        boolean isColorTable = last instanceof ColourImage && ImageFiles.isTable(target) && face.name().isEmpty();
+        if (isColorTable && !isPacked.value()) {
             throw PixeronException.of("The result is a colour image, and a table of numbers holds one channel; add --face red, green, "
-                    + "blue or alpha.");
+                    + "blue or alpha, or --packed.");
+        } else if (isPacked.value() && !isColorTable) {
+            throw PixeronException.of("--packed is for a color image that is written into a table.");
         }
-        ImageFiles.write(target, result, isExact.value());
+        // A face that is not there is named with those that are.
+        face.chosen(last);
+        ResultFile.Written written = ResultFile.write(target, last, new ResultFile.Wish(face.name(), isExact.value(), isPacked.value()));
         for (Stage stage : chain.stages()) {
             stage.bound(Progress.NONE).ifPresent(bound -> bound.notes().forEach(note ->
                     notes.printf("pixeron: %sStep %d: %s%n", about, stage.position() + 1, note)));
         }
-        if (ImageFiles.mayChange(target, result)) {
-            notes.println("pixeron: " + about + LossyNote.of(target, result));
-        }
-        return result.frame();
+        written.note().ifPresent(note -> notes.println("pixeron: " + about + note));
+        return written.size();
     }
 
     private void askPatience(Stage stage) {

@@ -1,5 +1,6 @@
 package pixeron.loop;
 
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -19,25 +20,53 @@ final class JavaText extends Text {
         super(program);
     }
 
+    /**
+     * Writes what makes the grid {@code after} of those that are read, and begins with their size.
+     *
+     * @param type of its cells
+     * @param cell what is kept of s
+     */
+    String loop(String type, String cell) {
+        line(0, "int H = " + program.inputs().get(0).grid() + ".length;");
+        line(0, "int W = " + program.inputs().get(0).grid() + "[0].length;");
+        Set<String> before = names(program.start(), new TreeSet<>());
+        before.forEach(name -> line(0, declaration(name)));
+        block(0, program.start());
+        line(0, "int rows = (int) " + in(STRONGEST, program.rows()) + ";");
+        line(0, "int columns = (int) " + in(STRONGEST, program.columns()) + ";");
+        line(0, type + "[][] after = new " + type + "[rows][columns];");
+        line(0, "for (int i = 0; i < rows; i++) {");
+        line(1, "for (int j = 0; j < columns; j++) {");
+        Set<String> within = names(program.body(), new TreeSet<>());
+        within.removeAll(before);
+        within.forEach(name -> line(2, declaration(name)));
+        block(2, program.body());
+        line(2, "after[i][j] = " + cell + ";");
+        line(1, "}");
+        line(0, "}");
+        return written();
+    }
+
+    /** Writes helpers, and what those need themselves. */
+    void helpers(Set<String> needed, boolean hasFractions) {
+        Set<String> all = new LinkedHashSet<>(needed);
+        if (all.contains("nearestEven(Fraction)")) {
+            all.add("nearest(Fraction)");
+        }
+        all.forEach(helper -> {
+            line(0, "");
+            lines(1, JavaHelpers.ALL.get(helper));
+        });
+        if (hasFractions || all.stream().anyMatch(helper -> helper.contains("Fraction"))) {
+            line(0, "");
+            lines(1, JavaHelpers.FRACTION);
+        }
+    }
+
     @Override
     String text() {
         JavaText body = new JavaText(program);
-        Set<String> before = names(program.start(), new TreeSet<>());
-        before.forEach(name -> body.line(0, body.declaration(name)));
-        body.block(0, program.start());
-        body.line(0, "int rows = (int) " + body.in(STRONGEST, program.rows()) + ";");
-        body.line(0, "int columns = (int) " + body.in(STRONGEST, program.columns()) + ";");
-        body.line(0, "String[][] after = new String[rows][columns];");
-        body.line(0, "for (int i = 0; i < rows; i++) {");
-        body.line(1, "for (int j = 0; j < columns; j++) {");
-        Set<String> within = names(program.body(), new TreeSet<>());
-        within.removeAll(before);
-        within.forEach(name -> body.line(2, body.declaration(name)));
-        body.block(2, program.body());
-        body.line(2, "after[i][j] = String.valueOf(s);");
-        body.line(1, "}");
-        body.line(0, "}");
-        String loop = body.written();
+        String loop = body.loop("String", "String.valueOf(s)");
         line(0, "// " + program.line());
         line(0, "// java " + program.className() + ".java " + files() + " out.csv");
         line(0, "import java.nio.file.Files;");
@@ -56,22 +85,10 @@ final class JavaText extends Text {
             line(3, "    .map(line -> Arrays.stream(line.split(\",\"))." + (input.isReal() ? "mapToDouble(cell -> Double.parseDouble" : "mapToLong(cell -> Long.parseLong")
                     + "(cell.strip())).toArray()).toArray(" + type + "[][]::new);");
         }
-        line(2, "int H = " + program.inputs().get(0).grid() + ".length;");
-        line(2, "int W = " + program.inputs().get(0).grid() + "[0].length;");
         lines(2, loop);
         line(2, "Files.write(Path.of(files[" + program.inputs().size() + "]), Arrays.stream(after).map(cells -> String.join(\",\", cells)).toList());");
         line(1, "}");
-        if (body.helpers().contains("nearestEven(Fraction)")) {
-            body.helper("nearest(Fraction)");
-        }
-        body.helpers().forEach(helper -> {
-            line(0, "");
-            lines(1, JavaHelpers.ALL.get(helper));
-        });
-        if (loop.contains("Fraction") || body.helpers().stream().anyMatch(helper -> helper.contains("Fraction"))) {
-            line(0, "");
-            lines(1, JavaHelpers.FRACTION);
-        }
+        helpers(body.helpers(), loop.contains("Fraction"));
         line(0, "}");
         return written();
     }

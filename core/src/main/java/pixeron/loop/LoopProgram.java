@@ -56,7 +56,8 @@ public record LoopProgram(String name, String line, List<Input> inputs, List<Sta
         return new LoopProgram(name, line, read, start, rows, columns, body);
     }
 
-    private static boolean isWhole(Image image) {
+    /** Returns whether a program reads the samples of an image as whole numbers. */
+    public static boolean isWhole(Image image) {
         return image.isLevelImage() || image.isExact() && IntStream.range(0, image.count()).allMatch(n -> image.value(n).isWhole());
     }
 

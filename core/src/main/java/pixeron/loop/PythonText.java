@@ -29,18 +29,30 @@ final class PythonText extends Text {
         super(program);
     }
 
+    /** Writes what makes the grid {@code after} of those that are read, and begins with their size. */
+    String loop() {
+        line(0, "H = len(" + program.inputs().get(0).grid() + ")");
+        line(0, "W = len(" + program.inputs().get(0).grid() + "[0])");
+        block(0, program.start());
+        line(0, "after = []");
+        line(0, "for i in range(" + text(program.rows()) + "):");
+        line(1, "line = []");
+        line(1, "for j in range(" + text(program.columns()) + "):");
+        block(2, program.body());
+        line(2, "line.append(s)");
+        line(1, "after.append(line)");
+        return written();
+    }
+
+    /** Returns the text of a helper. */
+    static String helped(String helper) {
+        return HELPERS.get(helper);
+    }
+
     @Override
     String text() {
         PythonText body = new PythonText(program);
-        body.block(0, program.start());
-        body.line(0, "after = []");
-        body.line(0, "for i in range(" + body.text(program.rows()) + "):");
-        body.line(1, "line = []");
-        body.line(1, "for j in range(" + body.text(program.columns()) + "):");
-        body.block(2, program.body());
-        body.line(2, "line.append(s)");
-        body.line(1, "after.append(line)");
-        String loop = body.written();
+        String loop = body.loop();
         boolean hasFractions = loop.contains("Fraction(") || body.helpers().contains("nearest");
         line(0, "# " + program.line());
         line(0, "# python3 " + program.name() + ".py " + files() + " out.csv");
@@ -63,8 +75,6 @@ final class PythonText extends Text {
             line(0, "with open(sys.argv[" + (n + 1) + "]) as file:");
             line(1, input.grid() + " = [[" + (input.isReal() ? "float" : "int") + "(cell) for cell in row] for row in csv.reader(file) if row]");
         }
-        line(0, "H = len(" + program.inputs().get(0).grid() + ")");
-        line(0, "W = len(" + program.inputs().get(0).grid() + "[0])");
         lines(0, loop);
         line(0, "with open(sys.argv[" + (program.inputs().size() + 1) + "], 'w', newline='') as file:");
         line(1, "csv.writer(file).writerows(after)");

@@ -35,6 +35,7 @@ import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.recipe.Batch;
 import pixeron.recipe.Recipe;
+import pixeron.recipe.ResultFile;
 import pixeron.step.Progress;
 
 /** Where the steps of the bench are applied to many files: a preview of the first three, then a line for each of them. */
@@ -254,8 +255,7 @@ final class BatchPane extends StackPane {
 
     private static Frame write(Recipe recipe, Path file, Path out, Progress progress) {
         Result made = recipe.on(Chain.of(ImageFiles.read(file, ReadOptions.DEFAULT).result())).last(progress).required();
-        ImageFiles.write(out, made, false);
-        return made.frame();
+        return ResultFile.write(out, made, new ResultFile.Wish(Optional.empty(), false, true)).size();
     }
 
     private void say(RuntimeException problem) {

@@ -1,0 +1,99 @@
+package pixeron.recipe;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import pixeron.PixeronException;
+import pixeron.format.ImageFiles;
+import pixeron.format.LossyNote;
+import pixeron.format.SafeFile;
+import pixeron.image.ColourImage;
+import pixeron.image.Frame;
+import pixeron.image.Image;
+import pixeron.image.Pixel;
+import pixeron.image.Result;
+import pixeron.image.Spectrum;
+import pixeron.image.SpectrumFace;
+import pixeron.look.PackedPixel;
+import pixeron.number.Decimals;
+
+/** What a result becomes in a file, whoever writes it: a command, many files at once, or the window. */
+public final class ResultFile {
+
+    private static final Map<String, String> SEPARATORS = Map.of("csv", ",", "tsv", "\t", "txt", " ");
+
+    private ResultFile() {
+    }
+
+    /**
+     * How a result is wanted.
+     *
+     * @param face of a result with several the one that is written; empty: all of a color image, of a spectrum the picture of its logarithm
+     * @param isExact whether fractions are written as such
+     * @param isPacked whether a table holds an image in color as packed pixels
+     */
+    public record Wish(Optional<String> face, boolean isExact, boolean isPacked) {
+    }
+
+    /**
+     * What was written.
+     *
+     * @param note what the format changed; empty where it keeps everything
+     */
+    public record Written(Frame size, Optional<String> note) {
+    }
+
+    /**
+     * Writes a result.
+     *
+     * @throws PixeronException if the format cannot hold it; the file stays as it was
+     */
+    public static Written write(Path file, Result result, Wish wish) {
+        boolean isTable = ImageFiles.isTable(file);
+        // As a picture the logarithm is drawn from black to white.
+        boolean isDrawn = !isTable && result instanceof Spectrum && wish.face.orElse(SpectrumFace.LOG.word()).equals(SpectrumFace.LOG.word());
+        Result kept = isDrawn ? ((Spectrum) result).picture() : wish.face.isEmpty() ? result : face(result, wish.face.get());
+        if (isTable && kept instanceof Spectrum) {
+            throw PixeronException.of("The result is a spectrum, and a table of numbers holds one part of it. Write a picture, or add the step fourier-inverse.");
+        } else if (isTable && kept instanceof ColourImage colour) {
+            requirePacked(colour, wish);
+            writePacked(file, colour);
+            return new Written(colour.frame(), Optional.empty());
+        }
+        ImageFiles.write(file, kept, wish.isExact);
+        return new Written(kept.frame(), ImageFiles.mayChange(file, kept) ? Optional.of(LossyNote.of(file, kept)) : Optional.empty());
+    }
+
+    private static Image face(Result result, String name) {
+        return result.face(name).orElseThrow(() -> PixeronException.of("The result has no %s; it has %s.", Decimals.shortened(name),
+                result.faces().stream().map(Result.Face::name).collect(Collectors.joining(", "))));
+    }
+
+    private static void requirePacked(ColourImage colour, Wish wish) {
+        if (!wish.isPacked) {
+            throw PixeronException.of("The result is a color image, and a table of numbers holds one channel, or packed pixels.");
+        } else if (colour.maximumLevel() != Image.BYTE_MAXIMUM || colour.faces().stream().anyMatch(face -> !face.image().isLevelImage())) {
+            throw PixeronException.of("Packed pixels hold whole levels from 0 to 255, and the result has others.");
+        }
+    }
+
+    private static void writePacked(Path file, ColourImage colour) {
+        String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+        String separator = SEPARATORS.get(name.substring(name.lastIndexOf('.') + 1));
+        if (separator == null) {
+            throw PixeronException.of("Packed pixels are written as .csv, .tsv or .txt, not as %s.", file.getFileName());
+        }
+        SafeFile.write(file, out -> {
+            for (int i = 0; i < colour.rows(); i++) {
+                int row = i;
+                String line = IntStream.range(0, colour.columns()).mapToObj(j -> PackedPixel.find(colour, new Pixel(row, j)).orElseThrow().hexadecimal())
+                        .collect(Collectors.joining(separator));
+                out.write((line + "\n").getBytes(StandardCharsets.UTF_8));
+            }
+        });
+    }
+}
