@@ -51,6 +51,13 @@ class ProgramWindowTest extends WindowTest {
                 return false;
             }
         });
+        // All steps up to the selected one, in one program.
+        clickOn("All steps");
+        until(() -> text.getText().contains("make_image_1(image)"));
+        assertThat(text.getText()).contains("// step 1: multiply factor=1.25", "public class ThreeBitSort").doesNotContain("step 2");
+        interact(() -> bench().select(2));
+        until(() -> text.getText().contains("image_3 = make_image_3(image_2)"));
+        assertThat(text.getText()).contains("// step 3: threshold at=4 compare=at-least");
         clickOn((Labeled) lookup((Labeled label) -> "Words".equals(label.getText())).query());
         assertThat(text.getParent().isVisible()).isFalse();
     }

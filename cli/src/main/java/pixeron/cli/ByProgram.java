@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
+import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.chain.Chain;
 import pixeron.image.Image;
@@ -31,7 +32,8 @@ final class ByProgram {
     ByProgram(Syntax syntax) {
         command = syntax.option("--by-program", "COMMAND", String.class,
                 "Runs a program in place of --by-hand, such as \"python3 mine.py {in} {out}\": it reads the image from {in} (a CSV; "
-                        + "{in.pgm}, {in.png}) and writes a table to {out}; {with} is the other image.");
+                        + "{in.pgm}, {in.ppm}, {in.png}) and writes a table to {out} (or {out.png} and so on); {with} is the other image. A color image is a table of "
+                        + "packed pixels.");
         cases = syntax.option("--cases", "N", int.class, "0", "Runs it on so many images by chance as well, of the same size and maximum; default ${DEFAULT-VALUE}.");
         seed = syntax.option("--seed", "S", long.class, "1", "Of the images by chance; default ${DEFAULT-VALUE}.");
         seconds = syntax.option("--seconds", "T", int.class, "10", "That one run may take; default ${DEFAULT-VALUE}.");
@@ -67,21 +69,31 @@ final class ByProgram {
         }
         outcome.smallest().ifPresent(found -> {
             ObjectNode entry = json(found, face);
-            ArrayNode rows = Json.object().putArray("image");
-            for (int i = 0; i < found.image().rows(); i++) {
-                ArrayNode row = rows.addArray();
-                for (int j = 0; j < found.image().columns(); j++) {
-                    Json.add(row, found.image().value(i * found.image().columns() + j));
-                }
+            if (found.image() instanceof Image image) {
+                entry.set("image", rows(image));
+            } else {
+                ObjectNode channels = entry.putObject("image");
+                found.image().faces().forEach(one -> channels.set(one.name(), rows(one.image())));
             }
-            entry.set("image", rows);
             node.set("smallest", entry);
         });
         return node;
     }
 
+    private static ArrayNode rows(Image image) {
+        ArrayNode rows = Json.object().putArray("rows");
+        for (int i = 0; i < image.rows(); i++) {
+            ArrayNode row = rows.addArray();
+            for (int j = 0; j < image.columns(); j++) {
+                Json.add(row, image.value(i * image.columns() + j));
+            }
+        }
+        return rows;
+    }
+
     private static ObjectNode json(ProgramCheck.Case one, Optional<String> face) {
-        ObjectNode node = Json.withFace(Json.check(one.check(), one.findings(Progress.NONE)), face);
+        Findings found = one.findings(Progress.NONE);
+        ObjectNode node = one.right() instanceof Abreast faces ? Json.colourCheck(one.check(), found, faces) : Json.withFace(Json.check(one.check(), found), face);
         one.problem().ifPresent(problem -> node.put("problem", problem));
         return node;
     }
@@ -99,7 +111,8 @@ final class ByProgram {
             }
         }
         outcome.smallest().ifPresent(found -> text.append(String.format("The smallest image that was found on which it goes wrong has %s:%n%s%s", found.image().frame().size(),
-                rows(found.image()), details(found))));
+                found.image().faces().stream().map(one -> (one.name().equals(Image.VALUE) ? "" : "  " + one.name() + System.lineSeparator()) + text(one.image()))
+                        .collect(Collectors.joining()), details(found))));
         return text.toString();
     }
 
@@ -107,10 +120,11 @@ final class ByProgram {
         String said = one.said().isBlank() || one.problem().isEmpty() ? "" : one.said().lines().map(line -> "  | " + line.replaceAll("\\p{Cntrl}", " ")
                 + System.lineSeparator()).limit(20).collect(Collectors.joining());
         return one.problem().map(problem -> problem + System.lineSeparator() + said).orElse("") + (one.check().filled() == 0 ? ""
-                : CheckText.of(one.check(), one.findings(Progress.NONE), cell -> Optional.empty()));
+                : one.right() instanceof Abreast faces ? CheckText.of(one.check(), one.findings(Progress.NONE), faces)
+                        : CheckText.of(one.check(), one.findings(Progress.NONE), cell -> Optional.empty()));
     }
 
-    private static String rows(Image image) {
+    private static String text(Image image) {
         return IntStream.range(0, image.rows()).mapToObj(i -> "  " + IntStream.range(0, image.columns()).mapToObj(j -> Decimals.table(image.value(i * image.columns() + j)))
                 .collect(Collectors.joining(" ")) + System.lineSeparator()).collect(Collectors.joining());
     }

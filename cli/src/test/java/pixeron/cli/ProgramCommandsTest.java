@@ -74,6 +74,40 @@ class ProgramCommandsTest extends CommandTest {
         assertThat(pixeron(Stream.concat(Stream.of(step), Stream.of("combine with=pull by=sum", "--by-program", command)).toArray())).isEqualTo(1);
     }
 
+    /** The program that Pixeron writes for all steps reads packed pixels and is right on every image in color; one that forgets a channel is not. */
+    @Test
+    void aProgramInColorReadsPackedPixels() throws IOException {
+        image = Files.writeString(folder.resolve("ink.ppm"), "P3 2 2 255 10 20 250 11 21 31 12 22 32 13 23 33");
+        Path whole = folder.resolve("Tone.java");
+        String[] steps = {"--step", "add amount=\"40 0 9\"", "--step", "invert channels=green"};
+        assertThat(pixeron(Stream.concat(Stream.of("program", image.toString(), "--out", whole.toString()), Stream.of(steps)).toArray())).isZero();
+        String[] check = Stream.concat(Stream.of("check", image.toString(), "--format=json", "--cases=1", "--seconds=600"), Stream.of(steps)).toArray(String[]::new);
+        String java = "\"" + JAVA + "\" -XX:TieredStopAtLevel=1 ";
+        assertThat(pixeron(Stream.concat(Stream.of(check), Stream.of("--by-program", java + "\"" + whole + "\" {in} {out}")).toArray())).as(output).isZero();
+        assertThat(json().get("agree").intValue()).isEqualTo(12);
+        assertThat(pixeron("program", image, "--out", whole, "--step", "add amount=\"40 0 9\"", "--step", "invert channels=green", "--up-to=1")).isZero();
+        assertThat(pixeron(Stream.concat(Stream.of(check), Stream.of("--by-program", java + "\"" + whole + "\" {in} {out}")).toArray())).isEqualTo(1);
+        // Only green differs, in all four pixels; of 20 and 235 each wants a look of its own.
+        assertThat(json().get("differ").intValue()).isEqualTo(4);
+        assertThat(json().get("smallest").get("image").get("red")).isNotNull();
+    }
+
+    /** Pictures in place of tables, in and out. */
+    @Test
+    void aProgramReadsAndWritesPictures() throws IOException {
+        image = Files.writeString(folder.resolve("ink.ppm"), "P3 2 1 255 10 20 250 11 21 31");
+        Path file = Files.writeString(folder.resolve("Flip.java"), """
+                class Flip { public static void main(String[] a) throws Exception {
+                    java.awt.image.BufferedImage in = javax.imageio.ImageIO.read(new java.io.File(a[0]));
+                    for (int i = 0; i < in.getHeight(); i++) for (int j = 0; j < in.getWidth(); j++) in.setRGB(j, i, ~in.getRGB(j, i) | 0xFF000000);
+                    javax.imageio.ImageIO.write(in, "png", new java.io.File(a[1]));
+                } }
+                """);
+        String command = "\"" + JAVA + "\" -XX:TieredStopAtLevel=1 -Djava.awt.headless=true \"" + file + "\" {in.png} {out.png}";
+        assertThat(pixeron("check", image, "--step", "invert", "--by-program", command, "--format=json", "--seconds=600")).as(error).isZero();
+        assertThat(json().get("agree").intValue()).isEqualTo(6);
+    }
+
     /** Not clipped at 0: nothing shows on an image without dark levels, so images by chance are needed, and the smallest has a dark one. */
     @Test
     void aWrongProgramIsWrongByASlip() throws IOException {

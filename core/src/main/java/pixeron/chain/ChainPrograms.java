@@ -25,7 +25,7 @@ import pixeron.step.Reference;
  * Writes the steps of a chain as one program. Each step that is on and that the result needs becomes a call of what its own program does; the grids
  * that one step makes are those that the next one reads.
  *
- * <p>Source: docs/definitions/programs.md.
+ * <p>Source: docs/definitions/walk.md.
  */
 public final class ChainPrograms {
 

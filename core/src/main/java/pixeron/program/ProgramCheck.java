@@ -16,16 +16,21 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
 import pixeron.byhand.answer.Answer;
 import pixeron.byhand.answer.AnswerFile;
+import pixeron.byhand.answer.ColourAnswer;
+import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
-import pixeron.format.ImageFiles;
+import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.number.Draws;
+import pixeron.recipe.ResultFile;
+import pixeron.step.Bound;
+import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Reference;
@@ -60,22 +65,23 @@ public final class ProgramCheck {
      *
      * @param number of the case
      * @param image that the program was given
-     * @param operation the last step on it
+     * @param right the last step on it; of a result in color all channels abreast
      * @param sheet what the program wrote; nothing where it failed
      * @param check of that
      * @param problem why there is nothing to be checked, or what is wrong with its shape; empty where there is nothing
      * @param said what it printed
      */
-    public record Case(int number, Image image, Operation operation, HandSheet sheet, Check check, Optional<String> problem, String said) {
+    public record Case(int number, Result image, Explained right, HandSheet sheet, Check check, Optional<String> problem, String said) {
 
         /** @return whether everything that was asked for is there and right */
         public boolean isRight() {
-            return problem.isEmpty() && check.agree() == operation.frame().count();
+            return problem.isEmpty() && check.agree() == right.frame().count();
         }
 
         /** @return what explains the cells that differ */
         public Findings findings(Progress progress) {
-            return new SlipFinder(operation).find(check, progress);
+            SlipFinder finder = right instanceof Abreast faces ? new SlipFinder(faces) : new SlipFinder((Operation) right);
+            return finder.find(check, progress);
         }
     }
 
@@ -97,29 +103,26 @@ public final class ProgramCheck {
     private final Conditions conditions;
 
     /**
-     * @param chain begins with an image and has at least one step
-     * @throws PixeronException if it begins with something else, or the command reads another image and no step names one
+     * @param chain has at least one step
+     * @throws PixeronException if the command reads another image and no step names one
      */
     public ProgramCheck(ProgramCommand command, Chain chain, Conditions conditions) {
         this.command = command;
         this.chain = chain;
         this.conditions = conditions;
-        if (!(chain.input() instanceof Image)) {
-            throw PixeronException.of("A program is checked on an image; this one has colour: make it gray first, or take one channel.");
-        } else if (command.readsOther() && other().isEmpty()) {
+        if (command.readsOther() && other().isEmpty()) {
             throw PixeronException.of("The command reads {with}, and no step names another image.");
         }
     }
 
-    private Optional<Image> other() {
+    private Optional<Result> other() {
         return chain.links().stream().flatMap(link -> link.step().references().stream()).filter(name -> Reference.step(name).isEmpty())
-                .filter(name -> chain.others().containsKey(Reference.other(name).image())).map(name -> chain.other(name, Progress.NONE))
-                .filter(Image.class::isInstance).map(Image.class::cast).findFirst();
+                .filter(name -> chain.others().containsKey(Reference.other(name).image())).map(name -> chain.other(name, Progress.NONE)).findFirst();
     }
 
     /** @return what is said of the image itself */
     public Case onImage(Progress progress) {
-        return on(0, (Image) chain.input(), progress);
+        return on(0, chain.input(), progress);
     }
 
     /**
@@ -127,7 +130,7 @@ public final class ProgramCheck {
      * @return what is said of an image by chance
      */
     public Case onCase(int number, Progress progress) {
-        return on(number, drawn(chain.input().frame(), conditions.seed() + number), progress);
+        return on(number, drawn(chain.input(), chain.input().frame(), conditions.seed() + number), progress);
     }
 
     /**
@@ -145,9 +148,21 @@ public final class ProgramCheck {
         return outcome.isRight() || !isSearching ? outcome : new Outcome(outcome.all(), smallest(progress));
     }
 
-    /** @return an image by chance */
-    static Image drawn(Frame frame, long seed) {
+    /**
+     * Returns an image by chance.
+     *
+     * @param like has as many channels; the planes of an image in color are drawn one after the other
+     */
+    static Result drawn(Result like, Frame frame, long seed) {
         Draws draws = new Draws(seed);
+        if (like instanceof ColourImage) {
+            List<Image> planes = new ArrayList<>();
+            for (int c = 0; c < like.faces().size(); c++) {
+                int first = c * frame.count();
+                planes.add(Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> (int) draws.below(first + n, frame.maximumLevel() + 1L)));
+            }
+            return ColourImage.of(planes);
+        }
         return Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> (int) draws.below(n, frame.maximumLevel() + 1L));
     }
 
@@ -160,7 +175,7 @@ public final class ProgramCheck {
                 .limit(MOST_TRIED).toList();
         for (int n = 0; n < sizes.size(); n++) {
             progress.report((double) n / sizes.size());
-            Image image = drawn(sizes.get(n), conditions.seed() + 1);
+            Result image = drawn(chain.input(), sizes.get(n), conditions.seed() + 1);
             try {
                 Case found = on(1, image, progress);
                 if (!found.isRight()) {
@@ -174,22 +189,30 @@ public final class ProgramCheck {
         return Optional.empty();
     }
 
-    private Case on(int number, Image image, Progress progress) {
+    private Case on(int number, Result image, Progress progress) {
         Chain given = chain.onSource(image);
         Stage last = given.stage(given.size() - 1);
         last.after(progress).required();
-        Operation operation = last.bound(progress).orElseThrow().face(conditions.face()).orElseThrow(() -> PixeronException.of(
-                "The result has no face \"%s\".", conditions.face()));
+        Explained right = right(last, progress);
         Path folder = newFolder();
         try {
-            return on(number, image, operation, folder, progress);
+            return on(number, image, right, folder, progress);
         } finally {
             delete(folder);
         }
     }
 
-    private Case on(int number, Image image, Operation operation, Path folder, Progress progress) {
-        Path out = folder.resolve("out.csv");
+    /** Of a result in color all channels are checked, unless one is wanted. */
+    private Explained right(Stage last, Progress progress) {
+        Bound bound = last.bound(progress).orElseThrow();
+        if (last.after(progress).required() instanceof ColourImage colour && conditions.face().equals(Image.VALUE)) {
+            return new Abreast(bound, last.before(progress).required(), colour);
+        }
+        return bound.face(conditions.face()).orElseThrow(() -> PixeronException.of("The result has no face \"%s\".", conditions.face()));
+    }
+
+    private Case on(int number, Result image, Explained right, Path folder, Progress progress) {
+        Path out = folder.resolve("out." + command.ending("out"));
         command.files().forEach((braces, ending) -> {
             if (braces.startsWith("{in")) {
                 write(folder.resolve("in." + ending), image);
@@ -200,37 +223,47 @@ public final class ProgramCheck {
         ProgramRun run = ProgramRun.of(command.with(conditions.from(), (name, ending) -> name.equals("out") ? out : folder.resolve(name + "." + ending)), folder,
                 conditions.limits(), progress);
         if (run.problem().isPresent()) {
-            return failed(number, image, operation, run.problem().get(), run.said());
+            return failed(number, image, right, run.problem().get(), run.said());
         } else if (!Files.exists(out)) {
-            return failed(number, image, operation, "The program wrote nothing: there is no file {out}.", run.said());
+            return failed(number, image, right, "The program wrote nothing: there is no file {out}.", run.said());
         }
         try {
-            Answer answer = AnswerFile.read(out, operation.frame()).stream().filter(found -> !found.isSwapped()).findFirst().orElseThrow(() -> PixeronException.of(
-                    "its rows are the columns of the result."));
-            HandSheet sheet = answer.sheet(operation.frame());
-            Frame grid = operation.frame();
-            Optional<String> shape = answer.otherShape().map(other -> "The program wrote " + other.rows() + " × " + other.columns() + " values, and the result has "
-                    + grid.rows() + " × " + grid.columns() + ".");
-            Check check = Check.of(sheet, operation);
+            Frame grid = right.frame();
+            Written written = right instanceof Abreast faces ? new Written(ColourAnswer.read(out, faces), Optional.empty()) : ofOne(out, grid);
+            HandSheet sheet = written.sheet();
+            Optional<String> shape = written.problem();
+            Check check = Check.of(sheet, right);
             Optional<CellCheck> strange = check.cells().stream().filter(cell -> cell.state() == Verdict.NOT_UNDERSTOOD).findFirst();
             if (strange.isPresent()) {
-                return failed(number, image, operation, "What the program wrote is not understood: at " + strange.get().pixel() + " stands \""
+                return failed(number, image, right, "What the program wrote is not understood: at " + strange.get().pixel() + " stands \""
                         + Decimals.shortened(strange.get().byHand().text()) + "\", which is no number.", run.said());
             }
             Optional<String> blank = shape.isPresent() || check.filled() == grid.count() ? shape
                     : Optional.of("The program wrote " + check.filled() + " of " + grid.count() + " values.");
-            return new Case(number, image, operation, sheet, check, blank, run.said());
+            return new Case(number, image, right, sheet, check, blank, run.said());
         } catch (PixeronException notUnderstood) {
-            return failed(number, image, operation, "What the program wrote is not understood: " + notUnderstood.getMessage().replaceFirst("^out\\.csv: ", ""), run.said());
+            return failed(number, image, right, "What the program wrote is not understood: " + notUnderstood.getMessage().replaceFirst("^out\\.[a-z]+: ", ""), run.said());
         }
     }
 
-    private static Case failed(int number, Image image, Operation operation, String problem, String said) {
-        return new Case(number, image, operation, HandSheet.EMPTY, Check.EMPTY, Optional.of(problem), said);
+    /** What a program wrote, and what is wrong with its shape. */
+    private record Written(HandSheet sheet, Optional<String> problem) {
     }
 
+    private static Written ofOne(Path out, Frame grid) {
+        Answer answer = AnswerFile.read(out, grid).stream().filter(found -> !found.isSwapped()).findFirst().orElseThrow(() -> PixeronException.of(
+                "its rows are the columns of the result."));
+        return new Written(answer.sheet(grid), answer.otherShape().map(other -> "The program wrote " + other.rows() + " × " + other.columns() + " values, and the result has "
+                + grid.rows() + " × " + grid.columns() + "."));
+    }
+
+    private static Case failed(int number, Result image, Explained right, String problem, String said) {
+        return new Case(number, image, right, HandSheet.EMPTY, Check.EMPTY, Optional.of(problem), said);
+    }
+
+    /** A table holds an image in color as packed pixels. */
     private static void write(Path file, Result image) {
-        ImageFiles.write(file, image, false);
+        ResultFile.write(file, image, new ResultFile.Wish(Optional.empty(), false, true));
     }
 
     private static Path newFolder() {

@@ -24,7 +24,7 @@ public record ProgramCommand(List<String> words) {
 
     private static final Pattern WORD = Pattern.compile("\"([^\"]*)\"|'([^']*)'|((?:[^\\s\"'\\\\]|\\\\.)+)|(\\S)");
     private static final Pattern BRACES = Pattern.compile("\\{(in|with|out)(?:\\.([a-z]+))?\\}");
-    private static final List<String> ENDINGS = List.of("csv", "pgm", "png");
+    private static final List<String> ENDINGS = List.of("csv", "pgm", "ppm", "png");
 
     public ProgramCommand {
         words = List.copyOf(words);
@@ -63,8 +63,8 @@ public record ProgramCommand(List<String> words) {
         } else if (names().noneMatch("in"::equals) || names().noneMatch("out"::equals)) {
             throw PixeronException.of("The command must say with {in} where the image is read and with {out} where the result is written, such as: python3 mine.py {in} {out}.");
         }
-        braces().filter(found -> found.group(2) != null && (!ENDINGS.contains(found.group(2)) || found.group(1).equals("out"))).findFirst().ifPresent(found -> {
-            throw PixeronException.of("%s is not known; there are {in}, {in.csv}, {in.pgm}, {in.png}, the same with {with}, and {out}.", found.group());
+        braces().filter(found -> found.group(2) != null && !ENDINGS.contains(found.group(2))).findFirst().ifPresent(found -> {
+            throw PixeronException.of("%s is not known; there are {in}, {in.csv}, {in.pgm}, {in.ppm}, {in.png}, and the same with {with} and {out}.", found.group());
         });
     }
 
@@ -85,6 +85,11 @@ public record ProgramCommand(List<String> words) {
     Map<String, String> files() {
         return braces().collect(Collectors.toMap(found -> found.group(), found ->
                 found.group(2) == null ? ENDINGS.get(0) : found.group(2), (a, b) -> a));
+    }
+
+    /** Returns the ending of the file that stands for a name, in, with or out: csv where the command says none. */
+    String ending(String name) {
+        return braces().filter(found -> found.group(1).equals(name) && found.group(2) != null).map(found -> found.group(2)).findFirst().orElse(ENDINGS.get(0));
     }
 
     /**

@@ -18,9 +18,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
+import pixeron.image.Area;
 import pixeron.image.ColourImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.Result;
 import pixeron.step.catalog.StepLine;
 
 class ProgramCommandTest {
@@ -33,7 +35,7 @@ class ProgramCommandTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"`` | is empty", "x {in} | {out}", "x {out} | {in}", "x {in} {out.png} | {out.png} is not known",
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"`` | is empty", "x {in} | {out}", "x {out} | {in}", "x {in} {out.bmp} | {out.bmp} is not known",
         "x {in.gif} {out} | {in.gif} is not known", "x \"{in} {out} | At character 3", "x '{in} {out} | a quote does not end"})
     void saysWhatIsMissing(String text, String message) {
         assertThatThrownBy(() -> ProgramCommand.parse(text)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
@@ -52,8 +54,8 @@ class ProgramCommandTest {
     /** Levels from 0 to M, each about equally often, and the same for the same seed. */
     @Property(tries = 20)
     void imagesByChanceHaveAllLevels(@ForAll long seed) {
-        Image image = ProgramCheck.drawn(new Frame(40, 50, 7), seed);
-        assertThat(image).isEqualTo(ProgramCheck.drawn(new Frame(40, 50, 7), seed)).isNotEqualTo(ProgramCheck.drawn(new Frame(40, 50, 7), seed + 1));
+        Image image = drawn(new Frame(40, 50, 7), seed);
+        assertThat(image).isEqualTo(drawn(new Frame(40, 50, 7), seed)).isNotEqualTo(drawn(new Frame(40, 50, 7), seed + 1));
         int[] counts = new int[8];
         for (int n = 0; n < image.count(); n++) {
             counts[image.level(n)]++;
@@ -62,12 +64,25 @@ class ProgramCommandTest {
         assertThat(Arrays.stream(counts)).allMatch(count -> count > 130 && count < 370);
     }
 
+    private static Image drawn(Frame frame, long seed) {
+        return (Image) ProgramCheck.drawn(Image.ofLevels(1, 1, 255, n -> 0), frame, seed);
+    }
+
+    /** The planes are drawn one after the other, so red is what a gray image would be. */
     @Test
-    void onlyImagesAreCheckedByAProgram() {
+    void anImageInColorIsDrawnPlaneByPlane() {
+        Image level = Image.ofLevels(1, 1, 255, n -> 0);
+        Frame frame = new Frame(2, 3, 255);
+        Result color = ProgramCheck.drawn(new ColourImage(level, level, level, Optional.of(level)), frame, 5);
+        assertThat(color.faces()).hasSize(4);
+        assertThat(color.faces().get(0).image()).isEqualTo(drawn(frame, 5));
+        assertThat(color.faces().get(3).image()).isEqualTo(drawn(new Frame(8, 3, 255), 5).part(new Area(6, 0, 2, 3)));
+    }
+
+    @Test
+    void whatACommandReadsMustBeThere() {
         Image gray = Image.of(255, new int[][] {{1, 2}});
         ProgramCheck.Conditions conditions = new ProgramCheck.Conditions(1, ProgramLimits.ofSeconds(1), Path.of(""), Image.VALUE);
-        Chain colour = Chain.of(new ColourImage(gray, gray, gray, Optional.empty())).withStep(0, StepLine.parse("invert"));
-        assertThatThrownBy(() -> new ProgramCheck(ProgramCommand.parse("x {in} {out}"), colour, conditions)).hasMessageContaining("has colour");
         Chain plain = Chain.of(gray).withStep(0, StepLine.parse("invert"));
         assertThatThrownBy(() -> new ProgramCheck(ProgramCommand.parse("x {in} {with} {out}"), plain, conditions)).hasMessageContaining("no step names another image");
     }

@@ -1,9 +1,13 @@
 package pixeron.app.window;
 
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.scene.control.Button;
@@ -22,12 +26,16 @@ import pixeron.PixeronException;
 import pixeron.app.bench.parts.ProgressNote;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
+import pixeron.app.model.Seen;
 import pixeron.app.model.Target;
 import pixeron.byhand.HandSheet;
+import pixeron.byhand.colour.Abreast;
 import pixeron.chain.Chain;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
+import pixeron.number.Value;
 import pixeron.program.ProgramCheck;
 import pixeron.program.ProgramCommand;
 import pixeron.program.ProgramLimits;
@@ -61,7 +69,7 @@ final class RunPane extends StackPane {
         getStyleClass().add("help");
         Label title = new Label("Run a program");
         title.getStyleClass().add("card-title");
-        Label words = new Label("Your program reads the image from {in}, a CSV (or {in.pgm}, {in.png}), and writes a table to {out}. What it writes stands in By hand, with marks and slips.");
+        Label words = new Label("Your program reads the image from {in}, a CSV (or {in.pgm}, {in.ppm}, {in.png}), and writes a table to {out} (or a picture to {out.png}). In color a table holds packed pixels. What it writes stands in By hand, with marks and slips.");
         words.setWrapText(true);
         words.getStyleClass().add("found-sentence");
         command.getStyleClass().add("number-field");
@@ -147,6 +155,12 @@ final class RunPane extends StackPane {
         }
     }
 
+    /** The channel that is looked at; all of them while a pixel is looked at as a whole. */
+    private String face() {
+        Optional<Seen> after = bench.shown() == null ? Optional.empty() : bench.shown().seenAfter();
+        return after.filter(seen -> seen.hasColour() && !bench.looking().isWhole()).map(seen -> seen.name(bench.shown().channel())).orElse(Image.VALUE);
+    }
+
     /** What came of all runs, and what is told of it: slips are looked for before the window shows it. */
     private record Ran(ProgramCheck.Outcome outcome, String told) {
     }
@@ -157,7 +171,7 @@ final class RunPane extends StackPane {
         while (upTo.size() > bench.position() + 1) {
             upTo = upTo.removed(upTo.size() - 1);
         }
-        ProgramCheck check = new ProgramCheck(parsed, upTo, new ProgramCheck.Conditions(1, limits, Path.of(System.getProperty("user.home")), Image.VALUE));
+        ProgramCheck check = new ProgramCheck(parsed, upTo, new ProgramCheck.Conditions(1, limits, Path.of(System.getProperty("user.home")), face()));
         Target target = bench.hand().target();
         note.setText("");
         said.setText("");
@@ -176,7 +190,11 @@ final class RunPane extends StackPane {
     private void show(Ran ran, Target target) {
         ProgramCheck.Outcome outcome = ran.outcome();
         ProgramCheck.Case own = outcome.all().get(0);
-        if (!own.sheet().isEmpty()) {
+        if (!own.sheet().isEmpty() && own.right() instanceof Abreast faces) {
+            Map<String, UnaryOperator<HandSheet>> channels = new LinkedHashMap<>();
+            faces.apart(own.sheet()).forEach((face, sheet) -> channels.put(face, old -> sheet.withTolerance(old.tolerance())));
+            bench.hand().edit(target, channels);
+        } else if (!own.sheet().isEmpty()) {
             bench.hand().take(target, own.sheet());
         }
         long right = outcome.all().stream().filter(ProgramCheck.Case::isRight).count();
@@ -189,8 +207,9 @@ final class RunPane extends StackPane {
         ProgramCheck.Case own = outcome.all().get(0);
         StringBuilder text = new StringBuilder();
         outcome.all().stream().filter(one -> !one.isRight()).limit(5).forEach(one -> text.append(line(one, progress)).append('\n'));
-        outcome.smallest().ifPresent(one -> text.append("\nThe smallest image that was found on which it goes wrong:\n").append(grid("image", one.image()))
-                .append(one.problem().map(problem -> problem + "\n").orElseGet(() -> grid("right", one.operation().result(progress)) + written(one.sheet(), one))));
+        outcome.smallest().ifPresent(one -> text.append("\nThe smallest image that was found on which it goes wrong:\n").append(one.image().faces().stream().map(face ->
+                grid(face.name().equals(Image.VALUE) ? "image" : face.name(), face.image().frame(), face.image()::value)).collect(Collectors.joining()))
+                .append(one.problem().map(problem -> problem + "\n").orElseGet(() -> grid("right", one.right().frame(), one.right()::value) + written(one.sheet(), one))));
         if (!own.said().isBlank()) {
             text.append("\nWhat it printed:\n").append(own.said());
         }
@@ -203,13 +222,13 @@ final class RunPane extends StackPane {
                 .findFirst().map(slip -> ". " + slip.text() + " (" + String.join(" and ", slip.ids()) + ")").orElse(""));
     }
 
-    private static String grid(String name, Image image) {
-        return name + ":\n" + IntStream.range(0, image.rows()).mapToObj(i -> IntStream.range(0, image.columns()).mapToObj(j ->
-                Decimals.cell(image.value(i * image.columns() + j))).collect(Collectors.joining(" "))).collect(Collectors.joining("\n")) + "\n";
+    private static String grid(String name, Frame frame, Function<Pixel, Value> values) {
+        return name + ":\n" + IntStream.range(0, frame.rows()).mapToObj(i -> IntStream.range(0, frame.columns()).mapToObj(j ->
+                Decimals.cell(values.apply(new Pixel(i, j)))).collect(Collectors.joining(" "))).collect(Collectors.joining("\n")) + "\n";
     }
 
     private static String written(HandSheet sheet, ProgramCheck.Case one) {
-        return "written:\n" + IntStream.range(0, one.operation().frame().rows()).mapToObj(i -> IntStream.range(0, one.operation().frame().columns()).mapToObj(j ->
+        return "written:\n" + IntStream.range(0, one.right().frame().rows()).mapToObj(i -> IntStream.range(0, one.right().frame().columns()).mapToObj(j ->
                 Optional.ofNullable(sheet.cells().get(new Pixel(i, j))).map(value -> value.text()).orElse("·")).collect(Collectors.joining(" ")))
                 .collect(Collectors.joining("\n")) + "\n";
     }
