@@ -234,6 +234,10 @@ class LookingTest extends WindowTest {
         // The same keys as in every walk.
         push(KeyCode.ALT, KeyCode.RIGHT);
         assertThat(shownText()).contains("3 of 12 counted").contains("counted by hand");
+        push(KeyCode.ALT, KeyCode.DOWN);
+        assertThat(shownText()).contains("4 of 12 counted");
+        push(KeyCode.ALT, KeyCode.DOWN);
+        assertThat(shownText()).contains("8 of 12 counted");
         clickOn(named("Count to the end"));
         assertThat(shownText()).contains("12 of 12 counted");
         clickOn("Show all counts");

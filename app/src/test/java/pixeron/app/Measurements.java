@@ -10,6 +10,7 @@ import javafx.animation.AnimationTimer;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.testfx.util.WaitForAsyncUtils;
 import pixeron.app.model.Speed;
 import pixeron.app.sheet.paint.Extent;
 import pixeron.app.sheet.paint.Viewport;
@@ -139,6 +140,50 @@ class Measurements extends WindowTest {
         frames("pick the next pixel", () -> bench().pick(new Pixel(SIZE / 2, bench().pickedProperty().get().column()
                 + 1)));
         push(KeyCode.ESCAPE);
+    }
+
+    /** From a slider that is moved to the picture that follows, with five steps behind it; the step that is moved is selected, then the last one. */
+    @Test
+    void aSlider() throws InterruptedException {
+        open(random("slider", 1024));
+        List<String> behind = List.of("linear gain=1.2 bias=-20", "box size=3", "power gamma=0.8", "kernel weights=\"0 -1 0 | -1 5 -1 | 0 -1 0\"", "threshold at=128");
+        interact(() -> {
+            bench().addStep(StepLine.parse("add amount=0"));
+            behind.forEach(line -> bench().addStep(StepLine.parse(line)));
+        });
+        settle();
+        for (int selected : new int[] {0, behind.size()}) {
+            interact(() -> bench().select(selected));
+            settle();
+            long[] times = new long[ROUNDS];
+            for (int n = -10; n < ROUNDS; n++) {
+                int amount = n;
+                java.util.concurrent.CountDownLatch shown = new java.util.concurrent.CountDownLatch(1);
+                long[] when = new long[2];
+                javafx.application.Platform.runLater(() -> {
+                    when[0] = System.nanoTime();
+                    bench().edit("slider", project -> project.withChain(chain -> chain.replaced(0, StepLine.parse("add amount=" + amount))));
+                    bench().shownProperty().addListener(new javafx.beans.value.ChangeListener<>() {
+                        @Override
+                        public void changed(javafx.beans.value.ObservableValue<? extends pixeron.app.model.Shown> property, pixeron.app.model.Shown old,
+                                pixeron.app.model.Shown now) {
+                            if (now.project() == bench().project()) {
+                                property.removeListener(this);
+                                when[1] = System.nanoTime();
+                                shown.countDown();
+                            }
+                        }
+                    });
+                });
+                shown.await();
+                if (n >= 0) {
+                    times[n] = when[1] - when[0];
+                }
+                // What is drawn of it belongs to the next frame.
+                WaitForAsyncUtils.waitForFxEvents();
+            }
+            print("a slider of 1024 × 1024, step " + (selected + 1) + " selected", times);
+        }
     }
 
     /** Frames while a walk plays over a kernel's result, with the window on Before, the working, the loops. */

@@ -105,6 +105,11 @@ public interface StepType extends Keyed {
         return new Step(this, Arguments.NONE);
     }
 
+    /** Returns a step to begin with on an image of this size, where nothing is marked. */
+    default Step starter(Frame frame) {
+        return starter(frame.maximumLevel());
+    }
+
     /** @return the same where a rectangle is marked on what the step is applied to, for a kind that takes a rectangle */
     default Step starter(int maximumLevel, Area marked) {
         return starter(maximumLevel);

@@ -261,6 +261,8 @@ class StepExamplesTest {
         assertThat(Catalog.search("thr")).first().extracting(StepType::name).isEqualTo("threshold");
         assertThat(Catalog.search("negative")).extracting(StepType::name).contains("invert", "add");
         assertThat(Catalog.search("zzz")).isEmpty();
+        // Who types a whole name means that step, though the names of others begin with it: line and linear.
+        Catalog.all().forEach(type -> assertThat(Catalog.search(type.name()).get(0).name()).isEqualTo(type.name()));
         for (StepType type : Catalog.all()) {
             assertThat(Catalog.find(type.name())).as("the name in the list").containsSame(type);
             for (int maximum : new int[] {1, 7, 255, 65535}) {

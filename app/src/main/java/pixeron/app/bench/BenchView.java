@@ -167,14 +167,17 @@ public final class BenchView extends BorderPane {
     private ScrollPane side(Bench bench, OwnKernels personal, Shelf.Ways shelf) {
         Label title = Section.of("STEPS");
         ParameterPane parameters = new ParameterPane(bench, personal);
-        VBox box = new VBox(title, new OpenImageBar(bench), new BranchBar(bench), new StepList(bench, this::say), search, parameters, new Shelf(bench, shelf, this::say));
+        StepList steps = new StepList(bench, this::say);
+        VBox box = new VBox(title, new OpenImageBar(bench), new BranchBar(bench), steps, search, parameters, new Shelf(bench, shelf, this::say));
         box.getStyleClass().add("side");
         ScrollPane side = new ScrollPane(box);
         side.getStyleClass().add("side-scroll");
         side.setFitToWidth(true);
         side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         addEventHandler(StepAdded.ADDED, event -> {
-            parameters.focusFirst();
+            if (!parameters.focusFirst()) {
+                steps.focusSelected();
+            }
             // Its fields are seen, as far as they fit, however many steps stand above them.
             Platform.runLater(() -> reveal(side, parameters));
         });
@@ -350,6 +353,15 @@ public final class BenchView extends BorderPane {
      */
     public boolean step(int by) {
         return middle.step(by);
+    }
+
+    /**
+     * Goes on to the end of a line in a walk of the view that is shown.
+     *
+     * @return false when it has none of its own
+     */
+    public boolean nextLine() {
+        return middle.nextLine();
     }
 
     /** @return whether only sheets, working and loops are shown, all large */

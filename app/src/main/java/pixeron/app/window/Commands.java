@@ -17,6 +17,7 @@ import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.model.Bench;
 import pixeron.app.model.ColourView;
 import pixeron.app.model.Display;
+import pixeron.app.model.Scale;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Walking;
@@ -38,6 +39,7 @@ final class Commands {
     private final Runnable pasteImage;
     private final Runnable lecture;
     private final AnswerActions answers;
+    private Scale lastScale = Scale.DUSK;
 
     /** @param lecture shows sheets and working large, or everything again */
     Commands(Bench bench, Supplier<BenchView> view, Banner banner, AnswerActions answers, Runnable pasteImage,
@@ -98,6 +100,15 @@ final class Commands {
         }
     }
 
+    /** A scale of colors in place of gray: the one that was chosen last; or gray again. */
+    void toggleScale() {
+        Display display = bench.looking().display();
+        if (display.scale() != Scale.GRAY) {
+            lastScale = display.scale();
+        }
+        bench.looking().displayProperty().set(display.with(display.scale() == Scale.GRAY ? lastScale : Scale.GRAY));
+    }
+
     void nextLit() {
         if (isOpen() && bench.pickNextLit().isEmpty()) {
             view.get().say("No pixel is lit");
@@ -148,6 +159,13 @@ final class Commands {
     void step(boolean isForward) {
         if (isOpen() && !view.get().step(isForward ? 1 : -1)) {
             onWalk(isForward ? Walking::forward : Walking::back);
+        }
+    }
+
+    /** To the end of a row or column of the walk; of what is counted by hand to the end of a row. */
+    void nextLine() {
+        if (isOpen() && !view.get().nextLine()) {
+            onWalk(Walking::nextLine);
         }
     }
 

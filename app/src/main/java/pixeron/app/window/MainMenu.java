@@ -135,6 +135,7 @@ final class MainMenu {
                 item("Go to pixel…", "Shortcut+G", commands::goToPixel),
                 item("Follow the picked pixel", "Shortcut+B", commands::followPixel),
                 item("Next lit pixel", "F7", commands::nextLit),
+                item("Scale of colors, or gray again", "Shortcut+Shift+G", commands::toggleScale),
                 new SeparatorMenuItem(),
                 item("Sheets", View.SHEETS.key(), () -> commands.show(View.SHEETS)),
                 item("Table", View.TABLE.key(), () -> commands.show(View.TABLE)),
@@ -203,7 +204,7 @@ final class MainMenu {
                 item("One pixel forward, or row of a table", "Alt+Right", () -> commands.step(true)),
                 item("One pixel back, or row of a table", "Alt+Left", () -> commands.step(false)),
                 item("One line of the loop", "Alt+Shift+Right", () -> commands.onWalk(Walking::oneMoment)),
-                item("To the next row or column", "Alt+Down", () -> commands.onWalk(Walking::nextLine)),
+                item("To the next row or column", "Alt+Down", commands::nextLine),
                 item("To the picked pixel", "Alt+Enter", commands::walkToPicked),
                 new SeparatorMenuItem(),
                 item("Lecture", "F11", commands::lecture));

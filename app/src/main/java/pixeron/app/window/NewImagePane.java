@@ -1,10 +1,12 @@
 package pixeron.app.window;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -19,6 +21,7 @@ import javafx.scene.layout.VBox;
 import pixeron.PixeronException;
 import pixeron.app.bench.parts.Titles;
 import pixeron.app.bench.parts.Words;
+import pixeron.app.bench.steps.ChoiceByTyping;
 import pixeron.app.bench.steps.ParameterField;
 import pixeron.app.bench.steps.Thumbnail;
 import pixeron.app.model.Background;
@@ -35,6 +38,8 @@ import pixeron.step.key.Parameter;
 final class NewImagePane extends StackPane {
 
     private static final int PICTURE = 220;
+    private static final String ROWS = "rows";
+    private static final String COLUMNS = "columns";
 
     private final Background making = new Background();
     private final ComboBox<Maker> kind = new ComboBox<>();
@@ -45,6 +50,8 @@ final class NewImagePane extends StackPane {
     private final ComboBox<TooLarge> tooLarge = new ComboBox<>();
     private final Button create = new Button("Create");
     private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
+    /** The keys that the person wrote themselves. */
+    private final Set<String> typed = new HashSet<>();
     private Arguments arguments = Arguments.NONE;
     private Result image;
 
@@ -55,6 +62,7 @@ final class NewImagePane extends StackPane {
         title.getStyleClass().add("card-title");
         kind.getItems().setAll(Makers.all());
         kind.setConverter(new Titles<>(Maker::title));
+        new ChoiceByTyping<>(kind, Maker::title);
         kind.setAccessibleText("How the new image is made");
         kind.setMaxWidth(Double.MAX_VALUE);
         sentence.setWrapText(true);
@@ -153,6 +161,14 @@ final class NewImagePane extends StackPane {
     private <T> void changed(ParameterField<T> field, String text) {
         boolean isLeftOut = text.isEmpty() && !field.parameter().isRequired();
         arguments = isLeftOut ? arguments.without(field.parameter()) : arguments.withText(field.parameter(), text, false);
+        typed.add(field.parameter().key());
+        if (field.parameter().key().equals(ROWS) && !typed.contains(COLUMNS)) {
+            // Most images that are made here are square: the columns follow until somebody says otherwise.
+            kind.getValue().parameters().stream().filter(parameter -> parameter.key().equals(COLUMNS)).findFirst().ifPresent(columns -> {
+                arguments = isLeftOut ? arguments.without(columns) : arguments.withText(columns, text, false);
+                made.get(columns).show(arguments);
+            });
+        }
         remake();
     }
 

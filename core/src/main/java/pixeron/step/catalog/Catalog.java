@@ -78,6 +78,8 @@ public final class Catalog {
     private static final Map<String, StepType> MADE = new ConcurrentHashMap<>();
 
     /** So many names are offered for one that is unknown. */
+    /** Of what is found by its sentence only, which comes last. */
+    private static final int IN_SENTENCE = 3;
     private static final int NEAREST = 3;
     /** A name that is off by so many letters at most is likely meant. */
     private static final int LIKELY = 2;
@@ -197,21 +199,24 @@ public final class Catalog {
 
     /**
      * @param typed a few letters
-     * @return kinds whose name begins with them, then those with them in the name, then those with them in the sentence
+     * @return the kind that is called so, then those whose name begins with them, then those with them in the name, then those with them in the sentence
      */
     public static List<StepType> search(String typed) {
         String wanted = typed.strip().toLowerCase(Locale.ROOT);
-        return all().stream().filter(type -> rank(type, wanted) < 3)
+        return all().stream().filter(type -> rank(type, wanted) <= IN_SENTENCE)
                 .sorted(Comparator.comparingInt(type -> rank(type, wanted))).toList();
     }
 
     private static int rank(StepType type, String wanted) {
-        if (type.name().startsWith(wanted)) {
+        String title = type.title().toLowerCase(Locale.ROOT);
+        if (type.name().equals(wanted) || title.equals(wanted)) {
             return 0;
-        } else if (type.name().contains(wanted)) {
+        } else if (type.name().startsWith(wanted) || title.startsWith(wanted)) {
             return 1;
+        } else if (type.name().contains(wanted) || title.contains(wanted)) {
+            return 2;
         }
-        return type.sentence().toLowerCase(Locale.ROOT).contains(wanted) ? 2 : 3;
+        return type.sentence().toLowerCase(Locale.ROOT).contains(wanted) ? IN_SENTENCE : IN_SENTENCE + 1;
     }
 
     /** @return what would be right instead of an unknown name, in words */

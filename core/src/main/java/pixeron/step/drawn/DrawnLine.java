@@ -3,6 +3,7 @@ package pixeron.step.drawn;
 import java.util.List;
 import pixeron.PixeronException;
 import pixeron.image.Area;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.Segment;
@@ -49,6 +50,12 @@ public final class DrawnLine extends DrawnStep {
     @Override
     public Step starter(int maximumLevel) {
         return of(this, new Pixel(0, 0), new Pixel(0, 0), Integer.toString(maximumLevel));
+    }
+
+    /** The diagonal. */
+    @Override
+    public Step starter(Frame frame) {
+        return starter(frame.maximumLevel(), new Area(0, 0, frame.rows(), frame.columns()));
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.image.Area;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.loop.Code;
@@ -60,6 +61,12 @@ public final class DrawnRectangle extends DrawnStep {
     @Override
     public Step starter(int maximumLevel) {
         return starter(maximumLevel, new Area(0, 0, 1, 1));
+    }
+
+    /** The edge of the whole image. */
+    @Override
+    public Step starter(Frame frame) {
+        return starter(frame.maximumLevel(), new Area(0, 0, frame.rows(), frame.columns()));
     }
 
     @Override

@@ -55,7 +55,7 @@ public final class Tile extends NamedStep {
 
     @Override
     public Step starter(int maximumLevel) {
-        return new Step(this, Arguments.NONE.with(RIGHT, Amount.of(2)));
+        return new Step(this, Arguments.NONE.with(DOWN, Amount.of(2)).with(RIGHT, Amount.of(2)));
     }
 
     @Override

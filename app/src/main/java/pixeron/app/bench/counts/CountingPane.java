@@ -203,13 +203,17 @@ final class CountingPane extends VBox {
         return table;
     }
 
-    /** Counts so many pixels more; false where none has been counted by hand yet. */
-    boolean step(int by) {
-        boolean isOn = tally.isPresent();
-        if (isOn) {
-            walk(by);
-        }
-        return isOn;
+    /** Counts so many pixels more. */
+    void step(int by) {
+        walk(by);
+    }
+
+    /** Counts to the end of the line that the next pixel is in. */
+    void stepLine() {
+        described().map(Described::image).ifPresent(image -> {
+            int line = order.getValue() == ScanOrder.COLUMNS ? image.rows() : image.columns();
+            walk(line - tally.map(Tally::visited).orElse(0) % line);
+        });
     }
 
     private void render() {

@@ -34,6 +34,14 @@ public final class HistogramPane extends HBox implements MiddlePane.Content {
     /** Counts the next pixel, or takes the last count back. */
     @Override
     public boolean step(int by) {
-        return counting.step(by);
+        counting.step(by);
+        return true;
+    }
+
+    /** Counts to the end of a row, or of a column where those are gone through. */
+    @Override
+    public boolean nextLine() {
+        counting.stepLine();
+        return true;
     }
 }

@@ -64,6 +64,15 @@ public final class MiddlePane extends BorderPane {
             return false;
         }
 
+        /**
+         * Goes on to the end of a line in a walk of this view's own.
+         *
+         * @return false when there is none
+         */
+        public default boolean nextLine() {
+            return false;
+        }
+
         /** @return what its own sheets show of their images; empty when it has none */
         public default Optional<Viewport> viewport() {
             return Optional.empty();
@@ -83,6 +92,11 @@ public final class MiddlePane extends BorderPane {
     /** Goes on in a walk of the view that is shown, if it has one of its own. */
     public boolean step(int by) {
         return Withheld.open(made.get(shown.get())) instanceof Content content && content.step(by);
+    }
+
+    /** Goes on to the end of a line in a walk of the view that is shown, if it has one of its own. */
+    public boolean nextLine() {
+        return Withheld.open(made.get(shown.get())) instanceof Content content && content.nextLine();
     }
 
     private final StackPane place = new StackPane();

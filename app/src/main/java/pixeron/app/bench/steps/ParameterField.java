@@ -293,7 +293,7 @@ public final class ParameterField<T> extends VBox {
                 typed(value.word());
             }
         });
-        new ChoiceByTyping(box);
+        new ChoiceByTyping<>(box, ChoiceParameter.Choice::word);
         return box;
     }
 

@@ -312,11 +312,12 @@ public final class ParameterPane extends VBox {
      * Puts the cursor into the first field that has a value of its own, else into the first; which channels the step works on is asked
      * beside, and may be hidden.
      */
-    public void focusFirst() {
+    public boolean focusFirst() {
         Arguments arguments = bench.project().chain().stage(bench.position()).link().step().arguments();
         List<ParameterField<?>> possible = fields.stream().filter(field -> field.parameter() != StepType.CHANNELS).toList();
-        possible.stream().filter(field -> arguments.isGiven(field.parameter())).findFirst().or(() -> possible.stream().findFirst())
-                .ifPresent(ParameterField::focus);
+        Optional<ParameterField<?>> first = possible.stream().filter(field -> arguments.isGiven(field.parameter())).findFirst().or(() -> possible.stream().findFirst());
+        first.ifPresent(ParameterField::focus);
+        return first.isPresent();
     }
 
     private void copyLine() {

@@ -78,6 +78,11 @@ public final class StepList extends VBox {
         }
     }
 
+    /** Gives the keyboard to the row of the selected step. */
+    public void focusSelected() {
+        getChildren().get(bench.position() + 1).requestFocus();
+    }
+
     private void row(int index, Project project) {
         ((StepRow) getChildren().get(index)).showImage(project);
     }

@@ -19,6 +19,7 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Selection;
 import pixeron.app.theme.Theme;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.step.Reference;
@@ -141,8 +142,8 @@ public final class StepSearch extends StackPane {
 
     /** What is marked is what a step that takes a rectangle begins with; another image is the one that came last. */
     private Step starter(StepType type) {
-        Step step = bench.looking().selectionProperty().get() instanceof Selection.Rectangle marked ? type.starter(maximumLevel(), marked.area())
-                : type.starter(maximumLevel());
+        Step step = bench.looking().selectionProperty().get() instanceof Selection.Rectangle marked ? type.starter(frame().maximumLevel(), marked.area())
+                : type.starter(frame());
         List<String> images = List.copyOf(bench.project().chain().others().keySet());
         for (ReferenceParameter key : type.references()) {
             step = key == Reference.WITH && key.isRequired() && !images.isEmpty() ? step.with(key, images.get(images.size() - 1)) : step;
@@ -182,10 +183,9 @@ public final class StepSearch extends StackPane {
         }
     }
 
-    /** M of what the new step will get: a step such as depth may have changed it. */
-    private int maximumLevel() {
-        return bench.shown() == null ? bench.project().chain().input().frame().maximumLevel()
-                : bench.shown().after().or(() -> bench.shown().before()).map(described -> described.image()
-                        .maximumLevel()).orElse(bench.project().chain().input().frame().maximumLevel());
+    /** Of what the new step will get: a step such as depth or crop may have changed it. */
+    private Frame frame() {
+        Frame source = bench.project().chain().input().frame();
+        return bench.shown() == null ? source : bench.shown().after().or(() -> bench.shown().before()).map(described -> described.image().frame()).orElse(source);
     }
 }
