@@ -290,6 +290,8 @@ class Pictures extends PictureTest {
         List.of(1, 2, 3, 4).forEach(n -> push(KeyCode.SHORTCUT, KeyCode.PLUS));
         take("wrong-value");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
+        push(KeyCode.SHIFT, KeyCode.F4);
+        settle();
         take("dark");
     }
 

@@ -54,6 +54,19 @@ class SlidersTest extends WindowTest {
         assertThat(slider.getValue()).isEqualTo(510);
     }
 
+    /** A channel that is switched off takes its number with it, and the step stays one that can be done. */
+    @Test
+    void theNumberOfAChannelGoesWithIt() {
+        openWith("add amount=\"40 -60 25\"", true);
+        clickOn("G");
+        settle();
+        assertThat(line()).isEqualTo("add amount=\"40 25\" channels=\"red blue\"");
+        assertThat(bench().shown().failure()).isEmpty();
+        clickOn("R");
+        settle();
+        assertThat(line()).isEqualTo("add amount=25 channels=blue");
+    }
+
     @Test
     void arrowKeysWheelAndDraggingGoOnByItsSteps() {
         openWith("multiply factor=1", false);

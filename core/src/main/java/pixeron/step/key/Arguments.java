@@ -69,6 +69,28 @@ public final class Arguments {
         return parameter instanceof NumberParameter || parameter instanceof MaskParameter;
     }
 
+    /**
+     * Returns these for a step that works on other channels: a number for each channel stays with its channel, and a channel that had none gets the last one.
+     *
+     * @param before the channels that the numbers are of, in their order
+     * @param now the channels that are worked on, at least one
+     */
+    public Arguments forChannels(List<String> before, List<String> now) {
+        Map<String, Object> changed = new LinkedHashMap<>(given);
+        Map<String, List<?>> changedEach = new LinkedHashMap<>(each);
+        each.forEach((key, values) -> {
+            if (values.size() == before.size()) {
+                List<Object> kept = now.stream().<Object>map(name -> values.get(before.contains(name) ? before.indexOf(name) : values.size() - 1)).toList();
+                changed.put(key, kept.get(0));
+                changedEach.remove(key);
+                if (kept.size() > 1) {
+                    changedEach.put(key, kept);
+                }
+            }
+        });
+        return new Arguments(Map.copyOf(changed), Map.copyOf(changedEach));
+    }
+
     /** @return these with the key left out */
     public Arguments without(Parameter<?> parameter) {
         Map<String, Object> changed = new LinkedHashMap<>(given);

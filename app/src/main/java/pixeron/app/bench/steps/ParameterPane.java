@@ -42,6 +42,9 @@ import pixeron.step.key.ReferenceParameter;
 /** The keys of the selected step, edited in place. */
 public final class ParameterPane extends VBox {
 
+    /** The channels that a step works on where its line says nothing of them. */
+    private static final List<String> COLORS = List.of("red", "green", "blue");
+
     private final Bench bench;
     private final Label title = new Label();
     private final Label sentence = new Label();
@@ -163,10 +166,16 @@ public final class ParameterPane extends VBox {
         int position = bench.position();
         Step step = bench.project().chain().stage(position).link().step();
         boolean isLeftOut = text.isEmpty() && !field.parameter().isRequired();
-        Step changed = isLeftOut ? step.without(field.parameter())
+        Step written = isLeftOut ? step.without(field.parameter())
                 : new Step(step.type(), step.arguments().withText(field.parameter(), text, step.type().takesEach()));
+        // The numbers of channels that are switched off go with them.
+        Step changed = field.parameter() != StepType.CHANNELS ? written : new Step(step.type(), written.arguments().forChannels(worked(step), worked(written)));
         bench.edit("parameter " + field.parameter().key() + " of " + id,
                 project -> project.withChain(chain -> chain.replaced(position, changed)));
+    }
+
+    private static List<String> worked(Step step) {
+        return step.arguments().find(StepType.CHANNELS).orElse(COLORS);
     }
 
     /** Results before this step, and other images of the project. */
@@ -224,8 +233,7 @@ public final class ParameterPane extends VBox {
         Optional<Seen> before = shown == null || bench.position() < 0 || shown.position() != bench.position() ? Optional.empty() : shown.seenBefore();
         before.ifPresent(seen -> {
             Step step = bench.project().chain().stage(bench.position()).link().step();
-            List<String> worked = step.arguments().find(StepType.CHANNELS).orElse(List.of("red", "green", "blue"));
-            fields.forEach(field -> field.scale(step.arguments(), seen.hasColour() && step.type().takesEach() ? worked : List.of(),
+            fields.forEach(field -> field.scale(step.arguments(), seen.hasColour() && step.type().takesEach() ? worked(step) : List.of(),
                     seen.frame().maximumLevel()));
         });
     }
