@@ -8,6 +8,7 @@ import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.ScrollEvent;
 import org.junit.jupiter.api.Test;
@@ -54,15 +55,19 @@ class SlidersTest extends WindowTest {
         assertThat(slider.getValue()).isEqualTo(510);
     }
 
+    private ToggleButton toggle(String name) {
+        return lookup((ToggleButton button) -> name.equals(button.getText()) && canBeSeen(button)).query();
+    }
+
     /** A channel that is switched off takes its number with it, and the step stays one that can be done. */
     @Test
     void theNumberOfAChannelGoesWithIt() {
         openWith("add amount=\"40 -60 25\"", true);
-        clickOn("G");
+        clickOn(toggle("G"));
         settle();
         assertThat(line()).isEqualTo("add amount=\"40 25\" channels=\"red blue\"");
         assertThat(bench().shown().failure()).isEmpty();
-        clickOn("R");
+        clickOn(toggle("R"));
         settle();
         assertThat(line()).isEqualTo("add amount=25 channels=blue");
     }
