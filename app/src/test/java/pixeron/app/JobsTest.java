@@ -137,7 +137,7 @@ class JobsTest extends WindowTest {
         key(KeyCode.SHORTCUT, KeyCode.ALT, KeyCode.O);
         until(() -> !bench().project().images().isEmpty());
         settle();
-        assertThat(shownText()).contains("4 × 4").contains("8 × 8, blue.ppm");
+        assertThat(shownText()).contains("4 × 4").contains("blue\n8 × 8");
         add("gray");
         add("add");
         type("30");

@@ -159,6 +159,11 @@ public final class Chain {
         return around.others();
     }
 
+    /** Returns which other image a step names, and which of its steps. */
+    Reference.OfOther named(String reference) {
+        return around.named(reference);
+    }
+
     /**
      * Returns what a step that names another image means.
      *

@@ -146,7 +146,8 @@ public final class ChainPrograms {
 
     /** A face that is only taken from elsewhere needs no loop of its own. */
     private static boolean isTakenOver(LoopProgram program) {
-        return program.inputs().size() == 1 && program.rows().equals(Code.name("H")) && program.columns().equals(Code.name("W")) && program.body().equals(List.of(Statement.set("s",
+        boolean isOfSameSize = program.rows().equals(Code.name("H")) && program.columns().equals(Code.name("W"));
+        return isOfSameSize && program.inputs().size() == 1 && program.body().equals(List.of(Statement.set("s",
                 new Code.Cell(program.inputs().get(0).grid(), Code.name("i"), Code.name("j")))));
     }
 
@@ -164,7 +165,7 @@ public final class ChainPrograms {
         if (step.isPresent()) {
             return new Place(place.image(), step.getAsInt(), face(result(chain, step.getAsInt(), progress), place.face(), stage));
         }
-        Reference.OfOther named = chain.others().containsKey(reference) ? new Reference.OfOther(reference, OptionalInt.empty()) : Reference.other(reference);
+        Reference.OfOther named = chain.named(reference);
         Chain other = chain.others().get(named.image());
         int number = named.step().orElse(other.size());
         return new Place(named.image(), number, face(result(other, number, progress), place.face(), stage));

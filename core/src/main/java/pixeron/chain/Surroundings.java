@@ -25,13 +25,18 @@ record Surroundings(Map<String, Chain> others, long mostPixels) {
         others = Collections.unmodifiableMap(new LinkedHashMap<>(others));
     }
 
+    /** Returns which image a reference names, and which of its steps. A name that is given as it stands, such as a path, comes before a name with a step. */
+    Reference.OfOther named(String reference) {
+        return others.containsKey(reference) ? new Reference.OfOther(reference, OptionalInt.empty()) : Reference.other(reference);
+    }
+
     /**
-     * Returns what a reference to another image means. A name that is given as it stands, such as a path, comes before a name with a step.
+     * Returns what a reference to another image means.
      *
      * @throws PixeronException if there is no such image, or it has no such result
      */
     Result other(String reference, Progress progress) {
-        Reference.OfOther named = others.containsKey(reference) ? new Reference.OfOther(reference, OptionalInt.empty()) : Reference.other(reference);
+        Reference.OfOther named = named(reference);
         Chain other = others.get(named.image());
         if (other == null) {
             throw PixeronException.of("There is no other image %s%s.", Decimals.shortened(named.image()), others.isEmpty() ? ""

@@ -174,6 +174,12 @@ public final class BenchView extends BorderPane {
         side.getStyleClass().add("side-scroll");
         side.setFitToWidth(true);
         side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        // What was clicked to open another image, or to go back, is not there any more: the keyboard goes on at the steps.
+        bench.projectProperty().subscribe((was, now) -> {
+            if (was != null && now != null && !was.open().equals(now.open())) {
+                steps.focusSelected();
+            }
+        });
         addEventHandler(StepAdded.ADDED, event -> {
             if (!parameters.focusFirst()) {
                 steps.focusSelected();

@@ -12,19 +12,19 @@ import pixeron.project.Project;
 /** Which other image is open with its own steps, and the way back to the project's image; nothing while that one is open. */
 public final class OpenImageBar extends HBox {
 
-    private final Label name = new Label();
+    private final Label words = new Label("Another image");
 
     public OpenImageBar(Bench bench) {
         getStyleClass().add("open-image");
         setAlignment(Pos.CENTER_LEFT);
-        name.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(name, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(words, Priority.ALWAYS);
         Button back = new Button("Back to the image");
         back.getStyleClass().add("quiet");
         back.setMinWidth(USE_PREF_SIZE);
         back.setTooltip(new Tooltip("Go on with the project's own image (Ctrl+Alt+B)"));
         back.setOnAction(event -> bench.turnTo(Project::atMain));
-        getChildren().addAll(name, back);
+        getChildren().addAll(words, back);
         bench.projectProperty().subscribe(this::show);
     }
 
@@ -33,8 +33,7 @@ public final class OpenImageBar extends HBox {
         setVisible(isOther);
         setManaged(isOther);
         if (isOther) {
-            name.setText(project.open().get());
-            name.setTooltip(new Tooltip("The image " + project.open().get() + " with its own steps"));
+            words.setTooltip(new Tooltip("The image " + project.open().get() + " with its own steps"));
         }
     }
 }

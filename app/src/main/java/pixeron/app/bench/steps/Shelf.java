@@ -32,7 +32,7 @@ import pixeron.project.Project;
 /** The project's other images, which steps can take beside the one before them: small pictures with their names. */
 public final class Shelf extends VBox {
 
-    private static final int PICTURE = 28;
+    private static final int PICTURE = 36;
     private static final PseudoClass TARGET = PseudoClass.getPseudoClass("target");
     private static final PseudoClass OPEN = PseudoClass.getPseudoClass("open");
 
@@ -132,13 +132,17 @@ public final class Shelf extends VBox {
 
     private Node row(Row image) {
         String size = image.input().frame().size();
-        Label detail = new Label(image.steps() == 0 ? size + ", " + image.file() : image.steps() == 1 ? "1 step" : image.steps() + " steps");
+        Label detail = new Label(image.steps() == 0 ? size : image.steps() == 1 ? "1 step" : image.steps() + " steps");
         detail.getStyleClass().add("step-detail");
-        detail.setWrapText(true);
-        VBox words = new VBox(renamed.filter(image.name()::equals).isPresent() ? nameField(image) : name(image), detail);
+        detail.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(detail, Priority.ALWAYS);
+        // Below the name, which has the whole width: names of files are long.
+        HBox below = new HBox(detail, openButton(image.name()), more(image));
+        below.setAlignment(Pos.CENTER_LEFT);
+        VBox words = new VBox(renamed.filter(image.name()::equals).isPresent() ? nameField(image) : name(image), below);
         words.setMinWidth(0);
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox row = new HBox(new Thumbnail(image.input(), PICTURE), words, openButton(image.name()), more(image));
+        HBox row = new HBox(new Thumbnail(image.input(), PICTURE), words);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("shelf-row");
         row.pseudoClassStateChanged(OPEN, open.equals(Optional.of(image.name())));
