@@ -16,8 +16,8 @@ public final class Pixeron {
     static final int BAD = 2;
 
     /** Every command in the order of the help. */
-    private static final List<String> COMMANDS = List.of("run", "facts", "explain", "table", "check", "compare", "gray", "new", "steps", "report", "worksheet",
-            "mark", "demo", "program");
+    private static final List<String> COMMANDS = List.of("run", "facts", "explain", "table", "check", "compare", "gray", "new", "steps", "program", "report", "worksheet",
+            "mark", "demo");
     private static final List<String> QUESTIONS = List.of("-h", "--help", "-V", "--version");
 
     private Pixeron() {

@@ -262,7 +262,7 @@ class CommandsTest extends CommandTest {
     void everyCommandIsListedAndExplainsItself() {
         assertThat(pixeron("--help")).isZero();
         List<String> listed = output.lines().dropWhile(line -> !line.equals("Commands:")).skip(1).filter(line -> line.matches("  [a-z].*")).map(line -> line.strip().split(" ")[0]).toList();
-        assertThat(listed).containsExactly("run", "facts", "explain", "table", "check", "compare", "gray", "new", "steps", "report", "worksheet", "mark", "demo");
+        assertThat(listed).containsExactly("run", "facts", "explain", "table", "check", "compare", "gray", "new", "steps", "program", "report", "worksheet", "mark", "demo");
         for (String command : listed) {
             assertThat(Pixeron.isCommand(command)).isTrue();
             assertThat(pixeron(command, "--help")).isZero();
