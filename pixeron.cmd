@@ -41,7 +41,7 @@ if "%~1"=="package" (
     exit /b !errorlevel!
 )
 set "WINDOW=yes"
-for %%c in (run facts explain check compare gray new steps demo table report worksheet mark -h --help -V --version) do if "%~1"=="%%c" set "WINDOW=no"
+for %%c in (run facts explain check compare gray new steps program demo table report worksheet mark -h --help -V --version) do if "%~1"=="%%c" set "WINDOW=no"
 if "%WINDOW%"=="no" (
     chcp 65001 >nul
     "%JAVA%" -XX:+UseSerialGC -Djava.awt.headless=true -cp "%JAR%;%TARGET%\lib\*" pixeron.app.Main %*

@@ -272,6 +272,16 @@ class CommandsTest extends CommandTest {
         assertThat(Pixeron.isCommand()).isFalse();
     }
 
+    /** Else a command would open the window where the program is started by its launcher. */
+    @Test
+    void theLaunchersKnowEveryCommand() throws IOException {
+        assertThat(pixeron("--help")).isZero();
+        String unix = Files.readString(Path.of("../pixeron")).lines().filter(line -> line.contains("window=no")).findFirst().orElseThrow();
+        String windows = Files.readString(Path.of("../pixeron.cmd")).lines().filter(line -> line.contains("for %%c in")).findFirst().orElseThrow();
+        output.lines().dropWhile(line -> !line.equals("Commands:")).skip(1).filter(line -> line.matches("  [a-z].*")).map(line -> line.strip().split(" ")[0]).forEach(command ->
+                assertThat(List.of(unix, windows)).allMatch(line -> line.matches(".*[|( ]" + command + "[| )].*"), command));
+    }
+
     @Test
     void noResultHasMorePixelsThanIsSaid() throws IOException {
         Path file = write("small.pgm", "P2 4 2 7  1 2 3 4  5 6 7 0");
