@@ -43,6 +43,29 @@ class AddStepTest extends WindowTest {
         interact(() -> ((BenchView) lookup(".bench").query()).addStep(type));
     }
 
+    /** Four cuts need five values: the first that is typed waits, with a word on why, until the other goes with it. */
+    @Test
+    void keysThatGoTogetherAreTypedOneAfterTheOther() {
+        open(write("ladder.pgm", "P2 5 1 255 10 60 110 160 240"));
+        add(StepLine.parse("posterize cuts=50 values=\"0 255\"").type());
+        settle();
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("50 100 150 200");
+        assertThat(shownText()).contains("posterize has 4 cuts and 2 values; one value more than cuts is right.");
+        push(KeyCode.TAB);
+        push(KeyCode.SHORTCUT, KeyCode.A);
+        write("50 100 150 200 255");
+        settle();
+        assertThat(step().line()).isEqualTo("posterize cuts=\"50 100 150 200\" values=\"50 100 150 200 255\"");
+        assertThat(shownText()).doesNotContain("one value more than cuts");
+        // What still waits is given up when the step is changed from elsewhere.
+        write(" 7");
+        assertThat(shownText()).contains("4 cuts and 6 values");
+        interact(() -> bench().undo());
+        settle();
+        assertThat(shownText()).doesNotContain("4 cuts and 6 values");
+    }
+
     /** What a person could type for it. */
     private String typed(Parameter<?> key) {
         if (key instanceof ChoiceParameter choice) {

@@ -19,6 +19,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
+import pixeron.image.Spectrum;
 import pixeron.look.MemoryRow;
 import pixeron.number.Decimals;
 
@@ -61,8 +62,12 @@ final class MemoryPane extends VBox {
     /** Shows the row of After, or of the image. */
     void show(Shown shown) {
         Result now = shown == null ? null : shown.seenAfter().or(shown::seenBefore).map(Seen::result).orElse(null);
+        // The parts of a spectrum are made when they are asked for; they do not lie in memory.
+        boolean isThere = now != null && !(now instanceof Spectrum);
+        setVisible(isThere);
+        setManaged(isThere);
         boolean isOther = now != image;
-        image = now;
+        image = isThere ? now : null;
         if (image != null && !layout.getItems().equals(MemoryRow.Layout.of(image))) {
             isShowing = true;
             layout.getItems().setAll(MemoryRow.Layout.of(image));
@@ -100,13 +105,15 @@ final class MemoryPane extends VBox {
 
         private final Label offset = new Label();
         private final Label value = new Label();
+        private final Label channel = new Label();
         private final Label place = new Label();
-        private final VBox box = new VBox(offset, value, place);
+        private final VBox box = new VBox(offset, value, channel, place);
 
         SampleCell() {
             box.getStyleClass().add("memory-cell");
             offset.getStyleClass().add("memory-offset");
             value.getStyleClass().add("memory-value");
+            channel.getStyleClass().add("memory-place");
             place.getStyleClass().add("memory-place");
         }
 
@@ -116,12 +123,15 @@ final class MemoryPane extends VBox {
             setGraphic(isEmpty ? null : box);
             if (!isEmpty) {
                 Display display = bench.looking().display();
-                String channel = cell.channel().equals(Image.VALUE) ? "" : cell.channel() + " ";
+                boolean isGray = cell.channel().equals(Image.VALUE);
+                channel.setText(cell.channel());
+                channel.setVisible(!isGray);
+                channel.setManaged(!isGray);
                 offset.setText(Long.toString(cell.offset()));
-                value.setText(Decimals.working(cell.value()));
-                place.setText(channel + (cell.pixel().row() + display.first()) + "," + (cell.pixel().column() + display.first()));
+                value.setText(Decimals.cell(cell.value()));
+                place.setText((cell.pixel().row() + display.first()) + "," + (cell.pixel().column() + display.first()));
                 box.pseudoClassStateChanged(PICKED, cell.pixel().equals(image.frame().nearest(bench.pickedProperty().get())));
-                setAccessibleText("offset " + cell.offset() + ": " + channel + "row " + (cell.pixel().row() + display.first()) + ", column "
+                setAccessibleText("offset " + cell.offset() + ": " + (isGray ? "" : cell.channel() + ", ") + "row " + (cell.pixel().row() + display.first()) + ", column "
                         + (cell.pixel().column() + display.first()) + ", value " + value.getText());
             }
         }

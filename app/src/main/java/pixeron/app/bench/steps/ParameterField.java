@@ -58,6 +58,7 @@ public final class ParameterField<T> extends VBox {
     private Map<String, Offered> offered = Map.of();
     /** True while a value is shown that the person did not give; also while the field is being made. */
     private boolean isShowing = true;
+    private boolean isWaiting;
 
     /**
      * @param onChange gets the text that the person gave, blank for the key's default; throws a PixeronException where it is not in the
@@ -313,8 +314,16 @@ public final class ParameterField<T> extends VBox {
         }
     }
 
+    /** @param isOn whether what stands here is kept although the step does not have it yet, because it goes with what is written next */
+    void setWaiting(boolean isOn) {
+        isWaiting = isOn;
+    }
+
     /** Shows the value that is given, unless the person is typing it. */
     public void show(Arguments arguments) {
+        if (isWaiting) {
+            return;
+        }
         isShowing = true;
         Optional<T> value = arguments.find(parameter);
         if (control instanceof TextField field) {

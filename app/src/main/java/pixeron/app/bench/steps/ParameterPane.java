@@ -58,6 +58,9 @@ public final class ParameterPane extends VBox {
     private final Button spellOut = new Button("Write out as a kernel");
     private final KernelTools kernel;
     private final ImageSettings image;
+    /** What is right in itself and does not go with the other keys yet, by its field. */
+    private final Map<ParameterField<?>, String> waiting = new LinkedHashMap<>();
+    private Step shownStep;
     private StepType type;
     private int id;
 
@@ -111,6 +114,11 @@ public final class ParameterPane extends VBox {
             id = link.id();
             build(link.step());
         }
+        if (!link.step().equals(shownStep)) {
+            // Changed from elsewhere, such as by undo: what waits belongs to what was before.
+            List.copyOf(waiting.keySet()).forEach(this::taken);
+        }
+        shownStep = link.step();
         fields.forEach(field -> field.show(link.step().arguments()));
         offerChannels();
         offerReferences(project);
@@ -126,6 +134,7 @@ public final class ParameterPane extends VBox {
     private void build(Step step) {
         title.setText(step.type().title().toUpperCase(java.util.Locale.ROOT));
         sentence.setText(step.type().sentence());
+        List.copyOf(waiting.keySet()).forEach(this::taken);
         fields.forEach(field -> field.setProblem(""));
         fields.clear();
         for (Parameter<?> parameter : channelsFirst(step.type())) {
@@ -165,17 +174,53 @@ public final class ParameterPane extends VBox {
     private <T> void changed(ParameterField<T> field, String text) {
         int position = bench.position();
         Step step = bench.project().chain().stage(position).link().step();
-        boolean isLeftOut = text.isEmpty() && !field.parameter().isRequired();
-        Step written = isLeftOut ? step.without(field.parameter())
-                : new Step(step.type(), step.arguments().withText(field.parameter(), text, step.type().takesEach()));
-        // The numbers of channels that are switched off go with them.
-        Step changed = field.parameter() != StepType.CHANNELS ? written : new Step(step.type(), written.arguments().forChannels(worked(step), worked(written)));
-        bench.edit("parameter " + field.parameter().key() + " of " + id,
-                project -> project.withChain(chain -> chain.replaced(position, changed)));
+        waiting.remove(field);
+        field.setWaiting(false);
+        Arguments alone = written(step, step.arguments(), field, text);
+        Optional<Step> together = waiting.isEmpty() ? Optional.empty() : together(step, alone);
+        try {
+            Step changed = together.isPresent() ? together.get() : new Step(step.type(), alone);
+            List<ParameterField<?>> taken = together.isPresent() ? List.copyOf(waiting.keySet()) : List.of();
+            shownStep = changed;
+            bench.edit("parameter " + field.parameter().key() + " of " + id,
+                    project -> project.withChain(chain -> chain.replaced(position, changed)));
+            taken.forEach(this::taken);
+        } catch (PixeronException notWithTheOthers) {
+            // Right in itself: what it goes with may be written next, such as a value for one cut more.
+            waiting.put(field, text);
+            field.setWaiting(true);
+            throw notWithTheOthers;
+        }
     }
 
-    private static List<String> worked(Step step) {
-        return step.arguments().find(StepType.CHANNELS).orElse(COLORS);
+    private void taken(ParameterField<?> field) {
+        waiting.remove(field);
+        field.setWaiting(false);
+        field.setProblem("");
+    }
+
+    /** The step with everything that waits; empty where that does not go together either. */
+    private Optional<Step> together(Step step, Arguments alone) {
+        try {
+            Arguments all = alone;
+            for (Map.Entry<ParameterField<?>, String> other : waiting.entrySet()) {
+                all = written(step, all, other.getKey(), other.getValue());
+            }
+            return Optional.of(new Step(step.type(), all));
+        } catch (PixeronException notYet) {
+            return Optional.empty();
+        }
+    }
+
+    private static <T> Arguments written(Step step, Arguments arguments, ParameterField<T> field, String text) {
+        boolean isLeftOut = text.isEmpty() && !field.parameter().isRequired();
+        Arguments written = isLeftOut ? arguments.without(field.parameter()) : arguments.withText(field.parameter(), text, step.type().takesEach());
+        // The numbers of channels that are switched off go with them.
+        return field.parameter() != StepType.CHANNELS ? written : written.forChannels(worked(arguments), worked(written));
+    }
+
+    private static List<String> worked(Arguments arguments) {
+        return arguments.find(StepType.CHANNELS).orElse(COLORS);
     }
 
     /** Results before this step, and other images of the project. */
@@ -233,7 +278,7 @@ public final class ParameterPane extends VBox {
         Optional<Seen> before = shown == null || bench.position() < 0 || shown.position() != bench.position() ? Optional.empty() : shown.seenBefore();
         before.ifPresent(seen -> {
             Step step = bench.project().chain().stage(bench.position()).link().step();
-            fields.forEach(field -> field.scale(step.arguments(), seen.hasColour() && step.type().takesEach() ? worked(step) : List.of(),
+            fields.forEach(field -> field.scale(step.arguments(), seen.hasColour() && step.type().takesEach() ? worked(step.arguments()) : List.of(),
                     seen.frame().maximumLevel()));
         });
     }
