@@ -66,6 +66,14 @@ class WholeImageTest extends WindowTest {
         assertWhole("after a click on Fit");
     }
 
+    @Test
+    void anImageAsLargeAsTheOneBeforeIsSeenWhole() {
+        open(file(30, 40, false));
+        interact(() -> viewport().zoom(64));
+        open(file(30, 40, false));
+        assertWhole("the second image");
+    }
+
     /** A 3 × 3 image has cells of 96 points; three digits of 20 × 20 need 21 points each, which one sheet alone has. */
     @Test
     void cellsAreAsLargeAsTheRoomAllows() {

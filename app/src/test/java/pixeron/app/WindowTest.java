@@ -38,6 +38,7 @@ import pixeron.app.window.Dialogs;
 import pixeron.app.window.MainWindow;
 import pixeron.image.Image;
 import pixeron.program.ProgramLimits;
+import pixeron.project.Project;
 
 /** The real window, drawn offscreen at 1280 × 800, with the platform's dialogs replaced. */
 abstract class WindowTest extends ApplicationTest {
@@ -90,8 +91,9 @@ abstract class WindowTest extends ApplicationTest {
 
     /** Opens a file and waits until it is shown. */
     protected void open(Path file) {
+        Project former = bench().project();
         interact(() -> window.started(List.of(file.toString())));
-        until(() -> bench().shown() != null);
+        until(() -> bench().project() != former && bench().shown() != null);
         settle();
     }
 

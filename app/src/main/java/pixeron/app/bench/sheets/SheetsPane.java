@@ -297,6 +297,8 @@ public final class SheetsPane extends HBox {
         if (shown == null) {
             all().forEach(frame -> frame.sheet().setPainter(null));
             overview.setPainter(null);
+            // What is opened next is shown whole, also when it is as large as what stood here.
+            viewport.fit();
             return;
         }
         List<Frame> sizes = Stream.concat(Stream.of(shown.grid(), shown.gridBefore()), shown.other().stream().map(other -> other.seen().frame())).toList();
