@@ -142,7 +142,10 @@ class Measurements extends WindowTest {
         push(KeyCode.ESCAPE);
     }
 
-    /** From a slider that is moved to the picture that follows, with five steps behind it; the step that is moved is selected, then the last one. */
+    /**
+     * From a slider that is moved to the picture that follows, with five steps behind it; the step that is moved is selected, then the last one.
+     * First with a pause before each move, then without one, so that what came before is still being drawn.
+     */
     @Test
     void aSlider() throws InterruptedException {
         open(random("slider", 1024));
@@ -152,7 +155,9 @@ class Measurements extends WindowTest {
             behind.forEach(line -> bench().addStep(StepLine.parse(line)));
         });
         settle();
-        for (int selected : new int[] {0, behind.size()}) {
+        for (int round = 0; round < 4; round++) {
+            int selected = round % 2 == 0 ? 0 : behind.size();
+            int pause = round < 2 ? 100 : 0;
             interact(() -> bench().select(selected));
             settle();
             long[] times = new long[ROUNDS];
@@ -181,8 +186,9 @@ class Measurements extends WindowTest {
                 }
                 // What is drawn of it belongs to the next frame.
                 WaitForAsyncUtils.waitForFxEvents();
+                Thread.sleep(pause);
             }
-            print("a slider of 1024 × 1024, step " + (selected + 1) + " selected", times);
+            print("a slider, step " + (selected + 1) + " selected, " + pause + " ms apart", times);
         }
     }
 

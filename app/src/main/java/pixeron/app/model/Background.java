@@ -4,6 +4,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.application.Platform;
@@ -21,9 +22,15 @@ public final class Background {
     /** Nothing is under way. */
     public static final double IDLE = -1;
 
+    /** How far a piece of work is. */
+    private record Report(long number, double part) {
+    }
+
     private final Executor worker;
     private final Executor window;
     private final AtomicLong newest = new AtomicLong();
+    /** What was reported and the window has not shown yet; null when there is nothing. */
+    private final AtomicReference<Report> reported = new AtomicReference<>();
     private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(IDLE);
 
     /** Work on a thread of its own, results on the window's. */
@@ -83,10 +90,12 @@ public final class Background {
 
     private boolean isWanted(long number, double part) {
         boolean isNewest = number == newest.get();
-        if (isNewest) {
+        // While the window has not come to the last report, the newer one takes its place: many reports must not keep it busy.
+        if (isNewest && reported.getAndSet(new Report(number, part)) == null) {
             window.execute(() -> {
-                if (number == newest.get() && progress.get() != IDLE) {
-                    progress.set(part);
+                Report last = reported.getAndSet(null);
+                if (last.number == newest.get() && progress.get() != IDLE) {
+                    progress.set(last.part);
                 }
             });
         }

@@ -59,6 +59,29 @@ class BackgroundTest {
         assertThat(seen).containsExactly("new");
     }
 
+    /** A window that is busy comes to the newest report alone, whoever made the one before. */
+    @Test
+    void manyReportsAreOneForABusyWindow() {
+        Deque<Runnable> window = new ArrayDeque<>();
+        Background busy = new Background(waiting::add, window::add);
+        busy.start(progress -> {
+            progress.report(0.1);
+            busy.start(newer -> {
+                newer.report(0.3);
+                newer.report(0.7);
+                return "new";
+            }, seen::add, problem -> seen.add("failed"));
+            return "old";
+        }, seen::add, problem -> seen.add("failed"));
+        runNext();
+        runNext();
+        assertThat(window).hasSize(3);
+        window.remove().run();
+        assertThat(busy.progressProperty().get()).isEqualTo(0.7);
+        window.forEach(Runnable::run);
+        assertThat(seen).containsExactly("new");
+    }
+
     @Test
     void whatIsCancelledIsNotShown() {
         start("one");

@@ -65,7 +65,7 @@ final class PictureCard extends VBox {
         VBox.setVgrow(body, Priority.ALWAYS);
         getChildren().addAll(head, body);
         setMinWidth(0);
-        theme.paletteProperty().subscribe(palette -> paint());
+        theme.paletteProperty().subscribe(palette -> body.requestLayout());
     }
 
     private ToggleButton button(int side, ToggleGroup group) {
@@ -101,14 +101,15 @@ final class PictureCard extends VBox {
     /** @param pixel stays in view */
     void lookAt(Pixel pixel) {
         around = pixel;
-        paint();
+        body.requestLayout();
     }
 
     private void place() {
         setPrefWidth(Math.max(NARROWEST * theme.scale(), Math.min(WIDEST, (frame == null ? 0 : frame.columns() * size) + MARGIN)));
-        paint();
+        body.requestLayout();
     }
 
+    /** Once for all that has changed, and only while it is there: it is part of the layout. */
     private void paint() {
         canvas.size(body.getWidth(), body.getHeight());
         canvas.relocate(8, 8);
