@@ -91,6 +91,16 @@ class FitsTest extends WindowTest {
         }
     }
 
+    /** What Compare puts beside each other by itself, with a sentence above and up to four places. */
+    private void lookAtPairs(String where) {
+        for (String pairs : new String[] {"Stretch and equalize", "Ranks"}) {
+            clickOn(pairs);
+            WaitForAsyncUtils.waitForFxEvents();
+            look(where + ", " + pairs);
+            lookBeyondTheEdges(where + ", " + pairs);
+        }
+    }
+
     @Test
     void noWordIsCutOff() {
         look("opening view");
@@ -112,6 +122,9 @@ class FitsTest extends WindowTest {
                 settle();
                 look(demo.title() + ", " + view);
                 lookBeyondTheEdges(demo.title() + ", " + view);
+                if (view == KeyCode.F6 && HAVE_EVERYTHING.contains(demo.id())) {
+                    lookAtPairs(demo.title());
+                }
             }
         }
         // The last case has colour, and with it the longest lines; now in large type.

@@ -25,6 +25,8 @@ public final class PlatformDialogs implements Dialogs {
 
     private final Window owner;
     private File folder;
+    /** Whether the window is to fill the screen again as soon as no dialog is open. */
+    private boolean isFillingDue;
 
     /** @param owner the window that waits for an answer */
     public PlatformDialogs(Window owner) {
@@ -70,13 +72,18 @@ public final class PlatformDialogs implements Dialogs {
 
     /** Some window managers take a window that waits for a dialog out of filling the screen; afterwards it fills it again. */
     private <T> T staying(Supplier<T> dialog) {
-        boolean wasFilling = owner instanceof Stage stage && stage.isMaximized();
+        boolean wasFilling = isFillingDue || owner instanceof Stage stage && stage.isMaximized();
+        isFillingDue = false;
         T answer = dialog.get();
         if (wasFilling) {
-            // When what the window manager did has come here.
+            isFillingDue = true;
+            // When what the window manager did has come here; where another dialog follows at once, after that one.
             Platform.runLater(() -> {
-                ((Stage) owner).setMaximized(false);
-                ((Stage) owner).setMaximized(true);
+                if (isFillingDue) {
+                    isFillingDue = false;
+                    ((Stage) owner).setMaximized(false);
+                    ((Stage) owner).setMaximized(true);
+                }
             });
         }
         return answer;

@@ -100,6 +100,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         head.getStyleClass().add("compare-head");
         sentence.getStyleClass().add("sheet-hint");
         sentence.setWrapText(true);
+        sentence.setMinHeight(USE_PREF_SIZE);
         sentence.setManaged(false);
         row.getStyleClass().add("compare-row");
         HBox.setHgrow(row, Priority.ALWAYS);

@@ -40,6 +40,9 @@ final class PlaceView extends VBox {
     private static final double MEASURES = 54;
     /** From this width on there is room beside the sheet. */
     private static final double WIDE = 420;
+    /** Less than this has no room for a caption of three numbers, or for those of three channels. */
+    private static final double NARROW = 215;
+    private static final double NARROW_FOR_CHANNELS = 290;
     private static final double TOLD = 190;
 
     private final Bench bench;
@@ -99,7 +102,11 @@ final class PlaceView extends VBox {
         HBox.setHgrow(frame, Priority.ALWAYS);
         VBox.setVgrow(body, Priority.ALWAYS);
         arrange(false);
-        widthProperty().subscribe(width -> arrange(width.doubleValue() >= WIDE * theme.scale()));
+        widthProperty().subscribe(width -> {
+            arrange(width.doubleValue() >= WIDE * theme.scale());
+            showRange();
+            caption();
+        });
         bench.pickedProperty().subscribe(pixel -> showPicked());
         bench.positionProperty().subscribe(position -> caption());
     }
@@ -184,15 +191,26 @@ final class PlaceView extends VBox {
         frame.sheet().setPainter(drawn.map(seen -> isInColour(seen) ? new ColourPainter(seen, new ColourText(bench.looking().display(), channel(),
                 List.of(seen)), look(face(seen)), theme) : new ImagePainter(face(seen), look(face(seen)), theme)).orElse(null));
         frame.setHint(place.seen().isPresent() ? "" : place.problem());
-        frame.setSubtitle(place.seen().map(seen -> isInColour(seen) ? Words.range(seen) : Words.range(face(seen).facts())).orElse(" "));
         frame.sheet().setFrame(drawn.map(Seen::frame).orElse(null));
         frame.sheet().callAs(drawn, bench.looking().display().first());
         shown = place;
+        showRange();
         showPicked();
         plot.show(Optional.empty(), place.seen().map(this::face).flatMap(Described::histogram),
                 new HistogramPlot.Style(1, false, true), Optional.empty());
         measures.setText(place.measures().map(found -> words(found, place)).orElse(place.map().isEmpty()
                 && place.problem().isEmpty() ? "the others are compared with this one" : place.problem()));
+    }
+
+    /** Where there is no room for all that is known, the smallest and the largest. */
+    private void showRange() {
+        frame.setSubtitle(Optional.ofNullable(shown).flatMap(ShownComparison.Place::seen).map(seen -> isInColour(seen)
+                ? isNarrower(NARROW_FOR_CHANNELS) ? Words.shortRange(seen) : Words.range(seen)
+                : isNarrower(NARROW) ? Words.shortRange(face(seen).facts()) : Words.range(face(seen).facts())).orElse(" "));
+    }
+
+    private boolean isNarrower(double width) {
+        return getWidth() < width * theme.scale();
     }
 
     private String channel() {
@@ -210,7 +228,7 @@ final class PlaceView extends VBox {
 
     private String picked(ShownComparison.Place place) {
         Pixel pixel = bench.pickedProperty().get();
-        return place.seen().filter(seen -> seen.frame().contains(pixel)).map(seen -> "picked: " + (isInColour(seen)
+        return place.seen().filter(seen -> seen.frame().contains(pixel)).map(seen -> (isInColour(seen) && isNarrower(NARROW_FOR_CHANNELS) ? "" : "picked: ") + (isInColour(seen)
                 ? Words.values(seen.result(), pixel) : Decimals.working(face(seen).image().value(pixel)))).orElse("");
     }
 

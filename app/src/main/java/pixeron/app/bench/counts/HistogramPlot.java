@@ -191,11 +191,13 @@ public final class HistogramPlot extends Plot {
         return tall() - AXIS - TOP;
     }
 
-    /** Few bins: two bars side by side for each; many: thin bars over one another. */
+    /** Few bins: two bars side by side for each, or one in its middle; many: thin bars over one another. */
     private void paintBars(GraphicsContext graphics, Histogram histogram, double tallest, int place, Color color) {
         boolean isFew = bins() <= FEW_BINS;
         double slot = slot();
-        double width = isFew ? slot * 0.4 : Math.max(1, slot * 0.8);
+        boolean isPair = before.isPresent() && after.isPresent();
+        double width = isFew ? slot * (isPair ? 0.4 : 0.6) : Math.max(1, slot * 0.8);
+        double margin = isPair ? 0.08 + 0.44 * place : 0.2;
         graphics.setFill(isFew ? color : color.deriveColor(0, 1, 1, 0.8));
         graphics.setFont(Font.font(Theme.NUMBERS, 10));
         graphics.setTextAlign(TextAlignment.CENTER);
@@ -203,7 +205,7 @@ public final class HistogramPlot extends Plot {
         int[] counts = histogram.bins(style.width());
         for (int bin = 0; bin < counts.length; bin++) {
             if (counts[bin] > 0) {
-                double x = bin * slot + (isFew ? slot * (0.08 + 0.44 * place) : 0);
+                double x = bin * slot + (isFew ? slot * margin : 0);
                 double tall = Math.max(1, room() * scaled(counts[bin]) / tallest);
                 graphics.fillRect(x, tall() - AXIS - tall, width, tall);
                 if (isFew && width > 10) {

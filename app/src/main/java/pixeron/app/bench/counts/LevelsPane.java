@@ -152,7 +152,8 @@ public final class LevelsPane extends VBox {
             return;
         }
         Optional<Seen> colour = inColour();
-        show(sides, colour.isEmpty());
+        // Of the image itself there is one side only.
+        show(sides, colour.isEmpty() && shown != null && shown.position() >= 0);
         show(channels, colour.isPresent());
         colour.ifPresentOrElse(seen -> {
             List<HistogramPlot.Channel> all = channels(seen);
@@ -187,7 +188,7 @@ public final class LevelsPane extends VBox {
             int low = bin * width();
             int high = low + width() - 1;
             String levels = width() == 1 ? "level " + low : "levels " + low + "–" + high;
-            note.setText(counted.isPresent() ? levels + " · counted " + counted.get().histogram().bins(width())[bin] : inColour().map(seen -> levels + counts(seen, bin)).orElseGet(() -> levels + count(false, bin).map(n -> " · before " + n).orElse("")
+            note.setText(counted.isPresent() ? levels + " · counted " + counted.get().histogram().bins(width())[bin] : inColour().map(seen -> levels + counts(seen, bin)).orElseGet(() -> levels + count(false, bin).map(n -> (shown.position() < 0 ? " · count " : " · before ") + n).orElse("")
                     + count(true, bin).map(n -> " · after " + n).orElse("")));
         } else if (shown.lit().isPresent()) {
             note.setText(Words.lit(shown.lit().get()) + (shown.hasColour() ? " of " + shown.channel() : ""));

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import pixeron.app.model.Described;
 import pixeron.app.model.Display;
@@ -56,10 +57,19 @@ public final class Words {
 
     /** @return smallest and largest of red, green and blue */
     public static String range(Seen seen) {
+        return ranges(seen, name -> name + " ");
+    }
+
+    /** @return the same without their names, for a narrow sheet */
+    public static String shortRange(Seen seen) {
+        return ranges(seen, name -> "");
+    }
+
+    private static String ranges(Seen seen, UnaryOperator<String> called) {
         List<String> words = new ArrayList<>();
         for (int n = 0; n < Math.min(COLOURS, seen.faces().size()); n++) {
             ImageFacts facts = seen.faces().get(n).facts();
-            words.add(seen.names().get(n) + " " + Decimals.approximate(facts.smallest()) + "–" + Decimals.approximate(facts.largest()));
+            words.add(called.apply(seen.names().get(n)) + Decimals.approximate(facts.smallest()) + "–" + Decimals.approximate(facts.largest()));
         }
         return String.join(" · ", words);
     }
