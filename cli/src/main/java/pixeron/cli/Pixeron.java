@@ -37,6 +37,10 @@ public final class Pixeron {
      * @return the exit code
      */
     public static int run(PrintWriter out, PrintWriter err, String... words) {
+        return execute(new PrintWriter(new HarmlessWriter(out)), new PrintWriter(new HarmlessWriter(err)), words);
+    }
+
+    private static int execute(PrintWriter out, PrintWriter err, String... words) {
         // Else the library looks for a class of another language, which nobody has, in every file there is: a tenth of a short command.
         System.setProperty("picocli.disable.closures", "true");
         // Words of commands are no times and no databases; readers for these would be made at every start.
@@ -93,9 +97,7 @@ public final class Pixeron {
     }
 
     private static int complain(PrintWriter err, Exception problem) {
-        String message = problem instanceof PixeronException ? problem.getMessage()
-                : "Something went wrong inside Pixeron (" + problem + "); please report it.";
-        err.println("pixeron: " + message.replaceAll("\\R", " "));
+        err.println("pixeron: " + PixeronException.words(problem));
         return BAD;
     }
 }

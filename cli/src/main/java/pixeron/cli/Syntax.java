@@ -117,6 +117,7 @@ final class Syntax {
         spec.usageMessage().description(sentences);
         options.forEach(spec::addOption);
         words.forEach(spec::addPositional);
-        return new CommandLine(spec).setOut(out).setErr(err);
+        // Plain words: what goes to the terminal has no signs that color it.
+        return new CommandLine(spec).setOut(out).setErr(err).setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF));
     }
 }

@@ -3,6 +3,7 @@ package pixeron.format;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.FileSystemException;
@@ -26,6 +27,7 @@ public final class SafeFile {
     private static final String UNFINISHED = ".part";
     /** A point, a name of 36 letters, and the ending. */
     private static final int ADDED = 37 + UNFINISHED.length();
+    private static final int LONGEST_NAME = 255;
 
     private SafeFile() {
     }
@@ -52,9 +54,10 @@ public final class SafeFile {
         Path beside = null;
         try {
             Path real = Files.exists(target) ? target.toRealPath() : target.toAbsolutePath();
-            beside = real.resolveSibling("." + real.getFileName() + "." + name() + UNFINISHED);
+            beside = real.resolveSibling("." + shortened(real.getFileName().toString()) + "." + name() + UNFINISHED);
             try (OutputStream out = new BufferedOutputStream(
                     Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), 1 << 16)) {
+                FileRights.carry(real, beside);
                 content.writeTo(out);
             }
             move(beside, real);
@@ -66,6 +69,15 @@ public final class SafeFile {
         } finally {
             deleteLeftover(beside);
         }
+    }
+
+    /** No name of a file has more than 255 bytes, and this one gets longer: of a name near that, what is left to be found again is its beginning. */
+    private static String shortened(String name) {
+        String start = name;
+        while (start.getBytes(StandardCharsets.UTF_8).length > LONGEST_NAME - ADDED - 1) {
+            start = start.substring(0, start.length() - (Character.isLowSurrogate(start.charAt(start.length() - 1)) ? 2 : 1));
+        }
+        return start;
     }
 
     /** Nobody else's name; it need not be a secret, and what makes secrets would take longer to begin than a small file to write. */

@@ -16,6 +16,8 @@ import pixeron.format.SafeFile;
 /** A readable JSON file with a version of its own: written as a whole, read strictly. */
 public final class JsonFile {
 
+    /** A color image of 4096 × 4096 with its steps, its other images and values by hand is smaller. */
+    private static final long MOST_BYTES = 512L << 20;
     private static final ObjectMapper MAPPER = new ObjectMapper();
 
     private JsonFile() {
@@ -47,6 +49,10 @@ public final class JsonFile {
                 throw PixeronException.of("It is a folder; name a file in it.");
             } else if (!Files.exists(file)) {
                 throw PixeronException.of("There is no such file.");
+            } else if (!Files.isRegularFile(file)) {
+                throw PixeronException.of("It is no ordinary file.");
+            } else if (Files.size(file) > MOST_BYTES) {
+                throw PixeronException.of("It is larger than %d MiB, more than is read.", MOST_BYTES >> 20);
             }
             return understood.apply(MAPPER.readTree(Files.readAllBytes(file)));
         } catch (JsonProcessingException broken) {

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
 import pixeron.PixeronException;
+import pixeron.format.FileRights;
 
 /**
  * Where Pixeron keeps what belongs to the person and to no project: autosaved work, recent files, settings, the log.
@@ -48,6 +49,10 @@ public final class UserFolder {
     public Path path(String name) {
         Path path = folder.resolve(name);
         try {
+            if (Files.notExists(folder)) {
+                Files.createDirectories(folder);
+                FileRights.own(folder);
+            }
             Files.createDirectories(path.getParent());
         } catch (IOException trouble) {
             throw PixeronException.because(trouble,
