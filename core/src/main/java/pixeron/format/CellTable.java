@@ -27,6 +27,8 @@ import pixeron.PixeronException;
  */
 public final class CellTable {
 
+    /** More than the results that are worked out by hand have, and those of programs that answer an exercise. */
+    private static final int MOST_CELLS = 1 << 22;
     private static final Pattern BLANKS = Pattern.compile("\\s+");
 
     /** All cells, one after the other: a list for each row would take more memory than the cells of narrow tables. */
@@ -68,7 +70,11 @@ public final class CellTable {
      */
     public static List<NamedCells> readAll(Path file) {
         byte[] bytes = ImageFiles.bytes(file);
-        return Spreadsheets.matches(bytes) ? Spreadsheets.read(bytes) : List.of(new NamedCells("", parse(decode(bytes))));
+        return Spreadsheets.matches(bytes) ? Spreadsheets.read(bytes) : List.of(new NamedCells("", parse(decode(bytes), MOST_CELLS)));
+    }
+
+    private static CellTable parse(String text, int most) {
+        return parse(text, separator(text), new Builder(most));
     }
 
     /**
@@ -117,7 +123,7 @@ public final class CellTable {
      * @throws PixeronException if a quoted cell does not end
      */
     public static CellTable parse(String text) {
-        return parse(text, separator(text));
+        return parse(text, Integer.MAX_VALUE);
     }
 
     /**
@@ -125,7 +131,11 @@ public final class CellTable {
      * @throws PixeronException if a quoted cell does not end
      */
     static CellTable parse(String text, char separator) {
-        return separator == ' ' ? blankSeparated(text) : separated(text, separator);
+        return parse(text, separator, new Builder());
+    }
+
+    private static CellTable parse(String text, char separator, Builder into) {
+        return separator == ' ' ? blankSeparated(text, into) : separated(text, separator, into);
     }
 
     /** @return the first of tab, semicolon and comma that occurs in the first line with text, else a blank */
@@ -144,15 +154,14 @@ public final class CellTable {
         return new CellTable(cells, ends, end);
     }
 
-    private static CellTable blankSeparated(String text) {
-        Builder builder = new Builder();
-        text.lines().forEach(line -> builder.add(Arrays.asList(BLANKS.split(line.strip()))));
+    private static CellTable blankSeparated(String text, Builder builder) {
+        // Cell by cell: a line may have more of them than a list of them all would leave room for.
+        text.lines().forEach(line -> builder.add(() -> BLANKS.splitAsStream(line.strip()).iterator()));
         return builder.build();
     }
 
-    private static CellTable separated(String text, char separator) {
+    private static CellTable separated(String text, char separator, Builder builder) {
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(false).get();
-        Builder builder = new Builder();
         try (CSVParser parser = CSVParser.builder().setReader(new StringReader(text)).setFormat(format).get()) {
             for (CSVRecord row : parser) {
                 builder.add(row);
@@ -194,12 +203,25 @@ public final class CellTable {
         private int[] ends = new int[16];
         private int cellCount;
         private int rowCount;
+        private final int most;
+
+        Builder() {
+            this(Integer.MAX_VALUE);
+        }
+
+        /** @param most cells; more are refused */
+        Builder(int most) {
+            this.most = most;
+        }
 
         /** Adds a row; blanks around cells are taken away. */
         void add(Iterable<String> row) {
             for (String cell : row) {
                 if (cellCount == cells.length) {
                     cells = Arrays.copyOf(cells, cellCount + cellCount / 2);
+                }
+                if (cellCount == most) {
+                    throw PixeronException.of("This table has more than %d cells, more than is read as values by hand.", most);
                 }
                 cells[cellCount++] = shared(cell.strip());
             }

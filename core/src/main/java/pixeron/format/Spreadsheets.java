@@ -17,6 +17,7 @@ import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import pixeron.PixeronException;
+import pixeron.number.Decimals;
 
 /** Reads the sheets of an XLSX or ODS file: of a formula its result, of everything else what is written. */
 final class Spreadsheets {
@@ -41,7 +42,9 @@ final class Spreadsheets {
      */
     static List<NamedCells> read(byte[] bytes) {
         try {
-            return new String(bytes, StandardCharsets.ISO_8859_1).contains(XLSX_PART) ? xlsx(bytes) : ods(bytes);
+            boolean isXlsx = new String(bytes, StandardCharsets.ISO_8859_1).contains(XLSX_PART);
+            SpreadsheetGuard.check(bytes, isXlsx);
+            return isXlsx ? xlsx(bytes) : ods(bytes);
         } catch (PixeronException tooLarge) {
             throw tooLarge;
         } catch (IOException | RuntimeException broken) {
@@ -83,16 +86,18 @@ final class Spreadsheets {
             return "";
         }
         // A number stands in the file as its digits; read back as a double it could gain some.
-        return cell.getType() == CellType.NUMBER || cell.getType() == CellType.FORMULA && isNumber(cell.getRawValue())
+        return (cell.getType() == CellType.NUMBER || cell.getType() == CellType.FORMULA) && isNumber(cell.getRawValue())
                 ? plain(cell.getRawValue()) : Optional.ofNullable(cell.getText()).orElse("");
     }
 
     private static boolean isNumber(String raw) {
-        return raw != null && raw.matches("[+-]?(\\d+\\.?\\d*|\\.\\d+)([eE][+-]?\\d+)?");
+        return raw != null && raw.length() <= Decimals.MAXIMUM_LENGTH && raw.matches("[+-]?(\\d+\\.?\\d*|\\.\\d+)([eE][+-]?\\d+)?");
     }
 
     private static String plain(String raw) {
-        return new BigDecimal(raw).toPlainString();
+        BigDecimal number = new BigDecimal(raw);
+        // Written out, a number such as 1e999999999 would fill all of the memory; as it stands it is no value by hand.
+        return Math.abs((long) number.scale()) + number.precision() > Decimals.MAXIMUM_LENGTH ? raw : number.toPlainString();
     }
 
     private static List<NamedCells> ods(byte[] bytes) throws IOException {
