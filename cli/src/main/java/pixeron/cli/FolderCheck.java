@@ -2,23 +2,20 @@ package pixeron.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.io.StringWriter;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.byhand.slip.search.SlipFinder;
-import pixeron.format.SafeFile;
+import pixeron.format.ResultTable;
 import pixeron.image.Frame;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -61,32 +58,29 @@ final class FolderCheck {
                     folder.getFileName());
         }
         List<Path> files = files(folder, out);
-        StringWriter text = new StringWriter();
+        List<List<String>> rows = new ArrayList<>(List.of(List.of("file", "filled", "agree", "differ", "first slip", "score", "problem")));
         boolean isAllRight = true;
-        try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.DEFAULT)) {
-            csv.printRecord("file", "filled", "agree", "differ", "first slip", "score", "problem");
-            for (Path file : files) {
-                try {
-                    AnswerChoice.Written written = answers.apply(file);
-                    Check check = Check.of(written.sheet(), subject.right());
-                    CheckCommand.requireUnderstood(check, file);
-                    Findings found = subject.finder().find(check, Progress.NONE);
-                    List<Explanation> slips = written.otherShape().flatMap(subject.ofShape()).map(found::with)
-                            .orElse(found).slips();
-                    int differ = check.differing().size();
-                    isAllRight &= differ == 0 && written.otherShape().isEmpty();
-                    csv.printRecord(file.getFileName(), check.filled(), check.agree(), differ,
-                            slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, subject.right().frame()), CheckText.shape(written.otherShape(),
-                            subject.right().frame()).strip());
-                } catch (PixeronException problem) {
-                    isAllRight = false;
-                    csv.printRecord(file.getFileName(), "", "", "", "", "", problem.getMessage());
-                }
+        for (Path file : files) {
+            String name = file.getFileName().toString();
+            try {
+                AnswerChoice.Written written = answers.apply(file);
+                Check check = Check.of(written.sheet(), subject.right());
+                CheckCommand.requireUnderstood(check, file);
+                Findings found = subject.finder().find(check, Progress.NONE);
+                List<Explanation> slips = written.otherShape().flatMap(subject.ofShape()).map(found::with)
+                        .orElse(found).slips();
+                int differ = check.differing().size();
+                isAllRight &= differ == 0 && written.otherShape().isEmpty();
+                rows.add(List.of(name, String.valueOf(check.filled()), String.valueOf(check.agree()), String.valueOf(differ),
+                        slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, subject.right().frame()), CheckText.shape(written.otherShape(),
+                        subject.right().frame()).strip()));
+            } catch (RuntimeException | Error broken) {
+                // Whatever is wrong with one table ends nothing else.
+                isAllRight = false;
+                rows.add(List.of(name, "", "", "", "", "", PixeronException.words(broken)));
             }
-        } catch (IOException impossible) {
-            throw new java.io.UncheckedIOException(impossible);
         }
-        SafeFile.write(out, to -> to.write(text.toString().getBytes(StandardCharsets.UTF_8)));
+        ResultTable.write(out, rows);
         console.println(files.size() + " tables checked, results in " + out);
         return isAllRight ? 0 : Pixeron.DIFFERS;
     }

@@ -6,21 +6,25 @@ import java.io.InputStreamReader;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.exercise.Variants;
-import pixeron.exercise.answer.AnswerReader;
+import pixeron.exercise.answer.AnswerFolder;
+import pixeron.exercise.answer.Handed;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.exercise.mark.ClassTable;
 import pixeron.exercise.mark.Marked;
 import pixeron.exercise.mark.Marker;
+import pixeron.exercise.mark.ReportNames;
 import pixeron.exercise.mark.ResultsFile;
+import pixeron.format.ResultTable;
 import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
 import pixeron.step.Progress;
@@ -28,12 +32,16 @@ import pixeron.step.Progress;
 /** {@code pixeron mark EXERCISE ANSWERS… --out RESULTS.csv}: a row for each answer, and what went wrong how often. */
 final class MarkCommand implements Callable<Integer> {
 
+    /** So many names of files that were left out are said. */
+    private static final int TOLD = 5;
+
     private final Syntax syntax;
     private final Argument<Path> file;
     private final Argument<List<Path>> answers;
     private final Argument<Path> out;
     private final Argument<Path> reports;
     private final Argument<Boolean> followIsWrong;
+    private final Argument<Boolean> isReplacing;
 
     MarkCommand(Syntax syntax) {
         this.syntax = syntax;
@@ -45,6 +53,7 @@ final class MarkCommand implements Callable<Integer> {
         out = syntax.option("--out", "RESULTS", Path.class, ".csv, with slips and parts in two files beside it, or .xlsx. Needed with ANSWERS.");
         reports = syntax.option("--reports", "FOLDER", Path.class, "A folder that gets a report (PDF) for each answer.");
         followIsWrong = syntax.flag("--follow-is-wrong", "A value that follows from an earlier mistake does not count as right.");
+        isReplacing = syntax.flag("--replace", "Replace results that lie among the answers, and reports that are there.");
     }
 
     @Override
@@ -56,21 +65,30 @@ final class MarkCommand implements Callable<Integer> {
             throw PixeronException.of("Missing required option --out RESULTS.csv; only a list of files on standard input goes without it.");
         }
         ResultsFile.requireKnown(out.value());
-        List<Path> files = AnswerReader.files(answers.value()).stream().filter(answer -> !isOwn(answer)).toList();
-        if (files.isEmpty()) {
+        AnswerFolder folder = AnswerFolder.of(answers.value());
+        List<Handed> handed = answers(folder.handed());
+        if (handed.isEmpty()) {
             throw PixeronException.of("There are no answers: no table, spreadsheet, picture or project is in %s.", answers.value().get(0));
         }
-        List<Marked> marks = Marker.notingSame(files.parallelStream().flatMap(answer -> marker.marks(answer).stream()).toList());
+        List<Marked> marks = Marker.notingSame(handed.parallelStream().flatMap(answer -> marker.marks(answer).stream()).toList());
+        if (reports.isGiven()) {
+            marks = reported(marks);
+        }
         ClassTable table = new ClassTable(marks, marker.partTitles(), !followIsWrong.value());
         List<Path> written = ResultsFile.write(out.value(), table);
-        if (reports.isGiven()) {
-            report(marks);
-        }
         PrintWriter console = syntax.out();
         long marked = marks.stream().filter(Marked::isMarked).count();
         console.println(marked + " of " + marks.size() + " answers marked, results in " + written.get(0));
         table.slips().forEach(slip -> console.println("  " + slip.what() + ": " + slip.by().size()));
+        tellLeftOut(folder.leftOut(), console);
         return exitCode(marks.stream().allMatch(MarkCommand::isAllRight));
+    }
+
+    private static void tellLeftOut(List<String> names, PrintWriter console) {
+        if (!names.isEmpty()) {
+            console.println("  left out, since they are hidden or of another kind: " + names.size() + " (" + names.stream().limit(TOLD).collect(Collectors.joining(", "))
+                    + (names.size() > TOLD ? ", …" : "") + ")");
+        }
     }
 
     private static int exitCode(boolean isAllRight) {
@@ -81,23 +99,60 @@ final class MarkCommand implements Callable<Integer> {
         return marked.isMarked() && marked.agree() == marked.filled();
     }
 
-    /** Results of before and reports lie in the same folder as the answers only too often. */
-    private boolean isOwn(Path answer) {
-        String name = answer.getFileName().toString();
-        String own = out.value().getFileName().toString().replaceFirst("\\.[A-Za-z]+$", "");
-        boolean isResult = answer.toAbsolutePath().getParent().equals(out.value().toAbsolutePath().getParent())
-                && name.matches(Pattern.quote(own) + "(-slips|-parts)?\\.(csv|xlsx)");
-        return isResult || name.endsWith(ExerciseFile.ENDING);
+    /**
+     * Results of before lie in the same folder as the answers only too often: they are no answers, and are replaced only where that is said. Nothing else
+     * that is read is ever written.
+     */
+    private List<Handed> answers(List<Handed> handed) {
+        List<Path> targets = ResultsFile.targets(out.value());
+        List<Handed> left = new ArrayList<>();
+        for (Handed one : handed) {
+            if (targets.stream().noneMatch(target -> isSame(target, one.file()))) {
+                left.add(one);
+            } else if (!ResultsFile.isResults(one.file())) {
+                throw PixeronException.of("%s is one of the answers; give the results another name.", one.file());
+            } else if (!isReplacing.value()) {
+                throw PixeronException.of("%s is there already, among the answers; give --replace, or the results another name.", one.file());
+            }
+        }
+        for (Path target : targets) {
+            if (isSame(target, file.value())) {
+                throw PixeronException.of("%s is the exercise; give the results another name.", target);
+            }
+        }
+        return left;
     }
 
-    private void report(List<Marked> marks) {
+    private static boolean isSame(Path one, Path other) {
+        try {
+            return Files.exists(one) && Files.exists(other) && Files.isSameFile(one, other);
+        } catch (IOException unknown) {
+            return one.toAbsolutePath().normalize().equals(other.toAbsolutePath().normalize());
+        }
+    }
+
+    /** @return the same, with a note where a report could not be written */
+    private List<Marked> reported(List<Marked> marks) {
+        List<String> names = ReportNames.of(marks.stream().map(Marked::source).toList());
+        for (int n = 0; n < marks.size(); n++) {
+            Path report = reports.value().resolve(names.get(n));
+            if (marks.get(n).isMarked() && Files.exists(report) && !isReplacing.value()) {
+                throw PixeronException.of("%s is there already; give --replace, or another folder for the reports.", report);
+            }
+        }
         NewFolder.make(reports.value());
-        marks.parallelStream().filter(Marked::isMarked).forEach(marked -> ReportFile.write(reports.value().resolve(reportName(marked)),
-                ReportMaker.of(marked.work().orElseThrow(), Progress.NONE)));
+        return IntStream.range(0, marks.size()).parallel().mapToObj(n -> reported(marks.get(n), reports.value().resolve(names.get(n)))).toList();
     }
 
-    private static String reportName(Marked marked) {
-        return marked.source().replaceAll("(\\.pixeron)?\\.[A-Za-z0-9]{2,5}(?=,|$)", "").replaceAll("[^\\p{L}\\p{N} ._-]", "_") + ".pdf";
+    private static Marked reported(Marked marked, Path report) {
+        try {
+            if (marked.isMarked()) {
+                ReportFile.write(report, ReportMaker.of(marked.work().orElseThrow(), Progress.NONE));
+            }
+            return marked;
+        } catch (RuntimeException | Error broken) {
+            return marked.noting("There is no report: " + PixeronException.words(broken));
+        }
     }
 
     private int stream(Marker marker) {
@@ -108,12 +163,11 @@ final class MarkCommand implements Callable<Integer> {
         ClassTable table = new ClassTable(List.of(), marker.partTitles(), !followIsWrong.value());
         boolean isAllRight = true;
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8))) {
-            CSVPrinter csv = new CSVPrinter(console, CSVFormat.DEFAULT);
-            csv.printRecord(table.head());
+            console.print(ResultTable.text(List.of(table.head())));
             for (String line = lines.readLine(); line != null; line = lines.readLine()) {
                 if (!line.isBlank()) {
-                    for (Marked marked : marker.marks(Path.of(line.strip()))) {
-                        csv.printRecord(table.row(marked));
+                    for (Marked marked : marks(marker, line.strip())) {
+                        console.print(ResultTable.text(List.of(table.row(marked))));
                         console.flush();
                         isAllRight &= isAllRight(marked);
                     }
@@ -123,5 +177,14 @@ final class MarkCommand implements Callable<Integer> {
             throw new UncheckedIOException(trouble);
         }
         return exitCode(isAllRight);
+    }
+
+    /** A line that is no name of a file is a row as well. */
+    private static List<Marked> marks(Marker marker, String line) {
+        try {
+            return marker.marks(Path.of(line));
+        } catch (InvalidPathException noName) {
+            return List.of(Marked.unreadable(line, "This is no name of a file."));
+        }
     }
 }

@@ -68,7 +68,9 @@ class ExerciseCommandsTest extends CommandTest {
         write("lost.csv", "1,2\n3,4\n");
         Path results = folder.resolve("results.csv");
         assertThat(pixeron("mark", exercise, folder.resolve("Kim.csv"), folder.resolve("Lee.csv"), "--out", results)).isZero();
-        assertThat(pixeron("mark", exercise, folder, "--out", results, "--reports", folder.resolve("reports"))).isEqualTo(1);
+        assertThat(pixeron("mark", exercise, folder, "--out", results)).isEqualTo(2);
+        assertThat(error).contains("is there already, among the answers; give --replace");
+        assertThat(pixeron("mark", exercise, folder, "--out", results, "--reports", folder.resolve("reports"), "--replace")).isEqualTo(1);
         assertThat(rows("results.csv").get(0)).startsWith("name", "code", "filled", "agree", "follow", "differ", "first slip", "where it starts", "points", "points part 1", "points part 2",
                 "comment", "file", "problem");
         List<List<String>> people = rows("results.csv");

@@ -22,7 +22,8 @@ public record Code(String exercise, int variant) {
     /** Without 0, 1, I, L, O and U, which are taken for something else when they are copied by hand. */
     private static final String SIGNS = "23456789ABCDEFGHJKMNPQRSTVWXYZ";
     private static final int LENGTH = 4;
-    private static final Pattern WRITTEN = Pattern.compile("(?<![A-Z0-9])([" + SIGNS + "]{" + LENGTH + "})[-\u2010-\u2015\u2212_ ](\\d{3,5})(?![A-Z0-9])");
+    private static final Pattern WRITTEN = Pattern.compile("(?<![A-Z0-9])([" + SIGNS + "]{" + LENGTH + "})[-\u2010-\u2015\u2212_ ](\\d{3,5})(?![A-Z0-9])",
+            Pattern.CASE_INSENSITIVE);
 
     /** @return the four signs of an exercise: those of everything that its numbers and its blanks depend on */
     static String of(Exercise exercise) {
@@ -47,13 +48,12 @@ public record Code(String exercise, int variant) {
 
     /** @return the codes in a text, in capital or small letters, in their order */
     public static List<Code> all(String text) {
-        return WRITTEN.matcher(text.toUpperCase(Locale.ROOT)).results().map(found -> new Code(found.group(1),
-                Integer.parseInt(found.group(2)))).toList();
+        return WRITTEN.matcher(text).results().map(found -> new Code(found.group(1).toUpperCase(Locale.ROOT), Integer.parseInt(found.group(2)))).toList();
     }
 
     /** @return a text without its first code and what stood around it: the name of a file such as "Kim K3F7-012" without it */
     public static String without(String text) {
-        Matcher found = WRITTEN.matcher(text.toUpperCase(Locale.ROOT));
+        Matcher found = WRITTEN.matcher(text);
         return found.find() ? (text.substring(0, found.start()) + " " + text.substring(found.end())).replaceAll("[\\s_.-]+", " ").strip() : text;
     }
 

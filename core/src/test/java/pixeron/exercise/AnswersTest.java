@@ -21,8 +21,9 @@ import pixeron.byhand.Verdict;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.table.HandTable;
 import pixeron.exercise.answer.AnswerBook;
-import pixeron.exercise.answer.AnswerReader;
+import pixeron.exercise.answer.AnswerFolder;
 import pixeron.exercise.answer.AnswerTable;
+import pixeron.exercise.answer.Handed;
 import pixeron.exercise.answer.Received;
 import pixeron.exercise.answer.Simulated;
 import pixeron.exercise.library.Library;
@@ -166,7 +167,7 @@ class AnswersTest {
         AnswerBook.writeWorkbook(here.resolve("b.xlsx"), List.of(new AnswerBook.Sheet("answers", rows)));
         ProjectFile.write(here.resolve("Kim" + ProjectFile.ENDING), new SavedProject(work, View.START));
         Marked first = marker.marks(here.resolve("a.csv")).get(0);
-        for (Path file : AnswerReader.files(List.of(here))) {
+        for (Handed file : AnswerFolder.of(List.of(here)).handed()) {
             Marked marked = marker.marks(file).get(0);
             assertThat(marked.problem()).isEmpty();
             assertThat(marked.name()).isEqualTo("Kim");
@@ -242,7 +243,7 @@ class AnswersTest {
         Project other = Project.of("Kim " + signs + "-001", variant.project().origin(), Image.of(7, new int[][] {{1}}));
         ProjectFile.write(folder.resolve("p" + ProjectFile.ENDING), new SavedProject(other, View.START));
         assertThat(problem(folder.resolve("p" + ProjectFile.ENDING))).contains("Its image (1 × 1) is not that of variant");
-        assertThatThrownBy(() -> AnswerReader.files(List.of(folder.resolve("nowhere")))).hasMessageContaining("There is no file or folder");
+        assertThatThrownBy(() -> AnswerFolder.of(List.of(folder.resolve("nowhere")))).hasMessageContaining("There is no file or folder");
     }
 
     private String problem(Path file) {

@@ -12,7 +12,7 @@ class CodeTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"K3F7-012; K3F7-012", "Kim k3f7-012.csv; K3F7-012", "answers_K3F7_012.xlsx; K3F7-012", "K3F7 \u2013 12; ", "K3F7\u2013012; K3F7-012",
-        "AK3F7-012; ", "K3F7-12; ", "K3F7-10000; K3F7-10000", "C0DE-012; ", "nothing; "})
+        "AK3F7-012; ", "K3F7-12; ", "K3F7-10000; K3F7-10000", "C0DE-012; ", "nothing; ", "Wei\u00DF B25C-001.csv; B25C-001", "\uFB01\uFB02 \u0130 k3f7-012; K3F7-012"})
     void isFoundAsItIsWritten(String text, String code) {
         assertThat(Code.all(text).stream().map(Code::toString)).containsExactlyElementsOf(code == null ? List.of() : List.of(code));
     }
@@ -22,6 +22,9 @@ class CodeTest {
         assertThat(Code.without("Kim_K3F7-012")).isEqualTo("Kim");
         assertThat(Code.without("K3F7-012")).isEmpty();
         assertThat(Code.without("Kim and Lee")).isEqualTo("Kim and Lee");
+        // In capital letters these names are longer.
+        assertThat(Code.without("Wei\u00DF B25C-001")).isEqualTo("Wei\u00DF");
+        assertThat(Code.without("\uFB03 \u0149 b25c-001 \u0130")).isEqualTo("\uFB03 \u0149 \u0130");
     }
 
     /** Whatever the numbers or the blanks depend on changes it; the words and the points do not. */

@@ -11,7 +11,8 @@ import pixeron.PixeronException;
 import pixeron.exercise.Code;
 import pixeron.exercise.Exercise;
 import pixeron.exercise.Variants;
-import pixeron.exercise.answer.AnswerReader;
+import pixeron.exercise.answer.AnswerFolder;
+import pixeron.exercise.answer.Handed;
 import pixeron.exercise.answer.Received;
 import pixeron.exercise.mark.ClassTable;
 import pixeron.exercise.mark.Marked;
@@ -28,16 +29,7 @@ import pixeron.step.Progress;
  * @param entries of all answers, in the order in which they came
  * @param followCounts whether a value that follows from an earlier mistake counts as right
  */
-record Answers(Marker marker, Exercise exercise, List<Entry> entries, boolean followCounts) {
-
-    /**
-     * An answer.
-     *
-     * @param received what came in; empty where the file could not be read
-     * @param marked what is said of it
-     */
-    record Entry(Optional<Received> received, Marked marked) {
-    }
+record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, boolean followCounts) {
 
     Answers {
         entries = List.copyOf(entries);
@@ -48,21 +40,21 @@ record Answers(Marker marker, Exercise exercise, List<Entry> entries, boolean fo
     }
 
     /** @return this with other entries, of which it is noted anew which have the same code */
-    private Answers noted(List<Entry> changed) {
+    private Answers noted(List<Marker.Answer> changed) {
         List<Marked> noted = Marker.notingSame(changed.stream().map(entry -> entry.marked().withoutNote()).toList());
-        return new Answers(marker, exercise, IntStream.range(0, changed.size()).mapToObj(n -> new Entry(changed.get(n).received(), noted.get(n))).toList(), followCounts);
+        return new Answers(marker, exercise, IntStream.range(0, changed.size()).mapToObj(n -> new Marker.Answer(changed.get(n).received(), noted.get(n))).toList(), followCounts);
     }
 
     /**
      * @return the answers in some files and folders, marked; one that cannot be read has its reason
      * @throws PixeronException if there are none
      */
-    List<Entry> read(List<Path> paths, Progress progress) {
-        List<Path> files = AnswerReader.files(paths);
-        List<Entry> found = new ArrayList<>();
+    List<Marker.Answer> read(List<Path> paths, Progress progress) {
+        List<Handed> files = AnswerFolder.of(paths).handed();
+        List<Marker.Answer> found = new ArrayList<>();
         for (int n = 0; n < files.size(); n++) {
             progress.report((double) n / files.size());
-            found.addAll(read(files.get(n)));
+            found.addAll(marker.answers(files.get(n)));
         }
         if (found.isEmpty()) {
             throw PixeronException.of("There are no answers in %s: no table, spreadsheet, picture or project.", paths.get(0).getFileName());
@@ -71,20 +63,12 @@ record Answers(Marker marker, Exercise exercise, List<Entry> entries, boolean fo
     }
 
     /** @return this with more answers behind those that are there */
-    Answers with(List<Entry> more) {
+    Answers with(List<Marker.Answer> more) {
         return noted(Stream.concat(entries.stream(), more.stream()).toList());
     }
 
-    private List<Entry> read(Path file) {
-        try {
-            return AnswerReader.read(file).stream().map(received -> new Entry(Optional.of(received), marker.mark(received))).toList();
-        } catch (PixeronException unreadable) {
-            return List.of(new Entry(Optional.empty(), Marker.unreadable(file, unreadable)));
-        }
-    }
-
-    private Answers replaced(int place, Entry entry) {
-        List<Entry> changed = new ArrayList<>(entries);
+    private Answers replaced(int place, Marker.Answer entry) {
+        List<Marker.Answer> changed = new ArrayList<>(entries);
         changed.set(place, entry);
         return noted(changed);
     }
@@ -98,11 +82,11 @@ record Answers(Marker marker, Exercise exercise, List<Entry> entries, boolean fo
         Code said = Code.all(code).stream().findFirst().orElseThrow(() -> PixeronException.of("\"%s\" is no code; right is such as K3F7-012.", code));
         Received before = entries.get(place).received().orElseThrow(() -> PixeronException.of("This file could not be read; a code does not help."));
         Received coded = new Received(before.source(), before.name(), List.of(said), before.content());
-        return replaced(place, new Entry(Optional.of(coded), marker.mark(coded).commented(entries.get(place).marked().comment())));
+        return replaced(place, new Marker.Answer(Optional.of(coded), marker.mark(coded).commented(entries.get(place).marked().comment())));
     }
 
     Answers withComment(int place, String comment) {
-        return replaced(place, new Entry(entries.get(place).received(), entries.get(place).marked().commented(comment)));
+        return replaced(place, new Marker.Answer(entries.get(place).received(), entries.get(place).marked().commented(comment)));
     }
 
     Answers counting(boolean follow) {
@@ -110,7 +94,7 @@ record Answers(Marker marker, Exercise exercise, List<Entry> entries, boolean fo
     }
 
     ClassTable table() {
-        return new ClassTable(entries.stream().map(Entry::marked).toList(), marker.partTitles(), followCounts);
+        return new ClassTable(entries.stream().map(Marker.Answer::marked).toList(), marker.partTitles(), followCounts);
     }
 
     /** Writes a report for each answer that could be marked. */

@@ -18,6 +18,7 @@ import pixeron.exercise.answer.Simulated;
 import pixeron.exercise.library.Library;
 import pixeron.exercise.library.Size;
 import pixeron.exercise.mark.Marked;
+import pixeron.exercise.mark.Marker;
 import pixeron.step.Progress;
 
 /** The answers of a class, as they come in. */
@@ -38,7 +39,7 @@ class AnswersTest {
     }
 
     private static List<Marked> marks(Answers answers) {
-        return answers.entries().stream().map(Answers.Entry::marked).toList();
+        return answers.entries().stream().map(Marker.Answer::marked).toList();
     }
 
     /** Reading takes its time; what is typed meanwhile is there afterwards. */
@@ -46,7 +47,7 @@ class AnswersTest {
     void whatIsTypedWhileMoreIsReadStays() {
         Answers first = Answers.of(exercise);
         first = first.with(first.read(List.of(write("Ada", 1, true), write("Ben", 2, false)), Progress.NONE));
-        List<Answers.Entry> more = first.read(List.of(write("Cleo", 3, true)), Progress.NONE);
+        List<Marker.Answer> more = first.read(List.of(write("Cleo", 3, true)), Progress.NONE);
         Answers typed = first.withComment(0, "neat").withCode(1, variants.variant(2).code().toString()).counting(false);
         Answers all = typed.with(more);
         assertThat(marks(all)).extracting(Marked::name).containsExactly("Ada", "Ben", "Cleo");

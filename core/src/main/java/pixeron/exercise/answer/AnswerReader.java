@@ -5,8 +5,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.byhand.answer.AnswerFile;
 import pixeron.exercise.Code;
@@ -20,33 +18,10 @@ import pixeron.project.ProjectFile;
  */
 public final class AnswerReader {
 
-    private static final String ENDINGS = ".*(\\.(csv|tsv|txt|xlsx|ods|png|pgm|pbm|tif|tiff|bmp|gif)|\\.pixeron\\.json)";
+    /** More than any answer that is worked out by hand, or by a program for an exercise. */
+    private static final long MOST_BYTES = 16L << 20;
 
     private AnswerReader() {
-    }
-
-    /**
-     * @param paths files, and folders whose files are taken with those of the folders in them
-     * @return the files that can be answers, in the order of their names in each folder
-     * @throws PixeronException if a path is not there or a folder cannot be read
-     */
-    public static List<Path> files(List<Path> paths) {
-        List<Path> files = new ArrayList<>();
-        for (Path path : paths) {
-            if (!Files.exists(path)) {
-                throw PixeronException.of("There is no file or folder %s.", path);
-            } else if (!Files.isDirectory(path)) {
-                files.add(path);
-                continue;
-            }
-            try (Stream<Path> all = Files.walk(path)) {
-                all.filter(file -> Files.isRegularFile(file) && name(file).toLowerCase(Locale.ROOT).matches(ENDINGS) && !name(file).startsWith("."))
-                        .sorted().forEach(files::add);
-            } catch (IOException unreadable) {
-                throw PixeronException.because(unreadable, "%s cannot be read: %s.", path, unreadable.getMessage());
-            }
-        }
-        return files;
     }
 
     private static String name(Path file) {
@@ -54,15 +29,18 @@ public final class AnswerReader {
     }
 
     /**
-     * @param file one that may hold several answers
+     * @param handed a file that may hold several answers
      * @return them
      * @throws PixeronException if it cannot be read
      */
-    public static List<Received> read(Path file) {
-        String name = name(file);
-        List<Code> ofName = Code.all(name);
-        String person = person(name);
-        if (name.endsWith(ProjectFile.ENDING)) {
+    public static List<Received> read(Handed handed) {
+        Path file = handed.file();
+        String name = handed.source();
+        requireReadable(handed);
+        // What the file does not say, the folder in which it lies may.
+        List<Code> ofName = joined(Code.all(name(file)), Code.all(name));
+        String person = handed.person();
+        if (name(file).endsWith(ProjectFile.ENDING)) {
             Project project = ProjectFile.read(file).project().atMain();
             return List.of(new Received(name, person, joined(Code.all(project.name()), ofName), new Received.OfProject(project)));
         }
@@ -80,7 +58,7 @@ public final class AnswerReader {
                         codes.isEmpty() && sheets.size() == 1 ? ofName : codes, new Received.OfCells(sheet.cells())));
             }
         } catch (PixeronException problem) {
-            throw problem.getMessage().startsWith(name) ? problem : PixeronException.because(problem, "%s: %s", name, problem.getMessage());
+            throw problem.getMessage().startsWith(name(file)) ? problem : PixeronException.because(problem, "%s: %s", name, problem.getMessage());
         }
         if (all.isEmpty()) {
             throw PixeronException.of("%s: It holds no answer: nothing is written in it, or none of its sheets has a code.", name);
@@ -88,12 +66,25 @@ public final class AnswerReader {
         return all;
     }
 
+    private static void requireReadable(Handed handed) {
+        if (!handed.problem().isEmpty()) {
+            throw PixeronException.of("%s: %s", handed.source(), handed.problem());
+        }
+        try {
+            if (Files.isRegularFile(handed.file()) && Files.size(handed.file()) > MOST_BYTES) {
+                throw PixeronException.of("%s: It is larger than %d MiB, more than any answer.", handed.source(), MOST_BYTES >> 20);
+            }
+        } catch (IOException unreadable) {
+            throw PixeronException.because(unreadable, "%s: It cannot be read: %s.", handed.source(), unreadable.getMessage());
+        }
+    }
+
     private static List<Code> joined(List<Code> first, List<Code> then) {
         return first.isEmpty() ? then : first;
     }
 
     /** A name of a file or a sheet without its code and its ending; a code alone is no name. */
-    private static String person(String name) {
+    static String person(String name) {
         return Code.without(name.replaceAll("(\\.pixeron)?\\.[A-Za-z0-9]{2,5}$", "")).strip();
     }
 }

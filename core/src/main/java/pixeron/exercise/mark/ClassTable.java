@@ -19,7 +19,6 @@ import pixeron.exercise.Code;
  */
 public record ClassTable(List<Marked> marks, List<String> titles, boolean followCounts) {
 
-    private static final String FORMULA = "=+-@\t\r";
     private static final String NOBODY = "";
 
     public ClassTable {
@@ -57,7 +56,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
 
     /** @return one row, under {@link #head} */
     public List<String> row(Marked marked) {
-        List<String> row = new ArrayList<>(List.of(inert(marked.name()), marked.code().map(Code::toString).orElse(NOBODY)));
+        List<String> row = new ArrayList<>(List.of(marked.name(), marked.code().map(Code::toString).orElse(NOBODY)));
         if (marked.isMarked()) {
             row.addAll(List.of(String.valueOf(marked.filled()), String.valueOf(marked.agree()), String.valueOf(marked.follow()), String.valueOf(marked.differ()),
                     marked.firstSlip().orElse(""), marked.starts().orElse(""), Asked.written(marked.points(followCounts))));
@@ -65,13 +64,8 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         } else {
             IntStream.range(0, 7 + titles.size()).forEach(n -> row.add(""));
         }
-        row.addAll(List.of(inert(marked.comment()), inert(marked.source()), inert(marked.problem())));
+        row.addAll(List.of(marked.comment(), marked.source(), marked.problem()));
         return row;
-    }
-
-    /** What others wrote stays words: a spreadsheet would calculate what begins like a formula. */
-    private static String inert(String text) {
-        return !text.isEmpty() && FORMULA.indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
     }
 
     /** @return head and rows of people */
@@ -108,7 +102,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
     /** @return head and rows of slips: how often, by whom */
     public List<List<String>> slipRows() {
         List<List<String>> rows = new ArrayList<>(List.of(List.of("slip", "count", "by")));
-        slips().forEach(slip -> rows.add(List.of(slip.what(), String.valueOf(slip.by().size()), inert(slip.by().stream().collect(Collectors.joining("; "))))));
+        slips().forEach(slip -> rows.add(List.of(slip.what(), String.valueOf(slip.by().size()), slip.by().stream().collect(Collectors.joining("; ")))));
         return rows;
     }
 

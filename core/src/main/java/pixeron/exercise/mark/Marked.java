@@ -49,6 +49,11 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
         return new Marked(source, name, code, List.of(), Optional.empty(), Optional.empty(), Optional.empty(), problem, "");
     }
 
+    /** @return what is said of something that was to be an answer and cannot even be looked for */
+    public static Marked unreadable(String source, String problem) {
+        return problem(source, "", Optional.empty(), problem);
+    }
+
     public boolean isMarked() {
         return work.isPresent();
     }
@@ -80,7 +85,7 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
     }
 
     /** @return this with something more to be known of it */
-    Marked noting(String more) {
+    public Marked noting(String more) {
         return new Marked(source, name, code, parts, firstSlip, starts, work, problem.isEmpty() ? more : problem + " " + more, comment);
     }
 

@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.byhand.CellCheck;
@@ -24,6 +27,7 @@ import pixeron.exercise.Part;
 import pixeron.exercise.Variant;
 import pixeron.exercise.Variants;
 import pixeron.exercise.answer.AnswerReader;
+import pixeron.exercise.answer.Handed;
 import pixeron.exercise.answer.Received;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
@@ -42,7 +46,11 @@ public final class Marker {
     /** Variants whose slips are kept: a class of thirty sheets, handed out several times. */
     private static final int KEPT = 64;
 
+    /** One answer does not keep the others waiting. */
+    private static final int MOST_SECONDS = 10;
+
     private final Variants variants;
+    private final Supplier<Progress> patience;
     private final String exercise;
     private final Map<Integer, Prepared> prepared = new HashMap<>();
 
@@ -51,7 +59,16 @@ public final class Marker {
     }
 
     public Marker(Variants variants) {
+        this(variants, () -> {
+            long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(MOST_SECONDS);
+            return done -> System.nanoTime() - end < 0;
+        });
+    }
+
+    /** @param patience made for each answer; says when it has taken too long */
+    Marker(Variants variants, Supplier<Progress> patience) {
         this.variants = variants;
+        this.patience = patience;
         this.exercise = variants.variant(1).code().exercise();
     }
 
@@ -70,16 +87,38 @@ public final class Marker {
      * @return what is said of each answer in it, at least one
      */
     public List<Marked> marks(Path file) {
+        return marks(Handed.of(file));
+    }
+
+    /**
+     * @param handed any; what cannot be read or marked is said in what comes back
+     * @return what is said of each answer in it, at least one
+     */
+    public List<Marked> marks(Handed handed) {
+        return answers(handed).stream().map(Answer::marked).toList();
+    }
+
+    /**
+     * An answer.
+     *
+     * @param received what came in; empty where the file could not be read
+     * @param marked what is said of it
+     */
+    public record Answer(Optional<Received> received, Marked marked) {
+    }
+
+    /** @return the answers in a file, each with what is said of it, at least one; whatever is wrong with one is said in it and ends nothing else */
+    public List<Answer> answers(Handed handed) {
         try {
-            return AnswerReader.read(file).stream().map(this::mark).toList();
-        } catch (PixeronException unreadable) {
-            return List.of(unreadable(file, unreadable));
+            return AnswerReader.read(handed).stream().map(received -> new Answer(Optional.of(received), mark(received))).toList();
+        } catch (RuntimeException | Error broken) {
+            return List.of(new Answer(Optional.empty(), Marked.problem(handed.source(), handed.person(), Optional.empty(), words(broken))));
         }
     }
 
-    /** @return what is said of a file that cannot be read */
-    public static Marked unreadable(Path file, PixeronException why) {
-        return Marked.problem(String.valueOf(file.getFileName()), "", Optional.empty(), why.getMessage());
+    /** @return what went wrong with one answer, in words */
+    private static String words(Throwable broken) {
+        return broken instanceof CancellationException ? "Marking it takes longer than " + MOST_SECONDS + " s." : PixeronException.words(broken);
     }
 
     /** @return what is said of one answer */
@@ -91,8 +130,8 @@ public final class Marker {
         try {
             Prepared variant = prepared(code.get().variant());
             return mark(answer, code.get(), variant, answer.content().on(variant.variant()));
-        } catch (PixeronException problem) {
-            return Marked.problem(answer.source(), answer.name(), code, problem.getMessage());
+        } catch (RuntimeException | Error broken) {
+            return Marked.problem(answer.source(), answer.name(), code, words(broken));
         }
     }
 
@@ -104,13 +143,20 @@ public final class Marker {
     }
 
     private Marked mark(Received answer, Code code, Prepared variant, Project work) {
-        List<StepWork> works = ProjectWork.of(work, Progress.NONE);
+        Progress progress = patience.get();
+        List<StepWork> works = ProjectWork.of(work, progress);
         List<Marked.PartMark> parts = new ArrayList<>();
         for (Part part : variant.parts()) {
             parts.add(mark(part, works));
         }
-        return new Marked(answer.source(), answer.name(), Optional.of(code), parts, firstSlip(works, variant), Start.of(works).map(start ->
-                start.sentence(Pixel::toString)), Optional.of(work), "", "");
+        Optional<String> starts = Start.of(works).map(start -> start.sentence(Pixel::toString));
+        try {
+            return new Marked(answer.source(), answer.name(), Optional.of(code), parts, firstSlip(works, variant, progress), starts, Optional.of(work), "", "");
+        } catch (CancellationException tooLong) {
+            // What is right is known all the same.
+            return new Marked(answer.source(), answer.name(), Optional.of(code), parts, Optional.empty(), starts, Optional.of(work),
+                    "Its slips were not found within " + MOST_SECONDS + " s.", "");
+        }
     }
 
     /** @return what is said of a part that is asked */
@@ -146,7 +192,7 @@ public final class Marker {
     }
 
     /** Where the work first goes wrong: the slip in a table before one in the result, since the result comes of it. */
-    private static Optional<String> firstSlip(List<StepWork> works, Prepared variant) {
+    private static Optional<String> firstSlip(List<StepWork> works, Prepared variant, Progress progress) {
         for (StepWork work : works) {
             for (Map.Entry<String, TableCheck> table : work.tables().entrySet()) {
                 if (table.getValue().first().isPresent()) {
@@ -157,7 +203,7 @@ public final class Marker {
                 }
             }
             if (work.following().rest(work.check()).first().isPresent()) {
-                Findings found = work.withShape(finder(work, variant).find(work.following().rest(work.check()), Progress.NONE));
+                Findings found = work.withShape(finder(work, variant).find(work.following().rest(work.check()), progress));
                 Optional<Explanation> slip = found.slips().stream().findFirst();
                 if (slip.isPresent()) {
                     return slip.map(best -> String.join(" + ", best.ids()));

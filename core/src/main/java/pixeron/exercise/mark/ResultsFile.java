@@ -3,14 +3,23 @@ package pixeron.exercise.mark;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import pixeron.Harmless;
 import pixeron.PixeronException;
+import pixeron.byhand.answer.AnswerFile;
 import pixeron.exercise.answer.AnswerBook;
+import pixeron.format.NamedCells;
+import pixeron.format.ResultTable;
 
 /**
  * The results of a class as files: as XLSX with three sheets, or as CSV with slips and parts in two files beside it, whose names end with
  * {@code -slips} and {@code -parts}.
  */
 public final class ResultsFile {
+
+    private static final String SLIPS = "-slips";
+    private static final String PARTS = "-parts";
+    /** How the tables begin, that of the people first. */
+    private static final List<List<String>> HEADS = List.of(List.of("name", "code", "filled"), List.of("slip", "count", "by"), List.of("part", "title", "cells"));
 
     private ResultsFile() {
     }
@@ -30,17 +39,43 @@ public final class ResultsFile {
      */
     public static List<Path> write(Path file, ClassTable table) {
         requireKnown(file);
-        if (file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".xlsx")) {
-            AnswerBook.writeWorkbook(file, List.of(new AnswerBook.Sheet("people", table.people()), new AnswerBook.Sheet("slips", table.slipRows()),
-                    new AnswerBook.Sheet("parts", table.partRows())));
-            return List.of(file);
+        if (isWorkbook(file)) {
+            AnswerBook.writeWorkbook(file, List.of(sheet("people", table.people()), sheet("slips", table.slipRows()), sheet("parts", table.partRows())));
+        } else {
+            // That of the people comes last: where it is, the others are.
+            ResultTable.write(beside(file, SLIPS), table.slipRows());
+            ResultTable.write(beside(file, PARTS), table.partRows());
+            ResultTable.write(file, table.people());
         }
-        Path slips = beside(file, "-slips");
-        Path parts = beside(file, "-parts");
-        AnswerBook.writeText(slips, table.slipRows());
-        AnswerBook.writeText(parts, table.partRows());
-        AnswerBook.writeText(file, table.people());
-        return List.of(file, slips, parts);
+        return targets(file);
+    }
+
+    /**
+     * @param file ends with .csv or .xlsx
+     * @return the files that {@link #write} writes, the named one first
+     */
+    public static List<Path> targets(Path file) {
+        return isWorkbook(file) ? List.of(file) : List.of(file, beside(file, SLIPS), beside(file, PARTS));
+    }
+
+    /** @return whether a file holds results that were written here before */
+    public static boolean isResults(Path file) {
+        try {
+            List<NamedCells> sheets = AnswerFile.sheets(file);
+            List<List<String>> rows = sheets.isEmpty() ? List.of() : sheets.get(0).cells().rows();
+            List<String> head = rows.isEmpty() ? List.of() : rows.get(0);
+            return head.size() > 2 && HEADS.contains(head.subList(0, 3));
+        } catch (PixeronException none) {
+            return false;
+        }
+    }
+
+    private static boolean isWorkbook(Path file) {
+        return file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".xlsx");
+    }
+
+    private static AnswerBook.Sheet sheet(String name, List<List<String>> rows) {
+        return new AnswerBook.Sheet(name, rows.stream().map(row -> row.stream().map(Harmless::cell).toList()).toList());
     }
 
     private static Path beside(Path file, String added) {

@@ -1,0 +1,42 @@
+package pixeron.exercise.mark;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/** Names of files for the reports of a class: readable, short enough for every disk, and no two alike. */
+public final class ReportNames {
+
+    private static final int LONGEST = 60;
+    private static final String ENDING = ".pdf";
+
+    private ReportNames() {
+    }
+
+    /**
+     * @param wanted what each is called: a person, or a file that came in, with its folder
+     * @return a name for each, in their order
+     */
+    public static List<String> of(List<String> wanted) {
+        Set<String> taken = new HashSet<>();
+        List<String> names = new ArrayList<>();
+        for (String want : wanted) {
+            String plain = plain(want);
+            String name = plain;
+            // On many disks small and capital letters are the same.
+            for (int n = 2; !taken.add(name.toLowerCase(Locale.ROOT)); n++) {
+                name = plain + " " + n;
+            }
+            names.add(name + ENDING);
+        }
+        return names;
+    }
+
+    private static String plain(String want) {
+        String name = want.replaceAll("(\\.pixeron)?\\.[A-Za-z0-9]{2,5}(?=,|$)", "").replaceAll("[^\\p{L}\\p{M}\\p{N} ._-]", "_").replaceFirst("^\\.+", "_").strip();
+        int[] signs = name.codePoints().limit(LONGEST).toArray();
+        return signs.length == 0 ? "answer" : new String(signs, 0, signs.length).strip();
+    }
+}
