@@ -222,6 +222,40 @@ class FilesAndStartTest extends WindowTest {
         assertThat(ProjectFile.read(other).project().name()).isEqualTo(DemoCases.all().get(0).title());
     }
 
+    /** Whoever saves out of habit, several times at once, is not told that somebody else did. */
+    @Test
+    void savingInARowIsOneSaving() {
+        Path file = folder.resolve("habit.pixeron.json");
+        ProjectFile.write(file, DemoCases.all().get(0).saved());
+        open(file);
+        for (int round = 0; round < 5; round++) {
+            change();
+            for (int n = 0; n < 3; n++) {
+                push(KeyCode.SHORTCUT, KeyCode.S);
+            }
+            until(() -> bench().past().savedProperty().get() || isShown("was changed elsewhere"));
+            assertThat(isShown("was changed elsewhere")).as("round %d", round).isFalse();
+        }
+    }
+
+    /** The dialog asked about the name that was typed; the ending that is added to it is another file. */
+    @Test
+    void theNameWithItsEndingIsAskedAbout() {
+        Path there = folder.resolve("plate.pixeron.json");
+        ProjectFile.write(there, DemoCases.all().get(1).saved());
+        open(write("proof.pgm", "P2 2 1 7 1 2"));
+        change();
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(folder.resolve("plate")));
+        push(KeyCode.SHORTCUT, KeyCode.S);
+        settle();
+        verify(dialogs).askAboutReplacing("plate.pixeron.json");
+        assertThat(ProjectFile.read(there).project().name()).isEqualTo(DemoCases.all().get(1).title());
+        when(dialogs.askAboutReplacing("plate.pixeron.json")).thenReturn(true);
+        push(KeyCode.SHORTCUT, KeyCode.S);
+        until(() -> bench().past().savedProperty().get());
+        assertThat(ProjectFile.read(there).project().name()).isEqualTo("proof");
+    }
+
     /** Levels 0–7 have no room in a PNG: the numbers are kept in another format, or spread for looking, as the person says. */
     @Test
     void threeBitsInAPictureAreKeptOrSpread() {

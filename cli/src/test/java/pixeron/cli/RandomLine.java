@@ -23,14 +23,28 @@ final class RandomLine {
 
     private static final int MOST_TRIES = 200;
     private static final List<String> NUMBERS = List.of("0", "1", "2", "3", "4", "5", "7", "9", "-1", "-3", "1/2", "0.29", "45", "90", "-30", "100", "255", "300", "2.5", "M");
+    /** Numbers at the ends of what programs count with, and far beyond. */
+    private static final List<String> EXTREMES = List.of("-2147483648", "2147483647", "2147483648", "-2147483649", "-9223372036854775808", "9223372036854775807", "65536",
+            "1" + "0".repeat(390), "-1" + "0".repeat(390), "0." + "0".repeat(390) + "1", "1/" + "9".repeat(390), "4294967297/2");
     private static final List<String> REFERENCES = List.of("step:0", "step:1", "self", "other", "color", "M");
     private static final List<String> FORMULAS = List.of("r + i", "if(r > mean, M, 0)", "ln(r)", "r / (j - 1)", "sqrt(r - 3)", "mod(r, 4) ^ 2", "max(r, i * j) / 3");
     private static final List<String> CHANNELS = List.of("red", "red blue", "green", "alpha", "blue green red", "red green blue alpha");
 
     private final Random random;
+    private final int everyExtreme;
 
     RandomLine(Random random) {
+        this(random, 40);
+    }
+
+    /** @param everyExtreme one number in so many is an extreme one */
+    RandomLine(Random random, int everyExtreme) {
         this.random = random;
+        this.everyExtreme = everyExtreme;
+    }
+
+    private String number() {
+        return random.nextInt(everyExtreme) == 0 ? one(EXTREMES) : one(NUMBERS);
     }
 
     /** Returns a line that can be read; whether it can be applied is another question. */
@@ -61,7 +75,7 @@ final class RandomLine {
         if (key instanceof ChoiceParameter choice) {
             return one(choice.choices()).word();
         } else if (key instanceof NumberParameter) {
-            return one(NUMBERS);
+            return number();
         } else if (key instanceof ListParameter) {
             return numbers(1 + random.nextInt(4));
         } else if (key instanceof PairsParameter) {

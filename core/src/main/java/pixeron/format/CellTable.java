@@ -16,10 +16,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import pixeron.PixeronException;
+import pixeron.image.Image;
+import pixeron.number.Decimals;
 
 /**
  * A block of cells as text: a CSV, TSV, semicolon- or blank-separated file, or what a spreadsheet puts on the
@@ -29,6 +32,7 @@ public final class CellTable {
 
     /** More than the results that are worked out by hand have, and those of programs that answer an exercise. */
     private static final int MOST_CELLS = 1 << 22;
+    private static final int LONGEST_LINE = 1 << 20;
     private static final Pattern BLANKS = Pattern.compile("\\s+");
 
     /** All cells, one after the other: a list for each row would take more memory than the cells of narrow tables. */
@@ -74,7 +78,20 @@ public final class CellTable {
     }
 
     private static CellTable parse(String text, int most) {
+        if (most < Integer.MAX_VALUE && text.lines().anyMatch(line -> line.length() > LONGEST_LINE)) {
+            throw PixeronException.of("A line of this table has more than %d characters, more than is read as values by hand.", LONGEST_LINE);
+        }
         return parse(text, separator(text), new Builder(most));
+    }
+
+    /** @return the values of an image, each written exactly */
+    public static CellTable of(Image image) {
+        Builder cells = new Builder();
+        for (int i = 0; i < image.rows(); i++) {
+            int start = i * image.columns();
+            cells.add(() -> IntStream.range(start, start + image.columns()).mapToObj(n -> Decimals.exact(image.value(n))).iterator());
+        }
+        return cells.build();
     }
 
     /**

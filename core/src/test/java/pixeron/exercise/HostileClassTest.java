@@ -81,11 +81,12 @@ class HostileClassTest {
         bomb("bomb.xlsx");
         hostile("deep.pixeron.json", "[".repeat(100_000));
         hostile("nothing.csv");
-        hostile("ends.csv", "\n".repeat(5 << 20));
-        byte[] large = new byte[17 << 20];
+        hostile("ends.csv", "\n".repeat(3 << 20));
+        byte[] large = new byte[5 << 20];
         Arrays.fill(large, (byte) '7');
         hostile("large.csv", large);
         hostile("noise.png", new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0});
+        hostile("wall.pgm", "P5\n4000 4000\n255\n");
         hostile("zip.xlsx", "PK\u0003\u0004 and then nothing");
         hostile("variant 0 " + signs + "-000.csv", "part 1\n");
         hostile("=HYPERLINK(1).csv", "1,2\n");
@@ -98,7 +99,7 @@ class HostileClassTest {
         AnswerFolder found = AnswerFolder.of(List.of(folder));
         assertThat(found.leftOut()).containsExactlyInAnyOrder(".hidden.csv", "notes.docx");
         List<Marked> marks = found.handed().stream().flatMap(handed -> marker.marks(handed).stream()).toList();
-        assertThat(marks).hasSize(GOOD + 12);
+        assertThat(marks).hasSize(GOOD + 13);
         List<Marked> marked = marks.stream().filter(Marked::isMarked).toList();
         assertThat(marked).hasSize(GOOD).allSatisfy(one -> assertThat(one.points(true)).isEqualTo(pixeron.number.Rational.of(22)));
         assertThat(marked.stream().map(Marked::name)).contains("ada", "ben", "Wei\u00DF", "Person 1");

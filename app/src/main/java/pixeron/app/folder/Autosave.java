@@ -3,6 +3,7 @@ package pixeron.app.folder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
@@ -168,6 +169,17 @@ public final class Autosave {
         } catch (IOException gone) {
             return 0;
         }
+    }
+
+    /** Work that was left behind is this run's from now on: its file is, until a newer one takes its place, so that there is always one. */
+    public synchronized void adopt(Path leftBehind) {
+        writer.submit(() -> {
+            try {
+                Files.move(leftBehind, folder.path(FOLDER + "/" + mine), StandardCopyOption.REPLACE_EXISTING);
+            } catch (IOException | PixeronException stays) {
+                LoggerFactory.getLogger(Autosave.class).warn("work that was left behind stays where it is", stays);
+            }
+        });
     }
 
     /** Removes a file that was left behind. */

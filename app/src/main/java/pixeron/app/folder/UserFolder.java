@@ -41,6 +41,14 @@ public final class UserFolder {
         return new UserFolder((data.isBlank() ? Path.of(home, ".local", "share") : Path.of(data)).resolve("pixeron"));
     }
 
+    /** What is made here is for its owner alone; a folder that was there is left as it is. */
+    private static void own(Path folder) throws IOException {
+        if (!Files.isDirectory(folder)) {
+            Files.createDirectories(folder);
+            FileRights.own(folder);
+        }
+    }
+
     /**
      * @param name of a file or folder in this folder
      * @return its place; the folder above it exists
@@ -49,11 +57,8 @@ public final class UserFolder {
     public Path path(String name) {
         Path path = folder.resolve(name);
         try {
-            if (Files.notExists(folder)) {
-                Files.createDirectories(folder);
-                FileRights.own(folder);
-            }
-            Files.createDirectories(path.getParent());
+            own(folder);
+            own(path.getParent());
         } catch (IOException trouble) {
             throw PixeronException.because(trouble,
                     "The folder %s for your settings and autosaved work cannot be made.", folder);

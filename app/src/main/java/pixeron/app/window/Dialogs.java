@@ -28,6 +28,9 @@ public interface Dialogs {
     /** @return the file to be written; the platform has asked before an existing one is replaced */
     Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds);
 
+    /** @return whether a file that is there may be replaced */
+    boolean askAboutReplacing(String name);
+
     /** @return a folder, or empty when the person changed their mind */
     Optional<Path> chooseFolder(String title);
 

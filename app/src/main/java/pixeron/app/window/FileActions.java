@@ -1,5 +1,6 @@
 package pixeron.app.window;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -50,7 +51,7 @@ final class FileActions {
     private final Voice voice;
     private final ReadOnlyObjectWrapper<Settings> settings;
     /** The project's file as it was read or written last. */
-    private FileMark asFound = FileMark.NONE;
+    private volatile FileMark asFound = FileMark.NONE;
     /** The file of the table that the person was asked about; empty for one from the clipboard. */
     private Optional<Path> asked = Optional.empty();
     private Consumer<Path> openExercise = file -> { };
@@ -167,7 +168,7 @@ final class FileActions {
     void recover(Path leftBehind) {
         afterUnsaved(() -> opening.start(progress -> ProjectFile.read(leftBehind), work -> {
             bench.open(work, Optional.empty(), false);
-            autosave.discard(leftBehind);
+            autosave.adopt(leftBehind);
         }, this::trouble));
     }
 
@@ -224,7 +225,13 @@ final class FileActions {
 
     private void saveAs(Runnable then) {
         String name = ResultActions.fileName(bench.project()) + ProjectFile.ENDING;
-        voice.dialogs().chooseToSave("Save the project", name, PROJECTS).ifPresent(chosen -> write(withEnding(chosen), then));
+        voice.dialogs().chooseToSave("Save the project", name, PROJECTS).ifPresent(chosen -> {
+            Path file = withEnding(chosen);
+            boolean isAsked = file.equals(chosen) || Files.notExists(file);
+            if (isAsked || voice.dialogs().askAboutReplacing(file.getFileName().toString())) {
+                write(file, then);
+            }
+        });
     }
 
     private static Path withEnding(Path chosen) {
@@ -234,8 +241,7 @@ final class FileActions {
 
     /** What another window or program did to the file meanwhile is not replaced unasked. */
     private void write(Path file, Runnable then) {
-        FileMark found = asFound;
-        saving.start(progress -> found.isOf(file) && found.isChanged(), isChanged -> {
+        saving.start(progress -> asFound.isOf(file) && asFound.isChanged(), isChanged -> {
             if (isChanged) {
                 voice.banner().show(file.getFileName() + " was changed elsewhere since it was opened here; saving replaces that.");
                 voice.banner().offer("Save as another file…", () -> saveAs(then));
@@ -250,9 +256,10 @@ final class FileActions {
         SavedProject work = bench.savedProject();
         saving.start(progress -> {
             ProjectFile.write(file, work);
-            return FileMark.of(file);
-        }, mark -> {
-            asFound = mark;
+            // At once, also where a newer saving has taken the place of this one: what was written here was not changed elsewhere.
+            asFound = FileMark.of(file);
+            return file;
+        }, written -> {
             if (bench.project() == work.project()) {
                 bench.past().markSaved(file);
                 autosave.clear();

@@ -21,6 +21,7 @@ public final class PlatformDialogs implements Dialogs {
     private static final ButtonType SAVE = new ButtonType("Save", ButtonBar.ButtonData.YES);
     private static final ButtonType KEEP = new ButtonType("Keep the numbers…", ButtonBar.ButtonData.YES);
     private static final ButtonType SPREAD = new ButtonType("Spread to 0–255", ButtonBar.ButtonData.NO);
+    private static final ButtonType REPLACE = new ButtonType("Replace", ButtonBar.ButtonData.YES);
     private static final ButtonType DISCARD = new ButtonType("Don't save", ButtonBar.ButtonData.NO);
 
     private final Window owner;
@@ -53,7 +54,10 @@ public final class PlatformDialogs implements Dialogs {
         FileChooser chooser = chooser(title, kinds);
         chooser.setInitialFileName(suggestedName);
         File file = staying(() -> chooser.showSaveDialog(owner));
-        return remembered(file == null ? null : withEnding(file, chooser.getSelectedExtensionFilter()));
+        File whole = file == null ? null : withEnding(file, chooser.getSelectedExtensionFilter());
+        // The platform asked about the name that was typed, not about the one with its ending.
+        boolean isRefused = whole != null && !whole.equals(file) && whole.exists() && !askAboutReplacing(whole.getName());
+        return remembered(isRefused ? null : whole);
     }
 
     @Override
@@ -129,6 +133,11 @@ public final class PlatformDialogs implements Dialogs {
         ButtonType answer = asked("Save the result", format + " has no room for levels 0–" + maximumLevel + ".",
                 "Keep the numbers in another format, or spread them to 0–255: a picture to look at, with other numbers.", KEEP, SPREAD, ButtonType.CANCEL);
         return answer == KEEP ? Room.KEEP_NUMBERS : answer == SPREAD ? Room.SPREAD : Room.CANCEL;
+    }
+
+    @Override
+    public boolean askAboutReplacing(String name) {
+        return asked("Replace the file?", "\"" + name + "\" already exists.", "Replacing it overwrites its contents.", REPLACE, ButtonType.CANCEL) == REPLACE;
     }
 
     @Override

@@ -6,12 +6,14 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -110,6 +112,40 @@ class AutosaveTest {
             autosave.keep(work(n));
             clock.turn(DELAY.toMillis());
         }
+    }
+
+    /** Recovered work is in a file at every moment: in the one that was left behind, then in this run's own. */
+    @Test
+    void recoveredWorkIsNeverWithoutAFile() {
+        Path left = folder.resolve("autosave").resolve("999999999-1" + ProjectFile.ENDING);
+        left.getParent().toFile().mkdirs();
+        ProjectFile.write(left, work(5));
+        autosave.keep(work(5));
+        autosave.adopt(left);
+        assertThat(kept()).isEqualTo(5);
+        assertThat(left).doesNotExist();
+        assertThat(autosave.leftBehind()).isEmpty();
+        clock.turn(DELAY.toMillis());
+        assertThat(kept()).isEqualTo(5);
+        autosave.clear();
+        assertThat(kept()).isZero();
+    }
+
+    /** Nobody else on the machine reads what somebody works on. */
+    @Test
+    void whatIsMadeHereIsForItsOwnerAlone() throws IOException {
+        Assumptions.assumeTrue(folder.getFileSystem().supportedFileAttributeViews().contains("posix"));
+        UserFolder own = new UserFolder(folder.resolve("data"));
+        Path file = own.path("autosave/work" + ProjectFile.ENDING);
+        ProjectFile.write(file, work(1));
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(folder.resolve("data")))).isEqualTo("rwx------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file))).isEqualTo("rw-------");
+        // Somewhere else what is saved again is for the same people as before.
+        Path shared = folder.resolve("shared" + ProjectFile.ENDING);
+        ProjectFile.write(shared, work(1));
+        Files.setPosixFilePermissions(shared, PosixFilePermissions.fromString("rw-r-----"));
+        ProjectFile.write(shared, work(2));
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(shared))).isEqualTo("rw-r-----");
     }
 
     @Test

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.format.CellTable;
@@ -13,15 +12,17 @@ import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.NamedCells;
 import pixeron.format.ReadOptions;
+import pixeron.format.TooManyPixelsException;
 import pixeron.image.Frame;
 import pixeron.image.Image;
-import pixeron.number.Decimals;
 
 /**
  * Finds in a file what can be the answer for a result: a table of just its size, a block of this size in a spreadsheet, or a
  * picture. Where nothing but a block with rows for columns fits, that is it.
  */
 public final class AnswerFile {
+
+    private static final long MOST_PIXELS = 1 << 22;
 
     private AnswerFile() {
     }
@@ -59,14 +60,21 @@ public final class AnswerFile {
         if (!ImageFiles.isPicture(file)) {
             return CellTable.readAll(file);
         }
-        LoadedImage picture = ImageFiles.read(file, ReadOptions.DEFAULT);
+        LoadedImage picture = picture(file);
         if (picture.colour().isPresent()) {
             throw PixeronException.of("The picture has colour or transparency; an answer is gray.");
         }
         Image image = picture.image();
-        return List.of(new NamedCells("", CellTable.parse(IntStream.range(0, image.rows()).mapToObj(i ->
-                IntStream.range(0, image.columns()).mapToObj(j -> Decimals.exact(image.value(i * image.columns() + j)))
-                        .collect(Collectors.joining("\t"))).collect(Collectors.joining("\n")))));
+        return List.of(new NamedCells("", CellTable.of(image)));
+    }
+
+    /** @throws PixeronException if it cannot be read, or has more pixels than anybody works out */
+    static LoadedImage picture(Path file) {
+        try {
+            return ImageFiles.read(file, ReadOptions.DEFAULT.withPixelLimit(MOST_PIXELS));
+        } catch (TooManyPixelsException tooMany) {
+            throw PixeronException.because(tooMany, "The picture has %d pixels; more than %d are not read as values by hand.", tooMany.pixels(), MOST_PIXELS);
+        }
     }
 
     static List<Answer> find(List<NamedCells> sheets, Frame grid) {

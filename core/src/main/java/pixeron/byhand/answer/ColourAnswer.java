@@ -9,8 +9,6 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.colour.Abreast;
 import pixeron.byhand.colour.ColourCells;
 import pixeron.format.CellTable;
-import pixeron.format.ImageFiles;
-import pixeron.format.ReadOptions;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -35,7 +33,7 @@ public final class ColourAnswer {
             if (name.toLowerCase(Locale.ROOT).matches(TABLES)) {
                 return ColourCells.sheet(CellTable.read(file).rows(), faces);
             }
-            return sheet(ImageFiles.read(file, ReadOptions.DEFAULT).result(), faces);
+            return sheet(AnswerFile.picture(file).result(), faces);
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", name, problem.getMessage());
         }

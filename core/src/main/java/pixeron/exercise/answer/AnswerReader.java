@@ -20,6 +20,9 @@ public final class AnswerReader {
 
     /** More than any answer that is worked out by hand, or by a program for an exercise. */
     private static final long MOST_BYTES = 16L << 20;
+    /** A text is read as a whole, and each of its cells takes many times its room. */
+    private static final long MOST_TEXT = 4L << 20;
+    private static final String TEXT = "(?si).*\\.(csv|tsv|txt)";
 
     private AnswerReader() {
     }
@@ -71,8 +74,9 @@ public final class AnswerReader {
             throw PixeronException.of("%s: %s", handed.source(), handed.problem());
         }
         try {
-            if (Files.isRegularFile(handed.file()) && Files.size(handed.file()) > MOST_BYTES) {
-                throw PixeronException.of("%s: It is larger than %d MiB, more than any answer.", handed.source(), MOST_BYTES >> 20);
+            long most = name(handed.file()).matches(TEXT) ? MOST_TEXT : MOST_BYTES;
+            if (Files.isRegularFile(handed.file()) && Files.size(handed.file()) > most) {
+                throw PixeronException.of("%s: It is larger than %d MiB, more than any answer.", handed.source(), most >> 20);
             }
         } catch (IOException unreadable) {
             throw PixeronException.because(unreadable, "%s: It cannot be read: %s.", handed.source(), unreadable.getMessage());

@@ -23,7 +23,7 @@ public final class Shift extends PointStep {
 
     private static final int FARTHEST = 16;
     private static final NumberParameter BY = NumberParameter.required("by", "By").sliding(Span.of(-8, 8))
-            .only(n -> n.isInt() && Math.abs(n.toInt()) <= FARTHEST, "a whole number from -16 to 16");
+            .only(n -> n.isInt() && n.toInt() >= -FARTHEST && n.toInt() <= FARTHEST, "a whole number from -16 to 16");
 
     private final Expression right = parsed("floor(r / 2^(-by))");
 

@@ -20,6 +20,7 @@ import pixeron.number.Rational;
 public record NumberParameter(String key, String title, boolean isRequired, Optional<Amount> defaultValue,
         Words words, Allowed allowed, Optional<Span> span) implements Parameter<Amount> {
 
+    private static final int FARTHEST = 1_000_000_000;
     private static final Optional<Span> LEVELS = Optional.of(Span.ofLevels(0, 1));
 
     /**
@@ -47,9 +48,9 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
         return new NumberParameter(key, title, true, Optional.empty(), Words.NONE, Allowed.all("a number"), Optional.empty());
     }
 
-    /** @return a key that must be given, with a whole number of any sign */
+    /** @return a key that must be given, with a whole number of any sign; beyond a thousand million no image reaches, and places could not be added to it */
     public static NumberParameter whole(String key, String title) {
-        return required(key, title).only(Rational::isInt, "a whole number");
+        return required(key, title).only(number -> number.isInt() && number.toInt() >= -FARTHEST && number.toInt() <= FARTHEST, "a whole number from -1000000000 to 1000000000");
     }
 
     /** @return a key with a default; M may be written for the maximum level */
