@@ -1,13 +1,18 @@
 package pixeron.report;
 
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import pixeron.Harmless;
 import pixeron.report.Block.Cell;
 import pixeron.report.Block.Grid;
 
 /** Writes a report as Markdown: grids and tables as tables, marks behind the values. */
 final class MarkdownReport {
+
+    private static final Pattern TAG = Pattern.compile("<(?=[A-Za-z/!?])");
+    private static final Pattern LINK = Pattern.compile("](?=[(\\[:])");
 
     private MarkdownReport() {
     }
@@ -18,11 +23,11 @@ final class MarkdownReport {
 
     private static String block(Block block) {
         if (block instanceof Block.Heading heading) {
-            return "#".repeat(heading.level()) + " " + heading.text() + "\n";
+            return "#".repeat(heading.level()) + " " + plain(heading.text()) + "\n";
         } else if (block instanceof Block.Words words) {
-            return (words.isStrong() ? "**" + words.text() + "**" : words.text()) + "\n";
+            return (words.isStrong() ? "**" + plain(words.text()) + "**" : plain(words.text())) + "\n";
         } else if (block instanceof Block.Code code) {
-            return "    " + code.text() + "\n";
+            return "    " + Harmless.shown(code.text()) + "\n";
         } else if (block instanceof Block.Grids grids) {
             return grids.grids().stream().map(MarkdownReport::grid).collect(Collectors.joining("\n"));
         } else if (block instanceof Block.Workings workings) {
@@ -41,21 +46,26 @@ final class MarkdownReport {
             row.addAll(grid.rows().get(i));
             return List.copyOf(row);
         }).toList();
-        return grid.title() + "\n\n" + table(head, rows);
+        return plain(grid.title()) + "\n\n" + table(head, rows);
     }
 
     private static String table(List<String> head, List<List<Cell>> rows) {
-        return "| " + String.join(" | ", head) + " |\n|" + "---:|".repeat(head.size()) + "\n" + rows.stream().map(row -> "| "
+        return "| " + head.stream().map(MarkdownReport::escaped).collect(Collectors.joining(" | ")) + " |\n|" + "---:|".repeat(head.size()) + "\n" + rows.stream().map(row -> "| "
                 + row.stream().map(cell -> escaped(cell.text()) + (cell.mark().sign().isEmpty() ? "" : " " + cell.mark().sign()))
                         .collect(Collectors.joining(" | ")) + " |\n").collect(Collectors.joining());
     }
 
     private static String escaped(String text) {
-        return text.replace("|", "\\|");
+        return plain(text).replace("|", "\\|");
+    }
+
+    /** Names of files, people and steps stay words: they begin no tag, no link and no new line. */
+    private static String plain(String text) {
+        return LINK.matcher(TAG.matcher(Harmless.shown(text)).replaceAll("&lt;")).replaceAll("\\\\]");
     }
 
     private static String work(Block.Work work) {
-        return work.title() + "\n\n```\n" + IntStream.range(0, work.lines().size()).mapToObj(n ->
-                (n == work.partsAt() ? "▸ " : "  ") + work.lines().get(n) + "\n").collect(Collectors.joining()) + "```\n";
+        return plain(work.title()) + "\n\n```\n" + IntStream.range(0, work.lines().size()).mapToObj(n ->
+                (n == work.partsAt() ? "▸ " : "  ") + Harmless.shown(work.lines().get(n)).replace("```", "'''") + "\n").collect(Collectors.joining()) + "```\n";
     }
 }

@@ -59,7 +59,7 @@ class ReportTest {
         Path file = folder.resolve("page.md");
         ReportFile.write(file, report(work()));
         String text = Files.readString(file);
-        assertThat(text).contains("# Two <rows>", "It starts in step 1, row 0, column 0: 1 for 2.",
+        assertThat(text).contains("# Two &lt;rows>", "It starts in step 1, row 0, column 0: 1 for 2.",
                 "    multiply factor=1.5", "6 of 6 filled · 1 agree · 5 differ · score 17 of 100",
                 "| **0** | 1 ▼ | 4 ▼ |", "| **1** | 7 ▼ | 6 ✓ |", "| **2** | 10 ▼ | 9 ▲ |",
                 "4 of the 5 differing cells are what you get when the fraction is dropped instead of rounded. (rounded-down)",
@@ -67,6 +67,18 @@ class ReportTest {
                 "1.5 → 2   nearest", "▸ round", "1.5 → 1");
         // With 4 instead of 5 in row 0, and 9 instead of 3 in row 2, two of the next step follow.
         assertThat(text).contains("2 differing cells (↳) are right, given the values by hand of step 1.", "| **0** | 0 ✓ | 0 ↳ |");
+    }
+
+    /** Names come from others: in Markdown they are words, and nothing that a page would run, open or begin anew. */
+    @Test
+    void namesAreWordsInMarkdown() throws IOException {
+        String name = "a\n# b <script>x</script> [c](javascript:x) <javascript:x>\n[d]: javascript:x ```";
+        Project project = Project.of(name, new Origin(name, "table", 1, List.of()), Image.of(3, new int[][] {{0, 1}})).withChain(chain -> chain.withStep(0, StepLine.parse("invert")));
+        Path file = folder.resolve("page.md");
+        ReportFile.write(file, report(project));
+        assertThat(Files.readAllLines(file)).noneMatch(line -> line.startsWith("# b") || line.startsWith("[d]:"))
+                .noneMatch(line -> line.contains("<script") || line.contains("</script") || line.contains("](") && !line.contains("\\](") || line.contains("<javascript"))
+                .anyMatch(line -> line.contains("&lt;script>x&lt;/script>"));
     }
 
     @Test
