@@ -149,7 +149,7 @@ class LookingTest extends WindowTest {
         clickOn(plot.localToScreen(plot.getLayoutBounds().getWidth() * 3.25 / 8, 40));
         settle();
         assertThat(bench().shown().litPixels().orElseThrow().count()).isEqualTo(2);
-        assertThat(shownText()).contains("level 3 · before 2");
+        assertThat(shownText()).contains("level 3 · count 2");
         push(KeyCode.F7);
         assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(1, 2));
         clickOn("Display");

@@ -49,6 +49,7 @@ final class CheckCommand implements Callable<Integer> {
     private final ByProgram program;
     private final Argument<String> table;
     private final Argument<Path> out;
+    private final Argument<Boolean> isReplacing;
     private final Argument<String> tolerance;
     private final Argument<Format> format;
 
@@ -68,6 +69,7 @@ final class CheckCommand implements Callable<Integer> {
                         + "columns, and the first column says which row it is. \"pixel ROW,COLUMN\": the numbers on the way to that pixel, such as "
                         + "sum, quotient and rounded.");
         out = syntax.option("--out", "FILE", Path.class, "For a folder: a CSV with one row for each of its files: file, filled, agree, differ, first slip, score.");
+        isReplacing = syntax.flag("--replace", "For a folder: replace results that lie among its files.");
         tolerance = syntax.option("--tolerance", "T", String.class, "Values within ± T agree, whatever their decimals.");
         format = syntax.format(Format.class);
     }
@@ -100,7 +102,7 @@ final class CheckCommand implements Callable<Integer> {
             return checkTable(right, operation);
         }
         if (Files.isDirectory(byHand.value())) {
-            return FolderCheck.write(FolderCheck.Subject.of(operation), byHand.value(), out.value(), file -> answer.written(operation, file, tolerance.value()), syntax.out());
+            return FolderCheck.write(FolderCheck.Subject.of(operation), byHand.value(), new FolderCheck.Target(out.value(), isReplacing.value()), file -> answer.written(operation, file, tolerance.value()), syntax.out());
         } else if (out.isGiven()) {
             throw PixeronException.of("--out is for a folder of tables; %s is one file.", byHand.value().getFileName());
         }
@@ -157,7 +159,7 @@ final class CheckCommand implements Callable<Integer> {
         Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), stage.before(Progress.NONE).required(),
                 (ColourImage) stage.after(Progress.NONE).required());
         if (Files.isDirectory(byHand.value())) {
-            return FolderCheck.write(new FolderCheck.Subject(right, new SlipFinder(right), shape -> Optional.empty()), byHand.value(), out.value(), file ->
+            return FolderCheck.write(new FolderCheck.Subject(right, new SlipFinder(right), shape -> Optional.empty()), byHand.value(), new FolderCheck.Target(out.value(), isReplacing.value()), file ->
                     new AnswerChoice.Written(tolerant(ColourAnswer.read(file, right)), Optional.empty()), syntax.out());
         }
         HandSheet sheet = ColourAnswer.read(byHand.value(), right);

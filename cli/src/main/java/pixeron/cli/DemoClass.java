@@ -47,7 +47,7 @@ final class DemoClass {
                 StepLine.parse(line).bind(sort).result(Progress.NONE), false));
         Operation operation = StepLine.parse(EXERCISE).bind(sort);
         Frame grid = operation.frame();
-        FolderCheck.write(FolderCheck.Subject.of(operation), folder, folder.resolve("results.csv"), file -> new AnswerChoice.Written(
+        FolderCheck.write(FolderCheck.Subject.of(operation), folder, new FolderCheck.Target(folder.resolve("results.csv"), true), file -> new AnswerChoice.Written(
                 AnswerFile.read(file, grid).get(0).sheet(grid), Optional.empty()), new PrintWriter(Writer.nullWriter()));
         return ANSWERS.size() + 1;
     }

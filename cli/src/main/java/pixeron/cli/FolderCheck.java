@@ -15,7 +15,9 @@ import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.byhand.slip.search.SlipFinder;
+import pixeron.format.CellTable;
 import pixeron.format.ResultTable;
+import pixeron.format.SafeFile;
 import pixeron.image.Frame;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -27,6 +29,7 @@ import pixeron.step.Progress;
 /** All tables by hand of a folder against one step: a row for each file. */
 final class FolderCheck {
 
+    private static final List<String> HEAD = List.of("file", "filled", "agree", "differ", "first slip", "score", "problem");
     private static final String ENDINGS = ".*\\.(csv|tsv|txt|xlsx|ods|png|pgm|tif|tiff|bmp|gif)";
 
     /**
@@ -43,22 +46,33 @@ final class FolderCheck {
         }
     }
 
+    /**
+     * Where results go.
+     *
+     * @param file the CSV
+     * @param isReplacing whether results of before are replaced where they lie among the answers
+     */
+    record Target(Path file, boolean isReplacing) {
+    }
+
     private FolderCheck() {
     }
 
     /**
      * @param folder its tables, spreadsheets and pictures are read, in the order of their names
-     * @param out the CSV that is written; a file that cannot be read has its reason in the last column
+     * @param target the CSV that is written; a file that cannot be read has its reason in the last column
      * @param answers reads one of them
      * @return the exit code
      */
-    static int write(Subject subject, Path folder, Path out, Function<Path, AnswerChoice.Written> answers, PrintWriter console) {
+    static int write(Subject subject, Path folder, Target target, Function<Path, AnswerChoice.Written> answers, PrintWriter console) {
+        Path out = target.file();
         if (out == null) {
             throw PixeronException.of("%s is a folder; give --out results.csv, which gets a row for each of its files.",
                     folder.getFileName());
         }
+        requireFree(target, folder);
         List<Path> files = files(folder, out);
-        List<List<String>> rows = new ArrayList<>(List.of(List.of("file", "filled", "agree", "differ", "first slip", "score", "problem")));
+        List<List<String>> rows = new ArrayList<>(List.of(HEAD));
         boolean isAllRight = true;
         for (Path file : files) {
             String name = file.getFileName().toString();
@@ -83,6 +97,26 @@ final class FolderCheck {
         ResultTable.write(out, rows);
         console.println(files.size() + " tables checked, results in " + out);
         return isAllRight ? 0 : Pixeron.DIFFERS;
+    }
+
+    /** What lies among the answers is one of them, or what was written of them before. */
+    private static void requireFree(Target target, Path folder) {
+        Path out = target.file();
+        boolean isInside = Files.isRegularFile(out) && SafeFile.isSame(out.toAbsolutePath().getParent(), folder);
+        if (isInside && !isResults(out)) {
+            throw PixeronException.of("%s is one of the answers; give the results another name.", out);
+        } else if (isInside && !target.isReplacing()) {
+            throw PixeronException.of("%s is there already, among the answers; give --replace, or the results another name.", out);
+        }
+    }
+
+    private static boolean isResults(Path file) {
+        try {
+            List<List<String>> rows = CellTable.read(file).rows();
+            return !rows.isEmpty() && rows.get(0).equals(HEAD);
+        } catch (PixeronException noTable) {
+            return false;
+        }
     }
 
     /** The part of all cells that agrees; a blank cell does not. */

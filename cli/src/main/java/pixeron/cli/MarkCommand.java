@@ -25,6 +25,7 @@ import pixeron.exercise.mark.Marker;
 import pixeron.exercise.mark.ReportNames;
 import pixeron.exercise.mark.ResultsFile;
 import pixeron.format.ResultTable;
+import pixeron.format.SafeFile;
 import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
 import pixeron.step.Progress;
@@ -107,7 +108,7 @@ final class MarkCommand implements Callable<Integer> {
         List<Path> targets = ResultsFile.targets(out.value());
         List<Handed> left = new ArrayList<>();
         for (Handed one : handed) {
-            if (targets.stream().noneMatch(target -> isSame(target, one.file()))) {
+            if (targets.stream().noneMatch(target -> SafeFile.isSame(target, one.file()))) {
                 left.add(one);
             } else if (!ResultsFile.isResults(one.file())) {
                 throw PixeronException.of("%s is one of the answers; give the results another name.", one.file());
@@ -115,20 +116,7 @@ final class MarkCommand implements Callable<Integer> {
                 throw PixeronException.of("%s is there already, among the answers; give --replace, or the results another name.", one.file());
             }
         }
-        for (Path target : targets) {
-            if (isSame(target, file.value())) {
-                throw PixeronException.of("%s is the exercise; give the results another name.", target);
-            }
-        }
         return left;
-    }
-
-    private static boolean isSame(Path one, Path other) {
-        try {
-            return Files.exists(one) && Files.exists(other) && Files.isSameFile(one, other);
-        } catch (IOException unknown) {
-            return one.toAbsolutePath().normalize().equals(other.toAbsolutePath().normalize());
-        }
     }
 
     /** @return the same, with a note where a report could not be written */

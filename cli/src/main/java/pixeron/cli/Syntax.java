@@ -1,20 +1,29 @@
 package pixeron.cli;
 
 import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import picocli.CommandLine;
 import picocli.CommandLine.ITypeConverter;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Model.PositionalParamSpec;
+import pixeron.PixeronException;
+import pixeron.format.SafeFile;
 
 /**
  * What a command takes, said to the library for arguments by calls. Annotations on fields would say it as well, but to
  * read them Java makes classes while it runs, which was a quarter of a short command.
  */
 final class Syntax {
+
+    private static final String OUT = "--out";
 
     private final PrintWriter out;
     private final PrintWriter err;
@@ -113,11 +122,46 @@ final class Syntax {
      * @return what reads the words and then does the command
      */
     CommandLine line(String name, Object command) {
-        CommandSpec spec = CommandSpec.wrapWithoutInspection(command).name(name).version(version);
+        Callable<Object> guarded = () -> {
+            requireOther();
+            if (command instanceof Callable<?> call) {
+                return call.call();
+            }
+            ((Runnable) command).run();
+            return 0;
+        };
+        CommandSpec spec = CommandSpec.wrapWithoutInspection(guarded).name(name).version(version);
         spec.usageMessage().description(sentences);
         options.forEach(spec::addOption);
         words.forEach(spec::addPositional);
         // Plain words: what goes to the terminal has no signs that color it.
         return new CommandLine(spec).setOut(out).setErr(err).setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF));
+    }
+
+    /** Nothing that a command reads is written by it. */
+    private void requireOther() {
+        Stream<OptionSpec> writing = options.stream().filter(option -> option.longestName().equals(OUT));
+        List<Path> read = Stream.concat(words.stream(), options.stream().filter(option -> !option.longestName().startsWith(OUT)))
+                .flatMap(spec -> paths(spec.getValue())).toList();
+        writing.flatMap(option -> paths(option.getValue())).filter(Files::isRegularFile).forEach(target -> {
+            if (read.stream().anyMatch(path -> SafeFile.isSame(path, target))) {
+                throw PixeronException.of("%s is read by this command; give --out another name.", target);
+            }
+        });
+    }
+
+    /** Paths as such, in lists, and behind the name of an image. */
+    private static Stream<Path> paths(Object value) {
+        if (value instanceof Path path) {
+            return Stream.of(path);
+        } else if (value instanceof Collection<?> several) {
+            return several.stream().flatMap(Syntax::paths);
+        }
+        String text = value instanceof String named ? named : "";
+        try {
+            return text.indexOf('=') > 0 ? Stream.of(Path.of(text.substring(text.indexOf('=') + 1))) : Stream.empty();
+        } catch (InvalidPathException noPath) {
+            return Stream.empty();
+        }
     }
 }

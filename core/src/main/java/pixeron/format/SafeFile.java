@@ -95,6 +95,15 @@ public final class SafeFile {
         return first instanceof FileSystemException place && place.getReason() != null ? place.getReason() : first.getMessage();
     }
 
+    /** @return whether two paths lead to one file that is there, also by links */
+    public static boolean isSame(Path one, Path other) {
+        try {
+            return Files.exists(one) && Files.exists(other) && Files.isSameFile(one, other);
+        } catch (IOException unknown) {
+            return one.toAbsolutePath().normalize().equals(other.toAbsolutePath().normalize());
+        }
+    }
+
     /**
      * @throws PixeronException if target cannot be written for a reason that is known beforehand
      */
