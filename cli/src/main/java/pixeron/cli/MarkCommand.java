@@ -11,6 +11,7 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -20,8 +21,10 @@ import pixeron.exercise.answer.AnswerFolder;
 import pixeron.exercise.answer.Handed;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.exercise.mark.ClassTable;
+import pixeron.exercise.mark.GradeTable;
 import pixeron.exercise.mark.Marked;
 import pixeron.exercise.mark.Marker;
+import pixeron.exercise.mark.People;
 import pixeron.exercise.mark.ReportNames;
 import pixeron.exercise.mark.ResultsFile;
 import pixeron.format.ResultTable;
@@ -41,6 +44,9 @@ final class MarkCommand implements Callable<Integer> {
     private final Argument<List<Path>> answers;
     private final Argument<Path> out;
     private final Argument<Path> reports;
+    private final Argument<Path> grades;
+    private final Argument<String> columns;
+    private final Argument<Path> people;
     private final Argument<Boolean> followIsWrong;
     private final Argument<Boolean> isReplacing;
 
@@ -53,6 +59,10 @@ final class MarkCommand implements Callable<Integer> {
                         + "files, one a line, is read from standard input, and each row is written as soon as it is known.");
         out = syntax.option("--out", "RESULTS", Path.class, ".csv, with slips and parts in two files beside it, or .xlsx. Needed with ANSWERS.");
         reports = syntax.option("--reports", "FOLDER", Path.class, "A folder that gets a report (PDF) for each answer.");
+        grades = syntax.option("--grades", "FILE", Path.class, "A CSV for a grade book: a line for each person.");
+        columns = syntax.option("--columns", "LIST", String.class, "The columns of --grades, such as \"id=Student ID,points=Grade,feedback\". There are id, name, code, "
+                + "points, maximum, percent, feedback.");
+        people = syntax.option("--people", "LIST", Path.class, "A CSV with columns id, name, code: --grades has a line for each of them, also for who handed nothing in.");
         followIsWrong = syntax.flag("--follow-is-wrong", "A value that follows from an earlier mistake does not count as right.");
         isReplacing = syntax.flag("--replace", "Replace results that lie among the answers, and reports that are there.");
     }
@@ -66,6 +76,9 @@ final class MarkCommand implements Callable<Integer> {
             throw PixeronException.of("Missing required option --out RESULTS.csv; only a list of files on standard input goes without it.");
         }
         ResultsFile.requireKnown(out.value());
+        requireGrades();
+        List<GradeTable.Titled> titled = GradeTable.columns(Optional.ofNullable(columns.value()));
+        Optional<People> list = Optional.ofNullable(people.value()).map(People::read);
         AnswerFolder folder = AnswerFolder.of(answers.value());
         List<Handed> handed = answers(folder.handed());
         if (handed.isEmpty()) {
@@ -75,9 +88,14 @@ final class MarkCommand implements Callable<Integer> {
         if (reports.isGiven()) {
             marks = reported(marks);
         }
+        PrintWriter console = syntax.out();
         ClassTable table = new ClassTable(marks, marker.partTitles(), !followIsWrong.value());
         List<Path> written = ResultsFile.write(out.value(), table);
-        PrintWriter console = syntax.out();
+        if (grades.isGiven()) {
+            GradeTable graded = GradeTable.of(marks, list, marker.maximum(), !followIsWrong.value());
+            ResultTable.write(grades.value(), graded.rows(titled));
+            list.ifPresent(known -> tellMissing(graded, console));
+        }
         long marked = marks.stream().filter(Marked::isMarked).count();
         console.println(marked + " of " + marks.size() + " answers marked, results in " + written.get(0));
         table.slips().forEach(slip -> console.println("  " + slip.what() + ": " + slip.by().size()));
@@ -85,10 +103,30 @@ final class MarkCommand implements Callable<Integer> {
         return exitCode(marks.stream().allMatch(MarkCommand::isAllRight));
     }
 
+    private void requireGrades() {
+        if (!grades.isGiven() && (columns.isGiven() || people.isGiven())) {
+            throw PixeronException.of("%s is for --grades FILE, which is not given.", columns.isGiven() ? "--columns" : "--people");
+        } else if (grades.isGiven() && ResultsFile.targets(out.value()).stream().anyMatch(target -> target.toAbsolutePath().normalize().equals(grades.value().toAbsolutePath().normalize()))) {
+            throw PixeronException.of("The grades and the results cannot both be %s.", grades.value());
+        }
+    }
+
+    private static void tellMissing(GradeTable graded, PrintWriter console) {
+        for (GradeTable.Handing handing : GradeTable.Handing.values()) {
+            List<String> who = graded.lines().stream().filter(line -> line.handing() == handing).map(GradeTable.Line::who).toList();
+            if (handing != GradeTable.Handing.ONCE && !who.isEmpty()) {
+                console.println("  " + handing.words() + ": " + who.size() + " (" + listed(who) + ")");
+            }
+        }
+    }
+
+    private static String listed(List<String> names) {
+        return names.stream().limit(TOLD).collect(Collectors.joining(", ")) + (names.size() > TOLD ? ", …" : "");
+    }
+
     private static void tellLeftOut(List<String> names, PrintWriter console) {
         if (!names.isEmpty()) {
-            console.println("  left out, since they are hidden or of another kind: " + names.size() + " (" + names.stream().limit(TOLD).collect(Collectors.joining(", "))
-                    + (names.size() > TOLD ? ", …" : "") + ")");
+            console.println("  left out, since they are hidden or of another kind: " + names.size() + " (" + listed(names) + ")");
         }
     }
 
@@ -108,7 +146,9 @@ final class MarkCommand implements Callable<Integer> {
         List<Path> targets = ResultsFile.targets(out.value());
         List<Handed> left = new ArrayList<>();
         for (Handed one : handed) {
-            if (targets.stream().noneMatch(target -> SafeFile.isSame(target, one.file()))) {
+            if (grades.isGiven() && SafeFile.isSame(grades.value(), one.file())) {
+                throw PixeronException.of("%s is one of the answers; give the grades another name.", one.file());
+            } else if (targets.stream().noneMatch(target -> SafeFile.isSame(target, one.file()))) {
                 left.add(one);
             } else if (!ResultsFile.isResults(one.file())) {
                 throw PixeronException.of("%s is one of the answers; give the results another name.", one.file());
@@ -144,8 +184,8 @@ final class MarkCommand implements Callable<Integer> {
     }
 
     private int stream(Marker marker) {
-        if (out.isGiven() || reports.isGiven()) {
-            throw PixeronException.of("No answers are named; a list of files on standard input is marked without --out and --reports, row by row to standard output.");
+        if (out.isGiven() || reports.isGiven() || grades.isGiven()) {
+            throw PixeronException.of("No answers are named; a list of files on standard input is marked without --out, --reports and --grades, row by row to standard output.");
         }
         PrintWriter console = syntax.out();
         ClassTable table = new ClassTable(List.of(), marker.partTitles(), !followIsWrong.value());

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import picocli.CommandLine;
@@ -24,6 +25,8 @@ import pixeron.format.SafeFile;
 final class Syntax {
 
     private static final String OUT = "--out";
+    /** Options that name a file that is written. */
+    private static final Set<String> WRITTEN = Set.of(OUT, "--grades");
 
     private final PrintWriter out;
     private final PrintWriter err;
@@ -140,12 +143,12 @@ final class Syntax {
 
     /** Nothing that a command reads is written by it. */
     private void requireOther() {
-        Stream<OptionSpec> writing = options.stream().filter(option -> option.longestName().equals(OUT));
-        List<Path> read = Stream.concat(words.stream(), options.stream().filter(option -> !option.longestName().startsWith(OUT)))
+        Stream<OptionSpec> writing = options.stream().filter(option -> WRITTEN.contains(option.longestName()));
+        List<Path> read = Stream.concat(words.stream(), options.stream().filter(option -> !option.longestName().startsWith(OUT) && !WRITTEN.contains(option.longestName())))
                 .flatMap(spec -> paths(spec.getValue())).toList();
         writing.flatMap(option -> paths(option.getValue())).filter(Files::isRegularFile).forEach(target -> {
             if (read.stream().anyMatch(path -> SafeFile.isSame(path, target))) {
-                throw PixeronException.of("%s is read by this command; give --out another name.", target);
+                throw PixeronException.of("%s is read by this command; give what is written another name.", target);
             }
         });
     }

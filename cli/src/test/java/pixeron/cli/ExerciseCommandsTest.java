@@ -61,6 +61,21 @@ class ExerciseCommandsTest extends CommandTest {
     }
 
     @Test
+    void aGradeBookGetsALineForEachPerson() throws IOException {
+        Path answers = Files.createDirectory(folder.resolve("answers"));
+        Files.move(answer("Kim", variants.variant(1)), answers.resolve("Kim.csv"));
+        Path people = write("people.csv", "id,name\n17,Kim\n18,=Noa\n");
+        Path results = folder.resolve("results.csv");
+        assertThat(pixeron("mark", exercise, answers, "--out", results, "--grades", folder.resolve("grades.csv"), "--people", people, "--columns", "id=Student,name,points")).isZero();
+        assertThat(output).contains("handed in nothing: 1 (=Noa)");
+        assertThat(rows("grades.csv")).containsExactly(List.of("Student", "name", "points"), List.of("17", "Kim", "16"), List.of("18", "'=Noa", ""));
+        assertBad("is read by this command", "mark", exercise, answers, "--out", results, "--grades", people, "--people", people);
+        assertBad("--people is for --grades FILE", "mark", exercise, answers, "--out", results, "--people", people);
+        assertBad("The grades and the results cannot both be", "mark", exercise, answers, "--out", results, "--grades", results);
+        assertBad("give the grades another name", "mark", exercise, answers, "--out", results, "--grades", answers.resolve("Kim.csv"));
+    }
+
+    @Test
     void aClassGetsRowsSlipsAndParts() throws IOException {
         Path first = answer("Kim", variants.variant(1));
         answer("Lee", variants.variant(2));

@@ -42,7 +42,7 @@ class RefusalsTest extends CommandTest {
         "run IMAGE --step 'add amount=M' --out OUT | is not a number",
         "run IMAGE --step 'multiply factor=1/0' --out OUT | zero",
         "run IMAGE --step 'box size=0' --out OUT | give a whole number from 1",
-        "run IMAGE --step invert --out IMAGE | is read by this command; give --out another name",
+        "run IMAGE --step invert --out IMAGE | is read by this command; give what is written another name",
         "gray IMAGE --rule mean --out IMAGE | is read by this command",
         "run IMAGE --step 'combine with=b rule=sum' --image b=FOLDER/hand.csv --out FOLDER/hand.csv | is read by this command",
         "report IMAGE --step invert --by-hand FOLDER/hand.csv --out FOLDER/hand.csv | is read by this command",

@@ -29,7 +29,7 @@ class ResultsFileTest {
 
     private static Marked answer(String name, String slip) {
         List<Marked.PartMark> parts = List.of(new Marked.PartMark(4, 4, 3, 0, Rational.of(3), Rational.ZERO));
-        return new Marked(name + ".csv", name, Optional.of(new Code("K3F7", 1)), parts, Optional.of(slip), Optional.empty(),
+        return new Marked(name + ".csv", name, Optional.of(new Code("K3F7", 1)), parts, Optional.of(new Marked.Slip(slip, "Said.")), Optional.empty(),
                 Optional.of(new Variants(Exercises.threeParts(5)).variant(1).project()), "", "see\nme, \"soon\"");
     }
 

@@ -13,13 +13,13 @@ import pixeron.project.Project;
  * @param name of the person; empty where none is said
  * @param code of the variant; empty where it is not known
  * @param parts what is said of each part that is asked, in their order; none where it could not be marked
- * @param firstSlip the id of the slip that explains most where the work first goes wrong; two with a plus between them
+ * @param slip the slip that explains most where the work first goes wrong
  * @param starts where it first goes wrong, in one sentence
  * @param work the variant's project with the person's values; empty where it could not be marked
  * @param problem why it could not be marked, or what else is to be known of it; empty where there is nothing
  * @param comment of the instructor
  */
-public record Marked(String source, String name, Optional<Code> code, List<PartMark> parts, Optional<String> firstSlip, Optional<String> starts,
+public record Marked(String source, String name, Optional<Code> code, List<PartMark> parts, Optional<Slip> slip, Optional<String> starts,
         Optional<Project> work, String problem, String comment) {
 
     public Marked {
@@ -42,6 +42,20 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
         public int differ() {
             return filled - agree - follow;
         }
+    }
+
+    /**
+     * A slip.
+     *
+     * @param id its stable id; two with a plus between them
+     * @param words what it explains, in a sentence
+     */
+    public record Slip(String id, String words) {
+    }
+
+    /** @return the id of the slip that explains most where the work first goes wrong; two with a plus between them */
+    public Optional<String> firstSlip() {
+        return slip.map(Slip::id);
     }
 
     /** @return an answer that could not be marked */
@@ -86,16 +100,16 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
 
     /** @return this with something more to be known of it */
     public Marked noting(String more) {
-        return new Marked(source, name, code, parts, firstSlip, starts, work, problem.isEmpty() ? more : problem + " " + more, comment);
+        return new Marked(source, name, code, parts, slip, starts, work, problem.isEmpty() ? more : problem + " " + more, comment);
     }
 
     /** @return this without what was noted of it; why it could not be marked stays */
     public Marked withoutNote() {
-        return isMarked() ? new Marked(source, name, code, parts, firstSlip, starts, work, "", comment) : this;
+        return isMarked() ? new Marked(source, name, code, parts, slip, starts, work, "", comment) : this;
     }
 
     /** @return this with another comment */
     public Marked commented(String other) {
-        return new Marked(source, name, code, parts, firstSlip, starts, work, problem, other);
+        return new Marked(source, name, code, parts, slip, starts, work, problem, other);
     }
 }

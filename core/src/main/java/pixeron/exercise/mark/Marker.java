@@ -192,13 +192,13 @@ public final class Marker {
     }
 
     /** Where the work first goes wrong: the slip in a table before one in the result, since the result comes of it. */
-    private static Optional<String> firstSlip(List<StepWork> works, Prepared variant, Progress progress) {
+    private static Optional<Marked.Slip> firstSlip(List<StepWork> works, Prepared variant, Progress progress) {
         for (StepWork work : works) {
             for (Map.Entry<String, TableCheck> table : work.tables().entrySet()) {
                 if (table.getValue().first().isPresent()) {
                     Optional<TableSlip> slip = TableSlips.find(table.getValue(), work.table(table.getKey()), work.operation()).stream().findFirst();
                     if (slip.isPresent()) {
-                        return slip.map(TableSlip::id);
+                        return slip.map(found -> new Marked.Slip(found.id(), found.text()));
                     }
                 }
             }
@@ -206,7 +206,7 @@ public final class Marker {
                 Findings found = work.withShape(finder(work, variant).find(work.following().rest(work.check()), progress));
                 Optional<Explanation> slip = found.slips().stream().findFirst();
                 if (slip.isPresent()) {
-                    return slip.map(best -> String.join(" + ", best.ids()));
+                    return slip.map(best -> new Marked.Slip(String.join(" + ", best.ids()), best.text()));
                 }
             }
         }
@@ -233,6 +233,11 @@ public final class Marker {
             String others = same.stream().filter(other -> other != marked).map(Marked::source).limit(3).collect(Collectors.joining(", "));
             return others.isEmpty() ? marked : marked.noting("The same code is in " + others + ".");
         }).toList();
+    }
+
+    /** @return the points for everything that is asked */
+    public Rational maximum() {
+        return prepared(1).parts().stream().map(part -> part.asked().points()).reduce(Rational.ZERO, Rational::plus);
     }
 
     /** @return the titles of the parts that are asked, of any variant */
