@@ -109,11 +109,15 @@ final class CheckCommand implements Callable<Integer> {
         AnswerChoice.Written written = answer.written(operation, byHand.value(), tolerance.value());
         Check check = Check.of(written.sheet(), operation);
         requireUnderstood(check, byHand.value());
-        Findings found = written.otherShape().flatMap(shape -> ShapeSlip.of(shape, operation)).map(shape ->
-                SlipFinder.find(check, operation).with(shape)).orElseGet(() -> SlipFinder.find(check, operation));
+        Findings slips = Patience.find(progress -> new SlipFinder(operation).find(check, progress), this::tell);
+        Findings found = written.otherShape().flatMap(shape -> ShapeSlip.of(shape, operation)).map(slips::with).orElse(slips);
         syntax.out().print(format.value() == Format.json ? Json.text(Json.withFace(Json.check(check, found), face.name())) + System.lineSeparator()
                 : CheckText.shape(written.otherShape(), operation.frame()) + CheckText.of(check, found, CheckText.parts(operation)));
         return check.differing().isEmpty() && written.otherShape().isEmpty() ? 0 : Pixeron.DIFFERS;
+    }
+
+    private void tell(String note) {
+        syntax.err().println("pixeron: " + note);
     }
 
     private int checkProgram() {
@@ -165,7 +169,7 @@ final class CheckCommand implements Callable<Integer> {
         HandSheet sheet = ColourAnswer.read(byHand.value(), right);
         Check check = Check.of(tolerant(sheet), right);
         requireUnderstood(check, byHand.value());
-        Findings found = new SlipFinder(right).find(check, Progress.NONE);
+        Findings found = Patience.find(progress -> new SlipFinder(right).find(check, progress), this::tell);
         syntax.out().print(format.value() == Format.json ? Json.text(Json.colourCheck(check, found, right))
                 + System.lineSeparator() : CheckText.of(check, found, right));
         return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;

@@ -24,7 +24,6 @@ import pixeron.number.Rational;
 import pixeron.step.Explained;
 import pixeron.step.KnownValues;
 import pixeron.step.Operation;
-import pixeron.step.Progress;
 
 /** All tables by hand of a folder against one step: a row for each file. */
 final class FolderCheck {
@@ -80,14 +79,15 @@ final class FolderCheck {
                 AnswerChoice.Written written = answers.apply(file);
                 Check check = Check.of(written.sheet(), subject.right());
                 CheckCommand.requireUnderstood(check, file);
-                Findings found = subject.finder().find(check, Progress.NONE);
+                StringBuilder note = new StringBuilder();
+                Findings found = Patience.find(progress -> subject.finder().find(check, progress), note::append);
                 List<Explanation> slips = written.otherShape().flatMap(subject.ofShape()).map(found::with)
                         .orElse(found).slips();
                 int differ = check.differing().size();
                 isAllRight &= differ == 0 && written.otherShape().isEmpty();
                 rows.add(List.of(name, String.valueOf(check.filled()), String.valueOf(check.agree()), String.valueOf(differ),
-                        slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, subject.right().frame()), CheckText.shape(written.otherShape(),
-                        subject.right().frame()).strip()));
+                        slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, subject.right().frame()), (CheckText.shape(written.otherShape(),
+                        subject.right().frame()) + note).strip()));
             } catch (RuntimeException | Error broken) {
                 // Whatever is wrong with one table ends nothing else.
                 isAllRight = false;

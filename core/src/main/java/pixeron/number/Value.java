@@ -1,5 +1,7 @@
 package pixeron.number;
 
+import java.util.List;
+
 /**
  * A number of the job: exact ({@link Rational}) or a double ({@link Approximate}).
  *
@@ -34,6 +36,12 @@ public sealed interface Value permits Rational, Approximate {
     default Value plus(Value other) {
         return this instanceof Rational a && other instanceof Rational b
                 ? a.plus(b) : Approximate.from(asDouble() + other.asDouble());
+    }
+
+    /** @return the sum of all, exact where all are */
+    static Value sum(List<Value> all) {
+        return all.stream().allMatch(Rational.class::isInstance) ? Rational.sum(all.stream().map(Rational.class::cast).toList())
+                : all.stream().reduce(Rational.ZERO, Value::plus);
     }
 
     /** @return this − other */

@@ -201,8 +201,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         if (row < rows.size()) {
             return Optional.ofNullable(rows.get(row).get(at));
         }
-        return summed().contains(column) ? Optional.of(rows.stream().map(cells -> cells.get(at))
-                .reduce(Rational.ZERO, Value::plus)) : Optional.empty();
+        return summed().contains(column) ? Optional.of(Value.sum(rows.stream().map(cells -> cells.get(at)).toList())) : Optional.empty();
     }
 
     /** @return whether a person can fill the column: every one but the keys */

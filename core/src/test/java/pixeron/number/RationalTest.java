@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigInteger;
+import java.util.List;
+import java.util.stream.IntStream;
 import net.jqwik.api.Assume;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import pixeron.PixeronException;
 
@@ -23,6 +26,13 @@ class RationalTest {
         Rational sum = Rational.of(a, b).plus(Rational.of(c, d));
         assertThat(sum.numerator().multiply(big(b)).multiply(big(d)))
                 .isEqualTo(big(a).multiply(big(d)).add(big(c).multiply(big(b))).multiply(sum.denominator()));
+    }
+
+    /** However many and however wide: the sum is the one after the other. */
+    @Property
+    void aSumOfManyIsOneAfterTheOther(@ForAll List<Long> numerators, @ForAll @IntRange(min = 1) int denominator) {
+        List<Rational> all = IntStream.range(0, numerators.size()).mapToObj(n -> Rational.of(numerators.get(n), denominator + (long) n * n)).toList();
+        assertThat(Rational.sum(all)).isEqualTo(all.stream().reduce(Rational.ZERO, Rational::plus));
     }
 
     @Property

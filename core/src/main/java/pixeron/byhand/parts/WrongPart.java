@@ -60,7 +60,7 @@ public final class WrongPart {
                 .orElse(value)).stream()).toList();
         String quotient = numbers.columns().contains("quotient") ? "quotient" : "mean";
         Value part = numbers.columns().contains(quotient) ? numbers.value(0, quotient).orElseThrow() : sum.get();
-        Value all = terms.stream().reduce(Rational.ZERO, Value::plus);
+        Value all = Value.sum(terms);
         // Turned weights and offsets have terms of another kind: then nothing is said.
         return all.compareValue(sum.get()) != 0 || part.signum() == 0 || part.compareValue(operation.exact(pixel)) != 0
                 ? Optional.empty() : Optional.of(Terms.sum(terms, sum.get().dividedBy(part)));

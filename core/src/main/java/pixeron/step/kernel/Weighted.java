@@ -82,6 +82,12 @@ final class Weighted implements Reduction<Value> {
         return taken.plus(at(cell).times(cell.value().orElseThrow()));
     }
 
+    /** The same as one product after the other, and much quicker where weights have many different denominators. */
+    @Override
+    public Value taken(Neighborhood around) {
+        return Value.sum(around.cells().stream().filter(this::counts).map(cell -> at(cell).times(cell.value().orElseThrow())).toList());
+    }
+
     @Override
     public Value value(Value taken, Neighborhood around) {
         return taken;

@@ -118,7 +118,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
     }
 
     public Value sum() {
-        return all().stream().reduce(Rational.ZERO, Value::plus);
+        return Value.sum(all());
     }
 
     /** @return what a sum of products is divided by, where all cells count */

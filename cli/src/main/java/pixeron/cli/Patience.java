@@ -1,0 +1,35 @@
+package pixeron.cli;
+
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import pixeron.byhand.slip.search.Findings;
+import pixeron.step.Progress;
+
+/** A search for slips that would take very long, such as with weights of many different denominators, ends with a sentence. */
+final class Patience {
+
+    private static final int MOST_SECONDS = 10;
+
+    private Patience() {
+    }
+
+    /**
+     * @param told hears when the search was stopped
+     * @return what was found in time; nothing where it took too long
+     */
+    static Findings find(Function<Progress, Findings> search, Consumer<String> told) {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(MOST_SECONDS);
+        return find(search, done -> System.nanoTime() - end < 0, told);
+    }
+
+    static Findings find(Function<Progress, Findings> search, Progress patience, Consumer<String> told) {
+        try {
+            return search.apply(patience);
+        } catch (CancellationException tooLong) {
+            told.accept("The search for slips was stopped after " + MOST_SECONDS + " s; the values are checked.");
+            return Findings.NONE;
+        }
+    }
+}
