@@ -1,6 +1,5 @@
 package pixeron.program;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -8,7 +7,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
@@ -194,11 +192,11 @@ public final class ProgramCheck {
         Stage last = given.stage(given.size() - 1);
         last.after(progress).required();
         Explained right = right(last, progress);
-        Path folder = newFolder();
+        Path folder = ProgramFolder.make();
         try {
             return on(number, image, right, folder, progress);
         } finally {
-            delete(folder);
+            ProgramFolder.delete(folder);
         }
     }
 
@@ -264,24 +262,5 @@ public final class ProgramCheck {
     /** A table holds an image in color as packed pixels. */
     private static void write(Path file, Result image) {
         ResultFile.write(file, image, new ResultFile.Wish(Optional.empty(), false, true));
-    }
-
-    private static Path newFolder() {
-        try {
-            return Files.createTempDirectory("pixeron-program");
-        } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "A folder for the program cannot be made: %s.", trouble.getMessage());
-        }
-    }
-
-    private static void delete(Path folder) {
-        try (Stream<Path> all = Files.walk(folder)) {
-            List<Path> deepestFirst = new ArrayList<>(all.sorted(Comparator.reverseOrder()).toList());
-            for (Path file : deepestFirst) {
-                Files.deleteIfExists(file);
-            }
-        } catch (IOException leftToTheSystem) {
-            // The system clears its folder for temporary files.
-        }
     }
 }

@@ -2,9 +2,7 @@ package pixeron.program;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -36,8 +34,12 @@ record ProgramRun(Optional<String> problem, String said) {
     static ProgramRun of(List<String> words, Path folder, ProgramLimits limits, Progress progress) {
         long start = limits.clock().getAsLong();
         Process process;
+        Descent descent = new Descent();
         try {
-            process = new ProcessBuilder(words).directory(folder.toFile()).redirectErrorStream(true).start();
+            ProcessBuilder builder = new ProcessBuilder(words).directory(folder.toFile()).redirectErrorStream(true);
+            descent.prepare(builder.environment());
+            process = builder.start();
+            descent.started(process);
             process.getOutputStream().close();
         } catch (IOException notStarted) {
             throw PixeronException.because(notStarted, "The program \"%s\" cannot be started; is it written as it is called, and is it there?", words.get(0));
@@ -47,7 +49,7 @@ record ProgramRun(Optional<String> problem, String said) {
         listener.setDaemon(true);
         listener.start();
         try {
-            Optional<String> stopped = watch(process, folder, start, limits, said, progress);
+            Optional<String> stopped = watch(descent, folder, start, limits, said, progress);
             listener.join(MILLIS);
             Optional<String> failed = stopped.isPresent() || process.exitValue() == 0 ? stopped
                     : Optional.of("The program failed with exit code " + process.exitValue() + said.lastLine());
@@ -56,36 +58,24 @@ record ProgramRun(Optional<String> problem, String said) {
             Thread.currentThread().interrupt();
             throw new CancellationException();
         } finally {
-            kill(process);
+            descent.kill();
         }
     }
 
-    private static Optional<String> watch(Process process, Path folder, long start, ProgramLimits limits, Said said, Progress progress)
+    private static Optional<String> watch(Descent descent, Path folder, long start, ProgramLimits limits, Said said, Progress progress)
             throws InterruptedException {
+        Process process = descent.process();
         while (!process.waitFor(LOOK_EVERY, TimeUnit.MILLISECONDS)) {
             progress.report(0);
-            boolean isFlooding = said.isTooMuch() || written(folder) > limits.written();
+            boolean isFlooding = said.isTooMuch() || ProgramFolder.written(folder) > limits.written();
             if (isFlooding || limits.clock().getAsLong() - start > TimeUnit.SECONDS.toNanos(limits.seconds())) {
-                kill(process);
+                descent.kill();
                 process.waitFor();
                 return Optional.of(isFlooding ? "The program writes without end and was stopped" + said.lastLine() : "The program did not end within "
                         + limits.seconds() + (limits.seconds() == 1 ? " second" : " seconds") + " and was stopped" + said.lastLine());
             }
         }
         return said.isTooMuch() ? Optional.of("The program prints more than can be kept.") : Optional.empty();
-    }
-
-    private static long written(Path folder) {
-        try (var files = Files.walk(folder)) {
-            return files.filter(Files::isRegularFile).mapToLong(file -> file.toFile().length()).sum();
-        } catch (IOException | UncheckedIOException beingChanged) {
-            return 0;
-        }
-    }
-
-    private static void kill(Process process) {
-        process.descendants().forEach(ProcessHandle::destroyForcibly);
-        process.destroyForcibly();
     }
 
     /** What a program prints. */

@@ -10,6 +10,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.LongSupplier;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledOnOs;
+import org.junit.jupiter.api.condition.OS;
 import org.junit.jupiter.api.io.TempDir;
 import pixeron.step.Progress;
 
@@ -58,6 +60,40 @@ class ProgramRunTest {
         assertThat(run.problem()).contains("The program did not end within 3 seconds and was stopped.");
         // At its start, then at 1, 2, 3 and 4 seconds: only the last is too late.
         assertThat(seconds).hasValue(5);
+    }
+
+    /** A child in a session of its own is nobody's descendant any more when its parent has ended. */
+    @Test
+    @EnabledOnOs(OS.LINUX)
+    void whatAProgramLeavesInTheBackgroundEndsWithIt() throws IOException {
+        String script = "setsid sleep 86397 >/dev/null 2>&1 & (sleep 86398 >/dev/null 2>&1 &) ; echo started";
+        ProgramRun run = ProgramRun.of(List.of("sh", "-c", script), folder, new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
+        assertThat(run.problem()).isEmpty();
+        assertThat(run.said()).isEqualTo("started\n");
+        assertThat(ProcessHandle.allProcesses().filter(ProcessHandle::isAlive).map(handle -> handle.info().commandLine().orElse(""))
+                .filter(line -> line.matches("sleep 8639[78]"))).isEmpty();
+    }
+
+    /** What else a person has in their environment, keys and passwords among it, is not a program's. */
+    @Test
+    @EnabledOnOs({OS.LINUX, OS.MAC})
+    void itsEnvironmentHoldsOnlyWhatItNeeds() throws IOException {
+        ProgramRun run = ProgramRun.of(List.of("env"), folder, new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
+        assertThat(run.said().lines().map(line -> line.replaceFirst("=.*", ""))).contains("PATH").allMatch(name -> name.matches(
+                "PATH|HOME|USER|LOGNAME|LANG|LANGUAGE|LC_.*|TZ|TMPDIR|TMP|TEMP|JAVA_HOME|PYTHON(PATH|HOME)|PYENV_.*|VIRTUAL_ENV|CONDA_PREFIX|(DY)?LD_LIBRARY_PATH|PIXERON_RUN|__CF.*"));
+    }
+
+    /** A folder without rights costs a program nothing, and nothing of it stays. */
+    @Test
+    @EnabledOnOs({OS.LINUX, OS.MAC})
+    void aFolderThatItClosedIsRemoved() throws IOException {
+        Path own = Files.createDirectory(folder.resolve("own"));
+        ProgramRun run = ProgramRun.of(List.of("sh", "-c", "mkdir -p closed/deep; echo 1 > closed/deep/file; chmod 000 closed; echo 1 > out.csv"), own,
+                new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
+        assertThat(run.problem()).isEmpty();
+        assertThat(ProgramFolder.written(own)).isPositive();
+        ProgramFolder.delete(own);
+        assertThat(own).doesNotExist();
     }
 
     @Test
