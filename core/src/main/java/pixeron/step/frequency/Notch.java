@@ -32,8 +32,8 @@ import pixeron.working.Run;
  */
 public final class Notch extends FilterStep {
 
-    static final NumberParameter U = NumberParameter.whole("u", "u, rows").sliding(Span.of(-32, 32));
-    static final NumberParameter V = NumberParameter.whole("v", "v, columns").sliding(Span.of(-32, 32));
+    static final NumberParameter U = NumberParameter.pixels("u", "u, rows").sliding(Span.of(-32, 32));
+    static final NumberParameter V = NumberParameter.pixels("v", "v, columns").sliding(Span.of(-32, 32));
     static final NumberParameter RADIUS = NumberParameter.optional("radius", "Radius", 0).sliding(Span.of(0, 16)).only(n -> n.signum() >= 0, "a number of at least 0");
 
     public Notch() {

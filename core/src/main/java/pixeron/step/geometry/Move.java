@@ -29,8 +29,8 @@ import pixeron.step.key.Span;
  */
 public final class Move extends NamedStep {
 
-    private static final NumberParameter DOWN = NumberParameter.whole("down", "Down").sliding(Span.of(-32, 32));
-    private static final NumberParameter RIGHT = NumberParameter.whole("right", "Right").sliding(Span.of(-32, 32));
+    private static final NumberParameter DOWN = NumberParameter.pixels("down", "Down").sliding(Span.of(-32, 32));
+    private static final NumberParameter RIGHT = NumberParameter.pixels("right", "Right").sliding(Span.of(-32, 32));
 
     public Move() {
         super("move", "Move", "Moves the image down and to the right, or back; what comes in from outside is chosen.");

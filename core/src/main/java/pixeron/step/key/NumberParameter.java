@@ -48,8 +48,13 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
         return new NumberParameter(key, title, true, Optional.empty(), Words.NONE, Allowed.all("a number"), Optional.empty());
     }
 
-    /** @return a key that must be given, with a whole number of any sign; beyond a thousand million no image reaches, and places could not be added to it */
+    /** @return a key that must be given, with a whole number of any sign */
     public static NumberParameter whole(String key, String title) {
+        return required(key, title).only(Rational::isInt, "a whole number");
+    }
+
+    /** @return a key that must be given, with a whole number of pixels in either direction: farther than any image reaches, and places can still be added to it */
+    public static NumberParameter pixels(String key, String title) {
         return required(key, title).only(number -> number.isInt() && number.toInt() >= -FARTHEST && number.toInt() <= FARTHEST, "a whole number from -1000000000 to 1000000000");
     }
 

@@ -37,8 +37,8 @@ import pixeron.step.key.ReferenceParameter;
  */
 public final class Paste extends NamedStep {
 
-    private static final NumberParameter ROW = NumberParameter.whole("row", "Row");
-    private static final NumberParameter COLUMN = NumberParameter.whole("column", "Column");
+    private static final NumberParameter ROW = NumberParameter.pixels("row", "Row");
+    private static final NumberParameter COLUMN = NumberParameter.pixels("column", "Column");
     private static final AreaParameter FROM = new AreaParameter("from", "Piece");
     private static final ReferenceParameter WITH = new ReferenceParameter("with", "Other image", "self, " + Reference.WITH.range(), false,
             true);
