@@ -3,6 +3,8 @@ package pixeron.cli;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import pixeron.PixeronException;
+import pixeron.exercise.Variant;
 import pixeron.exercise.Variants;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.exercise.print.Worksheet;
@@ -17,6 +19,7 @@ final class WorksheetCommand implements Runnable {
     private final Argument<Integer> count;
     private final Argument<Path> out;
     private final Argument<Paper> paper;
+    private final Argument<Boolean> isReplacing;
 
     WorksheetCommand(Syntax syntax) {
         this.syntax = syntax;
@@ -25,14 +28,27 @@ final class WorksheetCommand implements Runnable {
                         + "results covered, and once for all a key with workings and a quiz package.");
         file = syntax.next("EXERCISE", Path.class, "An exercise (.pixeron-exercise.json).");
         count = syntax.required("--variants", "N", int.class, "How many, 1 to " + Variants.MOST + ".");
-        out = syntax.required("--out", "FOLDER", Path.class, "Is made where there is none; files of the same names are replaced.");
+        out = syntax.required("--out", "FOLDER", Path.class, "Is made where there is none.");
         paper = syntax.option("--paper", "PAPER", Paper.class, new PaperWord(), "a4 or letter; default what is usual where you are.");
+        isReplacing = syntax.flag("--replace", "Replace files that are there.");
     }
 
     @Override
     public void run() {
         Variants variants = new Variants(ExerciseFile.read(file.value()));
-        List<Path> files = Worksheet.write(out.value(), variants.first(count.value()), Optional.ofNullable(paper.value()).orElseGet(Paper::usual), Progress.NONE);
+        List<Variant> first = variants.first(count.value());
+        if (!isReplacing.value()) {
+            requireFree(first);
+        }
+        List<Path> files = Worksheet.write(out.value(), first, Optional.ofNullable(paper.value()).orElseGet(Paper::usual), Progress.NONE);
         syntax.out().println("Wrote " + files.size() + " files for " + count.value() + (count.value() == 1 ? " variant" : " variants") + " into " + out.value());
+    }
+
+    private void requireFree(List<Variant> variants) {
+        try {
+            Worksheet.requireFree(out.value(), variants);
+        } catch (PixeronException there) {
+            throw PixeronException.because(there, "%s Give --replace, or another folder.", there.getMessage());
+        }
     }
 }

@@ -50,6 +50,8 @@ class ExerciseCommandsTest extends CommandTest {
         Path sheets = folder.resolve("sheets");
         assertThat(pixeron("worksheet", exercise, "--variants=2", "--out", sheets, "--paper=letter")).isZero();
         assertThat(output).contains("Wrote 11 files for 2 variants");
+        assertBad("is there already and may have been filled in. Give --replace, or another folder.", "worksheet", exercise, "--variants=3", "--out", sheets);
+        assertThat(pixeron("worksheet", exercise, "--variants=2", "--out", sheets, "--paper=letter", "--replace")).isZero();
         Path blank = sheets.resolve(variants.variant(2).code() + ".csv");
         String filled = Files.readString(blank).replaceFirst("name,", "name,Kim").replaceFirst("\n0,\r?\n", "\n0,0\n");
         Files.writeString(blank, filled);

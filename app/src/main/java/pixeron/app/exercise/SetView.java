@@ -330,7 +330,9 @@ public final class SetView extends BorderPane {
         String many = count.getText().strip();
         int wanted = many.matches("\\d{1,6}") ? Integer.parseInt(many) : 0;
         choosing.folder("A folder for the sheets").ifPresent(folder -> giving.start(progress -> {
-            List<Path> files = new ArrayList<>(Worksheet.write(folder, new Variants(kept).first(wanted), Paper.usual(), progress));
+            List<Variant> variants = new Variants(kept).first(wanted);
+            Worksheet.requireFree(folder, variants);
+            List<Path> files = new ArrayList<>(Worksheet.write(folder, variants, Paper.usual(), progress));
             Path own = folder.resolve("exercise" + ExerciseFile.ENDING);
             ExerciseFile.write(own, kept);
             files.add(own);

@@ -8,6 +8,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.exercise.Variant;
 import pixeron.exercise.answer.AnswerBook;
@@ -28,6 +29,15 @@ public final class Worksheet {
 
     private static final String SHEET = "answers";
 
+    private static final String SHEETS = "sheets.pdf";
+    private static final String KEY = "key.pdf";
+    private static final String QUIZ = "quiz.zip";
+    private static final String PAGE = ".pdf";
+    private static final String TABLE = ".csv";
+    private static final String BOOK = ".xlsx";
+    /** What there is of each variant. */
+    private static final List<String> ENDINGS = List.of(PAGE, TABLE, BOOK, ProjectFile.ENDING);
+
     private Worksheet() {
     }
 
@@ -46,14 +56,27 @@ public final class Worksheet {
             progress.report((double) done.getAndIncrement() / variants.size() / 2);
             files.addAll(write(folder, variant, paper));
         });
-        Path sheets = folder.resolve("sheets.pdf");
+        Path sheets = folder.resolve(SHEETS);
         SheetPages.write(sheets, variants, paper, part -> progress.isWanted(0.5 + part / 5));
-        Path key = folder.resolve("key.pdf");
+        Path key = folder.resolve(KEY);
         KeyPages.write(key, variants, paper, part -> progress.isWanted(0.7 + part / 5));
-        Path quiz = folder.resolve("quiz.zip");
+        Path quiz = folder.resolve(QUIZ);
         QuizPackage.write(quiz, variants, part -> progress.isWanted(0.9 + part / 10));
         files.addAll(List.of(sheets, key, quiz));
         return files.stream().sorted().toList();
+    }
+
+    /**
+     * What was given out may have been filled in since.
+     *
+     * @param folder that sheets are to be written into
+     * @throws PixeronException if one of the files that would be written is there already; names it
+     */
+    public static void requireFree(Path folder, List<Variant> variants) {
+        Stream<String> ofVariants = variants.stream().flatMap(variant -> ENDINGS.stream().map(ending -> variant.code() + ending));
+        Stream.concat(ofVariants, Stream.of(SHEETS, KEY, QUIZ)).map(folder::resolve).filter(Files::exists).findFirst().ifPresent(file -> {
+            throw PixeronException.of("%s is there already and may have been filled in.", file);
+        });
     }
 
     private static void make(Path folder) {
@@ -73,12 +96,12 @@ public final class Worksheet {
 
     private static List<Path> write(Path folder, Variant variant, Paper paper) {
         String code = variant.code().toString();
-        Path page = folder.resolve(code + ".pdf");
+        Path page = folder.resolve(code + PAGE);
         SheetPages.write(page, List.of(variant), paper, Progress.NONE);
         List<List<String>> rows = AnswerTable.blank(variant);
-        Path table = folder.resolve(code + ".csv");
+        Path table = folder.resolve(code + TABLE);
         AnswerBook.writeText(table, rows);
-        Path book = folder.resolve(code + ".xlsx");
+        Path book = folder.resolve(code + BOOK);
         AnswerBook.writeWorkbook(book, List.of(new AnswerBook.Sheet(SHEET, rows)));
         Path project = folder.resolve(code + ProjectFile.ENDING);
         ProjectFile.write(project, student(variant));
