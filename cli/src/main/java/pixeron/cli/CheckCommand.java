@@ -1,6 +1,5 @@
 package pixeron.cli;
 
-import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;

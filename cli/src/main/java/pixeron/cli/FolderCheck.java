@@ -102,11 +102,8 @@ final class FolderCheck {
     /** What lies among the answers is one of them, or what was written of them before. */
     private static void requireFree(Target target, Path folder) {
         Path out = target.file();
-        boolean isInside = Files.isRegularFile(out) && SafeFile.isSame(out.toAbsolutePath().getParent(), folder);
-        if (isInside && !isResults(out)) {
-            throw PixeronException.of("%s is one of the answers; give the results another name.", out);
-        } else if (isInside && !target.isReplacing()) {
-            throw PixeronException.of("%s is there already, among the answers; give --replace, or the results another name.", out);
+        if (Files.isRegularFile(out) && SafeFile.isSame(out.toAbsolutePath().getParent(), folder)) {
+            AmongAnswers.requireReplaceable(out, isResults(out), target.isReplacing());
         }
     }
 

@@ -150,10 +150,8 @@ final class MarkCommand implements Callable<Integer> {
                 throw PixeronException.of("%s is one of the answers; give the grades another name.", one.file());
             } else if (targets.stream().noneMatch(target -> SafeFile.isSame(target, one.file()))) {
                 left.add(one);
-            } else if (!ResultsFile.isResults(one.file())) {
-                throw PixeronException.of("%s is one of the answers; give the results another name.", one.file());
-            } else if (!isReplacing.value()) {
-                throw PixeronException.of("%s is there already, among the answers; give --replace, or the results another name.", one.file());
+            } else {
+                AmongAnswers.requireReplaceable(one.file(), ResultsFile.isResults(one.file()), isReplacing.value());
             }
         }
         return left;

@@ -110,15 +110,16 @@ class ExerciseCommandsTest extends CommandTest {
         Path kim = answer("Kim", variants.variant(1));
         InputStream before = System.in;
         try {
-            System.setIn(new ByteArrayInputStream((kim + "\n\n" + folder.resolve("none.csv") + "\n").getBytes(StandardCharsets.UTF_8)));
+            System.setIn(new ByteArrayInputStream((kim + "\n\n" + folder.resolve("none.csv") + "\nno\0name.csv\n").getBytes(StandardCharsets.UTF_8)));
             assertThat(pixeron("mark", exercise)).isEqualTo(1);
         } finally {
             System.setIn(before);
         }
         List<String> lines = output.lines().toList();
-        assertThat(lines).hasSize(3);
+        assertThat(lines).hasSize(4);
         assertThat(lines.get(1)).startsWith("Kim," + variants.variant(1).code() + ",24,24,0,0,,,16,8,8,,Kim.csv,");
         assertThat(lines.get(2)).contains("none.csv");
+        assertThat(lines.get(3)).endsWith("no name.csv,This is no name of a file.");
     }
 
     @Test
