@@ -11,8 +11,6 @@ public final class Harmless {
 
     private static final int TAIL = 100;
     private static final String GAP = " … ";
-    /** Signs that move the cursor, end the line or turn the direction of writing around. */
-    private static final Pattern ACTING = Pattern.compile("[\\p{Cc}\\u2028\\u2029\\u202A-\\u202E\\u2066-\\u2069]+");
     /** What a spreadsheet takes for the beginning of a formula, in either width. */
     private static final String FORMULA = "=+-@\uFF1D\uFF0B\uFF0D\uFF20";
     private static final Pattern NUMBER = Pattern.compile("[+-]?[0-9]+([.,/][0-9]+)?( ?%)?");
@@ -27,7 +25,18 @@ public final class Harmless {
 
     /** @return one line without signs that do something on a screen */
     public static String shown(String text) {
-        return ACTING.matcher(text).replaceAll(" ");
+        if (text.chars().noneMatch(sign -> isActing((char) sign))) {
+            return text;
+        }
+        StringBuilder shown = new StringBuilder(text.length());
+        for (int n = 0; n < text.length(); n++) {
+            boolean isActing = isActing(text.charAt(n));
+            // Of several in a row there is one blank.
+            if (!isActing || n == 0 || !isActing(text.charAt(n - 1))) {
+                shown.append(isActing ? ' ' : text.charAt(n));
+            }
+        }
+        return shown.toString();
     }
 
     /** @return the same, at most {@value #LONGEST_LINE} characters: of a longer text its beginning and its end */

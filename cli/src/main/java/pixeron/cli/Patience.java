@@ -1,7 +1,6 @@
 package pixeron.cli;
 
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import pixeron.byhand.slip.search.Findings;
@@ -20,8 +19,7 @@ final class Patience {
      * @return what was found in time; nothing where it took too long
      */
     static Findings find(Function<Progress, Findings> search, Consumer<String> told) {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(MOST_SECONDS);
-        return find(search, done -> System.nanoTime() - end < 0, told);
+        return find(search, Progress.within(MOST_SECONDS), told);
     }
 
     static Findings find(Function<Progress, Findings> search, Progress patience, Consumer<String> told) {

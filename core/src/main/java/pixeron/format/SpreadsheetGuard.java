@@ -95,6 +95,8 @@ final class SpreadsheetGuard {
             switch (reader.next()) {
                 case XMLStreamConstants.START_ELEMENT -> {
                     requireNoMore(++depth, MOST_DEPTH, "levels of XML");
+                    // Outside of cells, such as in comments and styles, texts do not add up.
+                    extent.characters = extent.isInCell ? extent.characters : 0;
                     start(reader, extent);
                 }
                 case XMLStreamConstants.END_ELEMENT -> {
@@ -122,6 +124,7 @@ final class SpreadsheetGuard {
         private long widest;
         private boolean isCellFilled;
         private boolean isRowFilled;
+        private boolean isInCell;
         private long characters;
     }
 
@@ -138,16 +141,16 @@ final class SpreadsheetGuard {
                 extent.rowRepeated = repeated(reader, "number-rows-repeated");
             }
             case "table-cell", "covered-table-cell" -> {
-                extent.characters = 0;
+                extent.isInCell = true;
                 extent.columnRepeated = repeated(reader, "number-columns-repeated");
                 extent.isCellFilled = hasValue(reader);
             }
             case "c" -> {
-                extent.characters = 0;
+                extent.isInCell = true;
                 requireNoMore(++cells, Spreadsheets.MOST_CELLS, "cells");
             }
             case "p" -> extent.isCellFilled = true;
-            case "si", "row" -> extent.characters = 0;
+            case "si" -> extent.isInCell = true;
             default -> {
                 // Everything else is a part of those.
             }
@@ -164,7 +167,7 @@ final class SpreadsheetGuard {
                     cells += Math.min(FAR, extent.columnRepeated * Math.min(FAR / Math.max(1, extent.columnRepeated), extent.rowRepeated));
                     requireNoMore(cells, Spreadsheets.MOST_CELLS, "cells");
                 }
-                extent.characters = 0;
+                extent.isInCell = false;
             }
             case "table-row" -> {
                 extent.row = Math.min(FAR, extent.row + extent.rowRepeated);
@@ -173,7 +176,7 @@ final class SpreadsheetGuard {
                     requireNoMore(extent.row * Math.min(extent.widest, FAR / extent.row), Spreadsheets.MOST_CELLS, "cells");
                 }
             }
-            case "c", "si", "row" -> extent.characters = 0;
+            case "c", "si" -> extent.isInCell = false;
             default -> {
                 // Everything else is a part of those.
             }

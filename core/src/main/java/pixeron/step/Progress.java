@@ -1,6 +1,7 @@
 package pixeron.step;
 
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.TimeUnit;
 
 /** How far a long calculation is, and whether it is still wanted. */
 @FunctionalInterface
@@ -8,6 +9,12 @@ public interface Progress {
 
     /** Nobody watches and nobody cancels. */
     Progress NONE = done -> true;
+
+    /** @return nobody watches, and after so many seconds from now nobody wants it any more */
+    static Progress within(int seconds) {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
+        return done -> System.nanoTime() - end < 0;
+    }
 
     /**
      * @param done the part that is done, 0 … 1

@@ -75,6 +75,14 @@ class SpreadsheetGuardTest {
         assertThatThrownBy(() -> CellTable.readAll(file)).hasMessageContaining("32767 characters in a cell");
     }
 
+    /** Remarks beside the cells may be long together: they are in no cell. */
+    @Test
+    void remarksAreNoCell() throws IOException {
+        String remark = "<comment><text><t>" + "ink ".repeat(5_000) + "</t></text></comment>";
+        byte[] file = Files.readAllBytes(zip("a.xlsx", "xl/comments1.xml", zip -> zip.write(("<comments>" + remark.repeat(3) + "</comments>").getBytes(StandardCharsets.UTF_8))));
+        assertThatCode(() -> SpreadsheetGuard.check(file, true)).doesNotThrowAnyException();
+    }
+
     @Test
     void aCellStandsNotAThousandMillionTimes() throws IOException {
         String row = "<table:table-row %s>%s</table:table-row>";

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
@@ -59,10 +58,7 @@ public final class Marker {
     }
 
     public Marker(Variants variants) {
-        this(variants, () -> {
-            long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(MOST_SECONDS);
-            return done -> System.nanoTime() - end < 0;
-        });
+        this(variants, () -> Progress.within(MOST_SECONDS));
     }
 
     /** @param patience made for each answer; says when it has taken too long */
