@@ -16,6 +16,7 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
+import pixeron.exercise.Exercise;
 import pixeron.exercise.Variants;
 import pixeron.exercise.answer.AnswerFolder;
 import pixeron.exercise.answer.Handed;
@@ -69,7 +70,8 @@ final class MarkCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Marker marker = new Marker(new Variants(ExerciseFile.read(file.value())));
+        Exercise exercise = ExerciseFile.read(file.value());
+        Marker marker = new Marker(new Variants(exercise));
         if (answers.value().isEmpty()) {
             return stream(marker);
         } else if (!out.isGiven()) {
@@ -92,7 +94,7 @@ final class MarkCommand implements Callable<Integer> {
         ClassTable table = new ClassTable(marks, marker.partTitles(), !followIsWrong.value());
         List<Path> written = ResultsFile.write(out.value(), table);
         if (grades.isGiven()) {
-            GradeTable graded = GradeTable.of(marks, list, marker.maximum(), !followIsWrong.value());
+            GradeTable graded = GradeTable.of(marks, list, exercise.points(), !followIsWrong.value());
             ResultTable.write(grades.value(), graded.rows(titled));
             list.ifPresent(known -> tellMissing(graded, console));
         }

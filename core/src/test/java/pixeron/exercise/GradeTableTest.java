@@ -49,7 +49,7 @@ class GradeTableTest {
     }
 
     private List<List<String>> rows(List<Marked> marks, Optional<People> people, String columns) {
-        return GradeTable.of(marks, people, marker.maximum(), true).rows(GradeTable.columns(Optional.ofNullable(columns)));
+        return GradeTable.of(marks, people, variants.exercise().points(), true).rows(GradeTable.columns(Optional.ofNullable(columns)));
     }
 
     @Test

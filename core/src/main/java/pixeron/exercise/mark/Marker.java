@@ -231,11 +231,6 @@ public final class Marker {
         }).toList();
     }
 
-    /** @return the points for everything that is asked */
-    public Rational maximum() {
-        return prepared(1).parts().stream().map(part -> part.asked().points()).reduce(Rational.ZERO, Rational::plus);
-    }
-
     /** @return the titles of the parts that are asked, of any variant */
     public List<String> partTitles() {
         return prepared(1).parts().stream().map(Part::title).toList();
