@@ -1,6 +1,7 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import pixeron.exercise.Part;
@@ -18,6 +19,7 @@ import pixeron.exercise.mark.Marked;
 import pixeron.exercise.mark.Marker;
 import pixeron.exercise.mark.ResultsFile;
 import pixeron.exercise.print.Worksheet;
+import pixeron.exercise.quiz.QuizFormat;
 import pixeron.project.Project;
 import pixeron.report.pdf.Paper;
 import pixeron.step.Progress;
@@ -44,7 +46,7 @@ final class DemoExercise {
             files++;
         }
         Variants variants = new Variants(Library.topic(GIVEN_OUT).orElseThrow().exercise(Size.SMALL));
-        files += Worksheet.write(folder.resolve("sheets"), variants.first(SHEETS), Paper.A4, Progress.NONE).size();
+        files += Worksheet.write(folder.resolve("sheets"), variants.first(SHEETS), EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE).size();
         Path answers = folder.resolve("answers");
         NewFolder.make(answers);
         Marker marker = new Marker(variants);

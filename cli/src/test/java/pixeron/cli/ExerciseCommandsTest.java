@@ -63,6 +63,19 @@ class ExerciseCommandsTest extends CommandTest {
     }
 
     @Test
+    void aQuizIsWrittenInTheFormatThatIsAskedFor() {
+        Path sheets = folder.resolve("sheets");
+        assertThat(pixeron("worksheet", exercise, "--variants=1", "--out", sheets, "--quiz=moodle-xml")).isZero();
+        assertThat(sheets.resolve("quiz-moodle.xml")).isNotEmptyFile();
+        assertThat(sheets.resolve("quiz.zip")).doesNotExist();
+        Path all = folder.resolve("all");
+        assertThat(pixeron("worksheet", exercise, "--variants=1", "--out", all, "--quiz=all")).isZero();
+        assertThat(List.of("quiz.zip", "quiz-qti-2.1.zip", "quiz-moodle.xml")).allSatisfy(name -> assertThat(all.resolve(name)).isNotEmptyFile());
+        assertBad("is not a quiz format; use qti-3.0, qti-2.1, moodle-xml or all", "worksheet", exercise, "--variants=1", "--out", folder.resolve("none"), "--quiz=qti");
+        assertThat(folder.resolve("none")).doesNotExist();
+    }
+
+    @Test
     void aGradeBookGetsALineForEachPerson() throws IOException {
         Path answers = Files.createDirectory(folder.resolve("answers"));
         Files.move(answer("Kim", variants.variant(1)), answers.resolve("Kim.csv"));

@@ -3,15 +3,18 @@ package pixeron.exercise;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import pixeron.PixeronException;
 import pixeron.byhand.slip.search.KnownSlips;
+import pixeron.byhand.table.TableSlips;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Way;
+import pixeron.working.Table;
 
 /** What known slips would give at a pixel. */
 public final class SlipValues {
@@ -63,6 +66,23 @@ public final class SlipValues {
                 // Somebody with this slip would have nothing to write here.
                 continue;
             }
+        }
+        return found;
+    }
+
+    /**
+     * Returns what known slips would give in a cell of a table.
+     *
+     * @param ways of the table
+     * @return different values, none of them right
+     */
+    public static List<SlipValue> inTable(List<TableSlips.TableWay> ways, Table table, int row, String column) {
+        List<SlipValue> found = new ArrayList<>();
+        Set<String> known = new HashSet<>();
+        table.value(row, column).ifPresent(right -> known.add(Decimals.table(right)));
+        for (TableSlips.TableWay way : ways) {
+            Optional<Value> value = way.column().equals(column) ? way.row().apply(row) : Optional.empty();
+            value.filter(given -> known.add(Decimals.table(given))).ifPresent(given -> found.add(new SlipValue(way.id(), way.words(), given)));
         }
         return found;
     }

@@ -168,6 +168,19 @@ public final class ImageFiles {
         }
     }
 
+    /**
+     * Writes a PNG.
+     *
+     * @param result an image or a color image with a maximum level that PNG has
+     */
+    public static void writePng(Result result, OutputStream out) throws IOException {
+        if (result instanceof ColourImage colour) {
+            ColourFiles.write(colour, "png", out);
+        } else {
+            PictureFiles.writePng((Image) result, out);
+        }
+    }
+
     /** @throws PixeronException if {@link #write} knows no format for the ending of file */
     public static void requireWritable(Path file, boolean isExact) {
         writer(file, isExact);

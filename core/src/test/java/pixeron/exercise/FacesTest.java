@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,6 +23,7 @@ import pixeron.exercise.mark.Marked;
 import pixeron.exercise.mark.Marker;
 import pixeron.exercise.practice.Trial;
 import pixeron.exercise.print.Worksheet;
+import pixeron.exercise.quiz.QuizFormat;
 import pixeron.image.ColourImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -104,7 +106,7 @@ class FacesTest {
             Path file = folder.resolve("e" + ExerciseFile.ENDING);
             ExerciseFile.write(file, exercise);
             assertThat(ExerciseFile.read(file)).isEqualTo(exercise);
-            List<Path> files = Worksheet.write(folder.resolve(exercise.title()), new Variants(exercise).first(1), Paper.A4, Progress.NONE);
+            List<Path> files = Worksheet.write(folder.resolve(exercise.title()), new Variants(exercise).first(1), EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE);
             assertThat(files).hasSize(7);
             try (PDDocument page = Loader.loadPDF(files.stream().filter(one -> one.toString().endsWith("sheets.pdf")).findFirst().orElseThrow().toFile())) {
                 String text = new PDFTextStripper().getText(page);

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
@@ -29,6 +30,7 @@ import pixeron.exercise.mark.Marker;
 import pixeron.exercise.print.KeyPages;
 import pixeron.exercise.print.SheetPages;
 import pixeron.exercise.print.Worksheet;
+import pixeron.exercise.quiz.QuizFormat;
 import pixeron.image.Image;
 import pixeron.number.Rational;
 import pixeron.project.ProjectFile;
@@ -48,7 +50,7 @@ class GivenOutTest {
 
     @BeforeEach
     void write() {
-        files = Worksheet.write(folder.resolve("sheets"), variants, Paper.A4, Progress.NONE);
+        files = Worksheet.write(folder.resolve("sheets"), variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE);
     }
 
     private Path file(String name) {
@@ -164,9 +166,9 @@ class GivenOutTest {
     @Test
     void folderAndCancelAreHandled() throws IOException {
         Path taken = Files.writeString(folder.resolve("taken"), "");
-        assertThatThrownBy(() -> Worksheet.write(taken, variants, Paper.A4, Progress.NONE)).hasMessageContaining("is a file; name a folder");
+        assertThatThrownBy(() -> Worksheet.write(taken, variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE)).hasMessageContaining("is a file; name a folder");
         Path far = folder.resolve("a/b/c");
-        assertThatThrownBy(() -> Worksheet.write(far, variants, Paper.A4, Progress.NONE)).hasMessageContaining("There is no folder");
+        assertThatThrownBy(() -> Worksheet.write(far, variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE)).hasMessageContaining("There is no folder");
         assertThatThrownBy(() -> KeyPages.write(folder.resolve("k.pdf"), variants, Paper.A4, done -> false)).isInstanceOf(CancellationException.class);
         assertThat(folder.resolve("k.pdf")).doesNotExist();
     }

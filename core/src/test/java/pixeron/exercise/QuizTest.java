@@ -2,167 +2,104 @@ package pixeron.exercise;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
+import java.util.OptionalInt;
 import java.util.zip.ZipFile;
+import javax.imageio.ImageIO;
+import javax.xml.XMLConstants;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
+import javax.xml.transform.dom.DOMSource;
+import javax.xml.validation.Schema;
+import javax.xml.validation.SchemaFactory;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.w3c.dom.Document;
 import org.w3c.dom.Element;
-import org.w3c.dom.Node;
 import org.w3c.dom.NodeList;
 import org.xml.sax.SAXException;
 import pixeron.exercise.library.Library;
 import pixeron.exercise.library.Size;
 import pixeron.exercise.library.Topic;
-import pixeron.exercise.quiz.QuizPackage;
+import pixeron.exercise.quiz.Quiz;
+import pixeron.exercise.quiz.QuizFormat;
+import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.number.Rational;
 import pixeron.step.Progress;
 
-/** The quiz package, read back by a small reader of the standard that knows nothing of what wrote it. */
+/** Packages of QTI, read back by a small player of the standard. */
 class QuizTest {
-
-    private static final String NAMESPACE = "http://www.imsglobal.org/xsd/imsqtiasi_v3p0";
 
     @TempDir
     private Path folder;
 
-    /** What a player would do with an item. */
-    private static final class Player {
-        private final Element item;
-        private final Map<String, Double> responses = new HashMap<>();
-        private final Map<String, Double> numbers = new HashMap<>();
-        private final List<String> feedback = new ArrayList<>();
-        private double score;
-
-        Player(Element item) {
-            this.item = item;
-        }
-
-        List<Element> all(String name) {
-            NodeList found = item.getElementsByTagNameNS(NAMESPACE, name);
-            return IntStream.range(0, found.getLength()).mapToObj(n -> (Element) found.item(n)).toList();
-        }
-
-        void answerRightly() {
-            for (Element declaration : all("qti-response-declaration")) {
-                assertThat(declaration.getAttribute("base-type")).isEqualTo("float");
-                responses.put(declaration.getAttribute("identifier"), Double.valueOf(declaration.getElementsByTagNameNS(NAMESPACE, "qti-value").item(0)
-                        .getTextContent().strip()));
-            }
-        }
-
-        void play() {
-            numbers.clear();
-            feedback.clear();
-            for (Element condition : all("qti-response-condition")) {
-                for (Element branch : children(condition)) {
-                    List<Element> parts = children(branch);
-                    if (holds(parts.get(0))) {
-                        parts.subList(1, parts.size()).forEach(this::set);
-                        break;
-                    }
-                }
-            }
-            List<Element> rules = children(all("qti-response-processing").get(0));
-            set(rules.get(rules.size() - 1));
-            score = numbers.get("SCORE");
-        }
-
-        private double value(Element expression) {
-            return switch (expression.getLocalName()) {
-                case "qti-base-value" -> Double.parseDouble(expression.getTextContent().strip());
-                case "qti-variable" -> numbers.getOrDefault(expression.getAttribute("identifier"), 0.0);
-                case "qti-sum" -> children(expression).stream().mapToDouble(this::value).sum();
-                case "qti-product" -> children(expression).stream().mapToDouble(this::value).reduce(1, (a, b) -> a * b);
-                case "qti-divide" -> value(children(expression).get(0)) / value(children(expression).get(1));
-                default -> throw new AssertionError(expression.getLocalName());
-            };
-        }
-
-        private boolean holds(Element equal) {
-            assertThat(equal.getLocalName()).isEqualTo("qti-equal");
-            List<Element> both = children(equal);
-            Double response = responses.get(both.get(0).getAttribute("identifier"));
-            double wanted = Double.parseDouble(both.get(1).getTextContent().strip());
-            double tolerance = equal.getAttribute("tolerance-mode").equals("exact") ? 0 : Double.parseDouble(equal.getAttribute("tolerance").split(" ")[0]);
-            return response != null && Math.abs(response - wanted) <= tolerance;
-        }
-
-        private void set(Element set) {
-            Element given = children(set).get(0);
-            if (set.getAttribute("identifier").equals("FEEDBACK")) {
-                feedback.add(children(given).get(1).getTextContent().strip());
-            } else {
-                numbers.put(set.getAttribute("identifier"), value(given));
-            }
-        }
-
-        String shown() {
-            List<String> shown = all("qti-feedback-block").stream().filter(block -> feedback.contains(block.getAttribute("identifier")))
-                    .map(block -> block.getTextContent().strip()).toList();
-            assertThat(shown).hasSameSizeAs(feedback);
-            return String.join("\n", shown);
-        }
+    private static Schema schema(String name) throws SAXException {
+        return SchemaFactory.newInstance(XMLConstants.W3C_XML_SCHEMA_NS_URI).newSchema(QuizTest.class.getResource("/quiz/" + name + "-part.xsd"));
     }
 
-    private static List<Element> children(Element element) {
-        List<Element> children = new ArrayList<>();
-        for (Node child = element.getFirstChild(); child != null; child = child.getNextSibling()) {
-            if (child instanceof Element one) {
-                children.add(one);
-            }
-        }
-        return children;
+    private record Package(Map<String, Element> items, Map<String, byte[]> pictures) {
     }
 
-    private Map<String, Element> items(List<Variant> variants) throws IOException, ParserConfigurationException, SAXException {
-        Path file = folder.resolve("quiz.zip");
-        QuizPackage.write(file, variants, Progress.NONE);
-        Map<String, Element> items = new HashMap<>();
+    /** Reads a package; everything in it is as the schema of its version wants it. */
+    private Package read(QuizFormat format, List<Variant> variants) throws IOException, ParserConfigurationException, SAXException {
+        Path file = folder.resolve(format.fileName());
+        Quiz.of(variants, Progress.NONE).write(file, format);
+        String version = format.word().substring("qti-".length());
+        Schema itemSchema = schema("qti-" + version);
+        Package read = new Package(new HashMap<>(), new HashMap<>());
         DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
         factory.setNamespaceAware(true);
         try (ZipFile zip = new ZipFile(file.toFile())) {
-            Element manifest = factory.newDocumentBuilder().parse(zip.getInputStream(zip.getEntry("imsmanifest.xml"))).getDocumentElement();
+            Document manifest = factory.newDocumentBuilder().parse(zip.getInputStream(zip.getEntry("imsmanifest.xml")));
+            schema("manifest-" + version).newValidator().validate(new DOMSource(manifest));
             NodeList resources = manifest.getElementsByTagNameNS("*", "resource");
             for (int n = 0; n < resources.getLength(); n++) {
                 Element resource = (Element) resources.item(n);
-                assertThat(resource.getAttribute("type")).isEqualTo("imsqti_item_xmlv3p0");
-                Element item = factory.newDocumentBuilder().parse(zip.getInputStream(zip.getEntry(resource.getAttribute("href")))).getDocumentElement();
-                assertThat(item.getAttribute("identifier")).isEqualTo(resource.getAttribute("identifier"));
-                items.put(item.getAttribute("identifier"), item);
+                assertThat(resource.getAttribute("type")).isEqualTo(format == QuizFormat.QTI_3_0 ? "imsqti_item_xmlv3p0" : "imsqti_item_xmlv2p1");
+                Document item = factory.newDocumentBuilder().parse(zip.getInputStream(zip.getEntry(resource.getAttribute("href"))));
+                itemSchema.newValidator().validate(new DOMSource(item));
+                assertThat(item.getDocumentElement().getAttribute("identifier")).isEqualTo(resource.getAttribute("identifier"));
+                read.items().put(resource.getAttribute("identifier"), item.getDocumentElement());
+                String picture = ((Element) resource.getElementsByTagNameNS("*", "file").item(1)).getAttribute("href");
+                Element shown = (Element) item.getElementsByTagNameNS("*", "img").item(0);
+                assertThat(shown.getAttribute("src")).isEqualTo("../" + picture);
+                read.pictures().put(resource.getAttribute("identifier"), zip.getInputStream(zip.getEntry(picture)).readAllBytes());
             }
         }
-        return items;
+        return read;
     }
 
-    /** One item a variant, one field a cell; all right answers get all points and no feedback, none none. */
-    @Test
-    void rightAnswersGetFullPoints() throws IOException, ParserConfigurationException, SAXException {
+    /** Every exercise of the library: a box for each cell; correct answers get all points and no feedback, none get none. */
+    @ParameterizedTest
+    @EnumSource(names = {"QTI_2_1", "QTI_3_0"})
+    void rightAnswersGetFullPoints(QuizFormat format) throws IOException, ParserConfigurationException, SAXException {
         for (Topic topic : Library.topics()) {
             Exercise exercise = topic.exercise(Size.SMALL);
             List<Variant> variants = new Variants(exercise).first(exercise.choices().stream().anyMatch(choice -> choice.count() > 1) ? 2 : 1);
-            Map<String, Element> items = items(variants);
-            assertThat(items).hasSize(variants.size());
-            for (Variant variant : variants) {
-                Player player = new Player(items.get("ITEM-" + variant.code()));
-                int cells = variant.parts().stream().mapToInt(Part::count).sum();
-                assertThat(player.all("qti-text-entry-interaction")).as(topic.id()).hasSize(cells);
-                assertThat(player.all("qti-response-declaration")).hasSize(cells);
-                player.play();
-                assertThat(player.score).isZero();
+            Map<String, Element> items = read(format, variants).items();
+            assertThat(items).hasSize(format == QuizFormat.QTI_3_0 ? variants.size() : variants.size() * exercise.asked().size());
+            int boxes = 0;
+            double points = 0;
+            for (Element item : items.values()) {
+                QtiPlayer player = new QtiPlayer(item);
+                boxes += player.all("textEntryInteraction").size();
+                assertThat(player.all("responseDeclaration")).hasSameSizeAs(player.all("textEntryInteraction"));
+                assertThat(player.play()).isZero();
                 player.answerRightly();
-                player.play();
-                assertThat(player.score).as(topic.id()).isCloseTo(exercise.points().asDouble(), Offset.offset(1e-9));
-                assertThat(player.feedback).isEmpty();
+                points += player.play();
+                assertThat(player.shown()).isEmpty();
             }
+            assertThat(boxes).as(topic.id()).isEqualTo(variants.stream().flatMap(variant -> variant.parts().stream()).mapToInt(Part::count).sum());
+            assertThat(points).as(topic.id()).isCloseTo(variants.size() * exercise.points().asDouble(), Offset.offset(1e-9));
         }
     }
 
@@ -170,16 +107,77 @@ class QuizTest {
     @Test
     void theValueOfASlipGetsItsFeedback() throws IOException, ParserConfigurationException, SAXException {
         Variant variant = new Variants(Exercises.threeParts(5)).variant(1);
-        Player player = new Player(items(List.of(variant)).values().iterator().next());
         Part.OfCells equalized = (Part.OfCells) variant.parts().get(1);
         Pixel pixel = equalized.pixels().stream().filter(one -> Math.floor(equalized.operation().exact(one).asDouble()) < equalized.operation().value(one).asDouble())
                 .findFirst().orElseThrow();
         double floor = Math.floor(equalized.operation().exact(pixel).asDouble());
+        String said = "Row " + pixel.row() + ", column " + pixel.column() + ": " + (int) floor + " is what you get when the fraction is dropped instead of rounded.";
+        QtiPlayer whole = new QtiPlayer(read(QuizFormat.QTI_3_0, List.of(variant)).items().get("ITEM-" + variant.code()));
+        whole.answerRightly();
+        whole.answer("P2R" + pixel.row() + "C" + pixel.column(), floor);
+        assertThat(whole.play()).isCloseTo(22 - 10 / 20.0, Offset.offset(1e-9));
+        assertThat(whole.shown()).isEqualTo(said);
+        QtiPlayer part = new QtiPlayer(read(QuizFormat.QTI_2_1, List.of(variant)).items().get("ITEM-" + variant.code() + "-2"));
+        part.answerRightly();
+        part.answer("P2R" + pixel.row() + "C" + pixel.column(), floor);
+        assertThat(part.play()).isCloseTo(10 - 10 / 20.0, Offset.offset(1e-9));
+        assertThat(part.shown()).isEqualTo(said);
+    }
+
+    /** A count of one row is written in another: the first slip of a table is named, with its row. */
+    @Test
+    void cellsOfATableGetFeedbackToo() throws IOException, ParserConfigurationException, SAXException {
+        Variant variant = new Variants(Exercises.threeParts(5)).variant(1);
+        Part.OfTable column = (Part.OfTable) variant.parts().get(0);
+        int row = column.rows().stream().filter(one -> one > 0 && column.table().value(one, "s").orElseThrow().compareValue(
+                column.table().value(one - 1, "s").orElseThrow()) != 0).findFirst().orElseThrow();
+        QtiPlayer player = new QtiPlayer(read(QuizFormat.QTI_2_1, List.of(variant)).items().get("ITEM-" + variant.code() + "-1"));
         player.answerRightly();
-        player.responses.put("P2R" + pixel.row() + "C" + pixel.column(), floor);
+        player.answer("P1R" + row + "C0", column.table().value(row - 1, "s").orElseThrow().asDouble());
         player.play();
-        assertThat(player.score).isCloseTo(22 - 10 / 20.0, Offset.offset(1e-9));
-        assertThat(player.shown()).isEqualTo("Row " + pixel.row() + ", column " + pixel.column() + ": " + (int) floor
-                + " is what you get when the fraction is dropped instead of rounded.");
+        assertThat(player.shown()).startsWith(capital(column.table().rowName(row))).contains(" is what you get when ");
+    }
+
+    private static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+
+    /** The image 1 0 | 0 0, divided by 4 and not rounded: 1/4 and three zeros. */
+    static Exercise fractions(OptionalInt decimals) {
+        Image image = Image.ofLevels(2, 2, 9, n -> new int[] {1, 0, 0, 0}[n]);
+        return new Exercise("Quarters", "Divide by 4.", new GivenImage.Samples(image), List.of("multiply factor=1/4 rounding=none"), List.of(),
+                List.of(Exercises.all(1, 4)), new Wish(false, decimals, 0), 1);
+    }
+
+    /** 1/4 with two decimals may be off by 0.005, bounds included; with three decimals by 0.0005. The whole zeros beside it are exact. */
+    @ParameterizedTest
+    @EnumSource(names = {"QTI_2_1", "QTI_3_0"})
+    void fractionsHaveTheToleranceOfTheirDecimals(QuizFormat format) throws IOException, ParserConfigurationException, SAXException {
+        assertThat(points(format, OptionalInt.empty(), 0.255)).isEqualTo(4);
+        assertThat(points(format, OptionalInt.empty(), 0.245)).isEqualTo(4);
+        assertThat(points(format, OptionalInt.empty(), 0.2551)).isEqualTo(3);
+        assertThat(points(format, OptionalInt.of(3), 0.2505)).isEqualTo(4);
+        assertThat(points(format, OptionalInt.of(3), 0.251)).isEqualTo(3);
+    }
+
+    private double points(QuizFormat format, OptionalInt decimals, double answer) throws IOException, ParserConfigurationException, SAXException {
+        List<Variant> variants = new Variants(fractions(decimals)).first(1);
+        QtiPlayer player = new QtiPlayer(read(format, variants).items().values().iterator().next());
+        player.answerRightly();
+        player.answer("P1R0C0", answer);
+        return player.play();
+    }
+
+    /** M = 9: level 1 is round(255 ÷ 9) = 28; each pixel is a square of 96 × 96. */
+    @Test
+    void thePictureSpreadsTheLevels() throws IOException, ParserConfigurationException, SAXException {
+        byte[] png = read(QuizFormat.QTI_2_1, new Variants(fractions(OptionalInt.empty())).first(1)).pictures().values().iterator().next();
+        var picture = ImageIO.read(new ByteArrayInputStream(png));
+        assertThat(picture.getWidth()).isEqualTo(192);
+        assertThat(picture.getHeight()).isEqualTo(192);
+        int[] all = {picture.getRaster().getSample(0, 0, 0), picture.getRaster().getSample(95, 95, 0), picture.getRaster().getSample(96, 95, 0),
+            picture.getRaster().getSample(95, 96, 0)};
+        assertThat(all).containsExactly(28, 28, 0, 0);
+        assertThat(Rational.of(255, 9).toDecimals(0)).isEqualTo(Rational.of(28));
     }
 }

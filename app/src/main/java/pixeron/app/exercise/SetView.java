@@ -2,15 +2,20 @@ package pixeron.app.exercise;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
@@ -35,6 +40,7 @@ import pixeron.exercise.Variant;
 import pixeron.exercise.Variants;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.exercise.print.Worksheet;
+import pixeron.exercise.quiz.QuizFormat;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.make.Makers;
@@ -48,6 +54,19 @@ public final class SetView extends BorderPane {
     private static final Duration PATIENCE = Duration.millis(250);
     private static final double MARGIN = 44;
     private static final String USUAL = "30";
+
+    /** What can be chosen for a quiz: one format, or all of them. */
+    private record QuizChoice(String title, Set<QuizFormat> formats) {
+        static List<QuizChoice> all() {
+            return Stream.concat(Arrays.stream(QuizFormat.values()).map(format -> new QuizChoice(format.title(), EnumSet.of(format))),
+                    Stream.of(new QuizChoice("All formats", EnumSet.allOf(QuizFormat.class)))).toList();
+        }
+
+        @Override
+        public String toString() {
+            return title;
+        }
+    }
 
     private final Choosing choosing;
     private final Consumer<RuntimeException> trouble;
@@ -67,6 +86,7 @@ public final class SetView extends BorderPane {
     private final TextField seed = field("Seed of all draws");
     private final TextField number = field("Which variant is shown");
     private final TextField count = field("How many variants are given out");
+    private final ChoiceBox<QuizChoice> quiz = new ChoiceBox<>();
     private final ImageView page = new ImageView();
     private final Label said = new Label();
     private final Button save = new Button("Save…");
@@ -166,10 +186,14 @@ public final class SetView extends BorderPane {
         decimals.setPrefColumnCount(3);
         clipped.setPrefColumnCount(3);
         seed.setPrefColumnCount(12);
+        quiz.getItems().setAll(QuizChoice.all());
+        quiz.getSelectionModel().selectFirst();
+        quiz.setAccessibleText("Format of the quiz");
+        quiz.setTooltip(new Tooltip("Chooses the format of the quiz that is written beside the sheets"));
         VBox form = new VBox(Section.of("TITLE"), title, Section.of("TASK"), task, Section.of("IMAGE"), line, draw,
                 Section.of("STEPS: A NUMBER AS {NAME} IS DRAWN"), steps, step, Section.of("CHOICES"), choices, choice, Section.of("ASKED"), asked, question, Section.of("WISHES"), ties,
                 row(new Label("at most"), decimals, new Label("decimals before rounding")), row(new Label("at least"), clipped, new Label("values clipped")),
-                Section.of("SEED"), seed);
+                Section.of("SEED"), seed, Section.of("QUIZ FORMAT"), quiz);
         form.getStyleClass().add("side");
         List.of(steps, choices, asked).forEach(lines -> lines.getStyleClass().add("set-lines"));
         return form;
@@ -327,12 +351,13 @@ public final class SetView extends BorderPane {
 
     private void giveOut() {
         Exercise kept = exercise;
+        Set<QuizFormat> formats = quiz.getValue().formats();
         String many = count.getText().strip();
         int wanted = many.matches("\\d{1,6}") ? Integer.parseInt(many) : 0;
         choosing.folder("A folder for the sheets").ifPresent(folder -> giving.start(progress -> {
             List<Variant> variants = new Variants(kept).first(wanted);
-            Worksheet.requireFree(folder, variants);
-            List<Path> files = new ArrayList<>(Worksheet.write(folder, variants, Paper.usual(), progress));
+            Worksheet.requireFree(folder, variants, formats);
+            List<Path> files = new ArrayList<>(Worksheet.write(folder, variants, formats, Paper.usual(), progress));
             Path own = folder.resolve("exercise" + ExerciseFile.ENDING);
             ExerciseFile.write(own, kept);
             files.add(own);

@@ -38,13 +38,20 @@ public final class TableSlips {
     /** Slips with more ways than this, such as every count with every error, are named by their first cell instead. */
     private static final int MOST_WAYS = 20;
 
-    /** What a slip would give in a column. */
-    private record Given(String id, String words, String column, IntFunction<Optional<Value>> row) {
+    /**
+     * A way to make a slip in a column of a table.
+     *
+     * @param id of the slip
+     * @param words completes "is what you get when"
+     * @param column the name of the column
+     * @param row gives the value in a row, from 0; empty where this way gives none
+     */
+    public record TableWay(String id, String words, String column, IntFunction<Optional<Value>> row) {
     }
 
     private final Table table;
     private final Operation operation;
-    private List<Given> all;
+    private List<TableWay> all;
 
     private TableSlips(Table table, Operation operation) {
         this.table = table;
@@ -52,9 +59,9 @@ public final class TableSlips {
     }
 
     /** Made when it is first needed: a table of one row never does. */
-    private List<Given> all() {
+    private List<TableWay> all() {
         if (all == null) {
-            all = given(table, operation);
+            all = ways(table, operation);
         }
         return all;
     }
@@ -85,7 +92,7 @@ public final class TableSlips {
         }
         List<TableCheck.Cell> agreeing = cells.stream().filter(cell -> cell.state() == Verdict.AGREES).toList();
         TableSlip best = null;
-        for (Given slip : wrong.isEmpty() ? List.<Given>of() : all()) {
+        for (TableWay slip : wrong.isEmpty() ? List.<TableWay>of() : all()) {
             if (slip.column().equals(column) && agreeing.stream().noneMatch(cell -> slip.row().apply(cell.row())
                     .filter(value -> !cell.byHand().agreesWith(value)).isPresent())) {
                 List<TableCheck.Cell> explained = wrong.stream().filter(cell -> slip.row().apply(cell.row())
@@ -127,8 +134,9 @@ public final class TableSlips {
         return Optional.empty();
     }
 
-    private static List<Given> given(Table table, Operation operation) {
-        List<Given> all = new ArrayList<>();
+    /** Returns all ways to make a known slip in a table, in the order of preference. */
+    public static List<TableWay> ways(Table table, Operation operation) {
+        List<TableWay> all = new ArrayList<>();
         for (Slip slip : KnownSlips.of(operation.step().type())) {
             List<Way> ways = slip.ways(operation);
             for (Way way : ways.size() > MOST_WAYS ? List.<Way>of() : ways) {
@@ -139,7 +147,7 @@ public final class TableSlips {
             }
         }
         if (table.columns().contains(LevelRows.RUNNING) && table.columns().contains(LevelRows.COUNT)) {
-            all.add(new Given("share-not-running", "the count of the level itself is written, not the running one", LevelRows.RUNNING,
+            all.add(new TableWay("share-not-running", "the count of the level itself is written, not the running one", LevelRows.RUNNING,
                     row -> table.value(row, LevelRows.COUNT)));
         }
         for (String column : table.columns()) {
@@ -149,13 +157,13 @@ public final class TableSlips {
     }
 
     /** The same table of the step that was done instead. */
-    private static void addTable(List<Given> all, Slip slip, Way way, Table table) {
+    private static void addTable(List<TableWay> all, Slip slip, Way way, Table table) {
         try {
             way.done().filter(Operation.class::isInstance).map(Operation.class::cast).stream().flatMap(other -> other.tables().stream())
                     .filter(other -> other.name().equals(table.name())).forEach(other -> {
                 for (String column : other.columns()) {
                     if (table.isFillable(column)) {
-                        all.add(new Given(slip.id(), way.words(), column, row -> Optional.of(other.row(table.key(row)))
+                        all.add(new TableWay(slip.id(), way.words(), column, row -> Optional.of(other.row(table.key(row)))
                                 .filter(found -> found >= 0).flatMap(found -> other.value(found, column))));
                     }
                 }
@@ -166,13 +174,13 @@ public final class TableSlips {
     }
 
     /** New levels as the slip gives them in pixels that have the level. */
-    private static void addLevels(List<Given> all, Slip slip, Way way, Table table, Image before) {
+    private static void addLevels(List<TableWay> all, Slip slip, Way way, Table table, Image before) {
         Map<String, Pixel> places = new HashMap<>();
         for (int n = 0; n < before.count(); n++) {
             places.putIfAbsent(Decimals.exact(before.value(n)), before.pixel(n));
         }
-        all.add(new Given(slip.id(), way.words(), LevelRows.NEW_LEVEL, row -> value(places.get(table.key(row)), way.value()::apply)));
-        way.done().ifPresent((Explained done) -> all.add(new Given(slip.id(), way.words(), LevelRows.EXACT,
+        all.add(new TableWay(slip.id(), way.words(), LevelRows.NEW_LEVEL, row -> value(places.get(table.key(row)), way.value()::apply)));
+        way.done().ifPresent((Explained done) -> all.add(new TableWay(slip.id(), way.words(), LevelRows.EXACT,
                 row -> value(places.get(table.key(row)), done::exact))));
     }
 
@@ -189,16 +197,16 @@ public final class TableSlips {
     }
 
     /** Right values a row too far down or up, and fractions that are cut off at some decimal. */
-    private static void addPlaces(List<Given> all, Table table, String column) {
+    private static void addPlaces(List<TableWay> all, Table table, String column) {
         for (int far : new int[] {1, -1}) {
-            all.add(new Given("shifted-by-one", "everything is written one row too far " + (far > 0 ? "down" : "up"), column,
+            all.add(new TableWay("shifted-by-one", "everything is written one row too far " + (far > 0 ? "down" : "up"), column,
                     row -> row - far < 0 || row - far >= table.rows().size() || row >= table.rows().size() ? Optional.empty()
                             : table.value(row - far, column)));
         }
         Rational scale = Rational.ONE;
         for (int decimals = 0; decimals <= 4; decimals++) {
             Rational tens = scale;
-            all.add(new Given("rounded-down", decimals == 0 ? "the fraction is dropped instead of rounded"
+            all.add(new TableWay("rounded-down", decimals == 0 ? "the fraction is dropped instead of rounded"
                     : "the digits behind decimal " + decimals + " are dropped instead of rounded", column,
                     row -> table.value(row, column).filter(Rational.class::isInstance).map(value ->
                             Rounding.TRUNCATE.apply(value.times(tens)).dividedBy(tens))));

@@ -7,13 +7,15 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.exercise.Variant;
 import pixeron.exercise.answer.AnswerBook;
 import pixeron.exercise.answer.AnswerTable;
-import pixeron.exercise.quiz.QuizPackage;
+import pixeron.exercise.quiz.Quiz;
+import pixeron.exercise.quiz.QuizFormat;
 import pixeron.image.Pixel;
 import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
@@ -23,7 +25,7 @@ import pixeron.step.Progress;
 
 /**
  * Everything that is given out for an exercise, in one folder. For each variant, under its code: a page (PDF), the table to fill in (CSV and
- * XLSX), and a project with the results covered. Once for all: {@code sheets.pdf} with all pages, {@code key.pdf}, and {@code quiz.zip}.
+ * XLSX), and a project with the results covered. Once for all: {@code sheets.pdf} with all pages, {@code key.pdf}, and a file for each quiz format.
  */
 public final class Worksheet {
 
@@ -31,7 +33,6 @@ public final class Worksheet {
 
     private static final String SHEETS = "sheets.pdf";
     private static final String KEY = "key.pdf";
-    private static final String QUIZ = "quiz.zip";
     private static final String PAGE = ".pdf";
     private static final String TABLE = ".csv";
     private static final String BOOK = ".xlsx";
@@ -44,11 +45,12 @@ public final class Worksheet {
     /**
      * @param folder is made where there is none; files of the same name are replaced
      * @param variants of one exercise, at least one
+     * @param formats of quizzes, any number of them
      * @return the files that were written
      * @throws PixeronException if one cannot be written
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
-    public static List<Path> write(Path folder, List<Variant> variants, Paper paper, Progress progress) {
+    public static List<Path> write(Path folder, List<Variant> variants, Set<QuizFormat> formats, Paper paper, Progress progress) {
         make(folder);
         List<Path> files = Collections.synchronizedList(new ArrayList<>());
         AtomicInteger done = new AtomicInteger();
@@ -60,9 +62,13 @@ public final class Worksheet {
         SheetPages.write(sheets, variants, paper, part -> progress.isWanted(0.5 + part / 5));
         Path key = folder.resolve(KEY);
         KeyPages.write(key, variants, paper, part -> progress.isWanted(0.7 + part / 5));
-        Path quiz = folder.resolve(QUIZ);
-        QuizPackage.write(quiz, variants, part -> progress.isWanted(0.9 + part / 10));
-        files.addAll(List.of(sheets, key, quiz));
+        files.addAll(List.of(sheets, key));
+        Quiz quiz = Quiz.of(formats.isEmpty() ? List.of() : variants, part -> progress.isWanted(0.9 + part / 10));
+        for (QuizFormat format : formats) {
+            Path file = folder.resolve(format.fileName());
+            quiz.write(file, format);
+            files.add(file);
+        }
         return files.stream().sorted().toList();
     }
 
@@ -72,9 +78,9 @@ public final class Worksheet {
      * @param folder that sheets are to be written into
      * @throws PixeronException if one of the files that would be written is there already; names it
      */
-    public static void requireFree(Path folder, List<Variant> variants) {
+    public static void requireFree(Path folder, List<Variant> variants, Set<QuizFormat> formats) {
         Stream<String> ofVariants = variants.stream().flatMap(variant -> ENDINGS.stream().map(ending -> variant.code() + ending));
-        Stream.concat(ofVariants, Stream.of(SHEETS, KEY, QUIZ)).map(folder::resolve).filter(Files::exists).findFirst().ifPresent(file -> {
+        Stream.concat(Stream.concat(ofVariants, Stream.of(SHEETS, KEY)), formats.stream().map(QuizFormat::fileName)).map(folder::resolve).filter(Files::exists).findFirst().ifPresent(file -> {
             throw PixeronException.of("%s is there already and may have been filled in.", file);
         });
     }

@@ -1,6 +1,7 @@
 package pixeron.exercise.quiz;
 
 import java.io.OutputStream;
+import java.util.function.UnaryOperator;
 import javax.xml.XMLConstants;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
@@ -9,30 +10,57 @@ import javax.xml.stream.XMLStreamWriter;
 /** Writes elements with their attributes, each on a line of its own. */
 final class Xml {
 
-    private static final String PREFIX = "xml:";
+    private static final String OF_XML = "xml:";
+    private static final String OF_SCHEMA = "xsi:";
 
     private final XMLStreamWriter out;
+    private final UnaryOperator<String> elements;
+    private final UnaryOperator<String> attributes;
 
     Xml(OutputStream to) throws XMLStreamException {
-        out = XMLOutputFactory.newInstance().createXMLStreamWriter(to, "UTF-8");
+        this(to, UnaryOperator.identity(), UnaryOperator.identity());
+    }
+
+    /**
+     * Begins a document.
+     *
+     * @param elements what an element is called in it
+     * @param attributes what an attribute is called in it
+     */
+    Xml(OutputStream to, UnaryOperator<String> elements, UnaryOperator<String> attributes) throws XMLStreamException {
+        this(XMLOutputFactory.newInstance().createXMLStreamWriter(to, "UTF-8"), elements, attributes);
         out.writeStartDocument("UTF-8", "1.0");
         out.writeCharacters("\n");
     }
 
+    private Xml(XMLStreamWriter out, UnaryOperator<String> elements, UnaryOperator<String> attributes) {
+        this.out = out;
+        this.elements = elements;
+        this.attributes = attributes;
+    }
+
+    /** Returns a writer of elements without a document around them. */
+    static Xml fragment(OutputStream to) throws XMLStreamException {
+        return new Xml(XMLOutputFactory.newInstance().createXMLStreamWriter(to, "UTF-8"), UnaryOperator.identity(), UnaryOperator.identity());
+    }
+
     /** @param attributes names and values in turns */
     void open(String name, String... attributes) throws XMLStreamException {
-        out.writeStartElement(name);
+        out.writeStartElement(elements.apply(name));
         write(attributes);
     }
 
-    private void write(String... attributes) throws XMLStreamException {
-        for (int n = 0; n < attributes.length; n += 2) {
-            if (attributes[n].equals("xmlns")) {
-                out.writeDefaultNamespace(attributes[n + 1]);
-            } else if (attributes[n].startsWith(PREFIX)) {
-                out.writeAttribute("xml", XMLConstants.XML_NS_URI, attributes[n].substring(PREFIX.length()), attributes[n + 1]);
+    private void write(String... pairs) throws XMLStreamException {
+        for (int n = 0; n < pairs.length; n += 2) {
+            if (pairs[n].equals("xmlns")) {
+                out.writeDefaultNamespace(pairs[n + 1]);
+            } else if (pairs[n].startsWith(OF_XML)) {
+                out.writeAttribute("xml", XMLConstants.XML_NS_URI, pairs[n].substring(OF_XML.length()), pairs[n + 1]);
+            } else if (pairs[n].startsWith(OF_SCHEMA)) {
+                out.writeNamespace("xsi", XMLConstants.W3C_XML_SCHEMA_INSTANCE_NS_URI);
+                out.writeAttribute("xsi", XMLConstants.W3C_XML_SCHEMA_INSTANCE_NS_URI, pairs[n].substring(OF_SCHEMA.length()), pairs[n + 1]);
             } else {
-                out.writeAttribute(attributes[n], attributes[n + 1]);
+                out.writeAttribute(attributes.apply(pairs[n]), pairs[n + 1]);
             }
         }
     }
@@ -43,7 +71,7 @@ final class Xml {
     }
 
     void empty(String name, String... attributes) throws XMLStreamException {
-        out.writeEmptyElement(name);
+        out.writeEmptyElement(elements.apply(name));
         write(attributes);
         out.writeCharacters("\n");
     }
@@ -53,6 +81,15 @@ final class Xml {
         open(name, attributes);
         out.writeCharacters(text);
         close();
+    }
+
+    void text(String text) throws XMLStreamException {
+        out.writeCharacters(text);
+    }
+
+    /** Writes a sign by its number, so that nobody takes it for a part of a language within the text. */
+    void byNumber(int sign) throws XMLStreamException {
+        out.writeEntityRef("#" + sign);
     }
 
     void end() throws XMLStreamException {

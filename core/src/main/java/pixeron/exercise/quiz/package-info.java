@@ -1,2 +1,2 @@
-/** Exercises for quiz systems, as a package of QTI 3.0, an open standard. */
+/** Exercises for quiz systems: QTI, an open standard, in two versions, and the XML that Moodle imports. */
 package pixeron.exercise.quiz;
