@@ -7,11 +7,12 @@ import {chromium} from 'playwright-core';
 
 const [browserPath, ...folders] = process.argv.slice(2);
 const player = readFileSync(new URL('./node_modules/@citolab/qti-components/cdn/index.js', import.meta.url));
+const types = {js: 'text/javascript', xml: 'text/xml', png: 'image/png'};
 const server = createServer((request, response) => {
-  const isItem = request.url.startsWith('/item/');
-  const [, , folder, name] = request.url.split('/');
-  response.writeHead(200, {'content-type': request.url === '/player.js' ? 'text/javascript' : isItem ? 'text/xml' : 'text/html'});
-  response.end(request.url === '/player.js' ? player : isItem ? readFileSync(join(folders[+folder], 'items', name))
+  // Files of a package are at /package/NUMBER/, so that the pictures of an item are found where the item says.
+  const [, place, folder, ...path] = request.url.split('/');
+  response.writeHead(200, {'content-type': types[request.url.split('.').pop()] ?? 'text/html'});
+  response.end(request.url === '/player.js' ? player : place === 'package' ? readFileSync(join(folders[+folder], ...path))
     : '<!doctype html><meta charset="utf-8"><script type="module" src="/player.js"></script><body></body>');
 });
 await new Promise(done => server.listen(0, done));
@@ -56,7 +57,11 @@ for (let f = 0; f < folders.length; f++) {
     const xml = readFileSync(join(folders[f], 'items', name), 'utf8');
     const right = [...xml.matchAll(/<qti-response-declaration identifier="([^"]+)"[^>]*>\s*<qti-correct-response>\s*<qti-value>([^<]+)</g)].map(m => [m[1], m[2]]);
     const wrong = [...xml.matchAll(/<qti-response-else-if>\s*<qti-equal[^>]*>\s*<qti-variable identifier="([^"]+)"\/>\s*<qti-base-value[^>]*>([^<]+)<[^]*?<qti-base-value base-type="identifier">([^<]+)</g)];
-    await load(`/item/${f}/${name}`);
+    await load(`/package/${f}/items/${name}`);
+    const width = await page.evaluate(() => document.querySelector('item-container').shadowRoot.querySelector('img')?.naturalWidth ?? 0);
+    if (!(width > 0)) {
+      broken.push(`${name}: its picture is not shown`);
+    }
     const best = await play(right);
     items++;
     if (Math.abs(best.score - best.most) > 1e-6 || [].concat(best.feedback).length > 0) {

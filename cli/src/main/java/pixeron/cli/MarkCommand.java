@@ -13,6 +13,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
@@ -30,6 +32,7 @@ import pixeron.exercise.mark.ReportNames;
 import pixeron.exercise.mark.ResultsFile;
 import pixeron.format.ResultTable;
 import pixeron.format.SafeFile;
+import pixeron.report.Report;
 import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
 import pixeron.step.Progress;
@@ -40,11 +43,16 @@ final class MarkCommand implements Callable<Integer> {
     /** So many names of files that were left out are said. */
     private static final int TOLD = 5;
 
+    private static final String PDF = "pdf";
+    private static final List<String> FEEDBACK_FORMATS = List.of(PDF, "html");
+
     private final Syntax syntax;
     private final Argument<Path> file;
     private final Argument<List<Path>> answers;
     private final Argument<Path> out;
     private final Argument<Path> reports;
+    private final Argument<Path> feedback;
+    private final Argument<String> feedbackFormat;
     private final Argument<Path> grades;
     private final Argument<String> columns;
     private final Argument<Path> people;
@@ -60,6 +68,9 @@ final class MarkCommand implements Callable<Integer> {
                         + "files, one a line, is read from standard input, and each row is written as soon as it is known.");
         out = syntax.option("--out", "RESULTS", Path.class, ".csv, with slips and parts in two files beside it, or .xlsx. Needed with ANSWERS.");
         reports = syntax.option("--reports", "FOLDER", Path.class, "A folder that gets a report (PDF) for each answer.");
+        feedback = syntax.option("--feedback", "FOLDER", Path.class,
+                "Folder for the feedback to each person: the marked values and the first slip with both workings, at most two pages.");
+        feedbackFormat = syntax.option("--feedback-format", "FORMAT", String.class, "Format of the feedback: pdf or html; default: pdf.");
         grades = syntax.option("--grades", "FILE", Path.class, "A CSV for a grade book: a line for each person.");
         columns = syntax.option("--columns", "LIST", String.class, "The columns of --grades, such as \"id=Student ID,points=Grade,feedback\". There are id, name, code, "
                 + "points, maximum, percent, feedback.");
@@ -79,6 +90,7 @@ final class MarkCommand implements Callable<Integer> {
         }
         ResultsFile.requireKnown(out.value());
         requireGrades();
+        requireFeedbackFormat();
         List<GradeTable.Titled> titled = GradeTable.columns(Optional.ofNullable(columns.value()));
         Optional<People> list = Optional.ofNullable(people.value()).map(People::read);
         AnswerFolder folder = AnswerFolder.of(answers.value());
@@ -88,7 +100,10 @@ final class MarkCommand implements Callable<Integer> {
         }
         List<Marked> marks = Marker.notingSame(handed.parallelStream().flatMap(answer -> marker.marks(answer).stream()).toList());
         if (reports.isGiven()) {
-            marks = reported(marks);
+            marks = reported(marks, reports.value(), "." + PDF, marked -> ReportMaker.of(marked.work().orElseThrow(), Progress.NONE));
+        }
+        if (feedback.isGiven()) {
+            marks = reported(marks, feedback.value(), "." + feedbackFormat(), marked -> marker.feedback(marked, !followIsWrong.value()));
         }
         PrintWriter console = syntax.out();
         ClassTable table = new ClassTable(marks, marker.partTitles(), !followIsWrong.value());
@@ -159,33 +174,49 @@ final class MarkCommand implements Callable<Integer> {
         return left;
     }
 
-    /** @return the same, with a note where a report could not be written */
-    private List<Marked> reported(List<Marked> marks) {
-        List<String> names = ReportNames.of(marks.stream().map(Marked::source).toList());
-        for (int n = 0; n < marks.size(); n++) {
-            Path report = reports.value().resolve(names.get(n));
-            if (marks.get(n).isMarked() && Files.exists(report) && !isReplacing.value()) {
-                throw PixeronException.of("%s is there already; give --replace, or another folder for the reports.", report);
-            }
-        }
-        NewFolder.make(reports.value());
-        return IntStream.range(0, marks.size()).parallel().mapToObj(n -> reported(marks.get(n), reports.value().resolve(names.get(n)))).toList();
+    private String feedbackFormat() {
+        return Optional.ofNullable(feedbackFormat.value()).orElse(PDF);
     }
 
-    private static Marked reported(Marked marked, Path report) {
+    private void requireFeedbackFormat() {
+        if (!feedback.isGiven() && feedbackFormat.isGiven()) {
+            throw PixeronException.of("--feedback-format is for --feedback FOLDER, which is not given.");
+        } else if (!FEEDBACK_FORMATS.contains(feedbackFormat())) {
+            throw PixeronException.of("\"%s\" is not a format for feedback; use %s.", feedbackFormat(), String.join(" or ", FEEDBACK_FORMATS));
+        } else if (feedback.isGiven() && reports.isGiven() && feedback.value().toAbsolutePath().normalize().equals(reports.value().toAbsolutePath().normalize())) {
+            throw PixeronException.of("The reports and the feedback cannot both go into %s.", feedback.value());
+        }
+    }
+
+    /** Writes a file for each answer that is marked; returns the same answers, with a note where a file could not be written. */
+    private List<Marked> reported(List<Marked> marks, Path folder, String ending, Function<Marked, Report> maker) {
+        List<String> names = ReportNames.of(marks.stream().map(Marked::source).toList(), ending);
+        for (int n = 0; n < marks.size(); n++) {
+            Path report = folder.resolve(names.get(n));
+            if (marks.get(n).isMarked() && Files.exists(report) && !isReplacing.value()) {
+                throw PixeronException.of("%s is there already; give --replace, or another folder.", report);
+            }
+        }
+        NewFolder.make(folder);
+        return IntStream.range(0, marks.size()).parallel().mapToObj(n -> reported(marks.get(n), folder.resolve(names.get(n)), maker)).toList();
+    }
+
+    private static Marked reported(Marked marked, Path report, Function<Marked, Report> maker) {
         try {
             if (marked.isMarked()) {
-                ReportFile.write(report, ReportMaker.of(marked.work().orElseThrow(), Progress.NONE));
+                ReportFile.write(report, maker.apply(marked));
             }
             return marked;
+        } catch (CancellationException tooLong) {
+            return marked.noting(report.getFileName() + " is missing: making it takes too long.");
         } catch (RuntimeException | Error broken) {
-            return marked.noting("There is no report: " + PixeronException.words(broken));
+            return marked.noting(report.getFileName() + " is missing: " + PixeronException.words(broken));
         }
     }
 
     private int stream(Marker marker) {
-        if (out.isGiven() || reports.isGiven() || grades.isGiven()) {
-            throw PixeronException.of("No answers are named; a list of files on standard input is marked without --out, --reports and --grades, row by row to standard output.");
+        if (out.isGiven() || reports.isGiven() || feedback.isGiven() || grades.isGiven()) {
+            throw PixeronException.of("No answers are named; a list of files on standard input is marked without --out, --reports, --feedback, and --grades, row by row to standard output.");
         }
         PrintWriter console = syntax.out();
         ClassTable table = new ClassTable(List.of(), marker.partTitles(), !followIsWrong.value());

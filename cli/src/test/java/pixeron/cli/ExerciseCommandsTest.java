@@ -91,6 +91,23 @@ class ExerciseCommandsTest extends CommandTest {
     }
 
     @Test
+    void everyPersonGetsFeedback() throws IOException {
+        Path answers = Files.createDirectory(folder.resolve("answers"));
+        Files.move(answer("Kim", variants.variant(1)), answers.resolve("Kim.csv"));
+        Files.writeString(answers.resolve("lost.csv"), "1,2\n");
+        Path results = folder.resolve("results.csv");
+        Path feedback = folder.resolve("feedback");
+        assertThat(pixeron("mark", exercise, answers, "--out", results, "--feedback", feedback)).isEqualTo(1);
+        assertThat(feedback.toFile().list()).containsExactly("Kim.pdf");
+        assertBad("Kim.pdf is there already; give --replace, or another folder", "mark", exercise, answers, "--out", results, "--feedback", feedback);
+        assertThat(pixeron("mark", exercise, answers, "--out", results, "--feedback", feedback, "--feedback-format=html")).isEqualTo(1);
+        assertThat(Files.readString(feedback.resolve("Kim.html"))).contains("16 of 16 points");
+        assertBad("is not a format for feedback; use pdf or html", "mark", exercise, answers, "--out", results, "--feedback", feedback, "--feedback-format=doc");
+        assertBad("--feedback-format is for --feedback FOLDER", "mark", exercise, answers, "--out", results, "--feedback-format=html");
+        assertBad("The reports and the feedback cannot both go into", "mark", exercise, answers, "--out", results, "--feedback", feedback, "--reports", feedback);
+    }
+
+    @Test
     void aClassGetsRowsSlipsAndParts() throws IOException {
         Path first = answer("Kim", variants.variant(1));
         answer("Lee", variants.variant(2));

@@ -49,7 +49,8 @@ public sealed interface Block {
     /** A value with what is said of it; blank for a cell that is not filled. */
     record Cell(String text, Mark mark) {
 
-        static Cell plain(String text) {
+        /** Returns a value of which nothing is said. */
+        public static Cell plain(String text) {
             return new Cell(text, Mark.NONE);
         }
     }

@@ -23,14 +23,25 @@ final class PdfReport {
     }
 
     static byte[] of(Report report) throws IOException {
-        String title = report.blocks().stream().filter(Block.Heading.class::isInstance).map(block -> ((Block.Heading) block).text()).findFirst().orElse("Report");
-        try (PdfPages pages = new PdfPages(Paper.A4, title)) {
-            PdfReport writer = new PdfReport(pages);
-            for (Block block : report.blocks()) {
-                writer.write(block);
-            }
+        try (PdfPages pages = written(report)) {
             return pages.bytes();
         }
+    }
+
+    static int pages(Report report) throws IOException {
+        try (PdfPages pages = written(report)) {
+            return pages.count();
+        }
+    }
+
+    private static PdfPages written(Report report) throws IOException {
+        String title = report.blocks().stream().filter(Block.Heading.class::isInstance).map(block -> ((Block.Heading) block).text()).findFirst().orElse("Report");
+        PdfPages pages = new PdfPages(Paper.A4, title);
+        PdfReport writer = new PdfReport(pages);
+        for (Block block : report.blocks()) {
+            writer.write(block);
+        }
+        return pages;
     }
 
     private void write(Block block) throws IOException {

@@ -1,6 +1,7 @@
 package pixeron.report;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -21,6 +22,15 @@ public final class ReportFile {
     public static void write(Path file, Report report) {
         byte[] bytes = bytes(file.getFileName().toString().toLowerCase(Locale.ROOT), report);
         SafeFile.write(file, out -> out.write(bytes));
+    }
+
+    /** Returns how many pages the report has on paper; costs as much as writing it as PDF. */
+    public static int pages(Report report) {
+        try {
+            return PdfReport.pages(report);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
     }
 
     private static byte[] bytes(String name, Report report) {

@@ -51,10 +51,6 @@ import pixeron.working.Working;
  */
 public final class ReportMaker {
 
-    /** An image with more rows or columns is shown in part, from before the first differing cell on. */
-    private static final int MOST_CELLS = 12;
-    /** So many rows and columns of it, which leaves room for three beside each other. */
-    private static final int PART = 8;
     private static final int MOST_WRONG = 12;
 
     private final List<Block> blocks = new ArrayList<>();
@@ -122,14 +118,14 @@ public final class ReportMaker {
         Function<Pixel, String> place = at -> whole.faces().face(at) + ", " + whole.faces().pixel(at);
         for (Explanation slip : found.slips()) {
             add(slip);
-            blocks.add(new Workings(List.of(work("Right, " + place.apply(slip.pixels().get(0)), whole.faces().explain(slip.pixels().get(0)),
+            blocks.add(new Workings(List.of(Blocks.work("Right, " + place.apply(slip.pixels().get(0)), whole.faces().explain(slip.pixels().get(0)),
                     Integer.MAX_VALUE))));
         }
         simplyWrong(found.wrong(), place);
         if (found.slips().isEmpty()) {
             Pixel first = check.first().map(cell -> whole.faces().pixel(cell.pixel())).orElse(new Pixel(0, 0));
             Working working = whole.faces().whole().explain(first);
-            blocks.add(new Workings(List.of(work("Working, " + first, working, Integer.MAX_VALUE))));
+            blocks.add(new Workings(List.of(Blocks.work("Working, " + first, working, Integer.MAX_VALUE))));
         }
     }
 
@@ -153,7 +149,7 @@ public final class ReportMaker {
             add(slip);
             // What the shape of a table says has no cell to be worked out.
             if (!slip.pixels().isEmpty()) {
-                blocks.add(workings(work.operation(), slip));
+                blocks.add(Blocks.workings(work.operation(), slip));
             }
         }
         simplyWrong(found.wrong(), Pixel::toString);
@@ -161,7 +157,7 @@ public final class ReportMaker {
         if (found.slips().isEmpty()) {
             Pixel first = work.check().first().map(CellCheck::pixel).orElse(new Pixel(0, 0));
             if (work.operation().contains(first)) {
-                blocks.add(new Workings(List.of(work("Working", work.operation().explain(first), Integer.MAX_VALUE))));
+                blocks.add(new Workings(List.of(Blocks.work("Working", work.operation().explain(first), Integer.MAX_VALUE))));
             }
         }
     }
@@ -171,11 +167,11 @@ public final class ReportMaker {
         Image after = work.operation().result(progress);
         Check check = work.check();
         List<Grid> grids = new ArrayList<>();
-        grids.add(values("Before", before, after, check));
+        grids.add(Blocks.values("Before", before, after, check));
         if (check.filled() > 0) {
-            grids.add(byHand(check, work.following().pixels(), after, after));
+            grids.add(Blocks.byHand("By hand", check, work.following().pixels(), after));
         }
-        grids.add(values("After", after, after, check));
+        grids.add(Blocks.values("After", after, after, check));
         blocks.add(new Grids(grids));
     }
 
@@ -208,89 +204,14 @@ public final class ReportMaker {
         }
     }
 
-    private static Block workings(Explained right, Explanation slip) {
-        Pixel pixel = slip.pixels().get(0);
-        Working ours = right.explain(pixel);
-        Optional<Working> theirs = slip.done().flatMap(done -> explained(done, pixel));
-        int at = theirs.map(ours::partsAt).orElse(Integer.MAX_VALUE);
-        List<Work> both = new ArrayList<>(List.of(work("Right, " + pixel, ours, at)));
-        theirs.ifPresent(slipped -> both.add(work("With the slip", slipped, at)));
-        return new Workings(both);
-    }
-
-    private static Optional<Working> explained(Explained done, Pixel pixel) {
-        try {
-            return Optional.of(done.explain(pixel));
-        } catch (PixeronException withoutValue) {
-            return Optional.empty();
-        }
-    }
-
-    private static Work work(String title, Working working, int partsAt) {
-        int width = working.lines().stream().mapToInt(line -> line.label().length()).max().orElse(0);
-        return new Work(title, working.lines().stream().map(line -> (String.format("%-" + Math.max(1, width) + "s  ", line.label())
-                + line.text()).stripTrailing()).toList(), partsAt);
-    }
-
     private void tables(StepWork work) {
         Map<String, List<pixeron.byhand.table.TableSlip>> slips = work.tableSlips();
         work.tables().forEach((name, check) -> {
             Table table = work.table(name);
             blocks.add(new Heading(3, table.kind().title() + " by hand"));
-            List<String> written = table.columns().stream().filter(column -> check.cells().stream().anyMatch(cell ->
-                    cell.column().equals(column))).toList();
-            List<String> head = new ArrayList<>(List.of(String.join(" ", table.columns().subList(0, table.keys()))));
-            written.forEach(column -> head.addAll(List.of(table.kind().column(column) + " by hand", "right")));
-            List<List<Cell>> rows = new ArrayList<>();
-            for (int row = 0; row <= table.rows().size(); row++) {
-                int at = row;
-                if (check.cells().stream().anyMatch(cell -> cell.row() == at)) {
-                    List<Cell> cells = new ArrayList<>(List.of(Cell.plain(table.isKeyed() ? table.key(row) : "")));
-                    written.forEach(column -> addCell(cells, check.cell(at, column), table.value(at, column)));
-                    rows.add(cells);
-                }
-            }
-            blocks.add(new Listing(head, rows));
+            blocks.add(Blocks.listing(table, check));
             slips.getOrDefault(name, List.of()).forEach(slip ->
                     blocks.add(new Words(table.kind().column(slip.column()) + ": " + slip.text() + " (" + slip.id() + ")", true)));
         });
-    }
-
-    private static void addCell(List<Cell> cells, Optional<TableCheck.Cell> written, Optional<pixeron.number.Value> right) {
-        cells.add(written.map(cell -> new Cell(cell.byHand().text(), Mark.of(cell))).orElse(Cell.plain("")));
-        cells.add(Cell.plain(right.map(Decimals::working).orElse("")));
-    }
-
-    private static Grid byHand(Check check, Set<Pixel> following, Image image, Image shape) {
-        Map<Pixel, CellCheck> cells = check.cells().stream().collect(Collectors.toMap(CellCheck::pixel, Function.identity()));
-        return grid("By hand", image, shape, check, pixel -> Optional.ofNullable(cells.get(pixel)).map(cell ->
-                new Cell(cell.byHand().text(), Mark.of(cell, following.contains(pixel)))).orElse(Cell.plain("")));
-    }
-
-    private static Grid values(String title, Image image, Image shape, Check check) {
-        return grid(title, image, shape, check, pixel -> Cell.plain(Decimals.approximate(image.value(pixel))));
-    }
-
-    /** The whole image where it is small, else the part around the first differing cell; the same part for all grids of a step. */
-    private static Grid grid(String title, Image image, Image shape, Check check, Function<Pixel, Cell> cell) {
-        Pixel around = check.first().map(CellCheck::pixel).orElse(new Pixel(0, 0));
-        boolean isWhole = Math.max(shape.rows(), shape.columns()) <= MOST_CELLS;
-        int most = isWhole ? MOST_CELLS : PART;
-        int top = isWhole ? 0 : first(around.row(), shape.rows());
-        int left = isWhole ? 0 : first(around.column(), shape.columns());
-        List<List<Cell>> rows = new ArrayList<>();
-        for (int i = top; i < Math.min(image.rows(), top + most); i++) {
-            List<Cell> row = new ArrayList<>();
-            for (int j = left; j < Math.min(image.columns(), left + most); j++) {
-                row.add(cell.apply(new Pixel(i, j)));
-            }
-            rows.add(row);
-        }
-        boolean isPart = rows.size() < image.rows() || rows.get(0).size() < image.columns();
-        return new Grid(title + (isPart ? " (a part)" : ""), top, left, rows);
-    }
-
-    private static int first(int around, int length) {
-        return Math.max(0, Math.min(around - 1, length - PART));
     }
 }

@@ -11,37 +11,23 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import pixeron.exercise.answer.AnswerBook;
-import pixeron.exercise.answer.AnswerTable;
 import pixeron.exercise.answer.Simulated;
 import pixeron.exercise.mark.GradeTable;
 import pixeron.exercise.mark.Marked;
-import pixeron.exercise.mark.Marker;
 import pixeron.exercise.mark.People;
-import pixeron.project.Project;
 
 /** A line for each person of a class, whatever they handed in. The exercise has three parts and 22 points. */
 class GradeTableTest {
 
     @TempDir
     private Path folder;
+    private ClassOfAnswers answers;
     private Variants variants;
-    private Marker marker;
 
     @BeforeEach
     void makeExercise() {
-        variants = new Variants(Exercises.threeParts(1));
-        marker = new Marker(variants);
-    }
-
-    private Marked answer(String name, int number, Project work) {
-        Path file = folder.resolve(name + " " + number + ".csv");
-        AnswerBook.writeText(file, AnswerTable.filled(variants.variant(number), work, name));
-        return marker.marks(file).get(0);
-    }
-
-    private Marked right(String name, int number) {
-        return answer(name, number, Simulated.right(variants.variant(number)));
+        answers = new ClassOfAnswers(folder, Exercises.threeParts(1));
+        variants = answers.variants();
     }
 
     private People people(String... lines) throws IOException {
@@ -55,10 +41,10 @@ class GradeTableTest {
     @Test
     void everybodyOnTheListHasALine() throws IOException {
         Part.OfCells threshold = (Part.OfCells) variants.variant(2).parts().get(2);
-        Marked slipped = answer("Lee", 2, Simulated.slipped(variants.variant(2), threshold).get("black-white-swapped"));
-        Marked blank = answer("Max", 3, variants.variant(3).project());
-        Marked lost = marker.marks(Files.writeString(folder.resolve("nobody.csv"), "1,2\n")).get(0);
-        List<Marked> marks = List.of(right("kim  brand", 1), blank, right("Max", 4), slipped, right("Pat", 5), lost);
+        Marked slipped = answers.answer("Lee", 2, Simulated.slipped(variants.variant(2), threshold).get("black-white-swapped"));
+        Marked blank = answers.answer("Max", 3, variants.variant(3).project());
+        Marked lost = answers.marker().marks(Files.writeString(folder.resolve("nobody.csv"), "1,2\n")).get(0);
+        List<Marked> marks = List.of(answers.right("kim  brand", 1), blank, answers.right("Max", 4), slipped, answers.right("Pat", 5), lost);
         String code = variants.variant(2).code().toString();
         List<List<String>> rows = rows(marks, Optional.of(people("Name,ID,Code", "Kim Brand,17,", "Lia,18," + code, "Max,19,", "Noa,20,")),
                 "id=Student,points,maximum,percent,feedback=Comment");
@@ -76,7 +62,7 @@ class GradeTableTest {
 
     @Test
     void withoutAListWhoeverHandedInHasALine() {
-        List<List<String>> rows = rows(List.of(right("Kim", 1), answer("Max", 3, variants.variant(3).project())), Optional.empty(), null);
+        List<List<String>> rows = rows(List.of(answers.right("Kim", 1), answers.answer("Max", 3, variants.variant(3).project())), Optional.empty(), null);
         assertThat(rows).containsExactly(List.of("id", "name", "points", "maximum", "feedback"), List.of("Kim", "Kim", "22", "22", "22 of 22 points. Everything is right."),
                 List.of("Max", "Max", "0", "22", "0 of 22 points. 0 of " + variants.variant(3).parts().stream().mapToInt(Part::count).sum() + " cells are filled in."));
     }

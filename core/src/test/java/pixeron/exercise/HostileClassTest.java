@@ -163,7 +163,7 @@ class HostileClassTest {
 
     @Test
     void reportsHaveNamesThatNoTwoShare() {
-        List<String> names = ReportNames.of(List.of("ada/answer.csv", "ben/answer.csv", "ada_answer.csv", "ADA_ANSWER.csv", "n".repeat(300) + ".csv", "..", "a\nb.xlsx, sheet 2"));
+        List<String> names = ReportNames.of(List.of("ada/answer.csv", "ben/answer.csv", "ada_answer.csv", "ADA_ANSWER.csv", "n".repeat(300) + ".csv", "..", "a\nb.xlsx, sheet 2"), ".pdf");
         assertThat(names.stream().map(String::toLowerCase).collect(Collectors.toSet())).hasSameSizeAs(names);
         assertThat(names).startsWith("ada_answer.pdf", "ben_answer.pdf", "ada_answer 2.pdf").allMatch(name -> name.length() <= 70 && !name.startsWith(".") && !name.contains("\n"));
     }

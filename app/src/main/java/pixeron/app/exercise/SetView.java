@@ -15,7 +15,7 @@ import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
@@ -86,7 +86,7 @@ public final class SetView extends BorderPane {
     private final TextField seed = field("Seed of all draws");
     private final TextField number = field("Which variant is shown");
     private final TextField count = field("How many variants are given out");
-    private final ChoiceBox<QuizChoice> quiz = new ChoiceBox<>();
+    private final ComboBox<QuizChoice> quiz = new ComboBox<>();
     private final ImageView page = new ImageView();
     private final Label said = new Label();
     private final Button save = new Button("Save…");

@@ -13,12 +13,8 @@ import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Verdict;
-import pixeron.byhand.slip.search.Explanation;
-import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.table.TableCheck;
-import pixeron.byhand.table.TableSlip;
-import pixeron.byhand.table.TableSlips;
 import pixeron.byhand.work.Start;
 import pixeron.byhand.work.StepWork;
 import pixeron.exercise.Code;
@@ -32,6 +28,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.project.Project;
 import pixeron.project.ProjectWork;
+import pixeron.report.Report;
 import pixeron.step.Progress;
 
 /**
@@ -147,12 +144,27 @@ public final class Marker {
         }
         Optional<String> starts = Start.of(works).map(start -> start.sentence(Pixel::toString));
         try {
-            return new Marked(answer.source(), answer.name(), Optional.of(code), parts, firstSlip(works, variant, progress), starts, Optional.of(work), "", "");
+            return new Marked(answer.source(), answer.name(), Optional.of(code), parts, FirstSlip.of(works, step -> finder(step, variant), progress).map(FirstSlip::marked), starts, Optional.of(work), "", "");
         } catch (CancellationException tooLong) {
             // What is right is known all the same.
             return new Marked(answer.source(), answer.name(), Optional.of(code), parts, Optional.empty(), starts, Optional.of(work),
                     "Its slips were not found within " + MOST_SECONDS + " s.", "");
         }
+    }
+
+    /**
+     * Returns what the person gets back for an answer: at most two pages.
+     *
+     * @param marked an answer that could be marked, of this exercise
+     * @param followCounts whether a value that follows from an earlier difference counts as correct
+     * @throws CancellationException when it takes too long
+     */
+    public Report feedback(Marked marked, boolean followCounts) {
+        Prepared variant = prepared(marked.code().orElseThrow().variant());
+        Progress progress = patience.get();
+        List<StepWork> works = ProjectWork.of(marked.work().orElseThrow(), progress);
+        Optional<FirstSlip> slip = marked.slip().isEmpty() ? Optional.empty() : FirstSlip.of(works, step -> finder(step, variant), progress);
+        return new Feedback(marked, variant.variant().exercise().title(), variant.parts(), works, slip, followCounts).report();
     }
 
     /** @return what is said of a part that is asked */
@@ -185,28 +197,6 @@ public final class Marker {
         int all = part.count();
         Rational each = all == 0 ? Rational.ZERO : part.asked().points().dividedBy(Rational.of(all));
         return new Marked.PartMark(all, filled, agree, follow, each.times(Rational.of(agree + follow)), each.times(Rational.of(follow)));
-    }
-
-    /** Where the work first goes wrong: the slip in a table before one in the result, since the result comes of it. */
-    private static Optional<Marked.Slip> firstSlip(List<StepWork> works, Prepared variant, Progress progress) {
-        for (StepWork work : works) {
-            for (Map.Entry<String, TableCheck> table : work.tables().entrySet()) {
-                if (table.getValue().first().isPresent()) {
-                    Optional<TableSlip> slip = TableSlips.find(table.getValue(), work.table(table.getKey()), work.operation()).stream().findFirst();
-                    if (slip.isPresent()) {
-                        return slip.map(found -> new Marked.Slip(found.id(), found.text()));
-                    }
-                }
-            }
-            if (work.following().rest(work.check()).first().isPresent()) {
-                Findings found = work.withShape(finder(work, variant).find(work.following().rest(work.check()), progress));
-                Optional<Explanation> slip = found.slips().stream().findFirst();
-                if (slip.isPresent()) {
-                    return slip.map(best -> new Marked.Slip(String.join(" + ", best.ids()), best.text()));
-                }
-            }
-        }
-        return Optional.empty();
     }
 
     /** The slips of a step are worked out once for all answers to its variant. */

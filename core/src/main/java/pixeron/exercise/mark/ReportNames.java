@@ -10,16 +10,16 @@ import java.util.Set;
 public final class ReportNames {
 
     private static final int LONGEST = 60;
-    private static final String ENDING = ".pdf";
 
     private ReportNames() {
     }
 
     /**
      * @param wanted what each is called: a person, or a file that came in, with its folder
+     * @param ending of each, with its point
      * @return a name for each, in their order
      */
-    public static List<String> of(List<String> wanted) {
+    public static List<String> of(List<String> wanted, String ending) {
         Set<String> taken = new HashSet<>();
         List<String> names = new ArrayList<>();
         for (String want : wanted) {
@@ -29,7 +29,7 @@ public final class ReportNames {
             for (int n = 2; !taken.add(name.toLowerCase(Locale.ROOT)); n++) {
                 name = plain + " " + n;
             }
-            names.add(name + ENDING);
+            names.add(name + ending);
         }
         return names;
     }
