@@ -9,7 +9,10 @@ import java.nio.file.Path;
 import java.nio.file.SimpleFileVisitor;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -85,6 +88,8 @@ final class Package {
                 .forEach(option -> words.addAll(List.of("--java-options", option)));
         run("jpackage", words.toArray(String[]::new));
         rehearse();
+        say("the list of what is in it");
+        bill(packaging.resolveSibling("core/src/main/resources/pixeron/fonts"));
         System.out.println(image() + ": " + (size(image()) >> 20) + " MiB");
         installer(packaging);
         delete(work);
@@ -176,6 +181,47 @@ final class Package {
             Files.writeString(configuration, asItIs.replace("-XX:SharedArchiveFile=", "-XX:ArchiveClassesAtExit=") + "java-options=-Dpixeron.rehearsal=true\n");
             start(List.of(launcher().toString()));
             Files.writeString(configuration, asItIs);
+        }
+    }
+
+    /** The list that the build makes of its libraries (CycloneDX), with the fonts and the parts of Java added. */
+    private void bill(Path fonts) throws IOException {
+        Path list = built.resolve("bom.json");
+        if (!Files.exists(list)) {
+            throw new IllegalStateException("the build has made no " + list + "; run \"mvn -DskipTests package\" again.");
+        }
+        String libraries = Files.readString(list);
+        String first = "\n  \"components\" : [";
+        if (!libraries.contains(first)) {
+            throw new IllegalStateException(list + " has no list of components.");
+        }
+        StringBuilder others = new StringBuilder(first);
+        try (Stream<Path> files = Files.list(fonts)) {
+            for (Path font : files.filter(file -> file.toString().endsWith(".ttf")).sorted().toList()) {
+                String name = font.getFileName().toString();
+                others.append(component("file", name, "", "OFL-1.1", ", \"hashes\" : [ { \"alg\" : \"SHA-256\", \"content\" : \"" + sha256(font) + "\" } ]"));
+            }
+        }
+        for (String module : MODULES) {
+            if (!module.startsWith("javafx")) {
+                others.append(component("library", module, Runtime.version().toString(), "GPL-2.0-with-classpath-exception", ""));
+            }
+        }
+        String whole = libraries.replace(first, others);
+        Files.writeString(content().resolve("bom.json"), whole);
+        Files.writeString(out.resolve("bom.json"), whole);
+    }
+
+    private static String component(String type, String name, String version, String license, String more) {
+        return "\n    { \"type\" : \"" + type + "\", \"name\" : \"" + name + "\"" + (version.isEmpty() ? "" : ", \"version\" : \"" + version + "\"")
+                + ", \"licenses\" : [ { \"license\" : { \"id\" : \"" + license + "\" } } ]" + more + " },";
+    }
+
+    private static String sha256(Path file) throws IOException {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(Files.readAllBytes(file)));
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException(impossible);
         }
     }
 
