@@ -55,10 +55,27 @@ class MutatedFilesTest {
     private void tryAll(int count, int seed, String ending, List<byte[]> originals, Consumer<Path> reader) throws IOException {
         Random random = new Random(seed);
         Mutation mutation = new Mutation(random);
+        tryAll(count, seed, ending, () -> mutation.of(originals.get(random.nextInt(originals.size()))), reader);
+    }
+
+    /** As many as {@code -Dpixeron.mutants} says, else some hundred. */
+    private void tryStructures(int seed, String ending, List<byte[]> originals, Consumer<Path> reader) throws IOException {
+        Random random = new Random(seed);
+        StructuralMutation mutation = new StructuralMutation(random);
+        tryAll(Integer.getInteger("pixeron.mutants", 400), seed, ending, () -> mutation.of(originals.get(random.nextInt(originals.size())),
+                originals.get(random.nextInt(originals.size()))), reader);
+    }
+
+    /** Makes the bytes of a file. */
+    private interface Mutant {
+        byte[] next() throws IOException;
+    }
+
+    private void tryAll(int count, int seed, String ending, Mutant mutant, Consumer<Path> reader) throws IOException {
         Path file = folder.resolve("changed" + ending);
         int refused = 0;
         for (int n = 0; n < count; n++) {
-            byte[] bytes = mutation.of(originals.get(random.nextInt(originals.size())));
+            byte[] bytes = mutant.next();
             Files.write(file, bytes);
             long start = THREADS.getCurrentThreadAllocatedBytes();
             try {
@@ -144,20 +161,17 @@ class MutatedFilesTest {
         tryAll(1_000, 5, ".xlsx", List.of(workbook(false), ods.toByteArray()), file -> ImageFiles.read(file, ReadOptions.DEFAULT.asOpen()));
     }
 
-    /** Of a project that is read, every result is asked for: it may be refused too. */
-    @Test
-    void exercises() throws IOException {
+    private List<byte[]> exerciseFiles() throws IOException {
         List<byte[]> files = new ArrayList<>();
         for (Topic topic : Library.topics()) {
             Path file = folder.resolve("original" + ExerciseFile.ENDING);
             ExerciseFile.write(file, topic.exercise(Size.SMALL));
             files.add(Files.readAllBytes(file));
         }
-        tryAll(2_000, 5, ExerciseFile.ENDING, files, file -> new Variants(ExerciseFile.read(file)).variant(1).parts());
+        return files;
     }
 
-    @Test
-    void projects() throws IOException {
+    private List<byte[]> projectFiles() throws IOException {
         List<byte[]> files = new ArrayList<>();
         for (DemoCase demo : DemoCases.all()) {
             Path file = folder.resolve("demo" + ProjectFile.ENDING);
@@ -168,11 +182,30 @@ class MutatedFilesTest {
             }
         }
         assertThat(files).hasSizeGreaterThan(5);
-        tryAll(4_000, 4, ProjectFile.ENDING, files, file -> {
-            SavedProject saved = ProjectFile.read(file);
-            for (Stage stage : saved.project().chain().stages()) {
-                stage.after(Progress.NONE);
-            }
-        });
+        return files;
+    }
+
+    private static void draw(Path file) {
+        new Variants(ExerciseFile.read(file)).variant(1).parts();
+    }
+
+    /** Of a project that is read, every result is asked for: it may be refused too. */
+    private static void work(Path file) {
+        SavedProject saved = ProjectFile.read(file);
+        for (Stage stage : saved.project().chain().stages()) {
+            stage.after(Progress.NONE);
+        }
+    }
+
+    @Test
+    void exercises() throws IOException {
+        tryAll(2_000, 5, ExerciseFile.ENDING, exerciseFiles(), MutatedFilesTest::draw);
+        tryStructures(6, ExerciseFile.ENDING, exerciseFiles(), MutatedFilesTest::draw);
+    }
+
+    @Test
+    void projects() throws IOException {
+        tryAll(4_000, 4, ProjectFile.ENDING, projectFiles(), MutatedFilesTest::work);
+        tryStructures(7, ProjectFile.ENDING, projectFiles(), MutatedFilesTest::work);
     }
 }
