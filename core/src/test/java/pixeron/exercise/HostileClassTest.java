@@ -69,6 +69,32 @@ class HostileClassTest {
         }
     }
 
+    /** @return whether the system has pipes that lie in folders; whoever opens one waits for somebody who writes */
+    private boolean pipe(String name) throws IOException {
+        try {
+            return new ProcessBuilder("mkfifo", folder.resolve(name).toString()).start().waitFor() == 0;
+        } catch (IOException without) {
+            return false;
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    /** Numbers whose digits would fill the memory, in cells of an answer that is good otherwise: they are not understood, and everything else has its points. */
+    @Test
+    void enormousNumbersAreOnlyThatCell() throws IOException {
+        good("Kim.csv", 1);
+        Path file = folder.resolve("Kim.csv");
+        int last = 0;
+        for (String number : List.of("1e999999999", "1e20000000", "9".repeat(401), "1/1e999999")) {
+            Files.writeString(folder.resolve("Lee " + last++ + ".csv"), Files.readString(file).replaceFirst("\n0,[0-9]+", "\n0," + number));
+        }
+        List<Marked> marks = AnswerFolder.of(List.of(folder)).handed().stream().flatMap(handed -> marker.marks(handed).stream()).toList();
+        assertThat(marks).hasSize(5).allMatch(Marked::isMarked);
+        assertThat(marks.get(0).points(true)).isEqualTo(pixeron.number.Rational.of(22));
+        assertThat(marks.stream().skip(1)).allMatch(marked -> marked.points(true).compareTo(pixeron.number.Rational.of(22)) < 0 && marked.points(true).compareTo(pixeron.number.Rational.of(19)) > 0);
+    }
+
     @Test
     void theOthersGetTheirMarks() throws IOException {
         String signs = variants.variant(1).code().exercise();
@@ -85,6 +111,10 @@ class HostileClassTest {
         byte[] large = new byte[5 << 20];
         Arrays.fill(large, (byte) '7');
         hostile("large.csv", large);
+        hostile("<script>alert(1)<script>.csv", "1,2\n");
+        hostile("number.csv", "1e999999999,".repeat(26) + "\n");
+        hostile("26 numbers.csv", "1e20000000,".repeat(26) + "\n");
+        boolean hasPipe = pipe("pipe.csv");
         hostile("noise.png", new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0});
         hostile("wall.pgm", "P5\n4000 4000\n255\n");
         hostile("zip.xlsx", "PK\u0003\u0004 and then nothing");
@@ -99,7 +129,7 @@ class HostileClassTest {
         AnswerFolder found = AnswerFolder.of(List.of(folder));
         assertThat(found.leftOut()).containsExactlyInAnyOrder(".hidden.csv", "notes.docx");
         List<Marked> marks = found.handed().stream().flatMap(handed -> marker.marks(handed).stream()).toList();
-        assertThat(marks).hasSize(GOOD + 13);
+        assertThat(marks).hasSize(GOOD + (hasPipe ? 17 : 16));
         List<Marked> marked = marks.stream().filter(Marked::isMarked).toList();
         assertThat(marked).hasSize(GOOD).allSatisfy(one -> assertThat(one.points(true)).isEqualTo(pixeron.number.Rational.of(22)));
         assertThat(marked.stream().map(Marked::name)).contains("ada", "ben", "Wei\u00DF", "Person 1");

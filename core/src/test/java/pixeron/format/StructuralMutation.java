@@ -89,7 +89,7 @@ final class StructuralMutation {
             case 3 -> NODES.arrayNode();
             default -> {
                 JsonNode deep = NODES.numberNode(1);
-                for (int n = 0; n < 900; n++) {
+                for (int n = 0; n < 200; n++) {
                     deep = NODES.arrayNode().add(deep);
                 }
                 yield deep;
