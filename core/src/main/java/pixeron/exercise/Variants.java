@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.CancellationException;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
@@ -31,7 +33,7 @@ import pixeron.step.catalog.StepLine;
  * of its list, u(c) being drawn with seed + 2¹⁶ · n + d. It is drawn again until the wishes hold and it is not like an earlier one.
  *
  * <p>Where the number of the variant stands in a line, no two can be alike, and each is drawn without those before it; else those
- * before it are drawn first, once. May be asked by several threads. Cost: the steps once for each draw.
+ * before it are drawn first, once. May be asked by several threads. Cost: the steps once for each draw, for at most ten seconds a variant.
  */
 public final class Variants {
 
@@ -42,15 +44,24 @@ public final class Variants {
     private static final int MOST_PIXELS = 1 << 16;
     private static final int MOST_RESULT = 1 << 20;
     private static final int MOST_DRAWS = 1000;
+    /** Drawing one variant takes a moment; where it does not end, the wishes hardly ever hold, or the steps are too much for a large image. */
+    private static final int MOST_SECONDS = 10;
     private static final String UNLIKE = "lines unlike those of the variants before it";
     private static final long PER_VARIANT = 1L << 16;
 
     private final Exercise exercise;
+    private final Supplier<Progress> patience;
     private final Map<Integer, Variant> known = new TreeMap<>();
     private final Set<String> lines = new HashSet<>();
 
     public Variants(Exercise exercise) {
+        this(exercise, () -> Progress.within(MOST_SECONDS));
+    }
+
+    /** @param patience made for each variant; says when drawing it has taken too long */
+    Variants(Exercise exercise, Supplier<Progress> patience) {
         this.exercise = exercise;
+        this.patience = patience;
     }
 
     public Exercise exercise() {
@@ -63,15 +74,25 @@ public final class Variants {
      * @throws PixeronException if there is no such number, a line is not understood, or the wishes do not hold in any draw; says which
      */
     public Variant variant(int number) {
+        return variant(number, Progress.NONE);
+    }
+
+    /**
+     * @param number 1 … {@link #MOST}
+     * @return the variant
+     * @throws PixeronException as {@link #variant(int)}
+     * @throws CancellationException when progress says it is no longer wanted
+     */
+    public Variant variant(int number, Progress progress) {
         if (number < 1 || number > MOST) {
             throw PixeronException.of("There is no variant %d; variants are counted from 1 to %d.", number, MOST);
         }
         if (exercise.namesVariant()) {
-            return drawn(number);
+            return drawn(number, progress);
         }
         synchronized (known) {
             for (int earlier = known.size() + 1; earlier <= number; earlier++) {
-                known.put(earlier, drawn(earlier));
+                known.put(earlier, drawn(earlier, progress));
             }
             return known.get(number);
         }
@@ -80,21 +101,47 @@ public final class Variants {
     /**
      * @param count 1 … {@link #MOST}
      * @return the first so many
-     * @throws PixeronException as {@link #variant}
+     * @throws PixeronException as {@link #variant(int)}
      */
     public List<Variant> first(int count) {
+        return first(count, Progress.NONE);
+    }
+
+    /**
+     * @param count 1 … {@link #MOST}
+     * @return the first so many
+     * @throws PixeronException as {@link #variant(int)}
+     * @throws CancellationException when progress says they are no longer wanted
+     */
+    public List<Variant> first(int count, Progress progress) {
         if (count < 1 || count > MOST) {
             throw PixeronException.of("%d variants are asked for; right is 1 to %d.", count, MOST);
         }
         List<Variant> all = new ArrayList<>();
         for (int n = 1; n <= count; n++) {
-            all.add(variant(n));
+            all.add(variant(n, progress));
         }
         return all;
     }
 
-    private Variant drawn(int number) {
+    private Variant drawn(int number, Progress progress) {
+        Progress patient = patience.get();
         Map<String, Integer> broken = new TreeMap<>();
+        try {
+            return drawn(number, broken, done -> progress.isWanted(done) && patient.isWanted(done));
+        } catch (CancellationException stopped) {
+            progress.report(0);
+            throw PixeronException.of("Variant %d was not drawn within %d seconds: %s. Use a smaller image, or change the steps or the wish.", number, MOST_SECONDS,
+                    broken.isEmpty() ? "its steps take too long" : "none of " + broken.values().stream().mapToInt(n -> n).sum() + " draws is with " + most(broken));
+        }
+    }
+
+    private static String most(Map<String, Integer> broken) {
+        return broken.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+    }
+
+    /** @param broken counts which wish did not hold */
+    private Variant drawn(int number, Map<String, Integer> broken, Progress progress) {
         int draws = exercise.choices().stream().allMatch(choice -> choice.count() == 1) ? 1 : MOST_DRAWS;
         for (int draw = 0; draw < draws; draw++) {
             Map<String, String> values = values(number, draw);
@@ -105,8 +152,8 @@ public final class Variants {
                 broken.merge(UNLIKE, 1, Integer::sum);
                 continue;
             }
-            Variant variant = new Variant(exercise, number, draw, values, chain(line, steps));
-            Optional<String> problem = broken(variant);
+            Variant variant = new Variant(exercise, number, draw, values, chain(line, steps, progress));
+            Optional<String> problem = broken(variant, progress);
             if (problem.isEmpty()) {
                 if (!exercise.namesVariant()) {
                     lines.add(line + steps);
@@ -115,7 +162,7 @@ public final class Variants {
             }
             broken.merge(problem.get(), 1, Integer::sum);
         }
-        String most = broken.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+        String most = most(broken);
         throw PixeronException.of("Variant %d cannot be had: %s none is with %s; %s.", number, draws == 1 ? "it has no choices to draw again, and"
                 : "of " + draws + " draws", most, most.equals(UNLIKE) ? "take fewer variants, or choices with more values"
                         : "change the wish or the choices");
@@ -131,7 +178,7 @@ public final class Variants {
         return values;
     }
 
-    private Chain chain(String line, List<String> steps) {
+    private Chain chain(String line, List<String> steps, Progress progress) {
         Result image;
         try {
             image = exercise.image() instanceof GivenImage.Samples samples ? samples.image() : Makers.gray(line, MOST_PIXELS);
@@ -148,7 +195,7 @@ public final class Variants {
         }
         for (Stage stage : chain.stages()) {
             try {
-                stage.after(Progress.NONE).required();
+                stage.after(progress).required();
             } catch (PixeronException problem) {
                 throw PixeronException.because(problem, "%s", problem.getMessage());
             }
@@ -157,16 +204,17 @@ public final class Variants {
     }
 
     /** @return in words the first wish that does not hold; empty where all do */
-    private Optional<String> broken(Variant variant) {
+    private Optional<String> broken(Variant variant, Progress progress) {
         Wish wish = exercise.wish();
         int clipped = 0;
         for (Stage stage : wish.isAny() ? variant.chain().stages().subList(0, exercise.lastAsked() + 1) : List.<Stage>of()) {
-            Bound bound = stage.bound(Progress.NONE).orElseThrow();
+            Bound bound = stage.bound(progress).orElseThrow();
             for (String face : bound.faces()) {
                 Operation operation = bound.face(face).orElseThrow();
                 boolean isFinished = operation.step().type().common().contains(Common.ROUNDING);
                 boolean isRounded = isFinished && operation.step().rounding() != Rounding.NONE;
                 for (Pixel pixel : wished(variant, stage.position(), face, operation)) {
+                    progress.report(0);
                     Value exact = operation.exact(pixel);
                     if (wish.isWithoutTies() && isRounded && isTie(exact)) {
                         return Optional.of("results without ties");

@@ -304,7 +304,7 @@ public final class SetView extends BorderPane {
         int wanted = variantNumber();
         drawing.start(progress -> {
             Exercise made = draft.exercise();
-            Variant variant = new Variants(made).variant(wanted);
+            Variant variant = new Variants(made).variant(wanted, progress);
             int cells = variant.parts().stream().mapToInt(part -> part.count()).sum();
             return new Drawn(made, variant, PagePicture.of(variant, progress), cells);
         }, this::show, problem -> {
@@ -355,7 +355,7 @@ public final class SetView extends BorderPane {
         String many = count.getText().strip();
         int wanted = many.matches("\\d{1,6}") ? Integer.parseInt(many) : 0;
         choosing.folder("A folder for the sheets").ifPresent(folder -> giving.start(progress -> {
-            List<Variant> variants = new Variants(kept).first(wanted);
+            List<Variant> variants = new Variants(kept).first(wanted, progress);
             Worksheet.requireFree(folder, variants, formats);
             List<Path> files = new ArrayList<>(Worksheet.write(folder, variants, formats, Paper.usual(), progress));
             Path own = folder.resolve("exercise" + ExerciseFile.ENDING);

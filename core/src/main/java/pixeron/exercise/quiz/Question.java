@@ -26,8 +26,9 @@ import pixeron.step.Step;
  */
 record Question(Variant variant, List<Section> parts, Picture picture) {
 
-    /** Values of slips that a box answers at most; more would be a matter of chance. */
-    private static final int MOST_SLIPS = 1000;
+    /** So many sentences a part has at most; where it has very many boxes, each of them still answers some slips. */
+    private static final int MOST_SENTENCES = 20_000;
+    private static final int FEWEST_SLIPS = 4;
 
     /**
      * A part of what is asked.
@@ -76,7 +77,7 @@ record Question(Variant variant, List<Section> parts, Picture picture) {
         if (part instanceof Part.OfCells cells) {
             SlipValues slips = new SlipValues(part.operation());
             for (Pixel pixel : cells.pixels()) {
-                fields.add(Field.of(id(number, pixel.row(), pixel.column()), part.operation().value(pixel), slips.at(pixel, MOST_SLIPS), pixel.toString(), decimals));
+                fields.add(Field.of(id(number, pixel.row(), pixel.column()), part.operation().value(pixel), slips.at(pixel, Math.max(FEWEST_SLIPS, MOST_SENTENCES / cells.pixels().size())), pixel.toString(), decimals));
             }
         } else {
             Part.OfTable table = (Part.OfTable) part;
