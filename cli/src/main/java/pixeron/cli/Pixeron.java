@@ -49,7 +49,7 @@ public final class Pixeron {
         CommandLine line = isOne ? line("pixeron " + words[0], words[0], out, err) : all(out, err);
         line.setParameterExceptionHandler((problem, given) -> complain(err, used(problem.getMessage(), problem.getCommandLine().getCommandSpec().qualifiedName())))
                 .setExecutionExceptionHandler((problem, command, result) -> complain(err, problem));
-        int code = line.execute(isOne ? Arrays.copyOfRange(words, 1, words.length) : words);
+        int code = run(line, err, isOne ? Arrays.copyOfRange(words, 1, words.length) : words);
         out.flush();
         err.flush();
         return code;
@@ -58,6 +58,15 @@ public final class Pixeron {
     private static CommandLine line(String called, String name, PrintWriter out, PrintWriter err) {
         Syntax syntax = new Syntax(out, err);
         return syntax.line(called, command(name, syntax));
+    }
+
+    /** Exceptions are told by the line itself; what is left is too little memory and the like. */
+    private static int run(CommandLine line, PrintWriter err, String... words) {
+        try {
+            return line.execute(words);
+        } catch (OutOfMemoryError | StackOverflowError tooMuch) {
+            return complain(err, tooMuch);
+        }
     }
 
     /** For questions and mistakes; a command that is named is read without the others. */
@@ -96,7 +105,7 @@ public final class Pixeron {
         return PixeronException.of("%s; see \"%s --help\".", first.replaceAll("[.:]+$", ""), command);
     }
 
-    private static int complain(PrintWriter err, Exception problem) {
+    private static int complain(PrintWriter err, Throwable problem) {
         err.println("pixeron: " + PixeronException.words(problem));
         return BAD;
     }

@@ -14,6 +14,12 @@ public record Pixel(int row, int column) implements Comparable<Pixel> {
         return row != other.row ? Integer.compare(row, other.row) : Integer.compare(column, other.column);
     }
 
+    /** That of a record would be the same for many places of a large image, and sets of them slow. */
+    @Override
+    public int hashCode() {
+        return row * 0x9E3779B1 + column;
+    }
+
     @Override
     public String toString() {
         return "row " + row + ", column " + column;

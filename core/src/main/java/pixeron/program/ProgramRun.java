@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import pixeron.Harmless;
 import pixeron.PixeronException;
 import pixeron.step.Progress;
 
@@ -20,6 +22,7 @@ import pixeron.step.Progress;
 record ProgramRun(Optional<String> problem, String said) {
 
     static final int MOST_SAID = 1 << 16;
+    private static final String TAB = "    ";
 
     private static final long MILLIS = 1000;
     private static final int LOOK_EVERY = 20;
@@ -112,14 +115,15 @@ record ProgramRun(Optional<String> problem, String said) {
             return taken > mostTaken;
         }
 
+        /** @return what was printed; a line too long to be read is cut in its middle */
         String text() {
-            return new String(kept, 0, length, StandardCharsets.UTF_8);
+            return new String(kept, 0, length, StandardCharsets.UTF_8).lines().map(line -> Harmless.line(line.replace("\t", TAB))).collect(Collectors.joining("\n"));
         }
 
         /** @return ": " and the last line that is not blank, where error messages usually stand; else a full stop */
         String lastLine() {
             List<String> lines = text().lines().filter(line -> !line.isBlank()).toList();
-            return lines.isEmpty() ? "." : ": " + lines.get(lines.size() - 1).strip().replaceAll("\\p{Cntrl}", " ");
+            return lines.isEmpty() ? "." : ": " + lines.get(lines.size() - 1).strip();
         }
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.math.BigInteger;
 import java.util.HashSet;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -178,5 +179,20 @@ class VariantsTest {
         Part.OfTable way = (Part.OfTable) variant(new Asked(1, Image.VALUE, new Asked.OnTheWay(new Pixel(0, 1)), Rational.ONE)).parts().get(0);
         assertThat(way.columns()).contains("rounded");
         assertThat(way.count()).isEqualTo(way.columns().size());
+    }
+
+    /** A draw that does not end is a sentence that says what to change; where nobody wants it any more, it is cancelled. */
+    @Test
+    void drawingEndsWhereItTakesTooLong() {
+        Exercise large = new Exercise("Large", "Clip it.", new GivenImage.Made("uniform-noise rows=256 columns=256 maximum=65535 seed={s}"), List.of("multiply factor=0.9"),
+                List.of(new Choice.OfRange("s", Rational.ONE, Rational.of(1000), Rational.ONE)), List.of(Exercises.all(1, 1)), new Wish(false, OptionalInt.empty(), 1), 1);
+        int[] asked = {0};
+        Variants impatient = new Variants(large, () -> done -> asked[0]++ < 100_000);
+        assertThatThrownBy(() -> impatient.variant(1)).isInstanceOf(PixeronException.class).hasMessageContaining("was not drawn within 10 seconds: none of 1 draws is with at least 1 clipped")
+                .hasMessageContaining("Use a smaller image");
+        Variants hopeless = new Variants(large, () -> done -> false);
+        assertThatThrownBy(() -> hopeless.variant(1)).hasMessageContaining("its steps take too long");
+        assertThatThrownBy(() -> new Variants(large).variant(1, done -> false)).isInstanceOf(CancellationException.class);
+        assertThatThrownBy(() -> new Variants(large).first(2, done -> false)).isInstanceOf(CancellationException.class);
     }
 }

@@ -1,6 +1,7 @@
 package pixeron.byhand.answer;
 
 import java.util.Optional;
+import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.format.CellTable;
 import pixeron.image.Frame;
@@ -15,8 +16,17 @@ import pixeron.image.Frame;
  */
 public record Answer(String where, CellTable cells, boolean isSwapped, Optional<Frame> otherShape) {
 
-    /** @return the values for a result of this size */
+    /** A table of another shape may be one of a larger image; one that is much larger than the result is something else. */
+    private static final long MOST_OTHER = 1 << 16;
+
+    /**
+     * @return the values for a result of this size
+     * @throws PixeronException if the table is of another shape and far too large
+     */
     public HandSheet sheet(Frame grid) {
+        otherShape.filter(shape -> (long) shape.rows() * shape.columns() > Math.max(MOST_OTHER, 4L * grid.count())).ifPresent(shape -> {
+            throw PixeronException.of("The table has %d × %d cells, and the result has %s.", shape.rows(), shape.columns(), grid.size());
+        });
         return otherShape.isPresent() ? HandSheet.ofAny(cells) : HandSheet.of(cells, grid);
     }
 }

@@ -26,7 +26,7 @@ import pixeron.step.Step;
  */
 record Question(Variant variant, List<Section> parts, Picture picture) {
 
-    /** So many sentences a part has at most; where it has very many boxes, each of them still answers some slips. */
+    /** So many sentences a part has at most. A part with more boxes than that is filled in by a program, and gets none. */
     private static final int MOST_SENTENCES = 20_000;
     private static final int FEWEST_SLIPS = 4;
 
@@ -76,8 +76,10 @@ record Question(Variant variant, List<Section> parts, Picture picture) {
         List<Field> fields = new ArrayList<>();
         if (part instanceof Part.OfCells cells) {
             SlipValues slips = new SlipValues(part.operation());
+            int most = MOST_SENTENCES / cells.pixels().size();
             for (Pixel pixel : cells.pixels()) {
-                fields.add(Field.of(id(number, pixel.row(), pixel.column()), part.operation().value(pixel), slips.at(pixel, Math.max(FEWEST_SLIPS, MOST_SENTENCES / cells.pixels().size())), pixel.toString(), decimals));
+                fields.add(Field.of(id(number, pixel.row(), pixel.column()), part.operation().value(pixel), most < FEWEST_SLIPS ? List.of() : slips.at(pixel, most),
+                        pixel.toString(), decimals));
             }
         } else {
             Part.OfTable table = (Part.OfTable) part;

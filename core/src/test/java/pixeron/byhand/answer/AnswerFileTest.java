@@ -143,4 +143,15 @@ class AnswerFileTest {
         assertThatThrownBy(() -> AnswerFile.read(broken, GRID)).isInstanceOf(PixeronException.class)
                 .hasMessageContaining("no spreadsheet that can be read");
     }
+
+    /** A table of a larger image is compared where both have cells; one that is far larger is refused before its cells are made. */
+    @Test
+    void aTableThatIsFarTooLargeIsRefused() throws IOException {
+        Frame grid = new Frame(2, 2, 255);
+        Path some = Files.writeString(folder.resolve("some.csv"), "1,2,3\n".repeat(5));
+        assertThat(AnswerFile.read(some, grid).get(0).sheet(grid).cells()).hasSize(15);
+        Path far = Files.writeString(folder.resolve("far.csv"), ("1,".repeat(299) + "1\n").repeat(300));
+        Answer answer = AnswerFile.read(far, grid).get(0);
+        assertThatThrownBy(() -> answer.sheet(grid)).isInstanceOf(PixeronException.class).hasMessage("The table has 300 × 300 cells, and the result has 2 × 2.");
+    }
 }
