@@ -6,17 +6,14 @@ import java.io.InputStreamReader;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.concurrent.CancellationException;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.exercise.Exercise;
 import pixeron.exercise.Variants;
@@ -28,12 +25,11 @@ import pixeron.exercise.mark.GradeTable;
 import pixeron.exercise.mark.Marked;
 import pixeron.exercise.mark.Marker;
 import pixeron.exercise.mark.People;
-import pixeron.exercise.mark.ReportNames;
+import pixeron.exercise.mark.ReportFolder;
 import pixeron.exercise.mark.ResultsFile;
 import pixeron.format.ResultTable;
 import pixeron.format.SafeFile;
 import pixeron.report.Report;
-import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
 import pixeron.step.Progress;
 
@@ -190,28 +186,12 @@ final class MarkCommand implements Callable<Integer> {
 
     /** Writes a file for each answer that is marked; returns the same answers, with a note where a file could not be written. */
     private List<Marked> reported(List<Marked> marks, Path folder, String ending, Function<Marked, Report> maker) {
-        List<String> names = ReportNames.of(marks.stream().map(Marked::source).toList(), ending);
-        for (int n = 0; n < marks.size(); n++) {
-            Path report = folder.resolve(names.get(n));
-            if (marks.get(n).isMarked() && Files.exists(report) && !isReplacing.value()) {
-                throw PixeronException.of("%s is there already; give --replace, or another folder.", report);
-            }
-        }
+        ReportFolder files = new ReportFolder(marks, folder, ending);
+        files.taken().filter(file -> !isReplacing.value()).ifPresent(file -> {
+            throw PixeronException.of("%s is there already; give --replace, or another folder.", file);
+        });
         NewFolder.make(folder);
-        return IntStream.range(0, marks.size()).parallel().mapToObj(n -> reported(marks.get(n), folder.resolve(names.get(n)), maker)).toList();
-    }
-
-    private static Marked reported(Marked marked, Path report, Function<Marked, Report> maker) {
-        try {
-            if (marked.isMarked()) {
-                ReportFile.write(report, maker.apply(marked));
-            }
-            return marked;
-        } catch (CancellationException tooLong) {
-            return marked.noting(report.getFileName() + " is missing: making it takes too long.");
-        } catch (RuntimeException | Error broken) {
-            return marked.noting(report.getFileName() + " is missing: " + PixeronException.words(broken));
-        }
+        return files.write(maker, Progress.NONE);
     }
 
     private int stream(Marker marker) {

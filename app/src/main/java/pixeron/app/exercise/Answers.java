@@ -1,10 +1,10 @@
 package pixeron.app.exercise;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
@@ -17,7 +17,8 @@ import pixeron.exercise.answer.Received;
 import pixeron.exercise.mark.ClassTable;
 import pixeron.exercise.mark.Marked;
 import pixeron.exercise.mark.Marker;
-import pixeron.report.ReportFile;
+import pixeron.exercise.mark.ReportFolder;
+import pixeron.report.Report;
 import pixeron.report.ReportMaker;
 import pixeron.step.Progress;
 
@@ -46,11 +47,21 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
     }
 
     /**
+     * Answers that were read.
+     *
+     * @param entries each marked, or with the reason why it is not
+     * @param leftOut the names of files that are hidden or of other kinds
+     */
+    record Added(List<Marker.Answer> entries, List<String> leftOut) {
+    }
+
+    /**
      * @return the answers in some files and folders, marked; one that cannot be read has its reason
      * @throws PixeronException if there are none
      */
-    List<Marker.Answer> read(List<Path> paths, Progress progress) {
-        List<Handed> files = AnswerFolder.of(paths).handed();
+    Added read(List<Path> paths, Progress progress) {
+        AnswerFolder folder = AnswerFolder.of(paths);
+        List<Handed> files = folder.handed();
         List<Marker.Answer> found = new ArrayList<>();
         for (int n = 0; n < files.size(); n++) {
             progress.report((double) n / files.size());
@@ -59,7 +70,7 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
         if (found.isEmpty()) {
             throw PixeronException.of("There are no answers in %s: no table, spreadsheet, picture or project.", paths.get(0).getFileName());
         }
-        return found;
+        return new Added(found, folder.leftOut());
     }
 
     /** @return this with more answers behind those that are there */
@@ -97,21 +108,29 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
         return new ClassTable(entries.stream().map(Marker.Answer::marked).toList(), marker.partTitles(), followCounts);
     }
 
-    /** Writes a report for each answer that could be marked. */
+    /** What each person gets back: at most two pages. */
+    int writeFeedback(Path folder, Progress progress) {
+        return write(folder, marked -> marker.feedback(marked, followCounts), progress);
+    }
+
+    /** The whole work of each person, with all workings. */
     int writeReports(Path folder, Progress progress) {
-        int written = 0;
-        for (int n = 0; n < entries.size(); n++) {
-            progress.report((double) n / entries.size());
-            Marked marked = entries.get(n).marked();
-            if (marked.isMarked()) {
-                String name = ClassTable.who(marked).replaceAll("[^\\p{L}\\p{N} ._-]", "_");
-                Path file = folder.resolve(name + ".pdf");
-                // Two people of one name do not lose a report.
-                ReportFile.write(Files.exists(file) ? folder.resolve(name + " " + marked.code().map(Code::toString).orElse("") + " " + (n + 1) + ".pdf") : file,
-                        ReportMaker.of(marked.work().orElseThrow(), progress));
-                written++;
-            }
-        }
-        return written;
+        return write(folder, marked -> ReportMaker.of(marked.work().orElseThrow(), progress), progress);
+    }
+
+    /**
+     * Writes a file for each answer that could be marked.
+     *
+     * @return how many were written
+     * @throws PixeronException if a file of one of the names is there already
+     */
+    private int write(Path folder, Function<Marked, Report> maker, Progress progress) {
+        List<Marked> marks = entries.stream().map(Marker.Answer::marked).filter(Marked::isMarked).toList();
+        ReportFolder files = new ReportFolder(marks, folder, ".pdf");
+        files.taken().ifPresent(file -> {
+            throw PixeronException.of("%s is there already. Choose another folder.", file);
+        });
+        List<Marked> written = files.write(maker, progress);
+        return (int) IntStream.range(0, marks.size()).filter(n -> written.get(n) == marks.get(n)).count();
     }
 }

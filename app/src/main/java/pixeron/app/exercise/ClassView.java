@@ -10,7 +10,10 @@ import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableCell;
@@ -39,6 +42,7 @@ import pixeron.exercise.mark.ClassTable;
 import pixeron.exercise.mark.Marked;
 import pixeron.exercise.mark.ResultsFile;
 import pixeron.project.Project;
+import pixeron.step.Progress;
 
 /** The answers of a class: a row for each, which slips came up how often, how hard each part was. */
 public final class ClassView extends BorderPane {
@@ -61,7 +65,7 @@ public final class ClassView extends BorderPane {
     private final Button add = new Button("Add a folder…");
     private final Button files = new Button("Add a file…");
     private final Button results = new Button("Save results…");
-    private final Button reports = new Button("Reports…");
+    private final MenuButton reports = new MenuButton("Reports");
     private final CheckBox follow = new CheckBox("Count what follows");
     private final Label done = new Label();
     private Answers answers;
@@ -95,8 +99,12 @@ public final class ClassView extends BorderPane {
         files.setOnAction(event -> choosing.toOpen("An answer", "Answers", ANSWERS).ifPresent(file -> read(List.of(file))));
         results.setTooltip(new Tooltip("As CSV or XLSX: people, slips, parts"));
         results.setOnAction(event -> saveResults());
-        reports.setTooltip(new Tooltip("A PDF for each person into a folder"));
-        reports.setOnAction(event -> writeReports());
+        reports.setTooltip(new Tooltip("Writes a PDF for each person into a folder"));
+        MenuItem feedback = new MenuItem("Feedback, at most two pages…");
+        feedback.setOnAction(event -> write("A folder for the feedback", "files with feedback", Answers::writeFeedback));
+        MenuItem whole = new MenuItem("Whole work with all workings…");
+        whole.setOnAction(event -> write("A folder for the reports", "reports", Answers::writeReports));
+        reports.getItems().addAll(feedback, whole);
         follow.setTooltip(new Tooltip("A value that follows from an earlier mistake counts as right"));
         follow.setSelected(true);
         follow.setOnAction(event -> {
@@ -257,12 +265,19 @@ public final class ClassView extends BorderPane {
             Answers before = answers;
             marking.start(progress -> before.read(paths, progress), more -> {
                 // To what is there now: codes and comments may have been typed meanwhile.
-                answers = answers.with(more);
+                answers = answers.with(more.entries());
                 render();
+                tellLeftOut(more.leftOut());
                 table.requestFocus();
                 table.getSelectionModel().selectFirst();
             }, trouble);
         }
+    }
+
+    private void tellLeftOut(List<String> names) {
+        done.setText(names.isEmpty() ? "" : names.size() + (names.size() == 1 ? " file was left out" : " files were left out"));
+        done.setTooltip(names.isEmpty() ? null : new Tooltip("Hidden, or of another kind: " + String.join(", ", names.subList(0, Math.min(20, names.size())))
+                + (names.size() > 20 ? ", …" : "")));
     }
 
     private void openWork(int place) {
@@ -276,17 +291,22 @@ public final class ClassView extends BorderPane {
                 writing.start(progress -> ResultsFile.write(file, kept), written -> done.setText("Wrote " + written.get(0).getFileName()), trouble));
     }
 
-    private void writeReports() {
+    /** Writes files into a folder and returns how many. */
+    private interface FolderWriter {
+        int write(Answers answers, Path folder, Progress progress);
+    }
+
+    private void write(String question, String what, FolderWriter writer) {
         Answers kept = answers;
-        choosing.folder("A folder for the reports").ifPresent(folder ->
-                writing.start(progress -> kept.writeReports(folder, progress), count -> done.setText("Wrote " + count + " reports"), trouble));
+        choosing.folder(question).ifPresent(folder ->
+                writing.start(progress -> writer.write(kept, folder, progress), count -> done.setText("Wrote " + count + " " + what), trouble));
     }
 
     private void render() {
         boolean isOpen = answers != null;
         title.setText(isOpen ? answers.exercise().title() : "Mark a class");
         List.of(add, files).forEach(button -> button.setDisable(!isOpen));
-        List.of(results, reports).forEach(button -> button.setDisable(!isOpen || answers.entries().isEmpty()));
+        List.<Control>of(results, reports).forEach(button -> button.setDisable(!isOpen || answers.entries().isEmpty()));
         follow.setDisable(!isOpen);
         int count = isOpen ? answers.entries().size() : 0;
         Integer selected = table.getSelectionModel().getSelectedItem();

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pixeron.exercise.Exercise;
@@ -46,8 +47,8 @@ class AnswersTest {
     @Test
     void whatIsTypedWhileMoreIsReadStays() {
         Answers first = Answers.of(exercise);
-        first = first.with(first.read(List.of(write("Ada", 1, true), write("Ben", 2, false)), Progress.NONE));
-        List<Marker.Answer> more = first.read(List.of(write("Cleo", 3, true)), Progress.NONE);
+        first = first.with(first.read(List.of(write("Ada", 1, true), write("Ben", 2, false)), Progress.NONE).entries());
+        List<Marker.Answer> more = first.read(List.of(write("Cleo", 3, true)), Progress.NONE).entries();
         Answers typed = first.withComment(0, "neat").withCode(1, variants.variant(2).code().toString()).counting(false);
         Answers all = typed.with(more);
         assertThat(marks(all)).extracting(Marked::name).containsExactly("Ada", "Ben", "Cleo");
@@ -59,7 +60,7 @@ class AnswersTest {
     @Test
     void sameCodesAreNotedAnew() {
         Answers none = Answers.of(exercise);
-        Answers two = none.with(none.read(List.of(write("Ada", 1, true), write("Ben", 1, true)), Progress.NONE));
+        Answers two = none.with(none.read(List.of(write("Ada", 1, true), write("Ben", 1, true)), Progress.NONE).entries());
         assertThat(marks(two)).extracting(Marked::problem).containsExactly("The same code is in Ben.csv.", "The same code is in Ada.csv.");
         Answers again = two.withCode(1, variants.variant(2).code().toString());
         assertThat(marks(again).get(0).problem()).isEmpty();
@@ -69,5 +70,23 @@ class AnswersTest {
     void aFolderWithoutAnswersIsSaid() throws IOException {
         Path empty = Files.createDirectory(folder.resolve("empty"));
         assertThatThrownBy(() -> Answers.of(exercise).read(List.of(empty), Progress.NONE)).hasMessageContaining("no answers in empty");
+    }
+
+    /** Files of one person each, under their names; a file that is there is not replaced, and what is left out is named. */
+    @Test
+    void feedbackGoesIntoAFolderOfItsOwn() throws IOException {
+        Answers none = Answers.of(exercise);
+        Files.writeString(folder.resolve("notes.docx"), "none");
+        write("Ada", 1, true);
+        write("Ben", 2, true);
+        write("Nobody", 3, false);
+        Answers.Added added = none.read(List.of(folder), Progress.NONE);
+        assertThat(added.leftOut()).containsExactly("notes.docx");
+        Answers three = none.with(added.entries());
+        Path into = Files.createDirectory(folder.resolve("feedback"));
+        assertThat(three.writeFeedback(into, Progress.NONE)).isEqualTo(2);
+        assertThat(into.toFile().list()).containsExactlyInAnyOrder("Ada.pdf", "Ben.pdf");
+        assertThatThrownBy(() -> three.writeReports(into, Progress.NONE)).hasMessageContaining("is there already. Choose another folder.");
+        assertThatThrownBy(() -> three.writeReports(Files.createDirectory(folder.resolve("reports")), done -> false)).isInstanceOf(CancellationException.class);
     }
 }
