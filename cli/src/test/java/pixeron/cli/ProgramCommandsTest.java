@@ -93,6 +93,19 @@ class ProgramCommandsTest extends CommandTest {
     }
 
     /** Pictures in place of tables, in and out. */
+    /** Two megabytes for nine values: refused before any of it is read. */
+    @Test
+    void aProgramThatWritesFarTooMuchIsToldSo() throws IOException {
+        Path file = Files.writeString(folder.resolve("Much.java"), """
+                class Much { public static void main(String[] a) throws Exception {
+                    java.nio.file.Files.writeString(java.nio.file.Path.of(a[1]), "1,".repeat(1 << 20));
+                } }
+                """);
+        String command = "\"" + JAVA + "\" -XX:TieredStopAtLevel=1 \"" + file + "\" {in} {out}";
+        assertThat(pixeron("check", image, "--max", "7", "--step", "invert", "--by-program", command, "--format=json", "--seconds=600")).isEqualTo(1);
+        assertThat(output).contains("The program wrote 2048 KiB, more than the values of a result of 3 × 3 need.");
+    }
+
     @Test
     void aProgramReadsAndWritesPictures() throws IOException {
         image = Files.writeString(folder.resolve("ink.ppm"), "P3 2 1 255 10 20 250 11 21 31");

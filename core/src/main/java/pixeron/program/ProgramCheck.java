@@ -43,6 +43,9 @@ public final class ProgramCheck {
     /** So many images by chance, at most. */
     public static final int MOST_CASES = 10_000;
 
+    /** What a program may write: so many bytes, and so many more for each value of the result. */
+    private static final long MOST_WRITTEN = 1 << 20;
+    private static final long MOST_PER_VALUE = 512;
     private static final int MOST_TRIED = 60;
     /** Of larger images only those that are nearly square are tried: a run of a program takes its time. */
     private static final int MOST_OF_ANY_SHAPE = 6;
@@ -225,8 +228,13 @@ public final class ProgramCheck {
         } else if (!Files.exists(out)) {
             return failed(number, image, right, "The program wrote nothing: there is no file {out}.", run.said());
         }
+        Frame grid = right.frame();
+        long bytes = out.toFile().length();
+        // Reading it belongs to the time of the program: it is not even begun where it would take long.
+        if (bytes > MOST_WRITTEN + MOST_PER_VALUE * grid.count()) {
+            return failed(number, image, right, "The program wrote " + (bytes >> 10) + " KiB, more than the values of a result of " + grid.size() + " need.", run.said());
+        }
         try {
-            Frame grid = right.frame();
             Written written = right instanceof Abreast faces ? new Written(ColourAnswer.read(out, faces), Optional.empty()) : ofOne(out, grid);
             HandSheet sheet = written.sheet();
             Optional<String> shape = written.problem();

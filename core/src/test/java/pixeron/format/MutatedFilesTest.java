@@ -62,7 +62,7 @@ class MutatedFilesTest {
     private void tryStructures(int seed, String ending, List<byte[]> originals, Consumer<Path> reader) throws IOException {
         Random random = new Random(seed);
         StructuralMutation mutation = new StructuralMutation(random);
-        tryAll(Integer.getInteger("pixeron.mutants", 400), seed, ending, () -> mutation.of(originals.get(random.nextInt(originals.size())),
+        tryAll(Integer.getInteger("pixeron.mutants", 300), seed, ending, () -> mutation.of(originals.get(random.nextInt(originals.size())),
                 originals.get(random.nextInt(originals.size()))), reader);
     }
 
