@@ -60,7 +60,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         if (marked.isMarked()) {
             row.addAll(List.of(String.valueOf(marked.filled()), String.valueOf(marked.agree()), String.valueOf(marked.follow()), String.valueOf(marked.differ()),
                     marked.firstSlip().orElse(""), marked.starts().orElse(""), Asked.written(marked.points(followCounts))));
-            marked.parts().forEach(part -> row.add(Asked.written(followCounts ? part.points() : part.points().minus(part.followPoints()))));
+            marked.parts().forEach(part -> row.add(Asked.written(part.points(followCounts))));
         } else {
             IntStream.range(0, 7 + titles.size()).forEach(n -> row.add(""));
         }

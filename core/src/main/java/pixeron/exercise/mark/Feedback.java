@@ -1,16 +1,18 @@
 package pixeron.exercise.mark;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.work.StepWork;
 import pixeron.exercise.Asked;
+import pixeron.exercise.Exercise;
 import pixeron.exercise.Part;
 import pixeron.image.Image;
-import pixeron.number.Rational;
 import pixeron.report.Block;
 import pixeron.report.Blocks;
 import pixeron.report.Report;
@@ -37,20 +39,19 @@ final class Feedback {
     }
 
     private final Marked marked;
-    private final String title;
+    private final Exercise exercise;
     private final List<Part> parts;
     private final List<StepWork> works;
     private final Optional<FirstSlip> slip;
     private final boolean followCounts;
 
     /**
-     * @param title of the exercise
      * @param parts of the variant
      * @param works what is said of the person's work
      */
-    Feedback(Marked marked, String title, List<Part> parts, List<StepWork> works, Optional<FirstSlip> slip, boolean followCounts) {
+    Feedback(Marked marked, Exercise exercise, List<Part> parts, List<StepWork> works, Optional<FirstSlip> slip, boolean followCounts) {
         this.marked = marked;
-        this.title = title;
+        this.exercise = exercise;
         this.parts = parts;
         this.works = works;
         this.slip = slip;
@@ -70,10 +71,9 @@ final class Feedback {
 
     private List<Block> blocks(Detail detail) {
         List<Block> blocks = new ArrayList<>();
-        Rational maximum = parts.stream().map(part -> part.asked().points()).reduce(Rational.ZERO, Rational::plus);
-        blocks.add(new Block.Heading(1, title));
-        blocks.add(words(Stream.of(marked.name(), marked.code().map(Object::toString).orElse(""), Asked.written(marked.points(followCounts)) + " of " + Asked.worth(maximum))
-                .filter(text -> !text.isEmpty()).collect(Collectors.joining(" · "))));
+        blocks.add(new Block.Heading(1, exercise.title()));
+        blocks.add(words(Stream.of(marked.name(), marked.code().map(Object::toString).orElse(""),
+                Asked.written(marked.points(followCounts)) + " of " + Asked.worth(exercise.points())).filter(text -> !text.isEmpty()).collect(Collectors.joining(" · "))));
         if (!marked.comment().isBlank()) {
             blocks.add(words(marked.comment()));
         }
@@ -103,10 +103,9 @@ final class Feedback {
     private void add(List<Block> blocks, int n, Detail detail) {
         Part part = parts.get(n);
         Marked.PartMark mark = marked.parts().get(n);
-        Rational points = followCounts ? mark.points() : mark.points().minus(mark.followPoints());
-        String head = (n + 1) + ". " + part.title() + ": " + Asked.written(points) + " of " + Asked.worth(part.asked().points());
-        String counts = mark.filled() + " of " + mark.cells() + " cells filled, " + mark.agree() + " correct, " + mark.differ() + " differ" + (mark.follow() == 0 ? "" : ", "
-                + mark.follow() + " follow");
+        String head = (n + 1) + ". " + part.title() + ": " + Asked.written(mark.points(followCounts)) + " of " + Asked.worth(part.asked().points());
+        String counts = mark.filled() + " of " + mark.cells() + " cells filled, " + mark.agree() + " correct, " + mark.differ() + " differ"
+                + (mark.follow() == 0 ? "" : ", " + mark.follow() + " follow");
         if (detail == Detail.WORDS) {
             blocks.add(words(head + " (" + counts + ")"));
             return;
@@ -114,16 +113,19 @@ final class Feedback {
         StepWork work = part.work(works);
         blocks.add(new Block.Heading(2, head));
         blocks.add(words(counts + "."));
-        follows(work, part).forEach(blocks::add);
-        boolean isFirst = works.stream().filter(one -> one.check().first().isPresent() || one.tables().values().stream().anyMatch(table -> table.first().isPresent()))
-                .findFirst().filter(one -> one == work).isPresent();
+        follows(work, part, mark).forEach(blocks::add);
+        boolean isFirst = works.stream().filter(Feedback::isDiffering).findFirst().filter(one -> one == work).isPresent();
         if (mark.filled() > 0 && (detail == Detail.ALL || isFirst || detail == Detail.DIFFERING && mark.agree() < mark.filled())) {
             blocks.add(values(part, work));
         }
     }
 
+    private static boolean isDiffering(StepWork work) {
+        return work.check().first().isPresent() || work.tables().values().stream().anyMatch(table -> table.first().isPresent());
+    }
+
     /** Returns what the values that follow are made from, a sentence for each source. */
-    private List<Block> follows(StepWork work, Part part) {
+    private List<Block> follows(StepWork work, Part part, Marked.PartMark mark) {
         List<Block> sentences = new ArrayList<>();
         String counted = followCounts ? " They count as correct." : " They do not count.";
         if (part.asked().isOfResult()) {
@@ -132,9 +134,9 @@ final class Feedback {
                 sentences.add(words("↳ Cells that follow from your values of step " + work.position() + ": " + ofStep + "." + counted));
             }
             work.following().ofTables().forEach((table, pixels) -> sentences.add(words("↳ Cells that follow from your values in the "
-                    + PixelTable.kind(work.step().type(), table).title().toLowerCase(java.util.Locale.ROOT) + ": " + pixels.size() + "." + counted)));
-        } else if (marked.parts().get(parts.indexOf(part)).follow() > 0) {
-            sentences.add(words("↳ Cells that follow from an earlier cell of this table: " + marked.parts().get(parts.indexOf(part)).follow() + "." + counted));
+                    + PixelTable.kind(work.step().type(), table).title().toLowerCase(Locale.ROOT) + ": " + pixels.size() + "." + counted)));
+        } else if (mark.follow() > 0) {
+            sentences.add(words("↳ Cells that follow from an earlier cell of this table: " + mark.follow() + "." + counted));
         }
         return sentences;
     }
@@ -144,7 +146,7 @@ final class Feedback {
             Block.Listing all = Blocks.listing(ofTable.table(), work.tables().getOrDefault(ofTable.table().name(), TableCheck.EMPTY));
             // Rows that differ are of more use than the first ones.
             List<List<Block.Cell>> rows = all.rows().size() <= MOST_ROWS ? all.rows()
-                    : Stream.concat(all.rows().stream().filter(row -> isDiffering(row)), all.rows().stream().filter(row -> !isDiffering(row))).limit(MOST_ROWS).toList();
+                    : all.rows().stream().sorted(Comparator.comparing(row -> !isDiffering(row))).limit(MOST_ROWS).toList();
             return new Block.Listing(all.columns(), rows);
         }
         Image after = work.operation().result(Progress.NONE);

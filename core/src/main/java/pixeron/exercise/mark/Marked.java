@@ -42,6 +42,11 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
         public int differ() {
             return filled - agree - follow;
         }
+
+        /** @return the points; what follows from an earlier mistake counts as right, or not */
+        public Rational points(boolean followCounts) {
+            return followCounts ? points : points.minus(followPoints);
+        }
     }
 
     /**
@@ -94,8 +99,7 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
 
     /** @return the points; what follows from an earlier mistake counts as right, or not */
     public Rational points(boolean followCounts) {
-        Rational all = parts.stream().map(PartMark::points).reduce(Rational.ZERO, Rational::plus);
-        return followCounts ? all : all.minus(parts.stream().map(PartMark::followPoints).reduce(Rational.ZERO, Rational::plus));
+        return parts.stream().map(part -> part.points(followCounts)).reduce(Rational.ZERO, Rational::plus);
     }
 
     /** @return this with something more to be known of it */

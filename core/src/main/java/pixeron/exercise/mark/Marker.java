@@ -144,7 +144,8 @@ public final class Marker {
         }
         Optional<String> starts = Start.of(works).map(start -> start.sentence(Pixel::toString));
         try {
-            return new Marked(answer.source(), answer.name(), Optional.of(code), parts, FirstSlip.of(works, step -> finder(step, variant), progress).map(FirstSlip::marked), starts, Optional.of(work), "", "");
+            Optional<Marked.Slip> slip = FirstSlip.of(works, step -> finder(step, variant), progress).map(FirstSlip::marked);
+            return new Marked(answer.source(), answer.name(), Optional.of(code), parts, slip, starts, Optional.of(work), "", "");
         } catch (CancellationException tooLong) {
             // What is right is known all the same.
             return new Marked(answer.source(), answer.name(), Optional.of(code), parts, Optional.empty(), starts, Optional.of(work),
@@ -164,7 +165,7 @@ public final class Marker {
         Progress progress = patience.get();
         List<StepWork> works = ProjectWork.of(marked.work().orElseThrow(), progress);
         Optional<FirstSlip> slip = marked.slip().isEmpty() ? Optional.empty() : FirstSlip.of(works, step -> finder(step, variant), progress);
-        return new Feedback(marked, variant.variant().exercise().title(), variant.parts(), works, slip, followCounts).report();
+        return new Feedback(marked, variant.variant().exercise(), variant.parts(), works, slip, followCounts).report();
     }
 
     /** @return what is said of a part that is asked */

@@ -80,7 +80,8 @@ public final class Worksheet {
      */
     public static void requireFree(Path folder, List<Variant> variants, Set<QuizFormat> formats) {
         Stream<String> ofVariants = variants.stream().flatMap(variant -> ENDINGS.stream().map(ending -> variant.code() + ending));
-        Stream.concat(Stream.concat(ofVariants, Stream.of(SHEETS, KEY)), formats.stream().map(QuizFormat::fileName)).map(folder::resolve).filter(Files::exists).findFirst().ifPresent(file -> {
+        Stream<String> ofAll = Stream.concat(Stream.of(SHEETS, KEY), formats.stream().map(QuizFormat::fileName));
+        Stream.concat(ofVariants, ofAll).map(folder::resolve).filter(Files::exists).findFirst().ifPresent(file -> {
             throw PixeronException.of("%s is there already and may have been filled in.", file);
         });
     }

@@ -33,7 +33,7 @@ record Picture(String name, String words, byte[] png) {
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
-        return new Picture(variant.code() + ".png", "The image of " + variant.code() + ", " + input.frame().rows() + " × " + input.frame().columns(), out.toByteArray());
+        return new Picture(variant.code() + ".png", "The image of " + variant.code() + ", " + input.frame().size(), out.toByteArray());
     }
 
     private static Result spread(Result result) {

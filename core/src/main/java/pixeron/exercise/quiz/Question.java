@@ -55,8 +55,8 @@ record Question(Variant variant, List<Section> parts, Picture picture) {
     static Question of(Variant variant) {
         List<Part> parts = variant.parts();
         OptionalInt decimals = variant.exercise().wish().decimals();
-        return new Question(variant, IntStream.range(0, parts.size()).mapToObj(n -> new Section(n + 1, parts.get(n), fields(n + 1, parts.get(n), decimals))).toList(),
-                Picture.of(variant));
+        List<Section> sections = IntStream.range(0, parts.size()).mapToObj(n -> new Section(n + 1, parts.get(n), fields(n + 1, parts.get(n), decimals))).toList();
+        return new Question(variant, sections, Picture.of(variant));
     }
 
     /** Returns a question for each part by itself. */
