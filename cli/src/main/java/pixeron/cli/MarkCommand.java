@@ -119,9 +119,14 @@ final class MarkCommand implements Callable<Integer> {
     private void requireGrades() {
         if (!grades.isGiven() && (columns.isGiven() || people.isGiven())) {
             throw PixeronException.of("%s is for --grades FILE, which is not given.", columns.isGiven() ? "--columns" : "--people");
-        } else if (grades.isGiven() && ResultsFile.targets(out.value()).stream().anyMatch(target -> target.toAbsolutePath().normalize().equals(grades.value().toAbsolutePath().normalize()))) {
+        } else if (grades.isGiven() && ResultsFile.targets(out.value()).stream().anyMatch(target -> isSamePlace(target, grades.value()))) {
             throw PixeronException.of("The grades and the results cannot both be %s.", grades.value());
         }
+    }
+
+    /** Files and folders that need not be there yet. */
+    private static boolean isSamePlace(Path one, Path other) {
+        return one.toAbsolutePath().normalize().equals(other.toAbsolutePath().normalize());
     }
 
     private static void tellMissing(GradeTable graded, PrintWriter console) {
@@ -179,7 +184,7 @@ final class MarkCommand implements Callable<Integer> {
             throw PixeronException.of("--feedback-format is for --feedback FOLDER, which is not given.");
         } else if (!FEEDBACK_FORMATS.contains(feedbackFormat())) {
             throw PixeronException.of("\"%s\" is not a format for feedback; use %s.", feedbackFormat(), String.join(" or ", FEEDBACK_FORMATS));
-        } else if (feedback.isGiven() && reports.isGiven() && feedback.value().toAbsolutePath().normalize().equals(reports.value().toAbsolutePath().normalize())) {
+        } else if (feedback.isGiven() && reports.isGiven() && isSamePlace(feedback.value(), reports.value())) {
             throw PixeronException.of("The reports and the feedback cannot both go into %s.", feedback.value());
         }
     }

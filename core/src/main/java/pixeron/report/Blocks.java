@@ -15,6 +15,7 @@ import pixeron.byhand.table.TableCheck;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
+import pixeron.number.Value;
 import pixeron.report.Block.Cell;
 import pixeron.report.Block.Grid;
 import pixeron.report.Block.Listing;
@@ -122,7 +123,7 @@ public final class Blocks {
         return new Listing(head, rows);
     }
 
-    private static void addCell(List<Cell> cells, Optional<TableCheck.Cell> written, Optional<pixeron.number.Value> right) {
+    private static void addCell(List<Cell> cells, Optional<TableCheck.Cell> written, Optional<Value> right) {
         cells.add(written.map(cell -> new Cell(cell.byHand().text(), Mark.of(cell))).orElse(Cell.plain("")));
         cells.add(Cell.plain(right.map(Decimals::working).orElse("")));
     }

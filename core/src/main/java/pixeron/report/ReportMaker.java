@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import pixeron.Wording;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Explanation;
@@ -101,7 +102,7 @@ public final class ReportMaker {
         }
         for (StepWork face : faces) {
             if (!face.isEmpty() || check.filled() == 0 && !(face.step().type() instanceof AsItIs)) {
-                blocks.add(new Heading(3, capital(face.face())));
+                blocks.add(new Heading(3, Wording.capital(face.face())));
                 grids(face);
                 following(face);
                 tables(face);
@@ -123,12 +124,8 @@ public final class ReportMaker {
     }
 
     private void addFace(StepWork work) {
-        work.channel().ifPresent(face -> blocks.add(new Heading(3, capital(face))));
+        work.channel().ifPresent(face -> blocks.add(new Heading(3, Wording.capital(face))));
         add(work);
-    }
-
-    private static String capital(String word) {
-        return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
     }
 
     private void add(StepWork work) {

@@ -8,7 +8,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import pixeron.app.bench.parts.Words;
+import pixeron.Wording;
 import pixeron.app.model.Bench;
 import pixeron.app.model.ColourView;
 import pixeron.app.model.Looking;
@@ -33,7 +33,7 @@ final class ChannelBar extends HBox {
                 () -> looking.colourViewProperty().set(ColourView.TOGETHER));
         for (String name : ChannelsParameter.ALL) {
             int key = channels.size() + 1;
-            channels.put(name, button(Words.capital(name), "The " + (name.equals("alpha") ? "transparency" : name + " channel")
+            channels.put(name, button(Wording.capital(name), "The " + (name.equals("alpha") ? "transparency" : name + " channel")
                     + " as an image of its own (Alt+" + key + ")", group, () -> looking.showChannel(name)));
         }
         apart = button(ColourView.APART.title(), ColourView.APART.sentence() + " (Alt+5)", group,

@@ -7,7 +7,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import pixeron.app.bench.parts.Words;
+import pixeron.Wording;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
@@ -27,8 +27,8 @@ public final class FaceBar extends HBox {
         getStyleClass().add("channel-bar");
         ToggleGroup group = new ToggleGroup();
         for (SpectrumFace face : ORDER) {
-            ToggleButton button = new ToggleButton(Words.capital(face.word()));
-            button.setTooltip(new Tooltip(Words.capital(face.sentence()) + " (Alt+" + (faces.size() + 1) + ")"));
+            ToggleButton button = new ToggleButton(Wording.capital(face.word()));
+            button.setTooltip(new Tooltip(Wording.capital(face.sentence()) + " (Alt+" + (faces.size() + 1) + ")"));
             button.setAccessibleText(button.getText() + ": " + face.sentence());
             button.setToggleGroup(group);
             button.setMinWidth(USE_PREF_SIZE);

@@ -11,8 +11,8 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
+import pixeron.Wording;
 import pixeron.app.bench.parts.MiddlePane.View;
-import pixeron.app.bench.parts.Words;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.folder.Settings;
 import pixeron.app.help.Findable;
@@ -156,7 +156,7 @@ final class MainMenu {
         Menu channels = new Menu("Channels");
         channels.getItems().add(item(ColourView.TOGETHER.title(), "Alt+0", () -> commands.lookAt(ColourView.TOGETHER, "")));
         for (String name : ChannelsParameter.ALL) {
-            channels.getItems().add(item(Words.capital(name), "Alt+" + channels.getItems().size(), () ->
+            channels.getItems().add(item(Wording.capital(name), "Alt+" + channels.getItems().size(), () ->
                     commands.lookAt(ColourView.CHANNEL, name)));
         }
         channels.getItems().add(item(ColourView.APART.title(), "Alt+5", () -> commands.lookAt(ColourView.APART, "")));

@@ -47,18 +47,20 @@ public final class ReportFolder {
         AtomicInteger done = new AtomicInteger();
         return IntStream.range(0, names.size()).parallel().mapToObj(n -> {
             progress.report((double) done.getAndIncrement() / names.size());
-            return written(n, maker);
+            return written(n, maker, progress);
         }).toList();
     }
 
-    private Marked written(int n, Function<Marked, Report> maker) {
+    private Marked written(int n, Function<Marked, Report> maker, Progress progress) {
         Marked marked = marks.get(n);
         try {
             if (marked.isMarked()) {
                 ReportFile.write(file(n), maker.apply(marked));
             }
             return marked;
-        } catch (CancellationException tooLong) {
+        } catch (CancellationException stopped) {
+            // Nobody wants the files any more, or this one alone takes too long.
+            progress.report(1);
             return marked.noting(names.get(n) + " is missing: making it takes too long.");
         } catch (RuntimeException | Error broken) {
             return marked.noting(names.get(n) + " is missing: " + PixeronException.words(broken));

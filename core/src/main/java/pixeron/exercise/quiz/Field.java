@@ -1,6 +1,5 @@
 package pixeron.exercise.quiz;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 import pixeron.exercise.SlipValues;
@@ -22,16 +21,13 @@ record Field(String id, Value correct, Rational tolerance, List<SlipValues.SlipV
     /** Decimals that a fraction is typed with where the exercise sets no number of them. */
     private static final int USUAL_DECIMALS = 2;
 
-    /** @param decimals of the exercise, see {@link pixeron.exercise.Wish#decimals} */
+    /**
+     * @param slips different values
+     * @param decimals of the exercise, see {@link pixeron.exercise.Wish#decimals}
+     */
     static Field of(String id, Value correct, List<SlipValues.SlipValue> slips, String place, OptionalInt decimals) {
-        List<SlipValues.SlipValue> apart = new ArrayList<>();
-        Field field = new Field(id, correct, tolerance(correct, decimals), List.of(), place, decimals);
-        for (SlipValues.SlipValue slip : slips) {
-            if (!isNear(slip.value(), correct, field.tolerance()) && apart.stream().noneMatch(earlier -> isNear(slip.value(), earlier.value(), Rational.ZERO))) {
-                apart.add(slip);
-            }
-        }
-        return new Field(id, correct, field.tolerance(), List.copyOf(apart), place, decimals);
+        Rational tolerance = tolerance(correct, decimals);
+        return new Field(id, correct, tolerance, slips.stream().filter(slip -> !isNear(slip.value(), correct, tolerance)).toList(), place, decimals);
     }
 
     /** Returns how far a number may be from the value of a slip and still be answered with it. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import pixeron.Wording;
 import pixeron.byhand.table.TableSlips;
 import pixeron.chain.Stage;
 import pixeron.exercise.Asked;
@@ -118,10 +119,6 @@ record Question(Variant variant, List<Section> parts, Picture picture) {
 
     /** Returns the sentence for a wrong value that a slip gives. */
     static String feedback(Field field, SlipValues.SlipValue slip) {
-        return capital(field.place()) + ": " + Decimals.table(slip.value()) + " is what you get when " + slip.words() + ".";
-    }
-
-    private static String capital(String text) {
-        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
+        return Wording.capital(field.place()) + ": " + Decimals.table(slip.value()) + " is what you get when " + slip.words() + ".";
     }
 }

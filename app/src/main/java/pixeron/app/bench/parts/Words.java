@@ -117,11 +117,6 @@ public final class Words {
                 + (pixels.count() == 1 ? " pixel" : " pixels")).orElse("▲ " + lit.problem());
     }
 
-    /** @return a word that begins a line */
-    public static String capital(String word) {
-        return word.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + word.substring(1);
-    }
-
     /** @return the value of a pixel, or those of all its channels */
     public static String values(Result result, Pixel pixel) {
         return result.faces().stream().map(face -> Decimals.cell(face.image().value(pixel))).collect(Collectors.joining(" "));

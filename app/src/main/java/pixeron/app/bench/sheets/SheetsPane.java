@@ -23,7 +23,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import pixeron.PixeronException;
-import pixeron.app.bench.parts.Words;
+import pixeron.Wording;
 import pixeron.app.bench.walk.WalkSheets;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Described;
@@ -191,7 +191,7 @@ public final class SheetsPane extends HBox {
     /** Most images have no colour, so the sheets of channels are made when the first one has. */
     private void makeChannels() {
         for (String name : ChannelsParameter.ALL) {
-            SheetFrame frame = frame(Words.capital(name), Kind.BEFORE.role, () -> painters.apart().filter(SheetPainters.Apart::isAfter).isEmpty());
+            SheetFrame frame = frame(Wording.capital(name), Kind.BEFORE.role, () -> painters.apart().filter(SheetPainters.Apart::isAfter).isEmpty());
             frame.sheet().addEventHandler(MouseEvent.MOUSE_PRESSED, event -> bench.looking().channelProperty().set(name));
             channels.add(frame);
         }

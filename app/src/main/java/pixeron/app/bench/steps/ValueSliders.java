@@ -8,7 +8,7 @@ import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pixeron.app.bench.parts.Words;
+import pixeron.Wording;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.key.Span;
@@ -90,7 +90,7 @@ final class ValueSliders extends VBox {
             HBox.setHgrow(slider, Priority.ALWAYS);
             HBox row = new HBox(slider);
             if (!channel.isEmpty()) {
-                Label name = new Label(Words.capital(channel).substring(0, 1));
+                Label name = new Label(Wording.capital(channel).substring(0, 1));
                 name.getStyleClass().addAll("slider-channel", channel);
                 row.getChildren().add(0, name);
             }
