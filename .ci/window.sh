@@ -23,9 +23,9 @@ until_window() {
 # The picture of the whole screen must show something. $1: file.
 picture() {
     import -window root "$1"
-    local colours=$(identify -format %k "$1")
-    echo "picture with $colours colours"
-    [ "$colours" -gt 100 ] || { echo "the picture is blank"; exit 1; }
+    local colors=$(identify -format %k "$1")
+    echo "picture with $colors colors"
+    [ "$colors" -gt 100 ] || { echo "the picture is blank"; exit 1; }
 }
 
 # Ctrl+Q, and the process must end. $1: the process.

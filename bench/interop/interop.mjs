@@ -15,7 +15,7 @@ const tool = (name, ...words) => execFileSync(name, words, {stdio: ['ignore', 'p
 
 const W = 13, H = 11;
 const gray = max => pnm.picture(W, H, 1, max, p => (p * 7919 + 13 * (p % W)) % (max + 1));
-const colour = (max, channels = 3) => pnm.picture(W, H, channels, max, (p, c) => (p * (7919 + 31 * c) + 97 * c) % (max + 1));
+const color = (max, channels = 3) => pnm.picture(W, H, channels, max, (p, c) => (p * (7919 + 31 * c) + 97 * c) % (max + 1));
 const few = count => pnm.picture(W, H, 3, 255, (p, c) => [(p % count) * 37 % 256, (p % count) * 91 % 256, (p % count) * 53 % 256][c]);
 const bits = gray(1);
 const smooth = channels => pnm.picture(32, 24, channels, 255, (p, c) => Math.round(128 + 100 * Math.sin((p % 32) / 7 + c) * Math.cos(Math.floor(p / 32) / 5)));
@@ -73,7 +73,7 @@ const tiff = (samples, ...options) => name => {
     tool('ppm2tiff', source, name + '.plain.tif');
     tool('tiffcp', ...options, name + '.plain.tif', name);
 };
-for (const [kind, samples] of [['gray, 8 bits', gray(255)], ['gray, 16 bits', gray(65535)], ['colour, 8 bits', colour(255)], ['colour, 16 bits', colour(65535)]]) {
+for (const [kind, samples] of [['gray, 8 bits', gray(255)], ['gray, 16 bits', gray(65535)], ['color, 8 bits', color(255)], ['color, 16 bits', color(65535)]]) {
     for (const [words, ...options] of [['not packed', '-c', 'none'], ['LZW', '-c', 'lzw'], ['LZW with differences', '-c', 'lzw:2'], ['deflate', '-c', 'zip'],
         ['deflate with differences', '-c', 'zip:2'], ['packbits', '-c', 'packbits'], ['tiles of 16, LZW with differences', '-t', '-w', '16', '-l', '16', '-c', 'lzw:2'],
         ['large byte first, deflate with differences', '-B', '-c', 'zip:2'], ['strips of 2 rows', '-r', '2', '-c', 'lzw']]) {
@@ -85,8 +85,8 @@ for (const [kind, samples] of [['gray, 8 bits', gray(255)], ['gray, 16 bits', gr
 for (const [words, ...options] of [['not packed', '-c', 'none'], ['fax group 3', '-c', 'g3'], ['fax group 4', '-c', 'g4'], ['LZW', '-c', 'lzw'], ['bits from the right', '-f', 'lsb2msb', '-c', 'none']]) {
     reads('tif', `1 bit: ${words}`, 'libtiff', tiff(bits, ...options), bits);
 }
-reads('tif', 'palette of 16 colours', 'imagemagick', name => { pnm.write(name + '.ppm', few(16)); tool('convert', name + '.ppm', '-type', 'Palette', 'tiff:' + name); }, few(16));
-reads('tif', 'colour with alpha, 8 bits', 'imagemagick', name => { pnm.write(name + '.pam', colour(255, 4)); tool('convert', name + '.pam', '-depth', '8', 'tiff:' + name); }, colour(255, 4));
+reads('tif', 'palette of 16 colors', 'imagemagick', name => { pnm.write(name + '.ppm', few(16)); tool('convert', name + '.ppm', '-type', 'Palette', 'tiff:' + name); }, few(16));
+reads('tif', 'color with alpha, 8 bits', 'imagemagick', name => { pnm.write(name + '.pam', color(255, 4)); tool('convert', name + '.pam', '-depth', '8', 'tiff:' + name); }, color(255, 4));
 
 // ---- PNG
 const pngjs = (samples, options) => name => {
@@ -98,11 +98,11 @@ const pngjs = (samples, options) => name => {
     writeFileSync(name, PNG.sync.write(png, {width, height, bitDepth: max > 255 ? 16 : 8, colorType: type, inputColorType: type, inputHasAlpha: channels % 2 === 0, ...options}));
 };
 for (const filter of [0, 1, 2, 3, 4]) reads('png', `gray, 8 bits, filter ${filter}`, 'pngjs', pngjs(gray(255), {filterType: filter}), gray(255));
-reads('png', 'colour, 8 bits', 'pngjs', pngjs(colour(255), {}), colour(255));
-reads('png', 'colour with alpha, 8 bits', 'pngjs', pngjs(colour(255, 4), {}), colour(255, 4));
+reads('png', 'color, 8 bits', 'pngjs', pngjs(color(255), {}), color(255));
+reads('png', 'color with alpha, 8 bits', 'pngjs', pngjs(color(255, 4), {}), color(255, 4));
 for (const count of [2, 4, 16, 100]) {
-    reads('png', `palette of ${count} colours`, 'upng', name => {
-        // Without loss; so few colours become a palette, which has an alpha of 255 for each entry.
+    reads('png', `palette of ${count} colors`, 'upng', name => {
+        // Without loss; so few colors become a palette, which has an alpha of 255 for each entry.
         const rgba = Uint8Array.from(few(count).data.reduce((all, v, n) => { all.push(v); if (n % 3 === 2) all.push(255); return all; }, []));
         writeFileSync(name, Buffer.from(UPNG.encode([rgba.buffer], W, H, 0)));
     }, pnm.picture(W, H, 4, 255, (p, c) => (c === 3 ? 255 : few(count).data[3 * p + c])));
@@ -117,26 +117,26 @@ for (const [depth, max] of [[1, 1], [2, 3], [4, 15], [8, 255], [16, 65535]]) {
         reads('png', `gray, ${depth} bit${depth > 1 ? 's' : ''}${lace === 'PNG' ? ', interlaced' : ''}`, 'libpng', magick(gray(max), '-define', `png:bit-depth=${depth}`, '-define', 'png:color-type=0', '-interlace', lace), gray(max));
     }
 }
-reads('png', 'colour, 16 bits, interlaced', 'libpng', magick(colour(65535), '-define', 'png:bit-depth=16', '-define', 'png:color-type=2', '-interlace', 'PNG'), colour(65535));
-reads('png', 'colour with alpha, 16 bits', 'libpng', magick(colour(65535, 4), '-define', 'png:bit-depth=16', '-define', 'png:color-type=6'), colour(65535, 4));
+reads('png', 'color, 16 bits, interlaced', 'libpng', magick(color(65535), '-define', 'png:bit-depth=16', '-define', 'png:color-type=2', '-interlace', 'PNG'), color(65535));
+reads('png', 'color with alpha, 16 bits', 'libpng', magick(color(65535, 4), '-define', 'png:bit-depth=16', '-define', 'png:color-type=6'), color(65535, 4));
 reads('png', 'palette, interlaced', 'libpng', magick(few(16), '-define', 'png:color-type=3', '-interlace', 'PNG'), few(16));
 
 // ---- JPEG: decoders may differ by a level or two; the format's own decoder says what is right
 const jpeg = (samples, ...options) => name => { pnm.write(name + '.ppm', samples); tool('cjpeg', ...options, '-outfile', name, name + '.ppm'); };
 const decoded = name => { tool('djpeg', '-pnm', '-outfile', name + '.out', name); return pnm.read(name + '.out'); };
-for (const [words, samples, ...options] of [['gray', smooth(1), '-grayscale'], ['colour, whole', smooth(3), '-sample', '1x1'], ['colour, halved both ways', smooth(3), '-sample', '2x2'],
-    ['colour, halved one way', smooth(3), '-sample', '2x1'], ['progressive', smooth(3), '-progressive', '-sample', '1x1'], ['with restarts', smooth(3), '-restart', '1', '-sample', '1x1'],
+for (const [words, samples, ...options] of [['gray', smooth(1), '-grayscale'], ['color, whole', smooth(3), '-sample', '1x1'], ['color, halved both ways', smooth(3), '-sample', '2x2'],
+    ['color, halved one way', smooth(3), '-sample', '2x1'], ['progressive', smooth(3), '-progressive', '-sample', '1x1'], ['with restarts', smooth(3), '-restart', '1', '-sample', '1x1'],
     ['red, green and blue as they are', smooth(3), '-rgb']]) {
     reads('jpg', words, 'libjpeg', jpeg(samples, '-quality', '90', ...options), decoded, {tolerance: 3});
 }
 reads('jpg', 'arithmetic coding', 'libjpeg', jpeg(smooth(3), '-arithmetic'), decoded, {isRefused: true});
 
 // ---- GIF and BMP
-for (const lace of ['None', 'GIF']) reads('gif', `16 colours${lace === 'GIF' ? ', interlaced' : ''}`, 'imagemagick', magick(few(16), '-interlace', lace), few(16));
-reads('gif', '200 colours', 'imagemagick', magick(few(200)), few(200));
+for (const lace of ['None', 'GIF']) reads('gif', `16 colors${lace === 'GIF' ? ', interlaced' : ''}`, 'imagemagick', magick(few(16), '-interlace', lace), few(16));
+reads('gif', '200 colors', 'imagemagick', magick(few(200)), few(200));
 reads('gif', 'read and written again by giflib', 'giflib', name => { pnm.write(name + '.ppm', few(16)); tool('convert', name + '.ppm', name + '.gif'); writeFileSync(name + '.txt', tool('gifbuild', '-d', name + '.gif')); writeFileSync(name, execFileSync('gifbuild', [name + '.txt'])); }, few(16));
-for (const [words, samples, ...options] of [['24 bits', colour(255), '-type', 'TrueColor'], ['8 bits, palette', few(200), '-type', 'Palette'], ['4 bits, palette', few(16), '-type', 'Palette'], ['1 bit', bits, '-monochrome'],
-    ['8 bits, run lengths', few(40), '-type', 'Palette', '-compress', 'RLE'], ['first form', colour(255), '-type', 'TrueColor', '-define', 'bmp:format=bmp3']]) {
+for (const [words, samples, ...options] of [['24 bits', color(255), '-type', 'TrueColor'], ['8 bits, palette', few(200), '-type', 'Palette'], ['4 bits, palette', few(16), '-type', 'Palette'], ['1 bit', bits, '-monochrome'],
+    ['8 bits, run lengths', few(40), '-type', 'Palette', '-compress', 'RLE'], ['first form', color(255), '-type', 'TrueColor', '-define', 'bmp:format=bmp3']]) {
     reads('bmp', words, 'imagemagick', magick(samples, ...options), samples);
 }
 
@@ -152,7 +152,7 @@ for (const max of [1, 3, 15, 255, 65535]) {
     });
 }
 for (const [max, channels] of [[255, 3], [65535, 3], [255, 4], [65535, 4]]) {
-    writes('png', `colour${channels === 4 ? ' with alpha' : ''}, levels 0–${max}`, 'pngjs', colour(max, channels), name => {
+    writes('png', `color${channels === 4 ? ' with alpha' : ''}, levels 0–${max}`, 'pngjs', color(max, channels), name => {
         const {png, values} = readPng(name);
         return pnm.picture(png.width, png.height, channels, 2 ** png.depth - 1, (p, c) => values[4 * p + c]);
     });
@@ -169,8 +169,8 @@ const readTiff = name => {
         return !deep ? first.data[n] : first.data[2 * n] + 256 * first.data[2 * n + 1];
     });
 };
-for (const samples of [gray(255), gray(65535), colour(255), colour(65535)]) {
-    const kind = `${samples.channels === 3 ? 'colour' : 'gray'}, levels 0–${samples.max}`;
+for (const samples of [gray(255), gray(65535), color(255), color(65535)]) {
+    const kind = `${samples.channels === 3 ? 'color' : 'gray'}, levels 0–${samples.max}`;
     writes('tif', kind, 'utif', samples, readTiff);
     writes('tif', kind + ', packed anew', 'libtiff', samples, name => { tool('tiffcp', '-c', 'none', name, name + '.plain.tif'); return readTiff(name + '.plain.tif'); });
 }
@@ -180,14 +180,14 @@ writes('gif', 'gray', 'giflib', gray(255), name => {
     const [r, g, b] = ['R', 'G', 'B'].map(read);
     return pnm.picture(W, H, 1, 255, p => (r[p] === g[p] && g[p] === b[p] ? r[p] : -1));
 });
-writes('gif', '16 colours', 'giflib', few(16), name => {
+writes('gif', '16 colors', 'giflib', few(16), name => {
     tool('gif2rgb', '-o', name + '.rgb', name);
     const read = ['R', 'G', 'B'].map(channel => readFileSync(`${name}.rgb.${channel}`));
     return pnm.picture(W, H, 3, 255, (p, c) => read[c][p]);
 });
-for (const samples of [smooth(1), smooth(3)]) writes('jpg', samples.channels === 3 ? 'colour' : 'gray', 'libjpeg', samples, decoded, {tolerance: samples.channels === 3 ? 90 : 30});
-for (const samples of [gray(255), colour(255)]) {
-    writes('bmp', samples.channels === 3 ? 'colour' : 'gray', 'imagemagick', samples, name => {
+for (const samples of [smooth(1), smooth(3)]) writes('jpg', samples.channels === 3 ? 'color' : 'gray', 'libjpeg', samples, decoded, {tolerance: samples.channels === 3 ? 90 : 30});
+for (const samples of [gray(255), color(255)]) {
+    writes('bmp', samples.channels === 3 ? 'color' : 'gray', 'imagemagick', samples, name => {
         const out = name + (samples.channels === 3 ? '.ppm' : '.pgm');
         tool('convert', name, '-depth', '8', out);
         return pnm.read(out);

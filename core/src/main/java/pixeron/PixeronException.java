@@ -27,8 +27,8 @@ public class PixeronException extends RuntimeException {
     public static String words(Throwable broken) {
         return broken instanceof PixeronException ? broken.getMessage()
                 : broken instanceof OutOfMemoryError ? "There is not enough memory for this."
-                : broken instanceof StackOverflowError ? "Something in it is nested too deeply."
-                : Harmless.line("Something went wrong inside Pixeron (" + broken + "); please report it.");
+                : broken instanceof StackOverflowError ? "The input is nested too deeply."
+                : Harmless.line("Internal error in Pixeron (" + broken + "). Please report it.");
     }
 
     /**

@@ -60,7 +60,7 @@ public final class PixeronApp extends Application {
     /** What puts a window on the screen belongs to what a start needs: it is there for a moment, and one looks through it. */
     private static void showUnseen(Stage stage, MainWindow window) {
         // Where nothing lets one look through windows it is seen; nobody should take it for the one that comes after.
-        stage.setTitle("Pixeron is being prepared");
+        stage.setTitle("Pixeron is starting");
         stage.setOpacity(0);
         show(stage, window);
         PauseTransition moment = new PauseTransition(MOMENT);
@@ -80,6 +80,6 @@ public final class PixeronApp extends Application {
 
     private static void unexpected(MainWindow window, Throwable problem) {
         LoggerFactory.getLogger(PixeronApp.class).error("unexpected", problem);
-        window.trouble(PixeronException.of("Something went wrong inside Pixeron; your work is kept. The log has the details."));
+        window.trouble(PixeronException.of("Internal error in Pixeron. Your work is saved. See the log for details."));
     }
 }

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import pixeron.PixeronException;
 import pixeron.app.bench.BenchView;
 import pixeron.format.ImageFiles;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.step.Step;
 import pixeron.step.StepType;
@@ -51,19 +51,19 @@ class AddStepTest extends WindowTest {
         settle();
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("50 100 150 200");
-        assertThat(shownText()).contains("posterize has 4 cuts and 2 values; one value more than cuts is right.");
+        assertThat(shownText()).contains("posterize has 4 cut points and 2 values. Give one value more than cut points.");
         push(KeyCode.TAB);
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("50 100 150 200 255");
         settle();
         assertThat(step().line()).isEqualTo("posterize cuts=\"50 100 150 200\" values=\"50 100 150 200 255\"");
-        assertThat(shownText()).doesNotContain("one value more than cuts");
+        assertThat(shownText()).doesNotContain("one value more than cut points");
         // What still waits is given up when the step is changed from elsewhere.
         write(" 7");
-        assertThat(shownText()).contains("4 cuts and 6 values");
+        assertThat(shownText()).contains("4 cut points and 6 values");
         interact(() -> bench().undo());
         settle();
-        assertThat(shownText()).doesNotContain("4 cuts and 6 values");
+        assertThat(shownText()).doesNotContain("4 cut points and 6 values");
     }
 
     /** What a person could type for it. */
@@ -154,7 +154,7 @@ class AddStepTest extends WindowTest {
     @Test
     void andOfThoseThatTakeColorOrASpectrum() {
         Path file = folder.resolve("color.ppm");
-        ColourImage color = new ColourImage(IMAGE, IMAGE, IMAGE, java.util.Optional.empty());
+        ColorImage color = new ColorImage(IMAGE, IMAGE, IMAGE, java.util.Optional.empty());
         ImageFiles.write(file, color, false);
         open(file);
         List<StepType> gray = takenBy(IMAGE);

@@ -20,9 +20,9 @@ class AloneTest extends WindowTest {
         settle();
         assertThat(shownText()).contains("1 of 3 agree");
         clickOn("Slips");
-        assertThat(shownText()).contains("rounded-down");
-        clickOn("Find it alone");
-        assertThat(shownText()).doesNotContain("rounded-down", "of 3 agree", "dropped");
+        assertThat(shownText()).contains("Rounded down");
+        clickOn("Find it yourself");
+        assertThat(shownText()).doesNotContain("Rounded down", "of 3 agree", "dropped");
         assertThat(sheet("After").getAccessibleText()).contains("not written yet");
         assertThat(sheet("By hand").getAccessibleText()).doesNotContain("differs");
         clickOn("Next hint");
@@ -31,10 +31,10 @@ class AloneTest extends WindowTest {
         assertThat(shownText()).contains("2. The first is at row 0, column 1.");
         clickOn("Next hint");
         // 2.5 is right in both ways until it is rounded.
-        assertThat(shownText()).contains("3. Look at this line of its working: round.").doesNotContain("rounded-down");
+        assertThat(shownText()).contains("3. Check this line of its working: round.").doesNotContain("Rounded down");
         assertThat(bench().savedProject().view().hints()).isEqualTo(3);
         clickOn("Next hint");
-        assertThat(shownText()).contains("rounded-down", "1 of 3 agree");
+        assertThat(shownText()).contains("Rounded down", "1 of 3 agree");
         assertThat(sheet("After").getAccessibleText()).contains("6");
     }
 }

@@ -39,7 +39,7 @@ class BatchWindowTest extends WindowTest {
         interact(() -> bench().addStep(StepLine.parse("invert")));
         settle();
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.F);
-        assertThat(shownText()).contains("The step of this branch is applied to each image.");
+        assertThat(shownText()).contains("The step of this branch is applied to each image");
         when(dialogs.chooseFolder(any())).thenReturn(Optional.of(proofs)).thenReturn(Optional.of(results));
         press("Choose a folder of images…");
         until(() -> shownText().contains("5 images"));
@@ -48,14 +48,14 @@ class BatchWindowTest extends WindowTest {
         assertThat(results).isEmptyDirectory();
         press("Apply");
         until(() -> shownText().contains("4 of 5 results written."));
-        TableView<Batch.Done> table = lookup((TableView<Batch.Done> one) -> "What was written for each image".equals(one.getAccessibleText())).query();
+        TableView<Batch.Done> table = lookup((TableView<Batch.Done> one) -> "Result for each image".equals(one.getAccessibleText())).query();
         until(() -> table.getItems().size() == 5);
         assertThat(table.getItems().get(4).problem().orElseThrow()).contains("is not a number");
         assertThat(results.resolve("d.pgm")).exists();
         assertThat(results.resolve("e.csv")).doesNotExist();
         press("Apply");
         until(() -> shownText().contains("0 of 5 results written."));
-        interact(() -> assertThat(lookup((Labeled label) -> label.getText() != null && label.getText().contains("exists already")).queryAll()).isNotEmpty());
+        interact(() -> assertThat(lookup((Labeled label) -> label.getText() != null && label.getText().contains("already exists")).queryAll()).isNotEmpty());
         push(KeyCode.ESCAPE);
         assertThat(shownText()).doesNotContain("Apply to files");
     }

@@ -41,18 +41,18 @@ class ByHandTest extends WindowTest {
         interact(() -> lookup(".sheet-cells").queryAll().stream().filter(node -> node == sheet("By hand")).findFirst().orElseThrow().requestFocus());
         clipboard("1\t2\t3\t4\n");
         push(KeyCode.SHORTCUT, KeyCode.V);
-        assertThat(shownText()).contains("A block of 1 × 4 cells does not fit").contains("Compare those that both have");
+        assertThat(shownText()).contains("A block of 1 × 4 cells that begins at").contains("Compare cells in both");
         clipboard("68\t48\t48\n");
         push(KeyCode.SHORTCUT, KeyCode.V);
         assertThat(shownText()).doesNotContain("does not fit");
         clipboard("how\tmuch\tis\tit\n");
         push(KeyCode.SHORTCUT, KeyCode.V);
-        assertThat(shownText()).contains("does not fit").doesNotContain("Compare those that both have");
+        assertThat(shownText()).contains("does not fit").doesNotContain("Compare cells in both");
         push(KeyCode.SHORTCUT, KeyCode.Z);
         assertThat(shownText()).doesNotContain("does not fit");
     }
 
-    /** 1,234 could be either: the person is asked once, what stands there becomes what was meant, and so does what comes after. */
+    /** 1,234 could be either: the person is asked once, what is there becomes what was meant, and so does what comes after. */
     @Test
     void aCommaThatCouldPartThousandsIsAskedAboutOnce() {
         open(write("deep.pgm", "P2 3 1 65535\n1234 2345 30000\n"));
@@ -65,7 +65,7 @@ class ByHandTest extends WindowTest {
         write("1,234");
         push(KeyCode.ENTER);
         settle();
-        assertThat(shownText()).contains("1,234 is read as 1.234. Is its comma the decimal mark");
+        assertThat(shownText()).contains("1,234 is read as 1.234. Is the comma a decimal mark");
         assertThat(bench().hand().check().agree()).isZero();
         clickOn("It is 1234");
         settle();
@@ -89,7 +89,7 @@ class ByHandTest extends WindowTest {
     @Test
     void theWorkingStandsStillWhileValuesAreWritten() {
         openHalf();
-        interact(() -> bench().pick(new Pixel(0, 0)));
+        pick(0, 0);
         settle();
         List<Node> before = workingLines();
         assertThat(shownText()).contains("137 ÷ 2");
@@ -97,7 +97,7 @@ class ByHandTest extends WindowTest {
         settle();
         assertThat(workingLines()).isNotEmpty().isEqualTo(before);
         assertThat(shownText()).contains("You wrote 68");
-        interact(() -> bench().pick(new Pixel(1, 0)));
+        pick(1, 0);
         settle();
         assertThat(workingLines()).isNotEqualTo(before);
         assertThat(shownText()).contains("164 ÷ 2").doesNotContain("137 ÷ 2");
@@ -123,14 +123,14 @@ class ByHandTest extends WindowTest {
         assertThat(shownText()).contains("With the slip");
         interact(() -> bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "69").with(new Pixel(0, 1), "49").with(new Pixel(1, 2), "51")));
         settle();
-        assertThat(shownText()).contains("Everything that is filled agrees.");
+        assertThat(shownText()).contains("All filled cells agree.");
     }
 
     @Test
     void numbersOnTheWayAreWrittenUnderTheWorking() {
         open(write("proof.pgm", "P2 3 2 255\n137 97 96\n164 98 101\n"));
         interact(() -> bench().addStep(StepLine.parse("box size=3")));
-        interact(() -> bench().pick(new Pixel(0, 1)));
+        pick(0, 1);
         settle();
         // 137 + 97 + 96 + 164 + 98 + 101 = 693; 693 ÷ 9 = 77. One too many, and the quotient of that: 77.1.
         clickOn(field("sum by hand")).write("694").push(KeyCode.ENTER);
@@ -139,13 +139,13 @@ class ByHandTest extends WindowTest {
         settle();
         assertThat(bench().project().byHand(0, Image.VALUE).tables().get("pixel 0,1").cells()).hasSize(2);
         assertThat(field("sum").getAccessibleText()).isEqualTo("sum by hand, differs");
-        assertThat(field("quotient").getAccessibleText()).contains("right, given your number before it");
+        assertThat(field("quotient").getAccessibleText()).contains("correct, given your earlier number");
         // What is being typed stays when something else is calculated meanwhile, and belongs to its pixel when another is picked.
         clickOn(field("rounded")).write("7");
         interact(() -> bench().hand().edit(sheet -> sheet.with(new Pixel(1, 2), "5")));
         settle();
         assertThat(field("rounded").getText()).isEqualTo("7");
-        interact(() -> bench().pick(new Pixel(1, 1)));
+        pick(1, 1);
         settle();
         assertThat(field("rounded").getText()).isEmpty();
         assertThat(bench().project().byHand(0, Image.VALUE).tables().get("pixel 0,1").cells()).hasSize(3);
@@ -156,10 +156,10 @@ class ByHandTest extends WindowTest {
         });
         settle();
         // Another pixel has its own numbers, and undo takes back what was written.
-        interact(() -> bench().pick(new Pixel(1, 1)));
+        pick(1, 1);
         settle();
         assertThat(field("sum").getText()).isEmpty();
-        interact(() -> bench().pick(new Pixel(0, 1)));
+        pick(0, 1);
         interact(() -> bench().undo());
         settle();
         assertThat(field("quotient").getText()).isEmpty();
@@ -169,7 +169,7 @@ class ByHandTest extends WindowTest {
     @Test
     void aBlockIsPastedIntoTheNumbersOnTheWay() {
         openHalf();
-        interact(() -> bench().pick(new Pixel(0, 0)));
+        pick(0, 0);
         interact(() -> {
             ClipboardContent content = new ClipboardContent();
             content.putString("68.5\t68");
@@ -179,16 +179,16 @@ class ByHandTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.V);
         settle();
         assertThat(field("rounded").getText()).isEqualTo("68");
-        assertThat(field("rounded").getAccessibleText()).contains("68.5 lost its fraction");
+        assertThat(field("rounded").getAccessibleText()).contains("68.5 was rounded down");
     }
 
     @Test
     void theWrongPartOfAnExpressionStandsAtThePixel() {
         openHalf();
         interact(() -> bench().hand().edit(sheet -> sheet.with(new Pixel(0, 0), "137/3")));
-        interact(() -> bench().pick(new Pixel(0, 0)));
+        pick(0, 0);
         settle();
-        assertThat(shownText()).contains("You wrote 137/3", "3 stands where the divisor 2 belongs.");
+        assertThat(shownText()).contains("You wrote 137/3", "3 is written instead of the divisor 2.");
     }
 
     @Test
@@ -196,8 +196,8 @@ class ByHandTest extends WindowTest {
         openHalf();
         when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("turned.csv", "69,82\n49,49\n48,51\n")));
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
-        until(() -> shownText().contains("fits only with its rows and columns exchanged"));
-        clickOn("Exchange them");
+        until(() -> shownText().contains("fits only when transposed"));
+        clickOn("Transpose");
         settle();
         assertThat(bench().shown().check().agree()).isEqualTo(6);
     }
@@ -211,10 +211,10 @@ class ByHandTest extends WindowTest {
             Clipboard.getSystemClipboard().setContent(content);
         });
         clickOn(sheet("By hand"));
-        interact(() -> bench().pick(new Pixel(0, 0)));
+        pick(0, 0);
         push(KeyCode.SHORTCUT, KeyCode.V);
         until(() -> shownText().contains("does not fit"));
-        clickOn("Exchange rows and columns");
+        clickOn("Transpose");
         settle();
         assertThat(bench().shown().check().agree()).isEqualTo(6);
     }
@@ -226,8 +226,8 @@ class ByHandTest extends WindowTest {
         settle();
         when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("loop.pgm", "P2 2 2 255\n11 31\n21 41\n")));
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
-        until(() -> shownText().contains("2 of 4 values agree; with rows and columns exchanged 4 do."));
-        clickOn("Exchange them");
+        until(() -> shownText().contains("2 of 4 values agree; transposed, 4 do."));
+        clickOn("Transpose");
         settle();
         assertThat(bench().shown().check().agree()).isEqualTo(4);
     }
@@ -237,7 +237,7 @@ class ByHandTest extends WindowTest {
         openHalf();
         when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("blocks.csv", "69,49,48,,1,1,1\n82,49,51,,2,2,2\n")));
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
-        until(() -> shownText().contains("has 2 blocks of 2 × 3; which one is meant?"));
+        until(() -> shownText().contains("has 2 blocks of 2 × 3. Which one do you want to use?"));
         clickOn("A1:C2");
         settle();
         assertThat(bench().shown().check().agree()).isEqualTo(6);
@@ -255,8 +255,8 @@ class ByHandTest extends WindowTest {
         });
         settle();
         clickOn("Slips");
-        assertThat(shownText()).contains("It starts in step 1, Levels table, k = 137, count n: 2 for 1.");
-        clickOn("Go there");
+        assertThat(shownText()).contains("First mistake: step 1, Levels table, k = 137, count n. You wrote 2; the correct value is 1.");
+        clickOn("Show cell");
         settle();
         assertThat(bench().position()).isZero();
         assertThat(lookup(".hand-table").tryQuery()).isPresent();

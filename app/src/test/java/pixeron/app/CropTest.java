@@ -51,8 +51,8 @@ class CropTest extends WindowTest {
         interact(() -> sheet("Before").requestFocus());
         push(KeyCode.RIGHT);
         assertThat(sheet("Before").getAccessibleText()).isEqualTo("Before, row 4, column 5: 45");
-        assertThat(sheet("After").getAccessibleText()).isEqualTo("After: the picked pixel went nowhere");
-        assertThat(shownText()).contains("before row 4, column 5 · goes nowhere").contains("This pixel of Before went nowhere")
+        assertThat(sheet("After").getAccessibleText()).isEqualTo("After: the picked pixel is not used");
+        assertThat(shownText()).contains("before row 4, column 5 · not used").contains("No pixel of the result uses this pixel of Before")
                 .doesNotContain("y = i + row");
         push(KeyCode.LEFT);
         push(KeyCode.UP);
@@ -71,7 +71,7 @@ class CropTest extends WindowTest {
         push(KeyCode.ENTER);
         settle();
         clipboard("23\t99\n33\t34\n");
-        interact(() -> bench().pick(new Pixel(0, 2)));
+        pick(0, 2);
         push(KeyCode.SHORTCUT, KeyCode.V);
         settle();
         until(() -> bench().shown().check().filled() == 6);
@@ -96,11 +96,11 @@ class CropTest extends WindowTest {
         when(dialogs.chooseToOpen(any(), any())).thenReturn(Optional.of(write("larger.csv",
                 "21,22,23,24\n31,32,33,34\n41,42,43,44\n51,52,53,54\n")));
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.O);
-        until(() -> shownText().contains("larger.csv has 4 × 4 cells, and the result has 3 × 4."));
-        clickOn((Button) lookup((Labeled label) -> "Compare those that both have".equals(label.getText())).query());
+        until(() -> shownText().contains("larger.csv has 4 × 4 cells, but the result has 3 × 4."));
+        clickOn((Button) lookup((Labeled label) -> "Compare cells in both".equals(label.getText())).query());
         until(() -> bench().shown().check().filled() == 12);
         assertThat(bench().shown().check().agree()).isEqualTo(12);
-        assertThat(shownText()).contains("that is the rectangle when its last pixel and its size are mixed up");
+        assertThat(shownText()).contains("this is the rectangle that you get when the last pixel is used as the size");
     }
 
     /** Where the step before was wrong, the cropped cell follows, at its own place. */
@@ -116,14 +116,14 @@ class CropTest extends WindowTest {
         settle();
         assertThat(bench().shown().following().pixels()).containsExactly(new Pixel(0, 0));
         clickOn("Slips");
-        assertThat(shownText()).contains("right, given your step 1");
+        assertThat(shownText()).contains("correct, given your step 1");
     }
 
     /** Results of different sizes stand beside each other, each with its own ends, and why there is no difference is said. */
     @Test
     void resultsOfDifferentSizesAreCompared() {
         push(KeyCode.F6);
-        until(() -> shownText().contains("The images have different sizes, 6 × 6 and 3 × 4; both must be the same."));
+        until(() -> shownText().contains("The images have different sizes, 6 × 6 and 3 × 4. Both must have the same size."));
         assertThat(shownText()).contains("picked: ");
         push(KeyCode.F3);
         until(() -> canBeSeen(sheet("After")));
@@ -139,7 +139,7 @@ class CropTest extends WindowTest {
         until(() -> shownText().contains("for each row i from 0 to 2"));
         assertThat(shownText()).contains("y ← i + row").contains("after[i][j] ← before[y][x]");
         assertThat(sheet("After").getAccessibleText()).isEqualTo("After, row 0, column 0: 21");
-        interact(() -> bench().pick(new Pixel(2, 3)));
+        pick(2, 3);
         assertThat(sheet("After").getAccessibleText()).endsWith("not written yet");
         push(KeyCode.F9);
     }
@@ -152,10 +152,10 @@ class CropTest extends WindowTest {
         clipboard("");
         interact(() -> sheet("By hand").requestFocus());
         push(KeyCode.SHORTCUT, KeyCode.V);
-        assertThat(shownText()).contains("The clipboard holds no cells");
+        assertThat(shownText()).contains("The clipboard contains no cells");
         interact(() -> top[1] = sheet("After").localToScene(0, 0).getY());
         assertThat(top[1]).isEqualTo(top[0]);
         push(KeyCode.ESCAPE);
-        assertThat(shownText()).doesNotContain("The clipboard holds no cells");
+        assertThat(shownText()).doesNotContain("The clipboard contains no cells");
     }
 }

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pixeron.app.model.Tool;
 import pixeron.format.ImageFiles;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
@@ -22,12 +22,12 @@ class DrawOnColorTest extends WindowTest {
     void openColor() {
         Image gray = Image.of(255, new int[][] {{10, 10, 30}, {10, 50, 60}, {70, 80, 90}});
         Path file = folder.resolve("color.ppm");
-        ImageFiles.write(file, new ColourImage(gray, gray, gray, Optional.empty()), false);
+        ImageFiles.write(file, new ColorImage(gray, gray, gray, Optional.empty()), false);
         open(file);
     }
 
     private String packed(int row, int column) {
-        return PackedPixel.of((ColourImage) bench().project().chain().input(), new Pixel(row, column)).hexadecimal().substring(4);
+        return PackedPixel.of((ColorImage) bench().project().chain().input(), new Pixel(row, column)).hexadecimal().substring(4);
     }
 
     private void drawWith(Tool tool, String ink) {

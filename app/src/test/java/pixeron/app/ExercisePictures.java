@@ -26,7 +26,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.project.Project;
 
-/** Pictures of practising, setting an exercise and marking a class. */
+/** Pictures of practicing, setting an exercise and marking a class. */
 @EnabledIfSystemProperty(named = "pixeron.pictures", matches = ".+")
 class ExercisePictures extends PictureTest {
 
@@ -34,11 +34,11 @@ class ExercisePictures extends PictureTest {
 
     /** The result upside down: white for black and back. */
     @Test
-    void practising() throws IOException {
-        clickOn("Practise");
+    void practicing() throws IOException {
+        clickOn("Practice");
         until(() -> !lookup(".blank").queryAll().isEmpty());
         @SuppressWarnings("unchecked")
-        ComboBox<Optional<Topic>> topics = (ComboBox<Optional<Topic>>) lookup((ComboBox<?> box) -> "What is practised".equals(box.getAccessibleText())).query();
+        ComboBox<Optional<Topic>> topics = (ComboBox<Optional<Topic>>) lookup((ComboBox<?> box) -> "Topic".equals(box.getAccessibleText())).query();
         interact(() -> topics.setValue(Library.topic("equalize-threshold")));
         until(() -> shownText().contains("Equalize the faint proof"));
         Variant variant = new Variants(Library.topic("equalize-threshold").orElseThrow().exercise(Size.SMALL)).variant(1);

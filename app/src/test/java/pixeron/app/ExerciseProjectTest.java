@@ -32,7 +32,7 @@ class ExerciseProjectTest extends WindowTest {
         Path file = folder.resolve("V1" + ProjectFile.ENDING);
         ProjectFile.write(file, new SavedProject(project, new View(0, new Pixel(0, 0), List.of(), Optional.empty(), 0)));
         open(file);
-        interact(() -> bench().pick(new Pixel(0, 1)));
+        pick(0, 1);
         settle();
     }
 
@@ -45,7 +45,7 @@ class ExerciseProjectTest extends WindowTest {
 
     @Test
     void noPartOfTheBenchTellsAResult() {
-        for (String tab : List.of("Slips", "Pixel", "Followed", "Marked", "Display", "Facts", "Working", "Loops")) {
+        for (String tab : List.of("Slips", "Pixel", "Tracked", "Selection", "Display", "Facts", "Working", "Loops")) {
             clickOn(tab);
             assertNothingTold(tab);
         }

@@ -33,7 +33,7 @@ import pixeron.exercise.library.Library;
 import pixeron.exercise.library.Size;
 import pixeron.format.CellTable;
 
-/** Practising, setting an exercise and marking a class, as people do it in the window. */
+/** Practicing, setting an exercise and marking a class, as people do it in the window. */
 class ExerciseWindowTest extends WindowTest {
 
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
@@ -42,7 +42,7 @@ class ExerciseWindowTest extends WindowTest {
         return (TextField) window.getScene().getFocusOwner();
     }
 
-    private void practise() {
+    private void practice() {
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.P);
         until(() -> window.getScene().getFocusOwner() instanceof TextField);
     }
@@ -58,10 +58,10 @@ class ExerciseWindowTest extends WindowTest {
             view.begin();
             view.applyCss();
             view.layout();
-            assertThat(shownText(view)).contains("Making the next exercise…");
+            assertThat(shownText(view)).contains("Creating the next exercise…");
             view.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, true, false, true));
         });
-        until(() -> !shownText().contains("Making the next exercise…"));
+        until(() -> !shownText().contains("Creating the next exercise…"));
         assertThat(shownText()).contains("Check");
     }
 
@@ -72,7 +72,7 @@ class ExerciseWindowTest extends WindowTest {
     /** The counts of the first exercise, read off its numbers: by keyboard alone, wrong first, then right, then the next one. */
     @Test
     void practisesByKeyboardAlone() {
-        practise();
+        practice();
         List<Integer> levels = lookup(".given-cell").queryAllAs(Label.class).stream().map(cell -> Integer.valueOf(cell.getText())).toList();
         assertThat(levels).hasSize(16);
         for (int level = 0; level < 8; level++) {
@@ -87,45 +87,45 @@ class ExerciseWindowTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.ENTER);
         assertThat(lookup(".blank-mark.wrong").queryAll()).hasSize(1);
         push(KeyCode.SHORTCUT, KeyCode.ENTER);
-        assertThat(shownText()).contains("(miscounted)").contains("At k = 3 you counted");
+        assertThat(shownText()).contains("(Miscounted)").contains("At k = 3 you counted");
         push(KeyCode.DOWN);
         push(KeyCode.DOWN);
         push(KeyCode.DOWN);
         long right = levels.stream().filter(value -> value == 3).count();
         write(String.valueOf(right));
         push(KeyCode.SHORTCUT, KeyCode.ENTER);
-        until(() -> shownText().contains("All right now."));
+        until(() -> shownText().contains("All correct now."));
         push(KeyCode.SHORTCUT, KeyCode.ENTER);
-        until(() -> shownText().contains("Running counts"));
-        assertThat(shownText()).contains("0 of 1 right at first").contains("miscounted");
+        until(() -> shownText().contains("Cumulative counts"));
+        assertThat(shownText()).contains("0 of 1 correct at first try").contains("Miscounted");
         assertThat(folder.resolve("data/practised.json")).content().contains("count-levels", "miscounted");
     }
 
-    /** What was practised is forgotten with one button and a second one that means it. */
+    /** What was practiced is forgotten with one button and a second one that means it. */
     @Test
     void forgetsEverythingWhenAsked() throws IOException {
         Files.createDirectories(folder.resolve("data"));
         Files.writeString(folder.resolve("data/practised.json"), "{\"pixeronPractised\":1,\"attempts\":[{\"topic\":\"negative\",\"variant\":3,\"rightAtFirst\":true,"
                 + "\"seconds\":200,\"slips\":[]}]}");
-        practise();
-        until(() -> shownText().contains("1 of 1 right at first · 3 min each"));
-        clickOn("Forget everything…");
-        clickOn("Yes, forget it");
-        until(() -> !shownText().contains("right at first ·"));
+        practice();
+        until(() -> shownText().contains("1 of 1 correct at first try · 3 min each"));
+        clickOn("Delete history…");
+        clickOn("Delete");
+        until(() -> !shownText().contains("correct at first try ·"));
         assertThat(folder.resolve("data/practised.json")).content().doesNotContain("negative");
     }
 
     @Test
     void anExerciseGoesToTheBenchAndBack() {
-        practise();
+        practice();
         write("9");
-        clickOn("On the bench");
+        clickOn("Open on the bench");
         until(() -> bench().shown() != null && bench().project().name().contains("Count the levels"));
         settle();
         assertThat(bench().project().byHand(0, "value").tables().get("levels").cells()).hasSize(1);
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.P);
         until(() -> shownText().contains("How often does each level occur"));
-        clickOn("Leave");
+        clickOn("Back");
         settle();
         assertThat(shownText()).contains("Count the levels").contains("Working");
     }
@@ -150,21 +150,21 @@ class ExerciseWindowTest extends WindowTest {
         settle();
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
         until(() -> shownText().contains("64 cells · 10 points"));
-        assertThat(field("What the exercise is called").getText()).isEqualTo("Three-bit sort");
+        assertThat(field("Title").getText()).isEqualTo("Three-bit sort");
         type("Step 1", "multiply factor={f}");
         until(() -> shownText().contains("{f} has no values"));
-        type("Its values, such as 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25", "1.25, 1.5, 1.75, 2");
+        type("Values, such as 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25", "1.25, 1.5, 1.75, 2");
         until(() -> shownText().contains("64 cells"));
-        clickOn("Draw one for each");
+        clickOn("Random images");
         until(() -> shownText().contains("64 cells"));
-        type("Which variant is shown", "0");
+        type("Variant to show", "0");
         until(() -> shownText().contains("There is no variant 0"));
-        type("Which variant is shown", "2");
+        type("Variant to show", "2");
         until(() -> shownText().contains("-002 · 64 cells"));
         Path out = Files.createDirectory(folder.resolve("out"));
         Mockito.when(dialogs.chooseFolder(ArgumentMatchers.any())).thenReturn(Optional.of(out));
-        type("How many variants are given out", "3");
-        clickOn("Give out…");
+        type("Number of variants", "3");
+        clickOn("Create worksheets…");
         until(() -> shownText().contains("Wrote 16 files"));
         Path exercise = out.resolve("exercise" + ExerciseFile.ENDING);
         assertThat(ExerciseFile.read(exercise).steps().get(0)).isEqualTo("multiply factor={f}");
@@ -178,7 +178,7 @@ class ExerciseWindowTest extends WindowTest {
         ExerciseFile.write(exercise, Library.topic("otsu").orElseThrow().exercise(Size.MEDIUM));
         interact(() -> window.started(List.of(exercise.toString())));
         until(() -> shownText().contains("cells ·"));
-        assertThat(field("What the exercise is called").getText()).isEqualTo("The best limit between two parts");
+        assertThat(field("Title").getText()).isEqualTo("The best threshold for two classes");
         Path broken = Files.writeString(folder.resolve("broken" + ExerciseFile.ENDING), "{\"pixeronExercise\":7}");
         interact(() -> window.started(List.of(broken.toString())));
         until(() -> shownText().contains("written by a newer Pixeron"));
@@ -201,12 +201,12 @@ class ExerciseWindowTest extends WindowTest {
         Mockito.when(dialogs.chooseFolder(ArgumentMatchers.any())).thenReturn(Optional.of(answers));
         Mockito.when(dialogs.chooseToSave(ArgumentMatchers.any(), ArgumentMatchers.any(), ArgumentMatchers.any())).thenReturn(Optional.of(folder.resolve("results.csv")));
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.M);
-        until(() -> shownText().contains("Choose the exercise that was given out."));
+        until(() -> shownText().contains("Choose the exercise. Then drop the answers"));
         clickOn("Exercise…");
         until(() -> shownText().contains("Equalize, then threshold"));
         clickOn("Add a folder…");
         until(() -> shownText().contains("2 of 3 marked"));
-        assertThat(shownText()).contains("No code is found").contains("100 %");
+        assertThat(shownText()).contains("No code found").contains("100%");
         @SuppressWarnings("unchecked")
         TableView<Integer> table = (TableView<Integer>) lookup((TableView<?> one) -> true).query();
         edit(table, 2, 1, variants.variant(3).code().toString());
@@ -216,7 +216,7 @@ class ExerciseWindowTest extends WindowTest {
         until(() -> shownText().contains("Wrote results.csv"));
         List<List<String>> rows = CellTable.read(folder.resolve("results.csv")).rows();
         assertThat(rows.stream().map(row -> row.get(0))).containsExactly("name", "Person 1", "Person 2", "Person 3");
-        assertThat(rows.get(3).get(8)).isEqualTo("14");
+        assertThat(rows.get(3).get(9)).isEqualTo("14");
         assertThat(rows.get(1)).contains("very good");
         interact(() -> {
             table.getSelectionModel().select(0);

@@ -28,7 +28,7 @@ import pixeron.app.sheet.Sheet;
 import pixeron.app.window.Dialogs;
 import pixeron.format.ImageFiles;
 import pixeron.format.ReadOptions;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.make.Maker;
 import pixeron.make.TooLarge;
@@ -91,13 +91,13 @@ class FilesAndStartTest extends WindowTest {
     }
 
     @Test
-    void aColourPictureArrivesOpenly() throws IOException {
+    void aColorPictureArrivesOpenly() throws IOException {
         BufferedImage picture = new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB);
         picture.setRGB(0, 0, 0x0A141E);
-        File file = folder.resolve("colour.png").toFile();
+        File file = folder.resolve("color.png").toFile();
         ImageIO.write(picture, "png", file);
         open(file.toPath());
-        assertThat(bench().project().chain().input()).isInstanceOf(ColourImage.class);
+        assertThat(bench().project().chain().input()).isInstanceOf(ColorImage.class);
         assertThat(List.of("Red", "Green", "Blue")).allMatch(this::isShown);
         assertThat(isShown("By hand")).as("the channels take its place").isFalse();
         assertThat(shownText()).contains("10 20 30", "0xFF0A141E");
@@ -106,7 +106,7 @@ class FilesAndStartTest extends WindowTest {
     @Test
     void aTableOfAnyNumbersIsOfferedAsAnOpenImage() {
         openBad(write("open.csv", "1.5,-2\n300,1/3\n"), "is not a whole number from 0 to");
-        clickOn("Open as an open image");
+        clickOn("Open with signed or fractional values");
         until(() -> bench().shown() != null);
         assertThat(bench().project().chain().source().isLevelImage()).isFalse();
     }
@@ -116,14 +116,14 @@ class FilesAndStartTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.N);
         until(() -> isShown("8 × 8 · levels 0–255"));
         ComboBox<Maker> kind =
-                lookup((ComboBox<Maker> box) -> "How the new image is made".equals(box.getAccessibleText())).query();
+                lookup((ComboBox<Maker> box) -> "Kind of image".equals(box.getAccessibleText())).query();
         interact(() -> kind.setValue(kind.getItems().stream().filter(m -> m.name().equals("formula")).findFirst()
                 .orElseThrow()));
         until(() -> isShown("formula needs expression="));
         clickOn(lookup((TextField field) -> field.getAccessibleText() != null
                 && field.getAccessibleText().startsWith("Formula")).<Node>query());
         write("40*i*j");
-        until(() -> isShown("Some values are no whole levels from 0 to 255"));
+        until(() -> isShown("Some values are not whole levels from 0 to 255"));
         ComboBox<TooLarge> way = lookup((ComboBox<TooLarge> box) -> box.isVisible()
                 && box.getItems().contains(TooLarge.RAISE)).query();
         interact(() -> way.setValue(TooLarge.RAISE));
@@ -193,7 +193,7 @@ class FilesAndStartTest extends WindowTest {
         assertThat(folder.resolve("seven.png")).doesNotExist();
     }
 
-    /** The same project is open in a second window, or a program writes it: what stands there is not replaced unasked. */
+    /** The same project is open in a second window, or a program writes it: what is there is not replaced unasked. */
     @Test
     void whatSomebodyElseWroteIsNotReplacedUnasked() throws IOException {
         Path file = folder.resolve("shared.pixeron.json");
@@ -202,7 +202,7 @@ class FilesAndStartTest extends WindowTest {
         change();
         ProjectFile.write(file, DemoCases.all().get(1).saved());
         push(KeyCode.SHORTCUT, KeyCode.S);
-        until(() -> isShown("was changed elsewhere"));
+        until(() -> isShown("was changed on disk"));
         assertThat(ProjectFile.read(file).project().name()).isEqualTo(DemoCases.all().get(1).title());
         Path other = folder.resolve("mine.pixeron.json");
         when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(other));
@@ -216,8 +216,8 @@ class FilesAndStartTest extends WindowTest {
         ProjectFile.write(other, DemoCases.all().get(2).saved());
         change();
         push(KeyCode.SHORTCUT, KeyCode.S);
-        until(() -> isShown("was changed elsewhere"));
-        clickOn("Replace it");
+        until(() -> isShown("was changed on disk"));
+        clickOn("Overwrite");
         until(() -> bench().past().savedProperty().get());
         assertThat(ProjectFile.read(other).project().name()).isEqualTo(DemoCases.all().get(0).title());
     }
@@ -233,8 +233,8 @@ class FilesAndStartTest extends WindowTest {
             for (int n = 0; n < 3; n++) {
                 push(KeyCode.SHORTCUT, KeyCode.S);
             }
-            until(() -> bench().past().savedProperty().get() || isShown("was changed elsewhere"));
-            assertThat(isShown("was changed elsewhere")).as("round %d", round).isFalse();
+            until(() -> bench().past().savedProperty().get() || isShown("was changed on disk"));
+            assertThat(isShown("was changed on disk")).as("round %d", round).isFalse();
         }
     }
 
@@ -280,8 +280,8 @@ class FilesAndStartTest extends WindowTest {
         Files.createDirectories(left.getParent());
         ProjectFile.write(left, DemoCases.all().get(3).saved());
         interact(() -> window.started(List.of()));
-        until(() -> isShown("Pixeron ended without saving this work."));
-        clickOn("Take up");
+        until(() -> isShown("Pixeron closed before this work was saved."));
+        clickOn("Recover");
         until(() -> bench().shown() != null);
         assertThat(bench().project().name()).isEqualTo("Faint proof, large");
         assertThat(bench().past().savedProperty().get()).isFalse();
@@ -302,8 +302,8 @@ class FilesAndStartTest extends WindowTest {
         Files.createDirectories(left.getParent());
         Files.writeString(left, "{\"pixeron\": 1, \"name\": ");
         interact(() -> window.started(List.of()));
-        until(() -> isShown("Pixeron ended without saving this work."));
-        clickOn("Take up");
+        until(() -> isShown("Pixeron closed before this work was saved."));
+        clickOn("Recover");
         until(() -> isShown("The file is damaged: line 1, column"));
         assertThat(left).exists();
         clickOn("Discard");

@@ -34,7 +34,7 @@ class FindTest extends WindowTest {
         open(write("proof.pgm", "P2 2 1 7 1 2"));
         push(KeyCode.SHORTCUT, KeyCode.F);
         write("invert");
-        assertThat(heading()).isEqualTo("Invert");
+        assertThat(heading()).isEqualTo("Negative");
         push(KeyCode.ENTER);
         settle();
         assertThat(bench().project().chain().size()).isEqualTo(1);
@@ -49,11 +49,11 @@ class FindTest extends WindowTest {
         push(KeyCode.ENTER);
         assertThat(window.getStyleClass()).contains("dark");
         push(KeyCode.SHORTCUT, KeyCode.F);
-        write("running share");
-        assertThat(heading()).isEqualTo("running share");
+        write("cumulative count");
+        assertThat(heading()).isEqualTo("cumulative count");
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("equalization and matching");
-        assertThat(shownText()).contains("The levels table of the three-bit sort");
+        assertThat(shownText()).contains("Example: four pixels 1 1 2 3");
         push(KeyCode.ESCAPE);
         assertThat(titles()).isEmpty();
     }
@@ -63,7 +63,7 @@ class FindTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.F);
         write("xyzzy");
         assertThat(titles()).isEmpty();
-        assertThat(shownText()).contains("Nothing of that name");
+        assertThat(shownText()).contains("Nothing found");
     }
 
     /** F1 explains what has the keyboard: a field, a step, a column; where that has no word, the keys are shown. */
@@ -83,6 +83,6 @@ class FindTest extends WindowTest {
         push(KeyCode.ESCAPE);
         interact(() -> sheet("After").requestFocus());
         push(KeyCode.F1);
-        assertThat(shownText()).contains("add a step: type a few letters");
+        assertThat(shownText()).contains("add a step: type part of its name");
     }
 }

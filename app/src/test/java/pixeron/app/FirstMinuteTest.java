@@ -25,12 +25,12 @@ class FirstMinuteTest extends WindowTest {
     /** By keyboard alone: the three lines get their ticks one after the other, and the case is the smallest one. */
     @Test
     void theThreeThingsAreTickedAsTheyAreDone() {
-        until(() -> bench().shown() != null && shownText().contains("FIRST MINUTE"));
+        until(() -> bench().shown() != null && shownText().contains("QUICK START"));
         settle();
         assertThat(bench().project().name()).isEqualTo(DemoCases.all().get(0).title());
         assertThat(done()).isEmpty();
         clickOn(sheet("By hand"));
-        interact(() -> bench().pick(new Pixel(5, 0)));
+        pick(5, 0);
         until(() -> done().size() == 1);
         write("7");
         push(KeyCode.ENTER);
@@ -39,20 +39,20 @@ class FirstMinuteTest extends WindowTest {
         assertThat(bench().hand().check().filled()).isEqualTo(41);
         clickOn("Slips");
         until(() -> done().size() == 3);
-        assertThat(shownText()).contains("That is all.");
+        assertThat(shownText()).contains("Done. F1 explains the focused control");
         clickOn("Close");
-        assertThat(shownText()).doesNotContain("FIRST MINUTE");
+        assertThat(shownText()).doesNotContain("QUICK START");
         assertThat(Settings.read(new UserFolder(folder.resolve("data"))).isGuided()).as("not shown again").isTrue();
     }
 
     @Test
     void canBeSkippedFoundAgainAndEndsWithAnotherCase() {
-        until(() -> shownText().contains("FIRST MINUTE"));
+        until(() -> shownText().contains("QUICK START"));
         clickOn("Skip");
-        assertThat(shownText()).doesNotContain("FIRST MINUTE");
+        assertThat(shownText()).doesNotContain("QUICK START");
         push(KeyCode.SHORTCUT, KeyCode.F1);
-        until(() -> shownText().contains("FIRST MINUTE"));
+        until(() -> shownText().contains("QUICK START"));
         open(write("proof.pgm", "P2 2 1 7 1 2"));
-        until(() -> !shownText().contains("FIRST MINUTE"));
+        until(() -> !shownText().contains("QUICK START"));
     }
 }

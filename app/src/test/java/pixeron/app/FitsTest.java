@@ -31,8 +31,8 @@ import pixeron.project.demo.DemoCases;
 /** Whatever case is open and whatever view is chosen: no word on the bench is cut off. */
 class FitsTest extends WindowTest {
 
-    /** Levels and their tables, fractions of many pixels, colour: the others show the same tabs with shorter numbers. */
-    private static final Set<String> HAVE_EVERYTHING = Set.of("levels-of-the-sort", "unevenly-lit-proof", "colour-proof");
+    /** Levels and their tables, fractions of many pixels, color: the others show the same tabs with shorter numbers. */
+    private static final Set<String> HAVE_EVERYTHING = Set.of("levels-of-the-sort", "unevenly-lit-proof", "color-proof");
 
     private final Map<String, String> cut = new TreeMap<>();
 
@@ -127,7 +127,7 @@ class FitsTest extends WindowTest {
                 }
             }
         }
-        // The last case has colour, and with it the longest lines; now in large type.
+        // The last case has color, and with it the longest lines; now in large type.
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
         settle();
         lookBeyondTheEdges("large type");
@@ -211,18 +211,18 @@ class FitsTest extends WindowTest {
         assertThat(lookup(".magnifier").queryAll()).isEmpty();
     }
 
-    /** The bench has images: what takes a colour image whole would only fail there. */
+    /** The bench has images: what takes a color image whole would only fail there. */
     @Test
-    void stepsForColourAreNotOffered() {
+    void stepsForColorAreNotOffered() {
         clickOn("Three-bit sort");
         settle();
         clickOn("+  Add a step");
         write("thresh");
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(shownText()).contains("Makes two levels of all");
+        assertThat(shownText()).contains("Sets levels above a threshold to high, the others to low");
         eraseText(6);
         write("gray");
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(shownText()).doesNotContain("Makes one gray value");
+        assertThat(shownText()).doesNotContain("Calculates one gray value");
     }
 }

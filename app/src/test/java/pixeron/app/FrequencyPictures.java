@@ -16,7 +16,7 @@ class FrequencyPictures extends PictureTest {
         demo("Laid paper");
         take("laid");
         interact(() -> bench().looking().channelProperty().set("real"));
-        interact(() -> bench().pick(new Pixel(2, 3)));
+        pick(2, 3);
         take("laid-real");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
         take("laid-large");
@@ -27,7 +27,7 @@ class FrequencyPictures extends PictureTest {
         demo("Banded proof");
         interact(() -> bench().select(1));
         settle();
-        interact(() -> bench().pick(new Pixel(12, 10)));
+        pick(12, 10);
         take("spectrum");
         clickOn("Table");
         take("peaks");
@@ -35,11 +35,11 @@ class FrequencyPictures extends PictureTest {
         interact(() -> bench().select(2));
         settle();
         interact(() -> bench().looking().channelProperty().set("log"));
-        interact(() -> bench().pick(new Pixel(12, 10)));
+        pick(12, 10);
         take("notch");
         interact(() -> bench().select(3));
         settle();
-        interact(() -> bench().pick(new Pixel(4, 4)));
+        pick(4, 4);
         take("inverse");
     }
 
@@ -66,7 +66,7 @@ class FrequencyPictures extends PictureTest {
         demo("Banded proof");
         interact(() -> bench().select(1));
         settle();
-        interact(() -> bench().addStep(StepLine.parse("pass keep=low radius=4")));
+        interact(() -> bench().addStep(StepLine.parse("frequency-filter keep=low radius=4")));
         settle();
         take("pass");
         clickOn("Curve");

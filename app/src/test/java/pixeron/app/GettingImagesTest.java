@@ -13,7 +13,7 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
@@ -54,13 +54,13 @@ class GettingImagesTest extends WindowTest {
         openTable("numbers.txt", "1,5 2\n3 4\n");
         // the comma is taken as the separator first, and then the rows differ in length
         assertThat(shownText()).contains("▲");
-        ComboBox<Character> separator = lookup((ComboBox<Character> box) -> "What stands between cells"
+        ComboBox<Character> separator = lookup((ComboBox<Character> box) -> "Cell separator"
                 .equals(box.getAccessibleText())).query();
         interact(() -> separator.setValue(' '));
         clickOn("decimal comma: 1,5");
         clickOn("lines are columns");
-        assertThat(shownText()).contains("1 value is no whole level from 0 to 255");
-        ComboBox<TooLarge> way = lookup((ComboBox<TooLarge> box) -> "What becomes of values that do not fit"
+        assertThat(shownText()).contains("1 value is not a whole level from 0 to 255");
+        ComboBox<TooLarge> way = lookup((ComboBox<TooLarge> box) -> "Handling of values that do not fit"
                 .equals(box.getAccessibleText())).query();
         interact(() -> way.setValue(TooLarge.KEEP));
         clickOn(shownButton("Open"));
@@ -80,7 +80,7 @@ class GettingImagesTest extends WindowTest {
         openTable("products.csv", "100,400\n20,1\n");
         assertThat(((TextField) named("Maximum level")).getText()).as("the smallest usual one that holds 400").isEqualTo("1023");
         interact(() -> ((TextField) named("Maximum level")).setText("255"));
-        assertThat(shownText()).contains("1 value is no whole level from 0 to 255 (smallest 1, largest 400)");
+        assertThat(shownText()).contains("1 value is not a whole level from 0 to 255 (smallest 1, largest 400)");
         push(KeyCode.ENTER);
         assertThat(source()).isEqualTo(Image.of(400, new int[][] {{100, 400}, {20, 1}}));
     }
@@ -127,7 +127,7 @@ class GettingImagesTest extends WindowTest {
         });
         when(dialogs.askAboutUnsaved(any())).thenReturn(pixeron.app.window.Dialogs.Answer.DISCARD);
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.V);
-        until(() -> bench().project().chain().input() instanceof ColourImage);
+        until(() -> bench().project().chain().input() instanceof ColorImage);
         assertThat(bench().project().chain().size()).as("nothing becomes gray unasked").isZero();
         assertThat(PackedPixel.find(bench().project().chain().input(), new Pixel(0, 0)).orElseThrow().hexadecimal()).isEqualTo("0xFFFF0000");
     }
@@ -144,7 +144,7 @@ class GettingImagesTest extends WindowTest {
         interact(() -> window.started(java.util.List.of(file.toString())));
         until(() -> shownText().contains("9000 × 9000 pixels"));
         assertThat(bench().isOpen()).isFalse();
-        clickOn("Read it all the same (193 MiB or more)");
+        clickOn("Open anyway (193 MiB or more)");
         until(() -> bench().shown() != null);
         assertThat(bench().project().chain().source().count()).isEqualTo(81_000_000);
     }

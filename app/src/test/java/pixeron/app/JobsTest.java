@@ -18,7 +18,7 @@ import pixeron.app.model.Selection;
 import pixeron.format.ImageFiles;
 import pixeron.format.ReadOptions;
 import pixeron.image.Area;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
@@ -120,7 +120,7 @@ class JobsTest extends WindowTest {
         add("stretch");
         assertThat(shownText()).contains("min 0 · max 255");
         key(KeyCode.SHIFT, KeyCode.F4);
-        assertThat(shownText()).contains("running").contains("tally");
+        assertThat(shownText()).contains("\nC\n").contains("tally");
         key(KeyCode.F6);
         ImageFacts facts = ImageFacts.of((Image) savedAs("stretched.png"));
         assertThat(facts.smallest()).isEqualTo(Rational.ZERO);
@@ -155,7 +155,7 @@ class JobsTest extends WindowTest {
         // (200 + 140 + 40) ÷ 3 = 126.7, so 127 + 30; (40 + 84 + 200) ÷ 3 = 108 − 50.
         assertThat(last()).isEqualTo(Image.flat(last().frame(), Rational.of(157 + 58)));
         key(KeyCode.SHIFT, KeyCode.F4);
-        assertThat(shownText()).contains("running");
+        assertThat(shownText()).contains("\nC\n");
     }
 
     /** Job 16: a new black image, something drawn, saved as text; one and sixteen bits. */
@@ -191,7 +191,7 @@ class JobsTest extends WindowTest {
         key(KeyCode.TAB);
         key(KeyCode.TAB);
         type("0xFF000000");
-        ColourImage drawn = (ColourImage) bench().project().chain().last(Progress.NONE).required();
+        ColorImage drawn = (ColorImage) bench().project().chain().last(Progress.NONE).required();
         Pixel onIt = new Pixel(77, 77);
         assertThat(drawn.alpha().orElseThrow().value(onIt)).isEqualTo(Rational.of(255));
         assertThat(drawn.red().value(onIt)).isEqualTo(Rational.ZERO);
@@ -212,14 +212,14 @@ class JobsTest extends WindowTest {
         assertThat(shownText()).contains("232").contains("220").contains("196");
         add("set-pixels");
         type("2 5 0xFF0000");
-        ColourImage red = (ColourImage) bench().project().chain().last(Progress.NONE).required();
+        ColorImage red = (ColorImage) bench().project().chain().last(Progress.NONE).required();
         assertThat(red.green().value(new Pixel(2, 5))).isEqualTo(Rational.ZERO);
         actions++;
         press(KeyCode.SHIFT);
         dragOn("Before", 1.5, 4.5, 3.5, 6.5);
         release(KeyCode.SHIFT);
         assertThat(bench().looking().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(1, 4, 3, 3)));
-        click("Marked");
+        click("Selection");
         key(KeyCode.ALT, KeyCode.DIGIT1);
         until(() -> shownText().contains("before, red") || shownText().contains("232"));
         key(KeyCode.ALT, KeyCode.DIGIT2);
@@ -232,7 +232,7 @@ class JobsTest extends WindowTest {
         type("0");
         key(KeyCode.TAB);
         type("0");
-        ColourImage pasted = (ColourImage) bench().project().chain().last(Progress.NONE).required();
+        ColorImage pasted = (ColorImage) bench().project().chain().last(Progress.NONE).required();
         assertThat(pasted.green().value(new Pixel(1, 1))).as("the red pixel of the copy").isEqualTo(Rational.ZERO);
     }
 }

@@ -76,7 +76,7 @@ class LookingTest extends WindowTest {
         write("invert");
         push(KeyCode.ENTER);
         settle();
-        clickOn("Marked");
+        clickOn("Selection");
         press(KeyCode.SHIFT);
         dragOver(new Pixel(0, 1), new Pixel(1, 2));
         release(KeyCode.SHIFT);
@@ -105,7 +105,7 @@ class LookingTest extends WindowTest {
         interact(() -> copied[0] = Clipboard.getSystemClipboard().getString());
         assertThat(copied[0]).isEqualTo("5\t5\n7\t4\n");
         when(dialogs.askAboutUnsaved("sort")).thenReturn(Dialogs.Answer.DISCARD);
-        clickOn("New image of it");
+        clickOn("New image from selection");
         settle();
         assertThat(source()).isEqualTo(Image.of(7, new int[][] {{5, 5}, {7, 4}}));
     }
@@ -114,13 +114,13 @@ class LookingTest extends WindowTest {
     void keysMarkARectangleAndEscapeLeavesIt() {
         openSort();
         clickOn(sheet("Before"));
-        interact(() -> bench().pick(new Pixel(1, 1)));
+        pick(1, 1);
         press(KeyCode.SHIFT).push(KeyCode.RIGHT).push(KeyCode.DOWN).push(KeyCode.LEFT).push(KeyCode.LEFT);
         release(KeyCode.SHIFT);
         assertThat(bench().looking().selectionProperty().get()).isEqualTo(new Selection.Rectangle(new Area(1, 0, 2,
                 2)));
         // The tab is made only now, with something marked already; values 7 0 | 4 6 sum up to 17.
-        clickOn("Marked");
+        clickOn("Selection");
         until(() -> shownText().contains("17"));
         clickOn(sheet("Before"));
         push(KeyCode.ESCAPE);
@@ -132,7 +132,7 @@ class LookingTest extends WindowTest {
         openSort();
         clickOn(named("Line: dragging"));
         dragOver(new Pixel(0, 0), new Pixel(2, 3));
-        clickOn("Marked");
+        clickOn("Selection");
         // Δ 2, 3: √13, city-block 5, chessboard 3; values 1, 0, 3, 1 over (0,0) (1,1) (1,2) (2,3)
         assertThat(shownText()).contains("√13 ≈ 3.6056").contains("1  0  3  1");
         clickOn("Copy as table");
@@ -155,8 +155,8 @@ class LookingTest extends WindowTest {
         clickOn("Display");
         clickOn(named("Condition on a pixel")).write("r >= 5\n");
         settle();
-        assertThat(shownText()).contains("Lit: r >= 5 before, 4 pixels");
-        clickOn("Put out");
+        assertThat(shownText()).contains("Highlighted: r >= 5 before, 4 pixels");
+        clickOn("Clear highlight");
         settle();
         assertThat(bench().shown().lit()).isEmpty();
         push(KeyCode.SHORTCUT, KeyCode.G);
@@ -164,7 +164,7 @@ class LookingTest extends WindowTest {
         assertThat(bench().pickedProperty().get()).isEqualTo(new Pixel(2, 3));
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("x 3 y 9\n");
-        assertThat(shownText()).contains("rows go from 0 to 2");
+        assertThat(shownText()).contains("rows are 0–2");
     }
 
     @Test
@@ -175,7 +175,7 @@ class LookingTest extends WindowTest {
         assertThat(shownText()).contains("shown in binary");
         assertThat(sheet("Before").getAccessibleText()).startsWith("Before, row 1, column 1");
         clickOn("Pixel");
-        interact(() -> bench().pick(new Pixel(0, 3)));
+        pick(0, 3);
         assertThat(shownText()).contains("row 1, column 4").contains("0b101").contains("offset 0·4 + 3 = 3");
         clickOn("Display");
         ComboBox<Integer> from = lookup((ComboBox<Integer> box) -> "Count rows and columns from"
@@ -194,12 +194,12 @@ class LookingTest extends WindowTest {
         push(KeyCode.ENTER);
         settle();
         clickOn(sheet("Before"));
-        interact(() -> bench().pick(new Pixel(1, 0)));
+        pick(1, 0);
         push(KeyCode.SHORTCUT, KeyCode.B);
-        clickOn("Followed");
+        clickOn("Tracked");
         assertThat(shownText()).contains("1, 0\n").contains("1 invert");
         assertThat(bench().savedProject().view().watched()).containsExactly(new Pixel(1, 0));
-        clickOn("Leave this pixel");
+        clickOn("Stop tracking");
         assertThat(bench().looking().watchedProperty().get()).isEmpty();
     }
 
@@ -208,14 +208,14 @@ class LookingTest extends WindowTest {
     @SuppressWarnings("unchecked") // the only box with this name holds layouts
     void aRowLiesInMemoryInterleavedOrPlaneByPlane() {
         open(write("ink.ppm", "P3 2 2 255  10 20 30  11 21 31  12 22 32  13 23 33"));
-        interact(() -> bench().pick(new Pixel(1, 0)));
+        pick(1, 0);
         clickOn("Facts");
         settle();
         assertThat(shownText()).contains("offset = (i · 2 + j) · 3 + c");
         ListView<MemoryRow.Cell> row = lookup(".memory-row").query();
         assertThat(row.getItems()).extracting(cell -> cell.offset() + " " + cell.channel() + " " + Decimals.table(cell.value()))
                 .containsExactly("6 red 12", "7 green 22", "8 blue 32", "9 red 13", "10 green 23", "11 blue 33");
-        interact(() -> ((ComboBox<MemoryRow.Layout>) named("Order of the samples in memory")).setValue(MemoryRow.Layout.PLANES));
+        interact(() -> ((ComboBox<MemoryRow.Layout>) named("Memory layout")).setValue(MemoryRow.Layout.PLANES));
         assertThat(row.getItems()).extracting(MemoryRow.Cell::offset).containsExactly(2L, 3L, 6L, 7L, 10L, 11L);
         interact(() -> row.getSelectionModel().select(3));
         assertThat(bench().pickedProperty().get()).as("a sample picks its pixel").isEqualTo(new Pixel(1, 1));
@@ -225,11 +225,11 @@ class LookingTest extends WindowTest {
     void levelsAreCountedPixelByPixel() {
         openSort();
         push(KeyCode.SHIFT, KeyCode.F4);
-        assertThat(shownText()).contains("running").contains("tally").doesNotContain("counted by hand");
+        assertThat(shownText()).contains("\nC\n").contains("tally").doesNotContain("counted by hand");
         Node next = named("Count the next pixel");
         clickOn(next).clickOn(next).clickOn(next);
         assertThat(shownText()).contains("3 of 12 counted, last row 0, column 2: level 2");
-        clickOn(named("Take back the last count"));
+        clickOn(named("Undo the last count"));
         assertThat(shownText()).contains("2 of 12 counted, last row 0, column 1: level 2");
         // The same keys as in every walk.
         push(KeyCode.ALT, KeyCode.RIGHT);
@@ -272,7 +272,7 @@ class LookingTest extends WindowTest {
     void cellsOfBeforeAreTypedAndPasted() {
         openSort();
         clickOn(sheet("Before"));
-        interact(() -> bench().pick(new Pixel(0, 3)));
+        pick(0, 3);
         write("0");
         push(KeyCode.ENTER);
         write("2.5");
@@ -283,7 +283,7 @@ class LookingTest extends WindowTest {
         assertThat(source().value(new Pixel(1, 0))).isEqualTo(Rational.of(5, 2));
         push(KeyCode.SHORTCUT, KeyCode.Z);
         clipboard("4\t4\n4\t4\n");
-        interact(() -> bench().pick(new Pixel(1, 1)));
+        pick(1, 1);
         push(KeyCode.SHORTCUT, KeyCode.V);
         settle();
         assertThat(source()).isEqualTo(Image.of(7, new int[][] {{1, 2, 2, 0}, {7, 4, 4, 3}, {4, 4, 4, 1}}));
@@ -306,13 +306,13 @@ class LookingTest extends WindowTest {
     void aSheetThatComesBackShowsWhatIsPickedNow() {
         openSort();
         interact(() -> bench().addStep(StepLine.parse("invert")));
-        interact(() -> bench().pick(new Pixel(2, 1)));
+        pick(2, 1);
         javafx.scene.image.Image wanted = drawn("After");
-        interact(() -> bench().pick(new Pixel(0, 3)));
+        pick(0, 3);
         assertThat(isSame(drawn("After"), wanted)).isFalse();
         push(KeyCode.CONTROL, KeyCode.DIGIT2);
         assertThat(canBeSeen(sheet("After"))).isFalse();
-        interact(() -> bench().pick(new Pixel(2, 1)));
+        pick(2, 1);
         settle();
         push(KeyCode.CONTROL, KeyCode.DIGIT2);
         assertThat(isSame(drawn("After"), wanted)).isTrue();
@@ -329,7 +329,7 @@ class LookingTest extends WindowTest {
         assertThat(after().rows()).isEqualTo(4);
         interact(() -> bench().pickBefore(new Pixel(5, 5)));
         settle();
-        assertThat(sheet("After").getAccessibleText()).contains("went nowhere");
+        assertThat(sheet("After").getAccessibleText()).contains("is not used");
         interact(() -> sheet("By hand").requestFocus());
         write("9");
         push(KeyCode.ENTER);
@@ -339,11 +339,11 @@ class LookingTest extends WindowTest {
             bench().mark(Selection.rectangle(new Pixel(0, 0), new Pixel(5, 5)));
             bench().light(Optional.of(new Search.Levels(false, 0, 100)));
         });
-        clickOn("Marked");
+        clickOn("Selection");
         settle();
         interact(() -> bench().mark(Selection.line(new Pixel(0, 0), new Pixel(5, 5))));
         settle();
-        interact(() -> bench().pick(new Pixel(0, 0)));
+        pick(0, 0);
         clickOn("Working");
         until(() -> shownText().contains("window"));
         interact(() -> sheet("By hand").requestFocus());

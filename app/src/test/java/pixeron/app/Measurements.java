@@ -136,7 +136,7 @@ class Measurements extends WindowTest {
             drawing("drawing one sheet, cells of " + cell, viewport);
         }
         frames("zoom by a step and back", () -> viewport.zoom(random.nextBoolean() ? 1.15 : 1 / 1.15));
-        interact(() -> bench().pick(new Pixel(2000, 2000)));
+        pick(2000, 2000);
         frames("pick the next pixel", () -> bench().pick(new Pixel(SIZE / 2, bench().pickedProperty().get().column()
                 + 1)));
         push(KeyCode.ESCAPE);

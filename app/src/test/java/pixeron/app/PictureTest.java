@@ -13,7 +13,7 @@ abstract class PictureTest extends WindowTest {
 
     /** Pictures that are looked at while a view is changed, but not kept: they need -Dpixeron.pictures.all=yes. */
     private static final Set<String> NOT_KEPT = Set.of("channel", "chain", "counting", "variance", "rows", "guess", "in-place", "sure", "hints", "table", "channels", "two-pulls-b", "banded", "rank", "turned", "new-image", "inspecting", "ranks", "forwards", "strip-flip",
-            "colour-slips", "colour-pixel", "colour-table", "colour-compare", "colour-dark", "colour-loops", "colour-image", "colour-gray", "colour-to-gray", "two-images-large", "mean", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message", "laid", "laid-real", "pass-curve", "peaks", "inverse", "moving", "pass", "without-first", "laid-dark", "laid-large", "wrong-value", "first-minute", "class-dark-large", "exercise-dark-large", "practice-dark-large", "run", "notch", "resized", "crop", "singular");
+            "color-slips", "color-pixel", "color-table", "color-compare", "color-dark", "color-loops", "color-image", "color-gray", "color-to-gray", "two-images-large", "mean", "numbers", "start", "display", "gradient", "gone", "median", "compare-crop", "message", "laid", "laid-real", "pass-curve", "peaks", "inverse", "moving", "pass", "without-first", "laid-dark", "laid-large", "wrong-value", "first-minute", "class-dark-large", "exercise-dark-large", "practice-dark-large", "run", "notch", "resized", "crop", "singular");
 
     void take(String name) throws IOException {
         if (NOT_KEPT.contains(name) && System.getProperty("pixeron.pictures.all") == null) {

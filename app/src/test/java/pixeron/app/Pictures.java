@@ -52,39 +52,39 @@ class Pictures extends PictureTest {
     }
 
     @Test
-    void colourProof() throws IOException {
-        demo("Colour proof");
-        interact(() -> bench().pick(new Pixel(4, 9)));
+    void colorProof() throws IOException {
+        demo("Color proof");
+        pick(4, 9);
         interact(() -> ((BenchView) lookup(".bench").query()).sheets().viewport().zoomAround(3.2, new Pixel(4, 9)));
-        take("colour");
+        take("color");
         push(KeyCode.ALT, KeyCode.DIGIT1);
         take("channel");
         push(KeyCode.ALT, KeyCode.DIGIT5);
         take("channels");
         push(KeyCode.ALT, KeyCode.DIGIT0);
         clickOn("Slips");
-        take("colour-slips");
+        take("color-slips");
         clickOn("Loops");
-        take("colour-loops");
+        take("color-loops");
         clickOn("Pixel");
         clickOn("Levels");
-        take("colour-pixel");
+        take("color-pixel");
         clickOn("Table");
-        take("colour-table");
+        take("color-table");
         clickOn("Compare");
-        take("colour-compare");
+        take("color-compare");
         clickOn("Sheets");
         interact(() -> bench().select(-1));
-        take("colour-image");
+        take("color-image");
         interact(() -> bench().select(2));
-        take("colour-gray");
+        take("color-gray");
         interact(() -> bench().select(4));
         clickOn("Working");
-        take("colour-to-gray");
+        take("color-to-gray");
         interact(() -> bench().select(0));
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
-        take("colour-dark");
+        take("color-dark");
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.D);
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L);
     }
@@ -97,7 +97,7 @@ class Pictures extends PictureTest {
             bench().pick(new Pixel(9, 11));
             bench().light(Optional.of(new Search.Levels(false, 101, 103)));
         });
-        clickOn("Marked");
+        clickOn("Selection");
         take("inspecting");
         interact(() -> {
             bench().mark(null);
@@ -132,13 +132,13 @@ class Pictures extends PictureTest {
         sleep(600);
         take("compare-crop");
         push(KeyCode.F3);
-        interact(() -> bench().pick(new Pixel(2, 3)));
+        pick(2, 3);
         clipboard("");
         push(KeyCode.SHORTCUT, KeyCode.V);
         take("message");
     }
 
-    /** Two pulls of one forme, a hair between them; then larger, turned, and smaller. */
+    /** Two pulls of one forme, a hair between them; then larger, rotated, and smaller. */
     @Test
     void twoImages() throws IOException {
         demo("Two pulls");
@@ -164,28 +164,28 @@ class Pictures extends PictureTest {
         take("strip-flip");
         interact(() -> bench().select(2));
         settle();
-        interact(() -> bench().pick(new Pixel(2, 5)));
+        pick(2, 5);
         clickOn("Slips");
         take("crop");
         clickOn("Working");
         interact(() -> bench().select(-1));
         step("resize height=9 by=linear");
-        interact(() -> bench().pick(new Pixel(4, 4)));
+        pick(4, 4);
         take("resized");
         push(KeyCode.F9);
-        clickOn("Forwards");
+        clickOn("Forward mapping");
         until(() -> bench().walking().mistakeProperty().get() != null);
         interact(() -> bench().walking().toEnd());
-        interact(() -> bench().pick(new Pixel(4, 4)));
+        pick(4, 4);
         clickOn("Loops");
         take("forwards");
         push(KeyCode.F9);
         clickOn("Levels");
-        step("turn degrees=30 by=linear size=keep border=repeat");
-        interact(() -> bench().pick(new Pixel(3, 4)));
+        step("rotate degrees=30 by=linear size=keep border=replicate");
+        pick(3, 4);
         take("turned");
         step("resize height=4 width=4 by=mean");
-        interact(() -> bench().pick(new Pixel(1, 2)));
+        pick(1, 2);
         take("mean");
     }
 
@@ -248,7 +248,7 @@ class Pictures extends PictureTest {
     @Test
     void curves() throws IOException {
         demo("Faint proof");
-        interact(() -> bench().pick(new Pixel(6, 5)));
+        pick(6, 5);
         push(KeyCode.F5);
         sleep(500);
         take("curve");
@@ -285,7 +285,7 @@ class Pictures extends PictureTest {
     @Test
     void faintProof() throws IOException {
         demo("Faint proof");
-        interact(() -> bench().pick(new Pixel(6, 5)));
+        pick(6, 5);
         interact(() -> bench().hand().pickNextDifference());
         List.of(1, 2, 3, 4).forEach(n -> push(KeyCode.SHORTCUT, KeyCode.PLUS));
         take("wrong-value");
@@ -319,12 +319,12 @@ class Pictures extends PictureTest {
         push(KeyCode.F9);
         interact(() -> bench().select(1));
         settle();
-        interact(() -> bench().pick(new Pixel(0, 3)));
+        pick(0, 3);
         sleep(300);
         take("median");
         interact(() -> bench().select(2));
         settle();
-        interact(() -> bench().pick(new Pixel(3, 5)));
+        pick(3, 5);
         sleep(300);
         take("gradient");
         interact(() -> bench().select(0));
@@ -340,7 +340,7 @@ class Pictures extends PictureTest {
         interact(() -> {
             bench().walking().leave();
             bench().addStep(pixeron.step.catalog.StepLine.parse("kernel weights=\"1 2 3 4 5 6 7 | 0 1 0 2 0 3 0\""
-                    + " sum=convolution border=wrap"));
+                    + " sum=convolution border=periodic"));
             bench().pick(new Pixel(0, 1));
         });
         settle();
@@ -363,7 +363,7 @@ class Pictures extends PictureTest {
             return sheet;
         }));
         settle();
-        interact(() -> bench().pick(new Pixel(0, 2)));
+        pick(0, 2);
         clickOn("Slips");
         sleep(300);
         take("slips");
@@ -388,9 +388,9 @@ class Pictures extends PictureTest {
     @Test
     void hints() throws IOException {
         demo("Levels of the sort");
-        interact(() -> bench().pick(new Pixel(2, 3)));
+        pick(2, 3);
         clickOn("Slips");
-        clickOn("Find it alone");
+        clickOn("Find it yourself");
         clickOn("Next hint");
         clickOn("Next hint");
         clickOn("Next hint");
@@ -415,7 +415,7 @@ class Pictures extends PictureTest {
         interact(() -> bench().edit(project -> project.withTable(0, "pixel 2,2", none -> none.with(java.util.Map.of(
                 new pixeron.byhand.table.HandTable.Place("1", "sum"), "2000",
                 new pixeron.byhand.table.HandTable.Place("1", "quotient"), "125")))));
-        interact(() -> bench().pick(new Pixel(2, 2)));
+        pick(2, 2);
         settle();
         sleep(300);
         take("numbers");

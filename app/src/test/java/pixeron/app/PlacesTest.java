@@ -22,19 +22,19 @@ class PlacesTest extends WindowTest {
     void writingForwardsLeavesHoles() {
         openWith("resize scale=2");
         push(KeyCode.F9);
-        clickOn("Forwards");
+        clickOn("Forward mapping");
         until(() -> bench().walking().mistakeProperty().get() != null);
         // The image is put to the odd rows and columns; 36 of 48 places stay empty.
-        assertThat(shownText()).contains("A mistake, shown on purpose").contains("At the end 36 of 48 values differ");
+        assertThat(shownText()).contains("Demonstration of a mistake").contains("At the end 36 of 48 values differ");
         interact(() -> bench().walking().toEnd());
-        interact(() -> bench().pick(new Pixel(1, 3)));
+        pick(1, 3);
         settle();
         assertThat(sheet("After").getAccessibleText()).isEqualTo("After, row 1, column 3: 20");
         assertThat(shownText()).contains("s = r(0, 1) = 20");
-        interact(() -> bench().pick(new Pixel(0, 3)));
+        pick(0, 3);
         settle();
-        assertThat(sheet("After").getAccessibleText()).contains("a hole, nothing is written here");
-        assertThat(shownText()).contains("no (y, x) is put to (0, 3); 0 stays there");
+        assertThat(sheet("After").getAccessibleText()).contains("a hole: no value is written here");
+        assertThat(shownText()).contains("no (y, x) is mapped to (0, 3), so it stays 0");
     }
 
     private String line() {
@@ -71,15 +71,15 @@ class PlacesTest extends WindowTest {
 
     @Test
     void angleMoveAndPieceAreDraggedOnAfter() {
-        openWith("turn degrees=0 size=keep");
+        openWith("rotate degrees=0 size=keep");
         // From level to straight up.
         dragOn("After", 1.5, 3.2, 0.1, 2);
-        assertThat(line()).isEqualTo("turn degrees=90 size=keep");
-        interact(() -> bench().addStep(StepLine.parse("move down=0 right=0")));
+        assertThat(line()).isEqualTo("rotate degrees=90 size=keep");
+        interact(() -> bench().addStep(StepLine.parse("translate down=0 right=0")));
         settle();
         dragOn("After", 1.5, 2, 2.5, 1);
-        assertThat(line()).isEqualTo("move down=1 right=-1");
-        assertThat(shownText()).contains("Move 1 down, −1 right");
+        assertThat(line()).isEqualTo("translate down=1 right=-1");
+        assertThat(shownText()).contains("Translate 1 down, −1 right");
         interact(() -> bench().addStep(StepLine.parse("paste row=0 column=0 from=\"0 0 1 2\"")));
         settle();
         dragOn("After", 0.5, 1, 2.5, 4);

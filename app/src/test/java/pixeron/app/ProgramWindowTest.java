@@ -42,11 +42,11 @@ class ProgramWindowTest extends WindowTest {
         clickOn("Save…");
         until(() -> Files.exists(file));
         assertThat(file).content().isEqualTo(text.getText());
-        clickOn("Save as a start…");
+        clickOn("Save template…");
         until(() -> shownText().contains("Saved Multiply.java"));
         until(() -> {
             try {
-                return Files.readString(file).contains("here s is worked out");
+                return Files.readString(file).contains("s is calculated here");
             } catch (IOException notYet) {
                 return false;
             }
@@ -74,17 +74,17 @@ class ProgramWindowTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.R);
         interact(() -> {
             field("The command that runs your program").setText("\"" + Path.of(System.getProperty("java.home"), "bin", "java") + "\" \"" + program + "\" {in} {out}");
-            field("On how many images by chance").setText("1");
+            field("Number of random images").setText("1");
         });
         clickOn("Run");
-        assertThat(shownText()).contains("This will be run:").contains("Only run what you trust.");
+        assertThat(shownText()).contains("Pixeron will run:").contains("Only run programs that you trust.");
         int before = bench().project().sheet(0).cells().size();
         assertThat(before).isEqualTo(40);
-        clickOn("Yes, run it");
+        clickOn("Run");
         // Every run starts a Java of its own, and the smallest image takes several.
-        until(() -> shownText().contains("stands in By hand."));
-        assertThat(shownText()).contains("images; what it wrote for this one stands in By hand.");
-        assertThat(((TextArea) field("What came of it")).getText()).contains("(rounded-down)", "The smallest image", "What it printed:\ninked");
+        until(() -> shownText().contains("are in By hand."));
+        assertThat(shownText()).contains("images. The values for this image are in By hand.");
+        assertThat(((TextArea) field("Results")).getText()).contains("(Rounded down)", "Smallest failing image", "Output of the program:\ninked");
         assertThat(bench().project().sheet(0).cells()).hasSize(64);
         push(KeyCode.ESCAPE);
         settle();
@@ -98,10 +98,10 @@ class ProgramWindowTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.R);
         interact(() -> field("The command that runs your program").setText("mine {in}"));
         clickOn("Run");
-        assertThat(shownText()).contains("with {out} where the result is written");
+        assertThat(shownText()).contains("{out} for the output file");
         interact(() -> field("The command that runs your program").setText("no-such-program {in} {out}"));
         clickOn("Run");
-        clickOn("Yes, run it");
-        until(() -> shownText().contains("cannot be started"));
+        clickOn("Run");
+        until(() -> shownText().contains("Cannot start"));
     }
 }

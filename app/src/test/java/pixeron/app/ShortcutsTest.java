@@ -139,14 +139,14 @@ class ShortcutsTest extends WindowTest {
         assertThat(bench().project().branches().size()).isEqualTo(branches + 1);
     }
 
-    /** What they do where there is colour has tests of its own; here they say that there is none. */
+    /** What they do where there is color has tests of its own; here they say that there is none. */
     @Test
     void onChannels() {
         tap(KeyCode.ALT, KeyCode.DIGIT5);
-        assertThat(shownText()).contains("There is no colour here");
+        assertThat(shownText()).contains("This step has no color:");
         tap(KeyCode.ALT, KeyCode.DIGIT2);
         tap(KeyCode.ALT, KeyCode.DIGIT0);
-        assertThat(bench().looking().colourViewProperty().get()).isEqualTo(pixeron.app.model.ColourView.TOGETHER);
+        assertThat(bench().looking().colorViewProperty().get()).isEqualTo(pixeron.app.model.ColorView.TOGETHER);
     }
 
     @Test
@@ -212,7 +212,7 @@ class ShortcutsTest extends WindowTest {
         assertThat(canBeSeen(sheet("By hand"))).isFalse();
         tap(KeyCode.SHORTCUT, KeyCode.DIGIT3);
         tap(KeyCode.F4);
-        until(() -> shownText().contains("running C"));
+        until(() -> shownText().contains("cumulative C"));
         tap(KeyCode.F5);
         until(() -> shownText().contains("s = r + amount"));
         tap(KeyCode.F6);
@@ -235,7 +235,7 @@ class ShortcutsTest extends WindowTest {
         tap(KeyCode.ALT, KeyCode.SHIFT, KeyCode.RIGHT);
         tap(KeyCode.ALT, KeyCode.SHIFT, KeyCode.RIGHT);
         assertThat(bench().walking().walk().isWritten()).isFalse();
-        interact(() -> bench().pick(new Pixel(2, 0)));
+        pick(2, 0);
         tap(KeyCode.ALT, KeyCode.ENTER);
         assertThat(bench().walking().walk().written()).isEqualTo(25);
         tap(KeyCode.SHIFT, KeyCode.F9);

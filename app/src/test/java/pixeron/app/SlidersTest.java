@@ -13,7 +13,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.ScrollEvent;
 import org.junit.jupiter.api.Test;
 import pixeron.format.ImageFiles;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.step.catalog.StepLine;
 
@@ -23,7 +23,7 @@ class SlidersTest extends WindowTest {
     private void openWith(String line, boolean isColor) {
         Image gray = Image.of(255, new int[][] {{10, 100, 200}});
         Path file = folder.resolve(isColor ? "c.ppm" : "g.pgm");
-        ImageFiles.write(file, isColor ? new ColourImage(gray, gray, gray, Optional.empty()) : gray, false);
+        ImageFiles.write(file, isColor ? new ColorImage(gray, gray, gray, Optional.empty()) : gray, false);
         open(file);
         interact(() -> bench().addStep(StepLine.parse(line)));
         settle();

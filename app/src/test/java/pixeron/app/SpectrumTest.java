@@ -45,7 +45,7 @@ class SpectrumTest extends WindowTest {
 
     @Test
     void facesAreChosenByMouseAndByKeyboard() {
-        assertThat(shownText()).contains("gray is ln(1 + |F|), up to 4.0431", "1 · Fourier, log");
+        assertThat(shownText()).contains("gray is ln(1 + |F|), up to 4.0431", "1 · Fourier transform, log");
         assertThat(after().value(new Pixel(2, 2)).asDouble()).isEqualTo(Math.log(57));
         clickOn((Node) seen(ToggleButton.class).stream().filter(button -> button.getText().equals("Imaginary")).findFirst().orElseThrow());
         settle();
@@ -53,27 +53,27 @@ class SpectrumTest extends WindowTest {
         push(KeyCode.ALT, KeyCode.DIGIT2);
         settle();
         assertThat(rows(after())).isEqualTo("0 0 8 0 | 0 0 0 0 | 0 16 56 16 | 0 0 0 0");
-        assertThat(shownText()).contains("1 · Fourier, magnitude");
+        assertThat(shownText()).contains("1 · Fourier transform, magnitude");
     }
 
-    /** Rows and columns are called by their frequencies, the coefficient is told with its wave and its mate. */
+    /** Rows and columns are called by their frequencies, the coefficient is told with its wave and its conjugate. */
     @Test
     void aPickedCoefficientShowsItsWave() {
         clickOn(at("After", 2.5, 3.5));
         settle();
         assertThat(sheet("After").getAccessibleText()).startsWith("After, row 0, column 1:");
-        assertThat(shownText()).contains("(0, 1) and its mate (0, \u22121)", "period 4 columns", "angle 0°", "phase \u221290°", "0 \u2212 16i");
+        assertThat(shownText()).contains("(0, 1) and its conjugate (0, \u22121)", "period 4 columns", "angle 0°", "phase \u221290°", "0 \u2212 16i");
         assertThat(shownText()).contains("r cos a", "r sin a");
-        interact(() -> bench().pick(new Pixel(0, 2)));
-        assertThat(shownText()).contains("(\u22122, 0), its own mate", "period 2 rows", "Take this wave away");
-        interact(() -> bench().pick(new Pixel(2, 2)));
-        assertThat(shownText()).contains("The mean: no wave");
+        pick(0, 2);
+        assertThat(shownText()).contains("(\u22122, 0), its own conjugate", "period 2 rows", "Remove this wave");
+        pick(2, 2);
+        assertThat(shownText()).contains("The mean, not a wave");
     }
 
     @Test
     void aPairIsTakenAwayAndComesBackWithUndo() {
-        interact(() -> bench().pick(new Pixel(2, 3)));
-        clickOn("Take this pair away");
+        pick(2, 3);
+        clickOn("Remove this wave");
         settle();
         assertThat(line(1)).isEqualTo("notch u=0 v=1");
         interact(() -> bench().addStep(StepLine.parse("fourier-inverse")));
@@ -90,7 +90,7 @@ class SpectrumTest extends WindowTest {
     /** One cell with both parts is a value on two sheets; each is checked. */
     @Test
     void bothPartsAreWrittenIntoOneCell() {
-        interact(() -> bench().pick(new Pixel(2, 1)));
+        pick(2, 1);
         clickOn(at("By hand", 2.5, 1.5));
         write("0+16i").push(KeyCode.ENTER);
         settle();
@@ -115,7 +115,7 @@ class SpectrumTest extends WindowTest {
         until(() -> !bench().project().byHand(0, "imaginary").sheet().isEmpty());
         assertThat(bench().project().byHand(0, "log").sheet().cells()).hasSize(2);
         assertThat(bench().project().byHand(0, "real").sheet().cells().get(new Pixel(2, 1)).text()).isEqualTo("0");
-        interact(() -> bench().pick(new Pixel(2, 3)));
+        pick(2, 3);
         clipboard("16i");
         interact(() -> sheet("By hand").requestFocus());
         push(KeyCode.SHORTCUT, KeyCode.V);
@@ -139,11 +139,11 @@ class SpectrumTest extends WindowTest {
     /** The radius is a circle on After and a line on its curve. */
     @Test
     void aRadiusIsDraggedOnTheSheetAndMovedOnTheCurve() {
-        interact(() -> bench().addStep(StepLine.parse("pass keep=low radius=1")));
+        interact(() -> bench().addStep(StepLine.parse("frequency-filter keep=low radius=1")));
         settle();
         // The middle of frequency zero is 2.5; at the right of it the circle passes at 3.5.
         dragOn("After", 2.5, 3.5, 2.5, 4.0);
-        assertThat(line(1)).isEqualTo("pass keep=low radius=1.5");
+        assertThat(line(1)).isEqualTo("frequency-filter keep=low radius=1.5");
         clickOn("Curve");
         assertThat(shownText()).contains("Factor by the distance D from frequency zero");
         Node plot = lookup((Node node) -> node.getAccessibleText() != null && node.getAccessibleText().startsWith("Factor by distance; radius is 1.50")).query();
@@ -152,7 +152,7 @@ class SpectrumTest extends WindowTest {
         push(KeyCode.LEFT);
         push(KeyCode.LEFT);
         settle();
-        assertThat(line(1)).isEqualTo("pass keep=low radius=0");
+        assertThat(line(1)).isEqualTo("frequency-filter keep=low radius=0");
         push(KeyCode.ALT, KeyCode.DIGIT2);
         settle();
         assertThat(rows(after())).isEqualTo("0 0 0 0 | 0 0 0 0 | 0 0 56 0 | 0 0 0 0");
@@ -161,7 +161,7 @@ class SpectrumTest extends WindowTest {
     @Test
     void stepsOfferedAreThoseThatTakeASpectrum() {
         push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
-        assertThat(shownText()).contains("Notch", "Pass filter", "Inverse Fourier").doesNotContain("Threshold by Otsu", "Equalize");
+        assertThat(shownText()).contains("Notch filter", "Frequency filter", "Inverse Fourier transform").doesNotContain("Threshold by Otsu", "Equalize");
         push(KeyCode.ESCAPE);
     }
 

@@ -79,8 +79,8 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("second-pull");
         settle();
-        more("Take off the shelf");
-        assertThat(shownText()).contains("There is no other image second-pull").doesNotContain("second-pull\n2 × 2");
+        more("Remove from shelf");
+        assertThat(shownText()).contains("There is no image second-pull").doesNotContain("second-pull\n2 × 2");
         push(KeyCode.SHORTCUT, KeyCode.Z);
         settle();
         assertThat(after()).isEqualTo(Image.of(7, new int[][] {{6, 5, 4, 2}, {4, 3, 1, 7}}));
@@ -96,9 +96,9 @@ class TwoImagesTest extends WindowTest {
         interact(() -> lookup((javafx.scene.Node node) -> node.getStyleClass().contains("step-row")
                 && String.valueOf(node.getAccessibleText()).startsWith("Step 1")).query().requestFocus());
         push(KeyCode.DELETE);
-        assertThat(shownText()).contains("Step 2 refers to step 1; let it refer to something else first.");
+        assertThat(shownText()).contains("Step 2 uses the result of step 1. Change step 2 first.");
         push(KeyCode.ALT, KeyCode.DOWN);
-        assertThat(shownText()).contains("There step 1 (combine) would refer to step 2, which is not before it.");
+        assertThat(shownText()).contains("Cannot move: step 1 (combine) needs the result of step 2");
         assertThat(lines()).isEqualTo("invert; combine with=step:1 by=absolute-difference");
     }
 
@@ -109,7 +109,7 @@ class TwoImagesTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("second-pull");
         settle();
-        interact(() -> bench().pick(new Pixel(1, 1)));
+        pick(1, 1);
         assertThat(sheet("Other image").getAccessibleText()).isEqualTo("Other image, row 1, column 1: 7");
         assertThat(sheet("Before").localToScene(0, 0).getX()).isLessThan(sheet("Other image").localToScene(0, 0).getX());
         assertThat(sheet("Other image").localToScene(0, 0).getX()).isLessThan(sheet("After").localToScene(0, 0).getX());
@@ -123,7 +123,7 @@ class TwoImagesTest extends WindowTest {
     }
 
     private void more(String item) {
-        clickOn(lookup((MenuButton button) -> "More to do with the image second-pull".equals(button.getAccessibleText())).<MenuButton>query());
+        clickOn(lookup((MenuButton button) -> "More actions for the image second-pull".equals(button.getAccessibleText())).<MenuButton>query());
         clickOn(item);
         settle();
     }
@@ -186,7 +186,7 @@ class TwoImagesTest extends WindowTest {
         interact(() -> lookup((javafx.scene.Node node) -> node.getStyleClass().contains("step-row")
                 && String.valueOf(node.getAccessibleText()).startsWith("Step 1")).query().requestFocus());
         push(KeyCode.DELETE);
-        assertThat(shownText()).contains("Another step takes second-pull:1; let it take something else first.");
+        assertThat(shownText()).contains("Another step uses second-pull:1. Change that step first.");
         assertThat(bench().project().chain().size()).isEqualTo(1);
     }
 
@@ -199,7 +199,7 @@ class TwoImagesTest extends WindowTest {
         assertThat(bench().project().images().get(1).input().frame()).isEqualTo(new Frame(3, 3, 7));
         interact(() -> bench().addStep(StepLine.parse("combine with=pasted by=sum")));
         settle();
-        assertThat(shownText()).contains("the image has 2 × 2 pixels, pasted 3 × 3");
+        assertThat(shownText()).contains("The image has 2 × 2 pixels, pasted 3 × 3");
         clickOn("Crop pasted to 2 × 2");
         until(() -> bench().project().images().size() == 3);
         settle();

@@ -22,7 +22,7 @@ class WalkTest extends WindowTest {
 
     private void smooth() {
         open(write("dots.csv", "0,0,9\n9,0,0\n0,9,0\n"));
-        interact(() -> bench().addStep(StepLine.parse("kernel weights=\"1 2 1\" border=repeat")));
+        interact(() -> bench().addStep(StepLine.parse("kernel weights=\"1 2 1\" border=replicate")));
         settle();
     }
 
@@ -51,14 +51,14 @@ class WalkTest extends WindowTest {
         push(KeyCode.ALT, KeyCode.LEFT);
         assertThat(walking().walk().written()).isEqualTo(2);
         // One line at a time: the terms come one by one.
-        interact(() -> bench().pick(new Pixel(0, 2)));
+        pick(0, 2);
         push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.RIGHT);
         push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.RIGHT);
         push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.RIGHT);
         assertThat(loopLine()).isEqualTo("for each weight w at (a, b)");
         assertThat(shownText()).contains("until the walk writes the value");
-        interact(() -> bench().pick(new Pixel(2, 2)));
-        assertThat(shownText()).contains("The walk has not come here yet.");
+        pick(2, 2);
+        assertThat(shownText()).contains("The walk has not reached this yet.");
         clickOn("Walk to here");
         assertThat(walking().walk().isAtEnd()).isTrue();
         push(KeyCode.F9);
@@ -98,7 +98,7 @@ class WalkTest extends WindowTest {
         push(KeyCode.ENTER);
         settle();
         assertThat(walking().scoreProperty().get()).isEqualTo(new Score(1, 1));
-        assertThat(shownText()).contains("Right at once: 1 of 2.");
+        assertThat(shownText()).contains("Correct at first try: 1 of 2.");
         assertThat(walking().walk().current()).isEqualTo(new Pixel(0, 2));
         assertThat(bench().project().sheet(0).cells()).hasSize(2);
         // It goes on where it was after the work was saved and opened again.
@@ -124,12 +124,12 @@ class WalkTest extends WindowTest {
         // Row 1 is 9 0 0: (9 + 18 + 0) ÷ 4 = 7 (6.75), then with the 7 just written (7 + 0 + 0) ÷ 4 = 2, (2 + 0 + 0) ÷ 4 = 1.
         interact(() -> walking().to(new Pixel(1, 2)));
         assertThat(sheet("After").getAccessibleText()).isEqualTo("After, row 1, column 2: 1");
-        assertThat(shownText()).contains("A mistake, shown on purpose");
-        interact(() -> bench().pick(new Pixel(1, 1)));
+        assertThat(shownText()).contains("Demonstration of a mistake");
+        pick(1, 1);
         assertThat(sheet("Before").getAccessibleText()).contains("2, overwritten");
         clickOn("In place");
         until(() -> walking().mistakeProperty().get() == null);
-        interact(() -> bench().pick(new Pixel(1, 2)));
+        pick(1, 2);
         assertThat(sheet("After").getAccessibleText()).isEqualTo("After, row 1, column 2: 0");
     }
 
@@ -205,12 +205,12 @@ class WalkTest extends WindowTest {
         interact(() -> weights().get(0).setText("1/2"));
         settle();
         assertThat(bench().project().chain().stage(0).link().step().line())
-                .isEqualTo("kernel weights=\"0.5 2 1\" border=repeat");
+                .isEqualTo("kernel weights=\"0.5 2 1\" border=replicate");
         interact(() -> weights().get(0).setText(""));
-        assertThat(shownText()).contains("weights has \"empty\", which is not a number");
+        assertThat(shownText()).contains("weights contains \"empty\", which is not a number");
         interact(() -> weights().get(0).setText("0"));
         settle();
-        clickOn("Turn");
+        clickOn("Rotate");
         settle();
         assertThat(weights().stream().map(TextField::getText)).containsExactly("1", "2", "0");
         clickOn("Transpose");
@@ -218,11 +218,11 @@ class WalkTest extends WindowTest {
         clickOn("Negate");
         settle();
         assertThat(bench().project().chain().stage(0).link().step().line())
-                .isEqualTo("kernel weights=\"-1 | -2 | 0\" border=repeat");
+                .isEqualTo("kernel weights=\"-1 | -2 | 0\" border=replicate");
         clickOn("+ col");
         settle();
         assertThat(weights()).hasSize(6);
-        TextField name = lookup((TextField field) -> "name to keep it".equals(field.getPromptText())).query();
+        TextField name = lookup((TextField field) -> "kernel name".equals(field.getPromptText())).query();
         interact(() -> {
             name.setText("my edge");
             name.fireEvent(new javafx.event.ActionEvent());
@@ -234,11 +234,11 @@ class WalkTest extends WindowTest {
         // A ready kernel is written out and can then be changed; an open result becomes levels by a further step.
         interact(() -> bench().addStep(StepLine.parse("sobel part=x")));
         settle();
-        clickOn("Write out as a kernel");
+        clickOn("Convert to kernel");
         settle();
         assertThat(bench().project().chain().stage(1).link().step().line())
                 .isEqualTo("kernel weights=\"-1 0 1 | -2 0 2 | -1 0 1\" overflow=keep");
-        assertThat(shownText()).contains("◐ 0 is shown in the middle");
+        assertThat(shownText()).contains("◐ 0 is shown as mid-gray");
         clickOn("To levels");
         clickOn("Absolute value");
         settle();
@@ -255,7 +255,7 @@ class WalkTest extends WindowTest {
                 .with(new Pixel(1, 1), "2").with(new Pixel(2, 1), "5")));
         settle();
         clickOn("Slips");
-        assertThat(shownText()).contains("border-zero", "Right, row 0, column 2", "With the slip",
+        assertThat(shownText()).contains("Zeros outside", "Correct, row 0, column 2", "With the slip",
                 "▸ window       0   9 (9)", "▸ window       0   9 (0)");
     }
 
@@ -273,13 +273,13 @@ class WalkTest extends WindowTest {
             bench().pick(new Pixel(0, 1));
         });
         settle();
-        assertThat(shownText()).contains("Right, given your step 1.");
-        assertThat(sheet("By hand").getAccessibleText()).contains("253, right for your own earlier values");
+        assertThat(shownText()).contains("Correct, given your step 1.");
+        assertThat(sheet("By hand").getAccessibleText()).contains("253, correct for your own earlier values");
         clickOn("Slips");
-        assertThat(shownText()).contains("3 of the 4 differing cells are right, given your step 1", "digits-swapped");
+        assertThat(shownText()).contains("3 of the 4 differing cells are correct, given your step 1", "Digits swapped");
         clickOn("Go to step 1");
         settle();
         assertThat(bench().position()).isZero();
-        assertThat(shownText()).contains("rounded-down");
+        assertThat(shownText()).contains("Rounded down");
     }
 }

@@ -9,11 +9,11 @@ import javafx.geometry.Bounds;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import pixeron.app.bench.BenchView;
-import pixeron.app.model.ColourView;
+import pixeron.app.model.ColorView;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.paint.Viewport;
 import pixeron.format.ImageFiles;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.step.catalog.StepLine;
@@ -27,7 +27,7 @@ class WholeImageTest extends WindowTest {
 
     private Path file(int rows, int columns, boolean isColor) {
         Image gray = Image.ofLevels(rows, columns, 255, n -> n % 251);
-        Result image = isColor ? new ColourImage(gray, Image.ofLevels(rows, columns, 255, n -> n % 7), gray, Optional.empty()) : gray;
+        Result image = isColor ? new ColorImage(gray, Image.ofLevels(rows, columns, 255, n -> n % 7), gray, Optional.empty()) : gray;
         Path file = folder.resolve(rows + "x" + columns + (isColor ? ".ppm" : ".pgm"));
         ImageFiles.write(file, image, false);
         return file;
@@ -100,7 +100,7 @@ class WholeImageTest extends WindowTest {
                     String where = size[0] + " × " + size[1] + (isColor ? " in color" : "") + " at " + screen[0];
                     assertWhole(where + ", opened");
                     if (isColor) {
-                        interact(() -> bench().looking().colourViewProperty().set(ColourView.APART));
+                        interact(() -> bench().looking().colorViewProperty().set(ColorView.APART));
                         assertWhole(where + ", side by side");
                     }
                     if (size[0] * size[1] > 1) {
@@ -108,7 +108,7 @@ class WholeImageTest extends WindowTest {
                         push(KeyCode.SHORTCUT, KeyCode.DIGIT0);
                     }
                     assertWhole(where + ", after Fit");
-                    interact(() -> bench().looking().colourViewProperty().set(ColourView.TOGETHER));
+                    interact(() -> bench().looking().colorViewProperty().set(ColorView.TOGETHER));
                     clickOn("Fit");
                     assertWhole(where + ", after a click on Fit");
                 }

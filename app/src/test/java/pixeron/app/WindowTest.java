@@ -8,10 +8,13 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
+import javafx.animation.AnimationTimer;
 import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -37,6 +40,7 @@ import pixeron.app.sheet.paint.Viewport;
 import pixeron.app.window.Dialogs;
 import pixeron.app.window.MainWindow;
 import pixeron.image.Image;
+import pixeron.image.Pixel;
 import pixeron.program.ProgramLimits;
 import pixeron.project.Project;
 
@@ -104,6 +108,12 @@ abstract class WindowTest extends ApplicationTest {
             throw new AssertionError("it never came true", never);
         }
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Picks a pixel and waits until everything about it is shown. */
+    protected void pick(int row, int column) {
+        interact(() -> bench().pick(new Pixel(row, column)));
+        settle();
     }
 
     /** Waits until what is shown is what the project is. */
@@ -179,8 +189,30 @@ abstract class WindowTest extends ApplicationTest {
         }
     }
 
+    /** What is new has its place only after the next frame, which comes late on a busy machine. */
+    private static void awaitFrames() {
+        if (Platform.isFxApplicationThread()) {
+            return;
+        }
+        CountDownLatch frames = new CountDownLatch(2);
+        AnimationTimer timer = new AnimationTimer() {
+            @Override
+            public void handle(long now) {
+                frames.countDown();
+            }
+        };
+        WaitForAsyncUtils.asyncFx(timer::start);
+        try {
+            frames.await(MOST_MINUTES, TimeUnit.MINUTES);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+        WaitForAsyncUtils.asyncFx(timer::stop);
+    }
+
     /** @return all text that a person can see now */
     protected String shownText() {
+        awaitFrames();
         StringBuilder text = new StringBuilder();
         for (TextFlow flow : seen(TextFlow.class)) {
             flow.getChildren().forEach(part -> text.append(((Text) part).getText()));

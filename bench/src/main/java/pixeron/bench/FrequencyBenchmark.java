@@ -22,7 +22,7 @@ import pixeron.image.Spectrum;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 
 /**
  * An image to its spectrum and back, against the library's own two calls on a complex array of the same numbers; a pass filter whose radius
@@ -84,6 +84,6 @@ public class FrequencyBenchmark {
     @Benchmark
     public Result pixeronRadiusAndBack() {
         radius = radius % 200 + 1;
-        return done(inverse, done(StepLine.parse("pass keep=low radius=" + radius), spectrum));
+        return done(inverse, done(StepLine.parse("frequency-filter keep=low radius=" + radius), spectrum));
     }
 }

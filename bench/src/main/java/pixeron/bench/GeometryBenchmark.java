@@ -42,7 +42,7 @@ public class GeometryBenchmark {
     private final Step transpose = StepLine.parse("transpose");
     private final Step tile = StepLine.parse("tile down=1 right=2 mirrored=yes");
     private final Step half = StepLine.parse("resize scale=1/2 by=mean");
-    private final Step turn = StepLine.parse("turn degrees=30 by=linear size=keep");
+    private final Step turn = StepLine.parse("rotate degrees=30 by=linear size=keep");
     private final Step combine = StepLine.parse("combine with=other by=absolute-difference");
     private final Step paste = StepLine.parse("paste row=10 column=10 with=other");
     private final Step saltPepper = StepLine.parse("salt-pepper count=100000");

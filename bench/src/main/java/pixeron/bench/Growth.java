@@ -11,7 +11,7 @@ import pixeron.step.Inputs;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 
 /**
  * How the cost of a step grows with the image: nanoseconds a pixel for sides from 64 on, each twice the one before, and the exponent of the
@@ -33,11 +33,11 @@ public final class Growth {
 
     private static final List<Family> FAMILIES = List.of(new Family(Kind.LEVELS, "linear gain=1.15 bias=-15"), new Family(Kind.LEVELS, "equalize"),
             new Family(Kind.DEEP, "linear gain=1.15 bias=-15"), new Family(Kind.DEEP, "equalize"), new Family(Kind.LEVELS, "threshold-otsu"),
-            new Family(Kind.DEEP, "threshold-otsu"), new Family(Kind.DEEP, "threshold-two-means"), new Family(Kind.LEVELS, "kernel weights=\"1 2 3 | 2 9 2 | 1 2 1\""),
+            new Family(Kind.DEEP, "threshold-otsu"), new Family(Kind.DEEP, "threshold-iterative"), new Family(Kind.LEVELS, "kernel weights=\"1 2 3 | 2 9 2 | 1 2 1\""),
             new Family(Kind.LEVELS, "box size=15"), new Family(Kind.LEVELS, "sobel part=root"), new Family(Kind.LEVELS, "median size=3"),
             new Family(Kind.LEVELS, "median size=9"), new Family(Kind.LEVELS, "median size=31"), new Family(Kind.LEVELS, "maximum size=15"),
             new Family(Kind.LEVELS, "threshold-local size=15"), new Family(Kind.OPEN, "threshold-local size=15"), new Family(Kind.OPEN, "threshold-local size=31"),
-            new Family(Kind.LEVELS, "flip direction=left-right"), new Family(Kind.LEVELS, "transpose"), new Family(Kind.LEVELS, "turn degrees=30 by=linear size=keep"),
+            new Family(Kind.LEVELS, "flip direction=left-right"), new Family(Kind.LEVELS, "transpose"), new Family(Kind.LEVELS, "rotate degrees=30 by=linear size=keep"),
             new Family(Kind.LEVELS, "resize scale=1/2 by=mean"), new Family(Kind.LEVELS, "combine with=other by=absolute-difference"),
             new Family(Kind.LEVELS, "salt-pepper count=1000"), new Family(Kind.LEVELS, "fourier"));
 

@@ -23,10 +23,10 @@ import org.openjdk.jmh.annotations.Warmup;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 
-/** A gray PNG of 4096 × 4096 and a JPEG in colour of 4000 × 3000, opened as images of levels, against the JDK's decoding of the file alone. */
+/** A gray PNG of 4096 × 4096 and a JPEG in color of 4000 × 3000, opened as images of levels, against the JDK's decoding of the file alone. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -43,7 +43,7 @@ public class OpenBenchmark {
     @Setup
     public void makeFile() throws IOException {
         file = Files.createTempFile("open", "." + format);
-        ImageFiles.write(file, format.equals("png") ? waves(4096, 4096, 1) : new ColourImage(waves(3000, 4000, 1), waves(3000, 4000, 2), waves(3000, 4000, 3),
+        ImageFiles.write(file, format.equals("png") ? waves(4096, 4096, 1) : new ColorImage(waves(3000, 4000, 1), waves(3000, 4000, 2), waves(3000, 4000, 3),
                 Optional.empty()), false);
     }
 

@@ -19,7 +19,7 @@ import pixeron.step.catalog.StepLine;
 public final class PointSteps {
 
     private static final int SIDE = 4096;
-    private static final List<String> LINES = List.of("linear gain=1.15 bias=-15", "invert", "clamp low=10", "threshold at=99", "threshold-otsu", "threshold-two-means",
+    private static final List<String> LINES = List.of("linear gain=1.15 bias=-15", "invert", "clamp low=10", "threshold at=99", "threshold-otsu", "threshold-iterative",
             "power gamma=0.5", "power gamma=2", "log", "equalize", "stretch cut=2", "quantize levels=4", "posterize cuts=\"50 100\" values=\"0 3 7\"",
             "piecewise points=\"0 0 | 100 40 | 200 255\"", "bits-and mask=15", "formula expression=\"r * r / M\"");
 

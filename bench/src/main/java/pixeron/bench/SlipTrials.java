@@ -33,16 +33,16 @@ public final class SlipTrials {
     private static final int[] MAXIMA = {7, 15, 255};
     private static final List<String> LINES = List.of("add amount=%d", "subtract amount=%d", "multiply factor=1.%d",
             "divide divisor=%d", "linear gain=1.%d bias=-3", "invert", "stretch", "quantize levels=4", "clamp low=%d",
-            "slice low=%d high=M", "threshold at=%d", "band low=%d high=M", "threshold-otsu", "threshold-share percent=50",
+            "slice low=%d high=M", "threshold at=%d", "band low=%d high=M", "threshold-otsu", "threshold-percentile percent=50",
             "equalize", "equalize method=share-from-first", "depth maximum=15", "threshold-local size=3",
-            "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"", "kernel weights=\"1 2 0 | 3 4 1 | 0 1 2\" border=repeat",
-            "kernel weights=\"1 2 3\" sum=convolution border=inside offset=%d", "box size=3", "binomial size=3 border=wrap",
+            "kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\"", "kernel weights=\"1 2 0 | 3 4 1 | 0 1 2\" border=replicate",
+            "kernel weights=\"1 2 3\" sum=convolution border=inside offset=%d", "box size=3", "binomial size=3 border=periodic",
             "sharpen", "laplacian neighbors=4 overflow=keep", "sobel part=x", "sobel part=sum", "median size=3",
             "maximum size=3", "erode shape=\"0 1 0 | 1 1 1 | 0 1 0\"",
-            "posterize cuts=\"2 5\" values=\"0 3 7\"", "add amount=%d overflow=wrap", "stretch cut=5", "threshold-two-means",
+            "posterize cuts=\"2 5\" values=\"0 3 7\"", "add amount=%d overflow=wrap", "stretch cut=5", "threshold-iterative",
             "match counts=\"1 2 3 4 5 6 7 8\" rule=first-at-least", "formula expression=\"if(r < %d, M, r)\"",
             "formula expression=\"r + 2*i\" overflow=keep", "invert area=\"1 1 2 3\"", "crop row=1 column=1 height=3 width=2",
-            "move down=1 right=-1 border=repeat");
+            "translate down=1 right=-1 border=replicate");
 
     private SlipTrials() {
     }
@@ -172,7 +172,7 @@ public final class SlipTrials {
     private static void time(PrintStream out) {
         Random random = new Random(4);
         Image large = Image.ofLevels(64, 64, 255, n -> random.nextInt(256));
-        Step step = StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat");
+        Step step = StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=replicate");
         Step rounded = StepLine.parse("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=inside");
         long best = Long.MAX_VALUE;
         long next = Long.MAX_VALUE;

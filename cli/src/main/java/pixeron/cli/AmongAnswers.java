@@ -17,9 +17,9 @@ final class AmongAnswers {
      */
     static void requireReplaceable(Path file, boolean isResults, boolean isReplacing) {
         if (!isResults) {
-            throw PixeronException.of("%s is one of the answers; give the results another name.", file);
+            throw PixeronException.of("%s is one of the answers. Give the results another name.", file);
         } else if (!isReplacing) {
-            throw PixeronException.of("%s is there already, among the answers; give --replace, or the results another name.", file);
+            throw PixeronException.of("%s already exists among the answers. Add --replace, or give the results another name.", file);
         }
     }
 }

@@ -19,8 +19,8 @@ final class AnswerChoice {
     private final Argument<Boolean> isSwapped;
 
     AnswerChoice(Syntax syntax) {
-        block = syntax.option("--block", "CELLS", String.class, "Which block of a spreadsheet is meant where several fit, such as \"Work!B2:I9\".");
-        isSwapped = syntax.flag("--swap", "The rows of the file are the columns of the result.");
+        block = syntax.option("--block", "CELLS", String.class, "Block of a spreadsheet, if several fit, such as \"Work!B2:I9\".");
+        isSwapped = syntax.flag("--swap", "Transpose the values: rows of the file become columns of the result.");
     }
 
     /**
@@ -45,14 +45,14 @@ final class AnswerChoice {
         List<Answer> all = AnswerFile.read(file, grid);
         List<Answer> found = block.isGiven() ? all.stream().filter(answer -> answer.where().equalsIgnoreCase(block.value())).toList() : all;
         if (found.size() != 1) {
-            throw PixeronException.of("%s: %s %s; give one with --block.", file.getFileName(), found.isEmpty()
-                    ? Decimals.shortened(block.value()) + " does not fit; these do:" : "More than one block fits:",
+            throw PixeronException.of("%s: %s %s. Choose one with --block.", file.getFileName(), found.isEmpty()
+                    ? Decimals.shortened(block.value()) + " does not fit. These blocks fit:" : "More than one block fits:",
                     all.stream().map(Answer::where).collect(Collectors.joining(", ")));
         }
         try {
             HandSheet sheet = found.get(0).sheet(grid);
             if (found.get(0).isSwapped() && !isSwapped.value()) {
-                throw PixeronException.of("Its rows are the columns of the result and back; add --swap if that is meant.");
+                throw PixeronException.of("The block fits only when transposed. Add --swap to transpose it.");
             }
             return new Written(isSwapped.value() && !found.get(0).isSwapped() ? sheet.swapped() : sheet, found.get(0).otherShape());
         } catch (PixeronException problem) {

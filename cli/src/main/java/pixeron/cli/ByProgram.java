@@ -9,7 +9,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.color.Abreast;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.chain.Chain;
 import pixeron.image.Image;
@@ -31,12 +32,12 @@ final class ByProgram {
 
     ByProgram(Syntax syntax) {
         command = syntax.option("--by-program", "COMMAND", String.class,
-                "Runs a program in place of --by-hand, such as \"python3 mine.py {in} {out}\": it reads the image from {in} (a CSV; "
-                        + "{in.pgm}, {in.ppm}, {in.png}) and writes a table to {out} (or {out.png} and so on); {with} is the other image. A color image is a table of "
+                "Run a program instead of --by-hand, such as \"python3 mine.py {in} {out}\". It reads the image from {in} (a CSV; "
+                        + "{in.pgm}, {in.ppm}, {in.png}) and writes a table to {out} (or {out.png} and so on). {with} is the other image. A color image is a table of "
                         + "packed pixels.");
-        cases = syntax.option("--cases", "N", int.class, "0", "Runs it on so many images by chance as well, of the same size and maximum; default ${DEFAULT-VALUE}.");
-        seed = syntax.option("--seed", "S", long.class, "1", "Of the images by chance; default ${DEFAULT-VALUE}.");
-        seconds = syntax.option("--seconds", "T", int.class, "10", "That one run may take; default ${DEFAULT-VALUE}.");
+        cases = syntax.option("--cases", "N", int.class, "0", "Number of random images of the same size to test as well; default: ${DEFAULT-VALUE}.");
+        seed = syntax.option("--seed", "S", long.class, "1", "Seed of the random images; default: ${DEFAULT-VALUE}.");
+        seconds = syntax.option("--seconds", "T", int.class, "10", "Time limit for one run, in seconds; default: ${DEFAULT-VALUE}.");
     }
 
     boolean isGiven() {
@@ -46,9 +47,9 @@ final class ByProgram {
     /** @return the exit code */
     int check(Chain chain, Optional<String> face, boolean isJson, PrintWriter out) {
         if (cases.value() < 0 || cases.value() > ProgramCheck.MOST_CASES) {
-            throw PixeronException.of("--cases %d: right is 0 to %d.", cases.value(), ProgramCheck.MOST_CASES);
+            throw PixeronException.of("--cases %d is not valid. Use 0 to %d.", cases.value(), ProgramCheck.MOST_CASES);
         } else if (seconds.value() < 1 || seconds.value() > MOST_SECONDS) {
-            throw PixeronException.of("--seconds %d: right is 1 to %d.", seconds.value(), MOST_SECONDS);
+            throw PixeronException.of("--seconds %d is not valid. Use 1 to %d.", seconds.value(), MOST_SECONDS);
         }
         ProgramCheck program = new ProgramCheck(ProgramCommand.parse(command.value()), chain, new ProgramCheck.Conditions(seed.value(),
                 ProgramLimits.ofSeconds(seconds.value()), Path.of(""),
@@ -93,7 +94,7 @@ final class ByProgram {
 
     private static ObjectNode json(ProgramCheck.Case one, Optional<String> face) {
         Findings found = one.findings(Progress.NONE);
-        ObjectNode node = one.right() instanceof Abreast faces ? Json.colourCheck(one.check(), found, faces) : Json.withFace(Json.check(one.check(), found), face);
+        ObjectNode node = one.right() instanceof Abreast faces ? Json.colorCheck(one.check(), found, faces) : Json.withFace(Json.check(one.check(), found), face);
         one.problem().ifPresent(problem -> node.put("problem", problem));
         return node;
     }
@@ -107,10 +108,10 @@ final class ByProgram {
                 Findings found = one.findings(Progress.NONE);
                 text.append(String.format("case %d: %s%n", one.number(), one.problem().orElseGet(() -> one.isRight() ? "all " + one.check().agree() + " agree"
                         : one.check().differing().size() + " of " + one.check().filled() + " differ" + found.slips().stream().findFirst().map(slip -> ", "
-                                + String.join(" and ", slip.ids())).orElse(""))));
+                                + SlipTitles.of(slip.ids())).orElse(""))));
             }
         }
-        outcome.smallest().ifPresent(found -> text.append(String.format("The smallest image that was found on which it goes wrong has %s:%n%s%s", found.image().frame().size(),
+        outcome.smallest().ifPresent(found -> text.append(String.format("Smallest failing image, %s:%n%s%s", found.image().frame().size(),
                 found.image().faces().stream().map(one -> (one.name().equals(Image.VALUE) ? "" : "  " + one.name() + System.lineSeparator()) + text(one.image()))
                         .collect(Collectors.joining()), details(found))));
         return text.toString();

@@ -12,8 +12,8 @@ import pixeron.byhand.Check;
 import pixeron.byhand.ComplexCells;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
-import pixeron.byhand.answer.ColourAnswer;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.answer.ColorAnswer;
+import pixeron.byhand.color.Abreast;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.byhand.slip.search.SlipFinder;
@@ -23,7 +23,7 @@ import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
 import pixeron.chain.Stage;
 import pixeron.format.CellTable;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -54,22 +54,22 @@ final class CheckCommand implements Callable<Integer> {
 
     CheckCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Compares values by hand with the last step, or all values by hand of a project. Exit code 1 when something differs.");
+        syntax.describe("Compare values by hand with the last step, or all values by hand of a project. Exit code 1: some values differ.");
         image = new OneImage(syntax);
         steps = new StepLines(syntax);
         face = new FaceChoice(syntax);
         byHand = syntax.option("--by-hand", "TABLE", Path.class,
-                "CSV with as many rows and columns as the result; a blank cell is not filled. Or a spreadsheet (XLSX, ODS), a picture, "
-                        + "or a folder of them, with --out.");
+                "CSV with the size of the result; empty cells are not checked. Or a spreadsheet (XLSX, ODS), a picture, "
+                        + "or a folder of them (with --out).");
         answer = new AnswerChoice(syntax);
         program = new ByProgram(syntax);
         table = syntax.option("--table", "NAME", String.class,
-                "Checks a table of the last step, such as levels or otsu, instead of its result; the first line of the CSV names the "
-                        + "columns, and the first column says which row it is. \"pixel ROW,COLUMN\": the numbers on the way to that pixel, such as "
+                "Check a table of the last step, such as levels or otsu, instead of its result. The first line of the CSV names the "
+                        + "columns, and the first column identifies the row. \"pixel ROW,COLUMN\" checks the intermediate values of that pixel, such as "
                         + "sum, quotient and rounded.");
-        out = syntax.option("--out", "FILE", Path.class, "For a folder: a CSV with one row for each of its files: file, filled, agree, differ, first slip, score.");
-        isReplacing = syntax.flag("--replace", "For a folder: replace results that lie among its files.");
-        tolerance = syntax.option("--tolerance", "T", String.class, "Values within ± T agree, whatever their decimals.");
+        out = syntax.option("--out", "FILE", Path.class, "For a folder: CSV file for the results, with one row per file.");
+        isReplacing = syntax.flag("--replace", "For a folder: replace an existing results file inside it.");
+        tolerance = syntax.option("--tolerance", "T", String.class, "Values within ± T agree.");
         format = syntax.format(Format.class);
     }
 
@@ -83,12 +83,12 @@ final class CheckCommand implements Callable<Integer> {
             return ProjectCheck.write(ProjectFile.read(image.file()).project(), format.value() == Format.json,
                     syntax.out());
         } else if (!byHand.isGiven()) {
-            throw PixeronException.of("Missing required option --by-hand TABLE (or --by-program COMMAND); only a project (%s) brings its own values by hand.",
+            throw PixeronException.of("Missing required option --by-hand TABLE or --by-program COMMAND. Only a project (%s) contains values by hand.",
                     ProjectFile.ENDING);
         }
         Stage stage = steps.last(image);
-        if (stage.after(Progress.NONE).required() instanceof ColourImage && face.name().isEmpty()) {
-            return checkColour(stage);
+        if (stage.after(Progress.NONE).required() instanceof ColorImage && face.name().isEmpty()) {
+            return checkColor(stage);
         }
         Operation operation = operation(stage);
         if (!table.isGiven() && stage.after(Progress.NONE).required() instanceof Spectrum && !Files.isDirectory(byHand.value())) {
@@ -103,7 +103,7 @@ final class CheckCommand implements Callable<Integer> {
         if (Files.isDirectory(byHand.value())) {
             return FolderCheck.write(FolderCheck.Subject.of(operation), byHand.value(), new FolderCheck.Target(out.value(), isReplacing.value()), file -> answer.written(operation, file, tolerance.value()), syntax.out());
         } else if (out.isGiven()) {
-            throw PixeronException.of("--out is for a folder of tables; %s is one file.", byHand.value().getFileName());
+            throw PixeronException.of("--out works with a folder of tables, but %s is a file.", byHand.value().getFileName());
         }
         AnswerChoice.Written written = answer.written(operation, byHand.value(), tolerance.value());
         Check check = Check.of(written.sheet(), operation);
@@ -121,12 +121,12 @@ final class CheckCommand implements Callable<Integer> {
 
     private int checkProgram() {
         if (byHand.isGiven() || table.isGiven() || out.isGiven() || tolerance.isGiven()) {
-            throw PixeronException.of("--by-program stands in place of --by-hand, and without --table, --out and --tolerance.");
+            throw PixeronException.of("--by-program cannot be combined with --by-hand, --table, --out or --tolerance.");
         }
         Stage stage = steps.last(image);
         Result after = stage.after(Progress.NONE).required();
         face.name().ifPresent(name -> face.of(after));
-        face.requireOf(after, "a program is checked on one face");
+        face.requireOf(after, "a program is checked on one component");
         return program.check(steps.chain(image.chain(), image.input()), face.name(), format.value() == Format.json, syntax.out());
     }
 
@@ -138,7 +138,7 @@ final class CheckCommand implements Callable<Integer> {
             // Its tables are of all faces.
             return stage.bound(Progress.NONE).orElseThrow().face(SpectrumFace.REAL.word()).orElseThrow();
         }
-        face.requireOf(after, "values by hand are of one face");
+        face.requireOf(after, "values by hand belong to one component");
         return stage.bound(Progress.NONE).orElseThrow().face(face.name().orElse(Image.VALUE)).orElseThrow();
     }
 
@@ -155,21 +155,21 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     /** All faces at once: cells with packed values, or with three numbers. */
-    private int checkColour(Stage stage) {
+    private int checkColor(Stage stage) {
         if (table.isGiven()) {
-            throw PixeronException.of("The result is a colour image; choose with --face which channel the values of the table belong to.");
+            throw PixeronException.of("The result is a color image. Choose the channel of the table with --component.");
         }
         Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), stage.before(Progress.NONE).required(),
-                (ColourImage) stage.after(Progress.NONE).required());
+                (ColorImage) stage.after(Progress.NONE).required());
         if (Files.isDirectory(byHand.value())) {
             return FolderCheck.write(new FolderCheck.Subject(right, new SlipFinder(right), shape -> Optional.empty()), byHand.value(), new FolderCheck.Target(out.value(), isReplacing.value()), file ->
-                    new AnswerChoice.Written(tolerant(ColourAnswer.read(file, right)), Optional.empty()), syntax.out());
+                    new AnswerChoice.Written(tolerant(ColorAnswer.read(file, right)), Optional.empty()), syntax.out());
         }
-        HandSheet sheet = ColourAnswer.read(byHand.value(), right);
+        HandSheet sheet = ColorAnswer.read(byHand.value(), right);
         Check check = Check.of(tolerant(sheet), right);
         requireUnderstood(check, byHand.value());
         Findings found = Patience.find(progress -> new SlipFinder(right).find(check, progress), this::tell);
-        syntax.out().print(format.value() == Format.json ? Json.text(Json.colourCheck(check, found, right))
+        syntax.out().print(format.value() == Format.json ? Json.text(Json.colorCheck(check, found, right))
                 + System.lineSeparator() : CheckText.of(check, found, right));
         return check.differing().isEmpty() ? 0 : Pixeron.DIFFERS;
     }
@@ -190,7 +190,7 @@ final class CheckCommand implements Callable<Integer> {
 
     private int checkTable(Table right, Operation operation) {
         if (tolerance.isGiven()) {
-            throw PixeronException.of("--tolerance is for results; the cells of a table agree by their decimals.");
+            throw PixeronException.of("--tolerance works with results only; table cells agree if they match at their number of decimals.");
         }
         TableCheck check = TableCheck.of(handTable(right), right);
         check.cells().stream().filter(cell -> cell.state() == Verdict.NOT_UNDERSTOOD).findFirst()

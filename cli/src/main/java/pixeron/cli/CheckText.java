@@ -7,8 +7,9 @@ import java.util.stream.Collectors;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.Verdict;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.color.Abreast;
 import pixeron.byhand.parts.WrongPart;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
 import pixeron.byhand.table.TableSlip;
@@ -29,7 +30,7 @@ final class CheckText {
         return of(check, found, part, Pixel::toString);
     }
 
-    /** A check of all faces of a colour image. */
+    /** A check of all faces of a color image. */
     static String of(Check check, Findings found, Abreast faces) {
         return of(check, found, cell -> Optional.empty(), place -> faces.face(place) + ", " + faces.pixel(place));
     }
@@ -39,16 +40,16 @@ final class CheckText {
         text.append(String.format("%d filled · %d agree · %d differ%n",
                 check.filled(), check.agree(), check.differing().size()));
         for (CellCheck cell : check.differing()) {
-            text.append(String.format("  %s: you wrote %s, right is %s (%s%s)%n", place.apply(cell.pixel()), cell.byHand().text(),
+            text.append(String.format("  %s: you wrote %s; the correct value is %s (%s%s)%n", place.apply(cell.pixel()), cell.byHand().text(),
                     Decimals.working(cell.value()), Decimals.signed(cell.difference().orElseThrow()),
-                    cell.state() == Verdict.NOT_ROUNDED ? ", right before rounding and overflow" : ""));
+                    cell.state() == Verdict.NOT_ROUNDED ? ", correct before rounding and overflow" : ""));
             part.apply(cell).ifPresent(words -> text.append(String.format("    %s%n", words)));
         }
-        found.slips().forEach(slip -> text.append(String.format("%s: %s%s%n", String.join(" and ", slip.ids()), slip.text(),
+        found.slips().forEach(slip -> text.append(String.format("%s: %s%s%n", SlipTitles.of(slip.ids()), slip.text(),
                 slip.certainty().words().isEmpty() ? "" : " " + slip.certainty().words())));
         if (!found.wrong().isEmpty()) {
-            text.append(found.slips().isEmpty() ? String.format("No slip that is known explains the difference.%n")
-                    : String.format("Simply wrong: %s%n", found.wrong().stream()
+            text.append(found.slips().isEmpty() ? String.format("No known slip explains the difference.%n")
+                    : String.format("No known slip explains these cells: %s%n", found.wrong().stream()
                             .map(cell -> place.apply(cell.pixel()) + " is " + cell.distance()).collect(Collectors.joining("; "))));
         }
         return text.toString();
@@ -56,7 +57,7 @@ final class CheckText {
 
     /** @return a line on a table of another shape than the result; nothing where it is the same */
     static String shape(Optional<Frame> written, Frame right) {
-        return written.map(shape -> String.format("The table has %s cells and the result %s; those that both have are compared.%n",
+        return written.map(shape -> String.format("The table has %s cells, the result has %s. Only cells in both are compared.%n",
                 shape.size(), right.size())).orElse("");
     }
 
@@ -72,13 +73,13 @@ final class CheckText {
                 check.count(Verdict.FOLLOWS)));
         for (TableCheck.Cell cell : check.cells()) {
             if (cell.isWrong()) {
-                text.append(String.format("  row %s, %s: you wrote %s, right is %s (%s)%s%n", table.key(cell.row()),
+                text.append(String.format("  row %s, %s: you wrote %s; the correct value is %s (%s)%s%n", table.key(cell.row()),
                         cell.column(), cell.byHand().text(), Decimals.working(cell.value()),
                         Decimals.signed(cell.difference().orElseThrow()), cell.state() == Verdict.FOLLOWS
-                                ? ", right given your earlier cells" : ""));
+                                ? ", correct given your earlier cells" : ""));
             }
         }
-        slips.forEach(slip -> text.append(String.format("%s, %s: %s%n", slip.id(), slip.column(), slip.text())));
+        slips.forEach(slip -> text.append(String.format("%s, %s: %s%n", SlipTitles.of(slip.id()), slip.column(), slip.text())));
         return text.toString();
     }
 }

@@ -7,7 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Comparison;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
@@ -25,9 +25,9 @@ final class CompareCommand implements Callable<Integer> {
 
     CompareCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Measures how far two images differ. Exit code 1 when they do.");
-        first = syntax.next("IMAGE", Path.class, "The first image, whose maximum level counts.");
-        second = syntax.next("IMAGE", Path.class, "The second image.");
+        syntax.describe("Compare two images. Exit code 1: they differ.");
+        first = syntax.next("IMAGE", Path.class, "First image; its maximum level is used.");
+        second = syntax.next("IMAGE", Path.class, "Second image.");
         input = new ImageInput(syntax);
         format = syntax.format(Format.class);
     }
@@ -37,19 +37,20 @@ final class CompareCommand implements Callable<Integer> {
         Result a = input.chain(first.value()).last(Progress.NONE).required();
         Result b = input.chain(second.value()).last(Progress.NONE).required();
         if (a.getClass() != b.getClass()) {
-            throw PixeronException.of("One is %s and the other %s; make both one kind, with --gray RULE or a step gray.", a.kind(), b.kind());
+            throw PixeronException.of("One is %s, the other is %s. Convert one of them with --gray RULE or a gray step.", a.kind(), b.kind());
         }
         Comparison comparison = Comparison.of(a, b);
         Map<String, Comparison> faces = new LinkedHashMap<>();
-        for (int n = 0; n < Math.min(a.faces().size(), b.faces().size()) && a instanceof ColourImage; n++) {
+        for (int n = 0; n < Math.min(a.faces().size(), b.faces().size()) && a instanceof ColorImage; n++) {
             faces.put(a.faces().get(n).name(), Comparison.of(a.faces().get(n).image(), b.faces().get(n).image()));
         }
         PrintWriter out = syntax.out();
         if (format.value() == Format.json) {
             ObjectNode node = json(comparison);
             if (!faces.isEmpty()) {
-                ObjectNode each = node.putObject("faces");
+                ObjectNode each = node.putObject(Json.COMPONENTS);
                 faces.forEach((name, found) -> each.set(name, json(found)));
+                node.set(Json.FACES, each);
             }
             out.println(Json.text(node));
         } else {
@@ -79,7 +80,7 @@ final class CompareCommand implements Callable<Integer> {
         out.printf("mean |a − b|     %s%n", shown(comparison.meanAbsolute()));
         out.printf("mean (a − b)²    %s%n", shown(comparison.mse()));
         out.printf("PSNR             %s%n", comparison.psnr().map(psnr -> Decimals.shortest(psnr)
-                + " dB").orElse("∞, the images are equal"));
+                + " dB").orElse("∞ (the images are equal)"));
     }
 
     private static String shown(Value value) {

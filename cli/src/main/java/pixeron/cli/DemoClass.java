@@ -19,7 +19,7 @@ import pixeron.step.catalog.StepLine;
 final class DemoClass {
 
     /** The exercise, and what somebody did instead. */
-    private static final String EXERCISE = "box size=3 border=repeat";
+    private static final String EXERCISE = "box size=3 border=replicate";
     private static final Map<String, String> ANSWERS = answers();
 
     private DemoClass() {
@@ -28,11 +28,11 @@ final class DemoClass {
     private static Map<String, String> answers() {
         Map<String, String> answers = new LinkedHashMap<>();
         answers.put("answer-1-right.csv", EXERCISE);
-        answers.put("answer-2-fractions-dropped.csv", "box size=3 border=repeat rounding=truncate");
+        answers.put("answer-2-fractions-dropped.csv", "box size=3 border=replicate rounding=truncate");
         answers.put("answer-3-zeros-outside.csv", "box size=3");
         answers.put("answer-4-both.csv", "box size=3 rounding=truncate");
         answers.put("answer-5-own-program.pgm", "box size=3 border=mirror-whole");
-        answers.put("answer-6-not-rounded.csv", "box size=3 border=repeat rounding=none");
+        answers.put("answer-6-not-rounded.csv", "box size=3 border=replicate rounding=none");
         return answers;
     }
 

@@ -12,7 +12,7 @@ import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
-import pixeron.byhand.work.ColourWork;
+import pixeron.byhand.work.ColorWork;
 import pixeron.byhand.work.StepWork;
 import pixeron.byhand.work.WrittenFaces;
 import pixeron.chain.Stage;
@@ -44,8 +44,8 @@ final class DemoCommand implements Runnable {
 
     DemoCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Runs every demo case and writes what came out.");
-        folder = syntax.option("--out", "FOLDER", Path.class, "pixeron-demo", "Where to write; default ${DEFAULT-VALUE}. It is made when it is missing.");
+        syntax.describe("Run all demo cases and write the results.");
+        folder = syntax.option("--out", "FOLDER", Path.class, "pixeron-demo", "Output folder; created if missing; default: ${DEFAULT-VALUE}.");
     }
     private final StringBuilder report = new StringBuilder("# The demo cases\n");
 
@@ -59,14 +59,14 @@ final class DemoCommand implements Runnable {
             out.printf("%-20s %s%n", demo.id(), demo.sentence());
         }
         files += DemoClass.write(folder.value().resolve("class"));
-        report.append(String.format("%n## A class%n%nSix answers to one exercise, `box size=3 border=repeat` on the three-bit sort, in the "
-                + "folder class. What `pixeron check --by-hand class --out results.csv` says of them:%n%n```%n%s```%n",
+        report.append(String.format("%n## A class%n%nSix answers to one exercise, `box size=3 border=replicate` on the three-bit sort, in the "
+                + "folder class. Output of `pixeron check --by-hand class --out results.csv`:%n%n```%n%s```%n",
                 read(folder.value().resolve("class").resolve("results.csv"))));
         files += DemoExercise.write(folder.value().resolve("exercises"));
-        report.append(String.format("%n## Exercises%n%nThe folder exercises has all exercises of the library; one of them, `equalize-threshold`, given out in sheets, "
-                + "and twelve answers to it. What `pixeron mark` says of them:%n%n```%n%s```%n", read(folder.value().resolve("exercises").resolve("results-slips.csv"))));
+        report.append(String.format("%n## Exercises%n%nThe folder exercises contains all exercises of the library, worksheets for one of them (`equalize-threshold`), "
+                + "and twelve answers to it. Output of `pixeron mark`:%n%n```%n%s```%n", read(folder.value().resolve("exercises").resolve("results-slips.csv"))));
         writeText("report.md", report.toString());
-        out.printf("Wrote %d files to %s; begin with report.md.%n", files + 1, folder.value());
+        out.printf("Wrote %d files to %s. Start with report.md.%n", files + 1, folder.value());
     }
 
     /** @return the number of files written */
@@ -76,7 +76,7 @@ final class DemoCommand implements Runnable {
         Result source = project.chain().input();
         ImageFiles.write(folder.value().resolve(demo.id() + ending(source, ".pgm")), source, false);
         ProjectFile.write(folder.value().resolve(demo.id() + ProjectFile.ENDING), saved);
-        report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source instanceof Image ? source : source.frame().size() + " in colour"));
+        report.append(String.format("%n## %s%n%n%s%n%n%s.%n", demo.title(), demo.sentence(), source instanceof Image ? source : source.frame().size() + " in color"));
         int files = 2;
         for (OtherImage image : project.images()) {
             ImageFiles.write(folder.value().resolve(demo.id() + "-" + image.name() + ending(image.input(), ".pgm")), image.input(), false);
@@ -90,7 +90,7 @@ final class DemoCommand implements Runnable {
         Report page = ReportMaker.of(project, Progress.NONE);
         ReportFile.write(folder.value().resolve(demo.id() + "-report.pdf"), page);
         ReportFile.write(folder.value().resolve(demo.id() + "-report.html"), page);
-        report.append(String.format("%nThe report of it: `%s-report.pdf` and `.html`.%n", demo.id()));
+        report.append(String.format("%nReport: `%s-report.pdf` and `.html`.%n", demo.id()));
         return files + 2;
     }
 
@@ -102,11 +102,11 @@ final class DemoCommand implements Runnable {
         String title = project.open().map(image -> "Of the image " + image + ", step ").orElse("Step ") + (stage.position() + 1) + ": `" + stage.link().step().line() + "`";
         ImageFiles.write(folder.value().resolve(name + ending(after, ".csv")), after, false);
         List<StepWork> works = ProjectWork.of(project, Progress.NONE);
-        Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), works, Progress.NONE);
-        if (colour.isPresent()) {
-            ColourWork work = colour.get();
+        Optional<ColorWork> color = ProjectWork.color(project, stage.position(), works, Progress.NONE);
+        if (color.isPresent()) {
+            ColorWork work = color.get();
             Findings found = work.findings(new SlipFinder(work.faces()), Progress.NONE);
-            return 1 + write(name, title, work.faces().whole().explain(picked)) + write(name, work.check(), Json.colourCheck(work.check(), found,
+            return 1 + write(name, title, work.faces().whole().explain(picked)) + write(name, work.check(), Json.colorCheck(work.check(), found,
                     work.faces()), CheckText.of(work.check(), found, work.faces()));
         }
         int files = 1;
@@ -129,7 +129,7 @@ final class DemoCommand implements Runnable {
     private int write(String name, String title, Working working) {
         String text = WorkingText.plain(working);
         writeText(name + "-working.txt", text);
-        report.append(String.format("%n### %s%n%nOne pixel worked out:%n%n```%n%s```%n", title, text));
+        report.append(String.format("%n### %s%n%nWorking of one pixel:%n%n```%n%s```%n", title, text));
         return 1;
     }
 
@@ -147,7 +147,7 @@ final class DemoCommand implements Runnable {
         try {
             return Files.readString(file);
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "%s cannot be read.", file);
+            throw PixeronException.because(trouble, "Cannot read %s.", file);
         }
     }
 

@@ -7,7 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pixeron.PixeronException;
 import pixeron.chain.Stage;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -16,7 +16,7 @@ import pixeron.number.Value;
 import pixeron.step.Bound;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
-import pixeron.step.colour.WholePixel;
+import pixeron.step.color.WholePixel;
 import pixeron.working.Line;
 import pixeron.working.Working;
 import pixeron.working.WorkingText;
@@ -37,11 +37,11 @@ final class ExplainCommand implements Runnable {
 
     ExplainCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Shows the working of one pixel of the last step.");
+        syntax.describe("Show the working of one pixel of the last step.");
         image = new OneImage(syntax);
         steps = new StepLines(syntax);
         face = new FaceChoice(syntax);
-        place = syntax.required("--at", "ROW,COLUMN", String.class, "The pixel, counted from 0.");
+        place = syntax.required("--at", "ROW,COLUMN", String.class, "Pixel: row and column, counted from 0.");
         format = syntax.format(Format.class);
     }
 
@@ -53,11 +53,11 @@ final class ExplainCommand implements Runnable {
         Result after = stage.after(Progress.NONE).required();
         Result before = stage.before(Progress.NONE).required();
         PrintWriter out = syntax.out();
-        if (after instanceof ColourImage && face.name().isEmpty()) {
+        if (after instanceof ColorImage && face.name().isEmpty()) {
             whole(new WholePixel(bound, before, after, true).lines(pixel), stage, pixel, out);
             return;
         }
-        face.requireOf(after, "a working is that of one face");
+        face.requireOf(after, "a working belongs to one component");
         face.name().ifPresent(name -> face.of(after));
         Operation explained = bound.face(face.name().orElse(Image.VALUE)).orElseThrow();
         Working working = explained.explain(pixel);
@@ -81,18 +81,18 @@ final class ExplainCommand implements Runnable {
             case text -> out.print(WorkingText.plain(title, lines));
             case latex -> out.print(WorkingText.latex(lines));
             case html -> out.print(WorkingText.html(title, lines));
-            case json -> out.println(Json.text(Json.colourWorking(lines, line, pixel, bound, after)));
+            case json -> out.println(Json.text(Json.colorWorking(lines, line, pixel, bound, after)));
         }
     }
 
     private Pixel pixel(Frame frame) {
         Matcher matcher = PLACE.matcher(place.value());
         if (!matcher.matches()) {
-            throw PixeronException.of("--at %s is not a place; write ROW,COLUMN counted from 0, such as 2,5.", place.value());
+            throw PixeronException.of("--at %s is not valid. Use ROW,COLUMN counted from 0, such as 2,5.", place.value());
         }
         Pixel pixel = new Pixel(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2)));
         if (!frame.contains(pixel)) {
-            throw PixeronException.of("--at %s is outside the result of %d rows and %d columns; give a row from 0 to %d and a column from 0 to %d.",
+            throw PixeronException.of("--at %s is outside the result of %d rows and %d columns. Use a row from 0 to %d and a column from 0 to %d.",
                     place.value(), frame.rows(), frame.columns(), frame.rows() - 1,
                     frame.columns() - 1);
         }

@@ -10,43 +10,47 @@ import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
 import pixeron.number.Decimals;
 
-/** Which face of a result with several is meant. */
+/** The channel or component that a command is asked about, if the result has several. */
 final class FaceChoice {
 
-    private final Argument<String> face;
+    private final Argument<String> component;
+    private final Argument<String> earlier;
 
     FaceChoice(Syntax syntax) {
-        face = syntax.option("--face", "FACE", String.class,
-                "Of a colour image this channel alone: red, green, blue or alpha. Of a spectrum this face: real, imaginary, magnitude, phase or log.");
+        component = syntax.option("--component", "NAME", String.class,
+                "Channel of a color image (red, green, blue or alpha) or component of a spectrum (real, imaginary, magnitude, phase or log).");
+        earlier = syntax.earlier("--face", String.class);
     }
 
     Optional<String> name() {
-        return Optional.ofNullable(face.value());
+        return Optional.ofNullable(component.value()).or(() -> Optional.ofNullable(earlier.value()));
     }
 
     /**
-     * @return the face that was chosen
-     * @throws PixeronException if the result has no faces to choose from, or not this one
+     * Returns the chosen channel or component.
+     *
+     * @throws PixeronException if the result has none to choose from, or not this one
      */
     Image of(Result result) {
+        String name = name().orElseThrow();
         if (result instanceof Image) {
-            throw PixeronException.of("--face %s: the result is an image; only a colour image or a spectrum has faces to choose from.",
-                    Decimals.shortened(face.value()));
+            throw PixeronException.of("--component %s: the result is a gray image; only color images and spectra have components. Leave it out.",
+                    Decimals.shortened(name));
         }
-        return result.face(face.value()).orElseThrow(() -> PixeronException.of("--face %s: the result has %s.", Decimals.shortened(face.value()),
+        return result.face(name).orElseThrow(() -> PixeronException.of("--component %s: the result has %s.", Decimals.shortened(name),
                         result.faces().stream().map(Result.Face::name).collect(Collectors.joining(", "))));
     }
 
-    /** @throws PixeronException if the result is a spectrum and no face of it was chosen */
+    /** @throws PixeronException if the result is a spectrum and no component was chosen */
     void requireOf(Result result, String why) {
-        if (!face.isGiven() && result instanceof Spectrum) {
-            throw PixeronException.of("The result is a spectrum, and %s; add --face %s.", why, Arrays.stream(SpectrumFace.values()).map(SpectrumFace::word)
+        if (name().isEmpty() && result instanceof Spectrum) {
+            throw PixeronException.of("The result is a spectrum, and %s. Add --component %s.", why, Arrays.stream(SpectrumFace.values()).map(SpectrumFace::word)
                     .collect(Collectors.joining(", ")).replace(", log", " or log"));
         }
     }
 
-    /** @return the result, or the face of it that was chosen */
+    /** Returns the result, or its chosen component. */
     Result chosen(Result result) {
-        return face.isGiven() ? of(result) : result;
+        return name().isPresent() ? of(result) : result;
     }
 }

@@ -5,7 +5,7 @@ import java.io.PrintWriter;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import pixeron.format.LoadedImage;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.look.MemoryRow;
@@ -15,7 +15,7 @@ import pixeron.number.Value;
 import pixeron.walk.ScanOrder;
 
 /**
- * {@code pixeron facts IMAGE}: size, levels, channels, minimum, maximum, mean, places in memory. Of a colour picture
+ * {@code pixeron facts IMAGE}: size, levels, channels, minimum, maximum, mean, places in memory. Of a color picture
  * without a gray rule the numbers are over red, green and blue together, and each channel has its own.
  */
 final class FactsCommand implements Runnable {
@@ -28,7 +28,7 @@ final class FactsCommand implements Runnable {
 
     FactsCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Says what can be said about an image.");
+        syntax.describe("Show facts about an image.");
         image = new OneImage(syntax);
         format = syntax.format(Format.class);
     }
@@ -36,18 +36,18 @@ final class FactsCommand implements Runnable {
     @Override
     public void run() {
         LoadedImage loaded = image.readForFacts();
-        Image whole = loaded.gray().orElseGet(() -> together(loaded.colour().orElseThrow()));
+        Image whole = loaded.gray().orElseGet(() -> together(loaded.color().orElseThrow()));
         Map<String, ImageFacts> channels = new LinkedHashMap<>();
-        loaded.colour().ifPresent(picture -> {
+        loaded.color().ifPresent(picture -> {
             channels.put("red", ImageFacts.of(picture.red()));
             channels.put("green", ImageFacts.of(picture.green()));
             channels.put("blue", ImageFacts.of(picture.blue()));
             picture.alpha().ifPresent(alpha -> channels.put("alpha", ImageFacts.of(alpha)));
         });
         LoadedImage noted = loaded.gray().isPresent() ? loaded
-                : loaded.withNote("Without a gray rule (--gray) the numbers are over red, green and blue together.");
+                : loaded.withNote("Without a gray rule (--gray), the numbers cover red, green and blue together.");
         PrintWriter out = syntax.out();
-        int rows = loaded.gray().map(Image::rows).orElseGet(() -> loaded.colour().orElseThrow().rows());
+        int rows = loaded.gray().map(Image::rows).orElseGet(() -> loaded.color().orElseThrow().rows());
         if (format.value() == Format.json) {
             out.println(Json.text(json(noted, whole, rows, channels)));
         } else {
@@ -56,7 +56,7 @@ final class FactsCommand implements Runnable {
     }
 
     /** The three channels one below the other, as one image whose facts are those of all samples. */
-    private static Image together(ColourImage picture) {
+    private static Image together(ColorImage picture) {
         int count = picture.red().count();
         Image[] channels = {picture.red(), picture.green(), picture.blue()};
         return Image.ofLevels(3 * picture.rows(), picture.columns(), picture.maximumLevel(),
@@ -71,10 +71,10 @@ final class FactsCommand implements Runnable {
         put(node, ImageFacts.of(image));
         node.put("format", loaded.format()).put("channels", loaded.channels());
         channels.forEach((name, facts) -> put(node.withArray("channelFacts").addObject().put("name", name), facts));
-        loaded.colour().ifPresent(picture -> node.put("transparentPixels", picture.transparentPixels()));
+        loaded.color().ifPresent(picture -> node.put("transparentPixels", picture.transparentPixels()));
         node.put("rowMajor", offsets(image, rows, ScanOrder.ROWS));
         node.put("columnMajor", offsets(image, rows, ScanOrder.COLUMNS));
-        loaded.colour().ifPresent(picture -> MemoryRow.Layout.of(picture).forEach(layout ->
+        loaded.color().ifPresent(picture -> MemoryRow.Layout.of(picture).forEach(layout ->
                 node.withObjectProperty("memory").put(layout.title(), MemoryRow.of(picture, layout, 0).text(OFFSETS))));
         loaded.notes().forEach(note -> node.withArray("notes").add(note));
         return node;
@@ -96,19 +96,19 @@ final class FactsCommand implements Runnable {
         ImageFacts facts = ImageFacts.of(image);
         out.printf("size       %d rows × %d columns%n", rows, image.columns());
         out.printf("levels     %s%n", image.isLevelImage() ? "0–" + image.maximumLevel() + bits(image)
-                : "open, nominal maximum " + image.maximumLevel() + (image.isExact() ? "" : ", kept as doubles"));
+                : "real-valued, nominal maximum " + image.maximumLevel() + (image.isExact() ? "" : ", stored as doubles"));
         out.printf("smallest   %s%n", Decimals.working(facts.smallest()));
         out.printf("largest    %s%n", Decimals.working(facts.largest()));
         out.printf("mean       %s%n", mean(facts.mean()));
         out.printf("distinct   %d%n", facts.distinct());
         out.printf("format     %s%n", loaded.format());
-        out.printf("channels   %d%s%n", loaded.channels(), loaded.colour()
+        out.printf("channels   %d%s%n", loaded.channels(), loaded.color()
                 .map(picture -> ", " + picture.transparentPixels() + " transparent pixels").orElse(""));
         channels.forEach((name, of) -> out.printf("  %-8s smallest %s, largest %s, mean %s, distinct %d%n", name,
                 Decimals.working(of.smallest()), Decimals.working(of.largest()), mean(of.mean()), of.distinct()));
         out.printf("row-major     %s%n", offsets(image, rows, ScanOrder.ROWS));
         out.printf("column-major  %s%n", offsets(image, rows, ScanOrder.COLUMNS));
-        loaded.colour().ifPresent(picture -> MemoryRow.Layout.of(picture).forEach(layout ->
+        loaded.color().ifPresent(picture -> MemoryRow.Layout.of(picture).forEach(layout ->
                 out.printf("%s: %s%n", layout.title(), MemoryRow.of(picture, layout, 0).text(OFFSETS))));
         loaded.notes().forEach(note -> out.printf("note       %s%n", note));
     }

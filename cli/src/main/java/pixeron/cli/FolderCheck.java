@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.byhand.Check;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.ShapeSlip;
@@ -28,7 +29,7 @@ import pixeron.step.Operation;
 /** All tables by hand of a folder against one step: a row for each file. */
 final class FolderCheck {
 
-    private static final List<String> HEAD = List.of("file", "filled", "agree", "differ", "first slip", "score", "problem");
+    private static final List<String> HEAD = List.of("file", "filled", "agree", "differ", "first slip", "first slip title", "score", "problem");
     private static final String ENDINGS = ".*\\.(csv|tsv|txt|xlsx|ods|png|pgm|tif|tiff|bmp|gif)";
 
     /**
@@ -66,7 +67,7 @@ final class FolderCheck {
     static int write(Subject subject, Path folder, Target target, Function<Path, AnswerChoice.Written> answers, PrintWriter console) {
         Path out = target.file();
         if (out == null) {
-            throw PixeronException.of("%s is a folder; give --out results.csv, which gets a row for each of its files.",
+            throw PixeronException.of("%s is a folder. Add --out results.csv, which gets one row per file.",
                     folder.getFileName());
         }
         requireFree(target, folder);
@@ -86,12 +87,12 @@ final class FolderCheck {
                 int differ = check.differing().size();
                 isAllRight &= differ == 0 && written.otherShape().isEmpty();
                 rows.add(List.of(name, String.valueOf(check.filled()), String.valueOf(check.agree()), String.valueOf(differ),
-                        slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), score(check, subject.right().frame()), (CheckText.shape(written.otherShape(),
+                        slips.isEmpty() ? "" : String.join(" + ", slips.get(0).ids()), slips.isEmpty() ? "" : SlipTitles.of(slips.get(0).ids()), score(check, subject.right().frame()), (CheckText.shape(written.otherShape(),
                         subject.right().frame()) + note).strip()));
             } catch (RuntimeException | Error broken) {
                 // Whatever is wrong with one table ends nothing else.
                 isAllRight = false;
-                rows.add(List.of(name, "", "", "", "", "", PixeronException.words(broken)));
+                rows.add(List.of(name, "", "", "", "", "", "", PixeronException.words(broken)));
             }
         }
         ResultTable.write(out, rows);
@@ -127,11 +128,11 @@ final class FolderCheck {
             List<Path> files = all.filter(file -> file.getFileName().toString().toLowerCase(java.util.Locale.ROOT)
                     .matches(ENDINGS)).filter(file -> !file.toAbsolutePath().equals(out.toAbsolutePath())).sorted().toList();
             if (files.isEmpty()) {
-                throw PixeronException.of("%s holds no table (.csv, .tsv, .txt, .xlsx, .ods) and no picture.", folder.getFileName());
+                throw PixeronException.of("%s contains no table (.csv, .tsv, .txt, .xlsx, .ods) and no picture.", folder.getFileName());
             }
             return files;
         } catch (IOException unreadable) {
-            throw PixeronException.because(unreadable, "%s cannot be read: %s.", folder, unreadable.getMessage());
+            throw PixeronException.because(unreadable, "Cannot read %s: %s.", folder, unreadable.getMessage());
         }
     }
 }

@@ -7,7 +7,7 @@ import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.step.Progress;
 
-/** {@code pixeron gray IMAGE --rule … --out FILE}: a colour picture as a gray image. */
+/** {@code pixeron gray IMAGE --rule … --out FILE}: a color picture as a gray image. */
 final class GrayCommand implements Runnable {
 
     private final Argument<Path> file;
@@ -16,19 +16,19 @@ final class GrayCommand implements Runnable {
     private final Argument<Path> out;
 
     GrayCommand(Syntax syntax) {
-        syntax.describe("Makes gray of a colour picture.");
-        file = syntax.next("IMAGE", Path.class, "A colour picture: PNG, JPEG, BMP, GIF, TIFF, PPM or PAM.");
+        syntax.describe("Convert a color picture to gray.");
+        file = syntax.next("IMAGE", Path.class, "Color picture: PNG, JPEG, BMP, GIF, TIFF, PPM or PAM.");
         input = new ImageInput(syntax);
         rule = syntax.required("--rule", "RULE", String.class, "mean, luma-601, luma-709, lightness, maximum, red, green, blue, alpha, or \"weights a b c\".");
-        out = syntax.required("--out", "FILE", Path.class, "Where to write; format by the ending.");
+        out = syntax.required("--out", "FILE", Path.class, "Output file; the ending sets the format.");
     }
 
     @Override
     public void run() {
         ImageFiles.requireWritable(out.value(), false);
         LoadedImage loaded = input.readAsItIs(file.value());
-        if (loaded.colour().isEmpty()) {
-            throw PixeronException.of("%s: The picture is gray already; \"run\" copies it.", file.value().getFileName());
+        if (loaded.color().isEmpty()) {
+            throw PixeronException.of("%s: The picture is already gray. Use \"run\" to copy it.", file.value().getFileName());
         }
         ImageFiles.write(out.value(), input.gray(Chain.of(loaded.result()), rule.value()).last(Progress.NONE).required(), false);
     }

@@ -13,7 +13,7 @@ import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.step.Progress;
 import pixeron.step.Step;
-import pixeron.step.colour.GrayStep;
+import pixeron.step.color.GrayStep;
 import pixeron.step.gray.Transparency;
 
 /** What every command that reads an image takes. */
@@ -26,17 +26,17 @@ final class ImageInput {
     private final Argument<String> transparent;
 
     ImageInput(Syntax syntax) {
-        maximum = syntax.option("--max", "M", String.class, "Maximum level, 1 to 65535, when the file does not say it.");
-        isOpen = syntax.flag("--open", "Read a table of any numbers as an open image (M = 255 unless --max says otherwise).");
-        mostPixels = syntax.option("--most-pixels", "N", long.class, "" + ReadOptions.DEFAULT_PIXEL_LIMIT, "Most pixels that are read; default ${DEFAULT-VALUE}.");
+        maximum = syntax.option("--max", "M", String.class, "Maximum level, 1 to 65535, if the file does not contain it.");
+        isOpen = syntax.flag("--open", "Read a table with signed or fractional values as a real-valued image (M = 255 unless --max is given).");
+        mostPixels = syntax.option("--most-pixels", "N", long.class, "" + ReadOptions.DEFAULT_PIXEL_LIMIT, "Limit for the number of pixels; default: ${DEFAULT-VALUE}.");
         rule = syntax.option("--gray", "RULE", String.class,
-                "Make gray of a colour picture: mean, luma-601, luma-709, lightness, maximum, red, green, blue, or \"weights a b c\".");
+                "Convert a color picture to gray: mean, luma-601, luma-709, lightness, maximum, red, green, blue, or \"weights a b c\".");
         transparent = syntax.option("--transparent", "WAY", String.class, "over-white",
-                "What becomes of transparent pixels: over-white, over-black or ignored; default ${DEFAULT-VALUE}.");
+                "Transparent pixels: over-white, over-black or ignored; default: ${DEFAULT-VALUE}.");
     }
 
     /**
-     * @return a chain on what the file holds; on a colour image, where a rule is given, with a step gray in front
+     * @return a chain on what the file holds; on a color image, where a rule is given, with a step gray in front
      */
     Chain chain(Path file) {
         Result read = readAsItIs(file).result();
@@ -54,13 +54,13 @@ final class ImageInput {
         return chain.withStep(chain.size(), GrayStep.of(ruleText, Transparency.of(transparent.value())));
     }
 
-    /** @return the image, made gray when it has colour and a rule is given, else as it is */
+    /** @return the image, made gray when it has color and a rule is given, else as it is */
     LoadedImage readForFacts(Path file) {
         LoadedImage loaded = readAsItIs(file);
-        return rule.isGiven() && loaded.colour().isPresent() ? madeGray(loaded) : loaded;
+        return rule.isGiven() && loaded.color().isPresent() ? madeGray(loaded) : loaded;
     }
 
-    /** @return the file as it is, colour or gray */
+    /** @return the file as it is, color or gray */
     LoadedImage readAsItIs(Path file) {
         return ImageFiles.read(file, new ReadOptions(maximum.isGiven() ? OptionalInt.of(maximum()) : OptionalInt.empty(),
                 isOpen.value(), mostPixels.value()));
@@ -76,7 +76,7 @@ final class ImageInput {
     private LoadedImage madeGray(LoadedImage loaded) {
         Stage gray = gray(Chain.of(loaded.result()), rule.value()).stage(0);
         Step step = gray.link().step();
-        LoadedImage made = loaded.madeGray(gray.after(Progress.NONE).image(), "Gray is made by " + rule.value() + ": gray"
+        LoadedImage made = loaded.madeGray(gray.after(Progress.NONE).image(), "Gray is calculated by " + rule.value() + ": gray"
                 + step.type().formula(step.arguments()).substring(1) + ".");
         for (String note : gray.bound(Progress.NONE).orElseThrow().notes()) {
             made = made.withNote(note);

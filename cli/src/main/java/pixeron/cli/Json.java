@@ -11,7 +11,8 @@ import java.util.stream.StreamSupport;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.Verdict;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.color.Abreast;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.TableCheck;
@@ -28,6 +29,11 @@ import pixeron.working.Working;
 
 /** Results as JSON objects; field names are a contract with scripts. */
 final class Json {
+
+    /** The field for the channels or components of a result. */
+    static final String COMPONENTS = "components";
+    /** Its name in earlier versions, which is still written beside it. */
+    static final String FACES = "faces";
 
     private static final ObjectMapper MAPPER = new ObjectMapper();
 
@@ -85,19 +91,24 @@ final class Json {
         return node;
     }
 
-    /** @return the same with the face that was checked, where one was chosen */
+    /** Names a component. The name of the field in earlier versions is written beside it. */
+    static ObjectNode putComponent(ObjectNode node, String name) {
+        return node.put("component", name).put("face", name);
+    }
+
+    /** @return the same with the component that was checked, if one was chosen */
     static ObjectNode withFace(ObjectNode check, Optional<String> face) {
         face.ifPresent(name -> {
             if (check.get("first") instanceof ObjectNode first) {
-                first.put("face", name);
+                putComponent(first, name);
             }
-            check.withArray("cells").forEach(cell -> ((ObjectNode) cell).put("face", name));
+            check.withArray("cells").forEach(cell -> putComponent((ObjectNode) cell, name));
         });
         return check;
     }
 
     /** A check of all faces: each cell is told as the pixel of its face. */
-    static ObjectNode colourCheck(Check check, Findings found, Abreast faces) {
+    static ObjectNode colorCheck(Check check, Findings found, Abreast faces) {
         ObjectNode node = check(check, found);
         if (node.get("first") instanceof ObjectNode first) {
             toFace(first, faces);
@@ -108,13 +119,13 @@ final class Json {
 
     private static void toFace(ObjectNode cell, Abreast faces) {
         Pixel place = new Pixel(cell.get("row").intValue(), cell.get("column").intValue());
-        cell.put("column", faces.pixel(place).column()).put("face", faces.face(place));
+        putComponent(cell.put("column", faces.pixel(place).column()), faces.face(place));
     }
 
     /** Two slips at once are an entry each, which names the other, so that each stands under its own id. */
     private static void addSlip(ArrayNode slips, Explanation slip) {
         for (String id : slip.ids()) {
-            ObjectNode entry = slips.addObject().put("id", id).put("explains", slip.explains()).put("of", slip.of())
+            ObjectNode entry = slips.addObject().put("id", id).put("title", SlipTitles.of(id)).put("explains", slip.explains()).put("of", slip.of())
                     .put("text", slip.text());
             slip.ids().stream().filter(other -> !other.equals(id)).forEach(other -> entry.put("with", other));
             if (!slip.certainty().words().isEmpty()) {
@@ -140,7 +151,7 @@ final class Json {
             entry.put("state", cell.state().word());
         }
         ArrayNode found = node.putArray("slips");
-        slips.forEach(slip -> found.addObject().put("id", slip.id()).put("explains", slip.explains()).put("of", slip.of())
+        slips.forEach(slip -> found.addObject().put("id", slip.id()).put("title", SlipTitles.of(slip.id())).put("explains", slip.explains()).put("of", slip.of())
                 .put("column", slip.column()).put("text", slip.text()));
         return node;
     }
@@ -158,15 +169,16 @@ final class Json {
     }
 
     /** All channels of a pixel: each with its own working where the step works on it. */
-    static ObjectNode colourWorking(List<Line> lines, String step, Pixel pixel, Bound bound, Result after) {
+    static ObjectNode colorWorking(List<Line> lines, String step, Pixel pixel, Bound bound, Result after) {
         ObjectNode node = object();
         node.put("step", step).put("row", pixel.row()).put("column", pixel.column());
-        ObjectNode faces = node.putObject("faces");
+        ObjectNode faces = node.putObject(COMPONENTS);
         for (Result.Face face : after.faces()) {
             ObjectNode entry = faces.putObject(face.name());
             bound.face(face.name()).ifPresent(explained -> put(entry, "exact", explained.exact(pixel)));
             put(entry, "after", face.image().value(pixel));
         }
+        node.set(FACES, faces);
         node.put("packed", PackedPixel.find(after, pixel).map(PackedPixel::hexadecimal).orElse(null));
         node.withArray("lines").addAll(lines.stream().map(Json::line).toList());
         return node;

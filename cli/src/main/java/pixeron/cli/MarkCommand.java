@@ -57,22 +57,22 @@ final class MarkCommand implements Callable<Integer> {
 
     MarkCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Marks answers to an exercise. Exit code 1 when something differs or an answer cannot be marked.");
-        file = syntax.next("EXERCISE", Path.class, "An exercise (.pixeron-exercise.json).");
+        syntax.describe("Mark answers to an exercise. Exit code 1: some values differ, or an answer cannot be marked.");
+        file = syntax.next("EXERCISE", Path.class, "Exercise (.pixeron-exercise.json).");
         answers = syntax.others("ANSWERS",
-                "Filled-in tables, spreadsheets with a sheet for each, pictures, projects, and folders of them. Without any, a list of "
-                        + "files, one a line, is read from standard input, and each row is written as soon as it is known.");
-        out = syntax.option("--out", "RESULTS", Path.class, ".csv, with slips and parts in two files beside it, or .xlsx. Needed with ANSWERS.");
-        reports = syntax.option("--reports", "FOLDER", Path.class, "A folder that gets a report (PDF) for each answer.");
+                "Filled-in tables, spreadsheets with one sheet per answer, pictures, projects, and folders of them. Without any, a list of "
+                        + "files, one per line, is read from standard input, and each row is written at once.");
+        out = syntax.option("--out", "RESULTS", Path.class, "Results as .csv (with two more files for slips and questions) or .xlsx; required with ANSWERS.");
+        reports = syntax.option("--reports", "FOLDER", Path.class, "Folder for one PDF report per answer.");
         feedback = syntax.option("--feedback", "FOLDER", Path.class,
-                "Folder for the feedback to each person: the marked values and the first slip with both workings, at most two pages.");
+                "Folder for feedback to each student: the marked values and the first slip with both workings, at most two pages.");
         feedbackFormat = syntax.option("--feedback-format", "FORMAT", String.class, "Format of the feedback: pdf or html; default: pdf.");
-        grades = syntax.option("--grades", "FILE", Path.class, "A CSV for a grade book: a line for each person.");
-        columns = syntax.option("--columns", "LIST", String.class, "The columns of --grades, such as \"id=Student ID,points=Grade,feedback\". There are id, name, code, "
-                + "points, maximum, percent, feedback.");
-        people = syntax.option("--people", "LIST", Path.class, "A CSV with columns id, name, code: --grades has a line for each of them, also for who handed nothing in.");
-        followIsWrong = syntax.flag("--follow-is-wrong", "A value that follows from an earlier mistake does not count as right.");
-        isReplacing = syntax.flag("--replace", "Replace results that lie among the answers, and reports that are there.");
+        grades = syntax.option("--grades", "FILE", Path.class, "CSV file for a grade book, with one line per student.");
+        columns = syntax.option("--columns", "LIST", String.class, "Columns of --grades, such as \"id=Student ID,points=Grade,feedback\". Use id, name, code, "
+                + "points, maximum, percent and feedback.");
+        people = syntax.option("--people", "LIST", Path.class, "CSV file with the columns id, name and code; --grades then has one line per student, also without an answer.");
+        followIsWrong = syntax.flag("--follow-is-wrong", "Do not credit follow-through values.");
+        isReplacing = syntax.flag("--replace", "Replace an existing results file among the answers, and existing reports.");
     }
 
     @Override
@@ -82,7 +82,7 @@ final class MarkCommand implements Callable<Integer> {
         if (answers.value().isEmpty()) {
             return stream(marker);
         } else if (!out.isGiven()) {
-            throw PixeronException.of("Missing required option --out RESULTS.csv; only a list of files on standard input goes without it.");
+            throw PixeronException.of("Missing required option --out RESULTS.csv; it may be omitted only when file names come from standard input.");
         }
         ResultsFile.requireKnown(out.value());
         requireGrades();
@@ -92,7 +92,7 @@ final class MarkCommand implements Callable<Integer> {
         AnswerFolder folder = AnswerFolder.of(answers.value());
         List<Handed> handed = answers(folder.handed());
         if (handed.isEmpty()) {
-            throw PixeronException.of("There are no answers: no table, spreadsheet, picture or project is in %s.", answers.value().get(0));
+            throw PixeronException.of("No answers found: %s contains no table, spreadsheet, picture or project.", answers.value().get(0));
         }
         List<Marked> marks = Marker.notingSame(handed.parallelStream().flatMap(answer -> marker.marks(answer).stream()).toList());
         if (reports.isGiven()) {
@@ -111,16 +111,16 @@ final class MarkCommand implements Callable<Integer> {
         }
         long marked = marks.stream().filter(Marked::isMarked).count();
         console.println(marked + " of " + marks.size() + " answers marked, results in " + written.get(0));
-        table.slips().forEach(slip -> console.println("  " + slip.what() + ": " + slip.by().size()));
+        table.slips().forEach(slip -> console.println("  " + slip.title() + ": " + slip.by().size()));
         tellLeftOut(folder.leftOut(), console);
         return exitCode(marks.stream().allMatch(MarkCommand::isAllRight));
     }
 
     private void requireGrades() {
         if (!grades.isGiven() && (columns.isGiven() || people.isGiven())) {
-            throw PixeronException.of("%s is for --grades FILE, which is not given.", columns.isGiven() ? "--columns" : "--people");
+            throw PixeronException.of("%s needs --grades FILE.", columns.isGiven() ? "--columns" : "--people");
         } else if (grades.isGiven() && ResultsFile.targets(out.value()).stream().anyMatch(target -> isSamePlace(target, grades.value()))) {
-            throw PixeronException.of("The grades and the results cannot both be %s.", grades.value());
+            throw PixeronException.of("The grades and the results cannot have the same name, %s.", grades.value());
         }
     }
 
@@ -165,7 +165,7 @@ final class MarkCommand implements Callable<Integer> {
         List<Handed> left = new ArrayList<>();
         for (Handed one : handed) {
             if (grades.isGiven() && SafeFile.isSame(grades.value(), one.file())) {
-                throw PixeronException.of("%s is one of the answers; give the grades another name.", one.file());
+                throw PixeronException.of("%s is one of the answers. Give the grades another name.", one.file());
             } else if (targets.stream().noneMatch(target -> SafeFile.isSame(target, one.file()))) {
                 left.add(one);
             } else {
@@ -181,11 +181,11 @@ final class MarkCommand implements Callable<Integer> {
 
     private void requireFeedbackFormat() {
         if (!feedback.isGiven() && feedbackFormat.isGiven()) {
-            throw PixeronException.of("--feedback-format is for --feedback FOLDER, which is not given.");
+            throw PixeronException.of("--feedback-format needs --feedback FOLDER.");
         } else if (!FEEDBACK_FORMATS.contains(feedbackFormat())) {
-            throw PixeronException.of("\"%s\" is not a format for feedback; use %s.", feedbackFormat(), String.join(" or ", FEEDBACK_FORMATS));
+            throw PixeronException.of("\"%s\" is not a valid feedback format. Use %s.", feedbackFormat(), String.join(" or ", FEEDBACK_FORMATS));
         } else if (feedback.isGiven() && reports.isGiven() && isSamePlace(feedback.value(), reports.value())) {
-            throw PixeronException.of("The reports and the feedback cannot both go into %s.", feedback.value());
+            throw PixeronException.of("The reports and the feedback cannot have the same folder, %s.", feedback.value());
         }
     }
 
@@ -193,7 +193,7 @@ final class MarkCommand implements Callable<Integer> {
     private List<Marked> reported(List<Marked> marks, Path folder, String ending, Function<Marked, Report> maker) {
         ReportFolder files = new ReportFolder(marks, folder, ending);
         files.taken().filter(file -> !isReplacing.value()).ifPresent(file -> {
-            throw PixeronException.of("%s is there already; give --replace, or another folder.", file);
+            throw PixeronException.of("%s already exists. Add --replace, or choose another folder.", file);
         });
         NewFolder.make(folder);
         return files.write(maker, Progress.NONE);
@@ -201,7 +201,7 @@ final class MarkCommand implements Callable<Integer> {
 
     private int stream(Marker marker) {
         if (out.isGiven() || reports.isGiven() || feedback.isGiven() || grades.isGiven()) {
-            throw PixeronException.of("No answers are named; a list of files on standard input is marked without --out, --reports, --feedback, and --grades, row by row to standard output.");
+            throw PixeronException.of("No answers given. File names from standard input cannot be combined with --out, --reports, --feedback or --grades.");
         }
         PrintWriter console = syntax.out();
         ClassTable table = new ClassTable(List.of(), marker.partTitles(), !followIsWrong.value());
@@ -228,7 +228,7 @@ final class MarkCommand implements Callable<Integer> {
         try {
             return marker.marks(Path.of(line));
         } catch (InvalidPathException noName) {
-            return List.of(Marked.unreadable(line, "This is no name of a file."));
+            return List.of(Marked.unreadable(line, "This is not a valid file name."));
         }
     }
 }

@@ -11,9 +11,9 @@ final class NewCommand implements Runnable {
     private final Argument<Path> out;
 
     NewCommand(Syntax syntax) {
-        syntax.describe("Makes a new image.");
-        line = syntax.next("LINE", String.class, "Such as \"gradient rows=8 columns=8 maximum=7\"; \"steps\" lists all.");
-        out = syntax.required("--out", "FILE", Path.class, "Where to write; format by the ending.");
+        syntax.describe("Create a new image.");
+        line = syntax.next("LINE", String.class, "Kind of image with its parameters, such as \"gradient rows=8 columns=8 maximum=7\"; the command \"steps\" lists all kinds.");
+        out = syntax.required("--out", "FILE", Path.class, "Output file; the ending sets the format.");
     }
 
     @Override

@@ -16,7 +16,7 @@ final class NewFolder {
         try {
             Files.createDirectories(folder);
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder %s cannot be made; is there a file of that name, or no permission?", folder);
+            throw PixeronException.because(trouble, "Cannot create the folder %s. Check its name and permissions.", folder);
         }
     }
 }

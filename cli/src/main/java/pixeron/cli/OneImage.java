@@ -11,7 +11,7 @@ final class OneImage {
     private final ImageInput input;
 
     OneImage(Syntax syntax) {
-        file = syntax.next("IMAGE", Path.class, "A picture or a table of numbers.");
+        file = syntax.next("IMAGE", Path.class, "Picture or table of numbers.");
         input = new ImageInput(syntax);
     }
 
@@ -34,7 +34,7 @@ final class OneImage {
         return input.chain(other);
     }
 
-    /** @return the image; a colour picture as it is unless a gray rule is given */
+    /** @return the image; a color picture as it is unless a gray rule is given */
     LoadedImage readForFacts() {
         return input.readForFacts(file.value());
     }

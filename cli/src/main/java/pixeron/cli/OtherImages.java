@@ -20,7 +20,7 @@ final class OtherImages {
     private final Argument<List<String>> given;
 
     OtherImages(Syntax syntax) {
-        given = syntax.repeated("--image", "NAME=FILE", "Another image and the name that steps call it by, as in with=NAME; repeat for several.");
+        given = syntax.repeated("--image", "NAME=FILE", "Another image and its name, as used in with=NAME; repeat for several.");
     }
 
     /**
@@ -32,12 +32,12 @@ final class OtherImages {
         for (String pair : given.value()) {
             int equals = pair.indexOf('=');
             if (equals < 1 || equals == pair.length() - 1) {
-                throw PixeronException.of("--image %s has no %s; give NAME=FILE, such as --image second=second.png.", Decimals.shortened(pair),
+                throw PixeronException.of("--image %s has no %s. Use NAME=FILE, such as --image second=second.png.", Decimals.shortened(pair),
                         equals == pair.length() - 1 && equals > 0 ? "file" : "name");
             }
             String name = Reference.requireName(pair.substring(0, equals));
             if (images.put(name, reader.apply(Path.of(pair.substring(equals + 1)))) != null) {
-                throw PixeronException.of("--image gives the name %s twice; each image has a name of its own.", name);
+                throw PixeronException.of("--image uses the name %s twice. Give each image its own name.", name);
             }
         }
         return images;

@@ -14,6 +14,6 @@ final class PaperWord implements ITypeConverter<Paper> {
                 return paper;
             }
         }
-        throw new TypeConversionException("\"" + word + "\" is no paper; right is a4 or letter");
+        throw new TypeConversionException("\"" + word + "\" is not a valid paper size; use a4 or letter");
     }
 }

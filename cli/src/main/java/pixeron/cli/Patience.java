@@ -26,7 +26,7 @@ final class Patience {
         try {
             return search.apply(patience);
         } catch (CancellationException tooLong) {
-            told.accept("The search for slips was stopped after " + MOST_SECONDS + " s; the values are checked.");
+            told.accept("The search for slips was stopped after " + MOST_SECONDS + " s. The values are checked.");
             return Findings.NONE;
         }
     }

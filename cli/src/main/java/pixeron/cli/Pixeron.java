@@ -73,7 +73,7 @@ public final class Pixeron {
     private static CommandLine all(PrintWriter out, PrintWriter err) {
         Syntax syntax = new Syntax(out, err);
         syntax.version("Pixeron 0.1.0");
-        syntax.describe("Image arithmetic by hand: every number with its working.%nWithout a command, pixeron [PROJECT or IMAGE] opens the window.");
+        syntax.describe("Image processing by hand: every number with its working.%nWithout a command, pixeron [PROJECT or IMAGE] opens the window.");
         CommandLine line = syntax.line("pixeron", (Callable<Integer>) () -> complain(err, used("A command is missing", "pixeron")));
         COMMANDS.forEach(name -> line.addSubcommand(name, line(name, name, out, err)));
         return line;
@@ -101,7 +101,7 @@ public final class Pixeron {
     }
 
     private static Exception used(String problem, String command) {
-        String first = problem.lines().findFirst().orElse("The command is not understood");
+        String first = problem.lines().findFirst().orElse("Unknown command");
         return PixeronException.of("%s; see \"%s --help\".", first.replaceAll("[.:]+$", ""), command);
     }
 

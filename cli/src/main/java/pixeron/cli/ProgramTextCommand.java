@@ -21,11 +21,11 @@ final class ProgramTextCommand implements Runnable {
 
     ProgramTextCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Writes all steps as one program, which reads the image from a CSV and writes the last result; a color image is read and written as packed pixels.");
+        syntax.describe("Write all steps as one program that reads the image from a CSV file and writes the last result. Color images are read and written as packed pixels.");
         image = new OneImage(syntax);
         steps = new StepLines(syntax);
-        upTo = syntax.option("--up-to", "K", Integer.class, "Stop after step K; default: the last.");
-        out = syntax.required("--out", "FILE", Path.class, "What is written: .py or .java.");
+        upTo = syntax.option("--up-to", "K", Integer.class, "Stop after step K; default: the last step.");
+        out = syntax.required("--out", "FILE", Path.class, "Output file: .py or .java.");
     }
 
     @Override
@@ -33,7 +33,7 @@ final class ProgramTextCommand implements Runnable {
         String file = out.value().getFileName().toString();
         String ending = file.substring(file.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
         if (!ending.equals("py") && !ending.equals("java")) {
-            throw PixeronException.of("%s: a program ends in .py (Python) or .java (Java).", file);
+            throw PixeronException.of("%s: use the ending .py (Python) or .java (Java).", file);
         }
         SafeFile.requireTarget(out.value());
         Chain chain = steps.chain(image.chain(), image.input());

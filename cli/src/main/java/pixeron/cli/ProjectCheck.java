@@ -67,10 +67,10 @@ final class ProjectCheck {
             out.print(CheckText.of(work.check(), work.findings(Progress.NONE), CheckText.parts(work.operation())));
         }
         if (!work.following().ofStep().isEmpty()) {
-            out.printf("%d of these are right, given the values by hand of step %d.%n", work.following().ofStep().size(),
+            out.printf("%d of these are correct, given the values by hand of step %d.%n", work.following().ofStep().size(),
                     work.position());
         }
-        work.following().ofTables().forEach((table, pixels) -> out.printf("%d of these are right, given the table by hand: %s.%n",
+        work.following().ofTables().forEach((table, pixels) -> out.printf("%d of these are correct, given the table by hand: %s.%n",
                 pixels.size(), PixelTable.kind(work.step().type(), table).title()));
     }
 
@@ -81,7 +81,7 @@ final class ProjectCheck {
         for (StepWork work : image.works) {
             Findings found = work.findings(Progress.NONE);
             ObjectNode step = Json.check(work.check(), found);
-            work.channel().ifPresent(face -> step.put("face", face));
+            work.channel().ifPresent(face -> Json.putComponent(step, face));
             step.put("step", work.position() + 1).put("line", image.project.chain().stage(work.position()).link().step().line())
                     .put("follow", work.following().pixels().size());
             Map<String, List<TableSlip>> slips = work.tableSlips();

@@ -2,10 +2,10 @@ package pixeron.cli;
 
 import java.nio.file.Path;
 import pixeron.PixeronException;
-import pixeron.byhand.answer.ColourAnswer;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.answer.ColorAnswer;
+import pixeron.byhand.color.Abreast;
 import pixeron.chain.Stage;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Result;
 import pixeron.project.Origin;
 import pixeron.project.Project;
@@ -27,13 +27,13 @@ final class ReportCommand implements Runnable {
 
     ReportCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Writes a report: before, by hand, after, marks, slips in words, workings and scores.");
-        file = syntax.next("PROJECT", Path.class, "A project (.pixeron.json), or an image with --step and --by-hand.");
+        syntax.describe("Write a report: before, by hand, after, marks, slips, workings and scores.");
+        file = syntax.next("PROJECT", Path.class, "Project (.pixeron.json), or an image with --step and --by-hand.");
         input = new ImageInput(syntax);
         steps = new StepLines(syntax);
         byHand = syntax.option("--by-hand", "FILE", Path.class, "For an image: values by hand for the last step.");
         answer = new AnswerChoice(syntax);
-        out = syntax.required("--out", "FILE", Path.class, "What is written: .pdf, .html or .md.");
+        out = syntax.required("--out", "FILE", Path.class, "Output file: .pdf, .html or .md.");
     }
 
     @Override
@@ -45,7 +45,7 @@ final class ReportCommand implements Runnable {
     private Project project() {
         if (file.value().getFileName().toString().endsWith(ProjectFile.ENDING)) {
             if (byHand.isGiven()) {
-                throw PixeronException.of("--by-hand is for an image; %s brings its own values by hand.", file.value().getFileName());
+                throw PixeronException.of("--by-hand works with an image; %s contains its own values by hand.", file.value().getFileName());
             }
             return ProjectFile.read(file.value()).project();
         }
@@ -55,10 +55,10 @@ final class ReportCommand implements Runnable {
         Result after = last.after(Progress.NONE).required();
         if (!byHand.isGiven()) {
             return project;
-        } else if (after instanceof ColourImage colour) {
-            Abreast faces = new Abreast(last.bound(Progress.NONE).orElseThrow(), last.before(Progress.NONE).required(), colour);
+        } else if (after instanceof ColorImage color) {
+            Abreast faces = new Abreast(last.bound(Progress.NONE).orElseThrow(), last.before(Progress.NONE).required(), color);
             Project written = project;
-            for (var face : faces.apart(ColourAnswer.read(byHand.value(), faces)).entrySet()) {
+            for (var face : faces.apart(ColorAnswer.read(byHand.value(), faces)).entrySet()) {
                 written = written.withByHand(last.position(), face.getKey(), none -> none.withSheet(empty -> face.getValue()));
             }
             return written;

@@ -11,7 +11,7 @@ import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.recipe.Batch;
@@ -35,15 +35,15 @@ final class RunCommand implements Callable<Integer> {
 
     RunCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Writes the result of the last step.");
+        syntax.describe("Write the result of the last step.");
         image = new OneImage(syntax);
         more = syntax.others("MORE", "With --out-folder: more images, folders of them, and patterns such as \"proofs/*.png\".");
         steps = new StepLines(syntax);
         face = new FaceChoice(syntax);
-        out = syntax.option("--out", "FILE", Path.class, "Format by the ending: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, lossy .jpg.");
-        folder = syntax.option("--out-folder", "FOLDER", Path.class, "In place of --out, for one image or many: results keep the names of their images; created if missing.");
-        format = syntax.option("--format", "ENDING", String.class, "With --out-folder: how results are written, such as png or csv; default: as their images, or png.");
-        isReplacing = syntax.flag("--replace", "With --out-folder: replace files that exist.");
+        out = syntax.option("--out", "FILE", Path.class, "Output file; the ending sets the format: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, lossy .jpg.");
+        folder = syntax.option("--out-folder", "FOLDER", Path.class, "Output folder for one or more images; created if missing. Results keep the names of their images.");
+        format = syntax.option("--format", "ENDING", String.class, "With --out-folder: format of the results, such as png or csv; default: the format of the image, or png.");
+        isReplacing = syntax.flag("--replace", "With --out-folder: replace existing files.");
         isPacked = syntax.flag("--packed", "Write a color image into a table as packed pixels, 0xAARRGGBB.");
         isExact = syntax.flag("--exact", "Write fractions into a table instead of decimals.");
     }
@@ -61,12 +61,12 @@ final class RunCommand implements Callable<Integer> {
 
     private void requireOneWay() {
         if (out.isGiven() == folder.isGiven()) {
-            throw PixeronException.of(out.isGiven() ? "--out is one file and --out-folder a folder; give one of them."
+            throw PixeronException.of(out.isGiven() ? "--out and --out-folder cannot be combined. Use one of them."
                     : "Missing required option --out FILE, or --out-folder FOLDER for many images.");
         } else if (out.isGiven() && !more.value().isEmpty()) {
-            throw PixeronException.of("--out is one file, and %d images are given; use --out-folder FOLDER.", 1 + more.value().size());
+            throw PixeronException.of("--out is a single file, but there are %d images. Use --out-folder FOLDER.", 1 + more.value().size());
         } else if (out.isGiven() && (format.isGiven() || isReplacing.value())) {
-            throw PixeronException.of("%s is for --out-folder; with --out the ending says the format, and the file is replaced.", format.isGiven() ? "--format" : "--replace");
+            throw PixeronException.of("%s works with --out-folder only; with --out, the ending sets the format, and the file is replaced.", format.isGiven() ? "--format" : "--replace");
         }
     }
 
@@ -93,14 +93,14 @@ final class RunCommand implements Callable<Integer> {
         chain.stages().forEach(this::askPatience);
         Result last = chain.last(Progress.NONE).required();
         if (ImageFiles.isTable(target)) {
-            face.requireOf(last, "a table of numbers holds one face");
+            face.requireOf(last, "a table of numbers stores one component");
         }
-        boolean isColorTable = last instanceof ColourImage && ImageFiles.isTable(target) && face.name().isEmpty();
+        boolean isColorTable = last instanceof ColorImage && ImageFiles.isTable(target) && face.name().isEmpty();
         if (isColorTable && !isPacked.value()) {
-            throw PixeronException.of("The result is a colour image, and a table of numbers holds one channel; add --face red, green, "
+            throw PixeronException.of("The result is a color image, but a table of numbers stores one channel. Add --component red, green, "
                     + "blue or alpha, or --packed.");
         } else if (isPacked.value() && !isColorTable) {
-            throw PixeronException.of("--packed is for a color image that is written into a table.");
+            throw PixeronException.of("--packed works with color images that are written to a table.");
         }
         // A face that is not there is named with those that are.
         face.chosen(last);

@@ -21,9 +21,9 @@ final class StepLines {
     private Recipe recipe;
 
     StepLines(Syntax syntax) {
-        lines = syntax.repeated("--step", "LINE", "A step, such as \"add amount=30\"; repeat for several.");
-        project = syntax.option("--steps", "PROJECT", Path.class, "The steps of a project (.pixeron.json) with its other images, in place of --step.");
-        branch = syntax.option("--branch", "NAME", String.class, "Which branch of that project; default: its first.");
+        lines = syntax.repeated("--step", "LINE", "Step line, such as \"add amount=30\"; repeat for several steps.");
+        project = syntax.option("--steps", "PROJECT", Path.class, "Take the steps and other images from a project (.pixeron.json) instead of --step.");
+        branch = syntax.option("--branch", "NAME", String.class, "Branch of that project; default: the first.");
         others = new OtherImages(syntax);
     }
 
@@ -34,9 +34,9 @@ final class StepLines {
     Chain chain(Chain start, ImageInput input) {
         Chain chain = start.withImages(others.named(input::result));
         if (project.isGiven() && !lines.value().isEmpty()) {
-            throw PixeronException.of("--steps brings the steps of a project; leave out --step.");
+            throw PixeronException.of("--steps and --step cannot be combined. Use one of them.");
         } else if (branch.isGiven() && !project.isGiven()) {
-            throw PixeronException.of("--branch is a branch of a project; add --steps PROJECT.");
+            throw PixeronException.of("--branch needs --steps PROJECT.");
         } else if (project.isGiven()) {
             return recipe().on(chain);
         }
@@ -76,7 +76,7 @@ final class StepLines {
     Stage last(OneImage image) {
         Chain chain = chain(image.chain(), image.input());
         if (chain.size() == 0) {
-            throw PixeronException.of("No step is given; add --step LINE, such as --step \"add amount=30\".");
+            throw PixeronException.of("No step given. Add --step LINE, such as --step \"add amount=30\".");
         }
         chain.last(Progress.NONE).required();
         return chain.stage(chain.size() - 1);

@@ -22,7 +22,7 @@ final class StepsCommand implements Runnable {
 
     StepsCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Lists every step with its keys, defaults and ranges.");
+        syntax.describe("List all steps with their parameters, defaults and ranges.");
     }
 
     @Override
@@ -37,7 +37,7 @@ final class StepsCommand implements Runnable {
             }
             out.println();
         }
-        out.println("steps take, unless they say otherwise");
+        out.println("parameters of all steps, unless listed otherwise");
         print(out, StepType.ROUNDING);
         print(out, StepType.OVERFLOW);
         print(out, StepType.AREA);
@@ -61,7 +61,7 @@ final class StepsCommand implements Runnable {
 
     private static <T> void print(PrintWriter out, Parameter<T> parameter) {
         Optional<String> byDefault = parameter.defaultValue().map(parameter::print);
-        out.printf("    %-9s %s%s%n", parameter.key(), parameter.range(), parameter.isRequired() ? "; must be given"
-                : byDefault.map(value -> "; default " + value).orElse("; may be left out"));
+        out.printf("    %-9s %s%s%n", parameter.key(), parameter.range(), parameter.isRequired() ? "; required"
+                : byDefault.map(value -> "; default: " + value).orElse("; optional"));
     }
 }

@@ -38,8 +38,8 @@ final class Syntax {
     Syntax(PrintWriter out, PrintWriter err) {
         this.out = out;
         this.err = err;
-        options.add(OptionSpec.builder("-h", "--help").type(boolean.class).usageHelp(true).description("Show this help message and exit.").build());
-        options.add(OptionSpec.builder("-V", "--version").type(boolean.class).versionHelp(true).description("Print version information and exit.").build());
+        options.add(OptionSpec.builder("-h", "--help").type(boolean.class).usageHelp(true).description("Show this help and exit.").build());
+        options.add(OptionSpec.builder("-V", "--version").type(boolean.class).versionHelp(true).description("Show the version and exit.").build());
     }
 
     /** @return standard output */
@@ -84,7 +84,12 @@ final class Syntax {
         return add(OptionSpec.builder(name).paramLabel(label).type(type).description(description));
     }
 
-    /** An option that has a value when it is left out. */
+    /** An option that earlier versions had. It is read, and no help names it. */
+    <T> Argument<T> earlier(String name, Class<T> type) {
+        return add(OptionSpec.builder(name).type(type).hidden(true));
+    }
+
+    /** An option that has a value when it is omitted. */
     <T> Argument<T> option(String name, String label, Class<T> type, String byDefault, String description) {
         return add(OptionSpec.builder(name).paramLabel(label).type(type).defaultValue(byDefault).description(description));
     }
@@ -148,7 +153,7 @@ final class Syntax {
                 .flatMap(spec -> paths(spec.getValue())).toList();
         writing.flatMap(option -> paths(option.getValue())).filter(Files::isRegularFile).forEach(target -> {
             if (read.stream().anyMatch(path -> SafeFile.isSame(path, target))) {
-                throw PixeronException.of("%s is read by this command; give what is written another name.", target);
+                throw PixeronException.of("%s is an input of this command. Give the output another name.", target);
             }
         });
     }

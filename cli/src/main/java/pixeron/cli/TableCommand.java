@@ -34,10 +34,10 @@ final class TableCommand implements Runnable {
 
     TableCommand(Syntax syntax) {
         this.syntax = syntax;
-        syntax.describe("Shows the tables of the last step: counts of levels, new levels, variances, rounds. Without a step, the counts of the image.");
+        syntax.describe("Show the tables of the last step: histogram, new levels, variances, rounds. Without a step: the histogram of the image.");
         image = new OneImage(syntax);
         steps = new StepLines(syntax);
-        name = syntax.option("--table", "NAME", String.class, "Only this one of the tables.");
+        name = syntax.option("--table", "NAME", String.class, "Show only this table.");
         format = syntax.format(Format.class);
     }
 
@@ -111,8 +111,8 @@ final class TableCommand implements Runnable {
 
     private static <T> T named(List<T> all, Function<T, String> names, String name) {
         return all.stream().filter(table -> names.apply(table).equals(name)).findFirst().orElseThrow(() ->
-                PixeronException.of(all.isEmpty() ? "The last step has no tables: it is not worked out level by level, or its image has values that are no levels."
-                        : "The last step has no table \"%s\"; it has %s.", Decimals.shortened(String.valueOf(name)),
+                PixeronException.of(all.isEmpty() ? "The last step has no tables: it does not map levels, or its image has values that are not levels."
+                        : "The last step has no table \"%s\". It has %s.", Decimals.shortened(String.valueOf(name)),
                         all.stream().map(names).collect(Collectors.joining(", "))));
     }
 

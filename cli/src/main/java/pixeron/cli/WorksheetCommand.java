@@ -27,15 +27,15 @@ final class WorksheetCommand implements Runnable {
     WorksheetCommand(Syntax syntax) {
         this.syntax = syntax;
         syntax.describe(
-                "Writes for each variant of an exercise a page to print, a table to fill in (CSV and XLSX) and a project with the "
-                        + "results covered, and once for all a key with workings and a quiz for learning systems.");
-        file = syntax.next("EXERCISE", Path.class, "An exercise (.pixeron-exercise.json).");
-        count = syntax.required("--variants", "N", int.class, "How many, 1 to " + Variants.MOST + ".");
-        out = syntax.required("--out", "FOLDER", Path.class, "Is made where there is none.");
-        paper = syntax.option("--paper", "PAPER", Paper.class, new PaperWord(), "a4 or letter; default what is usual where you are.");
+                "Create worksheets: for each variant of an exercise a page to print, a table to fill in (CSV and XLSX) and a project with the "
+                        + "results covered; also an answer key with workings and a quiz for learning systems.");
+        file = syntax.next("EXERCISE", Path.class, "Exercise (.pixeron-exercise.json).");
+        count = syntax.required("--variants", "N", int.class, "Number of variants, 1 to " + Variants.MOST + ".");
+        out = syntax.required("--out", "FOLDER", Path.class, "Output folder; created if missing.");
+        paper = syntax.option("--paper", "PAPER", Paper.class, new PaperWord(), "Paper size, a4 or letter; default: the usual size in your country.");
         quiz = syntax.option("--quiz", "FORMAT", String.class, "qti-3.0",
                 "Format of the quiz: qti-3.0, qti-2.1, moodle-xml, or all of them; default: qti-3.0.");
-        isReplacing = syntax.flag("--replace", "Replace files that are there.");
+        isReplacing = syntax.flag("--replace", "Replace existing files.");
     }
 
     @Override
@@ -54,7 +54,7 @@ final class WorksheetCommand implements Runnable {
         try {
             Worksheet.requireFree(out.value(), variants, formats);
         } catch (PixeronException there) {
-            throw PixeronException.because(there, "%s Give --replace, or another folder.", there.getMessage());
+            throw PixeronException.because(there, "%s Add --replace, or choose another folder.", there.getMessage());
         }
     }
 }

@@ -21,7 +21,7 @@ class ByHandCommandsTest extends CommandTest {
         Path sort = write("sort.txt", "7 1 5 2\n3 6 0 4\n2 5 7 1\n6 3 4 0\n");
         // Sums of 3 × 3 with zeros outside, ÷ 9 with the fraction dropped; the edge should be repeated, and rounded.
         Path hand = write("hand.csv", "1,2,2,1\n2,4,3,2\n2,4,3,1\n1,3,2,1\n");
-        assertThat(pixeron("check", sort, "--max", "7", "--step", "box size=3 border=repeat", "--by-hand", hand, "--format",
+        assertThat(pixeron("check", sort, "--max", "7", "--step", "box size=3 border=replicate", "--by-hand", hand, "--format",
                 "json")).isEqualTo(1);
         JsonNode slips = json().get("slips");
         assertThat(StreamSupport.stream(slips.spliterator(), false).map(slip -> slip.get("id").asText()))
@@ -34,7 +34,7 @@ class ByHandCommandsTest extends CommandTest {
     void theWrongPartOfAnExpressionIsSaid() throws IOException {
         Path hand = write("hand.csv", "137÷2,97÷3,48\n,,\n");
         assertThat(pixeron("check", image, "--step", HALF + " rounding=none", "--by-hand", hand)).isEqualTo(1);
-        assertThat(output).contains("3 stands where the divisor 2 belongs.");
+        assertThat(output).contains("3 is written instead of the divisor 2");
     }
 
     @Test
@@ -42,8 +42,8 @@ class ByHandCommandsTest extends CommandTest {
         assertThat(pixeron("demo", "--out", folder.resolve("demo"))).isZero();
         Path project = folder.resolve("demo/levels-of-the-sort.pixeron.json");
         assertThat(pixeron("check", project)).isEqualTo(1);
-        assertThat(output).startsWith("It starts in step 1, Levels table, k = 4, running C: 27 for 28. 3 later differences follow.")
-                .contains("running-count-slip, running: From k = 4 on the running count is 1 too small.", "rounded-down: Both");
+        assertThat(output).startsWith("First mistake: step 1, Levels table, k = 4, cumulative C. You wrote 27; the correct value is 28. 3 later differences follow.")
+                .contains("Wrong cumulative count, running: From k = 4 on, the cumulative count is 1 too small.", "Rounded down: Both");
         assertThat(pixeron("check", project, "--format", "json")).isEqualTo(1);
         assertThat(json().get("start").get("table").asText()).isEqualTo("levels");
         assertThat(json().get("steps").get(0).get("tables").get(0).get("slips").get(0).get("id").asText())
@@ -55,7 +55,7 @@ class ByHandCommandsTest extends CommandTest {
             assertThat(pixeron("report", project, "--out", out)).isZero();
             assertThat(Files.size(out)).isGreaterThan(1000);
         }
-        assertThat(Files.readString(folder.resolve("report.md"))).contains("From k = 4 on the running count is 1 too small.");
+        assertThat(Files.readString(folder.resolve("report.md"))).contains("From k = 4 on, the cumulative count is 1 too small");
         assertBad(".pdf, .html or .md", "report", project, "--out", folder.resolve("report.doc"));
         assertThat(Files.readString(folder.resolve("demo/class/results.csv"))).contains("answer-4-both.csv,64,25,39,");
     }
@@ -66,21 +66,21 @@ class ByHandCommandsTest extends CommandTest {
         Path out = folder.resolve("page.md");
         assertThat(pixeron("report", image, "--step", HALF, "--by-hand", hand, "--out", out)).isZero();
         assertThat(Files.readString(out)).contains("6 of 6 filled · 5 agree · 1 differ · score 83 of 100",
-                "The only differing value is one too small. (one-unit-off)");
+                "The only differing value is one too small. (Off by one)");
     }
 
     @Test
     void theNumbersOnTheWayToAPixelAreChecked() throws IOException {
         Path hand = write("hand.csv", "exact,rounded\n68.5,68\n");
         assertThat(pixeron("check", image, "--step", HALF, "--by-hand", hand, "--table", "pixel 0,0")).isEqualTo(1);
-        assertThat(output).contains("rounded-down, rounded: 68.5 lost its fraction instead of being rounded.");
+        assertThat(output).contains("68.5 was rounded down instead of to nearest");
         assertBad("has no table", "check", image, "--step", HALF, "--by-hand", hand, "--table", "pixel 9,9");
     }
 
     @Test
     void rowsForColumnsAreNoticedAndTakenWhenAsked() throws IOException {
         Path turned = write("turned.csv", "69,82\n49,49\n48,51\n");
-        assertBad("add --swap", "check", image, "--step", HALF, "--by-hand", turned);
+        assertBad("Add --swap to transpose it", "check", image, "--step", HALF, "--by-hand", turned);
         assertThat(pixeron("check", image, "--step", HALF, "--by-hand", turned, "--swap")).isZero();
     }
 

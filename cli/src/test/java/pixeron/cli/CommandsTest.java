@@ -82,7 +82,7 @@ class CommandsTest extends CommandTest {
         assertThat(slip.get("explains").intValue()).isEqualTo(3);
         assertThat(slip.get("of").intValue()).isEqualTo(4);
         assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", hand)).isEqualTo(1);
-        assertThat(output).contains("6 filled · 2 agree · 4 differ").contains("you wrote 153, right is 154 (−1)");
+        assertThat(output).contains("6 filled · 2 agree · 4 differ").contains("you wrote 153; the correct value is 154 (−1)");
         assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", hand, "--tolerance", "1")).isZero();
     }
 
@@ -96,11 +96,11 @@ class CommandsTest extends CommandTest {
         Path out = image.resolveSibling("results.csv");
         assertThat(pixeron("check", image, "--step", STRETCHED, "--by-hand", answers, "--out", out)).isEqualTo(1);
         assertThat(output).contains("3 tables checked");
-        assertThat(Files.readAllLines(out)).hasSize(4).startsWith("file,filled,agree,differ,first slip,score,problem",
-                "a.csv,6,6,0,,1,", "b.csv,6,2,4,rounded-down,0.333,");
-        assertThat(Files.readString(out)).contains("c.csv,2,0,2,,0,The table has 1 × 2 cells and the result 2 × 3");
-        assertBad("is a folder; give --out results.csv", "check", image, "--step", STRETCHED, "--by-hand", answers);
-        assertBad("--out is for a folder of tables", "check", image, "--step", STRETCHED, "--by-hand",
+        assertThat(Files.readAllLines(out)).hasSize(4).startsWith("file,filled,agree,differ,first slip,first slip title,score,problem",
+                "a.csv,6,6,0,,,1,", "b.csv,6,2,4,rounded-down,Rounded down,0.333,");
+        assertThat(Files.readString(out)).contains("c.csv,2,0,2,,,0,\"The table has 1 × 2 cells, the result has 2 × 3");
+        assertBad("is a folder. Add --out results.csv", "check", image, "--step", STRETCHED, "--by-hand", answers);
+        assertBad("--out works with a folder of tables", "check", image, "--step", STRETCHED, "--by-hand",
                 answers.resolve("a.csv"), "--out", out);
     }
 
@@ -152,21 +152,21 @@ class CommandsTest extends CommandTest {
         assertBad("no step \"ad\"; did you mean \"add\"?", "run", image, "--step", "ad amount=1", "--out", out);
         assertBad("Step 2, \"divide divisor=0\"", "run", image, "--step", "invert", "--step", "divide divisor=0",
                 "--out", out);
-        assertBad("names no format", "run", image, "--out", folder.resolve("out.doc"));
+        assertBad("“out.doc” has no known ending", "run", image, "--out", folder.resolve("out.doc"));
         assertBad("no folder", "run", image, "--out", folder.resolve("missing/out.csv"));
         assertBad("Step 1: The area", "run", image, "--step", "invert area=\"0 0 3 3\"", "--out", out);
         assertBad("There is no file", "facts", folder.resolve("nothing.pgm"));
-        assertBad("No step is given", "explain", image, "--at", "0,0");
-        assertBad("outside the result of 2 rows and 3 columns; give a row from 0 to 1", "explain", image, "--step", "invert", "--at", "2,0");
-        assertBad("write ROW,COLUMN", "explain", image, "--step", "invert", "--at", "2");
+        assertBad("No step given", "explain", image, "--at", "0,0");
+        assertBad("--at 2,0 is outside the result of 2 rows and 3 columns", "explain", image, "--step", "invert", "--at", "2,0");
+        assertBad("Use ROW,COLUMN", "explain", image, "--step", "invert", "--at", "2");
         assertBad("column 0 (counted from 0): 137 is not a whole number from 0 to 100", "facts", image, "--max", "100");
         assertBad("from 1 to 65535", "facts", image, "--max", "0");
         assertBad("--max many is not a whole number from 1 to 65535", "facts", image, "--max", "many");
-        assertBad("no table \"otsu\"; it has histogram, levels", "table", image, "--step", "invert", "--table", "otsu");
+        assertBad("no table \"otsu\". It has histogram, levels", "table", image, "--step", "invert", "--table", "otsu");
         assertThat(Pixeron.isCommand("table", "proof.pgm")).isTrue();
         assertBad("Unknown option: '--loud'", "facts", image, "--loud");
         assertBad("Missing required", "check", image, "--step", "invert");
-        assertBad("hand.csv: Row 1 (counted from 0) of the table has 2 cells, and the result has 3", "check", image, "--step",
+        assertBad("hand.csv: Row 1 (counted from 0) of the table has 2 cells, but the result has 3", "check", image, "--step",
                 "invert", "--by-hand", write("hand.csv", "1,2,3\n1,2\n"));
         assertBad("\"abc\" is neither a number nor an expression", "check", image, "--step", "invert",
                 "--by-hand", write("hand.csv", "1,2,3\n1,2,abc\n"));
@@ -175,31 +175,31 @@ class CommandsTest extends CommandTest {
     }
 
     @Test
-    void colourIsMadeGrayByANamedRule() throws IOException {
-        Path colour = write("colour.ppm", "P3 2 1 255\n10 20 31  255 255 254\n");
+    void colorIsMadeGrayByANamedRule() throws IOException {
+        Path color = write("color.ppm", "P3 2 1 255\n10 20 31  255 255 254\n");
         Path out = folder.resolve("gray.csv");
-        assertThat(pixeron("gray", colour, "--rule", "mean", "--out", out)).isZero();
+        assertThat(pixeron("gray", color, "--rule", "mean", "--out", out)).isZero();
         assertThat(out).hasContent("20,255");
-        assertThat(pixeron("run", colour, "--gray", "weights 0 0 1", "--step", "invert", "--out", out)).isZero();
+        assertThat(pixeron("run", color, "--gray", "weights 0 0 1", "--step", "invert", "--out", out)).isZero();
         assertThat(out).hasContent("224,1");
-        assertThat(pixeron("facts", colour, "--gray", "luma-709", "--format", "json")).isZero();
+        assertThat(pixeron("facts", color, "--gray", "luma-709", "--format", "json")).isZero();
         assertThat(json().get("channels").intValue()).isEqualTo(3);
         assertThat(json().get("transparentPixels").intValue()).isZero();
         assertThat(json().get("notes").get(0).textValue()).contains("luma-709: gray = 0.2126 × R");
-        assertThat(pixeron("facts", colour, "--format", "json")).isZero();
+        assertThat(pixeron("facts", color, "--format", "json")).isZero();
         // 10 20 31 255 255 254: sum 825
         assertThat(json().get("mean").doubleValue()).isEqualTo(825 / 6.0);
         assertThat(json().get("rows").intValue()).isEqualTo(1);
         assertThat(json().get("bits").intValue()).isEqualTo(8);
         assertThat(json().get("channelFacts").get(2).get("smallest").intValue()).isEqualTo(31);
         assertThat(json().get("columnMajor").textValue()).isEqualTo("0: (0, 0)  1: (0, 1)");
-        assertThat(pixeron("facts", colour)).isZero();
+        assertThat(pixeron("facts", color)).isZero();
         assertThat(output).contains("blue     smallest 31, largest 254");
-        assertBad("at most 1 pixels are read", "facts", colour, "--most-pixels", "1");
-        assertBad("a table of numbers holds one channel; add --face red", "run", colour, "--out", folder.resolve("colour.csv"));
-        assertBad("no gray rule \"sepia\"", "gray", colour, "--rule", "sepia", "--out", out);
-        assertBad("is gray already", "gray", image, "--rule", "mean", "--out", out);
-        assertThat(pixeron("run", colour, "--gray", "mean", "--out", folder.resolve("gray.jpg"))).isZero();
+        assertBad("The image has 1 × 2 pixels, more than the limit of 1 pixels (--most-pixels)", "facts", color, "--most-pixels", "1");
+        assertBad("a table of numbers stores one channel. Add --component red", "run", color, "--out", folder.resolve("color.csv"));
+        assertBad("\"sepia\" is not a valid gray rule", "gray", color, "--rule", "sepia", "--out", out);
+        assertBad("is already gray", "gray", image, "--rule", "mean", "--out", out);
+        assertThat(pixeron("run", color, "--gray", "mean", "--out", folder.resolve("gray.jpg"))).isZero();
         assertThat(error).contains("lossy format").hasLineCount(1);
     }
 
@@ -230,7 +230,7 @@ class CommandsTest extends CommandTest {
         // t = 0: classes 0 0 | 3 5: between ¼ · 16 = 4, within ½ · 1; t = 3: 0 0 3 | 5: ¾ · ¼ · 16 = 3, within ¾ · 2
         assertThat(output.lines()).contains("t,n0,n1,w0,w1,mean0,mean1,variance0,variance1,within,between,total",
                 "0,2,2,0.5,0.5,0,4,0,1,0.5,4,4.5", "3,3,1,0.75,0.25,1,5,2,0,1.5,3,4.5").hasSize(6);
-        assertThat(pixeron("table", sort, "--max", "7", "--step", "threshold-two-means", "--table", "two-means"))
+        assertThat(pixeron("table", sort, "--max", "7", "--step", "threshold-iterative", "--table", "two-means"))
                 .isZero();
         // t = 2, means 0 and 4: next 2, change 0
         assertThat(output.replaceAll(" +", " ").strip()).isEqualTo(
@@ -242,8 +242,8 @@ class CommandsTest extends CommandTest {
         Path out = folder.resolve("new.csv");
         assertThat(pixeron("new", "gradient rows=2 columns=3 maximum=10", "--out", out)).isZero();
         assertThat(out).hasContent("0,5,10\n0,5,10");
-        assertBad("there is no new image \"gradent\"", "new", "gradent rows=2", "--out", out);
-        assertBad("value at row 1, column 1 is none", "new", "formula expression=\"300*i*j\"", "--out",
+        assertBad("there is no kind of image \"gradent\"", "new", "gradent rows=2", "--out", out);
+        assertBad("Netpbm stores whole levels only, but the value at row 1, column 1 is not whole", "new", "formula expression=\"300*i*j\"", "--out",
                 folder.resolve("new.pgm"));
         assertThat(out).hasContent("0,5,10\n0,5,10");
     }
@@ -251,7 +251,7 @@ class CommandsTest extends CommandTest {
     @Test
     void stepsAndHelpAreListed() {
         assertThat(pixeron("steps")).isZero();
-        assertThat(output).contains("threshold at=… [compare=above] [low=0] [high=M]").contains("steps take, unless they say otherwise")
+        assertThat(output).contains("threshold at=… [compare=above] [low=0] [high=M]").contains("parameters of all steps, unless listed otherwise")
                 .contains("nearest, nearest-even, truncate, floor, ceiling, none");
         assertThat(pixeron("--help")).isZero();
         assertThat(output).contains("run", "facts", "explain", "check", "compare", "steps", "demo");
@@ -285,7 +285,7 @@ class CommandsTest extends CommandTest {
     @Test
     void noResultHasMorePixelsThanIsSaid() throws IOException {
         Path file = write("small.pgm", "P2 4 2 7  1 2 3 4  5 6 7 0");
-        assertBad("Step 1: The result would have 4 × 8 pixels; at most 31 are made.", "run", file, "--step", "resize scale=2", "--most-pixels", "31", "--out",
+        assertBad("pixeron: Step 1: The result would have 4 × 8 pixels. At most 31 are possible.\n", "run", file, "--step", "resize scale=2", "--most-pixels", "31", "--out",
                 folder.resolve("large.csv"));
         assertThat(pixeron("run", file, "--step", "resize scale=2", "--most-pixels", "32", "--out", folder.resolve("large.csv"))).isZero();
     }
@@ -297,10 +297,10 @@ class CommandsTest extends CommandTest {
         try (var files = Files.walk(out).filter(Files::isRegularFile)) {
             assertThat(output).contains("Wrote " + files.count() + " files");
         }
-        assertThat(out.resolve("report.md")).content().contains("rounded-down", "not-clipped", "wrapped",
-                "not-rounded");
+        assertThat(out.resolve("report.md")).content().contains("Rounded down", "Not clipped", "Wrapped around",
+                "Not rounded");
         assertThat(out.resolve("faint-proof.pixeron.json")).exists();
-        assertBad("cannot be made", "demo", "--out", write("file", "x").resolve("below"));
+        assertBad("Cannot create the folder", "demo", "--out", write("file", "x").resolve("below"));
     }
 
     /** A second Java with only the command line's classes: no window toolkit can be loaded, because none is there. */
@@ -327,11 +327,11 @@ class CommandsTest extends CommandTest {
         System.exit(Pixeron.run(out, new PrintWriter(System.err), "steps"));
     }
 
-    /** M is a number in {@code colour green=M}, so no image may be called so; a place outside has no pixel before it. */
+    /** M is a number in {@code color green=M}, so no image may be called so; a place outside has no pixel before it. */
     @Test
     void namesAndPlacesThatMeanSomethingElse() throws IOException {
-        assertBad("“M” is not a valid name for an image.", "run", image, "--step", "colour red=self green=M blue=0", "--image", "M=" + image, "--out", folder.resolve("o.png"));
-        assertThat(pixeron("explain", image, "--step", "turn degrees=45", "--at", "0,0", "--format", "json")).isZero();
+        assertBad("“M” is not a valid name for an image.", "run", image, "--step", "merge red=self green=M blue=0", "--image", "M=" + image, "--out", folder.resolve("o.png"));
+        assertThat(pixeron("explain", image, "--step", "rotate degrees=45", "--at", "0,0", "--format", "json")).isZero();
         assertThat(json().get("before").isNull()).isTrue();
     }
 
@@ -370,13 +370,13 @@ class CommandsTest extends CommandTest {
         assertThat(pixeron("check", sort, "--max", 3, "--step", "equalize", "--table", "levels", "--by-hand", hand))
                 .isEqualTo(1);
         assertThat(output).contains("4 filled · 2 agree · 1 differ · 1 follow",
-                "row 2, running: you wrote 11, right is 10 (+1), right given your earlier cells");
+                "row 2, running: you wrote 11; the correct value is 10 (+1), correct given your earlier cells");
         pixeron("check", sort, "--max", 3, "--step", "equalize", "--table", "levels", "--by-hand", hand, "--format",
                 "json");
         assertThat(json().get("first").get("row").intValue()).isEqualTo(1);
         assertThat(json().get("cells").get(2).get("state").textValue()).isEqualTo("follows");
         assertThat(json().get("differ").intValue()).isEqualTo(2);
-        assertBad("has no table \"leveis\"; it has histogram, levels, constants", "check", sort, "--max", 3, "--step",
+        assertBad("pixeron: The last step has no table \"leveis\". It has histogram, levels, constants.\n", "check", sort, "--max", 3, "--step",
                 "equalize", "--table", "leveis", "--by-hand", hand);
         // What the command "table" writes is a full answer by hand.
         pixeron("table", sort, "--max", 3, "--step", "equalize", "--table", "levels", "--format", "csv");
@@ -398,9 +398,9 @@ class CommandsTest extends CommandTest {
                 folder.resolve("b.csv"));
         assertThat(pixeron("run", sort, "--step", "match with=" + target, "--out", folder.resolve("a.csv"))).isZero();
         Path beyond = write("beyond.pgm", "P2 1 1 9 9");
-        assertBad("The target of match needs levels, and the sample at row 0, column 0 is 9, no whole number in 0 to 3", "run", sort, "--max", 3,
+        assertBad("pixeron: Step 1: The target of match needs levels, but the value at row 0, column 0 is 9, not a whole number from 0 to 3.\n", "run", sort, "--max", 3,
                 "--step", "match with=" + beyond, "--out", folder.resolve("b.csv"));
-        assertBad("give one of them", "run", sort, "--step", "match counts=\"1 1\" with=a.pgm", "--out",
+        assertBad("Give only one of them", "run", sort, "--step", "match counts=\"1 1\" with=a.pgm", "--out",
                 folder.resolve("b.csv"));
     }
 
@@ -420,14 +420,14 @@ class CommandsTest extends CommandTest {
         assertThat(output).contains("(1, 1 − 1) = (1, 0) of p", "s = t(1, 0) = 1");
         assertThat(pixeron("check", first, "--image", "p=" + second, "--step", "combine with=p by=difference overflow=keep", "--by-hand",
                 write("swapped.csv", "3,0\n-2,-1\n"))).isEqualTo(1);
-        assertThat(output).contains("order-swapped");
-        assertBad("--image second.csv has no name; give NAME=FILE", "run", first, "--image", "second.csv", "--out", out);
+        assertThat(output).contains("Operands swapped:");
+        assertBad("--image second.csv has no name", "run", first, "--image", "second.csv", "--out", out);
         assertBad("--image p= has no file", "run", first, "--image", "p=", "--out", out);
-        assertBad("--image gives the name p twice", "run", first, "--image", "p=" + second, "--image", "p=" + first, "--out", out);
+        assertBad("--image uses the name p twice", "run", first, "--image", "p=" + second, "--image", "p=" + first, "--out", out);
         assertBad("“self” is not a valid name for an image", "run", first, "--image", "self=" + second, "--out", out);
-        assertBad("There is no other image q; there is p", "run", first, "--image", "p=" + second, "--step", "combine with=q by=sum", "--out",
+        assertBad("There is no image q. The images are: p", "run", first, "--image", "p=" + second, "--step", "combine with=q by=sum", "--out",
                 out);
         assertBad("There is no file", "run", first, "--step", "combine with=none.pgm by=sum", "--out", out);
-        assertBad("step:3 is not before this step, which is step 1", "run", first, "--step", "combine with=step:3 by=sum", "--out", out);
+        assertBad("step:3 does not come before this step, which is step 1", "run", first, "--step", "combine with=step:3 by=sum", "--out", out);
     }
 }

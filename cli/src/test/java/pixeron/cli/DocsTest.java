@@ -25,7 +25,7 @@ import pixeron.formula.Scope;
 import pixeron.number.Value;
 
 /**
- * The pages for students are computed: every command in them is run on the demo data and must print what stands there, and
+ * The pages for students are computed: every command in them is run on the demo data and must print what is there, and
  * every sum in the text must be right. {@code -Dpixeron.docs=write} writes what the commands print into the pages.
  */
 class DocsTest {

@@ -50,7 +50,7 @@ class ExerciseCommandsTest extends CommandTest {
         Path sheets = folder.resolve("sheets");
         assertThat(pixeron("worksheet", exercise, "--variants=2", "--out", sheets, "--paper=letter")).isZero();
         assertThat(output).contains("Wrote 11 files for 2 variants");
-        assertBad("is there already and may have been filled in. Give --replace, or another folder.", "worksheet", exercise, "--variants=3", "--out", sheets);
+        assertBad("Add --replace, or choose another folder", "worksheet", exercise, "--variants=3", "--out", sheets);
         assertThat(pixeron("worksheet", exercise, "--variants=2", "--out", sheets, "--paper=letter", "--replace")).isZero();
         Path blank = sheets.resolve(variants.variant(2).code() + ".csv");
         String filled = Files.readString(blank).replaceFirst("name,", "name,Kim").replaceFirst("\n0,\r?\n", "\n0,0\n");
@@ -71,7 +71,7 @@ class ExerciseCommandsTest extends CommandTest {
         Path all = folder.resolve("all");
         assertThat(pixeron("worksheet", exercise, "--variants=1", "--out", all, "--quiz=all")).isZero();
         assertThat(List.of("quiz.zip", "quiz-qti-2.1.zip", "quiz-moodle.xml")).allSatisfy(name -> assertThat(all.resolve(name)).isNotEmptyFile());
-        assertBad("is not a quiz format; use qti-3.0, qti-2.1, moodle-xml or all", "worksheet", exercise, "--variants=1", "--out", folder.resolve("none"), "--quiz=qti");
+        assertBad("pixeron: \"qti\" is not a valid quiz format. Use qti-3.0, qti-2.1, moodle-xml or all.\n", "worksheet", exercise, "--variants=1", "--out", folder.resolve("none"), "--quiz=qti");
         assertThat(folder.resolve("none")).doesNotExist();
     }
 
@@ -82,12 +82,12 @@ class ExerciseCommandsTest extends CommandTest {
         Path people = write("people.csv", "id,name\n17,Kim\n18,=Noa\n");
         Path results = folder.resolve("results.csv");
         assertThat(pixeron("mark", exercise, answers, "--out", results, "--grades", folder.resolve("grades.csv"), "--people", people, "--columns", "id=Student,name,points")).isZero();
-        assertThat(output).contains("handed in nothing: 1 (=Noa)");
+        assertThat(output).contains("no answer: 1 (=Noa)");
         assertThat(rows("grades.csv")).containsExactly(List.of("Student", "name", "points"), List.of("17", "Kim", "16"), List.of("18", "'=Noa", ""));
-        assertBad("is read by this command", "mark", exercise, answers, "--out", results, "--grades", people, "--people", people);
-        assertBad("--people is for --grades FILE", "mark", exercise, answers, "--out", results, "--people", people);
-        assertBad("The grades and the results cannot both be", "mark", exercise, answers, "--out", results, "--grades", results);
-        assertBad("give the grades another name", "mark", exercise, answers, "--out", results, "--grades", answers.resolve("Kim.csv"));
+        assertBad("is an input of this command", "mark", exercise, answers, "--out", results, "--grades", people, "--people", people);
+        assertBad("pixeron: --people needs --grades FILE.\n", "mark", exercise, answers, "--out", results, "--people", people);
+        assertBad("The grades and the results cannot have the same name", "mark", exercise, answers, "--out", results, "--grades", results);
+        assertBad("Give the grades another name", "mark", exercise, answers, "--out", results, "--grades", answers.resolve("Kim.csv"));
     }
 
     @Test
@@ -99,12 +99,12 @@ class ExerciseCommandsTest extends CommandTest {
         Path feedback = folder.resolve("feedback");
         assertThat(pixeron("mark", exercise, answers, "--out", results, "--feedback", feedback)).isEqualTo(1);
         assertThat(feedback.toFile().list()).containsExactly("Kim.pdf");
-        assertBad("Kim.pdf is there already; give --replace, or another folder", "mark", exercise, answers, "--out", results, "--feedback", feedback);
+        assertBad("Add --replace, or choose another folder", "mark", exercise, answers, "--out", results, "--feedback", feedback);
         assertThat(pixeron("mark", exercise, answers, "--out", results, "--feedback", feedback, "--feedback-format=html")).isEqualTo(1);
         assertThat(Files.readString(feedback.resolve("Kim.html"))).contains("16 of 16 points");
-        assertBad("is not a format for feedback; use pdf or html", "mark", exercise, answers, "--out", results, "--feedback", feedback, "--feedback-format=doc");
-        assertBad("--feedback-format is for --feedback FOLDER", "mark", exercise, answers, "--out", results, "--feedback-format=html");
-        assertBad("The reports and the feedback cannot both go into", "mark", exercise, answers, "--out", results, "--feedback", feedback, "--reports", feedback);
+        assertBad("pixeron: \"doc\" is not a valid feedback format. Use pdf or html.\n", "mark", exercise, answers, "--out", results, "--feedback", feedback, "--feedback-format=doc");
+        assertBad("--feedback-format needs --feedback FOLDER", "mark", exercise, answers, "--out", results, "--feedback-format=html");
+        assertBad("The reports and the feedback cannot have the same folder", "mark", exercise, answers, "--out", results, "--feedback", feedback, "--reports", feedback);
     }
 
     @Test
@@ -116,18 +116,18 @@ class ExerciseCommandsTest extends CommandTest {
         Path results = folder.resolve("results.csv");
         assertThat(pixeron("mark", exercise, folder.resolve("Kim.csv"), folder.resolve("Lee.csv"), "--out", results)).isZero();
         assertThat(pixeron("mark", exercise, folder, "--out", results)).isEqualTo(2);
-        assertThat(error).contains("is there already, among the answers; give --replace");
+        assertThat(error).contains("already exists among the answers");
         assertThat(pixeron("mark", exercise, folder, "--out", results, "--reports", folder.resolve("reports"), "--replace")).isEqualTo(1);
-        assertThat(rows("results.csv").get(0)).startsWith("name", "code", "filled", "agree", "follow", "differ", "first slip", "where it starts", "points", "points part 1", "points part 2",
+        assertThat(rows("results.csv").get(0)).startsWith("name", "code", "filled", "agree", "follow", "differ", "first slip", "first slip title", "where it starts", "points", "points part 1", "points part 2",
                 "comment", "file", "problem");
         List<List<String>> people = rows("results.csv");
         assertThat(people.stream().map(row -> row.get(0))).containsExactly("name", "Kim", "Lee", "Max", "lost", "proof");
-        assertThat(people.get(1).get(8)).isEqualTo("16");
+        assertThat(people.get(1).get(9)).isEqualTo("16");
         assertThat(people.get(3).subList(3, 6)).containsExactly("23", "0", "1");
-        assertThat(people.get(3).get(8)).isEqualTo("15");
-        assertThat(people.get(3).get(13)).contains("The same code is in Kim.csv");
-        assertThat(people.get(4).get(13)).contains("No code is found");
-        assertThat(rows("results-parts.csv").get(1)).startsWith("1", "Levels table of step 1 (equalize), column level s");
+        assertThat(people.get(3).get(9)).isEqualTo("15");
+        assertThat(people.get(3).get(14)).contains("The same code is in Kim.csv");
+        assertThat(people.get(4).get(14)).contains("No code found");
+        assertThat(rows("results-parts.csv").get(1)).startsWith("1", "Levels table of step 1 (histogram equalization), column level s");
         assertThat(folder.resolve("reports/Max.pdf")).isNotEmptyFile();
         assertThat(folder.resolve("reports/lost.pdf")).doesNotExist();
         assertThat(pixeron("mark", exercise, folder, "--out", folder.resolve("results.xlsx"))).isEqualTo(1);
@@ -147,22 +147,22 @@ class ExerciseCommandsTest extends CommandTest {
         }
         List<String> lines = output.lines().toList();
         assertThat(lines).hasSize(4);
-        assertThat(lines.get(1)).startsWith("Kim," + variants.variant(1).code() + ",24,24,0,0,,,16,8,8,,Kim.csv,");
+        assertThat(lines.get(1)).startsWith("Kim," + variants.variant(1).code() + ",24,24,0,0,,,,16,8,8,,Kim.csv,");
         assertThat(lines.get(2)).contains("none.csv");
-        assertThat(lines.get(3)).endsWith("no name.csv,This is no name of a file.");
+        assertThat(lines.get(3)).endsWith("no name.csv,This is not a valid file name.");
     }
 
     @Test
     void whatCannotBeIsSaidInOneLine() throws IOException {
-        assertBad("0 variants are asked for; right is 1 to 10000", "worksheet", exercise, "--variants=0", "--out", folder.resolve("s"));
+        assertBad("pixeron: 0 variants are not possible. Use 1 to 10000.\n", "worksheet", exercise, "--variants=0", "--out", folder.resolve("s"));
         assertBad("100000 variants", "worksheet", exercise, "--variants=100000", "--out", folder.resolve("s"));
-        assertBad("is no paper", "worksheet", exercise, "--variants=1", "--out", folder.resolve("s"), "--paper=a5");
+        assertBad("is not a valid paper size", "worksheet", exercise, "--variants=1", "--out", folder.resolve("s"), "--paper=a5");
         assertThat(folder.resolve("s")).doesNotExist();
         assertBad("not a Pixeron exercise", "worksheet", write("e" + ExerciseFile.ENDING, "{}"), "--variants=1", "--out", folder.resolve("s"));
         assertBad("--out RESULTS.csv", "mark", exercise, image);
-        assertBad("ends with neither", "mark", exercise, image, "--out", folder.resolve("r.txt"));
+        assertBad("has no valid ending", "mark", exercise, image, "--out", folder.resolve("r.txt"));
         assertBad("There is no file or folder", "mark", exercise, folder.resolve("none"), "--out", folder.resolve("r.csv"));
-        assertBad("There are no answers", "mark", exercise, Files.createDirectory(folder.resolve("empty")), "--out", folder.resolve("r.csv"));
+        assertBad("No answers found", "mark", exercise, Files.createDirectory(folder.resolve("empty")), "--out", folder.resolve("r.csv"));
         try (Stream<Path> all = Files.list(folder)) {
             assertThat(all.map(file -> file.getFileName().toString())).noneMatch(name -> name.startsWith("r."));
         }

@@ -18,6 +18,6 @@ class PatienceTest {
             progress.report(0);
             throw new AssertionError("went on");
         }, done -> false, told::add)).isSameAs(Findings.NONE);
-        assertThat(told).containsExactly("The search for slips was stopped after 10 s; the values are checked.");
+        assertThat(told).containsExactly("The search for slips was stopped after 10 s. The values are checked.");
     }
 }

@@ -66,7 +66,7 @@ class ProgramCommandsTest extends CommandTest {
         Image other = Image.of(7, new int[][] {{1, 2, 3}, {4, 5, 6}, {7, 0, 7}});
         LoopProgram told = StepLine.parse("combine with=pull by=product rounding=floor").bind(new Inputs(before, name -> other)).program().orElseThrow();
         Path file = Files.writeString(folder.resolve("Combine.java"), told.java());
-        String[] step = {"check", image.toString(), "--max", "7", "--image", "pull=" + pull, "--format=json", "--cases=1", "--step"};
+        String[] step = {"check", image.toString(), "--max", "7", "--image", "pull=" + pull, "--format=json", "--cases=1", "--seconds=600", "--step"};
         String command = "\"" + JAVA + "\" -XX:TieredStopAtLevel=1 \"" + file + "\" {in} {with} {out}";
         assertThat(pixeron(Stream.concat(Stream.of(step), Stream.of("combine with=pull by=product rounding=floor", "--by-program", command)).toArray())).isZero();
         assertThat(json().get("agree").intValue()).isEqualTo(9);
@@ -103,7 +103,7 @@ class ProgramCommandsTest extends CommandTest {
                 """);
         String command = "\"" + JAVA + "\" -XX:TieredStopAtLevel=1 \"" + file + "\" {in} {out}";
         assertThat(pixeron("check", image, "--max", "7", "--step", "invert", "--by-program", command, "--format=json", "--seconds=600")).isEqualTo(1);
-        assertThat(output).contains("The program wrote 2048 KiB, more than the values of a result of 3 × 3 need.");
+        assertThat(output).contains("The program wrote 2048 KiB, too much for a result of 3 × 3.");
     }
 
     @Test
@@ -143,8 +143,8 @@ class ProgramCommandsTest extends CommandTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
         "throw new IllegalStateException(\"out of ink\"); | The program failed with exit code 1",
-        "System.exit(0); | The program wrote nothing",
-        "out = new int[2][3]; | The program wrote 2 × 3 values, and the result has 3 × 3.",
+        "System.exit(0); | The program wrote no file {out}",
+        "out = new int[2][3]; | The program wrote 2 × 3 values, but the result has 3 × 3.",
         "Files.delete(Path.of(a[0])); System.exit(3); | exit code 3"})
     void whatGoesWrongIsSaidInOneLine(String change, String message) throws IOException {
         assertThat(check(program("if (n > 0) { " + change + " }"))).isEqualTo(1);
@@ -161,13 +161,13 @@ class ProgramCommandsTest extends CommandTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"mine {in}; {out}", "mine {in.tif} {out}; {in.tif} is not known", "'mine {in} {out}; a quote does not end",
-        "no-such-program {in} {out}; cannot be started", "mine {with} {in} {out}; no step names another image"})
+    @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"mine {in}; {out}", "mine {in.tif} {out}; {in.tif} is unknown", "'mine {in} {out}; the closing quote is missing",
+        "no-such-program {in} {out}; Cannot start \"no-such-program\"", "mine {with} {in} {out}; The command reads {with}, but no step uses another image"})
     void badCommandsAreRefused(String command, String message) {
         assertThat(check(command)).isEqualTo(2);
         assertThat(error).contains(message).hasLineCount(1);
         assertThat(check("mine {in} {out}", "--cases=-1")).isEqualTo(2);
         assertThat(check("mine {in} {out}", "--by-hand=" + image)).isEqualTo(2);
-        assertThat(error).contains("in place of --by-hand");
+        assertThat(error).contains("--by-program cannot be combined with --by-hand, --table, --out or --tolerance");
     }
 }

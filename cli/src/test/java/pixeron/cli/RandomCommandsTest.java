@@ -68,7 +68,7 @@ class RandomCommandsTest extends CommandTest {
                 words.addAll(List.of("--face", lines.one(List.of("red", "green", "alpha", "magnitude", "real"))));
             }
             int code = pixeron(words.toArray());
-            if (error.contains("Something went wrong") || code == 2 && error.lines().count() != 1) {
+            if (error.contains("Internal error") || code == 2 && error.lines().count() != 1) {
                 wrong.add(n + ": " + String.join(" ", words.stream().map(word -> "'" + word + "'").toList()) + "\n" + error);
             }
             good += code == 2 ? 0 : 1;

@@ -46,9 +46,9 @@ class RecipeCommandsTest extends CommandTest {
         assertThat(output).contains("\n193,1,");
         assertThat(pixeron("report", image, "--steps", project, "--out", folder.resolve("report.md"))).isZero();
         assertThat(folder.resolve("report.md")).content().contains("multiply");
-        assertBad("leave out --step", "run", image, "--steps", project, "--step", "invert", "--out", out);
+        assertBad("--steps and --step cannot be combined", "run", image, "--steps", project, "--step", "invert", "--out", out);
         assertBad("no branch “Z”; it has A, B", "run", image, "--steps", project, "--branch", "Z", "--out", out);
-        assertBad("add --steps PROJECT", "run", image, "--branch", "A", "--out", out);
+        assertBad("--branch needs --steps PROJECT", "run", image, "--branch", "A", "--out", out);
     }
 
     /** A line for each; what goes wrong with one says why, and the others are written. */
@@ -70,7 +70,7 @@ class RecipeCommandsTest extends CommandTest {
         assertThat(results.resolve("bad.csv")).doesNotExist();
         // A second time nothing is replaced unasked.
         assertThat(pixeron("run", image, "--steps", project, "--out-folder", results)).isEqualTo(1);
-        assertThat(output).contains("exists already");
+        assertThat(output).contains("already exists");
         assertThat(pixeron("run", image, "--step", "invert", "--out-folder", results, "--replace")).isZero();
         assertThat(results.resolve("proof.txt")).hasContent("118 158 159\n91 157 154\n");
         assertThat(pixeron("run", folder.resolve("proofs/*.pgm"), "--step", "invert", "--out-folder", results, "--format", "csv")).isZero();
@@ -80,11 +80,11 @@ class RecipeCommandsTest extends CommandTest {
     @Test
     void oneWayToWrite() {
         assertBad("Missing required option --out FILE, or --out-folder", "run", image);
-        assertBad("give one of them", "run", image, "--out", folder.resolve("o.csv"), "--out-folder", folder);
-        assertBad("2 images are given; use --out-folder", "run", image, image, "--out", folder.resolve("o.csv"));
-        assertBad("--replace is for --out-folder", "run", image, "--out", folder.resolve("o.csv"), "--replace");
-        assertBad("would both be", "run", image, image, "--out-folder", folder.resolve("results"));
-        assertBad("is read and would be replaced", "run", image, "--out-folder", folder, "--replace");
+        assertBad("Use one of them", "run", image, "--out", folder.resolve("o.csv"), "--out-folder", folder);
+        assertBad("there are 2 images. Use --out-folder", "run", image, image, "--out", folder.resolve("o.csv"));
+        assertBad("--replace works with --out-folder only; with --out, the ending sets the format, and the file is replaced", "run", image, "--out", folder.resolve("o.csv"), "--replace");
+        assertBad("would have the same name", "run", image, image, "--out-folder", folder.resolve("results"));
+        assertBad("would replace the input", "run", image, "--out-folder", folder, "--replace");
         assertThat(folder.resolve("results")).doesNotExist();
     }
 }

@@ -32,7 +32,7 @@ class SpectrumCommandsTest extends CommandTest {
             words[2 + 2 * n] = "--step";
             words[3 + 2 * n] = steps[n];
         }
-        System.arraycopy(new Object[] {"--face", name, "--out", out}, 0, words, 2 + 2 * steps.length, 4);
+        System.arraycopy(new Object[] {"--component", name, "--out", out}, 0, words, 2 + 2 * steps.length, 4);
         assertThat(pixeron(words)).as(error).isZero();
         return Files.readString(out);
     }
@@ -42,7 +42,7 @@ class SpectrumCommandsTest extends CommandTest {
         assertThat(face("real", square, "fourier")).isEqualTo("1,-5\n-3,11\n");
         assertThat(face("magnitude", square, "fourier", "notch u=0 v=1")).isEqualTo("1,5\n0,11\n");
         assertThat(face("phase", row, "fourier")).isEqualTo("180,-135,0,135\n");
-        assertThat(face("imaginary", row, "fourier", "pass keep=high radius=1")).isEqualTo("0,0,0,0\n");
+        assertThat(face("imaginary", row, "fourier", "frequency-filter keep=high radius=1")).isEqualTo("0,0,0,0\n");
         Path back = folder.resolve("back.csv");
         assertThat(pixeron("run", square, "--step", "fourier", "--step", "fourier-inverse", "--out", back)).isZero();
         assertThat(Files.readString(back)).isEqualTo("1,2\n3,5\n");
@@ -56,7 +56,7 @@ class SpectrumCommandsTest extends CommandTest {
         Path read = folder.resolve("read.csv");
         assertThat(pixeron("run", out, "--out", read)).isZero();
         assertThat(Files.readString(read)).isEqualTo("2,5\n4,7\n");
-        assertThat(pixeron("run", square, "--step", "fourier", "--face", "log", "--out", out)).isZero();
+        assertThat(pixeron("run", square, "--step", "fourier", "--component", "log", "--out", out)).isZero();
         assertThat(pixeron("run", out, "--out", read)).isZero();
         assertThat(Files.readString(read)).isEqualTo("2,5\n4,7\n");
     }
@@ -78,9 +78,9 @@ class SpectrumCommandsTest extends CommandTest {
 
     @Test
     void aWorkingIsThatOfOneFace() throws IOException {
-        assertThat(pixeron("explain", row, "--step", "fourier", "--face", "phase", "--at", "0,3")).isZero();
+        assertThat(pixeron("explain", row, "--step", "fourier", "--component", "phase", "--at", "0,3")).isZero();
         assertThat(output).contains("real        Σ r cos a = −2", "imaginary   −Σ r sin a = 2", "atan2(2, −2) = 135   degrees");
-        assertThat(pixeron("explain", row, "--step", "fourier", "--face", "real", "--at", "0,3", "--format", "json")).isZero();
+        assertThat(pixeron("explain", row, "--step", "fourier", "--component", "real", "--at", "0,3", "--format", "json")).isZero();
         assertThat(json().get("before").isNull()).isTrue();
         assertThat(json().get("after").intValue()).isEqualTo(-2);
     }
@@ -89,33 +89,33 @@ class SpectrumCommandsTest extends CommandTest {
     @Test
     void valuesByHandHaveOnePartOrBoth() throws IOException {
         Path right = write("right.csv", "-2,-2-2i,10,-2+2i\n");
-        assertThat(pixeron("check", row, "--step", "fourier", "--face", "real", "--by-hand", right, "--format", "json")).isZero();
+        assertThat(pixeron("check", row, "--step", "fourier", "--component", "real", "--by-hand", right, "--format", "json")).isZero();
         assertThat(json().get("filled").intValue()).isEqualTo(6);
         // F(0, 0) = 28, F(−1, 0) = 4, F(0, ∓1) = ±8i.
         Path ribs = write("ribs.pgm", "P2 4 2 7  4 6 4 2  3 5 3 1");
         Path turned = write("turned.csv", "0,0,4,0i\n0,-8i,28,8i\n");
-        assertThat(pixeron("check", ribs, "--step", "fourier", "--face", "magnitude", "--by-hand", turned, "--format", "json")).isOne();
+        assertThat(pixeron("check", ribs, "--step", "fourier", "--component", "magnitude", "--by-hand", turned, "--format", "json")).isOne();
         assertThat(json().get("filled").intValue()).as("five magnitudes, three times both parts").isEqualTo(11);
         assertThat(json().get("agree").intValue()).isEqualTo(9);
         assertThat(json().get("first").get("face").textValue()).isEqualTo("imaginary");
         assertThat(json().get("slips").get(0).get("id").textValue()).isEqualTo("sign-of-angle");
-        assertThat(pixeron("check", ribs, "--step", "fourier", "--face", "magnitude", "--by-hand", turned)).isOne();
+        assertThat(pixeron("check", ribs, "--step", "fourier", "--component", "magnitude", "--by-hand", turned)).isOne();
         assertThat(output).contains("imaginary: 3 filled · 1 agree · 2 differ");
     }
 
     @Test
     void whatIsMissingOrWrongIsSaidInOneLine() throws IOException {
         Path out = folder.resolve("never.csv");
-        assertBad("a table of numbers holds one face; add --face real, imaginary, magnitude, phase or log", "run", row, "--step", "fourier", "--out", out);
-        assertBad("a working is that of one face; add --face", "explain", row, "--step", "fourier", "--at", "0,0");
-        assertBad("values by hand are of one face; add --face", "check", row, "--step", "fourier", "--by-hand", row);
-        assertBad("the result is an image", "run", row, "--step", "invert", "--face", "real", "--out", out);
-        assertBad("the result has real, imaginary, magnitude, phase, log", "run", row, "--step", "fourier", "--face", "red", "--out", out);
-        assertBad("Step 1: notch takes a spectrum, and an image stands before it", "run", row, "--step", "notch u=1 v=0", "--out", out);
-        assertBad("Step 2: invert takes an image, and a spectrum stands before it; fourier-inverse makes an image of it", "run", row, "--step", "fourier", "--step", "invert",
+        assertBad("Add --component real, imaginary, magnitude, phase or log", "run", row, "--step", "fourier", "--out", out);
+        assertBad("a working belongs to one component. Add --component", "explain", row, "--step", "fourier", "--at", "0,0");
+        assertBad("values by hand belong to one component. Add --component", "check", row, "--step", "fourier", "--by-hand", row);
+        assertBad("the result is a gray image", "run", row, "--step", "invert", "--component", "real", "--out", out);
+        assertBad("the result has real, imaginary, magnitude, phase, log", "run", row, "--step", "fourier", "--component", "red", "--out", out);
+        assertBad("pixeron: Step 1: notch needs a spectrum. Add a Fourier transform before it.\n", "run", row, "--step", "notch u=1 v=0", "--out", out);
+        assertBad("Step 2: invert needs an image, but its input is a spectrum. Add an inverse Fourier transform (fourier-inverse) before it", "run", row, "--step", "fourier", "--step", "invert",
                 "--out", out);
-        assertBad("not allowed; give a number of at least 0", "run", row, "--step", "fourier", "--step", "pass keep=low radius=-1", "--out", out);
-        assertBad("to=1 is below radius=2", "run", row, "--step", "fourier", "--step", "pass keep=band radius=2 to=1", "--out", out);
+        assertBad("not allowed. Give a number of at least 0", "run", row, "--step", "fourier", "--step", "frequency-filter keep=low radius=-1", "--out", out);
+        assertBad("to=1 is below radius=2", "run", row, "--step", "fourier", "--step", "frequency-filter keep=band radius=2 to=1", "--out", out);
         assertThat(out).doesNotExist();
     }
 }

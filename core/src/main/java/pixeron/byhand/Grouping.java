@@ -5,7 +5,7 @@ import java.util.regex.Pattern;
 /**
  * Commas and points in numbers as people write them: a decimal mark, or between groups of three digits.
  *
- * <p>Where both stand in a number, the last is the decimal mark; one that stands there several times parts groups. A single comma is
+ * <p>Where both stand in a number, the last is the decimal mark; one that is there several times parts groups. A single comma is
  * taken for a decimal mark; with exactly three digits behind it, it could part groups as well, and only the person knows.
  */
 public final class Grouping {

@@ -97,7 +97,7 @@ public final class HandSheet {
         int height = rows.size();
         int width = rows.stream().mapToInt(List::size).max().orElse(0);
         if (corner.row() + height > grid.rows() || corner.column() + width > grid.columns()) {
-            throw PixeronException.of("A block of %d × %d cells does not fit from %s on into %d × %d.",
+            throw PixeronException.of("A block of %d × %d cells that begins at %s does not fit into %d × %d.",
                     height, width, corner, grid.rows(), grid.columns());
         }
         SortedMap<Pixel, HandValue> changed = new TreeMap<>(cells);
@@ -124,12 +124,12 @@ public final class HandSheet {
     public static HandSheet of(CellTable table, Frame grid) {
         List<List<String>> rows = table.rows();
         if (rows.size() < grid.rows() || table.trimmed().rows().size() > grid.rows()) {
-            throw PixeronException.of("The table has %d rows, and the result has %d.", rows.size(), grid.rows());
+            throw PixeronException.of("The table has %d rows, but the result has %d.", rows.size(), grid.rows());
         }
         for (int i = 0; i < grid.rows(); i++) {
             int length = rows.get(i).size();
             if (length != grid.columns() && !rows.get(i).stream().allMatch(String::isBlank)) {
-                throw PixeronException.of("Row %d (counted from 0) of the table has %d cells, and the result has %d columns.",
+                throw PixeronException.of("Row %d (counted from 0) of the table has %d cells, but the result has %d columns.",
                         i, length, grid.columns());
             }
         }

@@ -39,7 +39,7 @@ public final class Chain {
 
     /**
      * @return the image in front of the first step
-     * @throws PixeronException if it is a colour image
+     * @throws PixeronException if it is a color image
      */
     public Image source() {
         return new Outcome.Done(input).image();
@@ -105,7 +105,7 @@ public final class Chain {
         int number = position + 1;
         for (Stage stage : stages) {
             if (stage.link().step().references().contains(Reference.toStep(number))) {
-                throw PixeronException.of("Step %d refers to step %d; let it refer to something else first.", stage.position() + 1, number);
+                throw PixeronException.of("Step %d uses the result of step %d. Change step %1$d first.", stage.position() + 1, number);
             }
         }
         return changed(position, links -> {
@@ -143,7 +143,7 @@ public final class Chain {
         for (String reference : step.references()) {
             int named = Reference.step(reference).orElse(0);
             if (named >= number) {
-                throw PixeronException.of("There step %d (%s) would refer to step %d, which is not before it.", number, step.type().name(),
+                throw PixeronException.of("Cannot move: step %d (%s) needs the result of step %d, which must come before it.", number, step.type().name(),
                         named);
             }
         }
@@ -182,7 +182,7 @@ public final class Chain {
      */
     Result result(String name, int number, Progress progress) {
         if (number > size()) {
-            throw PixeronException.of("The image %s has no step %d; it has %s.", name, number, size() == 0 ? "no steps" : size() == 1 ? "one step" : size() + " steps");
+            throw PixeronException.of("The image %s has no step %d. It has %s.", name, number, size() == 0 ? "no steps" : size() == 1 ? "one step" : size() + " steps");
         } else if (number == 0) {
             return input;
         } else if (stage(number - 1).after(progress) instanceof Outcome.Failed failed) {

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -58,12 +58,12 @@ public final class ChainPrograms {
      */
     public static ChainProgram of(Chain chain, String name, int upTo, Progress progress) {
         if (upTo < 0 || upTo > chain.size()) {
-            throw PixeronException.of("There is no step %d; the chain has %d.", upTo, chain.size());
+            throw PixeronException.of("There is no step %d. The chain has %d.", upTo, chain.size());
         }
         ChainPrograms made = new ChainPrograms(progress);
         Result result = result(chain, upTo, progress);
         if (result instanceof Spectrum) {
-            throw PixeronException.of("The result of step %d is a spectrum, which a program does not write. Go on to fourier-inverse, or end before.", upTo);
+            throw PixeronException.of("The result of step %d is a spectrum, which programs do not write. Continue to fourier-inverse, or stop before it.", upTo);
         }
         requirePackable(result);
         // The image is read first, even where a step makes something else of it.
@@ -80,9 +80,9 @@ public final class ChainPrograms {
 
     private static void requirePackable(Result result) {
         Frame frame = result.frame();
-        if (result instanceof ColourImage colour && (frame.maximumLevel() != Image.BYTE_MAXIMUM || colour.faces().stream().anyMatch(face ->
+        if (result instanceof ColorImage color && (frame.maximumLevel() != Image.BYTE_MAXIMUM || color.faces().stream().anyMatch(face ->
                 !face.image().isLevelImage()))) {
-            throw PixeronException.of("An image in color is read and written as packed pixels, which hold whole levels from 0 to 255. Here a channel has others.");
+            throw PixeronException.of("Programs read and write color images as packed pixels with whole levels from 0 to 255. This image has other values.");
         }
     }
 
@@ -126,7 +126,7 @@ public final class ChainPrograms {
         Bound bound = stage.bound(progress).orElseThrow();
         Operation operation = bound.face(place.face()).orElseThrow();
         String line = stage.link().step().line();
-        LoopProgram program = operation.program().orElseThrow(() -> PixeronException.of("Step %d, \"%s\", is not written as a program.", place.number(), line));
+        LoopProgram program = operation.program().orElseThrow(() -> PixeronException.of("Step %d, \"%s\", cannot be written as a program.", place.number(), line));
         List<String> arguments = new ArrayList<>();
         List<Image> images = new ArrayList<>();
         for (LoopProgram.Input input : program.inputs()) {
@@ -176,7 +176,7 @@ public final class ChainPrograms {
             return Image.VALUE;
         }
         Optional<Result.Face> found = result.faces().stream().filter(face -> face.name().equals(wanted)).findFirst();
-        return found.orElseThrow(() -> PixeronException.of("Step %d takes %s of an image that has none; that is not written as a program.", stage.position() + 1,
+        return found.orElseThrow(() -> PixeronException.of("Step %d uses %s of an image without it. This cannot be written as a program.", stage.position() + 1,
                 wanted)).name();
     }
 }

@@ -4,7 +4,7 @@ import pixeron.PixeronException;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
-import pixeron.step.colour.GrayStep;
+import pixeron.step.color.GrayStep;
 import pixeron.step.frequency.FourierInverse;
 
 /** What came of a stage: a result, or the reason why there is none. */
@@ -30,7 +30,7 @@ public sealed interface Outcome {
         if (result instanceof Image image) {
             return image;
         }
-        throw PixeronException.of("The result is %s; a step %s makes an image of it.", result.kind(), (result instanceof Spectrum ? new FourierInverse() : new GrayStep()).name());
+        throw PixeronException.of("The result is %s. Add the step %s to get an image.", result.kind(), (result instanceof Spectrum ? new FourierInverse() : new GrayStep()).name());
     }
 
     /**

@@ -12,7 +12,7 @@ import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Reference;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 import pixeron.step.key.ReferenceParameter;
 
 /**
@@ -122,7 +122,7 @@ public final class Stage {
         }
         int wanted = step.getAsInt();
         if (wanted > position) {
-            throw PixeronException.of("%s is not before this step, which is step %d.", reference, position + 1);
+            throw PixeronException.of("%s does not come before this step, which is step %d.", reference, position + 1);
         }
         Stage at = previous;
         while (at != null && at.position >= wanted) {
@@ -137,7 +137,7 @@ public final class Stage {
                 : Optional.empty();
     }
 
-    /** @return the same, where the result is an image; empty where it has colour */
+    /** @return the same, where the result is an image; empty where it has color */
     public Optional<Operation> operation(Progress progress) {
         return bound(progress).filter(Operation.class::isInstance).map(Operation.class::cast);
     }

@@ -39,8 +39,8 @@ record Surroundings(Map<String, Chain> others, long mostPixels) {
         Reference.OfOther named = named(reference);
         Chain other = others.get(named.image());
         if (other == null) {
-            throw PixeronException.of("There is no other image %s%s.", Decimals.shortened(named.image()), others.isEmpty() ? ""
-                    : "; there is " + String.join(", ", others.keySet()));
+            throw PixeronException.of("There is no image %s%s.", Decimals.shortened(named.image()), others.isEmpty() ? ""
+                    : ". The images are: " + String.join(", ", others.keySet()));
         }
         return other.result(named.image(), named.step().orElse(other.size()), progress);
     }

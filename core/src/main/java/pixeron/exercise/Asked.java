@@ -41,7 +41,7 @@ public record Asked(int step, String face, What what, Rational points) {
         public Some {
             pixels = pixels.stream().distinct().sorted().toList();
             if (pixels.isEmpty()) {
-                throw PixeronException.of("No cells are named; right is a list such as [\"0,0\", \"1,2\"].");
+                throw PixeronException.of("The list of cells is empty. Use a list such as [\"0,0\", \"1,2\"].");
             }
         }
     }
@@ -65,9 +65,9 @@ public record Asked(int step, String face, What what, Rational points) {
 
     public Asked {
         if (step < 1) {
-            throw PixeronException.of("Step %d is asked for; steps are counted from 1.", step);
+            throw PixeronException.of("The exercise asks for step %d, but steps are counted from 1.", step);
         } else if (points.signum() < 0) {
-            throw PixeronException.of("%s points are given; right is 0 or more.", points);
+            throw PixeronException.of("%s points are not possible. Use 0 or more.", points);
         }
     }
 

@@ -42,7 +42,7 @@ public sealed interface Choice {
             requireName(name);
             values = List.copyOf(values);
             if (values.isEmpty()) {
-                throw PixeronException.of("The choice \"%s\" has no values; it needs at least one.", name);
+                throw PixeronException.of("The choice \"%s\" has no values. Add at least one.", name);
             }
         }
 
@@ -68,7 +68,7 @@ public sealed interface Choice {
         public OfRange {
             requireName(name);
             if (step.signum() <= 0 || to.compareTo(from) < 0) {
-                throw PixeronException.of("The choice \"%s\" goes from %s to %s by %s; right is a step above 0 and an end that is not below the beginning.",
+                throw PixeronException.of("The choice \"%s\" goes from %s to %s by %s. The increment must be positive and the end not below the start.",
                         name, from, to, step);
             } else if (steps(from, to, step).compareTo(Rational.of(MOST - 1)) > 0) {
                 throw PixeronException.of("The choice \"%s\" has more than %d values.", name, MOST);
@@ -103,7 +103,7 @@ public sealed interface Choice {
         }
         List<String> values = Stream.of(text.split(",")).map(String::strip).filter(value -> !value.isEmpty()).toList();
         if (values.isEmpty()) {
-            throw PixeronException.of("{%s} has no values; right is such as 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25.", name);
+            throw PixeronException.of("{%s} has no values. Use the form 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25.", name);
         }
         return new OfList(name, values);
     }
@@ -116,7 +116,7 @@ public sealed interface Choice {
 
     private static void requireName(String name) {
         if (!name.matches("[a-z][a-z0-9]{0,19}") || name.equals(VARIANT)) {
-            throw PixeronException.of("\"%s\" is no name of a choice; right is a small letter and then small letters and digits, at most 20, and not \"%s\".",
+            throw PixeronException.of("\"%s\" is not a valid name of a choice. Use at most 20 lowercase letters and digits, a letter first, and not \"%s\".",
                     Decimals.shortened(name), VARIANT);
         }
     }

@@ -14,7 +14,7 @@ import pixeron.number.Rational;
  * A task with choices. Immutable.
  *
  * @param title what it is called
- * @param task in words; a choice in braces stands there as its value
+ * @param task in words; a choice in braces is there as its value
  * @param image that it begins with
  * @param steps their lines, in which numbers may be written as {@code {name}}
  * @param choices the names and what each can be; in their order they are drawn
@@ -35,25 +35,25 @@ public record Exercise(String title, String task, GivenImage image, List<String>
         Set<String> names = new HashSet<>(Set.of(Choice.VARIANT));
         for (Choice choice : choices) {
             if (!names.add(choice.name())) {
-                throw PixeronException.of("The choice \"%s\" stands twice.", choice.name());
+                throw PixeronException.of("The choice \"%s\" is given twice.", choice.name());
             }
         }
         Stream.concat(steps.stream(), image instanceof GivenImage.Made made ? Stream.of(made.line()) : Stream.<String>empty())
                 .flatMap(line -> BRACES.matcher(line).results()).map(found -> found.group(1)).filter(name -> !names.contains(name))
                 .findFirst().ifPresent(name -> {
-                    throw PixeronException.of("There is no choice \"%s\"; there %s.", name, names.size() == 1 ? "is only {variant}"
+                    throw PixeronException.of("There is no choice \"%s\". There %s.", name, names.size() == 1 ? "is only {variant}"
                             : "are " + String.join(", ", names.stream().sorted().toList()));
                 });
         if (title.isBlank()) {
             throw PixeronException.of("The exercise has no title.");
         } else if (asked.isEmpty()) {
-            throw PixeronException.of("Nothing is asked; an exercise asks for at least one part.");
+            throw PixeronException.of("The exercise asks for nothing. Add at least one question.");
         } else if (steps.size() > MOST_STEPS) {
-            throw PixeronException.of("The exercise has %d steps; there may be %d.", steps.size(), MOST_STEPS);
+            throw PixeronException.of("The exercise has %d steps. At most %d are possible.", steps.size(), MOST_STEPS);
         }
         for (Asked part : asked) {
             if (part.step() > steps.size()) {
-                throw PixeronException.of("Step %d is asked for, and there %s.", part.step(), steps.size() == 1 ? "is 1" : "are " + steps.size());
+                throw PixeronException.of("The exercise asks for step %d, but there %s.", part.step(), steps.size() == 1 ? "is 1" : "are " + steps.size());
             }
         }
     }

@@ -52,7 +52,7 @@ public record Variant(Exercise exercise, int number, int draw, Map<String, Strin
     /** @return what stands above the numbers of a face of the image */
     public String title(Result.Face face) {
         Result input = chain.input();
-        return (input.faces().size() == 1 ? "Image" : "Image, " + face.name()) + ", levels 0 … " + input.frame().maximumLevel();
+        return (input.faces().size() == 1 ? "Image" : "Image, " + face.name()) + ", levels 0–" + input.frame().maximumLevel();
     }
 
     /** @return it as work without a value by hand */
@@ -67,7 +67,7 @@ public record Variant(Exercise exercise, int number, int draw, Map<String, Strin
         Bound bound = stage.bound(Progress.NONE).orElseThrow();
         // Tables of a result with several faces are of all of them together; they stand with the first.
         String face = asked.face().equals(Image.VALUE) && !asked.isOfResult() ? bound.faces().get(0) : asked.face();
-        Operation operation = bound.face(face).orElseThrow(() -> PixeronException.of("The result of step %d has the faces %s; name one of them with \"face\".",
+        Operation operation = bound.face(face).orElseThrow(() -> PixeronException.of("The result of step %d has the components %s. Choose one of them with \"component\".",
                 asked.step(), String.join(", ", bound.faces())));
         Asked.What what = asked.what();
         if (asked.isOfResult()) {
@@ -77,13 +77,13 @@ public record Variant(Exercise exercise, int number, int draw, Map<String, Strin
         String name = what instanceof Asked.Column column ? column.table() : what instanceof Asked.OnTheWay way ? PixelTable.name(way.pixel())
                 : PointStep.CONSTANTS.name();
         Table table = PixelTable.named(operation, name).orElseThrow(() -> PixeronException.of(
-                "Step %d (%s) has no %s; it has %s.", asked.step(), operation.step().type().name(), what instanceof Asked.OnTheWay way
+                "Step %d (%s) has no %s. It has %s.", asked.step(), operation.step().type().name(), what instanceof Asked.OnTheWay way
                         ? "pixel at " + way.pixel() : "table \"" + name + "\"", operation.tables().isEmpty() ? "no tables"
                                 : "the tables " + String.join(", ", operation.tables().stream().map(Table::name).toList())));
         List<String> columns = what instanceof Asked.Column column ? List.of(column.column()) : table.columns();
         for (String column : columns) {
             if (!table.columns().contains(column) || !table.isFillable(column)) {
-                throw PixeronException.of("The table \"%s\" of step %d has no column \"%s\" to be filled in; it has %s.", name, asked.step(), column,
+                throw PixeronException.of("The table \"%s\" of step %d has no column \"%s\" to fill in. It has %s.", name, asked.step(), column,
                         String.join(", ", table.columns().stream().filter(table::isFillable).toList()));
             }
         }
@@ -96,7 +96,7 @@ public record Variant(Exercise exercise, int number, int draw, Map<String, Strin
                         part.area().column() + n % part.area().width())).toList()
                 : IntStream.range(0, frame.count()).mapToObj(frame::pixel).toList();
         pixels.stream().filter(pixel -> !frame.contains(pixel)).findFirst().ifPresent(pixel -> {
-            throw PixeronException.of("The cell at %s is asked for, and the result has %d × %d.", pixel, frame.rows(), frame.columns());
+            throw PixeronException.of("The exercise asks for the cell at %s, but the result has %d × %d cells.", pixel, frame.rows(), frame.columns());
         });
         return pixels;
     }

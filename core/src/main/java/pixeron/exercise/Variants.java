@@ -46,7 +46,7 @@ public final class Variants {
     private static final int MOST_DRAWS = 1000;
     /** Drawing one variant takes a moment; where it does not end, the wishes hardly ever hold, or the steps are too much for a large image. */
     private static final int MOST_SECONDS = 10;
-    private static final String UNLIKE = "lines unlike those of the variants before it";
+    private static final String UNLIKE = "steps that differ from those of earlier variants";
     private static final long PER_VARIANT = 1L << 16;
 
     private final Exercise exercise;
@@ -85,7 +85,7 @@ public final class Variants {
      */
     public Variant variant(int number, Progress progress) {
         if (number < 1 || number > MOST) {
-            throw PixeronException.of("There is no variant %d; variants are counted from 1 to %d.", number, MOST);
+            throw PixeronException.of("There is no variant %d. Variants are counted from 1 to %d.", number, MOST);
         }
         if (exercise.namesVariant()) {
             return drawn(number, progress);
@@ -115,7 +115,7 @@ public final class Variants {
      */
     public List<Variant> first(int count, Progress progress) {
         if (count < 1 || count > MOST) {
-            throw PixeronException.of("%d variants are asked for; right is 1 to %d.", count, MOST);
+            throw PixeronException.of("%d variants are not possible. Use 1 to %d.", count, MOST);
         }
         List<Variant> all = new ArrayList<>();
         for (int n = 1; n <= count; n++) {
@@ -131,8 +131,8 @@ public final class Variants {
             return drawn(number, broken, done -> progress.isWanted(done) && patient.isWanted(done));
         } catch (CancellationException stopped) {
             progress.report(0);
-            throw PixeronException.of("Variant %d was not drawn within %d seconds: %s. Use a smaller image, or change the steps or the wish.", number, MOST_SECONDS,
-                    broken.isEmpty() ? "its steps take too long" : "none of " + broken.values().stream().mapToInt(n -> n).sum() + " draws is with " + most(broken));
+            throw PixeronException.of("No valid variant %d was found within %d seconds: %s. Use a smaller image, or change the steps or the constraints.", number, MOST_SECONDS,
+                    broken.isEmpty() ? "its steps take too long" : "none of " + broken.values().stream().mapToInt(n -> n).sum() + " tries has " + most(broken));
         }
     }
 
@@ -163,9 +163,9 @@ public final class Variants {
             broken.merge(problem.get(), 1, Integer::sum);
         }
         String most = most(broken);
-        throw PixeronException.of("Variant %d cannot be had: %s none is with %s; %s.", number, draws == 1 ? "it has no choices to draw again, and"
-                : "of " + draws + " draws", most, most.equals(UNLIKE) ? "take fewer variants, or choices with more values"
-                        : "change the wish or the choices");
+        throw PixeronException.of("No valid variant %d: %s none has %s. To get one, %s.", number, draws == 1 ? "there are no random numbers, and"
+                : "of " + draws + " tries", most, most.equals(UNLIKE) ? "use fewer variants, or choices with more values"
+                        : "relax the constraints, or change the choices");
     }
 
     private Map<String, String> values(int number, int draw) {
@@ -217,7 +217,7 @@ public final class Variants {
                     progress.report(0);
                     Value exact = operation.exact(pixel);
                     if (wish.isWithoutTies() && isRounded && isTie(exact)) {
-                        return Optional.of("results without ties");
+                        return Optional.of("results without rounding ties");
                     } else if (wish.decimals().isPresent() && decimals(exact) > wish.decimals().getAsInt()) {
                         return Optional.of("at most " + wish.decimals().getAsInt() + (wish.decimals().getAsInt() == 1 ? " decimal" : " decimals"));
                     }

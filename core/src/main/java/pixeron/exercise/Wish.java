@@ -9,7 +9,7 @@ import pixeron.PixeronException;
  *
  * @param isWithoutTies no value lies just between two whole numbers when it is rounded
  * @param decimals no value before rounding has more decimals than these, 0 … 9; empty where it may
- * @param clipped at least so many values lie outside 0 … M before overflow, together in all steps; 0 where none need be
+ * @param clipped at least so many values lie outside 0–M before overflow, together in all steps; 0 where none need be
  */
 public record Wish(boolean isWithoutTies, OptionalInt decimals, int clipped) {
 
@@ -20,9 +20,9 @@ public record Wish(boolean isWithoutTies, OptionalInt decimals, int clipped) {
 
     public Wish {
         if (decimals.isPresent() && (decimals.getAsInt() < 0 || decimals.getAsInt() > MOST_DECIMALS)) {
-            throw PixeronException.of("The wish for at most %d decimals must be from 0 to %d.", decimals.getAsInt(), MOST_DECIMALS);
+            throw PixeronException.of("The constraint \"at most %d decimals\" must be from 0 to %d.", decimals.getAsInt(), MOST_DECIMALS);
         } else if (clipped < 0) {
-            throw PixeronException.of("The wish for at least %d clipped values must be 0 or more.", clipped);
+            throw PixeronException.of("The constraint \"at least %d clipped values\" must be 0 or more.", clipped);
         }
     }
 

@@ -79,7 +79,7 @@ public final class CellTable {
 
     private static CellTable parse(String text, int most) {
         if (most < Integer.MAX_VALUE && text.lines().anyMatch(line -> line.length() > LONGEST_LINE)) {
-            throw PixeronException.of("A line of this table has more than %d characters, more than is read as values by hand.", LONGEST_LINE);
+            throw PixeronException.of("A line of this table has more than %d characters, the limit for values by hand.", LONGEST_LINE);
         }
         return parse(text, separator(text), new Builder(most));
     }
@@ -184,7 +184,7 @@ public final class CellTable {
                 builder.add(row);
             }
         } catch (IOException | UncheckedIOException | IllegalStateException broken) {
-            throw PixeronException.because(broken, "Line %d of the table has a quote that does not end.",
+            throw PixeronException.because(broken, "Line %d of the table has a quotation mark without an end.",
                     builder.rowCount + 1);
         }
         return builder.build();
@@ -238,7 +238,7 @@ public final class CellTable {
                     cells = Arrays.copyOf(cells, cellCount + cellCount / 2);
                 }
                 if (cellCount == most) {
-                    throw PixeronException.of("This table has more than %d cells, more than is read as values by hand.", most);
+                    throw PixeronException.of("This table has more than %d cells, the limit for values by hand.", most);
                 }
                 cells[cellCount++] = shared(cell.strip());
             }
@@ -277,7 +277,7 @@ public final class CellTable {
         } catch (CharacterCodingException notText) {
             // The same answer as for a zero byte below.
         }
-        throw PixeronException.of("This is neither a picture that is read (PNG, JPEG, BMP, GIF, TIFF, Netpbm) nor a "
+        throw PixeronException.of("This file is neither a picture (PNG, JPEG, BMP, GIF, TIFF, Netpbm) nor a "
                 + "table of numbers in UTF-8.");
     }
 }

@@ -65,7 +65,7 @@ final class FloatPictures {
         for (int n = 0; n < image.count(); n++) {
             float value = (float) image.asDouble(n);
             if (Float.isInfinite(value)) {
-                throw PixeronException.of("TIFF holds numbers up to 3.4 · 10³⁸, and the value at %s is larger. Use .csv.", image.pixel(n));
+                throw PixeronException.of("TIFF stores numbers up to 3.4 × 10³⁸, but the value at %s is larger. Use .csv.", image.pixel(n));
             }
             raster.setSample(n % image.columns(), n / image.columns(), 0, value);
         }

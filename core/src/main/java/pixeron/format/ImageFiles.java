@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -34,7 +34,7 @@ public final class ImageFiles {
             Map.entry("jpg", PictureFiles::writeJpeg),
             Map.entry("jpeg", PictureFiles::writeJpeg),
             Map.entry("pgm", NetpbmFiles::writeGray),
-            Map.entry("ppm", NetpbmFiles::writeColour),
+            Map.entry("ppm", NetpbmFiles::writeColor),
             Map.entry("pam", NetpbmFiles::writeMap),
             Map.entry("xlsx", WorkbookFiles::write),
             Map.entry("csv", (image, out) -> NumberTables.write(image, ",", false, out)),
@@ -108,7 +108,7 @@ public final class ImageFiles {
 
     private static void requireContent(byte[] bytes) {
         if (bytes.length == 0) {
-            throw PixeronException.of("The file is empty; it should hold a picture or a table of numbers.");
+            throw PixeronException.of("The file is empty. Choose a picture or a table of numbers.");
         }
     }
 
@@ -131,19 +131,19 @@ public final class ImageFiles {
     static byte[] bytes(Path file) {
         try {
             if (Files.isDirectory(file)) {
-                throw PixeronException.of("%s is a folder; name a file in it.", file);
+                throw PixeronException.of("%s is a folder. Choose a file.", file);
             } else if (!Files.exists(file)) {
                 throw PixeronException.of("There is no file %s.", file);
             } else if (!Files.isRegularFile(file)) {
-                throw PixeronException.of("%s is not a file that can be read to its end.", file);
+                throw PixeronException.of("%s is not a regular file.", file);
             } else if (Files.size(file) > MAXIMUM_BYTES) {
-                throw PixeronException.of("%s is larger than 1 GiB, more than is read.", file);
+                throw PixeronException.of("%s is larger than the limit of 1 GiB.", file);
             }
             return Files.readAllBytes(file);
         } catch (AccessDeniedException denied) {
-            throw PixeronException.because(denied, "%s may not be read; check its permissions.", file);
+            throw PixeronException.because(denied, "No permission to read %s.", file);
         } catch (IOException | OutOfMemoryError trouble) {
-            throw PixeronException.because(trouble, "%s cannot be read: %s.", file, trouble.getMessage());
+            throw PixeronException.because(trouble, "Cannot read %s: %s.", file, trouble.getMessage());
         }
     }
 
@@ -151,17 +151,17 @@ public final class ImageFiles {
      * Writes beside the target and then moves, so that a failure leaves an existing file as it was.
      *
      * @param file ends with .png, .tif, .bmp, .gif, .jpg, .pgm, .ppm, .pam, .csv, .tsv, .txt or .xlsx
-     * @param result an image or a colour image; of a spectrum its picture is written
+     * @param result an image or a color image; of a spectrum its picture is written
      * @param isExact true to write fractions instead of decimals; tables only
      * @throws PixeronException if the ending is unknown, the format cannot hold the result (names those that can), or the
      *     target cannot be written
      */
     public static void write(Path file, Result result, boolean isExact) {
         Writer writer = writer(file, isExact);
-        if (result instanceof ColourImage && ending(file).equals("xlsx")) {
+        if (result instanceof ColorImage && ending(file).equals("xlsx")) {
             SafeFile.write(file, out -> WorkbookFiles.write(result, out));
-        } else if (result instanceof ColourImage colour) {
-            SafeFile.write(file, out -> ColourFiles.write(colour, ending(file), out));
+        } else if (result instanceof ColorImage color) {
+            SafeFile.write(file, out -> ColorFiles.write(color, ending(file), out));
         } else {
             Image image = result instanceof Spectrum spectrum ? spectrum.picture() : (Image) result;
             SafeFile.write(file, out -> writer.write(image, out));
@@ -174,8 +174,8 @@ public final class ImageFiles {
      * @param result an image or a color image with a maximum level that PNG has
      */
     public static void writePng(Result result, OutputStream out) throws IOException {
-        if (result instanceof ColourImage colour) {
-            ColourFiles.write(colour, "png", out);
+        if (result instanceof ColorImage color) {
+            ColorFiles.write(color, "png", out);
         } else {
             PictureFiles.writePng((Image) result, out);
         }
@@ -200,8 +200,8 @@ public final class ImageFiles {
     /** @return the ending of the most common lossless format that can hold the image, with its point */
     public static String suggestedEnding(Result result) {
         boolean isPng = PictureFiles.PNG_MAXIMA.contains(result.frame().maximumLevel());
-        if (result instanceof ColourImage colour) {
-            return isPng && colour.frame().maximumLevel() >= Image.BYTE_MAXIMUM ? ".png" : colour.alpha().isPresent() ? ".pam" : ".ppm";
+        if (result instanceof ColorImage color) {
+            return isPng && color.frame().maximumLevel() >= Image.BYTE_MAXIMUM ? ".png" : color.alpha().isPresent() ? ".pam" : ".ppm";
         }
         return result instanceof Image image && !image.isLevelImage() ? ".csv" : isPng ? ".png" : ".pgm";
     }
@@ -237,9 +237,9 @@ public final class ImageFiles {
         String ending = ending(file);
         Writer writer = (isExact ? EXACT_WRITERS : WRITERS).get(name.contains(".") ? ending : "");
         if (writer == null && isExact && WRITERS.containsKey(ending)) {
-            throw PixeronException.of("Exact fractions are written to .csv, .tsv or .txt, not to \"%s\".", name);
+            throw PixeronException.of("Exact fractions can be written to .csv, .tsv or .txt, not to \"%s\".", name);
         } else if (writer == null) {
-            throw PixeronException.of("The ending of \"%s\" names no format; use .png, .tif, .bmp, .gif, .pgm,"
+            throw PixeronException.of("“%s” has no known ending. Use .png, .tif, .bmp, .gif, .pgm,"
                     + " .ppm, .pam, .csv, .tsv, .txt, .xlsx, or the lossy .jpg.",
                     name);
         }

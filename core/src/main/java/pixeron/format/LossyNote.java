@@ -21,10 +21,10 @@ public final class LossyNote {
     public static String of(Path file, Result written) {
         Comparison comparison = Comparison.of(written, ImageFiles.read(file, ReadOptions.DEFAULT).result());
         if (!ImageFiles.isLossy(file)) {
-            return String.format("%s holds numbers of 32 bits: %d of %d values are rounded, by at most %s. CSV keeps all values.", file.getFileName(),
+            return String.format("%s stores 32-bit numbers: %d of %d values were rounded, by at most %s. CSV keeps all values.", file.getFileName(),
                     comparison.differ(), comparison.agree() + comparison.differ(), Decimals.table(comparison.maxAbsolute()));
         }
-        return String.format("%s is a lossy format: %d of %d values are not what they were, by at most %s. "
+        return String.format("%s is a lossy format: %d of %d values changed, by at most %s. "
                 + "PNG, PGM and CSV keep all values.", file.getFileName(), comparison.differ(),
                 comparison.agree() + comparison.differ(), Decimals.table(comparison.maxAbsolute()));
     }

@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 
 /**
- * The Netpbm family: bitmaps (P1, P4), gray (P2, P5), colour (P3, P6), each plain and raw, and the arbitrary map (P7)
+ * The Netpbm family: bitmaps (P1, P4), gray (P2, P5), color (P3, P6), each plain and raw, and the arbitrary map (P7)
  * with one to four channels; any maximum value from 1 to 65535; comments in the header. Only the first image of a file
  * is read.
  *
@@ -49,18 +49,18 @@ final class NetpbmFiles {
         } else {
             columns = header("width");
             rows = header("height");
-            channels = isColour() ? 3 : 1;
+            channels = isColor() ? 3 : 1;
             maximum = isBitmap() ? 1 : header("maximum value");
             // One blank stands between the header and raw samples.
             at += isPlain() ? 0 : 1;
         }
         if (rows < 1 || columns < 1) {
-            throw PixeronException.of("The header says %d × %d pixels; both numbers must be at least 1.", rows,
+            throw PixeronException.of("The header gives %d × %d pixels. Both numbers must be at least 1.", rows,
                     columns);
         } else if (maximum < 1 || maximum > Image.LARGEST_MAXIMUM) {
-            throw PixeronException.of("The header's maximum value is %d; it must be from 1 to 65535.", maximum);
+            throw PixeronException.of("The maximum value in the header is %d. It must be from 1 to 65535.", maximum);
         } else if (channels < 1 || channels > 4) {
-            throw PixeronException.of("The header says %d channels; 1 to 4 are read.", channels);
+            throw PixeronException.of("The header gives %d channels. Use 1 to 4.", channels);
         }
         NumberTables.requirePixelLimit(rows, columns, options);
         requireBytes();
@@ -77,7 +77,7 @@ final class NetpbmFiles {
         return kind == 1 || kind == 4;
     }
 
-    private boolean isColour() {
+    private boolean isColor() {
         return kind == 3 || kind == 6;
     }
 
@@ -90,7 +90,7 @@ final class NetpbmFiles {
         boolean isGray = channels == 2;
         Optional<Image> alpha = channels % 2 == 0
                 ? Optional.of(image(n -> samples[n * channels + channels - 1])) : Optional.empty();
-        return LoadedImage.colour(new ColourImage(first, isGray ? first : image(n -> samples[n * channels + 1]),
+        return LoadedImage.color(new ColorImage(first, isGray ? first : image(n -> samples[n * channels + 1]),
                 isGray ? first : image(n -> samples[n * channels + 2]), alpha), format, channels);
     }
 
@@ -128,7 +128,7 @@ final class NetpbmFiles {
         };
         if (bytes.length - at < needed) {
             throw PixeronException.of("The file ends too early: %d × %d pixels need at least %d bytes after the header, "
-                    + "and %d are there.", rows, columns, needed, Math.max(0, bytes.length - at));
+                    + "but it has %d.", rows, columns, needed, Math.max(0, bytes.length - at));
         }
     }
 
@@ -150,8 +150,8 @@ final class NetpbmFiles {
                     at++;
                     return;
                 }
-                default -> throw PixeronException.of("The header of the P7 file has \"%s\" where WIDTH, HEIGHT, DEPTH, "
-                        + "MAXVAL, TUPLTYPE or ENDHDR should be.", pixeron.number.Decimals.shortened(word));
+                default -> throw PixeronException.of("P7 header: found \"%s\", expected WIDTH, HEIGHT, DEPTH, "
+                        + "MAXVAL, TUPLTYPE or ENDHDR.", pixeron.number.Decimals.shortened(word));
             }
         }
     }
@@ -194,7 +194,7 @@ final class NetpbmFiles {
 
     private int checked(int level, int n) {
         if (level > maximum) {
-            throw PixeronException.of("%s: the sample %d is above the header's maximum %d.", place(n), level, maximum);
+            throw PixeronException.of("%s: the value %d is above the maximum in the header, %d.", place(n), level, maximum);
         }
         return level;
     }
@@ -244,13 +244,13 @@ final class NetpbmFiles {
         write("P5\n" + sizes(image), List.of(image), out);
     }
 
-    /** Writes raw colour (P6), with the three channels alike. */
-    static void writeColour(Image image, OutputStream out) throws IOException {
-        writeColour(List.of(image, image, image), out);
+    /** Writes raw color (P6), with the three channels alike. */
+    static void writeColor(Image image, OutputStream out) throws IOException {
+        writeColor(List.of(image, image, image), out);
     }
 
-    /** Writes raw colour (P6). */
-    static void writeColour(List<Image> channels, OutputStream out) throws IOException {
+    /** Writes raw color (P6). */
+    static void writeColor(List<Image> channels, OutputStream out) throws IOException {
         write("P6\n" + sizes(channels.get(0)), channels, out);
     }
 
@@ -273,7 +273,7 @@ final class NetpbmFiles {
     private static void write(String header, List<Image> channels, OutputStream out) throws IOException {
         Image first = channels.get(0);
         first.firstOpenPixel().ifPresent(pixel -> {
-            throw PixeronException.of("Netpbm holds whole levels only, and the value at %s is none; use .csv, or round first.",
+            throw PixeronException.of("Netpbm stores whole levels only, but the value at %s is not whole. Use .csv, or round the values first.",
                     pixel);
         });
         out.write(header.getBytes(StandardCharsets.US_ASCII));

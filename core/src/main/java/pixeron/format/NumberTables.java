@@ -58,7 +58,7 @@ final class NumberTables {
 
     private static void requireLength(int row, int length, int columns) {
         if (length != columns) {
-            throw PixeronException.of("Row %d (counted from 0) has %d %s where row 0 has %d.",
+            throw PixeronException.of("Row %d (counted from 0) has %d %s, but row 0 has %d.",
                     row, length, length == 1 ? "cell" : "cells", columns);
         }
     }
@@ -92,8 +92,8 @@ final class NumberTables {
     private static void requireLevels(Value[] values, int maximum, int columns) {
         for (int n = 0; n < values.length; n++) {
             if (!Image.isLevel(values[n], maximum)) {
-                throw PixeronException.of("Row %d, column %d (counted from 0): %s is not a whole number from 0 to %d; "
-                                + "set another maximum level (--max), or read the table as an open image (--open).",
+                throw PixeronException.of("Row %d, column %d (counted from 0): %s is not a whole number from 0 to %d. "
+                                + "Set another maximum level (--max), or read signed and fractional values (--open).",
                         n / columns, n % columns, Decimals.table(values[n]), maximum);
             }
         }

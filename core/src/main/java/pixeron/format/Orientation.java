@@ -7,7 +7,7 @@ import com.drew.metadata.exif.ExifIFD0Directory;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.function.UnaryOperator;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 
 /**
@@ -46,10 +46,10 @@ record Orientation(int number) {
             return loaded;
         }
         UnaryOperator<Image> turned = this::apply;
-        return new LoadedImage(loaded.gray().map(turned), loaded.colour().map(picture -> new ColourImage(
+        return new LoadedImage(loaded.gray().map(turned), loaded.color().map(picture -> new ColorImage(
                 apply(picture.red()), apply(picture.green()), apply(picture.blue()), picture.alpha().map(turned))),
                 loaded.format(), loaded.channels(), loaded.notes())
-                .withNote("The photo was turned upright, as its file notes.");
+                .withNote("The photo was rotated as noted in its file.");
     }
 
     /** @return the image with each sample at its upright place */

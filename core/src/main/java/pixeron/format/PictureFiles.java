@@ -32,13 +32,13 @@ import javax.imageio.stream.ImageOutputStream;
 import javax.imageio.stream.MemoryCacheImageInputStream;
 import javax.imageio.stream.MemoryCacheImageOutputStream;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.LevelRaster;
 
 /**
- * Pictures that the JDK and a library for TIFF decode: PNG with 1 to 16 bits, JPEG, BMP, GIF (the first frame) and TIFF, gray or colour, with
- * or without transparency. Samples are taken as they are in the file, without going through a colour space.
+ * Pictures that the JDK and a library for TIFF decode: PNG with 1 to 16 bits, JPEG, BMP, GIF (the first frame) and TIFF, gray or color, with
+ * or without transparency. Samples are taken as they are in the file, without going through a color space.
  */
 final class PictureFiles {
 
@@ -101,12 +101,12 @@ final class PictureFiles {
             }
             LoadedImage loaded = Orientation.of(bytes, format).apply(new PictureFiles(picture(reader, bytes, format), format).loaded(options));
             return format.equals("gif") && reader.getNumImages(true) > 1
-                    ? loaded.withNote("The GIF has several frames; this is the first.") : loaded;
+                    ? loaded.withNote("The GIF has several frames. Pixeron reads the first one.") : loaded;
         } catch (PixeronException known) {
             throw known;
         } catch (IOException | RuntimeException broken) {
             // The decoders answer hostile bytes with many kinds of runtime exception.
-            throw PixeronException.because(broken, "The %s picture is damaged, ends too early, or is of a kind that is "
+            throw PixeronException.because(broken, "The %s picture is damaged, incomplete, or of a kind that Pixeron does "
                     + "not read.", format.toUpperCase(java.util.Locale.ROOT));
         } finally {
             reader.dispose();
@@ -147,12 +147,12 @@ final class PictureFiles {
         }
         if (model instanceof IndexColorModel palette) {
             return isEvenRamp(palette, false) ? LoadedImage.gray(channel(0, palette.getPixelSize()), format)
-                    : isEvenRamp(palette, true) ? LoadedImage.gray(turnedOver(channel(0, palette.getPixelSize())), format) : fromColours("The colours come from a palette of " + palette.getMapSize() + " entries.");
+                    : isEvenRamp(palette, true) ? LoadedImage.gray(turnedOver(channel(0, palette.getPixelSize())), format) : fromColors("The file uses a palette of " + palette.getMapSize() + " entries.");
         }
         boolean isPlain = model instanceof ComponentColorModel && model.getTransferType() <= DataBuffer.TYPE_USHORT
                 && Arrays.stream(model.getComponentSize()).distinct().count() == 1 && !model.isAlphaPremultiplied();
         if (!isPlain) {
-            return fromColours("The channels are read with 8 bits each.");
+            return fromColors("The channels are read with 8 bits each.");
         }
         int bits = model.getComponentSize(0);
         boolean isGray = model.getColorSpace().getType() == ColorSpace.TYPE_GRAY;
@@ -162,12 +162,12 @@ final class PictureFiles {
         if (isGray && alpha.isEmpty()) {
             return LoadedImage.gray(first, format);
         } else if (isGray && isOpaque(alpha.get())) {
-            return LoadedImage.gray(first, format).withNote("The file has transparency, and every pixel is opaque.");
+            return LoadedImage.gray(first, format).withNote("The file has an alpha channel, but every pixel is opaque.");
         }
-        // Gray with transparency is colour whose channels are one and the same image.
+        // Gray with transparency is color whose channels are one and the same image.
         Image green = isGray ? first : all.get(1);
         Image blue = isGray ? first : all.get(2);
-        return LoadedImage.colour(new ColourImage(first, green, blue, alpha), format, model.getNumComponents());
+        return LoadedImage.color(new ColorImage(first, green, blue, alpha), format, model.getNumComponents());
     }
 
     private static boolean isOpaque(Image alpha) {
@@ -223,8 +223,8 @@ final class PictureFiles {
         return levels.stream().map(LevelRaster::image).toList();
     }
 
-    /** A picture whose pixels name colours, such as entries of a palette: gray where all of them are. */
-    private LoadedImage fromColours(String note) {
+    /** A picture whose pixels name colors, such as entries of a palette: gray where all of them are. */
+    private LoadedImage fromColors(String note) {
         int columns = picture.getWidth();
         int[] row = new int[columns];
         return LoadedImage.packed(picture.getHeight(), columns, picture.getColorModel().hasAlpha(), n -> {
@@ -275,11 +275,11 @@ final class PictureFiles {
         String name = format.toUpperCase(java.util.Locale.ROOT);
         int maximum = image.maximumLevel();
         image.firstOpenPixel().ifPresent(pixel -> {
-            throw PixeronException.of("%s holds whole levels only, and the value at %s is none; use .tif or .csv, or round first.",
+            throw PixeronException.of("%s stores whole levels only, but the value at %s is not whole. Use .tif or .csv, or round the values first.",
                     name, pixel);
         });
         if (!maxima.contains(maximum)) {
-            throw PixeronException.of("%s holds maximum level %s, and this image has %d; use .pgm, .pam or .csv.", name,
+            throw PixeronException.of("%s stores a maximum level of %s, but this image has %d. Use .pgm, .pam or .csv.", name,
                     maxima.stream().sorted().map(String::valueOf).reduce((a, b) -> a + ", " + b).orElseThrow()
                             .replaceFirst(", (\\d+)$", " or $1"), maximum);
         }
@@ -317,7 +317,7 @@ final class PictureFiles {
         }
     }
 
-    /** A GIF holds a palette; made from plain gray, the JDK's writer would take the levels through a colour space. */
+    /** A GIF holds a palette; made from plain gray, the JDK's writer would take the levels through a color space. */
     private static BufferedImage withGrayPalette(Image image) {
         byte[] ramp = new byte[256];
         for (int level = 0; level < ramp.length; level++) {

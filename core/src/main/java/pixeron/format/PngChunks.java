@@ -24,12 +24,12 @@ final class PngChunks {
         while (!isEnd) {
             long length = at + (long) FRAME <= bytes.length ? file.getInt(at) & 0xFFFFFFFFL : Integer.MAX_VALUE;
             if (at + FRAME + length > bytes.length) {
-                throw PixeronException.of("The PNG ends too early; its end mark is missing.");
+                throw PixeronException.of("The PNG file is incomplete: its end is missing.");
             }
             CRC32 sum = new CRC32();
             sum.update(bytes, at + 4, (int) length + 4);
             if ((int) sum.getValue() != file.getInt(at + 8 + (int) length)) {
-                throw PixeronException.of("The PNG is damaged: the checksum of a part at byte %d is wrong.", at);
+                throw PixeronException.of("The PNG file is damaged: a checksum at byte %d is wrong.", at);
             }
             isEnd = file.getInt(at + 4) == END_MARK;
             at += FRAME + (int) length;

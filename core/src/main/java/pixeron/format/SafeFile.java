@@ -62,10 +62,10 @@ public final class SafeFile {
             }
             move(beside, real);
         } catch (AccessDeniedException denied) {
-            throw PixeronException.because(denied, "%s may not be written; check the permissions of its folder.",
+            throw PixeronException.because(denied, "No permission to write %s. Check the permissions of its folder.",
                     target);
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "%s cannot be written: %s.", target, reason(trouble));
+            throw PixeronException.because(trouble, "Cannot write %s: %s.", target, reason(trouble));
         } finally {
             deleteLeftover(beside);
         }
@@ -110,11 +110,11 @@ public final class SafeFile {
     public static void requireTarget(Path target) {
         Path folder = target.toAbsolutePath().getParent();
         if (Files.isDirectory(target)) {
-            throw PixeronException.of("%s is a folder; name a file in it.", target);
+            throw PixeronException.of("%s is a folder. Choose a file.", target);
         } else if (folder == null || !Files.isDirectory(folder)) {
-            throw PixeronException.of("There is no folder %s to write \"%s\" into.", folder, target.getFileName());
+            throw PixeronException.of("There is no folder %s for \"%s\".", folder, target.getFileName());
         } else if (Files.exists(target) && !Files.isWritable(target)) {
-            throw PixeronException.of("%s is read-only; choose another name.", target);
+            throw PixeronException.of("%s is read-only. Choose another name.", target);
         }
     }
 

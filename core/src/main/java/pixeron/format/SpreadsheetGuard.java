@@ -204,7 +204,7 @@ final class SpreadsheetGuard {
 
     private static void requireNoMore(long count, long most, String what) {
         if (count > most) {
-            throw PixeronException.of("This spreadsheet has more than %d %s, more than is read as values by hand.", most, what);
+            throw PixeronException.of("This spreadsheet has more than %d %s, the limit for values by hand.", most, what);
         }
     }
 

@@ -49,7 +49,7 @@ final class Spreadsheets {
             throw tooLarge;
         } catch (IOException | RuntimeException broken) {
             // The libraries throw what they stumble over: a broken archive, a missing part, a number that is none.
-            throw PixeronException.because(broken, "This is no spreadsheet that can be read; XLSX and ODS are.");
+            throw PixeronException.because(broken, "This is not a readable spreadsheet. Use XLSX or ODS.");
         }
     }
 
@@ -76,7 +76,7 @@ final class Spreadsheets {
 
     private static int requireSmall(int rows, int columns) {
         if ((long) rows * Math.max(1, columns) > MOST_CELLS) {
-            throw PixeronException.of("A sheet of %d rows and %d columns is more than is read as values by hand.", rows, columns);
+            throw PixeronException.of("A sheet of %d rows and %d columns is too large for values by hand.", rows, columns);
         }
         return rows;
     }

@@ -26,7 +26,7 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
     /** @throws PixeronException if the comma is to be both or there would be a negative number of head lines */
     public TableForm {
         if (hasDecimalComma && separator == ',' || headLines < 0) {
-            throw PixeronException.of("The comma cannot stand between cells and inside numbers at the same time.");
+            throw PixeronException.of("The comma cannot separate cells and decimals at the same time.");
         }
     }
 
@@ -94,7 +94,7 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
             List<String> line = new ArrayList<>();
             for (int i = 0; i < rows.size(); i++) {
                 if (rows.get(i).size() <= j) {
-                    throw PixeronException.of("Line %d has %d cells where the first one has %d.", i, rows.get(i).size(),
+                    throw PixeronException.of("Line %d has %d cells, but the first line has %d.", i, rows.get(i).size(),
                             rows.get(0).size());
                 }
                 line.add(rows.get(i).get(j));

@@ -12,7 +12,7 @@ public final class TooManyPixelsException extends PixeronException {
     private final long pixels;
 
     TooManyPixelsException(long rows, long columns, long limit) {
-        super(String.format("The image has %d × %d pixels; at most %d pixels are read unless the limit is raised"
+        super(String.format("The image has %d × %d pixels, more than the limit of %d pixels"
                 + " (--most-pixels).", rows, columns, limit), null);
         pixels = rows * columns;
     }
@@ -24,8 +24,8 @@ public final class TooManyPixelsException extends PixeronException {
 
     /** A small file that unfolds to much memory; the person may want it, but must say so. */
     static TooManyPixelsException ofMemory(long rows, long columns, long bytes, long fileBytes) {
-        return new TooManyPixelsException(rows * columns, String.format("The file of %d KiB unfolds to %d × %d pixels and"
-                + " %d MiB; raise the limit of pixels to read it (--most-pixels).", fileBytes >> 10, rows, columns,
+        return new TooManyPixelsException(rows * columns, String.format("The file of %d KiB contains %d × %d pixels and needs"
+                + " %d MiB when decoded. To read it, raise the limit (--most-pixels).", fileBytes >> 10, rows, columns,
                 bytes >> 20));
     }
 

@@ -24,7 +24,7 @@ final class WorkbookFiles {
     /** @throws PixeronException if it has more rows or columns than a sheet */
     static void write(Result result, OutputStream out) throws IOException {
         if (result.frame().rows() > MOST_ROWS || result.frame().columns() > MOST_COLUMNS || result.frame().count() > Spreadsheets.MOST_CELLS) {
-            throw PixeronException.of("An image of %d × %d is more than a spreadsheet is opened with; use .csv.", result.frame().rows(), result.frame().columns());
+            throw PixeronException.of("An image of %d × %d is too large for a spreadsheet. Use .csv.", result.frame().rows(), result.frame().columns());
         }
         List<Result.Face> faces = result.faces();
         try (Workbook book = new Workbook(out, "Pixeron", "1.0")) {

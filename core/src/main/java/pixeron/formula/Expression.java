@@ -11,7 +11,7 @@ public sealed interface Expression {
      * A number.
      *
      * @param value the number
-     * @param role where it came from, for its colour in the working
+     * @param role where it came from, for its color in the working
      */
     record Literal(Value value, Role role) implements Expression {
         public static Literal of(Value value) {

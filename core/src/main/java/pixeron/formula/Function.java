@@ -93,7 +93,7 @@ public enum Function {
         if (number instanceof Rational whole && whole.isWhole() && whole.signum() >= 0) {
             return whole.numerator();
         }
-        throw PixeronException.of("%s needs whole numbers from 0 on, and %s is none.", word(), Decimals.working(number));
+        throw PixeronException.of("%s needs whole numbers of at least 0, but one value is %s.", word(), Decimals.working(number));
     }
 
     private static Value angle(double x, double y) {

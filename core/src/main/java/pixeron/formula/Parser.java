@@ -44,7 +44,7 @@ public final class Parser {
      */
     public static Expression parse(String text, Set<String> variables) {
         if (text.length() > MAXIMUM_LENGTH) {
-            throw PixeronException.of("The expression has %d characters; at most %d are read.",
+            throw PixeronException.of("The expression has %d characters, more than the limit of %d.",
                     text.length(), MAXIMUM_LENGTH);
         }
         Parser parser = new Parser(text, variables);
@@ -57,7 +57,7 @@ public final class Parser {
 
     private Expression comparison() {
         if (++depth > MAXIMUM_DEPTH) {
-            throw PixeronException.of("The expression is nested deeper than %d brackets.", MAXIMUM_DEPTH);
+            throw PixeronException.of("The expression has more than %d nested brackets.", MAXIMUM_DEPTH);
         }
         Expression left = sum();
         Operator operator = comparisonSign();
@@ -66,7 +66,7 @@ public final class Parser {
             int before = at;
             if (comparisonSign() != null) {
                 at = before;
-                throw unexpected("the end, because comparisons cannot be chained");
+                throw unexpected("the end (comparisons cannot be chained)");
             }
         }
         depth--;
@@ -134,7 +134,7 @@ public final class Parser {
             return base;
         }
         if (++depth > MAXIMUM_DEPTH) {
-            throw PixeronException.of("The expression is nested deeper than %d powers.", MAXIMUM_DEPTH);
+            throw PixeronException.of("The expression has more than %d nested powers.", MAXIMUM_DEPTH);
         }
         Expression power = new Binary(Operator.POWER, base, signed());
         depth--;
@@ -195,7 +195,7 @@ public final class Parser {
         } while (accept(","));
         expect(")");
         if (name.equals("if")) {
-            requireCount(arguments.size() == 3, start, "if takes three values: a condition and two results");
+            requireCount(arguments.size() == 3, start, "if needs three values: a condition and two results");
             return new Choice(arguments.get(0), arguments.get(1), arguments.get(2));
         }
         Function function = Function.named(name).orElseThrow(() -> {
@@ -208,7 +208,7 @@ public final class Parser {
 
     private void requireCount(boolean isRight, int start, String rule) {
         if (!isRight) {
-            throw PixeronException.of("At character %d: %s.", start + 1, rule);
+            throw PixeronException.of("Character %d: %s.", start + 1, rule);
         }
     }
 
@@ -252,7 +252,7 @@ public final class Parser {
     }
 
     private PixeronException unexpected(String wanted) {
-        String found = isAtEnd() ? "the expression ends" : "\"" + Decimals.shortened(text.substring(at)) + "\" stands";
-        return PixeronException.of("At character %d %s where %s should be.", at + 1, found, wanted);
+        String found = isAtEnd() ? "the end of the expression" : "“" + Decimals.shortened(text.substring(at)) + "”";
+        return PixeronException.of("Character %d: expected %s, found %s.", at + 1, wanted, found);
     }
 }

@@ -91,7 +91,7 @@ public final class Trace {
 
     private static Expression taken(Choice choice, List<String> notes) {
         boolean holds = Evaluator.evaluate(choice.condition(), Scope.EMPTY).signum() != 0;
-        notes.add(Typeset.text(choice.condition()) + (holds ? " holds" : " does not hold"));
+        notes.add(Typeset.text(choice.condition()) + (holds ? " holds" : " is false"));
         return holds ? choice.then() : choice.otherwise();
     }
 

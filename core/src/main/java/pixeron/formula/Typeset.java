@@ -26,7 +26,7 @@ public final class Typeset {
     private Typeset() {
     }
 
-    /** @return the expression as runs, numbers in the colour of their role */
+    /** @return the expression as runs, numbers in the color of their role */
     public static List<Run> runs(Expression expression) {
         Typeset typeset = new Typeset();
         typeset.write(expression);

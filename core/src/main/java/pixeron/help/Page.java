@@ -15,8 +15,8 @@ import pixeron.PixeronException;
  */
 public record Page(String name, String title, String markdown) {
 
-    private static final List<String> NAMES = List.of("looking", "new-images", "gray", "colour", "point-steps", "equalization", "thresholds",
-            "kernels", "geometry", "drawing", "two-images", "noise", "frequency", "low-rank", "by-hand", "walk", "exercises");
+    private static final List<String> NAMES = List.of("looking", "new-images", "gray", "color", "point-steps", "equalization", "thresholds",
+            "kernels", "moving", "resampling", "drawing", "two-images", "noise", "frequency", "low-rank", "by-hand", "walk", "practice", "exercises", "variants");
 
     /**
      * @return all pages, in the order in which somebody would read them; the words are not among them
@@ -29,12 +29,12 @@ public record Page(String name, String title, String markdown) {
     static Page read(String name) {
         try (InputStream in = Page.class.getResourceAsStream("/pixeron/pages/" + name + ".md")) {
             if (in == null) {
-                throw PixeronException.of("The page \"%s\" is missing in the program's own files.", name);
+                throw PixeronException.of("The page \"%s\" is missing in Pixeron's own files.", name);
             }
             String markdown = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             return new Page(name, markdown.lines().findFirst().orElse("").replaceFirst("^# ", ""), markdown);
         } catch (IOException broken) {
-            throw PixeronException.because(broken, "The page \"%s\" cannot be read from the program's own files.", name);
+            throw PixeronException.because(broken, "Cannot read the page \"%s\" from Pixeron's own files.", name);
         }
     }
 }

@@ -16,7 +16,7 @@ public record Area(int row, int column, int height, int width) {
 
     public Area {
         if (!(row >= 0 && column >= 0 && height >= 1 && width >= 1)) {
-            throw PixeronException.of("The area \"%d %d %d %d\" must have row and column from 0, height and width from 1.",
+            throw PixeronException.of("The area \"%d %d %d %d\" is not valid: row and column must be at least 0, height and width at least 1.",
                     row, column, height, width);
         }
     }
@@ -69,7 +69,7 @@ public record Area(int row, int column, int height, int width) {
      */
     public Area requireInside(Result image) {
         if (!isInside(image.frame())) {
-            throw PixeronException.of("The area \"%s\" (row column height width) reaches beyond the image of %d × %d.",
+            throw PixeronException.of("The area \"%s\" (row column height width) extends beyond the image of %d × %d.",
                     this, image.frame().rows(), image.frame().columns());
         }
         return this;

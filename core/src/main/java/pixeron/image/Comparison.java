@@ -35,16 +35,16 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
     }
 
     /**
-     * @param a an image, or a colour image
+     * @param a an image, or a color image
      * @param b of the same kind and size
      * @return the measures over all samples of all faces; agree and differ count samples
      * @throws PixeronException if sizes or faces differ, or one is a spectrum
      */
     public static Comparison of(Result a, Result b) {
         if (a instanceof Spectrum || b instanceof Spectrum) {
-            throw PixeronException.of("A spectrum is not subtracted; fourier-inverse makes an image of it, which can be.");
+            throw PixeronException.of("A spectrum cannot be compared. Add the step fourier-inverse first.");
         } else if (a.faces().size() != b.faces().size()) {
-            throw PixeronException.of("One has %d channels and the other %d.", a.faces().size(), b.faces().size());
+            throw PixeronException.of("One image has %d channels, the other has %d.", a.faces().size(), b.faces().size());
         }
         Comparison all = of(a.faces().get(0).image(), b.faces().get(0).image());
         int count = a.faces().size();

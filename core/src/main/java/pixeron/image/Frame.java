@@ -43,7 +43,7 @@ public record Frame(int rows, int columns, int maximumLevel) {
     /** @throws PixeronException if the other has other rows or columns, so that there is no difference pixel by pixel */
     void requireSized(Frame other) {
         if (!isSized(other)) {
-            throw PixeronException.of("The images have different sizes, %s and %s; both must be the same.", size(), other.size());
+            throw PixeronException.of("The images have different sizes, %s and %s. Both must have the same size.", size(), other.size());
         }
     }
 

@@ -40,7 +40,7 @@ public final class Histogram {
      */
     public static Histogram of(Image image, Area area) {
         image.firstOpenPixel().ifPresent(pixel -> {
-            throw PixeronException.of("A histogram counts levels, and the sample at %s is not a whole number in 0 to %d.",
+            throw PixeronException.of("A histogram counts levels, but the value at %s is not a whole number from 0 to %d.",
                     pixel, image.maximumLevel());
         });
         int[] counts = new int[image.maximumLevel() + 1];

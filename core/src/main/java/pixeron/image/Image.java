@@ -106,7 +106,7 @@ public final class Image implements Result {
         int count = requireSize(rows, columns);
         requireMaximum(maximumLevel);
         if (values.length != count) {
-            throw PixeronException.of("%d values are given for %d × %d pixels.", values.length, rows, columns);
+            throw PixeronException.of("There are %d values for %d × %d pixels.", values.length, rows, columns);
         }
         for (Value value : values) {
             if (!isLevel(value, maximumLevel) && !isWholeDouble(value, maximumLevel)) {
@@ -163,7 +163,7 @@ public final class Image implements Result {
      */
     static int requireSize(int rows, int columns) {
         if (!(rows >= 1 && columns >= 1 && (long) rows * columns <= Integer.MAX_VALUE - 8)) {
-            throw PixeronException.of("An image of %d × %d pixels cannot be made; both numbers must be at least 1.",
+            throw PixeronException.of("An image of %d × %d pixels is not possible. Both numbers must be at least 1.",
                     rows, columns);
         }
         return rows * columns;
@@ -182,7 +182,7 @@ public final class Image implements Result {
 
     static int requireLevel(int level, int maximumLevel, int offset, int columns) {
         if (level < 0 || level > maximumLevel) {
-            throw PixeronException.of("The sample %d at %s is outside 0 to %d.",
+            throw PixeronException.of("The value %d at %s is outside 0–%d.",
                     level, new Pixel(offset / columns, offset % columns), maximumLevel);
         }
         return level;
@@ -322,7 +322,7 @@ public final class Image implements Result {
         } else if (samples instanceof WordSamples w) {
             return w.words()[offset];
         }
-        throw PixeronException.of("An open image has values, not levels.");
+        throw PixeronException.of("A real-valued image has no levels.");
     }
 
     /**
@@ -346,7 +346,7 @@ public final class Image implements Result {
                 into[at + j] = words[from + j];
             }
         } else {
-            throw PixeronException.of("An open image has values, not levels.");
+            throw PixeronException.of("A real-valued image has no levels.");
         }
     }
 
@@ -389,6 +389,6 @@ public final class Image implements Result {
 
     @Override
     public String toString() {
-        return rows + " × " + columns + ", " + (isLevelImage() ? "levels 0–" : "open, M = ") + maximumLevel;
+        return rows + " × " + columns + ", " + (isLevelImage() ? "levels 0–" : "real-valued, M = ") + maximumLevel;
     }
 }

@@ -15,7 +15,7 @@ public final class Levels {
      */
     public static void require(Image image, String title) {
         image.firstOpenPixel().ifPresent(pixel -> {
-            throw PixeronException.of("%s needs levels, and the sample at %s is %s, no whole number in 0 to %d.", title,
+            throw PixeronException.of("%s needs levels, but the value at %s is %s, not a whole number from 0 to %d.", title,
                     pixel, Decimals.table(image.value(pixel)), image.maximumLevel());
         });
     }

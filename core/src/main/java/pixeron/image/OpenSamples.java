@@ -105,7 +105,7 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
         double[] samples = new double[values.length];
         Arrays.setAll(samples, n -> values[n].asDouble());
         if (Arrays.stream(samples).anyMatch(Double::isInfinite)) {
-            throw PixeronException.of("A value has more than 308 digits before its point; an image keeps none so large.");
+            throw PixeronException.of("A value has more than 308 digits before the decimal point, more than an image can store.");
         }
         return new OpenSamples(null, 0, samples);
     }

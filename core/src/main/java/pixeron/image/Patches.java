@@ -12,7 +12,7 @@ public final class Patches {
     /**
      * A rectangle of an image and where its first pixel lies.
      *
-     * @param row of any sign; what falls outside is left out
+     * @param row of any sign; what falls outside is omitted
      * @param column likewise
      */
     public record Patch(Image image, Area part, int row, int column) {

@@ -5,12 +5,12 @@ import java.util.Optional;
 import java.util.function.Supplier;
 
 /** What can stand in front of a step or behind it: a kind of its own, in a frame of its own, seen by its faces. */
-public sealed interface Result permits Image, ColourImage, Spectrum {
+public sealed interface Result permits Image, ColorImage, Spectrum {
 
     /** @return size and maximum level; all faces have it */
     Frame frame();
 
-    /** @return the kind in words with its article: {@code a colour image} */
+    /** @return the kind in words with its article: {@code a color image} */
     String kind();
 
     /** @return its faces by name, in order; an image has one */

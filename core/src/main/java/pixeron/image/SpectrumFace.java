@@ -7,9 +7,9 @@ import pixeron.Worded;
 public enum SpectrumFace implements Worded {
     REAL("real", "the real part"),
     IMAGINARY("imaginary", "the imaginary part"),
-    MAGNITUDE("magnitude", "how strong the wave is: the root of the sum of both squares"),
-    PHASE("phase", "where the wave begins, in degrees"),
-    LOG("log", "ln(1 + magnitude), in which weak waves are seen beside strong ones");
+    MAGNITUDE("magnitude", "the magnitude of the wave: √(real² + imaginary²)"),
+    PHASE("phase", "the phase of the wave, in degrees"),
+    LOG("log", "ln(1 + magnitude), which makes weak waves visible beside strong ones");
 
     private final String word;
     private final String sentence;

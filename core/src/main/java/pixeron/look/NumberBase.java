@@ -26,7 +26,7 @@ public enum NumberBase {
         }
     },
     /** The value divided by M, with at most three decimals. */
-    SHARE("share of M") {
+    SHARE("fraction of M") {
         @Override
         public String text(Value value, int maximumLevel) {
             double share = value.asDouble() / maximumLevel;

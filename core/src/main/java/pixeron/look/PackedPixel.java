@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -13,7 +13,7 @@ import pixeron.working.Line;
 import pixeron.working.Run;
 
 /**
- * A colour pixel as one number of 32 bits, 0xAARRGGBB: alpha in the highest eight bits, then red, green and blue. A
+ * A color pixel as one number of 32 bits, 0xAARRGGBB: alpha in the highest eight bits, then red, green and blue. A
  * picture without transparency has alpha 255.
  *
  * @param packed the number; its sign bit is the highest bit of alpha
@@ -32,24 +32,24 @@ public record PackedPixel(int packed) {
      * @return the packed number of a pixel
      * @throws PixeronException if the channels do not have eight bits, M = 255
      */
-    public static PackedPixel of(ColourImage picture, Pixel pixel) {
+    public static PackedPixel of(ColorImage picture, Pixel pixel) {
         if (picture.maximumLevel() != Image.BYTE_MAXIMUM) {
-            throw PixeronException.of("A packed value has eight bits for each channel, and these have the maximum level"
+            throw PixeronException.of("A packed value has eight bits per channel, but these channels have the maximum level"
                     + " %d.", picture.maximumLevel());
         }
-        return find(picture, pixel).orElseThrow(() -> PixeronException.of("%s has a value that is no level, and so no packed value.", pixel));
+        return find(picture, pixel).orElseThrow(() -> PixeronException.of("%s has a value that is not a level, so there is no packed value.", pixel));
     }
 
     /** @return the packed number of a pixel of any result; empty where a channel has no level of 0 to 255 there */
     public static Optional<PackedPixel> find(Result result, Pixel pixel) {
-        boolean isPossible = result instanceof ColourImage && result.frame().maximumLevel() == Image.BYTE_MAXIMUM
+        boolean isPossible = result instanceof ColorImage && result.frame().maximumLevel() == Image.BYTE_MAXIMUM
                 && result.faces().stream().allMatch(face -> Image.isLevel(face.image().value(pixel), Image.BYTE_MAXIMUM));
         if (!isPossible) {
             return Optional.empty();
         }
-        ColourImage colour = (ColourImage) result;
-        int alpha = colour.alpha().map(image -> whole(image, pixel)).orElse(Image.BYTE_MAXIMUM);
-        return Optional.of(of(alpha, whole(colour.red(), pixel), whole(colour.green(), pixel), whole(colour.blue(), pixel)));
+        ColorImage color = (ColorImage) result;
+        int alpha = color.alpha().map(image -> whole(image, pixel)).orElse(Image.BYTE_MAXIMUM);
+        return Optional.of(of(alpha, whole(color.red(), pixel), whole(color.green(), pixel), whole(color.blue(), pixel)));
     }
 
     private static int whole(Image image, Pixel pixel) {
@@ -124,7 +124,7 @@ public record PackedPixel(int packed) {
         lines.add(Line.of("together", Run.plain(column("or") + binary() + " = "), Run.after(hexadecimal())));
         lines.add(Line.of("packed", Run.after(hexadecimal()), Run.plain(" = " + Integer.toUnsignedString(packed))));
         lines.add(Line.of("in memory", Run.plain("R G B: " + level("red") + " " + level("green") + " " + level("blue")),
-                Run.note("   in use as well: B G R: " + level("blue") + " " + level("green") + " " + level("red"))));
+                Run.note("   also common: B G R: " + level("blue") + " " + level("green") + " " + level("red"))));
         return lines;
     }
 

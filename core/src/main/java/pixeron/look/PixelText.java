@@ -39,14 +39,14 @@ public final class PixelText {
             return isXFirst ? inside(numbers.group(2), numbers.group(1), first, image)
                     : inside(numbers.group(1), numbers.group(2), first, image);
         }
-        throw PixeronException.of("\"%s\" is not a place; write two numbers such as 12, 40, or x 40 y 12.",
+        throw PixeronException.of("“%s” is not a valid position. Use two numbers such as 12, 40, or x 40 y 12.",
                 pixeron.number.Decimals.shortened(text));
     }
 
     private static Pixel inside(String row, String column, int first, Result image) {
         Pixel pixel = new Pixel(Integer.parseInt(row) - first, Integer.parseInt(column) - first);
         if (!image.frame().contains(pixel)) {
-            throw PixeronException.of("Row %s, column %s lies outside: rows go from %d to %d, columns from %d to %d.",
+            throw PixeronException.of("Row %s, column %s is outside the image: rows are %d–%d, columns %d–%d.",
                     row, column, first, image.frame().rows() - 1 + first, first, image.frame().columns() - 1 + first);
         }
         return pixel;

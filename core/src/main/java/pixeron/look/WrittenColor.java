@@ -73,7 +73,7 @@ public final class WrittenColor {
 
     private static Map<String, String> levels(String text, int packed, boolean hasAlpha, List<String> faces, int maximumLevel) {
         if (maximumLevel != Image.BYTE_MAXIMUM) {
-            throw PixeronException.of("\"%s\" is a packed value of eight bits each, and the maximum level is %d; write three numbers.", text, maximumLevel);
+            throw PixeronException.of("\"%s\" is a packed value with eight bits per channel, but the maximum level is %d. Write three numbers.", text, maximumLevel);
         }
         PackedPixel pixel = new PackedPixel(packed);
         Map<String, String> values = new LinkedHashMap<>();

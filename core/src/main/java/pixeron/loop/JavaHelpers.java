@@ -103,7 +103,7 @@ final class JavaHelpers {
             }
             """), Map.entry("bits", """
             static long bits(long seed, long n) {
-                // a number by chance of 64 bits, the same for the same seed and n
+                // a random number of 64 bits; the same seed and n always give the same number
                 long z = seed + (n + 1) * 0x9E3779B97F4A7C15L;
                 z = (z ^ z >>> 30) * 0xBF58476D1CE4E5B9L;
                 z = (z ^ z >>> 27) * 0x94D049BB133111EBL;
@@ -115,7 +115,7 @@ final class JavaHelpers {
             }
             """), Map.entry("share", """
             static double share(long seed, long n) {
-                // from 0 on, below 1
+                // at least 0, below 1
                 return (bits(seed, n) >>> 11) * 0x1p-53;
             }
             """), Map.entry("below", """

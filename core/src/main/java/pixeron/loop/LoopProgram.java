@@ -62,7 +62,7 @@ public record LoopProgram(String name, String line, List<Input> inputs, List<Sta
     }
 
     /** Where a program is to be written by somebody else. */
-    static final List<Statement> OPEN = List.of(new Statement.Words("here s is worked out from before, i and j"), Statement.set("s", Code.of(0)));
+    static final List<Statement> OPEN = List.of(new Statement.Words("s is calculated here from before, i and j"), Statement.set("s", Code.of(0)));
 
     /** @return the same with the body of the loop left open */
     public LoopProgram open() {

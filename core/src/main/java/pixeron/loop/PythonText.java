@@ -18,11 +18,11 @@ final class PythonText extends Text {
             "snap", "def snap(x, size=1):\n    # the end of a calculation is 7 and not 6.999999999999999\n    half = round(2 * x) / 2\n"
                     + "    return half if abs(x - half) < 1e-12 * max(size, abs(x)) else x\n",
             "nearly", "def nearly(x):\n    half = round(2 * x) / 2\n    return half if abs(x - half) < 1e-9 else x\n",
-            "bits", "def bits(seed, n):\n    # a number by chance of 64 bits, the same for the same seed and n\n    every = 2 ** 64 - 1\n"
+            "bits", "def bits(seed, n):\n    # a random number of 64 bits; the same seed and n always give the same number\n    every = 2 ** 64 - 1\n"
                     + "    z = (seed + (n + 1) * 0x9E3779B97F4A7C15) & every\n    z = (z ^ z >> 30) * 0xBF58476D1CE4E5B9 & every\n"
                     + "    z = (z ^ z >> 27) * 0x94D049BB133111EB & every\n    return z ^ z >> 31\n",
             "order", "def order(seed, n):\n    return bits(seed, n) - 2 ** 63\n",
-            "share", "def share(seed, n):\n    # from 0 on, below 1\n    return (bits(seed, n) >> 11) / 2 ** 53\n",
+            "share", "def share(seed, n):\n    # at least 0, below 1\n    return (bits(seed, n) >> 11) / 2 ** 53\n",
             "below", "def below(seed, n, size):\n    # one of the whole numbers 0 to size - 1\n    return (bits(seed, n) >> 11) * size >> 53\n");
 
     PythonText(LoopProgram program) {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.look.WrittenColor;
@@ -70,6 +70,6 @@ public record Brush(Map<String, Value> values) {
         }
         List<Image> faces = new ArrayList<>();
         on.faces().forEach(face -> faces.add(values.containsKey(face.name()) ? stroke.draw(face.image(), values.get(face.name())) : face.image()));
-        return ColourImage.of(faces);
+        return ColorImage.of(faces);
     }
 }

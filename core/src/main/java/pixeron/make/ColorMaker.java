@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.look.WrittenColor;
 import pixeron.number.Decimals;
@@ -25,7 +25,7 @@ final class ColorMaker extends Maker {
     }
 
     @Override
-    public ColourImage make(Arguments arguments, Progress progress) {
+    public ColorImage make(Arguments arguments, Progress progress) {
         String text = arguments.get(COLOR);
         int maximum = whole(arguments, MAXIMUM);
         Map<String, String> levels = WrittenColor.find(text, CHANNELS, maximum).orElseThrow(() -> notOne(text));
@@ -36,7 +36,7 @@ final class ColorMaker extends Maker {
                 channels.add(Image.ofLevels(whole(arguments, ROWS), whole(arguments, COLUMNS), maximum, n -> level));
             }
         }
-        return ColourImage.of(channels);
+        return ColorImage.of(channels);
     }
 
     private static int level(String text, String channel, int maximum) {

@@ -102,7 +102,7 @@ public final class Drawing {
         List<List<String>> rows = block.trimmed().rows();
         int width = rows.stream().mapToInt(List::size).max().orElse(0);
         if (corner.row() + rows.size() > image.rows() || corner.column() + width > image.columns()) {
-            throw PixeronException.of("A block of %d × %d cells does not fit from %s on into %d × %d.",
+            throw PixeronException.of("A block of %d × %d cells that begins at %s does not fit into %d × %d.",
                     rows.size(), width, corner, image.rows(), image.columns());
         }
         Value[] values = new Value[image.count()];

@@ -28,7 +28,7 @@ final class FormulaMaker extends Maker {
 
     private static final Set<String> PLACES = Set.of("i", "j", "x", "y", "H", "W", "N", "M", "L");
     /** Along which direction something changes; in a formula {@code along} is j or i, and {@code length} W or H. */
-    static final ChoiceParameter ACROSS = ChoiceParameter.of("across", "Across",
+    static final ChoiceParameter ACROSS = ChoiceParameter.of("across", "Direction",
             new ChoiceParameter.Choice("columns", "changes from left to right"),
             new ChoiceParameter.Choice("rows", "changes from top to bottom"));
     /** The key of a person's own formula. */

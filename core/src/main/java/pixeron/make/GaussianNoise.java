@@ -16,7 +16,7 @@ final class GaussianNoise extends NoiseMaker {
             .only(n -> n.signum() >= 0, "a number of 0 or more, or M");
 
     GaussianNoise() {
-        super("gaussian-noise", "Gaussian noise", "Values lie around a mean, near ones more often than far ones.",
+        super("gaussian-noise", "Gaussian noise", "Random values from a normal distribution around a mean.",
                 MEAN, DEVIATION);
     }
 

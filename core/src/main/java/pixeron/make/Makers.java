@@ -15,8 +15,8 @@ import pixeron.step.key.NumberParameter;
 public final class Makers {
 
     private static final NumberParameter VALUE = NumberParameter.level("value", "Value", Amount.of(0));
-    private static final NumberParameter FROM = NumberParameter.level("from", "From", Amount.of(0));
-    private static final NumberParameter TO = NumberParameter.level("to", "To", Amount.MAXIMUM);
+    private static final NumberParameter FROM = NumberParameter.level("from", "First value", Amount.of(0));
+    private static final NumberParameter TO = NumberParameter.level("to", "Last value", Amount.MAXIMUM);
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
     private static final NumberParameter SIZE = positive("size", "Size", 1);
@@ -27,17 +27,17 @@ public final class Makers {
     private static final List<Maker> ALL = List.of(
             new FormulaMaker("fill", "Filled", "Every pixel has the same value.", "value", VALUE),
             new ColorMaker(),
-            new FormulaMaker("formula", "Formula", "Every value is worked out from its row i and column j.", null,
+            new FormulaMaker("formula", "Formula", "Every value is calculated from its row i and column j.", null,
                     FormulaMaker.EXPRESSION),
-            new FormulaMaker("gradient", "Gradient", "Rises evenly from one value to another.",
+            new FormulaMaker("gradient", "Ramp", "Changes evenly from one value to another.",
                     "if(length = 1, from, from + (to - from) * along / (length - 1))", FROM, TO, FormulaMaker.ACROSS),
-            new FormulaMaker("checker", "Checker", "Squares of two values in turn, like a chessboard.",
+            new FormulaMaker("checker", "Checker", "Squares with two alternating values, like a chessboard.",
                     "if(mod(floor(i / size) + floor(j / size), 2) = 0, low, high)", SIZE, LOW, HIGH),
-            new FormulaMaker("stripes", "Stripes", "Stripes of two values in turn.",
+            new FormulaMaker("stripes", "Stripes", "Stripes with two alternating values.",
                     "if(mod(floor(along / width), 2) = 0, low, high)", WIDTH, LOW, HIGH, FormulaMaker.ACROSS),
-            new FormulaMaker("disc", "Disc", "A round disc in the middle.",
+            new FormulaMaker("disc", "Disc", "A round disc in the center.",
                     "if((i - (H - 1) / 2)^2 + (j - (W - 1) / 2)^2 <= radius^2, high, low)", RADIUS, LOW, HIGH),
-            new FormulaMaker("sine", "Sine wave", "A wave between low and high, beginning half way up.",
+            new FormulaMaker("sine", "Sine wave", "A sine wave between low and high that starts midway.",
                     "(low + high) / 2 + (high - low) / 2 * sin(2 * pi * along / period)", PERIOD, LOW, HIGH,
                     FormulaMaker.ACROSS),
             new UniformNoise(), new GaussianNoise(), new SaltAndPepper());
@@ -76,7 +76,7 @@ public final class Makers {
         if (make(line, mostPixels) instanceof Image image) {
             return image;
         }
-        throw PixeronException.of("\"%s\" is in color, and a gray image is needed here.", Decimals.shortened(line));
+        throw PixeronException.of("\"%s\" is in color, but this needs a gray image.", Decimals.shortened(line));
     }
 
     /**
@@ -89,14 +89,14 @@ public final class Makers {
         long rows = Maker.whole(parsed.arguments(), Maker.ROWS);
         long columns = Maker.whole(parsed.arguments(), Maker.COLUMNS);
         if (rows * columns > mostPixels) {
-            throw PixeronException.of("%d × %d are more than the %d pixels that it may have here.", rows, columns, mostPixels);
+            throw PixeronException.of("%d × %d is more than the limit of %d pixels.", rows, columns, mostPixels);
         }
         return parsed.type().make(parsed.arguments(), Progress.NONE);
     }
 
     private static Maker find(String name) {
         return ALL.stream().filter(maker -> maker.name().equals(name)).findFirst().orElseThrow(() ->
-                PixeronException.of("there is no new image \"%s\"; there are %s.", Decimals.shortened(name),
+                PixeronException.of("there is no kind of image \"%s\". Use %s.", Decimals.shortened(name),
                         ALL.stream().map(Maker::name).collect(Collectors.joining(", "))));
     }
 }

@@ -14,12 +14,12 @@ import pixeron.step.key.NumberParameter;
 /** A flat ground with a number of pixels, all different, that are black or white by chance. */
 final class SaltAndPepper extends NoiseMaker {
 
-    private static final NumberParameter GROUND = NumberParameter.level("ground", "Ground", Amount.of(128));
+    private static final NumberParameter GROUND = NumberParameter.level("ground", "Background", Amount.of(128));
     private static final NumberParameter COUNT = NumberParameter.optional("count", "Count", 6)
             .only(n -> n.isInt() && n.signum() >= 0, "a whole number from 0");
 
     SaltAndPepper() {
-        super("salt-pepper", "Salt and pepper", "A flat ground with single black and white pixels.", GROUND, COUNT);
+        super("salt-pepper", "Salt-and-pepper noise", "A constant background with single black and white pixels.", GROUND, COUNT);
     }
 
     @Override

@@ -39,7 +39,7 @@ public enum TooLarge {
             return mapped(image, new Finish(Rounding.NEAREST, Overflow.CLIP, image.maximumLevel())::apply);
         }
     },
-    KEEP("keep as they are", "an open image with M as its nominal maximum") {
+    KEEP("keep unchanged", "a real-valued image with M as its nominal maximum") {
         @Override
         Image fit(Image image, ImageFacts facts) {
             return image;

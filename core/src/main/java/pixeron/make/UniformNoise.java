@@ -17,7 +17,7 @@ final class UniformNoise extends NoiseMaker {
             .only(Rational::isInt, "a whole number or M");
 
     UniformNoise() {
-        super("uniform-noise", "Uniform noise", "Every level from low to high comes up equally often, by chance.",
+        super("uniform-noise", "Uniform noise", "Random levels from low to high, all equally likely.",
                 LOW, HIGH);
     }
 

@@ -35,7 +35,7 @@ public final class Decimals {
     public static Rational parse(String text) {
         String plain = text.replace(MINUS, '-');
         if (plain.length() > MAXIMUM_LENGTH || !NUMBER.matcher(plain).matches()) {
-            throw PixeronException.of("\"%s\" is not a number; write digits such as 12, -3.5 or 2/3.", shortened(text));
+            throw PixeronException.of("“%s” is not a valid number. Use the form 12, -3.5 or 2/3.", shortened(text));
         }
         int slash = plain.indexOf('/');
         return slash < 0 ? decimal(plain)

@@ -2,11 +2,11 @@ package pixeron.number;
 
 import pixeron.Worded;
 
-/** What happens to a value outside 0 … M. Every step has this as its {@code overflow} key. */
+/** What happens to a value outside 0–M. Every step has this as its {@code overflow} key. */
 public enum Overflow implements Worded {
     CLIP("clip", "values below 0 become 0, above M become M"),
     WRAP("wrap", "value mod (M + 1), never negative"),
-    KEEP("keep", "values outside 0 … M stay");
+    KEEP("keep", "values outside 0–M stay");
 
     private final String word;
     private final String sentence;
@@ -57,7 +57,7 @@ public enum Overflow implements Worded {
         return switch (this) {
             case CLIP -> (int) Math.max(0, Math.min(maximumLevel, whole));
             case WRAP -> (int) Math.floorMod(whole, (long) maximumLevel + 1);
-            case KEEP -> throw new IllegalStateException("what is kept may be no level");
+            case KEEP -> throw new IllegalStateException("a kept value may not be a level");
         };
     }
 

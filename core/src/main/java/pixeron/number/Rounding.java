@@ -70,7 +70,7 @@ public enum Rounding implements Worded {
             case TRUNCATE -> rest != 0 && numerator < 0 ? floor + 1 : floor;
             case FLOOR -> floor;
             case CEILING -> rest != 0 ? floor + 1 : floor;
-            case NONE -> throw new IllegalStateException("a fraction that is not rounded is no whole number");
+            case NONE -> throw new IllegalStateException("a fraction that is not rounded is not a whole number");
         };
     }
 }

@@ -14,13 +14,13 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.Verdict;
 import pixeron.byhand.answer.Answer;
 import pixeron.byhand.answer.AnswerFile;
-import pixeron.byhand.answer.ColourAnswer;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.answer.ColorAnswer;
+import pixeron.byhand.color.Abreast;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -112,7 +112,7 @@ public final class ProgramCheck {
         this.chain = chain;
         this.conditions = conditions;
         if (command.readsOther() && other().isEmpty()) {
-            throw PixeronException.of("The command reads {with}, and no step names another image.");
+            throw PixeronException.of("The command reads {with}, but no step uses another image.");
         }
     }
 
@@ -156,13 +156,13 @@ public final class ProgramCheck {
      */
     static Result drawn(Result like, Frame frame, long seed) {
         Draws draws = new Draws(seed);
-        if (like instanceof ColourImage) {
+        if (like instanceof ColorImage) {
             List<Image> planes = new ArrayList<>();
             for (int c = 0; c < like.faces().size(); c++) {
                 int first = c * frame.count();
                 planes.add(Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> (int) draws.below(first + n, frame.maximumLevel() + 1L)));
             }
-            return ColourImage.of(planes);
+            return ColorImage.of(planes);
         }
         return Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> (int) draws.below(n, frame.maximumLevel() + 1L));
     }
@@ -206,10 +206,10 @@ public final class ProgramCheck {
     /** Of a result in color all channels are checked, unless one is wanted. */
     private Explained right(Stage last, Progress progress) {
         Bound bound = last.bound(progress).orElseThrow();
-        if (last.after(progress).required() instanceof ColourImage colour && conditions.face().equals(Image.VALUE)) {
-            return new Abreast(bound, last.before(progress).required(), colour);
+        if (last.after(progress).required() instanceof ColorImage color && conditions.face().equals(Image.VALUE)) {
+            return new Abreast(bound, last.before(progress).required(), color);
         }
-        return bound.face(conditions.face()).orElseThrow(() -> PixeronException.of("The result has no face \"%s\".", conditions.face()));
+        return bound.face(conditions.face()).orElseThrow(() -> PixeronException.of("The result has no component \"%s\".", conditions.face()));
     }
 
     private Case on(int number, Result image, Explained right, Path folder, Progress progress) {
@@ -226,29 +226,29 @@ public final class ProgramCheck {
         if (run.problem().isPresent()) {
             return failed(number, image, right, run.problem().get(), run.said());
         } else if (!Files.exists(out)) {
-            return failed(number, image, right, "The program wrote nothing: there is no file {out}.", run.said());
+            return failed(number, image, right, "The program wrote no file {out}.", run.said());
         }
         Frame grid = right.frame();
         long bytes = out.toFile().length();
         // Reading it belongs to the time of the program: it is not even begun where it would take long.
         if (bytes > MOST_WRITTEN + MOST_PER_VALUE * grid.count()) {
-            return failed(number, image, right, "The program wrote " + (bytes >> 10) + " KiB, more than the values of a result of " + grid.size() + " need.", run.said());
+            return failed(number, image, right, "The program wrote " + (bytes >> 10) + " KiB, too much for a result of " + grid.size() + ".", run.said());
         }
         try {
-            Written written = right instanceof Abreast faces ? new Written(ColourAnswer.read(out, faces), Optional.empty()) : ofOne(out, grid);
+            Written written = right instanceof Abreast faces ? new Written(ColorAnswer.read(out, faces), Optional.empty()) : ofOne(out, grid);
             HandSheet sheet = written.sheet();
             Optional<String> shape = written.problem();
             Check check = Check.of(sheet, right);
             Optional<CellCheck> strange = check.cells().stream().filter(cell -> cell.state() == Verdict.NOT_UNDERSTOOD).findFirst();
             if (strange.isPresent()) {
-                return failed(number, image, right, "What the program wrote is not understood: at " + strange.get().pixel() + " stands \""
-                        + Decimals.shortened(strange.get().byHand().text()) + "\", which is no number.", run.said());
+                return failed(number, image, right, "Cannot read the output of the program: at " + strange.get().pixel() + " found \""
+                        + Decimals.shortened(strange.get().byHand().text()) + "\", which is not a number.", run.said());
             }
             Optional<String> blank = shape.isPresent() || check.filled() == grid.count() ? shape
                     : Optional.of("The program wrote " + check.filled() + " of " + grid.count() + " values.");
             return new Case(number, image, right, sheet, check, blank, run.said());
         } catch (PixeronException notUnderstood) {
-            return failed(number, image, right, "What the program wrote is not understood: " + notUnderstood.getMessage().replaceFirst("^out\\.[a-z]+: ", ""), run.said());
+            return failed(number, image, right, "Cannot read the output of the program: " + notUnderstood.getMessage().replaceFirst("^out\\.[a-z]+: ", ""), run.said());
         }
     }
 
@@ -258,8 +258,8 @@ public final class ProgramCheck {
 
     private static Written ofOne(Path out, Frame grid) {
         Answer answer = AnswerFile.read(out, grid).stream().filter(found -> !found.isSwapped()).findFirst().orElseThrow(() -> PixeronException.of(
-                "its rows are the columns of the result."));
-        return new Written(answer.sheet(grid), answer.otherShape().map(other -> "The program wrote " + other.rows() + " × " + other.columns() + " values, and the result has "
+                "Its rows are the columns of the result."));
+        return new Written(answer.sheet(grid), answer.otherShape().map(other -> "The program wrote " + other.rows() + " × " + other.columns() + " values, but the result has "
                 + grid.rows() + " × " + grid.columns() + "."));
     }
 

@@ -40,7 +40,7 @@ public record ProgramCommand(List<String> words) {
         int end = -1;
         while (matcher.find()) {
             if (matcher.group(4) != null) {
-                throw PixeronException.of("At character %d of the command a quote does not end.", matcher.start() + 1);
+                throw PixeronException.of("Character %d of the command: the closing quote is missing.", matcher.start() + 1);
             }
             String word = Stream.of(1, 2, 3).map(matcher::group).filter(found -> found != null).findFirst().orElseThrow();
             String plain = matcher.group(3) == null ? word : word.replaceAll("\\\\(.)", "$1");
@@ -59,12 +59,12 @@ public record ProgramCommand(List<String> words) {
 
     private void requireFiles() {
         if (words.isEmpty()) {
-            throw PixeronException.of("The command is empty; right is such as: python3 mine.py {in} {out}.");
+            throw PixeronException.of("The command is empty. Use the form: python3 mine.py {in} {out}.");
         } else if (names().noneMatch("in"::equals) || names().noneMatch("out"::equals)) {
-            throw PixeronException.of("The command must say with {in} where the image is read and with {out} where the result is written, such as: python3 mine.py {in} {out}.");
+            throw PixeronException.of("The command needs {in} for the input file and {out} for the output file, such as: python3 mine.py {in} {out}.");
         }
         braces().filter(found -> found.group(2) != null && !ENDINGS.contains(found.group(2))).findFirst().ifPresent(found -> {
-            throw PixeronException.of("%s is not known; there are {in}, {in.csv}, {in.pgm}, {in.ppm}, {in.png}, and the same with {with} and {out}.", found.group());
+            throw PixeronException.of("%s is unknown. Use {in}, {in.csv}, {in.pgm}, {in.ppm}, {in.png}, and the same with {with} and {out}.", found.group());
         });
     }
 

@@ -18,7 +18,7 @@ final class ProgramFolder {
         try {
             return Files.createTempDirectory("pixeron-program");
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "A folder for the program cannot be made: %s.", trouble.getMessage());
+            throw PixeronException.because(trouble, "Cannot create a folder for the program: %s.", trouble.getMessage());
         }
     }
 

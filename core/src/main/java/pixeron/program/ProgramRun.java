@@ -45,7 +45,7 @@ record ProgramRun(Optional<String> problem, String said) {
             descent.started(process);
             process.getOutputStream().close();
         } catch (IOException notStarted) {
-            throw PixeronException.because(notStarted, "The program \"%s\" cannot be started; is it written as it is called, and is it there?", words.get(0));
+            throw PixeronException.because(notStarted, "Cannot start \"%s\". Check the name and the installation.", words.get(0));
         }
         Said said = new Said(process.getInputStream(), limits.printed());
         Thread listener = new Thread(said, "output of a program");
@@ -74,11 +74,11 @@ record ProgramRun(Optional<String> problem, String said) {
             if (isFlooding || limits.clock().getAsLong() - start > TimeUnit.SECONDS.toNanos(limits.seconds())) {
                 descent.kill();
                 process.waitFor();
-                return Optional.of(isFlooding ? "The program writes without end and was stopped" + said.lastLine() : "The program did not end within "
+                return Optional.of(isFlooding ? "The program wrote too much and was stopped" + said.lastLine() : "The program did not end within "
                         + limits.seconds() + (limits.seconds() == 1 ? " second" : " seconds") + " and was stopped" + said.lastLine());
             }
         }
-        return said.isTooMuch() ? Optional.of("The program prints more than can be kept.") : Optional.empty();
+        return said.isTooMuch() ? Optional.of("The program prints too much.") : Optional.empty();
     }
 
     /** What a program prints. */

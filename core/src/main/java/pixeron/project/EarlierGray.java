@@ -4,31 +4,31 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.work.ByHand;
 import pixeron.chain.Chain;
 import pixeron.chain.Link;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.step.Step;
-import pixeron.step.colour.GrayStep;
+import pixeron.step.color.GrayStep;
 import pixeron.step.gray.GrayRule;
 import pixeron.step.gray.Transparency;
 
 /**
- * Gray as the first version of the project's file has it: made of a colour picture in front of all steps. It is read as a step.
+ * Gray as the first version of the project's file has it: made of a color picture in front of all steps. It is read as a step.
  *
- * @param picture the colour picture
+ * @param picture the color picture
  * @param step what makes gray of it
  * @param sheet the person's values for the gray image
  */
-record EarlierGray(ColourImage picture, Step step, HandSheet sheet) {
+record EarlierGray(ColorImage picture, Step step, HandSheet sheet) {
 
     /**
      * @param image the gray image; its samples are what the step makes and need not be read
-     * @param colour the colour picture and the rule
+     * @param color the color picture and the rule
      */
-    static EarlierGray read(Fields image, Fields colour) {
-        ColourImage picture = SampleText.readFaces(image, colour);
-        GrayRule rule = colour.read("rule", GrayRule::parse);
-        Transparency transparency = colour.read("transparency", Transparency::of);
-        return new EarlierGray(picture, GrayStep.of(rule.word(), transparency), colour.find("byHand").map(byHand ->
+    static EarlierGray read(Fields image, Fields color) {
+        ColorImage picture = SampleText.readFaces(image, color);
+        GrayRule rule = color.read("rule", GrayRule::parse);
+        Transparency transparency = color.read("transparency", Transparency::of);
+        return new EarlierGray(picture, GrayStep.of(rule.word(), transparency), color.find("byHand").map(byHand ->
                 StepFields.sheet(byHand)).orElse(HandSheet.EMPTY));
     }
 

@@ -151,7 +151,7 @@ public final class Fields {
         try {
             return reader.apply(text(field));
         } catch (PixeronException notUnderstood) {
-            throw problem(field, "is not understood: " + notUnderstood.getMessage().replaceFirst("\\.$", ""));
+            throw problem(field, "is not valid: " + notUnderstood.getMessage().replaceFirst("\\.$", ""));
         }
     }
 }

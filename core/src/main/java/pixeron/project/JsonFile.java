@@ -46,13 +46,13 @@ public final class JsonFile {
     public static <T> T read(Path file, Function<JsonNode, T> understood) {
         try {
             if (Files.isDirectory(file)) {
-                throw PixeronException.of("It is a folder; name a file in it.");
+                throw PixeronException.of("It is a folder. Choose a file.");
             } else if (!Files.exists(file)) {
                 throw PixeronException.of("There is no such file.");
             } else if (!Files.isRegularFile(file)) {
-                throw PixeronException.of("It is no ordinary file.");
+                throw PixeronException.of("It is not a regular file.");
             } else if (Files.size(file) > MOST_BYTES) {
-                throw PixeronException.of("It is larger than %d MiB, more than is read.", MOST_BYTES >> 20);
+                throw PixeronException.of("It is larger than the limit of %d MiB.", MOST_BYTES >> 20);
             }
             return understood.apply(MAPPER.readTree(Files.readAllBytes(file)));
         } catch (JsonProcessingException broken) {
@@ -60,7 +60,7 @@ public final class JsonFile {
                     file.getFileName(), broken.getLocation() == null ? 1 : broken.getLocation().getLineNr(),
                     broken.getLocation() == null ? 1 : broken.getLocation().getColumnNr());
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "%s cannot be read: %s.", file, trouble.getMessage());
+            throw PixeronException.because(trouble, "Cannot read %s: %s.", file, trouble.getMessage());
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
         }
@@ -75,9 +75,9 @@ public final class JsonFile {
     public static void requireVersion(JsonNode root, String field, int newest, String what) {
         JsonNode version = root == null ? null : root.get(field);
         if (version == null || !version.isIntegralNumber()) {
-            throw PixeronException.of("This is not a Pixeron %s; the field \"%s\" with its version is missing.", what, field);
+            throw PixeronException.of("This is not a Pixeron %s: the field \"%s\" with its version is missing.", what, field);
         } else if (!version.canConvertToInt() || version.intValue() > newest) {
-            throw PixeronException.of("The %s was written by a newer Pixeron (file version %s); this one reads version %d.", what, version.asText(), newest);
+            throw PixeronException.of("The %s was written by a newer Pixeron (file version %s). This Pixeron reads version %d.", what, version.asText(), newest);
         }
     }
 }

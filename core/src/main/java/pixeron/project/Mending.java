@@ -7,7 +7,7 @@ import pixeron.step.Mend;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 
 /** Brings the two images of a step to a common size. */
 public final class Mending {

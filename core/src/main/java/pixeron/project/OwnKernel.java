@@ -23,7 +23,7 @@ public record OwnKernel(String name, String line) {
     public static String requireKernel(String line) {
         Step step = StepLine.parse(line);
         if (!(step.type() instanceof Kernel)) {
-            throw PixeronException.of("\"%s\" is no kernel", Decimals.shortened(line));
+            throw PixeronException.of("\"%s\" is not a kernel", Decimals.shortened(line));
         }
         return line;
     }
@@ -33,7 +33,7 @@ public record OwnKernel(String name, String line) {
         return StepLine.parse(line);
     }
 
-    /** @return others with this at the end; one with the same name is left out */
+    /** @return others with this at the end; one with the same name is omitted */
     public List<OwnKernel> in(List<OwnKernel> others) {
         List<OwnKernel> all = new ArrayList<>(others);
         all.removeIf(other -> other.name.equals(name));

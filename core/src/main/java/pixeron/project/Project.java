@@ -134,7 +134,7 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
             }
             int at = ids.indexOf(before.get(number - 1).id());
             if (at < 0) {
-                throw PixeronException.of("Another step takes %s; let it take something else first.", reference);
+                throw PixeronException.of("Another step uses %s. Change that step first.", reference);
             }
             return new Reference.OfOther(image, OptionalInt.of(at + 1)).written();
         };
@@ -231,7 +231,7 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
         OtherImage other = image(wanted);
         Result result = other.chain().last(progress).required();
         if (result instanceof Spectrum) {
-            throw PixeronException.of("The last result of %s is a spectrum, and an image is needed; fourier-inverse makes one of it.", wanted);
+            throw PixeronException.of("The last result of %s is a spectrum, but an image is needed. Add the step fourier-inverse.", wanted);
         }
         Result old = main.present().chain().input();
         boolean isKept = images.stream().anyMatch(image -> image.input().equals(old));
@@ -245,7 +245,7 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
      */
     public Project renamed(String old, String other) {
         if (!other.equals(old) && images.stream().anyMatch(image -> image.name().equals(other))) {
-            throw PixeronException.of("There is another image %s already.", other);
+            throw PixeronException.of("There is already an image named %s.", other);
         }
         Reference.requireName(other);
         List<OtherImage> all = images.stream().map(image -> image.name().equals(old) ? new OtherImage(other, image.work()) : image).toList();

@@ -121,7 +121,7 @@ public final class ProjectFile {
         for (Fields node : fields.has(IMAGES) ? fields.objects(IMAGES) : List.<Fields>of()) {
             String name = node.read("name", Reference::requireName);
             if (images.stream().anyMatch(other -> other.name().equals(name))) {
-                throw node.problem("name", "must be a name of its own");
+                throw node.problem("name", "must be a unique name");
             }
             Origin origin = origin(node);
             Result input = SampleText.read(node);
@@ -137,7 +137,7 @@ public final class ProjectFile {
     static Pixel pixel(Fields fields, String field, String place) {
         if (!place.matches("\\d{1,9},\\d{1,9}")) {
             throw fields.problem(field, "has the place \"" + Decimals.shortened(place)
-                    + "\"; right is \"row,column\"");
+                    + "\". Use the form \"row,column\"");
         }
         int comma = place.indexOf(',');
         return new Pixel(Integer.parseInt(place.substring(0, comma)), Integer.parseInt(place.substring(comma + 1)));
@@ -157,8 +157,8 @@ public final class ProjectFile {
         Fields fields = new Fields("project", root);
         Fields image = fields.object("image");
         Origin origin = origin(image);
-        // In the first version gray was made of a colour picture in front of the steps; now that is a step like any other.
-        Optional<EarlierGray> gray = image.find("colour").map(colour -> EarlierGray.read(image, colour));
+        // In the first version gray was made of a color picture in front of the steps; now that is a step like any other.
+        Optional<EarlierGray> gray = image.find("colour").map(color -> EarlierGray.read(image, color));
         Result input = gray.<Result>map(EarlierGray::picture).orElseGet(() -> SampleText.read(image));
         Work work = work(fields, origin, input);
         List<OwnKernel> kernels = (fields.has("kernels") ? fields.objects("kernels") : List.<Fields>of()).stream()
@@ -180,7 +180,7 @@ public final class ProjectFile {
         Set<String> names = new HashSet<>(Set.of(present.name()));
         for (Fields node : fields.has(BRANCHES) ? fields.objects(BRANCHES) : List.<Fields>of()) {
             if (!names.add(node.text("name"))) {
-                throw node.problem("name", "must be a name of its own");
+                throw node.problem("name", "must be a unique name");
             }
             others.add(StepFields.read(node, node.text("name"), input));
         }

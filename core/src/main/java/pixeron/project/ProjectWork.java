@@ -5,13 +5,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import pixeron.byhand.colour.Abreast;
-import pixeron.byhand.work.ColourWork;
+import pixeron.byhand.color.Abreast;
+import pixeron.byhand.work.ColorWork;
 import pixeron.byhand.work.StepWork;
 import pixeron.byhand.work.StepWork.Written;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.step.Bound;
 import pixeron.step.Progress;
@@ -62,12 +62,12 @@ public final class ProjectWork {
     /**
      * @param position of a step of the project
      * @param works what is said of its faces, with those of other steps
-     * @return what is said of all faces together; empty where the result has no colour
+     * @return what is said of all faces together; empty where the result has no color
      */
-    public static Optional<ColourWork> colour(Project project, int position, List<StepWork> works, Progress progress) {
+    public static Optional<ColorWork> color(Project project, int position, List<StepWork> works, Progress progress) {
         Stage stage = project.chain().stage(position);
-        return stage.bound(progress).filter(bound -> stage.after(progress) instanceof Outcome.Done done && done.result() instanceof ColourImage)
-                .map(bound -> ColourWork.of(new Abreast(bound, stage.before(progress).required(), (ColourImage) stage.after(progress).required()),
+        return stage.bound(progress).filter(bound -> stage.after(progress) instanceof Outcome.Done done && done.result() instanceof ColorImage)
+                .map(bound -> ColorWork.of(new Abreast(bound, stage.before(progress).required(), (ColorImage) stage.after(progress).required()),
                         works.stream().filter(work -> work.position() == position).toList()));
     }
 }

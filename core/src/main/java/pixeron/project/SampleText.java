@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.format.ReadOptions;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -65,8 +65,8 @@ public final class SampleText {
      * @param fields of the image, with its size
      * @param faces has its channels
      */
-    static ColourImage readFaces(Fields fields, Fields faces) {
-        return new ColourImage(read(fields, faces, "red"), read(fields, faces, "green"), read(fields, faces, "blue"),
+    static ColorImage readFaces(Fields fields, Fields faces) {
+        return new ColorImage(read(fields, faces, "red"), read(fields, faces, "green"), read(fields, faces, "blue"),
                 faces.has("alpha") ? Optional.of(read(fields, faces, "alpha")) : Optional.empty());
     }
 

@@ -72,7 +72,7 @@ final class StepFields {
         for (Fields step : fields.objects("steps")) {
             int id = step.number("id");
             if (id < 1 || !ids.add(id)) {
-                throw step.problem("id", "must be a number of its own from 1");
+                throw step.problem("id", "must be a unique number of at least 1");
             }
             chain = chain.withLink(chain.size(), new Link(id, step.read("line", StepFields::step), step.flag("on")));
             byHand.put(new Branch.Face(id, Image.VALUE), written(step));
@@ -101,7 +101,7 @@ final class StepFields {
                 int comma = place.indexOf(',');
                 if (comma < 1) {
                     throw byHand.problem(name, "has the place \"" + Decimals.shortened(place)
-                            + "\"; right is \"row,column\"");
+                            + "\". Use the form \"row,column\"");
                 }
                 texts.put(new HandTable.Place(place.substring(0, comma), place.substring(comma + 1)), text);
             });

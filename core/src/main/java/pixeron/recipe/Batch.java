@@ -71,7 +71,7 @@ public final class Batch {
         }
         requireApart(items);
         if (items.isEmpty()) {
-            throw PixeronException.of("There is no picture and no table of numbers in %s.", given.get(0));
+            throw PixeronException.of("%s contains no pictures and no tables of numbers.", given.get(0));
         }
         return new Batch(items, isReplacing);
     }
@@ -90,7 +90,7 @@ public final class Batch {
             return all.filter(file -> Files.isRegularFile(file) && !file.getFileName().toString().startsWith(".") && ImageFiles.isReadable(file)
                     && !file.toAbsolutePath().normalize().startsWith(results.toAbsolutePath().normalize())).sorted().toList();
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder %s cannot be read; check its permissions.", folder);
+            throw PixeronException.because(trouble, "Cannot read the folder %s. Check its permissions.", folder);
         }
     }
 
@@ -104,11 +104,11 @@ public final class Batch {
         try (Stream<Path> all = Files.list(folder)) {
             List<Path> found = all.filter(file -> Files.isRegularFile(file) && matcher.matches(file.getFileName())).sorted().toList();
             if (found.isEmpty()) {
-                throw PixeronException.of("No file is called like %s.", path);
+                throw PixeronException.of("No file name matches %s.", path);
             }
             return found;
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder of %s cannot be read; is it there?", path);
+            throw PixeronException.because(trouble, "Cannot read the folder of %s. Check its name.", path);
         }
     }
 
@@ -117,12 +117,12 @@ public final class Batch {
         for (Item item : items) {
             Path same = known.put(item.out.toAbsolutePath().normalize(), item.file);
             if (same != null) {
-                throw PixeronException.of("The results of %s and %s would both be %s. Apply the steps to one of them at a time.", same, item.file, item.out);
+                throw PixeronException.of("The results of %s and %s would have the same name, %s. Apply the steps to one of them at a time.", same, item.file, item.out);
             }
         }
         for (Item item : items) {
             if (known.containsKey(item.file.toAbsolutePath().normalize())) {
-                throw PixeronException.of("%s is read and would be replaced. Choose another folder for the results.", item.file);
+                throw PixeronException.of("The results would replace the input %s. Choose another folder for the results.", item.file);
             }
         }
     }
@@ -141,14 +141,14 @@ public final class Batch {
     public Done apply(Item item, BiFunction<Path, Path, Frame> write) {
         try {
             if (!isReplacing && Files.exists(item.out)) {
-                throw PixeronException.of("%s exists already and stays as it is", item.out);
+                throw PixeronException.of("%s already exists and was not replaced", item.out);
             }
             Files.createDirectories(item.out.toAbsolutePath().getParent());
             return new Done(item, Optional.of(write.apply(item.file, item.out)), Optional.empty());
         } catch (PixeronException problem) {
             return new Done(item, Optional.empty(), Optional.of(problem.getMessage()));
         } catch (IOException trouble) {
-            return new Done(item, Optional.empty(), Optional.of("The folder of " + item.out + " cannot be made."));
+            return new Done(item, Optional.empty(), Optional.of("The folder of " + item.out + " cannot be created."));
         } catch (OutOfMemoryError full) {
             return new Done(item, Optional.empty(), Optional.of("There is not enough memory for this image."));
         }

@@ -11,7 +11,7 @@ import pixeron.PixeronException;
 import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
 import pixeron.format.SafeFile;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -58,39 +58,39 @@ public final class ResultFile {
         boolean isDrawn = !isTable && result instanceof Spectrum && wish.face.orElse(SpectrumFace.LOG.word()).equals(SpectrumFace.LOG.word());
         Result kept = isDrawn ? ((Spectrum) result).picture() : wish.face.isEmpty() ? result : face(result, wish.face.get());
         if (isTable && kept instanceof Spectrum) {
-            throw PixeronException.of("The result is a spectrum, and a table of numbers holds one part of it. Write a picture, or add the step fourier-inverse.");
-        } else if (isTable && kept instanceof ColourImage colour) {
-            requirePacked(colour, wish);
-            writePacked(file, colour);
-            return new Written(colour.frame(), Optional.empty());
+            throw PixeronException.of("The result is a spectrum, which does not fit into one table. Write a picture, or add the step fourier-inverse.");
+        } else if (isTable && kept instanceof ColorImage color) {
+            requirePacked(color, wish);
+            writePacked(file, color);
+            return new Written(color.frame(), Optional.empty());
         }
         ImageFiles.write(file, kept, wish.isExact);
         return new Written(kept.frame(), ImageFiles.mayChange(file, kept) ? Optional.of(LossyNote.of(file, kept)) : Optional.empty());
     }
 
     private static Image face(Result result, String name) {
-        return result.face(name).orElseThrow(() -> PixeronException.of("The result has no %s; it has %s.", Decimals.shortened(name),
+        return result.face(name).orElseThrow(() -> PixeronException.of("The result has no %s. It has %s.", Decimals.shortened(name),
                 result.faces().stream().map(Result.Face::name).collect(Collectors.joining(", "))));
     }
 
-    private static void requirePacked(ColourImage colour, Wish wish) {
+    private static void requirePacked(ColorImage color, Wish wish) {
         if (!wish.isPacked) {
-            throw PixeronException.of("The result is a color image, and a table of numbers holds one channel, or packed pixels.");
-        } else if (colour.maximumLevel() != Image.BYTE_MAXIMUM || colour.faces().stream().anyMatch(face -> !face.image().isLevelImage())) {
-            throw PixeronException.of("Packed pixels hold whole levels from 0 to 255, and the result has others.");
+            throw PixeronException.of("The result is a color image, which does not fit into one table of numbers. Write one channel or packed pixels.");
+        } else if (color.maximumLevel() != Image.BYTE_MAXIMUM || color.faces().stream().anyMatch(face -> !face.image().isLevelImage())) {
+            throw PixeronException.of("Packed pixels need whole levels from 0 to 255, but the result has other values.");
         }
     }
 
-    private static void writePacked(Path file, ColourImage colour) {
+    private static void writePacked(Path file, ColorImage color) {
         String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
         String separator = SEPARATORS.get(name.substring(name.lastIndexOf('.') + 1));
         if (separator == null) {
-            throw PixeronException.of("Packed pixels are written as .csv, .tsv or .txt, not as %s.", file.getFileName());
+            throw PixeronException.of("Packed pixels can be written as .csv, .tsv or .txt, not as %s.", file.getFileName());
         }
         SafeFile.write(file, out -> {
-            for (int i = 0; i < colour.rows(); i++) {
+            for (int i = 0; i < color.rows(); i++) {
                 int row = i;
-                String line = IntStream.range(0, colour.columns()).mapToObj(j -> PackedPixel.find(colour, new Pixel(row, j)).orElseThrow().hexadecimal())
+                String line = IntStream.range(0, color.columns()).mapToObj(j -> PackedPixel.find(color, new Pixel(row, j)).orElseThrow().hexadecimal())
                         .collect(Collectors.joining(separator));
                 out.write((line + "\n").getBytes(StandardCharsets.UTF_8));
             }

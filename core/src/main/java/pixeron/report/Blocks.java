@@ -86,7 +86,7 @@ public final class Blocks {
         Working ours = right.explain(pixel);
         Optional<Working> theirs = slip.done().flatMap(done -> explained(done, pixel));
         int at = theirs.map(ours::partsAt).orElse(Integer.MAX_VALUE);
-        List<Work> both = new ArrayList<>(List.of(work("Right, " + pixel, ours, at)));
+        List<Work> both = new ArrayList<>(List.of(work("Correct values, " + pixel, ours, at)));
         theirs.ifPresent(slipped -> both.add(work("With the slip", slipped, at)));
         return new Workings(both);
     }

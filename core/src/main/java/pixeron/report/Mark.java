@@ -6,7 +6,7 @@ import pixeron.byhand.Verdict;
 import pixeron.byhand.table.TableCheck;
 import pixeron.number.Value;
 
-/** What is said of a value in a report; its shape says what its colour says. */
+/** What is said of a value in a report; its shape says what its color says. */
 public enum Mark {
     NONE(""), AGREES("✓"), TOO_LARGE("▲"), TOO_SMALL("▼"), NOT_ROUNDED("≈"), FOLLOWS("↳"), NOT_UNDERSTOOD("?");
 

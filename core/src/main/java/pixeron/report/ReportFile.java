@@ -38,13 +38,13 @@ public final class ReportFile {
             try {
                 return PdfReport.of(report);
             } catch (IOException problem) {
-                throw PixeronException.because(problem, "The report cannot be written as PDF: %s.", problem.getMessage());
+                throw PixeronException.because(problem, "Cannot write the report as PDF: %s.", problem.getMessage());
             }
         } else if (name.endsWith(".html") || name.endsWith(".htm")) {
             return HtmlReport.of(report).getBytes(StandardCharsets.UTF_8);
         } else if (name.endsWith(".md")) {
             return MarkdownReport.of(report).getBytes(StandardCharsets.UTF_8);
         }
-        throw PixeronException.of("A report is written as .pdf, .html or .md, and \"%s\" ends with none of them.", name);
+        throw PixeronException.of("“%s” has no valid ending. Reports are written as .pdf, .html or .md.", name);
     }
 }

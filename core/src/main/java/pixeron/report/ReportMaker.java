@@ -10,15 +10,16 @@ import java.util.stream.Collectors;
 import pixeron.Wording;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
-import pixeron.byhand.work.ColourWork;
+import pixeron.byhand.work.ColorWork;
 import pixeron.byhand.work.Start;
 import pixeron.byhand.work.StepWork;
 import pixeron.byhand.work.WrittenFaces;
 import pixeron.chain.Stage;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -34,7 +35,7 @@ import pixeron.report.Block.Heading;
 import pixeron.report.Block.Words;
 import pixeron.report.Block.Workings;
 import pixeron.step.Progress;
-import pixeron.step.colour.AsItIs;
+import pixeron.step.color.AsItIs;
 import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 import pixeron.working.Working;
@@ -69,8 +70,8 @@ public final class ReportMaker {
         Result image = project.main().present().chain().input();
         Frame frame = image.frame();
         blocks.add(new Heading(1, project.name()));
-        blocks.add(new Words(frame.rows() + " rows, " + frame.columns() + " columns, levels 0 … " + frame.maximumLevel()
-                + (image instanceof ColourImage ? ", in colour" : "") + ". Rows and columns are counted from 0.", false));
+        blocks.add(new Words(frame.rows() + " rows, " + frame.columns() + " columns, levels 0–" + frame.maximumLevel()
+                + (image instanceof ColorImage ? ", in color" : "") + ". Rows and columns are counted from 0.", false));
         project.withEachOpen().forEach(this::addSteps);
     }
 
@@ -84,8 +85,8 @@ public final class ReportMaker {
             if (!faces.isEmpty()) {
                 blocks.add(new Heading(2, "Step " + (stage.position() + 1) + ": " + stage.link().step().type().title()));
                 blocks.add(new Code(stage.link().step().line()));
-                Optional<ColourWork> colour = ProjectWork.colour(project, stage.position(), works, progress);
-                colour.ifPresentOrElse(whole -> add(faces, whole), () -> WrittenFaces.of(faces).forEach(this::addFace));
+                Optional<ColorWork> color = ProjectWork.color(project, stage.position(), works, progress);
+                color.ifPresentOrElse(whole -> add(faces, whole), () -> WrittenFaces.of(faces).forEach(this::addFace));
             }
         }
         project.chain().stages().stream().filter(stage -> works.stream().noneMatch(work -> work.position() == stage.position()))
@@ -94,7 +95,7 @@ public final class ReportMaker {
     }
 
     /** Each channel that was worked on or written by hand, then what is said of all together. */
-    private void add(List<StepWork> faces, ColourWork whole) {
+    private void add(List<StepWork> faces, ColorWork whole) {
         Check check = whole.check();
         int cells = whole.faces().after().red().count() * faces.size();
         if (check.filled() > 0) {
@@ -112,7 +113,7 @@ public final class ReportMaker {
         Function<Pixel, String> place = at -> whole.faces().face(at) + ", " + whole.faces().pixel(at);
         for (Explanation slip : found.slips()) {
             add(slip);
-            blocks.add(new Workings(List.of(Blocks.work("Right, " + place.apply(slip.pixels().get(0)), whole.faces().explain(slip.pixels().get(0)),
+            blocks.add(new Workings(List.of(Blocks.work("Correct values, " + place.apply(slip.pixels().get(0)), whole.faces().explain(slip.pixels().get(0)),
                     Integer.MAX_VALUE))));
         }
         simplyWrong(found.wrong(), place);
@@ -167,7 +168,7 @@ public final class ReportMaker {
 
     private void add(Explanation slip) {
         blocks.add(new Words(slip.text() + (slip.certainty().words().isEmpty() ? "" : " " + slip.certainty().words()) + " ("
-                + String.join(" and ", slip.ids()) + ")", true));
+                + SlipTitles.of(slip.ids()) + ")", true));
     }
 
     private void score(Check check, int cells) {
@@ -179,16 +180,16 @@ public final class ReportMaker {
     private void following(StepWork work) {
         int ofStep = work.following().ofStep().size();
         if (ofStep > 0) {
-            blocks.add(new Words(ofStep + " differing cells (↳) are right, given the values by hand of step " + work.position()
+            blocks.add(new Words(ofStep + " differing cells (↳) are correct, given the values by hand of step " + work.position()
                     + ".", false));
         }
         work.following().ofTables().forEach((table, pixels) -> blocks.add(new Words(pixels.size() + " differing cells (↳) are "
-                + "right, given the " + PixelTable.kind(work.step().type(), table).title().toLowerCase(Locale.ROOT) + " by hand.", false)));
+                + "correct, given the " + PixelTable.kind(work.step().type(), table).title().toLowerCase(Locale.ROOT) + " by hand.", false)));
     }
 
     private void simplyWrong(List<CellCheck> cells, Function<Pixel, String> place) {
         if (!cells.isEmpty()) {
-            blocks.add(new Words("Simply wrong, explained by no slip that is known: " + cells.stream().limit(MOST_WRONG)
+            blocks.add(new Words("No known slip explains: " + cells.stream().limit(MOST_WRONG)
                     .map(cell -> place.apply(cell.pixel()) + " is " + cell.distance()).collect(Collectors.joining("; "))
                     + (cells.size() > MOST_WRONG ? "; and " + (cells.size() - MOST_WRONG) + " more." : "."), false));
         }
@@ -201,7 +202,7 @@ public final class ReportMaker {
             blocks.add(new Heading(3, table.kind().title() + " by hand"));
             blocks.add(Blocks.listing(table, check));
             slips.getOrDefault(name, List.of()).forEach(slip ->
-                    blocks.add(new Words(table.kind().column(slip.column()) + ": " + slip.text() + " (" + slip.id() + ")", true)));
+                    blocks.add(new Words(table.kind().column(slip.column()) + ": " + slip.text() + " (" + SlipTitles.of(slip.id()) + ")", true)));
         });
     }
 }

@@ -8,7 +8,7 @@ import pixeron.working.Working;
 
 /**
  * Values that can be worked out pixel by pixel, so that values by hand can be held against them: a step bound to its
- * input, or gray made of a colour picture. {@code value(pixel)} equals {@code explain(pixel).result()}.
+ * input, or gray made of a color picture. {@code value(pixel)} equals {@code explain(pixel).result()}.
  */
 public interface Explained {
 

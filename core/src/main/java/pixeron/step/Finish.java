@@ -124,7 +124,7 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         }
         Value result = overflow.apply(rounded, maximumLevel);
         if (overflow != Overflow.KEEP) {
-            out.set("s", result).line(0, overflow == Overflow.CLIP ? "s ← s clipped to 0 … " + maximumLevel
+            out.set("s", result).line(0, overflow == Overflow.CLIP ? "s ← s clipped to 0–" + maximumLevel
                     : "s ← s mod " + (maximumLevel + 1));
         }
         out.set("after[i][j]", result).line(0, "after[i][j] ← s");
@@ -143,8 +143,8 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
     private Line overflowLine(Value rounded, Value result) {
         boolean isInside = rounded.signum() >= 0 && rounded.compareValue(Rational.of(maximumLevel)) <= 0;
         if (rounded.equals(result)) {
-            return Line.of("overflow", Run.note(isInside ? "within 0 … " + maximumLevel + ", nothing " + participle()
-                    : "outside 0 … " + maximumLevel + ", kept as it is"));
+            return Line.of("overflow", Run.note(isInside ? "within 0–" + maximumLevel + ", nothing " + participle()
+                    : "outside 0–" + maximumLevel + ", kept as it is"));
         }
         String why = overflow == Overflow.CLIP
                 ? (rounded.signum() < 0 ? "below 0, clipped to 0" : "above " + maximumLevel + ", clipped to it")

@@ -22,7 +22,7 @@ public record Handle(String name, Rational level, Optional<Value> result, Drag d
         /**
          * @param level where it is moved to
          * @param result how high; without meaning for a line
-         * @return the step with its keys changed so that the handle stands there, as far as they allow it
+         * @return the step with its keys changed so that the handle is there, as far as they allow it
          * @throws pixeron.PixeronException if no step has it there, such as a point behind the next one
          */
         Step to(Rational level, Rational result);

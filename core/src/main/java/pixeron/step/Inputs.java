@@ -3,7 +3,7 @@ package pixeron.step;
 import java.util.function.Function;
 import pixeron.PixeronException;
 import pixeron.format.ReadOptions;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -37,7 +37,7 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
             if (reference.equals(Reference.toStep(0))) {
                 return before;
             }
-            throw PixeronException.of("%s: there are no other results to refer to here.", reference);
+            throw PixeronException.of("%s: there are no other results to use here.", reference);
         });
     }
 
@@ -50,8 +50,8 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
         if (before instanceof Image image) {
             return image;
         }
-        throw PixeronException.of("%s takes an image, and %s stands before it%s.", type.name(), before.kind(),
-                before instanceof ColourImage ? "; make it gray first" : before instanceof Spectrum ? "; fourier-inverse makes an image of it" : "");
+        throw PixeronException.of("%s needs an image, but its input is %s%s.", type.name(), before.kind(),
+                before instanceof ColorImage ? ". Add a gray step before it" : before instanceof Spectrum ? ". Add an inverse Fourier transform (fourier-inverse) before it" : "");
     }
 
     /**
@@ -63,7 +63,7 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
         if (before instanceof Spectrum spectrum) {
             return spectrum;
         }
-        throw PixeronException.of("%s takes a spectrum, and %s stands before it; fourier makes one of an image.", type.name(), before.kind());
+        throw PixeronException.of("%s needs a spectrum. Add a Fourier transform before it.", type.name(), before.kind());
     }
 
     /**
@@ -77,8 +77,8 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
         if (found instanceof Image image) {
             return image;
         }
-        throw PixeronException.of("%s with=%s takes an image, and %s is %s%s.", type.name(), reference, reference,
-                found.kind(), found instanceof ColourImage ? "; make it gray first" : "");
+        throw PixeronException.of("%s with=%s needs an image, but %s is %s%s.", type.name(), reference, reference,
+                found.kind(), found instanceof ColorImage ? ". Add a gray step before it" : "");
     }
 
     /** @return the same others, with another result in front of the step */
@@ -93,13 +93,13 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
 
     /**
      * @param type the kind of step that asks
-     * @return what is before, which is a colour image
+     * @return what is before, which is a color image
      * @throws PixeronException if it is of another kind
      */
-    public ColourImage colour(StepType type) {
-        if (before instanceof ColourImage colour) {
-            return colour;
+    public ColorImage color(StepType type) {
+        if (before instanceof ColorImage color) {
+            return color;
         }
-        throw PixeronException.of("%s takes a colour image, and %s stands before it.", type.name(), before.kind());
+        throw PixeronException.of("%s needs a color image, but its input is %s.", type.name(), before.kind());
     }
 }

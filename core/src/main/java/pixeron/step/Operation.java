@@ -62,7 +62,7 @@ public interface Operation extends Explained, Bound {
      * @return that image, with the size of the result
      */
     default Image sheet(String name, Progress progress) {
-        throw new IllegalArgumentException("there is no sheet " + name);
+        throw new IllegalArgumentException("there is no result " + name);
     }
 
     /** @return what becomes of every level; empty where that depends on more than the level, or there are no levels */

@@ -3,7 +3,7 @@ package pixeron.step;
 /**
  * What is done where somebody takes one operation for its opposite.
  *
- * @param words such as "it is subtracted instead of added"
+ * @param words such as "the number is subtracted instead of added"
  * @param step the opposite step, with the same numbers
  */
 public record Opposite(String words, Step step) {

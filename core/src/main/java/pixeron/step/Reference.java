@@ -18,7 +18,7 @@ public final class Reference {
     public static final String MAXIMUM = "M";
     /** The key {@code with} of steps that take two images. */
     public static final ReferenceParameter WITH = new ReferenceParameter("with", "Other image",
-            "step:k for the result of step k before this one (step:0 is the image), the name of another image, or NAME:k after its step k", true, false);
+            "step:k (result of an earlier step k; step:0 is the image), the name of another image, or NAME:k (result of its step k)", true, false);
 
     private static final String STEP_WORD = "step";
     private static final String STEP = STEP_WORD + ":";
@@ -83,7 +83,7 @@ public final class Reference {
     public static String requireName(String text) {
         if (!isName(text)) {
             throw PixeronException.of("“%s” is not a valid name for an image. Use letters, digits, - and _, with a letter first. The names self, "
-                    + "M and step have a meaning of their own.", Decimals.shortened(text));
+                    + "M and step are reserved.", Decimals.shortened(text));
         }
         return text;
     }

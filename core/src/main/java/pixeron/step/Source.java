@@ -14,7 +14,7 @@ import pixeron.number.Value;
  * @param column its column
  * @param pixel the pixel that its value comes from: the place itself inside the image, where the border says outside it;
  *     empty where the value comes from no pixel
- * @param value what stands there; empty where nothing counts
+ * @param value what is there; empty where nothing counts
  * @param weight what the value is multiplied with; empty where it is not a weighted sum, such as in a median
  * @param isInside whether the place lies inside the image
  */

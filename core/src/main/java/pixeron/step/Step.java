@@ -74,10 +74,10 @@ public record Step(StepType type, Arguments arguments) {
      */
     public Operation bind(Inputs inputs) {
         if (arguments.isGiven(StepType.CHANNELS) && inputs.before() instanceof Image) {
-            throw PixeronException.of("channels belongs to colour images, and this one has no colour; leave it out.");
+            throw PixeronException.of("Channels (channels) applies to color images only. Leave it out for a gray image.");
         }
         if (arguments.areOfChannels()) {
-            throw PixeronException.of("%s has a number for each of %d channels, and this is one; give one number.", type.name(), arguments.channels());
+            throw PixeronException.of("%s has one number for each of %d channels, but the image is gray. Give one number.", type.name(), arguments.channels());
         }
         return type.bind(this, inputs);
     }

@@ -69,7 +69,7 @@ public abstract class StepOperation implements Operation {
      * What is seen of the image before.
      *
      * @param read gives what is read at a pixel
-     * @param dropped the cell of each window that is left out
+     * @param dropped the cell of each window that is omitted
      */
     public record Sight(Function<Pixel, Value> read, int dropped) {
 
@@ -90,7 +90,7 @@ public abstract class StepOperation implements Operation {
     /** @return why a result pixel keeps its value, neither rounded nor clipped; empty where it is calculated */
     protected Optional<Kept> kept(Pixel result) {
         return isInArea(origin(result)) ? Optional.empty()
-                : Optional.of(new Kept("area", "outside the area, the pixel keeps its value"));
+                : Optional.of(new Kept("area", "outside the area: the pixel keeps its value"));
     }
 
     /** @return what a pixel keeps */

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import pixeron.image.Area;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -36,7 +36,7 @@ public interface StepType extends Keyed {
     /** The key {@code area}. */
     AreaParameter AREA = new AreaParameter();
 
-    /** The key {@code channels}, which belongs to colour images; left out, red, green and blue are worked on. */
+    /** The key {@code channels}, which belongs to color images; left out, red, green and blue are worked on. */
     ChannelsParameter CHANNELS = new ChannelsParameter("channels", "Channels", false);
 
     /** @return its name for people */
@@ -73,7 +73,7 @@ public interface StepType extends Keyed {
         return common().contains(Common.ROUNDING) ? Rounding.named(arguments.get(roundingParameter()).word()) : Rounding.NONE;
     }
 
-    /** @return what a step with these arguments does with values outside 0 … M */
+    /** @return what a step with these arguments does with values outside 0–M */
     default Overflow overflow(Arguments arguments) {
         return common().contains(Common.OVERFLOW) ? Overflow.named(arguments.get(overflowParameter()).word()) : Overflow.KEEP;
     }
@@ -139,7 +139,7 @@ public interface StepType extends Keyed {
         return Optional.empty();
     }
 
-    /** @return whether it can be applied to results of this kind: an image or a colour image, unless it says something else */
+    /** @return whether it can be applied to results of this kind: an image or a color image, unless it says something else */
     default boolean takes(Result before) {
         return !(before instanceof Spectrum);
     }
@@ -164,14 +164,14 @@ public interface StepType extends Keyed {
      *
      * @throws pixeron.PixeronException if the step cannot be applied to this color image
      */
-    default List<String> channels(Step step, ColourImage before) {
+    default List<String> channels(Step step, ColorImage before) {
         return List.of("red", "green", "blue");
     }
 
     /**
      * @param step of this type
      * @param place of a channel: red 0, green 1, blue 2, alpha 3
-     * @return what the step is on that channel of a colour image; the same for all, but where numbers are drawn
+     * @return what the step is on that channel of a color image; the same for all, but where numbers are drawn
      */
     default Step onChannel(Step step, int place) {
         return step;

@@ -4,7 +4,7 @@ import pixeron.PixeronException;
 
 /**
  * A kind of step that takes what is before it as a whole, or makes something with several faces: it does not work channel by
- * channel. On an image, a colour image or a spectrum it says itself whether it can be applied.
+ * channel. On an image, a color image or a spectrum it says itself whether it can be applied.
  */
 public interface WholeType extends StepType {
 
@@ -23,6 +23,6 @@ public interface WholeType extends StepType {
         if (whole instanceof Operation operation) {
             return operation;
         }
-        return whole.face(inputs.face()).orElseThrow(() -> PixeronException.of("The result of %s has several faces: %s.", name(), String.join(", ", whole.faces())));
+        return whole.face(inputs.face()).orElseThrow(() -> PixeronException.of("The result of %s has several components: %s.", name(), String.join(", ", whole.faces())));
     }
 }

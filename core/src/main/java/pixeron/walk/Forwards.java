@@ -111,10 +111,10 @@ public final class Forwards implements Mistake {
 
     @Override
     public Working explain(Pixel pixel) {
-        String title = operation.step().line() + ", written forwards, " + pixel;
+        String title = operation.step().line() + ", written forward, " + pixel;
         if (!isWritten(pixel)) {
-            return new Working(title, List.of(Line.of("hole", Run.plain("no (y, x) is put to (" + pixel.row() + ", " + pixel.column()
-                    + "); 0 stays there"))), Rational.ZERO, Rational.ZERO);
+            return new Working(title, List.of(Line.of("hole", Run.plain("no (y, x) is mapped to (" + pixel.row() + ", " + pixel.column()
+                    + "), so it stays 0"))), Rational.ZERO, Rational.ZERO);
         }
         Pixel from = writer(pixel);
         List<Line> lines = new ArrayList<>(forward.work(from));
@@ -132,11 +132,11 @@ public final class Forwards implements Mistake {
         String written = "after[i][j] ← before[y][x]";
         if (!isWritten(pixel)) {
             formulas.forEach(formula -> out.mention(0, formula));
-            out.mention(0, written).set("after[" + pixel.row() + "][" + pixel.column() + "]", Rational.ZERO).line(0, "a place that is never written keeps 0");
+            out.mention(0, written).set("after[" + pixel.row() + "][" + pixel.column() + "]", Rational.ZERO).line(0, "a position that is never written stays 0");
             return;
         }
         Pixel from = writer(pixel);
         out.set("y", Rational.of(from.row())).set("x", Rational.of(from.column())).line(0, formulas.get(0));
-        out.line(0, formulas.get(1)).set("after[i][j]", value(pixel)).line(0, written).mention(0, "a place that is never written keeps 0");
+        out.line(0, formulas.get(1)).set("after[i][j]", value(pixel)).line(0, written).mention(0, "a position that is never written stays 0");
     }
 }

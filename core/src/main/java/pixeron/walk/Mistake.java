@@ -14,9 +14,9 @@ public sealed interface Mistake extends Explained permits InPlace, Forwards {
     /** Which mistake belongs to a step. */
     enum Kind {
         IN_PLACE("In place", "Show the mistake of writing into the image that is being read",
-                "the result is written into the image that is being read, so later windows add up values that were already changed."),
-        FORWARDS("Forwards", "Show the mistake of going through the image before and writing forwards, instead of through the result",
-                "each pixel of the image before is written to the nearest place of the result. Several meet in one place, and hatched places are written by none.");
+                "the result is written into the image that is being read, so later windows use values that were already changed."),
+        FORWARDS("Forward mapping", "Show the mistake of mapping each input pixel to the result, instead of each result pixel to the input",
+                "each input pixel is written to the nearest position of the result. Some positions are written several times; hatched positions are never written.");
 
         private final String title;
         private final String sentence;
@@ -60,7 +60,7 @@ public sealed interface Mistake extends Explained permits InPlace, Forwards {
     /** @return which mistake it is */
     Kind kind();
 
-    /** @return what stands there when all is written */
+    /** @return what is there when all is written */
     Image image();
 
     /** @return whether a pixel of the result is written at all */

@@ -34,7 +34,7 @@ public final class Tally {
      */
     public static Tally start(Image image, ScanOrder order) {
         if (!image.isLevelImage()) {
-            throw PixeronException.of("An open image has values, not levels; they are not counted.");
+            throw PixeronException.of("A real-valued image has values, not levels. They cannot be counted.");
         }
         return new Tally(image, order, 0, new int[image.maximumLevel() + 1]);
     }

@@ -1,6 +1,6 @@
 package pixeron.working;
 
-/** What a piece of a working stands for. The window gives each role the colour that it has everywhere. */
+/** What a piece of a working stands for. The window gives each role the color that it has everywhere. */
 public enum Role {
     /** Signs, parameters and intermediate values. */
     PLAIN,

@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 public final class WorkingText {
 
     private static final Map<Character, String> LATEX_SIGNS = Map.ofEntries(
-            Map.entry('\u2212', "-"), Map.entry('×', " \\times "), Map.entry('÷', " \\div "),
+            Map.entry('\u2212', "-"), Map.entry('–', "--"), Map.entry('×', " \\times "), Map.entry('÷', " \\div "),
             Map.entry('→', " \\rightarrow "), Map.entry('≈', " \\approx "), Map.entry('≤', " \\le "),
             Map.entry('≥', " \\ge "), Map.entry('≠', " \\ne "), Map.entry('…', " \\dots "),
                     Map.entry('⌊', " \\lfloor "),
@@ -83,6 +83,7 @@ public final class WorkingText {
             case '\\' -> "\\textbackslash{}";
             case '{', '}', '%', '#', '&', '$', '_' -> "\\" + (char) c;
             case '^' -> "\\^{}";
+            case '–' -> "--";
             case '\u2212', '×', '÷', '→', '≈', '≤', '≥', '≠', '…' -> "$" + LATEX_SIGNS.get((char) c).strip() + "$";
             default -> String.valueOf((char) c);
         }).collect(Collectors.joining());

@@ -105,7 +105,7 @@ class ByHandTest {
         assertThat(HandSheet.of(CellTable.parse("1,2,3\n,,\n"), grid).cells()).hasSize(3);
         assertThat(HandSheet.of(CellTable.parse("\n1,,3\n\n\n"), grid).cells()).hasSize(2);
         assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3"),
-                grid)).hasMessageContaining("1 rows, and the result has 2");
+                grid)).hasMessageContaining("The table has 1 rows, but the result has 2.");
         assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3\n1,2\n"), grid)).hasMessageContaining("Row 1");
         assertThatThrownBy(() -> HandSheet.of(CellTable.parse("1,2,3\n1,2,3\n1,2,3"),
                 grid)).hasMessageContaining("3 rows");

@@ -80,9 +80,9 @@ class EarlyRoundingTest {
     /** 30 pixels, every level once: P = C ÷ 30, M ÷ N = 8.5, p = 0.033. */
     @Test
     void anEqualization() {
-        named("equalize", "each running share P(k) is rounded to 1 decimal", r -> 255 * rounded(running((int) r) / 30.0, 1));
+        named("equalize", "each cumulative frequency P(k) is rounded to 1 decimal", r -> 255 * rounded(running((int) r) / 30.0, 1));
         named("equalize", "M ÷ N is rounded to a whole number", r -> running((int) r) * 9);
-        named("equalize", "each share p(k) is rounded to 2 decimals", r -> 255 * running((int) r) * 0.03);
+        named("equalize", "each relative frequency p(k) is rounded to 2 decimals", r -> 255 * running((int) r) * 0.03);
     }
 
     /** The sum of nine cells, zeros outside, times 0.11 instead of divided by 9. */

@@ -9,14 +9,14 @@ import java.util.function.IntBinaryOperator;
 import org.junit.jupiter.api.Test;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.SlipFinder;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 
 /** For every slip values by hand from a little loop written here; its id must come first. */
 class SlipIdsTest {
@@ -60,17 +60,17 @@ class SlipIdsTest {
     @Test
     void programsGoWrong() {
         proof("started-at-one", "add amount=30", (i, j) -> i == 0 || j == 0 ? 0 : clip(PROOF[i][j] + 30));
-        proof("started-at-one", "box size=3 border=repeat", (i, j) -> i == 0 ? PROOF[i][j] : mean(i, j));
+        proof("started-at-one", "box size=3 border=replicate", (i, j) -> i == 0 ? PROOF[i][j] : mean(i, j));
         proof("stopped-early", "invert", (i, j) -> j == 4 ? 0 : 255 - PROOF[i][j]);
-        proof("stopped-early", "box size=3 border=repeat", (i, j) -> i == 4 || j == 4 ? PROOF[i][j] : mean(i, j));
-        proof("integer-division", "box size=3 border=repeat", (i, j) -> {
+        proof("stopped-early", "box size=3 border=replicate", (i, j) -> i == 4 || j == 4 ? PROOF[i][j] : mean(i, j));
+        proof("integer-division", "box size=3 border=replicate", (i, j) -> {
             int sum = 0;
             for (int n = 0; n < 9; n++) {
                 sum += at(i + n / 3 - 1, j + n % 3 - 1) / 9;
             }
             return sum;
         });
-        proof("wrapped", "box size=3 border=repeat", (i, j) -> {
+        proof("wrapped", "box size=3 border=replicate", (i, j) -> {
             int sum = 0;
             for (int n = 0; n < 9; n++) {
                 sum = sum + at(i + n / 3 - 1, j + n % 3 - 1) & 0xFF;
@@ -141,7 +141,7 @@ class SlipIdsTest {
     /** Without the cell to the left, of the eight others the fourth and fifth are halfway; the sum of |x| and |y| lacks it too. */
     @Test
     void aNeighborIsMissedInWindowsWithoutWeights() {
-        proof("neighbor-missed", "median size=3 border=repeat", (i, j) -> {
+        proof("neighbor-missed", "median size=3 border=replicate", (i, j) -> {
             int[] cells = new int[8];
             int n = 0;
             for (int a = -1; a <= 1; a++) {
@@ -154,7 +154,7 @@ class SlipIdsTest {
             Arrays.sort(cells);
             return nearest(cells[3] + cells[4], 2);
         });
-        proof("neighbor-missed", "sobel part=sum border=repeat", (i, j) -> clip(Math.abs(at(i - 1, j + 1) + 2 * at(i, j + 1)
+        proof("neighbor-missed", "sobel part=sum border=replicate", (i, j) -> clip(Math.abs(at(i - 1, j + 1) + 2 * at(i, j + 1)
                 + at(i + 1, j + 1) - at(i - 1, j - 1) - at(i + 1, j - 1)) + Math.abs(at(i + 1, j - 1) + 2 * at(i + 1, j)
                         + at(i + 1, j + 1) - at(i - 1, j - 1) - 2 * at(i - 1, j) - at(i - 1, j + 1))));
     }
@@ -187,7 +187,7 @@ class SlipIdsTest {
         proof("parameter-off-by-one", "add amount=40", (i, j) -> clip(PROOF[i][j] + 41));
         sort("strictness", "threshold at=2", (i, j) -> SORT[i][j] >= 2 ? 7 : 0);
         sort("strictness", "slice low=2 high=5", (i, j) -> SORT[i][j] > 2 && SORT[i][j] <= 5 ? 7 : SORT[i][j]);
-        sort("strictness", "threshold-share percent=50", (i, j) -> SORT[i][j] >= 2 ? 7 : 0);
+        sort("strictness", "threshold-percentile percent=50", (i, j) -> SORT[i][j] >= 2 ? 7 : 0);
         sort("black-white-swapped", "threshold at=2", (i, j) -> SORT[i][j] > 2 ? 0 : 7);
         sort("black-white-swapped", "band low=2 high=3", (i, j) -> SORT[i][j] == 2 || SORT[i][j] == 3 ? 0 : 7);
     }
@@ -233,7 +233,7 @@ class SlipIdsTest {
     @Test
     void borders() {
         for (String border : List.of("zero", "repeat", "wrap", "mirror-whole")) {
-            String given = border.equals("zero") ? " border=repeat" : "";
+            String given = border.equals("zero") ? " border=replicate" : "";
             proof("border-" + border, "box size=3" + given, (i, j) -> nearest(sum(border, ONES, i, j), 9));
         }
         proof("border-constant", "box size=3", (i, j) -> nearest(sum("constant", ONES, i, j), 9));
@@ -306,7 +306,7 @@ class SlipIdsTest {
         sort("strictness", "formula expression=\"if(r < 2, 7, r)\"", (i, j) -> SORT[i][j] <= 2 ? 7 : SORT[i][j]);
         // 9 of 25 are at most 1, which is just 36 %; who wants more than that goes on to 2.
         assertThat(running(1)).isEqualTo(9);
-        sort("strictness", "threshold-share percent=36", (i, j) -> SORT[i][j] > 2 ? 7 : 0);
+        sort("strictness", "threshold-percentile percent=36", (i, j) -> SORT[i][j] > 2 ? 7 : 0);
     }
 
     @Test
@@ -350,7 +350,7 @@ class SlipIdsTest {
         Image green = Image.of(255, new int[][] {{20, 110, 70}, {131, 14, 90}});
         Image blue = Image.of(255, new int[][] {{90, 240, 7}, {3, 144, 190}});
         Image alpha = Image.of(255, new int[][] {{255, 0, 128}, {255, 64, 255}});
-        Operation opaque = gray("gray rule=luma-601", new ColourImage(red, green, blue, Optional.empty()));
+        Operation opaque = gray("gray rule=luma-601", new ColorImage(red, green, blue, Optional.empty()));
         HandSheet mean = HandSheet.EMPTY;
         for (int n = 0; n < 6; n++) {
             mean = mean.with(red.pixel(n), String.valueOf(nearest(red.level(n) + green.level(n) + blue.level(n), 3)));
@@ -358,12 +358,12 @@ class SlipIdsTest {
         Explanation found = new SlipFinder(opaque).find(Check.of(mean, opaque), Progress.NONE).slips().get(0);
         assertThat(found.id()).isEqualTo("other-gray-rule");
         assertThat(found.text()).contains("mean");
-        Operation clear = gray("gray rule=mean", new ColourImage(red, green, blue, Optional.of(alpha)));
+        Operation clear = gray("gray rule=mean", new ColorImage(red, green, blue, Optional.of(alpha)));
         assertThat(new SlipFinder(clear).find(Check.of(mean, clear), Progress.NONE).slips().get(0).id())
                 .isEqualTo("transparency-ignored");
     }
 
-    private static Operation gray(String line, ColourImage picture) {
+    private static Operation gray(String line, ColorImage picture) {
         return (Operation) Binding.of(StepLine.parse(line), picture);
     }
 }

@@ -55,11 +55,11 @@ class TwoSlipsTest {
     @Test
     void twoSlipsAtOnceAreNamedTogether() {
         // Zeros outside where the edge is repeated, and the fraction of sum ÷ 9 dropped.
-        Findings found = find("box size=3 border=repeat", filled((i, j) -> sum(i, j) / 9));
+        Findings found = find("box size=3 border=replicate", filled((i, j) -> sum(i, j) / 9));
         assertThat(found.slips()).hasSize(1);
         Explanation both = found.slips().get(0);
         assertThat(both.ids()).containsExactlyInAnyOrder("rounded-down", "border-zero");
-        assertThat(both.text()).contains("the fraction is dropped").contains("values outside are taken as 0");
+        assertThat(both.text()).contains("the fraction is dropped").contains("values outside are 0");
         assertThat(both.explains()).isEqualTo(both.of());
         assertThat(found.wrong()).isEmpty();
         // The working of both at once stands beside the right one: in the corner 278 ÷ 9 = 30.9 becomes 30.
@@ -77,10 +77,10 @@ class TwoSlipsTest {
     @Test
     void aLoopThatIsTooShortIsFoundTogetherWithAnotherSlip() {
         // Zeros are outside, and nothing is written into the first row and column: those are more than half of what differs.
-        Findings found = find("box size=3 border=repeat", filled((i, j) -> i == 0 || j == 0 ? 0 : (2 * sum(i, j) + 9) / 18));
+        Findings found = find("box size=3 border=replicate", filled((i, j) -> i == 0 || j == 0 ? 0 : (2 * sum(i, j) + 9) / 18));
         assertThat(found.slips()).hasSize(1);
         assertThat(found.slips().get(0).ids()).containsExactlyInAnyOrder("border-zero", "started-at-one");
-        assertThat(found.slips().get(0).text()).contains("the loop over rows and over columns begins at 1, and there is 0");
+        assertThat(found.slips().get(0).text()).contains("the loop over rows and over columns starts at 1, so these cells are 0");
         assertThat(found.wrong()).isEmpty();
     }
 
@@ -111,16 +111,16 @@ class TwoSlipsTest {
         Findings found = find("add amount=40", HandSheet.EMPTY.with(new Pixel(0, 0), "53").with(new Pixel(1, 0), "46"));
         Explanation slip = found.slips().get(0);
         assertThat(slip.id()).isEqualTo("parameter-off-by-one");
-        assertThat(slip.certainty().words()).isEqualTo("Only 2 cells speak for it, but no other slip that is known gives them.");
+        assertThat(slip.certainty().words()).isEqualTo("Only 2 cells support this, but no other known slip gives these values.");
         // Row 1, column 0: (12 + 200 + 5 + 61 + 99 + 18) ÷ 9 = 43.9 with zeros outside; row 2: 321 ÷ 9 = 35.7.
-        Findings zeros = find("box size=3 border=repeat", HandSheet.EMPTY.with(new Pixel(1, 0), "44")
+        Findings zeros = find("box size=3 border=replicate", HandSheet.EMPTY.with(new Pixel(1, 0), "44")
                 .with(new Pixel(2, 0), "36").with(new Pixel(2, 2), "86"));
         Explanation zero = zeros.slips().get(0);
         // In the first column the windows leave the image to the left only: zeros there, or the cells missed, are the same.
         assertThat(zero.id()).isEqualTo("border-zero");
         assertThat(zero.certainty().telling()).isPresent();
-        assertThat(zero.certainty().words()).startsWith("2 cells are not enough to tell it from another slip")
-                .contains("Fill " + zero.certainty().telling().get().pixel());
+        assertThat(zero.certainty().words()).startsWith("2 cells are too few to decide:")
+                .contains("Enter a value at " + zero.certainty().telling().get().pixel());
         assertThat(zero.certainty().telling().get().here()).isNotEqualTo(zero.certainty().telling().get().there());
     }
 
@@ -141,8 +141,8 @@ class TwoSlipsTest {
         Step step = StepLine.parse("equalize");
         Explanation slip = SlipFinder.find(Check.of(sheet, step.bind(sort)), step.bind(sort)).slips().get(0);
         assertThat(slip.explains()).isEqualTo(9);
-        assertThat(slip.certainty().words()).startsWith("The same values come out when ").contains("from level 1 on")
-                .endsWith("; your numbers on the way would tell.");
+        assertThat(slip.certainty().words()).startsWith("You would get the same values when ").contains("from level 1 on")
+                .endsWith(". Your intermediate values would show which.");
     }
 
     @Test

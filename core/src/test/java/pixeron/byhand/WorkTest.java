@@ -85,7 +85,7 @@ class WorkTest {
         });
         assertThat(slips("equalize", "levels", whole("running", 3, 8, 13, 15, 15, 16, 16, 17))).singleElement()
                 .extracting(TableSlip::id, TableSlip::text)
-                .containsExactly("running-count-slip", "From k = 2 on the running count is 1 too large.");
+                .containsExactly("running-count-slip", "From k = 2 on, the cumulative count is 1 too large.");
     }
 
     @Test
@@ -134,7 +134,7 @@ class WorkTest {
         assertThat(works.get(0).findings(Progress.NONE).slips()).isEmpty();
         Start start = Start.of(works).orElseThrow();
         assertThat(start.sentence(Pixel::toString)).isEqualTo(
-                "It starts in step 1, Levels table, k = 1, running C: 7 for 8. 10 later differences follow.");
+                "First mistake: step 1, Levels table, k = 1, cumulative C. You wrote 7; the correct value is 8. 10 later differences follow.");
     }
 
     @Test
@@ -143,7 +143,7 @@ class WorkTest {
                 Map.of(0, sheet(1, 4, 5, 6, 6, 7, 7, 7), 1, sheet(0, 7, 7, 7, 7, 7, 7, 0)), Map.of(), "");
         Start start = Start.of(works).orElseThrow();
         assertThat(start.position()).isEqualTo(1);
-        assertThat(start.sentence(Pixel::toString)).isEqualTo("It starts in step 2, row 3, column 3: 0 for 7.");
+        assertThat(start.sentence(Pixel::toString)).isEqualTo("First mistake: step 2, row 3, column 3. You wrote 0; the correct value is 7.");
         assertThat(Start.of(work(List.of("equalize"), Map.of(0, sheet(1, 4, 5, 6, 6, 7, 7, 7)), Map.of(), ""))).isEmpty();
     }
 
@@ -151,7 +151,7 @@ class WorkTest {
     void whatIsGivenByConstantsAndLimitsFollows() {
         // Mean of the sort is 29 ÷ 16; the person took t = 1 for a share of 75 %, where C(2) = 12 is just enough: 2.
         Map<Place, String> one = Map.of(new Place("1", "t"), "1");
-        List<StepWork> limit = work(List.of("threshold-share percent=75"), Map.of(0, sheet(0, 0, 7, 7, 7, 7, 7, 7)),
+        List<StepWork> limit = work(List.of("threshold-percentile percent=75"), Map.of(0, sheet(0, 0, 7, 7, 7, 7, 7, 7)),
                 Map.of(0, HandTable.EMPTY.with(one)), "constants");
         assertThat(limit.get(0).following().ofTables()).containsOnlyKeys("constants");
         assertThat(limit.get(0).following().pixels()).hasSize(4);

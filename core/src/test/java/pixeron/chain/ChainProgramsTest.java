@@ -23,7 +23,7 @@ import javax.tools.ToolProvider;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pixeron.format.ImageFiles;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.look.PackedPixel;
@@ -36,12 +36,12 @@ class ChainProgramsTest {
 
     private static final List<List<String>> GRAY = List.of(List.of("add amount=30", "equalize", "threshold-otsu"), List.of(),
             List.of("multiply factor=1/3 rounding=none", "multiply factor=3", "box size=3 border=mirror-half"), List.of("crop row=0 column=0 height=2 width=3", "invert"),
-            List.of("sine-noise amplitude=20 period-rows=3", "fourier", "pass keep=low radius=1.5", "fourier-inverse", "median size=3"),
-            List.of("invert", "colour red=step:0 green=7 blue=self", "posterize cuts=\"90\" values=\"0 255\""),
+            List.of("periodic-noise amplitude=20 period-rows=3", "fourier", "frequency-filter keep=low radius=1.5", "fourier-inverse", "median size=3"),
+            List.of("invert", "merge red=step:0 green=7 blue=self", "posterize cuts=\"90\" values=\"0 255\""),
             List.of("invert", "add amount=1", "combine with=step:1 by=mean"), List.of("uniform-noise from=-9 to=9 seed=3", "resize scale=2 by=linear", "clamp low=20 high=200"),
             List.of("combine with=pull by=absolute-difference", "combine with=pull:1 by=sum", "combine with=pull:0 by=maximum"));
-    private static final List<List<String>> COLOR = List.of(List.of("invert"), List.of("add amount=\"40 -20 9\"", "multiply factor=0 channels=green", "swap order=\"blue red green\""),
-            List.of("gray rule=luma-601", "threshold at=99"), List.of("box size=3 border=repeat channels=\"red blue\"", "gray rule=mean area=\"0 0 2 2\""),
+    private static final List<List<String>> COLOR = List.of(List.of("invert"), List.of("add amount=\"40 -20 9\"", "multiply factor=0 channels=green", "reorder order=\"blue red green\""),
+            List.of("gray rule=luma-601", "threshold at=99"), List.of("box size=3 border=replicate channels=\"red blue\"", "gray rule=mean area=\"0 0 2 2\""),
             List.of("set-pixels at=\"1 2 0xD22828\"", "line from=\"0 0\" to=\"3 3\" value=0x000000", "flip direction=left-right"));
 
     @TempDir
@@ -70,7 +70,7 @@ class ChainProgramsTest {
         }
         List<Chain> all = new ArrayList<>();
         GRAY.forEach(lines -> all.add(chain(levels[0], lines)));
-        COLOR.forEach(lines -> all.add(chain(new ColourImage(levels[1], levels[2], levels[3], all.size() % 2 == 0 ? Optional.of(levels[4]) : Optional.empty()), lines)));
+        COLOR.forEach(lines -> all.add(chain(new ColorImage(levels[1], levels[2], levels[3], all.size() % 2 == 0 ? Optional.of(levels[4]) : Optional.empty()), lines)));
         return all;
     }
 
@@ -79,9 +79,9 @@ class ChainProgramsTest {
             return IntStream.range(0, image.rows()).mapToObj(i -> IntStream.range(0, image.columns()).mapToObj(j -> String.valueOf(image.level(i * image.columns() + j)))
                     .collect(Collectors.joining(","))).collect(Collectors.joining("\n"));
         }
-        ColourImage colour = (ColourImage) result;
-        return IntStream.range(0, colour.rows()).mapToObj(i -> IntStream.range(0, colour.columns()).mapToObj(j -> PackedPixel.find(colour,
-                colour.frame().pixel(i * colour.columns() + j)).orElseThrow().hexadecimal()).collect(Collectors.joining(","))).collect(Collectors.joining("\n"));
+        ColorImage color = (ColorImage) result;
+        return IntStream.range(0, color.rows()).mapToObj(i -> IntStream.range(0, color.columns()).mapToObj(j -> PackedPixel.find(color,
+                color.frame().pixel(i * color.columns() + j)).orElseThrow().hexadecimal()).collect(Collectors.joining(","))).collect(Collectors.joining("\n"));
     }
 
     private static ChainProgram program(Chain chain, int number) {
@@ -164,14 +164,14 @@ class ChainProgramsTest {
         Chain chain = chain(Image.ofLevels(2, 2, 255, n -> n), List.of("add amount=1", "fourier", "fourier-inverse"));
         assertThat(ChainPrograms.of(chain, "short", 1, Progress.NONE).calls()).hasSize(1);
         assertThatThrownBy(() -> ChainPrograms.of(chain, "short", 2, Progress.NONE)).hasMessageContaining("is a spectrum");
-        assertThatThrownBy(() -> ChainPrograms.of(chain, "short", 4, Progress.NONE)).hasMessage("There is no step 4; the chain has 3.");
+        assertThatThrownBy(() -> ChainPrograms.of(chain, "short", 4, Progress.NONE)).hasMessage("There is no step 4. The chain has 3.");
     }
 
-    /** Channels for which the same is done share a function; a channel that stays needs none; a step that is off is left out. */
+    /** Channels for which the same is done share a function; a channel that stays needs none; a step that is off is omitted. */
     @Test
     void nothingIsWrittenTwice() {
         Image level = Image.ofLevels(2, 2, 255, n -> n);
-        Chain chain = chain(new ColourImage(level, level, level, Optional.of(level)), List.of("invert", "add amount=3", "multiply factor=2 channels=red")).switched(1, false);
+        Chain chain = chain(new ColorImage(level, level, level, Optional.of(level)), List.of("invert", "add amount=3", "multiply factor=2 channels=red")).switched(1, false);
         ChainProgram program = ChainPrograms.of(chain, "own", 3, Progress.NONE);
         assertThat(program.calls()).hasSize(4);
         assertThat(program.result()).containsExactly("red_3", "green_1", "blue_1", "alpha");

@@ -97,8 +97,8 @@ class ChainTest {
     @Test
     void aStepThatIsReferredToStaysBeforeAndStays() {
         Chain chain = chain("add amount=5", "multiply factor=2", "combine with=step:2 by=sum");
-        assertThatThrownBy(() -> chain.moved(1, 2)).hasMessage("There step 2 (combine) would refer to step 3, which is not before it.");
-        assertThatThrownBy(() -> chain.removed(1)).hasMessage("Step 3 refers to step 2; let it refer to something else first.");
+        assertThatThrownBy(() -> chain.moved(1, 2)).hasMessage("Cannot move: step 2 (combine) needs the result of step 3, which must come before it.");
+        assertThatThrownBy(() -> chain.removed(1)).hasMessage("Step 3 uses the result of step 2. Change step 3 first.");
         assertThat(lines(chain.removed(2))).containsExactly("add amount=5", "multiply factor=2");
     }
 }

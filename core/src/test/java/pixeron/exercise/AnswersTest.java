@@ -221,7 +221,7 @@ class AnswersTest {
         assertThat(List.of(marked.agree(), marked.follow(), marked.differ())).containsExactly(12, 3, 3);
         assertThat(List.of(marked.points(true), marked.points(false))).containsExactly(Rational.of(15), Rational.of(12));
         assertThat(marked.firstSlip()).contains("running-count-slip");
-        assertThat(marked.starts().orElseThrow()).contains("It starts in step 1, row 0, column 2: 1 for 2.").contains("3 later differences follow.");
+        assertThat(marked.starts().orElseThrow()).contains("First mistake: step 1, row 0, column 2. You wrote 1; the correct value is 2.").contains("3 later differences follow.");
     }
 
     @Test
@@ -229,20 +229,20 @@ class AnswersTest {
         Variant variant = variants.variant(1);
         List<List<String>> rows = AnswerTable.blank(variant);
         List<List<String>> without = rows.subList(1, rows.size());
-        assertThat(problem(write("Kim.csv", without))).contains("No code is found").contains(variant.code().toString());
+        assertThat(problem(write("Kim.csv", without))).contains("No code found").contains(variant.code().toString());
         assertThat(problem(write("other.csv", List.of(List.of("code", "K3F7-001"), List.of("part 1"))))).contains("another exercise");
         String signs = variant.code().exercise();
         assertThat(problem(write("far.csv", List.of(List.of("code", signs + "-10001"), List.of("part 1"))))).contains("counted from 1 to 10000");
         assertThat(problem(write("both.csv", List.of(List.of("code", signs + "-001 " + signs + "-002"), List.of("part 1"))))).contains("several codes");
-        assertThat(problem(write("four.csv", List.of(List.of("code", signs + "-001"), List.of("part 4"))))).contains("part 4").contains("has 3");
+        assertThat(problem(write("four.csv", List.of(List.of("code", signs + "-001"), List.of("part 4"))))).contains("part 4").contains("has only 3");
         List<List<String>> cut = rows.subList(0, rows.size() - 2);
-        assertThat(problem(write("cut.csv", cut))).contains("Row 3").contains("leave the rows of the table as they are");
+        assertThat(problem(write("cut.csv", cut))).contains("Row 3").contains("Do not move the rows of the table");
         assertThat(problem(write(signs + "-001.csv", List.of(List.of("1", "2"), List.of("3", "4"))))).contains("result has 5 × 4");
-        assertThat(problem(write("empty.csv", List.of()))).contains("no answer");
+        assertThat(problem(write("empty.csv", List.of()))).contains("No answer found");
         assertThat(problem(folder.resolve("none.csv"))).contains("none.csv");
         Project other = Project.of("Kim " + signs + "-001", variant.project().origin(), Image.of(7, new int[][] {{1}}));
         ProjectFile.write(folder.resolve("p" + ProjectFile.ENDING), new SavedProject(other, View.START));
-        assertThat(problem(folder.resolve("p" + ProjectFile.ENDING))).contains("Its image (1 × 1) is not that of variant");
+        assertThat(problem(folder.resolve("p" + ProjectFile.ENDING))).contains("The image (1 × 1) differs from that of variant");
         assertThatThrownBy(() -> AnswerFolder.of(List.of(folder.resolve("nowhere")))).hasMessageContaining("There is no file or folder");
     }
 
@@ -268,7 +268,7 @@ class AnswersTest {
         assertThat(marks.get(0).problem()).isEmpty();
         assertThat(marks.get(1).problem()).contains("The same code is in test.");
         assertThat(table.people()).hasSize(5).allMatch(row -> row.size() == table.head().size());
-        assertThat(table.row(marks.get(0)).subList(2, 9)).containsExactly("48", "48", "0", "0", "", "", "22");
-        assertThat(table.row(marks.get(3)).get(table.head().size() - 1)).contains("No code is found");
+        assertThat(table.row(marks.get(0)).subList(2, 10)).containsExactly("48", "48", "0", "0", "", "", "", "22");
+        assertThat(table.row(marks.get(3)).get(table.head().size() - 1)).contains("No code found");
     }
 }

@@ -24,7 +24,7 @@ import pixeron.exercise.mark.Marker;
 import pixeron.exercise.practice.Trial;
 import pixeron.exercise.print.Worksheet;
 import pixeron.exercise.quiz.QuizFormat;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Rational;
@@ -32,7 +32,7 @@ import pixeron.project.Project;
 import pixeron.report.pdf.Paper;
 import pixeron.step.Progress;
 
-/** Exercises whose results have several faces: channels of colour, parts of a spectrum. */
+/** Exercises whose results have several faces: channels of color, parts of a spectrum. */
 class FacesTest {
 
     private static final Image RED = Image.of(255, new int[][] {{10, 240}, {200, 250}});
@@ -46,8 +46,8 @@ class FacesTest {
         return new Asked(step, face, what, Rational.of(points));
     }
 
-    private static Exercise colour() {
-        return new Exercise("Two inks", "", new GivenImage.Samples(new ColourImage(RED, GREEN, BLUE, Optional.empty())), List.of("add amount=30 channels=red"), List.of(),
+    private static Exercise color() {
+        return new Exercise("Two inks", "", new GivenImage.Samples(new ColorImage(RED, GREEN, BLUE, Optional.empty())), List.of("add amount=30 channels=red"), List.of(),
                 List.of(asked(1, "red", new Asked.All(), 4), asked(1, "green", new Asked.Some(List.of(new Pixel(1, 0))), 1)), Wish.NONE, 1);
     }
 
@@ -64,7 +64,7 @@ class FacesTest {
     /** Red 10, 240, 200, 250 and 30 more: 40, 255, 230, 255; green stays. */
     @Test
     void aChannelIsAsked() {
-        Variants variants = new Variants(colour());
+        Variants variants = new Variants(color());
         Variant variant = variants.variant(1);
         Part.OfCells red = (Part.OfCells) variant.parts().get(0);
         assertThat(red.pixels().stream().map(red.operation()::value).map(Object::toString)).containsExactly("40", "255", "230", "255");
@@ -78,13 +78,13 @@ class FacesTest {
     /** Somebody who does not clip writes 270 and 280. */
     @Test
     void aSlipInAChannelIsNamed() {
-        Variants variants = new Variants(colour());
+        Variants variants = new Variants(color());
         Project work = Simulated.right(variants.variant(1)).withByHand(0, "red", written -> written.withSheet(sheet -> sheet.with(Map.of(new Pixel(0, 1), "270",
                 new Pixel(1, 1), "280"))));
         Marked marked = mark(variants, work);
         assertThat(marked.firstSlip()).contains("not-clipped");
         assertThat(marked.points(true)).isEqualTo(Rational.of(3));
-        assertThat(marked.starts().orElseThrow()).contains("step 1, red, row 0, column 1: 270 for 255");
+        assertThat(marked.starts().orElseThrow()).contains("step 1, red, row 0, column 1. You wrote 270; the correct value is 255");
     }
 
     /** Added up, the real parts are H · W times the first pixel: 4 · 1. */
@@ -96,13 +96,13 @@ class FacesTest {
         Marked marked = mark(variants, Simulated.right(variants.variant(1)));
         assertThat(List.of(marked.agree(), marked.cells())).containsExactly(5, 5);
         assertThatThrownBy(() -> new Variants(new Exercise("Waves", "", spectrum().image(), List.of("fourier"), List.of(), List.of(asked(1, Image.VALUE, new Asked.All(), 1)),
-                Wish.NONE, 1)).variant(1).parts()).hasMessageContaining("has the faces real, imaginary, magnitude, phase, log");
+                Wish.NONE, 1)).variant(1).parts()).hasMessageContaining("has the components real, imaginary, magnitude, phase, log");
     }
 
     /** Everything that is given out is there for both, and comes back from its file. */
     @Test
     void theyAreGivenOutAndKept() throws Exception {
-        for (Exercise exercise : List.of(colour(), spectrum())) {
+        for (Exercise exercise : List.of(color(), spectrum())) {
             Path file = folder.resolve("e" + ExerciseFile.ENDING);
             ExerciseFile.write(file, exercise);
             assertThat(ExerciseFile.read(file)).isEqualTo(exercise);
@@ -120,7 +120,7 @@ class FacesTest {
 
     @Test
     void theyArePractised() {
-        Variant variant = new Variants(colour()).variant(1);
+        Variant variant = new Variants(color()).variant(1);
         Trial trial = Trial.of(variant).with(new Trial.Blank(0, 0, 0), "40").with(new Trial.Blank(0, 0, 1), "255").with(new Trial.Blank(0, 1, 0), "230")
                 .with(new Trial.Blank(0, 1, 1), "255").with(new Trial.Blank(1, 1, 0), "3");
         assertThat(trial.check(Progress.NONE).isDone()).isTrue();
@@ -130,7 +130,7 @@ class FacesTest {
     /** What known slips would give at 240, of which 255 is right: 270 without clipping, 14 = 270 − 256 gone round, 210 subtracted. */
     @Test
     void typicalSlipsAreWorkedOut() {
-        Part.OfCells red = (Part.OfCells) new Variants(colour()).variant(1).parts().get(0);
+        Part.OfCells red = (Part.OfCells) new Variants(color()).variant(1).parts().get(0);
         Map<String, String> values = new HashMap<>();
         new SlipValues(red.operation()).at(new Pixel(0, 1), 20).forEach(slip -> values.putIfAbsent(slip.id(), slip.value().toString()));
         assertThat(values).containsEntry("not-clipped", "270").containsEntry("wrapped", "14").containsEntry("wrong-operation", "210");
@@ -146,7 +146,7 @@ class FacesTest {
         Variant variant = variants.variant(1);
         List<List<String>> rows = AnswerTable.filled(variant, Simulated.right(variant), "Kim").stream().map(row -> row.equals(List.of("k", "s")) ? List.of("k", "n") : row).toList();
         Marked marked = new Marker(variants).mark(new Received("test", "", List.of(variant.code()), of -> AnswerTableTrip.read(rows, of)));
-        assertThat(marked.problem()).contains("has no column \"s\" any more");
+        assertThat(marked.problem()).contains("The column \"s\" of ");
         Project other = variant.project().withTable(0, "levels", hand -> hand.with(Map.of(new HandTable.Place("0", "n"), "3")));
         assertThat(mark(variants, other).filled()).isZero();
     }

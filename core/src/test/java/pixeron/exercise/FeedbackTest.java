@@ -48,7 +48,7 @@ class FeedbackTest {
         Part.OfCells threshold = (Part.OfCells) answers.variants().variant(2).parts().get(2);
         Marked slipped = answers.answer("Lee", 2, Simulated.slipped(answers.variants().variant(2), threshold).get("black-white-swapped"));
         Report feedback = answers.marker().feedback(slipped, true);
-        assertThat(words(feedback)).contains("Lee · " + slipped.code().orElseThrow() + " · 18 of 22 points").contains("high and low are exchanged").contains("20 of 20 cells filled, 0 correct, 20 differ.");
+        assertThat(words(feedback)).contains("Lee · " + slipped.code().orElseThrow() + " · 18 of 22 points").contains("high and low are swapped").contains("20 of 20 cells filled, 0 correct, 20 differ.");
         List<Block.Work> workings = blocks(feedback, Block.Workings.class).get(0).workings();
         assertThat(workings).hasSize(2);
         assertThat(workings.get(0).lines()).isNotEqualTo(workings.get(1).lines());
@@ -70,7 +70,7 @@ class FeedbackTest {
                 .withByHand(1, "value", written -> written.withSheet(sheet -> sheet.with(pixel, isWhite ? "0" : "7")));
         Marked marked = answers.answer("Kim", 1, work);
         Report feedback = answers.marker().feedback(marked, true);
-        assertThat(words(feedback)).contains("21.5 of 22 points").contains("It starts in step 1, row 0, column 0").contains("↳ Cells that follow from your values of step 1: 1. They count as correct.");
+        assertThat(words(feedback)).contains("21.5 of 22 points").contains("First mistake: step 1, row 0, column 0").contains("↳ Cells that follow from your values of step 1: 1. They count as correct.");
         assertThat(cells(blocks(feedback, Block.Grids.class).get(1).grids().get(0)).get(0).mark()).isEqualTo(Mark.FOLLOWS);
         assertThat(words(answers.marker().feedback(marked, false))).contains("21.3 of 22 points").contains("They do not count.");
     }
@@ -79,7 +79,7 @@ class FeedbackTest {
     void whatIsRightOrBlankIsToldToo() {
         Report right = answers.marker().feedback(answers.right("Kim", 1), true);
         assertThat(words(right)).contains("22 of 22 points").doesNotContain("slip");
-        assertThat(blocks(right, Block.Heading.class).stream().map(Block.Heading::text)).contains("2. Result of step 1 (equalize): 10 of 10 points");
+        assertThat(blocks(right, Block.Heading.class).stream().map(Block.Heading::text)).contains("2. Result of step 1 (histogram equalization): 10 of 10 points");
         Report blank = answers.marker().feedback(answers.answer("Max", 3, answers.variants().variant(3).project()), true);
         assertThat(blocks(blank, Block.Grids.class)).isEmpty();
     }
@@ -97,7 +97,7 @@ class FeedbackTest {
             Report feedback = handedIn.marker().feedback(marked, true);
             assertThat(ReportFile.pages(feedback)).isBetween(1, 2);
             assertThat(blocks(feedback, Block.Workings.class)).hasSize(1);
-            assertThat(words(feedback)).contains("high and low are exchanged");
+            assertThat(words(feedback)).contains("high and low are swapped");
         }
     }
 }

@@ -87,10 +87,10 @@ class GivenOutTest {
                 String row = IntStream.range(first, first + image.columns()).mapToObj(n -> String.valueOf(image.level(n))).collect(Collectors.joining(" "));
                 assertThat(written).contains(row);
             }
-            assertThat(lines).anyMatch(line -> line.contains("1. Levels table of step 1 (equalize), column level s"));
+            assertThat(lines).anyMatch(line -> line.contains("1. Levels table of step 1 (histogram equalization), column level s"));
         }
         try (PDDocument key = Loader.loadPDF(file("key.pdf").toFile())) {
-            assertThat(String.join("\n", text(key))).contains("Working, equalize, row 0, column 0", "Other values that are met there:", "(not-rounded)");
+            assertThat(String.join("\n", text(key))).contains("Working, histogram equalization, row 0, column 0", "Common wrong values for this cell:", "(Not rounded)");
         }
     }
 
@@ -166,7 +166,7 @@ class GivenOutTest {
     @Test
     void folderAndCancelAreHandled() throws IOException {
         Path taken = Files.writeString(folder.resolve("taken"), "");
-        assertThatThrownBy(() -> Worksheet.write(taken, variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE)).hasMessageContaining("is a file; name a folder");
+        assertThatThrownBy(() -> Worksheet.write(taken, variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE)).hasMessageContaining("is a file");
         Path far = folder.resolve("a/b/c");
         assertThatThrownBy(() -> Worksheet.write(far, variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE)).hasMessageContaining("There is no folder");
         assertThatThrownBy(() -> KeyPages.write(folder.resolve("k.pdf"), variants, Paper.A4, done -> false)).isInstanceOf(CancellationException.class);

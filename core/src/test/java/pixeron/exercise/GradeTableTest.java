@@ -49,28 +49,28 @@ class GradeTableTest {
         List<List<String>> rows = rows(marks, Optional.of(people("Name,ID,Code", "Kim Brand,17,", "Lia,18," + code, "Max,19,", "Noa,20,")),
                 "id=Student,points,maximum,percent,feedback=Comment");
         assertThat(rows.get(0)).containsExactly("Student", "points", "maximum", "percent", "Comment");
-        assertThat(rows.get(1)).containsExactly("17", "22", "22", "100", "22 of 22 points. Everything is right.");
+        assertThat(rows.get(1)).containsExactly("17", "22", "22", "100", "22 of 22 points. All values are correct.");
         // Found by the code of the sheet, whatever name stands in it.
         assertThat(rows.get(2).subList(0, 3)).containsExactly("18", "18", "22");
-        assertThat(rows.get(2).get(4)).startsWith("18 of 22 points. It starts in step ").contains("high and low are exchanged");
-        assertThat(rows.get(3)).containsExactly("19", "22", "22", "100", "22 of 22 points. Everything is right. 2 answers were handed in; the one with the most points counts.");
-        assertThat(rows.get(4)).containsExactly("20", "", "22", "", "Nothing was handed in.");
-        assertThat(rows.get(5)).startsWith("", "22").last().asString().endsWith("Everything is right. Not on the list of people.");
-        assertThat(rows.get(6)).startsWith("", "").last().asString().startsWith("Not on the list of people. No code is found in it");
+        assertThat(rows.get(2).get(4)).startsWith("18 of 22 points. First mistake: step ").contains("high and low are swapped");
+        assertThat(rows.get(3)).containsExactly("19", "22", "22", "100", "22 of 22 points. All values are correct. 2 answers were submitted; the one with the most points counts.");
+        assertThat(rows.get(4)).containsExactly("20", "", "22", "", "No answer was submitted.");
+        assertThat(rows.get(5)).startsWith("", "22").last().asString().endsWith("All values are correct. Not on the list.");
+        assertThat(rows.get(6)).startsWith("", "").last().asString().startsWith("Not on the list");
         assertThat(rows).hasSize(7);
     }
 
     @Test
     void withoutAListWhoeverHandedInHasALine() {
         List<List<String>> rows = rows(List.of(answers.right("Kim", 1), answers.answer("Max", 3, variants.variant(3).project())), Optional.empty(), null);
-        assertThat(rows).containsExactly(List.of("id", "name", "points", "maximum", "feedback"), List.of("Kim", "Kim", "22", "22", "22 of 22 points. Everything is right."),
+        assertThat(rows).containsExactly(List.of("id", "name", "points", "maximum", "feedback"), List.of("Kim", "Kim", "22", "22", "22 of 22 points. All values are correct."),
                 List.of("Max", "Max", "0", "22", "0 of 22 points. 0 of " + variants.variant(3).parts().stream().mapToInt(Part::count).sum() + " cells are filled in."));
     }
 
     @Test
     void whatIsNotUnderstoodIsSaid() {
-        assertThatThrownBy(() -> GradeTable.columns(Optional.of("id,mark"))).hasMessage("There is no column \"mark\"; there are id, name, code, points, maximum, percent and feedback.");
-        assertThatThrownBy(() -> people("who,what", "a,b")).hasMessageContaining("right is id, name or code");
-        assertThatThrownBy(() -> people("name,code", "Kim,seven")).hasMessageContaining("\"seven\" is no code");
+        assertThatThrownBy(() -> GradeTable.columns(Optional.of("id,mark"))).hasMessage("There is no column \"mark\". Use id, name, code, points, maximum, percent and feedback.");
+        assertThatThrownBy(() -> people("who,what", "a,b")).hasMessageContaining("Use id, name or code");
+        assertThatThrownBy(() -> people("name,code", "Kim,seven")).hasMessageContaining("“seven” is not a valid code");
     }
 }

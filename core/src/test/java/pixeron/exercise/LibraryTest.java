@@ -82,13 +82,13 @@ class LibraryTest {
         "\"steps\":[\"add amount={a}\"] | \"steps\":[\"add amount={b}\"] | no choice \"b\"",
         "\"cells\":\"all\" | \"cells\":\"some\" | asked[0].cells is not a list",
         "\"cells\":\"all\" | \"cells\":[\"1;1\"] | has the place \"1;1\"",
-        "\"cells\":\"all\" | \"cells\":\"all\",\"pixel\":\"0,0\" | just one of them",
+        "\"cells\":\"all\" | \"cells\":\"all\",\"pixel\":\"0,0\" | use exactly one of them",
         "\"cells\":\"all\" | \"area\":\"0 0 2\" | four whole numbers",
         "\"a\":[1,2] | \"a\":{\"from\":3} | to is missing",
         "\"a\":[1,2] | \"a\":{\"from\":\"x\",\"to\":3} | is not a number but \"x\"",
-        "\"seed\":5 | \"wish\":{\"nice\":true},\"seed\":5 | nice is no wish",
+        "\"seed\":5 | \"wish\":{\"nice\":true},\"seed\":5 | wish.nice is not a constraint",
         "\"seed\":5 | \"seed\":1.5 | seed is not a whole number",
-        "\"step\":1 | \"step\":2 | Step 2 is asked for",
+        "\"step\":1 | \"step\":2 | The exercise asks for step 2, but there is 1",
         "\"asked\":[ | \"asked\":[[], | asked[0] is not an object"})
     void saysInOneLineWhatIsWrong(String right, String wrong, String message) throws IOException {
         String all = "{\"pixeronExercise\":1,\"title\":\"T\",\"image\":{\"line\":\"fill rows=2 columns=2\"},\"steps\":[\"add amount={a}\"],"

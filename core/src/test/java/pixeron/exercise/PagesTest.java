@@ -24,7 +24,7 @@ import pixeron.step.Progress;
 /** How blanks are laid out on paper. */
 class PagesTest {
 
-    /** Points: a centimetre, into which a number of three digits is written by hand. */
+    /** Points: a centimeter, into which a number of three digits is written by hand. */
     private static final float CENTIMETRE = 72 / 2.54f;
 
     private record Word(int page, String text, float x, float y) {
@@ -68,7 +68,7 @@ class PagesTest {
         }
     }
 
-    /** A table of 256 levels goes on from column to column and page to page: no level is left out, none stands there twice. */
+    /** A table of 256 levels goes on from column to column and page to page: no level is omitted, none is there twice. */
     @Test
     void aLongTableGoesOn() throws IOException {
         Variant variant = variant(Image.ofLevels(10, 20, 255, n -> n + 40), Exercises.column(1, "levels", "s", 1));

@@ -16,8 +16,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pixeron.byhand.Verdict;
 import pixeron.exercise.practice.Attempt;
-import pixeron.exercise.practice.Practised;
-import pixeron.exercise.practice.PractisedFile;
+import pixeron.exercise.practice.Practiced;
+import pixeron.exercise.practice.PracticedFile;
 import pixeron.exercise.practice.Trial;
 import pixeron.image.Pixel;
 import pixeron.number.Decimals;
@@ -34,12 +34,12 @@ class PracticeTest {
     /** a wrong, then b: a comes again after one other; b right comes after two. */
     @Test
     void whatWentWrongComesAgainSooner() {
-        Practised practised = Practised.NONE;
+        Practiced practiced = Practiced.NONE;
         List<String> order = new ArrayList<>();
         for (int n = 0; n < 8; n++) {
-            String next = practised.next(TOPICS);
+            String next = practiced.next(TOPICS);
             order.add(next);
-            practised = practised.with(attempt(next, !next.equals("a") || n > 2));
+            practiced = practiced.with(attempt(next, !next.equals("a") || n > 2));
         }
         // a is wrong at 0 and 2; due at 2 and 4. b right at 1: due at 4. At 3 only c is new; at 4 a and b are due, b longest or first.
         assertThat(order).containsExactly("a", "b", "a", "c", "a", "b", "c", "a");
@@ -48,37 +48,37 @@ class PracticeTest {
     @Property(tries = 100)
     void nothingIsForgotten(@ForAll long seed) {
         Random random = new Random(seed);
-        Practised practised = Practised.NONE;
+        Practiced practiced = Practiced.NONE;
         for (int n = 0; n < 200; n++) {
-            practised = practised.with(attempt(practised.next(TOPICS), random.nextInt(3) > 0));
+            practiced = practiced.with(attempt(practiced.next(TOPICS), random.nextInt(3) > 0));
         }
         for (String topic : TOPICS) {
-            int last = practised.attempts().stream().map(Attempt::topic).toList().lastIndexOf(topic);
+            int last = practiced.attempts().stream().map(Attempt::topic).toList().lastIndexOf(topic);
             // Right five times and more, a topic waits for 32 others, and for those that are due before it.
             assertThat(last).as(topic).isGreaterThan(200 - 32 - TOPICS.size() - 1);
-            assertThat(practised.level(topic)).isBetween(0, 5);
+            assertThat(practiced.level(topic)).isBetween(0, 5);
         }
     }
 
     @Test
     void aTopicIsSummedUp() {
-        Practised practised = Practised.NONE.with(attempt("a", false, "rounded-down", "rounded-down", "miscounted")).with(attempt("a", true))
+        Practiced practiced = Practiced.NONE.with(attempt("a", false, "rounded-down", "rounded-down", "miscounted")).with(attempt("a", true))
                 .with(attempt("a", false, "rounded-down")).with(attempt("b", true));
-        Practised.Summary summary = practised.summary("a");
-        assertThat(summary).isEqualTo(new Practised.Summary(3, 1, List.of(Map.entry("rounded-down", 2L), Map.entry("miscounted", 1L)), 60));
-        assertThat(practised.nextVariant("a")).isEqualTo(2);
-        assertThat(practised.nextVariant("c")).isEqualTo(1);
+        Practiced.Summary summary = practiced.summary("a");
+        assertThat(summary).isEqualTo(new Practiced.Summary(3, 1, List.of(Map.entry("rounded-down", 2L), Map.entry("miscounted", 1L)), 60));
+        assertThat(practiced.nextVariant("a")).isEqualTo(2);
+        assertThat(practiced.nextVariant("c")).isEqualTo(1);
     }
 
     @Test
     void isKeptInAFile(@TempDir Path folder) throws IOException {
         Path file = folder.resolve("practised.json");
-        assertThat(PractisedFile.read(file)).isEqualTo(Practised.NONE);
-        Practised practised = Practised.NONE.with(attempt("a", false, "rounded-down"));
-        PractisedFile.write(file, practised);
-        assertThat(PractisedFile.read(file)).isEqualTo(practised);
+        assertThat(PracticedFile.read(file)).isEqualTo(Practiced.NONE);
+        Practiced practiced = Practiced.NONE.with(attempt("a", false, "rounded-down"));
+        PracticedFile.write(file, practiced);
+        assertThat(PracticedFile.read(file)).isEqualTo(practiced);
         Files.writeString(file, "{\"pixeronPractised\":2}");
-        assertThatThrownBy(() -> PractisedFile.read(file)).hasMessageContaining("newer Pixeron");
+        assertThatThrownBy(() -> PracticedFile.read(file)).hasMessageContaining("newer Pixeron");
     }
 
     private static Trial right(Variant variant) {

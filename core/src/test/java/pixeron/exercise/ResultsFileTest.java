@@ -48,7 +48,7 @@ class ResultsFileTest {
         assertThat(files).extracting(file -> file.getFileName().toString()).containsExactly("marks.csv", "marks-slips.csv", "marks-parts.csv");
         assertThat(read(files.get(0))).isEqualTo(table.people().stream().map(row -> row.stream().map(Harmless::cell).toList()).toList()).extracting(row -> row.get(0))
                 .containsExactly("name", "Kim, A.", "'=1+1", "-2");
-        assertThat(read(files.get(1))).containsExactly(List.of("slip", "count", "by"), List.of("rounded-down", "2", "Kim, A.; =1+1"), List.of("not-clipped", "1", "-2"));
+        assertThat(read(files.get(1))).containsExactly(List.of("slip", "title", "count", "by"), List.of("rounded-down", "Rounded down", "2", "Kim, A.; =1+1"), List.of("not-clipped", "Not clipped", "1", "-2"));
         assertThat(read(files.get(2)).get(1)).containsExactly("1", "Result", "12", "12", "9", "75");
     }
 

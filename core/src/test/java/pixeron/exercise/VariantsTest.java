@@ -121,7 +121,7 @@ class VariantsTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"0; There is no variant 0", "10001; There is no variant 10001", "4; take fewer variants"})
+    @CsvSource(delimiter = ';', value = {"0; There is no variant 0", "10001; There is no variant 10001", "4; To get one, use fewer variants, or choices with more values"})
     void saysWhyAVariantCannotBeHad(int number, String message) {
         Variants variants = new Variants(adding(Wish.NONE, List.of(list("a", "1", "2", "3")), "add amount={a}"));
         assertThatThrownBy(() -> variants.variant(number)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
@@ -131,9 +131,9 @@ class VariantsTest {
     @Test
     void saysWhichWishCannotHold() {
         assertThatThrownBy(() -> new Variants(adding(new Wish(true, OptionalInt.empty(), 0), List.of(list("a", "0.5", "1.5")), "add amount={a}")).variant(1))
-                .hasMessageContaining("results without ties");
+                .hasMessageContaining("results without rounding ties");
         assertThatThrownBy(() -> new Variants(adding(new Wish(false, OptionalInt.of(1), 0), List.of(list("a", "3")), "divide divisor={a}")).variant(1))
-                .hasMessageContaining("at most 1 decimal").hasMessageContaining("no choices to draw again");
+                .hasMessageContaining("at most 1 decimal").hasMessageContaining("To get one, relax the constraints, or change the choices");
         assertThatThrownBy(() -> new Variants(adding(new Wish(false, OptionalInt.empty(), 7), List.of(list("a", "9", "8")), "add amount={a}")).variant(1))
                 .hasMessageContaining("at least 7 clipped");
     }
@@ -141,18 +141,18 @@ class VariantsTest {
     @Test
     void refusesWhatIsNoExercise() {
         assertThatThrownBy(() -> adding(Wish.NONE, List.of(), "add amount={a}")).hasMessageContaining("There is no choice \"a\"");
-        assertThatThrownBy(() -> adding(Wish.NONE, List.of(list("a", "1"), list("a", "2")), "add amount={a}")).hasMessageContaining("stands twice");
-        assertThatThrownBy(() -> adding(Wish.NONE, List.of(), new String[0])).hasMessageContaining("Step 1 is asked for");
-        assertThatThrownBy(() -> list("variant", "1")).hasMessageContaining("no name of a choice");
+        assertThatThrownBy(() -> adding(Wish.NONE, List.of(list("a", "1"), list("a", "2")), "add amount={a}")).hasMessageContaining("The choice \"a\" is given twice");
+        assertThatThrownBy(() -> adding(Wish.NONE, List.of(), new String[0])).hasMessageContaining("The exercise asks for step 1, but there are 0");
+        assertThatThrownBy(() -> list("variant", "1")).hasMessageContaining("\"variant\" is not a valid name of a choice");
         assertThatThrownBy(() -> list("a")).hasMessageContaining("no values");
-        assertThatThrownBy(() -> new Choice.OfRange("a", Rational.ONE, Rational.ZERO, Rational.ONE)).hasMessageContaining("step above 0");
+        assertThatThrownBy(() -> new Choice.OfRange("a", Rational.ONE, Rational.ZERO, Rational.ONE)).hasMessageContaining("The increment must be positive");
         assertThatThrownBy(() -> new Variants(adding(Wish.NONE, List.of(), "ad amount=1")).variant(1)).hasMessageContaining("Step 1, \"ad amount=1\"");
         Asked outside = new Asked(1, Image.VALUE, new Asked.Some(List.of(new Pixel(2, 0))), Rational.ONE);
         assertThatThrownBy(() -> variant(outside).parts()).hasMessageContaining("row 2, column 0").hasMessageContaining("2 × 3");
         assertThatThrownBy(() -> variant(Exercises.column(1, "otsu", "t", 1)).parts()).hasMessageContaining("no table \"otsu\"");
-        assertThatThrownBy(() -> variant(Exercises.column(1, "levels", "k", 1)).parts()).hasMessageContaining("no column \"k\" to be filled in");
+        assertThatThrownBy(() -> variant(Exercises.column(1, "levels", "k", 1)).parts()).hasMessageContaining("no column \"k\" to fill in");
         Asked face = new Asked(1, "magnitude", new Asked.All(), Rational.ONE);
-        assertThatThrownBy(() -> variant(face).parts()).hasMessageContaining("has the faces value");
+        assertThatThrownBy(() -> variant(face).parts()).hasMessageContaining("has the components value");
     }
 
     private static Variant variant(Asked asked) {
@@ -181,14 +181,14 @@ class VariantsTest {
         assertThat(way.count()).isEqualTo(way.columns().size());
     }
 
-    /** A draw that does not end is a sentence that says what to change; where nobody wants it any more, it is cancelled. */
+    /** A draw that does not end is a sentence that says what to change; where nobody wants it any more, it is canceled. */
     @Test
     void drawingEndsWhereItTakesTooLong() {
         Exercise large = new Exercise("Large", "Clip it.", new GivenImage.Made("uniform-noise rows=256 columns=256 maximum=65535 seed={s}"), List.of("multiply factor=0.9"),
                 List.of(new Choice.OfRange("s", Rational.ONE, Rational.of(1000), Rational.ONE)), List.of(Exercises.all(1, 1)), new Wish(false, OptionalInt.empty(), 1), 1);
         int[] asked = {0};
         Variants impatient = new Variants(large, () -> done -> asked[0]++ < 100_000);
-        assertThatThrownBy(() -> impatient.variant(1)).isInstanceOf(PixeronException.class).hasMessageContaining("was not drawn within 10 seconds: none of 1 draws is with at least 1 clipped")
+        assertThatThrownBy(() -> impatient.variant(1)).isInstanceOf(PixeronException.class).hasMessageContaining("none of 1 tries has at least 1 clipped")
                 .hasMessageContaining("Use a smaller image");
         Variants hopeless = new Variants(large, () -> done -> false);
         assertThatThrownBy(() -> hopeless.variant(1)).hasMessageContaining("its steps take too long");

@@ -91,9 +91,9 @@ class ImageFilesTest {
     private static final String[][] BAD_TEXTS = {
         {"", "empty"},
         {"P5 3 3 255\nab", "ends too early"},
-        {"P5 1000000000 1000000000 255\n", "at most 67108864 pixels"},
+        {"P5 1000000000 1000000000 255\n", "The image has 1000000000 × 1000000000 pixels, more than the limit of 67108864 pixels (--most-pixels)"},
         {"P5 99999999999 1 255\n", "width is missing or is not"},
-        {"P2 2 1 7\n3 8", "sample 8 is above"},
+        {"P2 2 1 7\n3 8", "the value 8 is above the maximum in the header, 7"},
         {"P2 2 1 7\n3", "ends too early"},
         {"P2 2 1 7\n3    ", "ends before row 0, column 1"},
         {"P2 2 1 0\n0 0", "from 1 to 65535"},
@@ -103,16 +103,16 @@ class ImageFilesTest {
         {"P2 2 1 9\n1 -1", "row 0, column 1"},
         {"P3 1 1 255\n1 2", "ends too early"},
         {"P1 2 1\n12", "row 0, column 1 (counted from 0) is neither 0 nor 1"},
-        {"P7 WIDTH 1 DEEP 2", "\"DEEP\" where"},
+        {"P7 WIDTH 1 DEEP 2", "found \"DEEP\", expected WIDTH, HEIGHT, DEPTH, MAXVAL, TUPLTYPE or ENDHDR"},
         {"P7 WIDTH 1 HEIGHT 1 DEPTH 9 MAXVAL 3 ENDHDR\n123456789", "9 channels"},
-        {"1,2\n3", "Row 1 (counted from 0) has 1 cell where row 0 has 2"},
+        {"1,2\n3", "Row 1 (counted from 0) has 1 cell, but row 0 has 2"},
         {"1,2\n3,x", "Row 1, column 1 (counted from 0): \"x\""},
         {"1,2\n3,", "an empty cell"},
         {"1,2.5", "2.5 is not a whole number from 0 to 255"},
         {"1,-2", "row 0, column 1"},
         {"1,70000", "70000 is not a whole number"},
         {"\n\n", "no numbers"},
-        {"\"1,2", "quote that does not end"},
+        {"\"1,2", "quotation mark without an end"},
         {"hello world", "is not a number"}};
 
     @Test
@@ -140,21 +140,21 @@ class ImageFilesTest {
     }
 
     @Test
-    void colourAndTransparencyArriveAsChannels() throws IOException {
+    void colorAndTransparencyArriveAsChannels() throws IOException {
         var picture = new java.awt.image.BufferedImage(2, 1, java.awt.image.BufferedImage.TYPE_INT_ARGB);
         picture.setRGB(0, 0, 0xFF0A141F);
         picture.setRGB(1, 0, 0x80FFFFFE);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         javax.imageio.ImageIO.write(picture, "png", out);
         LoadedImage loaded = ImageFiles.read(out.toByteArray(), ReadOptions.DEFAULT);
-        var colour = loaded.colour().orElseThrow();
+        var color = loaded.color().orElseThrow();
         assertThat(loaded.gray()).isEmpty();
         assertThat(loaded.channels()).isEqualTo(4);
-        assertThat(colour.red()).isEqualTo(Image.of(255, new int[][] {{10, 255}}));
-        assertThat(colour.green()).isEqualTo(Image.of(255, new int[][] {{20, 255}}));
-        assertThat(colour.blue()).isEqualTo(Image.of(255, new int[][] {{31, 254}}));
-        assertThat(colour.alpha()).contains(Image.of(255, new int[][] {{255, 128}}));
-        assertThat(colour.transparentPixels()).isEqualTo(1);
+        assertThat(color.red()).isEqualTo(Image.of(255, new int[][] {{10, 255}}));
+        assertThat(color.green()).isEqualTo(Image.of(255, new int[][] {{20, 255}}));
+        assertThat(color.blue()).isEqualTo(Image.of(255, new int[][] {{31, 254}}));
+        assertThat(color.alpha()).contains(Image.of(255, new int[][] {{255, 128}}));
+        assertThat(color.transparentPixels()).isEqualTo(1);
     }
 
     @Test
@@ -168,11 +168,11 @@ class ImageFilesTest {
                 .isEqualTo(Image.of(1, new int[][] {{0, 1, 0, 1, 1, 1, 1, 1, 1, 0}}));
         var plain = read("P3 2 1 9\n1 2 3  4 5 6\n");
         assertThat(plain.format()).isEqualTo("ppm");
-        assertThat(plain.colour().orElseThrow().green()).isEqualTo(Image.of(9, new int[][] {{2, 5}}));
+        assertThat(plain.color().orElseThrow().green()).isEqualTo(Image.of(9, new int[][] {{2, 5}}));
         var map = read("P7\nWIDTH 2\n# two channels\nHEIGHT 1\nDEPTH 2\nMAXVAL 100\nTUPLTYPE GRAYSCALE_ALPHA\nENDHDR\n0d(2");
         assertThat(map.channels()).isEqualTo(2);
-        assertThat(map.colour().orElseThrow().red()).isEqualTo(Image.of(100, new int[][] {{48, 40}}));
-        assertThat(map.colour().orElseThrow().alpha()).contains(Image.of(100, new int[][] {{100, 50}}));
+        assertThat(map.color().orElseThrow().red()).isEqualTo(Image.of(100, new int[][] {{48, 40}}));
+        assertThat(map.color().orElseThrow().alpha()).contains(Image.of(100, new int[][] {{100, 50}}));
     }
 
     /** Every lossless format gives the same numbers back, at the maxima that it can hold. */
@@ -190,7 +190,7 @@ class ImageFilesTest {
         }
         Image rgb = random(3, 4, 77, 5);
         ImageFiles.write(folder.resolve("proof.ppm"), rgb, false);
-        assertThat(ImageFiles.read(folder.resolve("proof.ppm"), ReadOptions.DEFAULT).colour().orElseThrow().blue())
+        assertThat(ImageFiles.read(folder.resolve("proof.ppm"), ReadOptions.DEFAULT).color().orElseThrow().blue())
                 .isEqualTo(rgb);
     }
 
@@ -234,11 +234,11 @@ class ImageFilesTest {
         Image tens = Image.of(10, new int[][] {{1}});
         Image open = Image.from(1, 1, 255, Rational.HALF);
         assertThatThrownBy(() -> PictureFiles.writePng(tens, new ByteArrayOutputStream()))
-                .hasMessageContaining("use .pgm");
+                .hasMessageContaining("Use .pgm, .pam or .csv");
         assertThatThrownBy(() -> PictureFiles.writePng(open, new ByteArrayOutputStream()))
-                .hasMessageContaining("use .tif or .csv");
+                .hasMessageContaining("Use .tif or .csv, or round the values first");
         assertThatThrownBy(() -> NetpbmFiles.writeGray(open, new ByteArrayOutputStream()))
-                .hasMessageContaining("use .csv");
+                .hasMessageContaining("Use .csv, or round the values first");
     }
 
     @Test
@@ -258,10 +258,10 @@ class ImageFilesTest {
         Path file = folder.resolve("proof.png");
         assertThatThrownBy(() -> SafeFile.write(file, out -> {
             throw new javax.imageio.IIOException("I/O error writing PNG file!", new IOException("No space left on device"));
-        })).isInstanceOf(PixeronException.class).hasMessage(file + " cannot be written: No space left on device.");
+        })).isInstanceOf(PixeronException.class).hasMessage("Cannot write " + file + ": No space left on device.");
         assertThatThrownBy(() -> SafeFile.write(file, out -> {
             throw new java.nio.file.FileSystemException("/some/where", null, "Read-only file system");
-        })).hasMessage(file + " cannot be written: Read-only file system.");
+        })).hasMessage("Cannot write " + file + ": Read-only file system.");
     }
 
     @Test
@@ -303,12 +303,12 @@ class ImageFilesTest {
         assertThat(read.asDouble(0)).isEqualTo((float) (1 / 3.0));
         assertThat(read.maximumLevel()).as("300 is above 255").isEqualTo(65535);
         assertThat(ImageFiles.mayChange(file, thirds)).isTrue();
-        assertThat(LossyNote.of(file, read)).contains("fractions.tif holds numbers of 32 bits: 0 of 2 values are rounded");
+        assertThat(LossyNote.of(file, read)).contains("fractions.tif stores 32-bit numbers: 0 of 2 values were rounded");
         // Levels stay levels of 8 or 16 bits, also where other numbers were there before.
         Image levels = Image.of(255, new int[][] {{7, 255}});
         ImageFiles.write(file, levels, false);
         assertThat(ImageFiles.read(file, ReadOptions.DEFAULT).image()).isEqualTo(levels);
-        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("x.png"), exact, false)).hasMessageContaining("use .tif or .csv");
+        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("x.png"), exact, false)).hasMessageContaining("Use .tif or .csv, or round the values first");
         assertThatThrownBy(() -> ImageFiles.write(file, Image.ofDoubles(new Frame(1, 1, 255), 1e300), false)).hasMessageContaining("is larger");
     }
 }

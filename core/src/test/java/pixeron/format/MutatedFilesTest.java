@@ -27,7 +27,7 @@ import pixeron.exercise.file.ExerciseFile;
 import pixeron.exercise.library.Library;
 import pixeron.exercise.library.Size;
 import pixeron.exercise.library.Topic;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -102,15 +102,15 @@ class MutatedFilesTest {
     void pictures() throws IOException {
         Image gray = Image.ofLevels(7, 9, 255, n -> n * 37 % 256);
         Image deep = Image.ofLevels(5, 6, 65535, n -> n * 7919 % 65536);
-        ColourImage colour = new ColourImage(gray, gray, Image.ofLevels(7, 9, 255, n -> n), java.util.Optional.of(gray));
-        ColourImage opaque = new ColourImage(gray, gray, Image.ofLevels(7, 9, 255, n -> n), java.util.Optional.empty());
+        ColorImage color = new ColorImage(gray, gray, Image.ofLevels(7, 9, 255, n -> n), java.util.Optional.of(gray));
+        ColorImage opaque = new ColorImage(gray, gray, Image.ofLevels(7, 9, 255, n -> n), java.util.Optional.empty());
         List<byte[]> files = new ArrayList<>();
         for (String ending : List.of(".png", ".tif", ".pgm", ".pam")) {
             files.add(written(deep, ending));
             files.add(written(gray, ending));
         }
         for (String ending : List.of(".png", ".tif", ".pam")) {
-            files.add(written(colour, ending));
+            files.add(written(color, ending));
         }
         for (String ending : List.of(".bmp", ".gif", ".jpg", ".ppm")) {
             files.add(written(opaque, ending));

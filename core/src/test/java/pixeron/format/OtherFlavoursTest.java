@@ -69,12 +69,12 @@ class OtherFlavoursTest {
     }
 
     private static BufferedImage grayWithAlpha(int alpha) {
-        var colours = new ComponentColorModel(ColorSpace.getInstance(ColorSpace.CS_GRAY), true, false,
+        var colors = new ComponentColorModel(ColorSpace.getInstance(ColorSpace.CS_GRAY), true, false,
                 Transparency.TRANSLUCENT, DataBuffer.TYPE_BYTE);
-        var raster = colours.createCompatibleWritableRaster(3, 2);
+        var raster = colors.createCompatibleWritableRaster(3, 2);
         for (int n = 0; n < 6; n++) {
             raster.setPixel(n % 3, n / 3, new int[] {40 * n, alpha});
         }
-        return new BufferedImage(colours, raster, false, null);
+        return new BufferedImage(colors, raster, false, null);
     }
 }

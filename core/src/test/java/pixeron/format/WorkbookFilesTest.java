@@ -10,7 +10,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.number.Rational;
 import pixeron.number.Value;
@@ -43,15 +43,15 @@ class WorkbookFilesTest {
         ReadOptions open = ReadOptions.DEFAULT.asOpen();
         assertThat(ImageFiles.read(folder.resolve("open.xlsx"), open).result()).isEqualTo(ImageFiles.read(folder.resolve("open.csv"), open).result());
         assertThatThrownBy(() -> ImageFiles.write(folder.resolve("exact.xlsx"), image, true)).isInstanceOf(PixeronException.class)
-                .hasMessageContaining("Exact fractions are written to .csv");
+                .hasMessageContaining("Exact fractions can be written to .csv, .tsv or .txt, not to \"exact.xlsx\".");
     }
 
     @Test
-    void aColourImageHasASheetForEachChannel() {
+    void aColorImageHasASheetForEachChannel() {
         Image red = Image.of(255, new int[][] {{1, 2}, {3, 4}});
-        ColourImage colour = new ColourImage(red, Image.of(255, new int[][] {{5, 6}, {7, 8}}), red, Optional.empty());
-        Path file = folder.resolve("colour.xlsx");
-        ImageFiles.write(file, colour, false);
+        ColorImage color = new ColorImage(red, Image.of(255, new int[][] {{5, 6}, {7, 8}}), red, Optional.empty());
+        Path file = folder.resolve("color.xlsx");
+        ImageFiles.write(file, color, false);
         List<NamedCells> sheets = CellTable.readAll(file);
         assertThat(sheets).extracting(NamedCells::name).containsExactly("red", "green", "blue");
         assertThat(sheets.get(1).cells().rows()).containsExactly(List.of("5", "6"), List.of("7", "8"));
@@ -60,7 +60,7 @@ class WorkbookFilesTest {
     @Test
     void whatHasNoRoomOnASheetIsRefused() {
         Image wide = Image.ofLevels(1, (1 << 14) + 1, 1, n -> 0);
-        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("wide.xlsx"), wide, false)).hasMessageContaining("more than a spreadsheet").hasMessageContaining(".csv");
+        assertThatThrownBy(() -> ImageFiles.write(folder.resolve("wide.xlsx"), wide, false)).hasMessageContaining("An image of 1 × 16385 is too large for a spreadsheet").hasMessageContaining(".csv");
         assertThat(folder.resolve("wide.xlsx")).doesNotExist();
     }
 }

@@ -33,8 +33,8 @@ class GlossaryTest {
     /** p is a share and P its running sum; of longer words it does not matter. */
     @Test
     void singleLettersAreToldApart() {
-        assertThat(glossary.find("p").orElseThrow().name()).isEqualTo("share");
-        assertThat(glossary.find("P").orElseThrow().name()).isEqualTo("running share");
+        assertThat(glossary.find("p").orElseThrow().name()).isEqualTo("relative frequency");
+        assertThat(glossary.find("P").orElseThrow().name()).isEqualTo("cumulative relative frequency");
         assertThat(glossary.find("KERNEL").orElseThrow().name()).isEqualTo("kernel");
         assertThat(glossary.find("xyzzy")).isEmpty();
     }

@@ -41,11 +41,11 @@ class FrameTest {
         Image image = Image.of(7, new int[][] {{1, 2, 3}});
         assertThat(image.frame()).isEqualTo(new Frame(1, 3, 7));
         assertThat(image.faces()).singleElement().extracting(Result.Face::image).isSameAs(image);
-        Result picture = new ColourImage(image, image, image, Optional.of(image));
+        Result picture = new ColorImage(image, image, image, Optional.of(image));
         assertThat(picture.faces()).extracting(Result.Face::name).containsExactly("red", "green", "blue", "alpha");
         assertThat(picture.frame()).isEqualTo(image.frame());
         assertThatThrownBy(() -> StepLine.parse("invert").bind(new Inputs(picture))).isInstanceOf(PixeronException.class)
-                .hasMessage("invert takes an image, and a colour image stands before it; make it gray first.");
+                .hasMessage("invert needs an image, but its input is a color image. Add a gray step before it.");
     }
 
     /** Rows 2 to 4, columns 1 to 6. */

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
 import pixeron.image.Area;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
@@ -146,17 +146,17 @@ class LookTest {
     void bareNumbersAreMeantAsThePersonSays() {
         assertThat(PixelText.parse("2, 1", true, 0, SORT)).isEqualTo(new Pixel(1, 2));
         assertThat(PixelText.parse("2, 1", false, 1, SORT)).isEqualTo(new Pixel(1, 0));
-        assertThatThrownBy(() -> PixelText.parse("3, 0", false, 0, SORT)).hasMessageContaining("rows go from 0 to 2");
-        assertThatThrownBy(() -> PixelText.parse("0, 1", false, 1, SORT)).hasMessageContaining("rows go from 1 to 3");
-        assertThatThrownBy(() -> PixelText.parse("there", false, 0, SORT)).hasMessageContaining("not a place");
+        assertThatThrownBy(() -> PixelText.parse("3, 0", false, 0, SORT)).hasMessageContaining("rows are 0–2, columns 0–2");
+        assertThatThrownBy(() -> PixelText.parse("0, 1", false, 1, SORT)).hasMessageContaining("rows are 1–3, columns 1–3");
+        assertThatThrownBy(() -> PixelText.parse("there", false, 0, SORT)).hasMessageContaining("“there” is not a valid position");
     }
 
     @Test
-    void aColourPixelIsPackedAndTakenApart() {
+    void aColorPixelIsPackedAndTakenApart() {
         Image red = Image.of(255, new int[][] {{0x3A}});
         Image green = Image.of(255, new int[][] {{0x7B}});
         Image blue = Image.of(255, new int[][] {{0xC4}});
-        PackedPixel opaque = PackedPixel.of(new ColourImage(red, green, blue, Optional.empty()), new Pixel(0, 0));
+        PackedPixel opaque = PackedPixel.of(new ColorImage(red, green, blue, Optional.empty()), new Pixel(0, 0));
         assertThat(opaque.hexadecimal()).isEqualTo("0xFF3A7BC4");
         assertThat(opaque.binary()).isEqualTo("11111111 00111010 01111011 11000100");
         // Bits stand under bits, so that one sees what a mask leaves and where a shift takes it.
@@ -171,10 +171,10 @@ class LookTest {
                 "196 left by 0  00000000 00000000 00000000 11000100 = 0x000000C4",
                 "or             11111111 00111010 01111011 11000100 = 0xFF3A7BC4", "0xFF3A7BC4 = 4282022852");
         Image half = Image.of(255, new int[][] {{128}});
-        assertThat(PackedPixel.of(new ColourImage(red, green, blue, Optional.of(half)), new Pixel(0, 0)).hexadecimal())
+        assertThat(PackedPixel.of(new ColorImage(red, green, blue, Optional.of(half)), new Pixel(0, 0)).hexadecimal())
                 .isEqualTo("0x803A7BC4");
         Image deep = Image.of(65535, new int[][] {{5}});
-        assertThatThrownBy(() -> PackedPixel.of(new ColourImage(deep, deep, deep, Optional.empty()), new Pixel(0, 0)))
+        assertThatThrownBy(() -> PackedPixel.of(new ColorImage(deep, deep, deep, Optional.empty()), new Pixel(0, 0)))
                 .hasMessageContaining("eight bits");
     }
 

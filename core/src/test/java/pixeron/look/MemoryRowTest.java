@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.look.MemoryRow.Layout;
@@ -18,7 +18,7 @@ import pixeron.number.Decimals;
 class MemoryRowTest {
 
     private static final Image GRAY = Image.of(255, new int[][] {{1, 2, 3}, {4, 5, 6}});
-    private static final ColourImage COLOR = new ColourImage(GRAY, Image.of(255, new int[][] {{11, 12, 13}, {14, 15, 16}}),
+    private static final ColorImage COLOR = new ColorImage(GRAY, Image.of(255, new int[][] {{11, 12, 13}, {14, 15, 16}}),
             Image.of(255, new int[][] {{21, 22, 23}, {24, 25, 26}}), Optional.empty());
 
     private static String row(Result image, Layout layout, int row) {
@@ -44,7 +44,7 @@ class MemoryRowTest {
 
     @Test
     void alphaStaysLastInAPixel() {
-        ColourImage clear = new ColourImage(COLOR.red(), COLOR.green(), COLOR.blue(), Optional.of(Image.of(255, new int[][] {{31, 32, 33}, {34, 35, 36}})));
+        ColorImage clear = new ColorImage(COLOR.red(), COLOR.green(), COLOR.blue(), Optional.of(Image.of(255, new int[][] {{31, 32, 33}, {34, 35, 36}})));
         assertThat(row(clear, Layout.INTERLEAVED_BLUE_FIRST, 0)).startsWith("0=21 1=11 2=1 3=31 4=22");
     }
 

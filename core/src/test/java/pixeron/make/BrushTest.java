@@ -10,7 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
@@ -22,7 +22,7 @@ class BrushTest {
     private static final List<String> THREE = List.of("red", "green", "blue");
     private static final List<String> FOUR = List.of("red", "green", "blue", "alpha");
     private static final Image CHANNEL = Image.of(255, new int[][] {{9, 9, 1}, {9, 2, 9}});
-    private static final ColourImage COLOR = new ColourImage(CHANNEL, Image.of(255, new int[][] {{9, 9, 1}, {5, 2, 9}}), CHANNEL, Optional.of(CHANNEL));
+    private static final ColorImage COLOR = new ColorImage(CHANNEL, Image.of(255, new int[][] {{9, 9, 1}, {5, 2, 9}}), CHANNEL, Optional.of(CHANNEL));
 
     /** −16711681 is 0xFF00FFFF; 4278255615 is the same without its sign. */
     @ParameterizedTest
@@ -48,7 +48,7 @@ class BrushTest {
     }
 
     private static String packed(Object image, int row, int column) {
-        return PackedPixel.of((ColourImage) image, new Pixel(row, column)).hexadecimal();
+        return PackedPixel.of((ColorImage) image, new Pixel(row, column)).hexadecimal();
     }
 
     @Test

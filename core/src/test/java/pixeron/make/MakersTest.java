@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
@@ -84,27 +84,27 @@ class MakersTest {
     private static final String NOISE_OF_SEED_7 = "6 4 9 7 | 6 5 6 5 | 4 6 4 9";
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"gradiant rows=3; there are fill, color, formula, gradient",
+    @CsvSource(delimiter = ';', value = {"gradiant rows=3; Use fill, color, formula, gradient, checker, stripes, disc, sine, uniform-noise, gaussian-noise, salt-pepper",
             "formula rows=2; needs expression=",
         "fill rows=0; whole number from 1 to 8192", "fill rows=M; whole number from 1 to 8192",
                 "fill maximum=70000; from 1 to 65535",
         "formula expression=\"1/j\"; At row 0, column 0: Division by zero",
                 "formula expression=\"r + 1\"; one of the names",
         "uniform-noise low=9 high=3; must be at most high=3", "checker size=0; above 0",
-                "salt-pepper count=65; more than the 64 pixels", "fill rows=2 rows=3; twice", "fill speed=2; no key"})
+                "salt-pepper count=65; more than the 64 pixels", "fill rows=2 rows=3; twice", "fill speed=2; fill has no parameter \"speed\""})
     void aBadLineSaysWhatWouldBeRight(String line, String message) {
         assertThatThrownBy(() -> Makers.gray(line)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }
 
     @Test
     void aColorFillsEveryChannelAndBringsAlphaWhereItHasOne() {
-        ColourImage ink = (ColourImage) Makers.make("color rows=2 columns=3 color=0xD22864");
+        ColorImage ink = (ColorImage) Makers.make("color rows=2 columns=3 color=0xD22864");
         assertThat(ink.frame()).isEqualTo(new Frame(2, 3, 255));
         assertThat(values(ink.red())).isEqualTo("210 210 210 | 210 210 210");
         assertThat(values(ink.green())).isEqualTo("40 40 40 | 40 40 40");
         assertThat(values(ink.blue())).isEqualTo("100 100 100 | 100 100 100");
         assertThat(ink.alpha()).isEmpty();
-        ColourImage clear = (ColourImage) Makers.make("color rows=1 columns=1 color=0x80D22864");
+        ColorImage clear = (ColorImage) Makers.make("color rows=1 columns=1 color=0x80D22864");
         assertThat(values(clear.alpha().orElseThrow())).isEqualTo("128");
         assertThat(Makers.make("color rows=1 columns=1 maximum=7 color=\"7 0 3\"").faces()).extracting(face -> face.image().level(0)).containsExactly(7, 0, 3);
         assertThatThrownBy(() -> Makers.make("color color=12")).hasMessageContaining("color=12 is not a color. Use 0xRRGGBB");

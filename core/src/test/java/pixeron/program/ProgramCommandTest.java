@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.image.Area;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -35,8 +35,8 @@ class ProgramCommandTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"`` | is empty", "x {in} | {out}", "x {out} | {in}", "x {in} {out.bmp} | {out.bmp} is not known",
-        "x {in.gif} {out} | {in.gif} is not known", "x \"{in} {out} | At character 3", "x '{in} {out} | a quote does not end"})
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"`` | is empty", "x {in} | {out}", "x {out} | {in}", "x {in} {out.bmp} | {out.bmp} is unknown",
+        "x {in.gif} {out} | {in.gif} is unknown", "x \"{in} {out} | Character 3 of the command:", "x '{in} {out} | the closing quote is missing"})
     void saysWhatIsMissing(String text, String message) {
         assertThatThrownBy(() -> ProgramCommand.parse(text)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }
@@ -73,7 +73,7 @@ class ProgramCommandTest {
     void anImageInColorIsDrawnPlaneByPlane() {
         Image level = Image.ofLevels(1, 1, 255, n -> 0);
         Frame frame = new Frame(2, 3, 255);
-        Result color = ProgramCheck.drawn(new ColourImage(level, level, level, Optional.of(level)), frame, 5);
+        Result color = ProgramCheck.drawn(new ColorImage(level, level, level, Optional.of(level)), frame, 5);
         assertThat(color.faces()).hasSize(4);
         assertThat(color.faces().get(0).image()).isEqualTo(drawn(frame, 5));
         assertThat(color.faces().get(3).image()).isEqualTo(drawn(new Frame(8, 3, 255), 5).part(new Area(6, 0, 2, 3)));
@@ -84,6 +84,6 @@ class ProgramCommandTest {
         Image gray = Image.of(255, new int[][] {{1, 2}});
         ProgramCheck.Conditions conditions = new ProgramCheck.Conditions(1, ProgramLimits.ofSeconds(1), Path.of(""), Image.VALUE);
         Chain plain = Chain.of(gray).withStep(0, StepLine.parse("invert"));
-        assertThatThrownBy(() -> new ProgramCheck(ProgramCommand.parse("x {in} {with} {out}"), plain, conditions)).hasMessageContaining("no step names another image");
+        assertThatThrownBy(() -> new ProgramCheck(ProgramCommand.parse("x {in} {with} {out}"), plain, conditions)).hasMessageContaining("The command reads {with}, but no step uses another image");
     }
 }

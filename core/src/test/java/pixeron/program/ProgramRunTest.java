@@ -35,7 +35,7 @@ class ProgramRunTest {
     @Test
     void aProgramThatPrintsMoreThanItsLimitIsStopped() throws IOException {
         ProgramRun run = run("while (true) { System.out.println(\"ink ink ink ink\"); }", new ProgramLimits(1, 4096, ANY, STANDING));
-        assertThat(run.problem()).hasValueSatisfying(problem -> assertThat(problem).startsWith("The program writes without end and was stopped: ink"));
+        assertThat(run.problem()).hasValueSatisfying(problem -> assertThat(problem).startsWith("The program wrote too much and was stopped: ink"));
         assertThat(run.said()).startsWith("ink ink ink ink\n").hasSizeLessThanOrEqualTo(ProgramRun.MOST_SAID);
     }
 
@@ -43,7 +43,7 @@ class ProgramRunTest {
     @Test
     void endingDoesNotExcuseAFlood() throws IOException {
         ProgramRun run = run("System.out.print(\"x\".repeat(40_000));", new ProgramLimits(1, 4096, ANY, STANDING));
-        assertThat(run.problem()).hasValueSatisfying(problem -> assertThat(problem).containsAnyOf("prints more than can be kept", "writes without end")
+        assertThat(run.problem()).hasValueSatisfying(problem -> assertThat(problem).containsAnyOf("prints too much", "wrote too much")
                 .hasSizeLessThan(400));
         assertThat(run.said().lines()).allMatch(line -> line.length() <= Harmless.LONGEST_LINE);
     }
@@ -52,7 +52,7 @@ class ProgramRunTest {
     void aProgramThatFillsItsFolderIsStopped() throws IOException {
         ProgramRun run = run("while (true) { java.nio.file.Files.writeString(java.nio.file.Path.of(\"out.csv\"), \"1,2,3,4\\n\", "
                 + "java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.APPEND); }", new ProgramLimits(1, ANY, 4096, STANDING));
-        assertThat(run.problem()).contains("The program writes without end and was stopped.");
+        assertThat(run.problem()).contains("The program wrote too much and was stopped.");
     }
 
     /** Each look at the clock finds it a second later. */

@@ -50,14 +50,14 @@ class OtherImageStepsTest {
         assertThat(last(project("combine with=pull by=sum"))).isEqualTo(levels(5, 7, 7, 5));
         assertThat(last(project("combine with=pull:1 by=sum"))).isEqualTo(levels(4, 3, 4, 2));
         assertThat(last(project("combine with=pull:0 by=sum"))).isEqualTo(levels(6, 4, 4, 4));
-        assertThatThrownBy(() -> last(project("combine with=pull:3 by=sum"))).hasMessage("Step 1: The image pull has no step 3; it has 2 steps.");
-        assertThatThrownBy(() -> last(project("combine with=proof:3 by=sum"))).hasMessage("Step 1: There is no other image proof; there is pull.");
+        assertThatThrownBy(() -> last(project("combine with=pull:3 by=sum"))).hasMessage("Step 1: The image pull has no step 3. It has 2 steps.");
+        assertThatThrownBy(() -> last(project("combine with=proof:3 by=sum"))).hasMessage("Step 1: There is no image proof. The images are: pull.");
     }
 
     @Test
     void whatFailsInTheOtherImageSaysWhere() {
         Project failing = with(project("combine with=pull by=sum").opened("pull"), "combine with=nowhere by=sum").atMain();
-        assertThatThrownBy(() -> last(failing)).hasMessage("Step 1: In the image pull, step 3: There is no other image nowhere.");
+        assertThatThrownBy(() -> last(failing)).hasMessage("Step 1: In the image pull, step 3: There is no image nowhere.");
     }
 
     @Test
@@ -77,7 +77,7 @@ class OtherImageStepsTest {
         assertThat(moved.chain().links().get(0).step().line()).isEqualTo("combine with=pull:3 by=sum");
         assertThat(last(moved)).isEqualTo(before);
         assertThatThrownBy(() -> moved.opened("pull").withChain(chain -> chain.removed(2))).isInstanceOf(PixeronException.class)
-                .hasMessage("Another step takes pull:3; let it take something else first.");
+                .hasMessage("Another step uses pull:3. Change that step first.");
     }
 
     @Test
@@ -86,15 +86,15 @@ class OtherImageStepsTest {
         assertThat(renamed.open()).contains("proof");
         assertThat(renamed.atMain().chain().links().get(0).step().line()).isEqualTo("combine with=proof:1 by=sum");
         assertThat(last(renamed.atMain())).isEqualTo(levels(4, 3, 4, 2));
-        assertThatThrownBy(() -> renamed.renamed("proof", "step")).hasMessageContaining("step have a meaning of their own");
+        assertThatThrownBy(() -> renamed.renamed("proof", "step")).hasMessageContaining("“step” is not a valid name for an image");
     }
 
     @Test
     void anImageCanNameThoseBeforeItSoThatNoneLeadsBackToItself() {
         Project two = project().withImage("third", PULL, levels(1, 1, 1, 1));
         assertThat(last(with(two.opened("third"), "combine with=pull by=sum"))).isEqualTo(levels(5, 7, 7, 6));
-        assertThatThrownBy(() -> last(with(two.opened("pull"), "combine with=third by=sum"))).hasMessageContaining("no other image third");
-        assertThatThrownBy(() -> last(with(two.opened("pull"), "combine with=pull by=sum"))).hasMessageContaining("no other image pull");
+        assertThatThrownBy(() -> last(with(two.opened("pull"), "combine with=third by=sum"))).hasMessageContaining("Step 3: There is no image third.");
+        assertThatThrownBy(() -> last(with(two.opened("pull"), "combine with=pull by=sum"))).hasMessageContaining("There is no image pull");
     }
 
     @Test

@@ -52,7 +52,7 @@ class OtherImagesTest {
         assertThat(result(project.onBranch("A"))).isEqualTo(new Frame(2, 2, 255));
         assertThatThrownBy(() -> project.renamed("moved", "self")).isInstanceOf(PixeronException.class).hasMessageContaining("not a valid name");
         Project two = project.withImage("third", DEMO, Image.of(255, new int[][] {{7}}));
-        assertThatThrownBy(() -> two.renamed("moved", "third")).isInstanceOf(PixeronException.class).hasMessageContaining("There is another image third already");
+        assertThatThrownBy(() -> two.renamed("moved", "third")).isInstanceOf(PixeronException.class).hasMessageContaining("There is already an image named third.");
     }
 
     @Test

@@ -26,10 +26,10 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.work.ByHand;
-import pixeron.byhand.work.ColourWork;
+import pixeron.byhand.work.ColorWork;
 import pixeron.byhand.work.StepWork;
 import pixeron.chain.Chain;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
@@ -64,18 +64,18 @@ class ProjectFileTest {
     private static SavedProject random(long seed) {
         Random random = new Random(seed);
         Image image = StepArbitraries.image(random);
-        boolean isColour = random.nextInt(3) == 0;
-        Chain chain = Chain.of(isColour ? colour(image, random) : image);
+        boolean isColor = random.nextInt(3) == 0;
+        Chain chain = Chain.of(isColor ? color(image, random) : image);
         Map<Branch.Face, ByHand> byHand = new HashMap<>();
         for (int n = random.nextInt(4); n > 0; n--) {
             chain = chain.withStep(random.nextInt(chain.size() + 1), StepArbitraries.step(random, image));
             HandSheet sheet = HandSheet.EMPTY.with(image.pixel(random.nextInt(image.count())), random.nextInt(300)
                     + "/7")
                     .withTolerance(random.nextBoolean() ? Optional.of(Rational.of(1, 3)) : Optional.empty());
-            String face = isColour ? random.nextBoolean() ? "green" : "blue" : Image.VALUE;
+            String face = isColor ? random.nextBoolean() ? "green" : "blue" : Image.VALUE;
             byHand.put(new Branch.Face(chain.size(), face), new ByHand(sheet, Map.of()));
             if (random.nextBoolean()) {
-                byHand.put(new Branch.Face(chain.size(), isColour ? "red" : Image.VALUE), new ByHand(sheet, Map.of("levels", HandTable.EMPTY.with(Map.of(
+                byHand.put(new Branch.Face(chain.size(), isColor ? "red" : Image.VALUE), new ByHand(sheet, Map.of("levels", HandTable.EMPTY.with(Map.of(
                         new HandTable.Place("3", "running"), random.nextInt(9) + "/4",
                         new HandTable.Place("sum", "n"), "abc")),
                         "pixel 0,0", HandTable.EMPTY.with(Map.of(new HandTable.Place("1", "with offset"), "7×3")))));
@@ -93,7 +93,7 @@ class ProjectFileTest {
         }
         if (random.nextBoolean()) {
             project = project.withImages(List.of(OtherImage.of("pull-2", origin, image), OtherImage.of("ink", new Origin("", "ppm", 3, List.of()),
-                    colour(image, random))));
+                    color(image, random))));
         }
         if (!project.images().isEmpty() && random.nextBoolean()) {
             // Work on another image is kept like that on the image itself.
@@ -117,11 +117,11 @@ class ProjectFileTest {
                 new Score(2, random.nextInt(3))));
     }
 
-    private static ColourImage colour(Image image, Random random) {
-        return new ColourImage(image, image, image, random.nextBoolean() ? Optional.of(image) : Optional.empty());
+    private static ColorImage color(Image image, Random random) {
+        return new ColorImage(image, image, image, random.nextBoolean() ? Optional.of(image) : Optional.empty());
     }
 
-    /** What the first version wrote: gray made of a colour picture in front of the steps, with values by hand of its own. */
+    /** What the first version wrote: gray made of a color picture in front of the steps, with values by hand of its own. */
     @Test
     void anEarlierProjectHasItsGrayAsAStep() {
         SavedProject saved = ProjectFile.read(Path.of("src/test/resources/project/colour-proof-1.pixeron.json"));
@@ -177,7 +177,7 @@ class ProjectFileTest {
             {"[1, 2]", "not a Pixeron project"},
             {"{\"a\": 1}", "\"pixeron\" with its version is missing"},
             {whole.replace("\"pixeron\" : 1", "\"pixeron\" : 4"), "newer Pixeron (file version 4)"},
-            {whole.replace("multiply factor", "multiply speed"), "steps[0].line is not understood"},
+            {whole.replace("multiply factor", "multiply speed"), "steps[0].line is not valid:"},
             {whole.replace("\"rows\" : 8", "\"rows\" : 9"), "image.samples has 8 lines for 9 rows"},
             {whole.replace("\"rows\" : 8", "\"rows\" : 2000000000").replace("\"columns\" : 8",
                     "\"columns\" : 2000000000"), "not a size"},
@@ -221,7 +221,7 @@ class ProjectFileTest {
                 "dusty-strip", "other-energy", "light-and-dark-proof", "wrapped");
         for (DemoCase demo : cases) {
             Project project = demo.saved().project();
-            if (project.chain().input() instanceof ColourImage || demo.id().equals("laid-paper")) {
+            if (project.chain().input() instanceof ColorImage || demo.id().equals("laid-paper")) {
                 continue;
             }
             var stage = project.chain().stage(0);
@@ -259,10 +259,10 @@ class ProjectFileTest {
     @Test
     void casesOfPixelsAndOfTwoWorksShowTheirSlips() {
         Project marks = demo("registration-marks");
-        ColourWork set = ProjectWork.colour(marks, 0, ProjectWork.of(marks, Progress.NONE), Progress.NONE).orElseThrow();
+        ColorWork set = ProjectWork.color(marks, 0, ProjectWork.of(marks, Progress.NONE), Progress.NONE).orElseThrow();
         assertThat(set.check().differing()).hasSize(6);
         assertThat(set.findings(new SlipFinder(set.faces()), Progress.NONE).slips()).first().extracting("id").isEqualTo("place-swapped");
-        ColourImage framed = (ColourImage) marks.chain().stage(2).after(Progress.NONE).required();
+        ColorImage framed = (ColorImage) marks.chain().stage(2).after(Progress.NONE).required();
         assertThat(framed.face("red").orElseThrow().level(0)).as("the diagonal outside the frame").isZero();
         assertThat(framed.face("blue").orElseThrow().value(new Pixel(1, 6))).as("the frame's corner").isEqualTo(Rational.of(0x9A));
         Project proofs = demo("light-and-dark-proof");
@@ -287,19 +287,19 @@ class ProjectFileTest {
 
     /** Three slips that only all channels together show, and one in the gray at the end. */
     @Test
-    void theColourProofShowsTheSlipsOfColour() {
-        Project project = demo("colour-proof");
+    void theColorProofShowsTheSlipsOfColor() {
+        Project project = demo("color-proof");
         List<StepWork> works = ProjectWork.of(project, Progress.NONE);
         Map<Integer, String> expected = Map.of(0, "carried-over", 1, "mask-slip", 3, "channels-swapped");
         expected.forEach((position, id) -> {
-            ColourWork work = ProjectWork.colour(project, position, works, Progress.NONE).orElseThrow();
+            ColorWork work = ProjectWork.color(project, position, works, Progress.NONE).orElseThrow();
             assertThat(work.check().filled()).isEqualTo(72);
             assertThat(work.check().agree()).as(id).isPositive();
             assertThat(work.findings(new SlipFinder(work.faces()), Progress.NONE).slips()).first().extracting("id").isEqualTo(id);
         });
         assertThat(works.stream().filter(work -> work.position() == 4).findFirst().orElseThrow().findings(Progress.NONE).slips())
                 .first().extracting("id").isEqualTo("other-gray-rule");
-        assertThat(ProjectWork.colour(project, 4, works, Progress.NONE)).isEmpty();
+        assertThat(ProjectWork.color(project, 4, works, Progress.NONE)).isEmpty();
     }
 
     @Test
@@ -334,6 +334,6 @@ class ProjectFileTest {
         Files.writeString(path, Files.readString(path).replace("match with=", "match image="));
         Chain read = ProjectFile.read(path).project().chain();
         assertThat(read.stage(0).link().step().line()).isEqualTo("match with=target.pgm");
-        assertThatThrownBy(() -> read.last(Progress.NONE).required()).hasMessageContaining("There is no other image target.pgm");
+        assertThatThrownBy(() -> read.last(Progress.NONE).required()).hasMessageContaining("Step 1: There is no image target.pgm.");
     }
 }

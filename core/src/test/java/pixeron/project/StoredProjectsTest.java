@@ -16,6 +16,11 @@ import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
+import pixeron.exercise.Exercise;
+import pixeron.exercise.Variants;
+import pixeron.exercise.file.ExerciseFile;
+import pixeron.exercise.library.Library;
+import pixeron.exercise.library.Size;
 import pixeron.format.ImageFiles;
 import pixeron.format.ReadOptions;
 import pixeron.image.Image;
@@ -61,12 +66,47 @@ class StoredProjectsTest {
         assertThat(read.project().present().byHand()).isEqualTo(saved.project().present().byHand());
     }
 
+    /** Steps had other names then: they give the same results, and are written with their names of today. */
+    @ParameterizedTest
+    @CsvSource({"banded-proof-1, 2, sine-noise, periodic-noise", "dusty-strip-1, 3, rank-keep, low-rank", "two-pulls-2, 3, move, translate"})
+    void earlierNamesGiveTheResultsOfThen(String name, int tables, String then, String today, @TempDir Path folder) throws IOException {
+        assertThat(STORED.resolve(name + ProjectFile.ENDING)).content().contains("\"" + then + " ").doesNotContain(today);
+        SavedProject saved = ProjectFile.read(STORED.resolve(name + ProjectFile.ENDING));
+        int compared = 0;
+        for (Stage stage : saved.project().chain().stages()) {
+            Path table = STORED.resolve(name + "-step-" + (stage.position() + 1) + ".csv");
+            if (Files.exists(table)) {
+                Image now = ((Outcome.Done) stage.after(Progress.NONE)).image();
+                assertThat(now).as(table.toString()).isEqualTo(ImageFiles.read(table, ReadOptions.DEFAULT.withMaximum(now.maximumLevel())).image());
+                compared++;
+            }
+        }
+        assertThat(compared).isEqualTo(tables);
+        Path again = folder.resolve("again" + ProjectFile.ENDING);
+        ProjectFile.write(again, saved);
+        assertThat(again).content().contains(today).doesNotContain("\"" + then + " ").doesNotContain("border=repeat");
+    }
+
+    /** An exercise keeps its text, since its code depends on it; its steps are those of today. */
+    @ParameterizedTest
+    @ValueSource(strings = {"wave", "two-pulls", "strongest-pattern"})
+    void anExerciseOfThenIsThatOfToday(String id) {
+        Exercise then = ExerciseFile.read(Path.of("src/test/resources/exercise", id + "-1" + ExerciseFile.ENDING));
+        Exercise today = Library.topic(id).orElseThrow().exercise(Size.SMALL);
+        assertThat(lines(then)).isEqualTo(lines(today)).isNotEmpty();
+        assertThat(then.asked()).isEqualTo(today.asked());
+    }
+
+    private static List<String> lines(Exercise exercise) {
+        return new Variants(exercise).variant(1).chain().stages().stream().map(stage -> stage.link().step().line()).toList();
+    }
+
     @Test
     void aNewerOneIsRefusedInOneLine(@TempDir Path folder) throws IOException {
         String text = Files.readString(STORED.resolve("two-pulls-2" + ProjectFile.ENDING));
         Path newer = folder.resolve("newer" + ProjectFile.ENDING);
         Files.writeString(newer, text.replace("\"pixeron\" : 2", "\"pixeron\" : 4"));
         assertThatThrownBy(() -> ProjectFile.read(newer)).isInstanceOf(PixeronException.class)
-                .hasMessage("newer.pixeron.json: The project was written by a newer Pixeron (file version 4); this one reads version 3.");
+                .hasMessage("newer.pixeron.json: The project was written by a newer Pixeron (file version 4). This Pixeron reads version 3.");
     }
 }

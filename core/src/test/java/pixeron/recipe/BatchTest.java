@@ -54,16 +54,16 @@ class BatchTest {
     void patternsAreForTheLastPartOfAPath() {
         assertThat(outs(OWN, proofs.resolve("[ab].pgm"))).containsExactly("a.pgm");
         assertThat(outs(OWN, proofs.resolve("{a,b}.*"))).containsExactly("a.pgm", "b.PGM");
-        assertThatThrownBy(() -> outs(OWN, proofs.resolve("*.tif"))).isInstanceOf(PixeronException.class).hasMessageContaining("No file is called like");
+        assertThatThrownBy(() -> outs(OWN, proofs.resolve("*.tif"))).isInstanceOf(PixeronException.class).hasMessageContaining("No file name matches");
     }
 
     /** Nothing is written before it is known that no result takes the place of another one or of what is read. */
     @Test
     void whatWouldCollideIsRefusedAtOnce() {
         assertThatThrownBy(() -> outs(OWN, proofs.resolve("a.pgm"), proofs.resolve("inner/a.pgm"))).isInstanceOf(PixeronException.class)
-                .hasMessageContaining("would both be");
+                .hasMessageContaining("would have the same name,");
         assertThatThrownBy(() -> Batch.plan(List.of(proofs.resolve("a.pgm")), proofs, OWN, true)).isInstanceOf(PixeronException.class)
-                .hasMessageContaining("is read and would be replaced");
+                .hasMessageContaining("The results would replace the input");
         assertThatThrownBy(() -> outs(Optional.of("docx"), proofs)).isInstanceOf(PixeronException.class);
         assertThat(results).doesNotExist();
     }
@@ -80,7 +80,7 @@ class BatchTest {
         assertThat(done).extracting(Batch.Done::problem).containsExactly(Optional.empty(), Optional.of("No ink."), Optional.empty());
         assertThat(results.resolve("inner/a.pgm")).hasContent("made");
         // A second time what is there stays, unless it may be replaced.
-        assertThat(batch.apply(batch.items().get(0), (file, out) -> write(out)).problem().orElseThrow()).contains("exists already");
+        assertThat(batch.apply(batch.items().get(0), (file, out) -> write(out)).problem().orElseThrow()).contains("already exists");
         Batch replacing = Batch.plan(List.of(proofs.resolve("a.pgm")), results, OWN, true);
         assertThat(replacing.apply(replacing.items().get(0), (file, out) -> write(out)).problem()).isEmpty();
         // Results of before that lie below the folder are not read again.

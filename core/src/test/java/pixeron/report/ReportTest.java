@@ -59,14 +59,14 @@ class ReportTest {
         Path file = folder.resolve("page.md");
         ReportFile.write(file, report(work()));
         String text = Files.readString(file);
-        assertThat(text).contains("# Two &lt;rows>", "It starts in step 1, row 0, column 0: 1 for 2.",
+        assertThat(text).contains("# Two &lt;rows>", "First mistake: step 1, row 0, column 0. You wrote 1; the correct value is 2.",
                 "    multiply factor=1.5", "6 of 6 filled · 1 agree · 5 differ · score 17 of 100",
                 "| **0** | 1 ▼ | 4 ▼ |", "| **1** | 7 ▼ | 6 ✓ |", "| **2** | 10 ▼ | 9 ▲ |",
-                "4 of the 5 differing cells are what you get when the fraction is dropped instead of rounded. (rounded-down)",
-                "Simply wrong, explained by no slip that is known: row 2, column 1 is 6 too large.",
+                "4 of the 5 differing cells are what you get when the fraction is dropped instead of rounded. (Rounded down)",
+                "No known slip explains: row 2, column 1 is 6 too large.",
                 "1.5 → 2   nearest", "▸ round", "1.5 → 1");
         // With 4 instead of 5 in row 0, and 9 instead of 3 in row 2, two of the next step follow.
-        assertThat(text).contains("2 differing cells (↳) are right, given the values by hand of step 1.", "| **0** | 0 ✓ | 0 ↳ |");
+        assertThat(text).contains("2 differing cells (↳) are correct, given the values by hand of step 1.", "| **0** | 0 ✓ | 0 ↳ |");
     }
 
     /** Names come from others: in Markdown they are words, and nothing that a page would run, open or begin anew. */
@@ -84,7 +84,7 @@ class ReportTest {
     @Test
     void allFormatsSayTheSame() throws IOException {
         String pdf = pdf(report(work())).replaceAll("\\s+", " ");
-        assertThat(pdf).contains("Two <rows>", "It starts in step 1, row 0, column 0: 1 for 2.",
+        assertThat(pdf).contains("Two <rows>", "First mistake: step 1, row 0, column 0. You wrote 1; the correct value is 2.",
                 "4 of the 5 differing cells are what you get when the fraction is dropped instead of rounded.", "↳", "✓", "▼");
         Path file = folder.resolve("page.html");
         ReportFile.write(file, report(work()));
@@ -103,8 +103,8 @@ class ReportTest {
                         new HandTable.Place("1", "running"), "2", new HandTable.Place("2", "running"), "2",
                         new HandTable.Place("3", "running"), "3")));
         String text = pdf(report(project)).replaceAll("\\s+", " ");
-        assertThat(text).contains("It starts in step 1, Levels table, k = 1, running C: 2 for 3. 2 later differences follow.",
-                "Levels table by hand", "From k = 1 on the running count is 1 too small. (running-count-slip)");
+        assertThat(text).contains("First mistake: step 1, Levels table, k = 1, cumulative C. You wrote 2; the correct value is 3. 2 later differences follow.",
+                "Levels table by hand", "From k = 1 on, the cumulative count is 1 too small. (Wrong cumulative count)");
     }
 
     @Test

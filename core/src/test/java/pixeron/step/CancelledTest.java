@@ -77,7 +77,7 @@ class CancelledTest {
     @Test
     void theSearchForSlipsIsGivenUpAndBegunAgain() {
         Image before = Image.ofLevels(32, 32, 255, n -> n * 91 % 256);
-        Operation right = StepLine.parse("box size=3 border=repeat").bind(before);
+        Operation right = StepLine.parse("box size=3 border=replicate").bind(before);
         Image written = StepLine.parse("box size=3 border=zero").bind(before).result(Progress.NONE);
         HandSheet sheet = HandSheet.EMPTY;
         Random random = new Random(4);

@@ -153,7 +153,7 @@ class ExactStepsTest {
         assertExact("bits-or mask=" + mask, before, m, r -> Fraction.of(r | mask, 1));
         assertExact("bits-xor mask=" + mask, before, m, r -> Fraction.of(r ^ mask, 1));
         int by = random.nextInt(33) - 16;
-        assertExact("shift by=" + by, before, m, r -> by >= 0 ? Fraction.of((long) r << by, 1) : Fraction.of(r >> -by, 1));
+        assertExact("bit-shift by=" + by, before, m, r -> by >= 0 ? Fraction.of((long) r << by, 1) : Fraction.of(r >> -by, 1));
         int bit = random.nextInt(16);
         assertExact("bit-plane bit=" + bit, before, m, r -> Fraction.of((r >> bit & 1) * m, 1));
         int cut = random.nextInt(m + 1);
@@ -222,7 +222,7 @@ class ExactStepsTest {
             share++;
         }
         int t = share;
-        assertExact("threshold-share percent=" + percent, before, m, r -> Fraction.of(r > t ? m : 0, 1));
+        assertExact("threshold-percentile percent=" + percent, before, m, r -> Fraction.of(r > t ? m : 0, 1));
         if (Arrays.stream(counts).filter(n -> n > 0).count() < 2 || m > 300) {
             return;
         }

@@ -29,8 +29,8 @@ class FormulaShownTest {
         "kernel weights=\"1 1\"; s = Σ w × r ÷ divisor", "kernel weights=\"1 1\" offset=2; s = Σ w × r ÷ divisor + offset",
         "kernel weights=\"1 1\" sum=convolution; s = Σ w × r(i − a, j − b) ÷ divisor",
         "median size=3; s = the middle of the sorted window", "maximum size=3; s = the largest of the window",
-        "erode shape=\"1 1\"; s = least r(i + a, j + b) under the shape",
-        "dilate shape=\"1 1\"; s = largest r(i − a, j − b) under the shape"})
+        "erode shape=\"1 1\"; s = smallest r(i + a, j + b) under the structuring element",
+        "dilate shape=\"1 1\"; s = largest r(i − a, j − b) under the structuring element"})
     void itFollowsTheArguments(String line, String formula) {
         Step step = StepLine.parse(line);
         assertThat(step.type().formula(step.arguments())).isEqualTo(formula);

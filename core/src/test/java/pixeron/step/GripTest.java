@@ -25,9 +25,9 @@ class GripTest {
     /** First pixel, size and last pixel: rows 1 to 3 are three, columns 2 to 6 five. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"crop row=1 column=2 height=3 width=5; BEFORE Rectangle (1, 2) to (3, 6), 3 × 5",
-        "paste row=-1 column=8 from=\"0 0 2 3\"; BEFORE Piece (0, 0) to (1, 2), 2 × 3 | AFTER Place (−1, 8) to (0, 10), 2 × 3",
-        "paste row=2 column=1 with=seal; OTHER Piece (0, 0) to (2, 3), 3 × 4 | AFTER Place (2, 1) to (4, 4), 3 × 4",
-        "move down=-2 right=3; AFTER Move −2 down, 3 right", "turn degrees=30; AFTER Angle 30°", "add amount=5 area=\"1 1 2 2\"; BEFORE Area (1, 1) to (2, 2), 2 × 2",
+        "paste row=-1 column=8 from=\"0 0 2 3\"; BEFORE Source (0, 0) to (1, 2), 2 × 3 | AFTER Target (−1, 8) to (0, 10), 2 × 3",
+        "paste row=2 column=1 with=seal; OTHER Source (0, 0) to (2, 3), 3 × 4 | AFTER Target (2, 1) to (4, 4), 3 × 4",
+        "translate down=-2 right=3; AFTER Translate −2 down, 3 right", "rotate degrees=30; AFTER Angle 30°", "add amount=5 area=\"1 1 2 2\"; BEFORE Area (1, 1) to (2, 2), 2 × 2",
         "add amount=5;''"})
     void whereTheyAre(String line, String expected) {
         assertThat(String.join(" | ", grips(line).stream().map(grip -> grip.on() + " " + grip.name() + " " + grip.words(0)).toList())).isEqualTo(expected);
@@ -54,16 +54,16 @@ class GripTest {
     /** From level to straight up is a quarter turn counter-clockwise; what is dragged is added to what there was. */
     @Test
     void anglesAndMovesAreDragged() {
-        Grip.Arm angle = (Grip.Arm) grips("turn degrees=30 size=keep").get(0);
+        Grip.Arm angle = (Grip.Arm) grips("rotate degrees=30 size=keep").get(0);
         Grip.Place middle = angle.anchor();
         assertThat(middle).isEqualTo(new Grip.Place(3, 5));
         Grip.Place level = new Grip.Place(3, 9);
-        assertThat(angle.change().to(level, new Grip.Place(0, 5)).line()).isEqualTo("turn degrees=120 size=keep");
-        assertThat(angle.change().to(level, new Grip.Place(5, 3)).line()).isEqualTo("turn degrees=-105 size=keep");
+        assertThat(angle.change().to(level, new Grip.Place(0, 5)).line()).isEqualTo("rotate degrees=120 size=keep");
+        assertThat(angle.change().to(level, new Grip.Place(5, 3)).line()).isEqualTo("rotate degrees=-105 size=keep");
         assertThat(angle.tip().row()).isLessThan(3);
-        Grip.Arm move = (Grip.Arm) grips("move down=-2 right=3").get(0);
+        Grip.Arm move = (Grip.Arm) grips("translate down=-2 right=3").get(0);
         assertThat(move.tip()).isEqualTo(new Grip.Place(1, 8));
-        assertThat(move.change().to(move.tip(), new Grip.Place(2.6, 6.9)).line()).isEqualTo("move down=0 right=2");
+        assertThat(move.change().to(move.tip(), new Grip.Place(2.6, 6.9)).line()).isEqualTo("translate down=0 right=2");
     }
 
     /** 6 × 10 and 3 × 4: by the ratio of rows 10 × 3 ÷ 6 = 5 columns. */

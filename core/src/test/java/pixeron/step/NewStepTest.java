@@ -51,7 +51,7 @@ class NewStepTest {
         assertThat(BOUND.explain(new Pixel(1, 1)).lines().stream().map(Line::text)).contains("s = gain × r if r > at, else r",
                 "s = 1.5 × 5 if 5 > 3, else 5", "  = 7.5", "7.5 → 8   nearest, ties away from zero");
         PseudoCode code = PseudoCode.of(BOUND, Visits.of(ScanOrder.ROWS, 4, 4), new Pixel(1, 1));
-        assertThat(code.lines()).extracting(row -> row.text()).contains("s ← gain × r if r > at, else r", "s ← s clipped to 0 … 7");
+        assertThat(code.lines()).extracting(row -> row.text()).contains("s ← gain × r if r > at, else r", "s ← s clipped to 0–7");
         assertThat(BOUND.mapping().orElseThrow().above()).as("5 becomes 8 and so on, twice each").isEqualTo(6);
         assertThat(BOUND.tables()).extracting(table -> table.name()).containsExactly("histogram", "levels");
     }

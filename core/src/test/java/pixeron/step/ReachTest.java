@@ -8,7 +8,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -27,14 +27,14 @@ class ReachTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"threshold at=907", "band low=3 high=16", "slice low=16 high=17", "clamp low=99", "clamp high=15.5",
-        "posterize cuts=\"3 16\" values=\"0 1 2\"", "threshold-two-means start=400"})
+        "posterize cuts=\"3 16\" values=\"0 1 2\"", "threshold-iterative start=400"})
     void aboveM(String line) {
         assertThat(notes(line, LEVELS)).contains("No level is above 15.");
     }
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"threshold at=15", "threshold at=0", "threshold at=M", "band low=0 high=15", "clamp low=5", "stretch",
-        "threshold at=7 high=99", "slice low=1 high=2 inside=99", "posterize cuts=\"3 15\" values=\"0 99 255\"", "threshold-two-means", "add amount=99", "median size=99"})
+        "threshold at=7 high=99", "slice low=1 high=2 inside=99", "posterize cuts=\"3 15\" values=\"0 99 255\"", "threshold-iterative", "add amount=99", "median size=99"})
     void whatCanBeReachedOrIsNoLimit(String line) {
         assertThat(notes(line, LEVELS)).isEmpty();
     }
@@ -55,7 +55,7 @@ class ReachTest {
 
     @Test
     void ofColorEveryChannelHasTheSameM() {
-        ColourImage color = new ColourImage(LEVELS, LEVELS, LEVELS, Optional.empty());
+        ColorImage color = new ColorImage(LEVELS, LEVELS, LEVELS, Optional.empty());
         assertThat(notes("threshold at=16", color)).containsExactly("No level is above 15.");
         assertThat(notes("threshold at=15", color)).isEmpty();
     }

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -24,7 +24,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.step.catalog.Catalog;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 import pixeron.working.Line;
 
 class StepExamplesTest {
@@ -88,7 +88,7 @@ class StepExamplesTest {
         "threshold-local size=3 offset=-4; 7; 0 2 5 1 2; 0 0 7 0 0",
         // means of the cells inside: 1, 7/3, 8/3, 8/3, 3/2
         "threshold-local size=3 border=inside; 7; 0 2 5 1 2; 0 0 7 0 7",
-        "threshold-local size=3 border=repeat; 7; 0 2 5 1 2; 0 0 7 0 7",
+        "threshold-local size=3 border=replicate; 7; 0 2 5 1 2; 0 0 7 0 7",
         // nine cells with 7 outside: 16.3…; in one row no window of 3 × 3 fits, so all stay
         "threshold-local size=3 border=constant outside=7; 7; 0 2 5 1 2; 0 0 0 0 0",
         "threshold-local size=3 border=keep; 7; 0 2 5 1 2; 0 2 5 1 2",
@@ -106,11 +106,11 @@ class StepExamplesTest {
         "kernel weights=\"1 3\"; 9; 0 2 5 1 2; 2 4 2 2 1",
         "kernel weights=\"1 3\" anchor=\"0 1\"; 9; 0 2 5 1 2; 0 2 4 2 2",
         "kernel weights=\"1 3\" anchor=auto divisor=auto; 9; 0 2 5 1 2; 2 4 2 2 1",
-        "kernel weights=\"1 3\" border=repeat; 9; 0 2 5 1 2; 2 4 2 2 2",
+        "kernel weights=\"1 3\" border=replicate; 9; 0 2 5 1 2; 2 4 2 2 2",
         // at the ends only two weights are inside: 2·0 + 2 of 3, 1 + 2·2 of 3
         "kernel weights=\"1 2 1\" border=inside; 9; 0 2 5 1 2; 1 2 3 2 2",
         "kernel weights=\"1 2 1\" border=keep; 9; 0 2 5 1 2; 0 2 3 2 2",
-        "kernel weights=\"1 2 1\" border=wrap; 9; 0 2 5 1 2; 1 2 3 2 1",
+        "kernel weights=\"1 2 1\" border=periodic; 9; 0 2 5 1 2; 1 2 3 2 1",
         "kernel weights=\"1 1 1\" border=mirror-whole; 9; 0 3 6; 2 3 4",
         "kernel weights=\"1 1 1\" border=mirror-half; 9; 0 3 6; 1 3 5",
         "kernel weights=\"1 1 1\" border=constant outside=9; 9; 0 3 6; 4 3 6",
@@ -119,7 +119,7 @@ class StepExamplesTest {
         "box size=3 border=inside; 9; 0 2 5 1 2; 1 2 3 3 2",
         // the row of 1 2 1 down and across with zeros: 2·(2·0 + 2), … of 16
         "binomial size=3; 9; 0 2 5 1 2; 0 1 2 1 1",
-        "sharpen border=repeat; 9; 2 2 5 2 2; 2 0 9 0 2",
+        "sharpen border=replicate; 9; 2 2 5 2 2; 2 0 9 0 2",
         "laplacian neighbors=4 overflow=keep; 9; 0 2 5 1 2; 2 -3 -17 3 -7",
         "laplacian neighbors=8 overflow=keep border=inside; 9; 0 2 5; 2 -11 -38",
         "median size=3; 9; 0 2 5 1 2; 1 2 2 2 2",
@@ -138,8 +138,8 @@ class StepExamplesTest {
         "bits-and mask=0b0110; 15; 5 9 15; 4 0 6",
         "bits-or mask=0x8; 15; 5 9; 13 9",
         "bits-xor mask=15; 15; 5 0; 10 15",
-        "shift by=-2; 255; 3 4 255; 0 1 63",
-        "shift by=3; 255; 5 40; 40 255",
+        "bit-shift by=-2; 255; 3 4 255; 0 1 63",
+        "bit-shift by=3; 255; 5 40; 40 255",
         "depth maximum=255; 7; 0 3 7; 0 109 255",
         "depth maximum=1; 7; 3 4; 0 1",
         "lookup table=\"0 3 | 2 0\"; 7; 0 1 2; 3 1 0",
@@ -153,11 +153,11 @@ class StepExamplesTest {
         "band low=2 high=4; 7; 1 2 4 5; 0 7 7 0",
         // between-class variance is largest at t = 0, 1 and 2, which part alike
         "threshold-otsu; 7; 0 0 3 5; 0 0 7 7",
-        "threshold-two-means low=1; 7; 0 0 3 5; 1 1 7 7",
+        "threshold-iterative low=1; 7; 0 0 3 5; 1 1 7 7",
         // t = 4: means 1 and 5, next 3; t = 3: the same parts, next 3
-        "threshold-two-means start=4 stop=0; 7; 0 0 3 5; 0 0 0 7",
+        "threshold-iterative start=4 stop=0; 7; 0 0 3 5; 0 0 0 7",
         // C(3) = 3 is the first with 100 · C ≥ 60 · 5
-        "threshold-share percent=60; 7; 0 1 3 5 7; 0 0 0 7 7"})
+        "threshold-percentile percent=60; 7; 0 1 3 5 7; 0 0 0 7 7"})
     void givesWhatPaperAndPencilGive(String line, int maximum, String before, String expected) {
         int[] levels = java.util.Arrays.stream(before.split(" ")).mapToInt(Integer::parseInt).toArray();
         Image result = after(line, maximum, levels);
@@ -205,7 +205,7 @@ class StepExamplesTest {
                 new int[][] {{137, 174}}));
         assertThat(operation.explain(new Pixel(0, 0)).lines()).extracting(Line::text).containsExactly(
                 "s = gain × r + bias", "s = 3.75 × 137 + (−360)", "  = 513.75 + (−360)", "  = 153.75",
-                "153.75 → 154   nearest, ties away from zero", "within 0 … 255, nothing clipped");
+                "153.75 → 154   nearest, ties away from zero", "within 0–255, nothing clipped");
         assertThat(operation.explain(new Pixel(0, 1)).lines()).extracting(Line::text).contains(
                 "293 → 255   above 255, clipped to it");
         Operation outside = StepLine.parse("invert area=\"0 0 1 1\"").bind(Image.of(255, new int[][] {{137, 174}}));
@@ -214,20 +214,20 @@ class StepExamplesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"ad amount=3; character 1; did you mean \"add\"",
-            "sharpness by=3; character 1; the nearest are sharpen, kernel, unsharp; the command \"pixeron steps\" lists all",
-        "add; add needs amount=; a number", "add amount=; character 5; empty",
-                "add amount=x; character 5; not a number",
-        "add amount=1 amount=2; character 14; twice", "add amount=1 speed=2; character 14; no key \"speed\"; ",
-        "add 3; character 5; has no value", "divide divisor=0; character 8; other than 0",
+    @CsvSource(delimiter = ';', value = {"ad amount=3; Character 1; did you mean \"add\"",
+            "sharpness by=3; Character 1; the nearest are sharpen, kernel, unsharp; the command \"pixeron steps\" lists all",
+        "add; add needs amount=; a number", "add amount=; Character 5; empty",
+                "add amount=x; Character 5; not a number",
+        "add amount=1 amount=2; Character 14; twice", "add amount=1 speed=2; Character 14; add has no parameter \"speed\"; ",
+        "add 3; Character 5; has no value", "divide divisor=0; Character 8; other than 0",
                 "clamp; clamp needs low=; or both",
-        "clamp low=5 high=2; low=5; at most high", "add amount=\"1; character 12; not closed",
-                "add amount=\"1\"2; character 15; blank",
-        "threshold at=M rounding=up; character 16; nearest-even",
-                "invert area=\"1 2 3\"; character 8; four whole numbers",
-        "invert area=\"1 2 0 3\"; character 8; from 1", "=3; character 1; name of a step",
-                "add amount=1e3; character 5; not a number",
-        "add amount=1/0; character 5; zero", "add amount=M; character 5; not a number"})
+        "clamp low=5 high=2; low=5; Low must be at most High", "add amount=\"1; Character 12:; the closing quote is missing",
+                "add amount=\"1\"2; Character 15:; put a space after the closing quote",
+        "threshold at=M rounding=up; Character 16:; nearest-even",
+                "invert area=\"1 2 3\"; Character 8; four whole numbers",
+        "invert area=\"1 2 0 3\"; Character 8; height and width at least 1", "=3; Character 1; expected the name of a step, found \"=…\"",
+                "add amount=1e3; Character 5; not a number",
+        "add amount=1/0; Character 5; zero", "add amount=M; Character 5; not a number"})
     void aBadLineNamesTheWordAndItsPlace(String line, String place, String right) {
         assertThatThrownBy(() -> StepLine.parse(line)).isInstanceOf(PixeronException.class)
                 .hasMessageContaining(place).hasMessageContaining(right);
@@ -246,7 +246,7 @@ class StepExamplesTest {
     void aStepThatDoesNotSuitTheImageSaysSo() {
         Image small = Image.of(7, new int[][] {{1, 2}});
         assertThatThrownBy(() -> StepLine.parse("invert area=\"0 1 1 2\"").bind(small)).hasMessageContaining("1 × 2");
-        assertThatThrownBy(() -> StepLine.parse("clamp low=9 high=M").bind(small)).hasMessageContaining("at most high");
+        assertThatThrownBy(() -> StepLine.parse("clamp low=9 high=M").bind(small)).hasMessageContaining("Low must be at most High");
     }
 
     @Test
@@ -267,7 +267,7 @@ class StepExamplesTest {
             assertThat(Catalog.find(type.name())).as("the name in the list").containsSame(type);
             for (int maximum : new int[] {1, 7, 255, 65535}) {
                 Image two = Image.of(maximum, new int[][] {{0, maximum}});
-                Result before = Stream.of(two, new ColourImage(two, two, two, Optional.empty()), 
+                Result before = Stream.of(two, new ColorImage(two, two, two, Optional.empty()), 
                         Binding.of(StepLine.parse("fourier"), two).result(Progress.NONE)).filter(type::takes).findFirst().orElseThrow();
                 Result after = Binding.of(type.starter(maximum), before).result(Progress.NONE);
                 assertThat(after.faces()).allMatch(face -> after instanceof Spectrum || face.image().isLevelImage());
@@ -279,14 +279,14 @@ class StepExamplesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
-        "log scale=2 reference=image; reference goes with scale=auto only",
-        "stretch cut=5 low=3; give either", "stretch cut=50; from 0 to below 50",
-        "piecewise points=\"0 0 | 0 3\"; r must rise", "piecewise points=\"0 0 0\"; two numbers should be",
-        "posterize cuts=\"5 3\" values=\"1 2 3\"; cuts must rise", "posterize cuts=5 values=1; one value more",
+        "log scale=2 reference=image; Reference works with scale=auto only",
+        "stretch cut=5 low=3; Give only one of them", "stretch cut=50; from 0 to below 50",
+        "piecewise points=\"0 0 | 0 3\"; r must increase", "piecewise points=\"0 0 0\"; points contains \"0 0 0\" instead of two numbers",
+        "posterize cuts=\"5 3\" values=\"1 2 3\"; Cut points must increase", "posterize cuts=5 values=1; one value more",
         "bit-plane bit=16; from 0 to 15", "bits-and mask=65536; from 0 to 65535", "bits-and mask=x; 0x0F",
-        "shift by=17; from -16 to 16", "depth maximum=7 area=\"0 0 1 1\"; leave area out",
-        "lookup table=\"1 2 | 1 3\"; twice", "formula expression=\"r +\"; At character 4",
-        "formula expression=\"q + 1\"; q", "power gamma=0; above 0", "threshold-share percent=101; from 0 to 100"})
+        "bit-shift by=17; from -16 to 16", "depth maximum=7 area=\"0 0 1 1\"; Leave area out",
+        "lookup table=\"1 2 | 1 3\"; twice", "formula expression=\"r +\"; Character 4:",
+        "formula expression=\"q + 1\"; q", "power gamma=0; above 0", "threshold-percentile percent=101; from 0 to 100"})
     void whatIsWrongInALineIsSaid(String line, String message) {
         assertThatThrownBy(() -> StepLine.parse(line)).isInstanceOf(PixeronException.class)
                 .hasMessageContaining(message);
@@ -294,11 +294,11 @@ class StepExamplesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
-        "threshold-otsu; needs levels", "threshold-two-means start=9; above t = 9",
-        "equalize; needs levels, and the sample at row 0, column 1 is -1", "quantize levels=3; needs levels",
-        "threshold-share percent=5; needs levels", "stretch cut=5; -1", "bits-and mask=1; from 0 on, and \u22121 is none",
-        "shift by=1; from 0 on", "bit-plane bit=0; column 1", "log; column 1", "power gamma=0.5; column 1",
-        "slice low=M high=0; at most high"})
+        "threshold-otsu; needs levels", "threshold-iterative start=9; above t = 9",
+        "equalize; Histogram equalization needs levels, but the value at row 0, column 1 is -1, not a whole number from 0 to 7", "quantize levels=3; needs levels",
+        "threshold-percentile percent=5; needs levels", "stretch cut=5; -1", "bits-and mask=1; needs whole numbers of at least 0, but one value is \u22121",
+        "bit-shift by=1; whole numbers of at least 0", "bit-plane bit=0; column 1", "log; column 1", "power gamma=0.5; column 1",
+        "slice low=M high=0; Low must be at most High"})
     void whatAnImageDoesNotAllowIsSaid(String line, String message) {
         Image open = Image.from(1, 2, 7, Rational.of(3), Rational.of(-1));
         assertThatThrownBy(() -> StepLine.parse(line).bind(open).result(Progress.NONE))
@@ -312,12 +312,12 @@ class StepExamplesTest {
         "minimum size=3 border=constant outside=M; 0 0 1 2",
         "clamp low=2 high=M; 2 2 2 3", "slice low=1 high=M inside=M outside=M; 7 7 7 7", "slice low=1 high=2 outside=M; 7 7 7 7",
         "threshold at=M compare=at-least; 0 0 0 0", "band low=1 high=M; 0 7 7 7", "stretch low=0 high=M to-low=M to-high=0; 7 6 5 4",
-        "threshold-two-means start=M stop=7; 0 0 7 7"})
+        "threshold-iterative start=M stop=7; 0 0 7 7"})
     void theMaximumLevelIsWrittenAsM(String line, String expected) {
         Image row = Image.of(7, new int[][] {{0, 1, 2, 3}});
         if (line.contains("start=M")) {
             // Nothing is above M, so the first round has no mean there, and that is said.
-            assertThatThrownBy(() -> StepLine.parse(line).bind(row)).hasMessageContaining("no sample is above t = 7");
+            assertThatThrownBy(() -> StepLine.parse(line).bind(row)).hasMessageContaining("no value is above t = 7, so this class has no mean");
             return;
         }
         Image after = StepLine.parse(line).bind(row).result(Progress.NONE);
@@ -346,16 +346,16 @@ class StepExamplesTest {
     void thresholdsSayWhyAndTheirTies() {
         Operation otsu = StepLine.parse("threshold-otsu").bind(Image.of(7, new int[][] {{0, 0, 3, 5}}));
         assertThat(otsu.notes()).containsExactly(
-                "The largest variance is at t = 0 to 2 (the same two parts); the smallest t is taken.");
+                "The variance is largest at t = 0 to 2 (the same two classes); the smallest t is used.");
         assertThat(otsu.explain(new Pixel(0, 2)).lines().stream().map(Line::text))
                 .anyMatch(text -> text.contains("t = 0   between-class variance 4, the largest"));
         assertThatThrownBy(() -> StepLine.parse("threshold-otsu").bind(Image.of(7, new int[][] {{4, 4}})))
                 .hasMessageContaining("only level 4 occurs");
-        assertThatThrownBy(() -> StepLine.parse("threshold-two-means").bind(Image.of(7, new int[][] {{4, 4}})))
-                .hasMessageContaining("no sample is above t = 4");
+        assertThatThrownBy(() -> StepLine.parse("threshold-iterative").bind(Image.of(7, new int[][] {{4, 4}})))
+                .hasMessageContaining("no value is above t = 4, so this class has no mean");
         // one level of three on either side: 0 4 8 is parted alike well at 0 and at 4
         Operation even = StepLine.parse("threshold-otsu").bind(Image.of(8, new int[][] {{0, 4, 8}}));
-        assertThat(even.notes().get(0)).contains("t = 0 to 3 (the same two parts) and at t = 4 to 7");
+        assertThat(even.notes().get(0)).contains("t = 0 to 3 (the same two classes) and at t = 4 to 7");
     }
 
     /** An exponential of the same scale undoes an unrounded logarithm. */
@@ -376,18 +376,18 @@ class StepExamplesTest {
         assertThat(local.sheet("Window mean", Progress.NONE).value(1)).isEqualTo(Rational.of(16, 3));
         assertThat(local.explain(new Pixel(0, 1)).title()).endsWith("(before: row 1, column 2)");
         assertThatThrownBy(() -> StepLine.parse("threshold-local size=4 border=crop").bind(before))
-                .hasMessageContaining("fits nowhere");
+                .hasMessageContaining("border=crop leaves no pixel:");
         assertThatThrownBy(() -> StepLine.parse("threshold-local size=3 border=crop area=\"0 0 1 1\""))
-                .hasMessageContaining("leave one of them out");
+                .hasMessageContaining("Leave one of them out");
     }
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
-        "kernel weights=\"1 2 | 3\"; 1 numbers in row 1 (counted from 0) where row 0 has 2",
+        "kernel weights=\"1 2 | 3\"; weights has 1 numbers in row 1 (counted from 0), but row 0 has 2",
         "kernel weights=\"1 two 3\"; \"two\", which is not a number", "kernel weights=\" \"; is empty",
         "kernel weights=\"1\" divisor=0; divisor=0 is not allowed",
         "kernel weights=\"1 1\" anchor=\"0 2\"; a column from 0 to 1",
-        "kernel weights=\"1\" border=constant; needs outside", "kernel weights=\"1\" outside=3; leave it out",
+        "kernel weights=\"1\" border=constant; needs outside", "kernel weights=\"1\" outside=3; Leave it out",
         "median size=4 border=zero; has no middle cell", "rank size=2 place=5; beyond the 4 cells",
         "box size=32; from 1 to 31", "laplacian; needs neighbors", "box size=1.5; from 1 to 31"})
     void aWindowThatMakesNoSenseIsRefused(String line, String message) {

@@ -20,21 +20,21 @@ class WindowBulkTest {
     @Provide
     Arbitrary<String> lines() {
         return Combinators.combine(Arbitraries.of("sobel", "prewitt", "scharr", "roberts"), Arbitraries.of("x", "y", "sum", "root", "angle"),
-                Arbitraries.of("", " border=repeat", " border=keep", " border=inside", " border=crop", " area=\"1 1 3 2\""), Arbitraries.of("", " rounding=floor", " rounding=nearest-even", " rounding=none"),
+                Arbitraries.of("", " border=replicate", " border=keep", " border=inside", " border=crop", " area=\"1 1 3 2\""), Arbitraries.of("", " rounding=floor", " rounding=nearest-even", " rounding=none"),
                 Arbitraries.of("", " overflow=clip", " overflow=wrap", " overflow=keep")).as((name, part, border, rounding, overflow) -> name + " part=" + part + border + rounding + overflow);
     }
 
     @Provide
     Arbitrary<String> limits() {
         return Combinators.combine(Arbitraries.of(1, 2, 3, 5, 9), Arbitraries.of("", " offset=3", " offset=-1/3", " offset=0.5", " offset=70000"), Arbitraries.of("", " border=inside",
-                " border=repeat", " border=keep", " border=crop", " border=constant outside=M", " border=inside area=\"1 1 3 2\""), Arbitraries.of("", " low=3 high=300", " low=-4 high=2.5 overflow=wrap"))
+                " border=replicate", " border=keep", " border=crop", " border=constant outside=M", " border=inside area=\"1 1 3 2\""), Arbitraries.of("", " low=3 high=300", " low=-4 high=2.5 overflow=wrap"))
                 .as((size, offset, border, levels) -> "threshold-local size=" + size + offset + border + levels);
     }
 
     /** Wider and higher than the image as well, and so that blocks of a window's size begin and end everywhere. */
     @Provide
     Arbitrary<String> extremes() {
-        return Combinators.combine(Arbitraries.of("minimum", "maximum"), Arbitraries.integers().between(1, 31), Arbitraries.of("", " border=repeat", " border=wrap", " border=mirror-whole",
+        return Combinators.combine(Arbitraries.of("minimum", "maximum"), Arbitraries.integers().between(1, 31), Arbitraries.of("", " border=replicate", " border=periodic", " border=mirror-whole",
                 " border=zero", " border=constant outside=99", " border=keep", " border=crop")).as((name, size, border) -> name + " size=" + size + border);
     }
 

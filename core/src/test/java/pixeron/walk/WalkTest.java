@@ -139,7 +139,7 @@ class WalkTest {
         assertThat(code.lines().stream().map(row -> "  ".repeat(row.depth()) + row.text())).containsExactly(
                 "for each row i from 0 to 1", "  for each column j from 0 to 1", "    sum ← 0",
                 "    for each weight w at (a, b)", "      sum ← sum + w × before[i+a][j+b]", "    s ← sum ÷ 4",
-                "    s ← s nearest, ties away from zero", "    s ← s clipped to 0 … 255", "    after[i][j] ← s");
+                "    s ← s nearest, ties away from zero", "    s ← s clipped to 0–255", "    after[i][j] ← s");
         assertThat(code.line(0)).isEqualTo(1);
         assertThat(code.line(3)).isEqualTo(4);
         assertThat(code.cells(3)).isEqualTo(1);
@@ -154,7 +154,7 @@ class WalkTest {
         int rows = 1 + random.nextInt(4);
         int columns = 1 + random.nextInt(4);
         Image before = Image.ofLevels(rows, columns, 255, n -> random.nextInt(256));
-        Operation operation = StepLine.parse("kernel weights=\"1 1 | 1 0\" anchor=\"1 1\" border=repeat rounding=floor")
+        Operation operation = StepLine.parse("kernel weights=\"1 1 | 1 0\" anchor=\"1 1\" border=replicate rounding=floor")
                 .bind(before);
         Visits visits = visits(random, rows, columns);
         int[][] cells = new int[rows][columns];
@@ -221,7 +221,7 @@ class WalkTest {
             assertThat(forwards.isWritten(pixel)).isEqualTo(cells[pixel.row()][pixel.column()] != 0);
             assertThat(forwards.explain(pixel).result()).isEqualTo(forwards.value(pixel));
         }
-        Operation turn = StepLine.parse("turn degrees=" + 90 * random.nextInt(4)).bind(before);
+        Operation turn = StepLine.parse("rotate degrees=" + 90 * random.nextInt(4)).bind(before);
         assertThat(Forwards.of(turn, Progress.NONE).orElseThrow().image()).isEqualTo(turn.result(Progress.NONE));
     }
 

@@ -51,8 +51,8 @@ class WorkingTextTest {
         assertThat(working("add amount=30 overflow=wrap", 240).lines()).extracting(Line::text)
                 .contains("270   already whole", "270 → 14   value mod 256, wrapped");
         assertThat(working("add amount=30.5 overflow=keep rounding=none", 240).lines()).extracting(Line::text)
-                .contains("270.5   not rounded", "outside 0 … 255, kept as it is");
+                .contains("270.5   not rounded", "outside 0–255, kept as it is");
         assertThat(working("multiply factor=0.5 rounding=ceiling overflow=wrap", 3).lines()).extracting(Line::text)
-                .contains("1.5 → 2   up to the whole number above", "within 0 … 255, nothing wrapped");
+                .contains("1.5 → 2   up to the whole number above", "within 0–255, nothing wrapped");
     }
 }

@@ -154,7 +154,7 @@ public final class BenchView extends BorderPane {
     private static Node walkButton(Bench bench) {
         ToggleButton button = new ToggleButton("Walk", new FontIcon(Feather.NAVIGATION));
         button.getStyleClass().add("walk-button");
-        button.setTooltip(new Tooltip("See the result come about pixel by pixel, with its loops (F9)"));
+        button.setTooltip(new Tooltip("Build the result pixel by pixel, with its loops (F9)"));
         button.setOnAction(event -> {
             bench.walking().toggle();
             button.setSelected(bench.walking().isOn());
@@ -165,7 +165,7 @@ public final class BenchView extends BorderPane {
     }
 
     private ScrollPane side(Bench bench, OwnKernels personal, Shelf.Ways shelf) {
-        Label title = Section.of("STEPS");
+        Label title = Section.of("Steps");
         ParameterPane parameters = new ParameterPane(bench, personal);
         StepList steps = new StepList(bench, this::say);
         VBox box = new VBox(title, new OpenImageBar(bench), new BranchBar(bench), steps, search, parameters, new Shelf(bench, shelf, this::say));
@@ -208,9 +208,9 @@ public final class BenchView extends BorderPane {
         slips.setContent(new SlipsPane(bench, middle::show, slips.selectedProperty()));
         tabs.getTabs().addAll(new Tab("Working", working), slips,
                 tab("Pixel", isSeen -> withheld(new PixelPane(bench, theme, isSeen))),
-                tab("Followed", isSeen -> withheld(new WatchList(bench, isSeen))),
+                tab("Tracked", isSeen -> withheld(new WatchList(bench, isSeen))),
                 // What is marked is summed up apart from the calculation, so that neither takes the other's place.
-                tab("Marked", isSeen -> withheld(new MarkedPane(bench, theme, new Background(), ways.newImage, this::say, isSeen))),
+                tab("Selection", isSeen -> withheld(new MarkedPane(bench, theme, new Background(), ways.newImage, this::say, isSeen))),
                 display,
                 tab("Facts", isSeen -> withheld(new FactsPane(bench, theme, isSeen))));
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
@@ -224,7 +224,7 @@ public final class BenchView extends BorderPane {
         };
         bench.shownProperty().subscribe(shown -> showCount.run());
         bench.looking().hintsProperty().subscribe(taken -> showCount.run());
-        bench.looking().colourViewProperty().subscribe(view -> showCount.run());
+        bench.looking().colorViewProperty().subscribe(view -> showCount.run());
         StackPane area = new StackPane(tabs, working.copyButton());
         area.getStyleClass().add("work-area");
         // The button stands at the right of the tabs and lets clicks beside it through to them.

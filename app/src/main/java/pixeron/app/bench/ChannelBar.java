@@ -10,13 +10,13 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import pixeron.Wording;
 import pixeron.app.model.Bench;
-import pixeron.app.model.ColourView;
+import pixeron.app.model.ColorView;
 import pixeron.app.model.Looking;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.step.key.ChannelsParameter;
 
-/** How an image with colour is looked at: in colour, one channel of it, or all channels side by side. Hidden where there is no colour. */
+/** How an image with color is looked at: in color, one channel of it, or all channels side by side. Hidden where there is no color. */
 final class ChannelBar extends HBox {
 
     private final Bench bench;
@@ -29,20 +29,20 @@ final class ChannelBar extends HBox {
         getStyleClass().add("channel-bar");
         ToggleGroup group = new ToggleGroup();
         Looking looking = bench.looking();
-        together = button(ColourView.TOGETHER.title(), ColourView.TOGETHER.sentence() + " (Alt+0)", group,
-                () -> looking.colourViewProperty().set(ColourView.TOGETHER));
+        together = button(ColorView.TOGETHER.title(), ColorView.TOGETHER.sentence() + " (Alt+0)", group,
+                () -> looking.colorViewProperty().set(ColorView.TOGETHER));
         for (String name : ChannelsParameter.ALL) {
             int key = channels.size() + 1;
             channels.put(name, button(Wording.capital(name), "The " + (name.equals("alpha") ? "transparency" : name + " channel")
-                    + " as an image of its own (Alt+" + key + ")", group, () -> looking.showChannel(name)));
+                    + " as a separate image (Alt+" + key + ")", group, () -> looking.showChannel(name)));
         }
-        apart = button(ColourView.APART.title(), ColourView.APART.sentence() + " (Alt+5)", group,
-                () -> looking.colourViewProperty().set(ColourView.APART));
+        apart = button(ColorView.APART.title(), ColorView.APART.sentence() + " (Alt+5)", group,
+                () -> looking.colorViewProperty().set(ColorView.APART));
         getChildren().add(together);
         getChildren().addAll(channels.values());
         getChildren().add(apart);
         bench.shownProperty().subscribe(this::render);
-        looking.colourViewProperty().subscribe(view -> render(bench.shown()));
+        looking.colorViewProperty().subscribe(view -> render(bench.shown()));
         looking.channelProperty().subscribe(channel -> render(bench.shown()));
     }
 
@@ -61,15 +61,15 @@ final class ChannelBar extends HBox {
     }
 
     private void render(Shown shown) {
-        boolean hasColour = shown != null && shown.hasColour();
-        show(this, hasColour);
-        if (!hasColour) {
+        boolean hasColor = shown != null && shown.hasColor();
+        show(this, hasColor);
+        if (!hasColor) {
             return;
         }
-        List<String> there = shown.seenAfter().filter(Seen::hasColour).or(shown::seenBefore).map(Seen::names).orElse(List.of());
+        List<String> there = shown.seenAfter().filter(Seen::hasColor).or(shown::seenBefore).map(Seen::names).orElse(List.of());
         channels.forEach((name, button) -> show(button, there.contains(name)));
         Looking looking = bench.looking();
-        ToggleButton chosen = switch (looking.colourViewProperty().get()) {
+        ToggleButton chosen = switch (looking.colorViewProperty().get()) {
             case TOGETHER -> together;
             case APART -> apart;
             case CHANNEL -> channels.get(looking.channelProperty().get());

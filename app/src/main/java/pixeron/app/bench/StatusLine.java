@@ -49,9 +49,9 @@ final class StatusLine extends HBox {
         this.bench = bench;
         getStyleClass().add("status");
         next.getStyleClass().add("quiet");
-        next.setTooltip(new Tooltip("Go to the next value by hand that differs (F8)"));
+        next.setTooltip(new Tooltip("Go to the next differing value by hand (F8)"));
         next.setOnAction(event -> bench.hand().pickNextDifference());
-        ProgressNote work = new ProgressNote("Calculating…", "Give up this calculation and undo what caused it",
+        ProgressNote work = new ProgressNote("Calculating…", "Cancel the calculation and undo the change that started it",
                 background,
                 bench::cancelCalculation);
         message.getStyleClass().add("status-message");
@@ -64,7 +64,7 @@ final class StatusLine extends HBox {
         // Never wider than the window: what does not fit at its end must not push the rest aside.
         setMinWidth(0);
         sign.getStyleClass().add("display-sign");
-        sign.setTooltip(new Tooltip("Only what is seen, no value, is changed; the tab Display has it"));
+        sign.setTooltip(new Tooltip("Changes the display only, not the values. See the Display tab."));
         sign.setMinWidth(Region.USE_PREF_SIZE);
         getChildren().addAll(place, sign, measures, message, gap, work, counts, next);
         measures.getStyleClass().add("status-message");
@@ -76,7 +76,7 @@ final class StatusLine extends HBox {
         bench.walking().walkProperty().subscribe(walk -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
-        bench.looking().colourViewProperty().subscribe(view -> render());
+        bench.looking().colorViewProperty().subscribe(view -> render());
         bench.looking().displayProperty().subscribe(display -> {
             sign.setText(DisplayPane.sign(display).orElse(""));
             sign.setManaged(!sign.getText().isEmpty());
@@ -112,16 +112,16 @@ final class StatusLine extends HBox {
         int first = bench.looking().display().first();
         String row = Integer.toString(picked.row() + first);
         String column = Integer.toString(picked.column() + first);
-        getStyleClass().remove("in-colour");
-        if (shown.hasColour()) {
-            getStyleClass().add("in-colour");
+        getStyleClass().remove("in-color");
+        if (shown.hasColor()) {
+            getStyleClass().add("in-color");
         }
         Pixel before = bench.pickedBeforeProperty().get();
         boolean isGone = bench.goneProperty().get();
         boolean isMoved = !isGone && shown.operation().filter(Operation::isMoving).isPresent();
         if (isGone) {
             add("before row ", Integer.toString(before.row() + first), ", column ", Integer.toString(before.column() + first), "ink");
-            text(shown.operation().filter(Operation::isSpread).isPresent() ? " · counts in every value of After" : " · goes nowhere", "soft", false);
+            text(shown.operation().filter(Operation::isSpread).isPresent() ? " · affects every value of After" : " · not used", "soft", false);
         } else {
             add(isMoved ? "after row " : "row ", row, isMoved ? ", column " : "   column ", column, "ink");
         }
@@ -133,7 +133,7 @@ final class StatusLine extends HBox {
         } else if (isMoved && before != null) {
             add(" · from row ", Integer.toString(before.row() + first), ", column ", Integer.toString(before.column() + first), "ink");
         } else if (isMoved) {
-            text(" · from outside", "soft", false);
+            text(" · from outside the image", "soft", false);
         } else if (!isGone && shown.seenAfter().filter(Seen::isSpectrum).isPresent()) {
             Frequency at = Spectrum.frequency(shown.grid(), picked);
             add("    u ", Decimals.working(at.u()), ", v ", Decimals.working(at.v()), "ink");
@@ -162,7 +162,7 @@ final class StatusLine extends HBox {
 
         counts.setText(bench.walking().isOn() ? "walk: " + bench.walking().walk().written() + " of "
                 + bench.walking().walk().visits().count() + " pixels written" 
-                : !isStep ? "" : bench.looking().isAlone() ? check.filled() + " filled, found alone" : bench.hand().isWhole() ? check.filled() == 0 ? "" : check.agree() + " agree · " + check.differing().size() + " differ" : Words.counts(check, shown.answers()));
+                : !isStep ? "" : bench.looking().isAlone() ? check.filled() + " filled, marks hidden" : bench.hand().isWhole() ? check.filled() == 0 ? "" : check.agree() + " agree · " + check.differing().size() + " differ" : Words.counts(check, shown.answers()));
         boolean isNext = !bench.looking().isAlone() && check.agree() < check.filled();
         next.setVisible(isNext);
         next.setManaged(isNext);

@@ -68,7 +68,7 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
             found.addAll(marker.answers(files.get(n)));
         }
         if (found.isEmpty()) {
-            throw PixeronException.of("There are no answers in %s: no table, spreadsheet, picture or project.", paths.get(0).getFileName());
+            throw PixeronException.of("No answers found in %s: there is no table, spreadsheet, picture or project.", paths.get(0).getFileName());
         }
         return new Added(found, folder.leftOut());
     }
@@ -90,8 +90,8 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
      * @throws PixeronException if it is no code
      */
     Answers withCode(int place, String code) {
-        Code said = Code.all(code).stream().findFirst().orElseThrow(() -> PixeronException.of("\"%s\" is no code; right is such as K3F7-012.", code));
-        Received before = entries.get(place).received().orElseThrow(() -> PixeronException.of("This file could not be read; a code does not help."));
+        Code said = Code.all(code).stream().findFirst().orElseThrow(() -> PixeronException.of("“%s” is not a valid code. Use the form K3F7-012.", code));
+        Received before = entries.get(place).received().orElseThrow(() -> PixeronException.of("Pixeron could not read this file. A code does not help."));
         Received coded = new Received(before.source(), before.name(), List.of(said), before.content());
         return replaced(place, new Marker.Answer(Optional.of(coded), marker.mark(coded).commented(entries.get(place).marked().comment())));
     }
@@ -128,7 +128,7 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
         List<Marked> marks = entries.stream().map(Marker.Answer::marked).filter(Marked::isMarked).toList();
         ReportFolder files = new ReportFolder(marks, folder, ".pdf");
         files.taken().ifPresent(file -> {
-            throw PixeronException.of("%s is there already. Choose another folder.", file);
+            throw PixeronException.of("%s already exists. Choose another folder.", file);
         });
         List<Marked> written = files.write(maker, progress);
         return (int) IntStream.range(0, marks.size()).filter(n -> written.get(n) == marks.get(n)).count();

@@ -121,7 +121,7 @@ final class Blanks extends FlowPane {
         });
         field.addEventFilter(KeyEvent.KEY_PRESSED, event -> keyPressed(event, blank, field));
         fields.put(blank, field);
-        // A sign besides the colour, for whoever does not see it.
+        // A sign besides the color, for whoever does not see it.
         Label mark = new Label();
         mark.getStyleClass().add("blank-mark");
         mark.setMouseTransparent(true);

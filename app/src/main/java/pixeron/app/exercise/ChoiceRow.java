@@ -7,8 +7,8 @@ import javafx.scene.layout.Priority;
 /** A choice with its values. */
 final class ChoiceRow extends HBox {
 
-    private final TextField name = SetView.field("Name of the choice, as it stands in braces");
-    private final TextField values = SetView.field("Its values, such as 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25");
+    private final TextField name = SetView.field("Name of the choice, as in the braces");
+    private final TextField values = SetView.field("Values, such as 3, 4, 5 or 1 to 9 or 0 to 2 by 0.25");
 
     /** @param changed runs when something was typed */
     ChoiceRow(Draft.Named named, Runnable changed) {

@@ -35,6 +35,7 @@ import pixeron.app.bench.parts.FileDrop;
 import pixeron.app.bench.parts.ProgressNote;
 import pixeron.app.bench.parts.Section;
 import pixeron.app.model.Background;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.exercise.Asked;
 import pixeron.exercise.Code;
 import pixeron.exercise.file.ExerciseFile;
@@ -66,7 +67,7 @@ public final class ClassView extends BorderPane {
     private final Button files = new Button("Add a file…");
     private final Button results = new Button("Save results…");
     private final MenuButton reports = new MenuButton("Reports");
-    private final CheckBox follow = new CheckBox("Count what follows");
+    private final CheckBox follow = new CheckBox("Credit follow-through");
     private final Label done = new Label();
     private Answers answers;
 
@@ -90,33 +91,33 @@ public final class ClassView extends BorderPane {
     private Region head(Runnable leave) {
         title.getStyleClass().add("card-title");
         title.setMinWidth(0);
-        exercise.setTooltip(new Tooltip("Choose the exercise whose answers are marked"));
+        exercise.setTooltip(new Tooltip("Choose the exercise that the answers belong to"));
         exercise.setOnAction(event -> chooseExercise());
         add.getStyleClass().add("accent");
-        add.setTooltip(new Tooltip("All tables, spreadsheets, pictures and projects in it; or drop it on this window"));
+        add.setTooltip(new Tooltip("Add all tables, spreadsheets, pictures and projects in a folder. Or drop the folder on this window."));
         add.setOnAction(event -> choosing.folder("Answers of the class").ifPresent(folder -> read(List.of(folder))));
-        files.setTooltip(new Tooltip("A table, a spreadsheet with a sheet for each, a picture or a project"));
+        files.setTooltip(new Tooltip("Add a table, a spreadsheet with one sheet per answer, a picture or a project"));
         files.setOnAction(event -> choosing.toOpen("An answer", "Answers", ANSWERS).ifPresent(file -> read(List.of(file))));
-        results.setTooltip(new Tooltip("As CSV or XLSX: people, slips, parts"));
+        results.setTooltip(new Tooltip("Save results as CSV or XLSX: students, slips, questions"));
         results.setOnAction(event -> saveResults());
-        reports.setTooltip(new Tooltip("Writes a PDF for each person into a folder"));
-        MenuItem feedback = new MenuItem("Feedback, at most two pages…");
-        feedback.setOnAction(event -> write("A folder for the feedback", "files with feedback", Answers::writeFeedback));
-        MenuItem whole = new MenuItem("Whole work with all workings…");
-        whole.setOnAction(event -> write("A folder for the reports", "reports", Answers::writeReports));
+        reports.setTooltip(new Tooltip("Save one PDF per student"));
+        MenuItem feedback = new MenuItem("Feedback (at most two pages)…");
+        feedback.setOnAction(event -> write("Folder for the feedback", "files with feedback", Answers::writeFeedback));
+        MenuItem whole = new MenuItem("Full report with all workings…");
+        whole.setOnAction(event -> write("Folder for the reports", "reports", Answers::writeReports));
         reports.getItems().addAll(feedback, whole);
-        follow.setTooltip(new Tooltip("A value that follows from an earlier mistake counts as right"));
+        follow.setTooltip(new Tooltip("Give full points for values that follow from an earlier mistake"));
         follow.setSelected(true);
         follow.setOnAction(event -> {
             answers = answers.counting(follow.isSelected());
             render();
         });
-        Button back = new Button("Leave");
+        Button back = new Button("Back");
         back.setOnAction(event -> leave.run());
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        ProgressNote note = new ProgressNote("Marking…", "Give up; what is marked stays", marking, marking::cancel);
-        ProgressNote written = new ProgressNote("Writing…", "Give up; what is written stays", writing, writing::cancel);
+        ProgressNote note = new ProgressNote("Marking…", "Cancel; marked answers are kept", marking, marking::cancel);
+        ProgressNote written = new ProgressNote("Writing…", "Cancel; written files are kept", writing, writing::cancel);
         HBox buttons = new HBox(exercise, files, add, results, reports, back);
         buttons.getStyleClass().add("buttons");
         buttons.setMinWidth(Region.USE_PREF_SIZE);
@@ -132,10 +133,10 @@ public final class ClassView extends BorderPane {
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         table.setAccessibleText("Answers of the class");
         table.setPlaceholder(new Label("Drop the folder with the answers of the class here."));
-        table.getColumns().addAll(List.of(column("name", 130, ClassTable::who, ""), code(), column("points", 84, this::points, NUMBER),
-                column("agree", 68, marked -> number(marked, marked.agree()), NUMBER), column("follow", 68, marked -> number(marked, marked.follow()), NUMBER),
-                column("differ", 68, marked -> number(marked, marked.differ()), NUMBER), column("first slip", 170, marked -> marked.firstSlip().orElse(""), ""),
-                column("where it starts", 230, marked -> marked.isMarked() ? (marked.problem().isEmpty() ? "" : "▲ " + marked.problem() + "  ") + marked.starts().map(text -> text.replaceFirst("^It starts in ", "")).orElse("")
+        table.getColumns().addAll(List.of(column("Name", 120, ClassTable::who, ""), code(), column("Points", 76, this::points, NUMBER),
+                column("Agree", 66, marked -> number(marked, marked.agree()), NUMBER), column("Follow", 66, marked -> number(marked, marked.follow()), NUMBER),
+                column("Differ", 66, marked -> number(marked, marked.differ()), NUMBER), column("First slip", 210, marked -> marked.firstSlip().map(SlipTitles::ofWritten).orElse(""), ""),
+                column("First mistake", 190, marked -> marked.isMarked() ? (marked.problem().isEmpty() ? "" : "▲ " + marked.problem() + "  ") + marked.starts().map(text -> text.replaceFirst("^First mistake: ", "").replaceFirst("\\. You wrote.*", "")).orElse("")
                         : "▲ " + marked.problem(), "why"), comment()));
         table.setRowFactory(view -> {
             TableRow<Integer> row = new TableRow<>();
@@ -204,7 +205,7 @@ public final class ClassView extends BorderPane {
 
     /** What an answer lacks is asked for here: a code that is typed is what counts. */
     private TableColumn<Integer, String> code() {
-        TableColumn<Integer, String> column = edited("code", 120, marked -> marked.code().map(Code::toString).orElse(""), (place, text) -> {
+        TableColumn<Integer, String> column = edited("Code", 120, marked -> marked.code().map(Code::toString).orElse(""), (place, text) -> {
             if (!text.isBlank()) {
                 answers = answers.withCode(place, text);
             }
@@ -215,7 +216,7 @@ public final class ClassView extends BorderPane {
     }
 
     private TableColumn<Integer, String> comment() {
-        return edited("comment", 140, Marked::comment, (place, text) -> answers = answers.withComment(place, text));
+        return edited("Comment", 140, Marked::comment, (place, text) -> answers = answers.withComment(place, text));
     }
 
     private TableColumn<Integer, String> edited(String name, int width, Function<Marked, String> text, BiConsumer<Integer, String> change) {
@@ -258,9 +259,9 @@ public final class ClassView extends BorderPane {
         if (exercise.isPresent()) {
             open(exercise.get());
         } else if (answers == null) {
-            trouble.accept(PixeronException.of("Choose the exercise first that these answers are to."));
+            trouble.accept(PixeronException.of("First choose the exercise that these answers belong to."));
         } else if (marking.progressProperty().get() != Background.IDLE) {
-            trouble.accept(PixeronException.of("Answers are being marked; add more when they are there."));
+            trouble.accept(PixeronException.of("Pixeron is still marking. Add more answers when it is done."));
         } else {
             Answers before = answers;
             marking.start(progress -> before.read(paths, progress), more -> {
@@ -275,7 +276,7 @@ public final class ClassView extends BorderPane {
     }
 
     private void tellLeftOut(List<String> names) {
-        done.setText(names.isEmpty() ? "" : names.size() + (names.size() == 1 ? " file was left out" : " files were left out"));
+        done.setText(names.isEmpty() ? "" : names.size() + (names.size() == 1 ? " file was ignored" : " files were ignored"));
         done.setTooltip(names.isEmpty() ? null : new Tooltip("Hidden, or of another kind: " + String.join(", ", names.subList(0, Math.min(20, names.size())))
                 + (names.size() > 20 ? ", …" : "")));
     }
@@ -318,8 +319,8 @@ public final class ClassView extends BorderPane {
         }
         side.getChildren().clear();
         if (!isOpen) {
-            side.getChildren().add(words("Choose the exercise that was given out. Then drop the answers: filled-in tables, spreadsheets with a sheet for each, pictures, "
-                    + "projects. Each is known by the code on its sheet. Nothing leaves this machine."));
+            side.getChildren().add(words("Choose the exercise. Then drop the answers: filled-in tables, spreadsheets with one sheet per answer, pictures, "
+                    + "projects. Pixeron identifies each answer by its code. Nothing leaves this computer."));
             return;
         }
         renderSide(answers.table());
@@ -327,31 +328,31 @@ public final class ClassView extends BorderPane {
 
     private void renderSide(ClassTable of) {
         long marked = of.marks().stream().filter(Marked::isMarked).count();
-        side.getChildren().add(Section.of("ANSWERS"));
+        side.getChildren().add(Section.of("Answers"));
         side.getChildren().add(words(marked + " of " + of.marks().size() + " marked, of " + Asked.worth(answers.exercise().points())
-                + (marked < of.marks().size() ? ". Type the code of those that lack one." : ".")));
-        side.getChildren().add(Section.of("SLIPS, BY HOW OFTEN"));
+                + (marked < of.marks().size() ? ". Enter the missing codes." : ".")));
+        side.getChildren().add(Section.of("Most frequent slips"));
         if (of.slips().isEmpty()) {
-            side.getChildren().add(words(of.marks().isEmpty() ? "They are counted when answers are there." : "None is known."));
+            side.getChildren().add(words(of.marks().isEmpty() ? "Slips appear here once answers are added." : "No slip found."));
         }
         for (ClassTable.Count slip : of.slips()) {
             Label number = new Label(String.valueOf(slip.by().size()));
             number.getStyleClass().add("count-number");
-            Label name = new Label(slip.what() + "\n" + String.join(", ", slip.by().stream().limit(MOST_NAMES).toList()) + (slip.by().size() > MOST_NAMES ? ", …" : ""));
+            Label name = new Label(slip.title() + "\n" + String.join(", ", slip.by().stream().limit(MOST_NAMES).toList()) + (slip.by().size() > MOST_NAMES ? ", …" : ""));
             name.setWrapText(true);
             HBox row = new HBox(number, name);
             row.getStyleClass().add("count-row");
             side.getChildren().add(row);
         }
-        side.getChildren().add(Section.of("PARTS, BY HOW MUCH IS RIGHT"));
+        side.getChildren().add(Section.of("Score by question"));
         for (ClassTable.PartCount part : of.parts()) {
             Label name = words(part.title());
             ProgressBar bar = new ProgressBar(part.percent() / 100.0);
             bar.getStyleClass().add("share");
             bar.setMaxWidth(Double.MAX_VALUE);
-            bar.setAccessibleText(part.title() + ", " + part.percent() + " percent right");
+            bar.setAccessibleText(part.title() + ", " + part.percent() + "% correct");
             HBox.setHgrow(bar, Priority.ALWAYS);
-            Label percent = new Label(part.percent() + " %");
+            Label percent = new Label(part.percent() + "%");
             percent.getStyleClass().add("count-number");
             percent.setMinWidth(Region.USE_PREF_SIZE);
             HBox row = new HBox(bar, percent);

@@ -55,7 +55,7 @@ record Draft(String title, String task, Result samples, String line, List<String
 
     /** What can be asked for. */
     enum Kind {
-        ALL("all of the result"), CELLS("cells of the result"), COLUMN("a column of a table"), CONSTANTS("its constants"), ON_THE_WAY("numbers on the way to");
+        ALL("all of the result"), CELLS("cells of the result"), COLUMN("a column of a table"), CONSTANTS("constants"), ON_THE_WAY("intermediate values");
 
         private final String title;
 
@@ -94,7 +94,7 @@ record Draft(String title, String task, Result samples, String line, List<String
 
         private static Pixel pixel(String text) {
             if (!text.matches("\\d{1,9},\\d{1,9}")) {
-                throw PixeronException.of("\"%s\" is no cell; right is row,column such as 0,2.", Decimals.shortened(text));
+                throw PixeronException.of("“%s” is not a valid cell. Use row,column, such as 0,2.", Decimals.shortened(text));
             }
             String[] both = text.split(",");
             return new Pixel(Integer.parseInt(both[0]), Integer.parseInt(both[1]));
@@ -130,7 +130,7 @@ record Draft(String title, String task, Result samples, String line, List<String
 
         private static int whole(String text) {
             if (!text.strip().matches("\\d{1,6}")) {
-                throw PixeronException.of("\"%s\" is no whole number from 0 on.", Decimals.shortened(text));
+                throw PixeronException.of("“%s” is not a whole number of at least 0.", Decimals.shortened(text));
             }
             return Integer.parseInt(text.strip());
         }
@@ -211,7 +211,7 @@ record Draft(String title, String task, Result samples, String line, List<String
      */
     Exercise exercise() {
         if (!seed.strip().matches("-?\\d{1,18}")) {
-            throw PixeronException.of("The seed \"%s\" is no whole number.", Decimals.shortened(seed));
+            throw PixeronException.of("The seed “%s” is not a whole number.", Decimals.shortened(seed));
         }
         List<String> written = steps.stream().filter(step -> !step.isBlank()).toList();
         return new Exercise(title.strip(), task.strip(), line.isBlank() ? new GivenImage.Samples(samples) : new GivenImage.Made(line.strip()), written,

@@ -33,7 +33,7 @@ final class PagePicture {
             picture.getPixelWriter().setPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), page.getRGB(0, 0, width, height, null, 0, width), 0, width);
             return picture;
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The page cannot be shown: %s.", trouble.getMessage());
+            throw PixeronException.because(trouble, "Cannot show the page: %s.", trouble.getMessage());
         }
     }
 }

@@ -17,11 +17,11 @@ import pixeron.exercise.library.Library;
 import pixeron.exercise.library.Size;
 import pixeron.exercise.library.Topic;
 import pixeron.exercise.practice.Attempt;
-import pixeron.exercise.practice.Practised;
-import pixeron.exercise.practice.PractisedFile;
+import pixeron.exercise.practice.Practiced;
+import pixeron.exercise.practice.PracticedFile;
 import pixeron.exercise.practice.Trial;
 
-/** Practising: the exercise that is being done, what is said of it, and what was practised before. */
+/** Practicing: the exercise that is being done, what is said of it, and what was practiced before. */
 final class Practice {
 
     private static final String FILE = "practised.json";
@@ -64,7 +64,7 @@ final class Practice {
     private final Consumer<RuntimeException> trouble;
     private final Background background = new Background();
     private final ReadOnlyObjectWrapper<Task> task = new ReadOnlyObjectWrapper<>();
-    private final ReadOnlyObjectWrapper<Practised> practised = new ReadOnlyObjectWrapper<>(Practised.NONE);
+    private final ReadOnlyObjectWrapper<Practiced> practiced = new ReadOnlyObjectWrapper<>(Practiced.NONE);
     private final ReadOnlyBooleanWrapper making = new ReadOnlyBooleanWrapper();
     private Optional<Topic> only = Optional.empty();
     private Size size = Size.SMALL;
@@ -84,8 +84,8 @@ final class Practice {
         return making.getReadOnlyProperty();
     }
 
-    ReadOnlyObjectProperty<Practised> practisedProperty() {
-        return practised.getReadOnlyProperty();
+    ReadOnlyObjectProperty<Practiced> practisedProperty() {
+        return practiced.getReadOnlyProperty();
     }
 
     Optional<Topic> only() {
@@ -96,8 +96,8 @@ final class Practice {
     void begin() {
         if (task.get() == null) {
             making.set(true);
-            background.start(progress -> PractisedFile.read(folder.path(FILE)), read -> {
-                practised.set(read);
+            background.start(progress -> PracticedFile.read(folder.path(FILE)), read -> {
+                practiced.set(read);
                 show();
             }, problem -> {
                 trouble.accept(problem);
@@ -106,7 +106,7 @@ final class Practice {
         }
     }
 
-    /** @param topic the only one that is practised, or empty for all in turn */
+    /** @param topic the only one that is practiced, or empty for all in turn */
     void choose(Optional<Topic> topic, Size wanted) {
         if (!topic.equals(only) || wanted != size) {
             only = topic;
@@ -120,27 +120,27 @@ final class Practice {
         Task done = task.get();
         if (done != null && done.isChecked()) {
             int seconds = (int) Math.min(Integer.MAX_VALUE, Math.round((System.nanoTime() - done.since()) / NANOS));
-            keep(practised.get().with(new Attempt(done.topic().id(), done.variant().number(), done.isRightAtFirst(), done.slips(), seconds)));
+            keep(practiced.get().with(new Attempt(done.topic().id(), done.variant().number(), done.isRightAtFirst(), done.slips(), seconds)));
         }
         show();
     }
 
-    private void keep(Practised changed) {
-        practised.set(changed);
+    private void keep(Practiced changed) {
+        practiced.set(changed);
         try {
-            PractisedFile.write(folder.path(FILE), changed);
+            PracticedFile.write(folder.path(FILE), changed);
         } catch (PixeronException notKept) {
             trouble.accept(notKept);
         }
     }
 
-    /** Everything that was practised is forgotten. */
+    /** Everything that was practiced is forgotten. */
     void forget() {
-        keep(Practised.NONE);
+        keep(Practiced.NONE);
     }
 
     private void show() {
-        Practised known = practised.get();
+        Practiced known = practiced.get();
         Topic topic = only.orElseGet(() -> Library.topic(known.next(Library.topics().stream().map(Topic::id).toList())).orElseThrow());
         int number = known.nextVariant(topic.id());
         Size wanted = size;

@@ -26,12 +26,13 @@ import pixeron.app.bench.parts.Section;
 import pixeron.app.bench.parts.Titles;
 import pixeron.app.folder.UserFolder;
 import pixeron.byhand.Verdict;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.chain.Stage;
 import pixeron.exercise.Variant;
 import pixeron.exercise.library.Library;
 import pixeron.exercise.library.Size;
 import pixeron.exercise.library.Topic;
-import pixeron.exercise.practice.Practised;
+import pixeron.exercise.practice.Practiced;
 import pixeron.exercise.practice.Trial;
 import pixeron.project.Project;
 import pixeron.step.Step;
@@ -40,7 +41,7 @@ import pixeron.step.Step;
 public final class PracticeView extends BorderPane {
 
     private static final KeyCombination CHECK = new KeyCodeCombination(KeyCode.ENTER, KeyCombination.SHORTCUT_DOWN);
-    private static final String ALL = "All topics, in turn";
+    private static final String ALL = "All topics";
     private static final int MINUTE = 60;
 
     private final Practice practice;
@@ -54,7 +55,7 @@ public final class PracticeView extends BorderPane {
     private final VBox said = new VBox();
     private final Button check = new Button("Check");
     private final Button next = new Button("Next exercise");
-    private final Button bench = new Button("On the bench");
+    private final Button bench = new Button("Open on the bench");
     private final VBox list = new VBox();
     private final ScrollPane paper = new ScrollPane();
     private Blanks blanks;
@@ -107,19 +108,19 @@ public final class PracticeView extends BorderPane {
         topics.setConverter(new Titles<>(topic -> topic.map(Topic::title).orElse(ALL)));
         topics.setValue(Optional.empty());
         topics.setMaxWidth(Double.MAX_VALUE);
-        topics.setAccessibleText("What is practised");
+        topics.setAccessibleText("Topic");
         sizes.getItems().setAll(Size.values());
         sizes.setConverter(new Titles<>(size -> size.word() + ", " + size.side() + " × " + size.side()));
         sizes.setValue(Size.SMALL);
         sizes.setMaxWidth(Double.MAX_VALUE);
-        sizes.setAccessibleText("How large the images are");
+        sizes.setAccessibleText("Image size");
         topics.valueProperty().subscribe(topic -> choose());
         sizes.valueProperty().subscribe(size -> choose());
-        Button back = new Button("Leave");
-        back.setTooltip(new Tooltip("Back to where one begins; what was practised is kept"));
+        Button back = new Button("Back");
+        back.setTooltip(new Tooltip("Return to the start page"));
         back.setOnAction(event -> leave.run());
-        Label section = Section.of("WHAT WAS PRACTISED");
-        list.getStyleClass().add("practised");
+        Label section = Section.of("Practice history");
+        list.getStyleClass().add("practiced");
         ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -130,16 +131,16 @@ public final class PracticeView extends BorderPane {
 
     /** One button, and a second one that really does it. */
     private Region forget() {
-        Button ask = new Button("Forget everything…");
-        Button yes = new Button("Yes, forget it");
-        Button no = new Button("Keep it");
+        Button ask = new Button("Delete history…");
+        Button yes = new Button("Delete");
+        Button no = new Button("Keep");
         HBox sure = new HBox(yes, no);
         sure.getStyleClass().add("buttons");
         sure.managedProperty().bind(sure.visibleProperty());
         sure.setVisible(false);
         ask.managedProperty().bind(ask.visibleProperty());
         ask.getStyleClass().add("quiet");
-        ask.setTooltip(new Tooltip("All that is remembered of what you practised"));
+        ask.setTooltip(new Tooltip("Delete the record of your practice"));
         ask.setOnAction(event -> {
             sure.setVisible(true);
             ask.setVisible(false);
@@ -172,13 +173,13 @@ public final class PracticeView extends BorderPane {
     private Region told() {
         check.getStyleClass().add("accent");
         check.setMaxWidth(Double.MAX_VALUE);
-        check.setTooltip(new Tooltip("Compares what you wrote; again: tells where, then why (Ctrl+Enter)"));
+        check.setTooltip(new Tooltip("Check your values. Press again to see where they differ, then why (Ctrl+Enter)"));
         check.setOnAction(event -> practice.check());
         next.setMaxWidth(Double.MAX_VALUE);
-        next.setTooltip(new Tooltip("Leaves this one as it is"));
+        next.setTooltip(new Tooltip("Go to the next exercise"));
         next.setOnAction(event -> practice.next());
         bench.setMaxWidth(Double.MAX_VALUE);
-        bench.setTooltip(new Tooltip("Opens this exercise with what you wrote on the bench: every number with its working"));
+        bench.setTooltip(new Tooltip("Open this exercise and your values on the bench, with the working of every number"));
         bench.setOnAction(event -> {
             Trial trial = practice.taskProperty().get().trial();
             toBench.accept(title.getText(), trial.work());
@@ -201,7 +202,7 @@ public final class PracticeView extends BorderPane {
     private void showMaking(boolean isMaking) {
         if (isMaking) {
             // The one before stays where it is, so that nothing jumps.
-            (shown == null ? middle : said).getChildren().setAll(line("Making the next exercise…", "found-sentence"));
+            (shown == null ? middle : said).getChildren().setAll(line("Creating the next exercise…", "found-sentence"));
         }
         check.setDisable(isMaking);
         next.setDisable(isMaking);
@@ -218,8 +219,8 @@ public final class PracticeView extends BorderPane {
         said.getChildren().clear();
         task.said().ifPresent(what -> tell(task, what));
         check.setText(task.isDone() ? "Next" : !isSaid ? "Check" : switch (task.told()) {
-            case COUNT -> "Where?";
-            case PLACES -> "Why?";
+            case COUNT -> "Show where";
+            case PLACES -> "Explain";
             case REASONS -> "Check";
         });
         check.setDisable(isSaid && !task.isDone() && task.told() == Practice.Told.REASONS);
@@ -258,7 +259,7 @@ public final class PracticeView extends BorderPane {
         long agree = what.states().values().stream().filter(state -> state == Verdict.AGREES).count();
         int cells = task.variant().parts().stream().mapToInt(part -> part.count()).sum();
         if (what.isDone()) {
-            said.getChildren().add(line(task.isRightAtFirst() ? "✓ All right at first." : "✓ All right now.", "said-right"));
+            said.getChildren().add(line(task.isRightAtFirst() ? "✓ All correct at first try." : "✓ All correct now.", "said-right"));
             return;
         }
         long blank = cells - what.states().size();
@@ -266,12 +267,12 @@ public final class PracticeView extends BorderPane {
                 + (blank > 0 ? ", " + blank + " blank" : "") + ".", what.differing() > 0 ? "said-wrong" : "said-line"));
         if (task.told() == Practice.Told.REASONS) {
             List<Trial.Named> slips = what.slips();
-            slips.forEach(slip -> said.getChildren().add(line(slip.text() + "  (" + String.join(", ", slip.ids()) + ")", "said-line")));
+            slips.forEach(slip -> said.getChildren().add(line(slip.text() + "  (" + SlipTitles.of(slip.ids()) + ")", "said-line")));
             if (slips.isEmpty() && what.differing() > 0) {
-                said.getChildren().add(line("No slip that is known explains the difference. On the bench every number has its working.", "said-line"));
+                said.getChildren().add(line("No known slip explains the difference. Open the exercise on the bench to see every working.", "said-line"));
             }
         } else if (task.told() == Practice.Told.COUNT && what.differing() > 0) {
-            said.getChildren().add(line("Look for it yourself first; or let it be shown where.", "found-sentence"));
+            said.getChildren().add(line("Find the mistake yourself, or choose Show where.", "found-sentence"));
         }
     }
 
@@ -282,29 +283,29 @@ public final class PracticeView extends BorderPane {
         return label;
     }
 
-    private void renderList(Practised practised) {
+    private void renderList(Practiced practiced) {
         list.getChildren().clear();
         for (Topic topic : Library.topics()) {
-            Practised.Summary summary = practised.summary(topic.id());
+            Practiced.Summary summary = practiced.summary(topic.id());
             if (summary.done() > 0) {
                 Label name = new Label(topic.title());
                 name.setWrapText(true);
                 name.getStyleClass().add("step-title");
-                int level = practised.level(topic.id());
-                Label facts = new Label("●".repeat(level) + "○".repeat(Practised.HIGHEST - level) + "  " + summary.rightAtFirst() + " of " + summary.done() + " right at first · "
+                int level = practiced.level(topic.id());
+                Label facts = new Label("●".repeat(level) + "○".repeat(Practiced.HIGHEST - level) + "  " + summary.rightAtFirst() + " of " + summary.done() + " correct at first try · "
                         + time(summary.seconds()));
                 facts.getStyleClass().add("found-sentence");
                 VBox row = new VBox(name, facts);
                 if (!summary.slips().isEmpty()) {
-                    row.getChildren().add(line(summary.slips().stream().limit(3).map(slip -> slip.getKey() + (slip.getValue() > 1 ? " × " + slip.getValue() : ""))
+                    row.getChildren().add(line(summary.slips().stream().limit(3).map(slip -> SlipTitles.of(slip.getKey()) + (slip.getValue() > 1 ? " × " + slip.getValue() : ""))
                             .collect(Collectors.joining(", ")), "step-detail"));
                 }
-                row.getStyleClass().add("practised-row");
+                row.getStyleClass().add("practiced-row");
                 list.getChildren().add(row);
             }
         }
         if (list.getChildren().isEmpty()) {
-            list.getChildren().add(line("What you have done is listed here: how often it was right at first, and which slips came up.", "found-sentence"));
+            list.getChildren().add(line("Your results appear here: how often you were correct at first try, and your slips.", "found-sentence"));
         }
     }
 

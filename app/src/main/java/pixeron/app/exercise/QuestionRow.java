@@ -13,11 +13,11 @@ import pixeron.app.bench.parts.Titles;
 /** What is asked for, with its points. */
 final class QuestionRow extends VBox {
 
-    private final TextField step = SetView.field("Which step, from 1");
+    private final TextField step = SetView.field("Step number, from 1");
     private final ComboBox<Draft.Kind> kind = new ComboBox<>();
     private final TextField detail = SetView.field("Cells such as 0,0 1,2; a rectangle such as 0 0 3 3; a table and its column such as levels s; a pixel such as 1,1");
-    private final TextField face = SetView.field("Face of the result, such as magnitude or red");
-    private final TextField points = SetView.field("Points for all of it");
+    private final TextField face = SetView.field("Component or channel, such as magnitude or red");
+    private final TextField points = SetView.field("Points");
 
     /**
      * @param hasFaces whether results may have several faces
@@ -30,12 +30,12 @@ final class QuestionRow extends VBox {
         kind.getItems().setAll(Draft.Kind.values());
         kind.setConverter(new Titles<>(Draft.Kind::title));
         kind.setValue(question.kind());
-        kind.setAccessibleText("What is asked for");
+        kind.setAccessibleText("Question");
         detail.setText(question.detail());
         detail.getStyleClass().add("number-field");
         HBox.setHgrow(detail, Priority.ALWAYS);
         face.setText(question.face());
-        face.setPromptText("face");
+        face.setPromptText("component");
         face.setPrefColumnCount(6);
         points.setText(question.points());
         points.setPrefColumnCount(3);
@@ -55,7 +55,7 @@ final class QuestionRow extends VBox {
     Draft.Question question() {
         String at = step.getText().strip();
         if (!at.matches("\\d{1,3}")) {
-            throw PixeronException.of("\"%s\" is no number of a step.", at);
+            throw PixeronException.of("“%s” is not a step number.", at);
         }
         return new Draft.Question(Integer.parseInt(at), kind.getValue(), detail.getText(), face.getText(), points.getText());
     }

@@ -74,24 +74,24 @@ public final class SetView extends BorderPane {
     private final Background drawing = new Background();
     private final Background giving = new Background();
     private final PauseTransition patience = new PauseTransition(PATIENCE);
-    private final TextField title = field("What the exercise is called");
+    private final TextField title = field("Title");
     private final TextArea task = new TextArea();
-    private final TextField line = field("Line of a new image for each variant");
+    private final TextField line = field("Image line for each variant");
     private final VBox steps = new VBox();
     private final VBox choices = new VBox();
     private final VBox asked = new VBox();
-    private final CheckBox ties = new CheckBox("No result lies just between two whole numbers");
-    private final TextField decimals = field("At most so many decimals");
-    private final TextField clipped = field("At least so many clipped values");
-    private final TextField seed = field("Seed of all draws");
-    private final TextField number = field("Which variant is shown");
-    private final TextField count = field("How many variants are given out");
+    private final CheckBox ties = new CheckBox("Avoid rounding ties (such as 2.5)");
+    private final TextField decimals = field("Maximum number of decimals");
+    private final TextField clipped = field("Minimum number of clipped values");
+    private final TextField seed = field("Seed of the random numbers");
+    private final TextField number = field("Variant to show");
+    private final TextField count = field("Number of variants");
     private final ComboBox<QuizChoice> quiz = new ComboBox<>();
     private final ImageView page = new ImageView();
     private final Label said = new Label();
     private final Button save = new Button("Save…");
-    private final Button give = new Button("Give out…");
-    private final Button bench = new Button("On the bench");
+    private final Button give = new Button("Create worksheets…");
+    private final Button bench = new Button("Open on the bench");
     private Result samples;
     private Exercise exercise;
     private Variant shown;
@@ -137,16 +137,16 @@ public final class SetView extends BorderPane {
     }
 
     private Region head(Runnable leave) {
-        Label head = new Label("Set an exercise");
+        Label head = new Label("Create an exercise");
         head.getStyleClass().add("card-title");
-        save.setTooltip(new Tooltip("The exercise as a file: it opens again here, is practised, and its answers are marked with it"));
+        save.setTooltip(new Tooltip("Save the exercise as a file, to edit it, practice it, or mark its answers"));
         save.setOnAction(event -> saveExercise());
         give.getStyleClass().add("accent");
-        give.setTooltip(new Tooltip("Pages, tables to fill in, projects, key and quiz package into a folder"));
+        give.setTooltip(new Tooltip("Create pages, tables to fill in, projects, an answer key and a quiz in a folder"));
         give.setOnAction(event -> giveOut());
-        bench.setTooltip(new Tooltip("Opens the variant that is shown on the bench"));
+        bench.setTooltip(new Tooltip("Open this variant on the bench"));
         bench.setOnAction(event -> toBench.accept(shown.exercise().title(), shown.project()));
-        Button back = new Button("Leave");
+        Button back = new Button("Back");
         back.setOnAction(event -> leave.run());
         count.setText(USUAL);
         count.setPrefColumnCount(4);
@@ -157,7 +157,7 @@ public final class SetView extends BorderPane {
         HBox buttons = new HBox(new Label("variant"), number, bench, save, new Label("variants"), count, give, back);
         buttons.getStyleClass().addAll("buttons", "set-line");
         buttons.setMinWidth(Region.USE_PREF_SIZE);
-        HBox bar = new HBox(head, new ProgressNote("Giving out…", "Give up; what is written stays", giving, giving::cancel), space, buttons);
+        HBox bar = new HBox(head, new ProgressNote("Creating worksheets…", "Cancel; written files are kept", giving, giving::cancel), space, buttons);
         bar.getStyleClass().add("class-head");
         return bar;
     }
@@ -165,13 +165,13 @@ public final class SetView extends BorderPane {
     private Region form() {
         task.setPrefRowCount(2);
         task.setWrapText(true);
-        task.setAccessibleText("The task in words");
-        task.setPromptText("In words; {name} stands for what was drawn");
+        task.setAccessibleText("Task");
+        task.setPromptText("Task text; {name} is replaced by its random number");
         line.getStyleClass().add("number-field");
-        line.setPromptText("blank: everybody gets this image");
-        Button draw = new Button("Draw one for each");
+        line.setPromptText("Empty: the same image for everybody");
+        Button draw = new Button("Random images");
         draw.getStyleClass().add("quiet");
-        draw.setTooltip(new Tooltip("Another image of this size for each variant, its levels by chance"));
+        draw.setTooltip(new Tooltip("Use a different random image of this size for each variant"));
         draw.setOnAction(event -> {
             Frame frame = samples.frame();
             line.setText("uniform-noise rows=" + frame.rows() + " columns=" + frame.columns() + " maximum=" + frame.maximumLevel() + " seed={s}");
@@ -179,21 +179,21 @@ public final class SetView extends BorderPane {
                 choices.getChildren().add(choiceRow(new Draft.Named("s", "1 to 1000000")));
             }
         });
-        Button choice = quiet("+  A choice", () -> choices.getChildren().add(choiceRow(new Draft.Named("", ""))));
-        Button question = quiet("+  Ask for something else", () -> asked.getChildren().add(questionRow(new Draft.Question(
+        Button choice = quiet("+  Add a random number", () -> choices.getChildren().add(choiceRow(new Draft.Named("", ""))));
+        Button question = quiet("+  Add a question", () -> asked.getChildren().add(questionRow(new Draft.Question(
                 Math.max(1, steps.getChildren().size()), Draft.Kind.ALL, "", "", "5"))));
-        Button step = quiet("+  A step", () -> addStep(""));
+        Button step = quiet("+  Add a step", () -> addStep(""));
         decimals.setPrefColumnCount(3);
         clipped.setPrefColumnCount(3);
         seed.setPrefColumnCount(12);
         quiz.getItems().setAll(QuizChoice.all());
         quiz.getSelectionModel().selectFirst();
         quiz.setAccessibleText("Format of the quiz");
-        quiz.setTooltip(new Tooltip("Chooses the format of the quiz that is written beside the sheets"));
-        VBox form = new VBox(Section.of("TITLE"), title, Section.of("TASK"), task, Section.of("IMAGE"), line, draw,
-                Section.of("STEPS: A NUMBER AS {NAME} IS DRAWN"), steps, step, Section.of("CHOICES"), choices, choice, Section.of("ASKED"), asked, question, Section.of("WISHES"), ties,
+        quiz.setTooltip(new Tooltip("Choose the format of the quiz"));
+        VBox form = new VBox(Section.of("Title"), title, Section.of("Task"), task, Section.of("Image"), line, draw,
+                Section.of("Steps (write {name} for a random number)"), steps, step, Section.of("Random numbers"), choices, choice, Section.of("Questions"), asked, question, Section.of("Constraints"), ties,
                 row(new Label("at most"), decimals, new Label("decimals before rounding")), row(new Label("at least"), clipped, new Label("values clipped")),
-                Section.of("SEED"), seed, Section.of("QUIZ FORMAT"), quiz);
+                Section.of("Seed"), seed, Section.of("Quiz format"), quiz);
         form.getStyleClass().add("side");
         List.of(steps, choices, asked).forEach(lines -> lines.getStyleClass().add("set-lines"));
         return form;
@@ -354,7 +354,7 @@ public final class SetView extends BorderPane {
         Set<QuizFormat> formats = quiz.getValue().formats();
         String many = count.getText().strip();
         int wanted = many.matches("\\d{1,6}") ? Integer.parseInt(many) : 0;
-        choosing.folder("A folder for the sheets").ifPresent(folder -> giving.start(progress -> {
+        choosing.folder("Folder for the worksheets").ifPresent(folder -> giving.start(progress -> {
             List<Variant> variants = new Variants(kept).first(wanted, progress);
             Worksheet.requireFree(folder, variants, formats);
             List<Path> files = new ArrayList<>(Worksheet.write(folder, variants, formats, Paper.usual(), progress));
@@ -362,6 +362,6 @@ public final class SetView extends BorderPane {
             ExerciseFile.write(own, kept);
             files.add(own);
             return files.size();
-        }, files -> said.setText("Wrote " + files + " files into " + folder.getFileName() + ": print sheets.pdf, keep key.pdf"), trouble));
+        }, files -> said.setText("Wrote " + files + " files into " + folder.getFileName() + ": print sheets.pdf; key.pdf is the answer key"), trouble));
     }
 }

@@ -94,7 +94,7 @@ public final class Autosave {
             ProjectFile.write(folder.path(FOLDER + "/" + mine), work);
             isFailing = false;
         } catch (PixeronException notKept) {
-            LoggerFactory.getLogger(Autosave.class).warn("work is not kept", notKept);
+            LoggerFactory.getLogger(Autosave.class).warn("autosave failed", notKept);
             if (!isFailing) {
                 isFailing = true;
                 trouble.accept(notKept.getMessage());
@@ -119,7 +119,7 @@ public final class Autosave {
         try {
             delete(folder.path(FOLDER + "/" + mine));
         } catch (PixeronException noFolder) {
-            LoggerFactory.getLogger(Autosave.class).warn("nothing was kept", noFolder);
+            LoggerFactory.getLogger(Autosave.class).warn("nothing was saved", noFolder);
         }
     }
 
@@ -129,7 +129,7 @@ public final class Autosave {
         try {
             pending.get(2, TimeUnit.SECONDS);
         } catch (java.util.concurrent.ExecutionException | java.util.concurrent.TimeoutException stuck) {
-            LoggerFactory.getLogger(Autosave.class).warn("autosaved work is not removed", stuck);
+            LoggerFactory.getLogger(Autosave.class).warn("autosaved work could not be removed", stuck);
         } catch (InterruptedException ending) {
             Thread.currentThread().interrupt();
         }
@@ -147,7 +147,7 @@ public final class Autosave {
             return all.stream().filter(file -> file.toString().endsWith(ProjectFile.ENDING)).filter(Autosave::isOrphan)
                     .sorted(Comparator.comparing(Autosave::time).reversed()).toList();
         } catch (IOException | PixeronException unreadable) {
-            LoggerFactory.getLogger(Autosave.class).warn("autosaved work is not looked for", unreadable);
+            LoggerFactory.getLogger(Autosave.class).warn("autosaved work could not be searched", unreadable);
             return List.of();
         }
     }
@@ -177,7 +177,7 @@ public final class Autosave {
             try {
                 Files.move(leftBehind, folder.path(FOLDER + "/" + mine), StandardCopyOption.REPLACE_EXISTING);
             } catch (IOException | PixeronException stays) {
-                LoggerFactory.getLogger(Autosave.class).warn("work that was left behind stays where it is", stays);
+                LoggerFactory.getLogger(Autosave.class).warn("old autosaved work could not be moved", stays);
             }
         });
     }
@@ -191,7 +191,7 @@ public final class Autosave {
         try {
             Files.deleteIfExists(file);
         } catch (IOException stays) {
-            LoggerFactory.getLogger(Autosave.class).warn("autosaved work is not removed", stays);
+            LoggerFactory.getLogger(Autosave.class).warn("autosaved work could not be removed", stays);
         }
     }
 }

@@ -35,7 +35,7 @@ public final class OwnKernels {
                 }
             }
         } catch (IOException | PixeronException unreadable) {
-            LoggerFactory.getLogger(OwnKernels.class).warn("own kernels are not all read", unreadable);
+            LoggerFactory.getLogger(OwnKernels.class).warn("not all saved kernels could be read", unreadable);
         }
         return all;
     }
@@ -48,7 +48,7 @@ public final class OwnKernels {
         try {
             SafeFile.write(folder.path(FILE), out -> out.write(text.toString().getBytes(StandardCharsets.UTF_8)));
         } catch (PixeronException notKept) {
-            LoggerFactory.getLogger(OwnKernels.class).warn("a kernel is not kept in the own list", notKept);
+            LoggerFactory.getLogger(OwnKernels.class).warn("a kernel could not be saved in your list", notKept);
         }
     }
 }

@@ -95,7 +95,7 @@ public record Settings(boolean isDark, int type, boolean isStill, boolean isGuid
             return new Settings(isSet(properties, DARK), type(properties), isSet(properties, STILL), isSet(properties, GUIDED),
                     WindowPlace.parse(properties.getProperty(WINDOW, "")), recent);
         } catch (IOException | RuntimeException unreadable) {
-            log().warn("settings are not read, the default ones are used", unreadable);
+            log().warn("settings could not be read; using defaults", unreadable);
             return DEFAULT;
         }
     }
@@ -124,7 +124,7 @@ public record Settings(boolean isDark, int type, boolean isStill, boolean isGuid
             SafeFile.write(folder.path(FILE), out -> properties.store(new OutputStreamWriter(out,
                     StandardCharsets.UTF_8), "Pixeron"));
         } catch (PixeronException notKept) {
-            log().warn("settings are not kept", notKept);
+            log().warn("settings were not saved", notKept);
         }
     }
 

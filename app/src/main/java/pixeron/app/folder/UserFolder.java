@@ -61,7 +61,7 @@ public final class UserFolder {
             own(path.getParent());
         } catch (IOException trouble) {
             throw PixeronException.because(trouble,
-                    "The folder %s for your settings and autosaved work cannot be made.", folder);
+                    "The folder %s for your settings and autosaved work cannot be created.", folder);
         }
         return path;
     }

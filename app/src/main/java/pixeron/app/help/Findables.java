@@ -12,6 +12,7 @@ import pixeron.app.bench.steps.Thumbnail;
 import pixeron.app.help.Findable.Kind;
 import pixeron.help.Glossary;
 import pixeron.help.Page;
+import pixeron.help.Searched;
 import pixeron.image.Image;
 import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
@@ -35,20 +36,15 @@ public final class Findables {
      * @return steps, words, pages and cases
      */
     public static List<Findable> all(Consumer<StepType> add, Consumer<DemoCase> open, Consumer<String> go) {
-        Stream<Findable> steps = Catalog.all().stream().map(type -> new Findable(Kind.STEP, type.title(), names(type), "",
+        Stream<Findable> steps = Catalog.all().stream().map(type -> new Findable(Kind.STEP, Catalog.searched(type), "",
                 () -> new MarkdownView(explained(type)), () -> add.accept(type)));
-        Stream<Findable> words = Glossary.read().entries().stream().map(entry -> new Findable(Kind.WORD, entry.name(), entry.others(), "",
+        Stream<Findable> words = Glossary.read().entries().stream().map(entry -> new Findable(Kind.WORD, new Searched(entry.name(), entry.others(), List.of(), List.of()), "",
                 () -> explained(entry, go), () -> { }));
-        Stream<Findable> pages = Page.all().stream().map(page -> new Findable(Kind.PAGE, page.title(), List.of(page.markdown()), "",
+        Stream<Findable> pages = Page.all().stream().map(page -> new Findable(Kind.PAGE, new Searched(page.title(), List.of(), List.of(), List.of(page.markdown())), "",
                 () -> new MarkdownView(page.markdown()), () -> { }));
-        Stream<Findable> cases = DemoCases.all().stream().map(demo -> new Findable(Kind.CASE, demo.title(), List.of(demo.id(), demo.sentence()), "",
+        Stream<Findable> cases = DemoCases.all().stream().map(demo -> new Findable(Kind.CASE, new Searched(demo.title(), List.of(), List.of(demo.id()), List.of(demo.sentence())), "",
                 () -> pictured(demo), () -> open.accept(demo)));
         return Stream.of(steps, words, pages, cases).flatMap(found -> found).toList();
-    }
-
-    /** A step is found by its keys as well: who looks for a border finds the steps that have one. */
-    private static List<String> names(StepType type) {
-        return Stream.concat(Stream.of(type.name(), type.sentence()), type.parameters().stream().map(key -> " " + key.title() + " " + key.key())).toList();
     }
 
     private static Node explained(Glossary.Entry entry, Consumer<String> go) {
@@ -76,7 +72,7 @@ public final class Findables {
     }
 
     private static <T> String standard(Parameter<T> key) {
-        return key.defaultValue().map(value -> "; left out: `" + key.print(value) + "`").orElse(key.isRequired() ? "" : "; may be left out");
+        return key.defaultValue().map(value -> "; default: `" + key.print(value) + "`").orElse(key.isRequired() ? "" : "; optional");
     }
 
     /** Signs that Markdown would take for its own. */

@@ -21,6 +21,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.help.Findable.Kind;
+import pixeron.help.Searched;
 
 /**
  * One search for everything, over the window: steps, actions with their keys, words, pages and cases. What is chosen in the list
@@ -33,7 +34,7 @@ public final class Finder extends StackPane {
     private final ListView<Findable> list = new ListView<>();
     private final ScrollPane preview = new ScrollPane();
     private final Label enter = new Label();
-    private final Label nothing = new Label("Nothing of that name. Try \"brighter\", \"border\" or \"undo\".");
+    private final Label nothing = new Label("Nothing found. Try “brighter”, “border” or “undo”.");
     private List<Findable> findables = List.of();
     /** What had the keyboard before. */
     private Node from;
@@ -58,7 +59,7 @@ public final class Finder extends StackPane {
         });
         preview.setFitToWidth(true);
         preview.getStyleClass().add("finder-preview");
-        preview.setAccessibleText("What is chosen");
+        preview.setAccessibleText("Description");
         enter.getStyleClass().add("sheet-hint");
         VBox left = new VBox(list);
         VBox.setVgrow(list, Priority.ALWAYS);
@@ -130,7 +131,7 @@ public final class Finder extends StackPane {
 
     private void find() {
         String typed = field.getText();
-        list.getItems().setAll(findables.stream().filter(found -> found.rank(typed) != Findable.NONE)
+        list.getItems().setAll(findables.stream().filter(found -> found.rank(typed) != Searched.NONE)
                 .sorted(Comparator.<Findable>comparingInt(found -> found.rank(typed)).thenComparing(Findable::kind)).toList());
         list.getSelectionModel().selectFirst();
         list.scrollTo(0);

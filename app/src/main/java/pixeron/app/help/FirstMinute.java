@@ -23,10 +23,10 @@ import pixeron.image.Result;
  */
 public final class FirstMinute extends VBox {
 
-    private final List<Task> tasks = List.of(new Task("1", "Pick a pixel: click one on a sheet, or move with the arrow keys."),
-            new Task("2", "Work out its new value, type it into By hand, press Enter."),
-            new Task("3", "Open Slips: what explains the values that differ."));
-    private final Label end = new Label("That is all. F1 explains a word, Ctrl+F finds everything, Ctrl+W shows the other cases.");
+    private final List<Task> tasks = List.of(new Task("1", "Pick a pixel: click it on a sheet, or use the arrow keys."),
+            new Task("2", "Calculate its new value, type it into By hand, and press Enter."),
+            new Task("3", "Open Slips to see what explains differing values."));
+    private final Label end = new Label("Done. F1 explains the focused control, Ctrl+F finds everything, Ctrl+W shows the other cases.");
     private final Button close = new Button("Skip");
     private final Pixel picked;
     private final HandSheet written;
@@ -48,11 +48,11 @@ public final class FirstMinute extends VBox {
         // As wide as the steps above it, however long its lines are.
         setPrefWidth(0);
         setMinWidth(0);
-        Label title = Section.of("FIRST MINUTE");
+        Label title = Section.of("Quick start");
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         close.getStyleClass().add("quiet");
-        close.setTooltip(new Tooltip("Take these three lines away; Menu, Help has them again"));
+        close.setTooltip(new Tooltip("Hide these tips. To see them again, choose Help > Quick start."));
         close.setOnAction(event -> end(closed));
         HBox head = new HBox(title, space, close);
         head.getStyleClass().add("first-head");

@@ -58,7 +58,7 @@ public final class Background {
 
     /**
      * @param work runs in the background
-     * @param done gets the result on the window's thread, unless something newer was started or it was cancelled
+     * @param done gets the result on the window's thread, unless something newer was started or it was canceled
      * @param failed gets what the work threw, on the window's thread
      */
     public <T> void start(Function<Progress, T> work, Consumer<T> done, Consumer<RuntimeException> failed) {
@@ -69,12 +69,12 @@ public final class Background {
                 T result = work.apply(part -> isWanted(number, part));
                 finish(number, () -> done.accept(result));
             } catch (CancellationException noLongerWanted) {
-                // Something newer runs, or the person cancelled; both have set the progress.
+                // Something newer runs, or the person canceled; both have set the progress.
             } catch (RuntimeException problem) {
                 finish(number, () -> failed.accept(problem));
             } catch (OutOfMemoryError full) {
                 finish(number, () -> failed.accept(PixeronException.because(full,
-                        "There is not enough memory for this; a smaller image would fit.")));
+                        "There is not enough memory. Use a smaller image.")));
             } catch (Error broken) {
                 // Such as a recursion too deep: the window goes on, and who shows trouble logs what is no message for people.
                 finish(number, () -> failed.accept(new IllegalStateException(broken)));

@@ -60,7 +60,7 @@ public final class Bench {
         this.trouble = trouble;
         this.walking = new Walking(this, aside);
         looking.channelProperty().subscribe(channel -> {
-            if (isOpen() && shown() != null && (shown().hasColour() || shown().hasSpectrum())) {
+            if (isOpen() && shown() != null && (shown().hasColor() || shown().hasSpectrum())) {
                 show();
             }
         });
@@ -170,7 +170,7 @@ public final class Bench {
         return walking;
     }
 
-    /** @param marked what is marked now, or null; what reaches beyond the image is left out */
+    /** @param marked what is marked now, or null; what reaches beyond the image is omitted */
     public void mark(Selection marked) {
         looking.mark(marked, grid());
     }

@@ -6,13 +6,13 @@ import pixeron.look.NumberBase;
 /**
  * How values are shown. Nothing of it changes a value; the sheets say so while it is not as it is at the beginning.
  *
- * @param scale from value to colour
+ * @param scale from value to color
  * @param range which values are the two ends of the scale
  * @param ends the ends for {@link Range#OWN}
  * @param base how numbers are written on the sheets
  * @param first what the first row and the first column are called: 0 or 1
  * @param hasGrid whether cells have lines between them
- * @param cells which numbers stand in a cell with colour
+ * @param cells which numbers stand in a cell with color
  */
 public record Display(Scale scale, Range range, Ends ends, NumberBase base, int first, boolean hasGrid, Cells cells) {
 
@@ -20,7 +20,7 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
     public static final Display PLAIN = new Display(Scale.GRAY, Range.LEVELS, new Ends(0, 255), NumberBase.DECIMAL, 0,
             false, Cells.ALL);
 
-    /** Which numbers stand in a cell of an image with colour. */
+    /** Which numbers stand in a cell of an image with color. */
     public enum Cells {
         ALL("all channels"), CHANNEL("one channel"), PACKED("packed value");
 
@@ -53,8 +53,8 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
     /**
      * Two values; what lies outside is shown as the nearer one.
      *
-     * @param low is shown as the first colour
-     * @param high is shown as the last colour
+     * @param low is shown as the first color
+     * @param high is shown as the last color
      */
     public record Ends(double low, double high) {
     }
@@ -109,11 +109,11 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
                 described.facts().largest().absolute().asDouble());
     }
 
-    /** @return what is not shown as it is, for a lasting sign; empty when colours and numbers are plain */
+    /** @return what is not shown as it is, for a lasting sign; empty when colors and numbers are plain */
     public Optional<String> sign() {
         StringBuilder words = new StringBuilder();
         if (scale != Scale.GRAY) {
-            words.append(scale.title()).append(" colours");
+            words.append(scale.title()).append(" colors");
         }
         if (range != Range.LEVELS) {
             words.append(words.length() == 0 ? "" : ", ").append("range ").append(range.title());

@@ -12,7 +12,7 @@ import pixeron.byhand.ComplexCells;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.HandValue;
 import pixeron.byhand.Verdict;
-import pixeron.byhand.colour.ColourCells;
+import pixeron.byhand.color.ColorCells;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.table.HandTable;
 import pixeron.image.Image;
@@ -57,7 +57,7 @@ public final class Hand {
         Optional<Seen> after = bench.shown() == null ? Optional.empty() : bench.shown().seenAfter();
         return bench.position() < 0 ? new Target(0, Image.VALUE, Optional.empty()) : new Target(bench.project().chain().stage(bench.position()).link().id(),
                 after.map(seen -> seen.name(bench.looking().channelProperty().get())).orElse(Image.VALUE),
-                after.filter(seen -> seen.hasColour() && bench.looking().isWhole()).map(seen -> ColourCells.of(seen.result())));
+                after.filter(seen -> seen.hasColor() && bench.looking().isWhole()).map(seen -> ColorCells.of(seen.result())));
     }
 
     /** @return whether what comes of the selected step is looked at as pixels with all their channels */
@@ -125,7 +125,7 @@ public final class Hand {
     public void write(Target target, Pixel pixel, String text) {
         Map<String, Map<Pixel, String>> texts = new LinkedHashMap<>();
         if (text.isBlank()) {
-            target.whole().map(ColourCells::faces).orElse(List.of(target.face())).forEach(face -> texts.put(face, Map.of(pixel, "")));
+            target.whole().map(ColorCells::faces).orElse(List.of(target.face())).forEach(face -> texts.put(face, Map.of(pixel, "")));
         } else {
             values(target, text).forEach((face, value) -> texts.put(face, Map.of(pixel, value)));
         }
@@ -195,8 +195,8 @@ public final class Hand {
         if (target.whole().isEmpty()) {
             return text(target.face(), pixel);
         }
-        List<String> colours = target.whole().get().faces();
-        List<String> texts = colours.stream().map(face -> text(face, pixel)).toList();
+        List<String> colors = target.whole().get().faces();
+        List<String> texts = colors.stream().map(face -> text(face, pixel)).toList();
         boolean isOpaque = texts.size() < 4 || texts.get(3).isEmpty();
         List<String> written = isOpaque ? texts.subList(0, 3) : texts;
         Optional<PackedPixel> packed = bench.looking().display().cells() == Display.Cells.PACKED ? PackedPixel.parse(written) : Optional.empty();

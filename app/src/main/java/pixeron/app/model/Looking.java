@@ -22,7 +22,7 @@ public final class Looking {
 
     private final ObjectProperty<Display> display = new SimpleObjectProperty<>(Display.PLAIN);
     private final ObjectProperty<Pointed> hover = new SimpleObjectProperty<>();
-    private final ObjectProperty<ColourView> colourView = new SimpleObjectProperty<>(ColourView.TOGETHER);
+    private final ObjectProperty<ColorView> colorView = new SimpleObjectProperty<>(ColorView.TOGETHER);
     private final ObjectProperty<String> channel = new SimpleObjectProperty<>(FIRST_CHANNEL);
     private final BooleanProperty packedLoops = new SimpleBooleanProperty(true);
     private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.MOVE);
@@ -51,7 +51,7 @@ public final class Looking {
         selection.set(null);
         tool.set(Tool.MOVE);
         hover.set(null);
-        colourView.set(ColourView.TOGETHER);
+        colorView.set(ColorView.TOGETHER);
         channel.set(FIRST_CHANNEL);
     }
 
@@ -69,14 +69,14 @@ public final class Looking {
         return hover;
     }
 
-    /** How an image with colour is looked at. */
-    public ObjectProperty<ColourView> colourViewProperty() {
-        return colourView;
+    /** How an image with color is looked at. */
+    public ObjectProperty<ColorView> colorViewProperty() {
+        return colorView;
     }
 
-    /** @return whether a pixel with colour is looked at as all its channels */
+    /** @return whether a pixel with color is looked at as all its channels */
     public boolean isWhole() {
-        return colourView.get() != ColourView.CHANNEL;
+        return colorView.get() != ColorView.CHANNEL;
     }
 
     /** The channel whose levels, tables and curve are shown. */
@@ -87,7 +87,7 @@ public final class Looking {
     /** Looks at one channel as an image of its own. */
     public void showChannel(String name) {
         channel.set(name);
-        colourView.set(ColourView.CHANNEL);
+        colorView.set(ColorView.CHANNEL);
     }
 
     /** Whether loops take packed pixels apart with masks and shifts, instead of naming the channels. */

@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -67,13 +67,13 @@ public final class Seen {
         return described.values().stream();
     }
 
-    public boolean hasColour() {
-        return result instanceof ColourImage;
+    public boolean hasColor() {
+        return result instanceof ColorImage;
     }
 
-    /** @return the channels; empty where there is no colour */
-    public Optional<ColourImage> colour() {
-        return result instanceof ColourImage colour ? Optional.of(colour) : Optional.empty();
+    /** @return the channels; empty where there is no color */
+    public Optional<ColorImage> color() {
+        return result instanceof ColorImage color ? Optional.of(color) : Optional.empty();
     }
 
     public boolean isSpectrum() {

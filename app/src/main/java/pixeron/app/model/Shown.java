@@ -25,7 +25,7 @@ import pixeron.step.Inputs;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Wave;
-import pixeron.step.colour.WholePixel;
+import pixeron.step.color.WholePixel;
 import pixeron.step.table.LevelRows;
 
 /**
@@ -56,7 +56,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * Where a person looks.
      *
      * @param position the selected step from 0, or −1 for the image itself
-     * @param channel the channel that is looked at where there is colour
+     * @param channel the channel that is looked at where there is color
      */
     public record At(int position, String channel) {
     }
@@ -86,7 +86,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * @param works all that was written, step by step
      * @param own the person's values for After
      * @param slips what is said of those that differ
-     * @param whole the values for all faces together; empty where After has no colour
+     * @param whole the values for all faces together; empty where After has no color
      * @param start where the person's work on the whole chain first goes wrong; empty when nothing does
      */
     public record Marks(List<StepState> steps, List<StepWork> works, Own own, Slips slips, Optional<Whole> whole, Optional<Start> start) {
@@ -165,8 +165,8 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
                         .flatMap(work -> work.check().cells().stream()).toList()))).toList();
         String face = results.sides.after.map(after -> after.name(results.at.channel)).orElse("");
         Optional<StepWork> work = work(works, position, face);
-        Optional<Whole> whole = position < 0 ? Optional.empty() : ProjectWork.colour(project, position, works, progress)
-                .map(colour -> Whole.of(colour, known.flatMap(Shown::whole), progress));
+        Optional<Whole> whole = position < 0 ? Optional.empty() : ProjectWork.color(project, position, works, progress)
+                .map(color -> Whole.of(color, known.flatMap(Shown::whole), progress));
         Own own = work.map(found -> new Own(found.sheet(), found.check(), found.following()))
                 .orElseGet(() -> new Own(position < 0 ? HandSheet.EMPTY : project.byHand(position, face).sheet(), Check.EMPTY, Following.NONE));
         // While only values by hand change, what slips would give stays.
@@ -235,7 +235,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return results.at.position;
     }
 
-    /** @return the channel that is looked at where there is colour */
+    /** @return the channel that is looked at where there is color */
     public String channel() {
         return results.at.channel;
     }
@@ -280,12 +280,12 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return results.inputs;
     }
 
-    /** @return what stands before the step; where it has colour the channel that is looked at */
+    /** @return what stands before the step; where it has color the channel that is looked at */
     public Optional<Described> before() {
         return results.sides.before.map(seen -> seen.face(channel()));
     }
 
-    /** @return what comes of the step; where it has colour the channel that is looked at */
+    /** @return what comes of the step; where it has color the channel that is looked at */
     public Optional<Described> after() {
         return results.sides.after.map(seen -> seen.face(channel()));
     }
@@ -295,9 +295,9 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return position() < 0 ? seenBefore() : seenAfter();
     }
 
-    /** @return whether there is colour on either side of the step */
-    public boolean hasColour() {
-        return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::hasColour);
+    /** @return whether there is color on either side of the step */
+    public boolean hasColor() {
+        return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::hasColor);
     }
 
     /** @return whether there is a spectrum on either side of the step */
@@ -340,13 +340,13 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return results.bound.map(Bound::notes).orElse(List.of());
     }
 
-    /** @return all channels of a pixel together, as they are worked out; empty where there is no colour on either side */
+    /** @return all channels of a pixel together, as they are worked out; empty where there is no color on either side */
     public Optional<WholePixel> wholePixel(boolean isPacked) {
-        return !hasColour() ? Optional.empty() : results.bound.map(bound -> new WholePixel(bound, seenBefore().orElseThrow().result(),
+        return !hasColor() ? Optional.empty() : results.bound.map(bound -> new WholePixel(bound, seenBefore().orElseThrow().result(),
                 seenAfter().orElseThrow().result(), isPacked));
     }
 
-    /** @return the person's values for all faces together; empty where After has no colour */
+    /** @return the person's values for all faces together; empty where After has no color */
     public Optional<Whole> whole() {
         return marks.whole;
     }

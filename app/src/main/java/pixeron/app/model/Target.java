@@ -1,7 +1,7 @@
 package pixeron.app.model;
 
 import java.util.Optional;
-import pixeron.byhand.colour.ColourCells;
+import pixeron.byhand.color.ColorCells;
 import pixeron.chain.Stage;
 import pixeron.project.Project;
 
@@ -13,7 +13,7 @@ import pixeron.project.Project;
  * @param face the name of the face
  * @param whole how all channels of a pixel are written at once; empty where only the face is written
  */
-public record Target(int id, String face, Optional<ColourCells> whole) {
+public record Target(int id, String face, Optional<ColorCells> whole) {
 
     /** @return where the step is now, −1 for the image; empty when it is gone */
     public Optional<Integer> position(Project project) {

@@ -2,13 +2,13 @@ package pixeron.app.model;
 
 /** What dragging on a sheet does. */
 public enum Tool {
-    MOVE("Move", "moves the image under the sheets"),
-    RECTANGLE("Rectangle", "marks a rectangle (also Shift+drag, Shift+arrows)"),
-    LINE("Line", "marks a line between two pixels"),
-    PENCIL("Pencil", "draws the chosen level into the image, pixel by pixel"),
-    DRAW_LINE("Draw line", "draws a straight line of the chosen level"),
+    MOVE("Move", "moves the visible part of the image"),
+    RECTANGLE("Rectangle", "selects a rectangle (also Shift+drag, Shift+arrows)"),
+    LINE("Line", "selects a line between two pixels"),
+    PENCIL("Pencil", "draws single pixels with the chosen level"),
+    DRAW_LINE("Draw line", "draws a straight line with the chosen level"),
     DRAW_RECTANGLE("Draw rectangle", "fills a rectangle with the chosen level"),
-    FILL("Fill", "fills what hangs together with the chosen level");
+    FILL("Fill", "fills the connected region with the chosen level");
 
     private final String title;
     private final String sentence;

@@ -51,7 +51,7 @@ public final class Walking {
         this.background = background;
         bench.shownProperty().subscribe(this::follow);
         mistaken.subscribe(isOn -> findMistake());
-        bench.looking().colourViewProperty().subscribe(view -> findMistake());
+        bench.looking().colorViewProperty().subscribe(view -> findMistake());
         guessing.subscribe(isOn -> {
             if (walk.get() != null) {
                 playing.set(false);
@@ -262,9 +262,9 @@ public final class Walking {
                 : shown == null ? Optional.empty() : isWhole() ? whole(shown) : shown.operation().map(found -> found);
     }
 
-    /** Whether pixels with colour are walked over as all their channels together. */
+    /** Whether pixels with color are walked over as all their channels together. */
     private boolean isWhole() {
-        return bench.shown() != null && bench.shown().hasColour() && bench.looking().isWhole();
+        return bench.shown() != null && bench.shown().hasColor() && bench.looking().isWhole();
     }
 
     /** The same one as long as the same is shown, because its loops are kept for it. */

@@ -25,7 +25,7 @@ public final class Overview extends Region {
         this.viewport = viewport;
         this.theme = theme;
         getStyleClass().add("overview");
-        setAccessibleText("Map of the whole image; the frame is the part that is seen");
+        setAccessibleText("Map of the whole image; the frame shows the visible part");
         getChildren().add(canvas);
         setManaged(false);
         viewport.changesProperty().subscribe(change -> paint());
@@ -40,7 +40,7 @@ public final class Overview extends Region {
     }
 
     private void go(MouseEvent event) {
-        viewport.centre(map.left() + event.getX() / map.cell(), map.top() + event.getY() / map.cell());
+        viewport.center(map.left() + event.getX() / map.cell(), map.top() + event.getY() / map.cell());
         event.consume();
     }
 

@@ -176,10 +176,10 @@ public final class Sheet extends Region {
     }
 
     private void describe() {
-        setAccessibleText(picked == null ? name + ": the picked pixel went nowhere" : name + ", " + place(picked) + ": " + says(picked));
+        setAccessibleText(picked == null ? name + ": the picked pixel is not used" : name + ", " + place(picked) + ": " + says(picked));
     }
 
-    /** @param newWords what a screen reader says of a cell: where it is and all that stands there */
+    /** @param newWords what a screen reader says of a cell: where it is and all that is there */
     public void setWords(Function<Pixel, String> newWords) {
         words = newWords;
     }

@@ -28,7 +28,7 @@ public final class SheetFrame extends VBox {
 
     /**
      * @param title what it is
-     * @param role style class of its colour: before, after or by-hand
+     * @param role style class of its color: before, after or by-hand
      */
     public SheetFrame(String title, String role, Sheet sheet) {
         this.sheet = sheet;
@@ -71,7 +71,7 @@ public final class SheetFrame extends VBox {
         visibleProperty().subscribe(sheet::setShown);
     }
 
-    /** @param role style class of its colour: before, after or by-hand */
+    /** @param role style class of its color: before, after or by-hand */
     public void setRole(String role) {
         getStyleClass().setAll("sheet", role);
     }
@@ -102,7 +102,7 @@ public final class SheetFrame extends VBox {
         caption.setTooltip(new Tooltip(words));
     }
 
-    /** @return the bar that says which colour stands for which value; empty until it is told */
+    /** @return the bar that says which color stands for which value; empty until it is told */
     public ValueBar bar() {
         return bar;
     }

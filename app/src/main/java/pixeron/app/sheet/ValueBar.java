@@ -9,7 +9,7 @@ import pixeron.app.model.Scale;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 
-/** Which colour stands for which value: a strip of the scale between its two ends. */
+/** Which color stands for which value: a strip of the scale between its two ends. */
 public final class ValueBar extends HBox {
 
     private static final int WIDTH = 64;
@@ -37,24 +37,24 @@ public final class ValueBar extends HBox {
     }
 
     /**
-     * @param scale from value to colour
-     * @param ends the values of its first and last colour
+     * @param scale from value to color
+     * @param ends the values of its first and last color
      */
     public void show(Scale scale, Display.Ends ends) {
         if (scale != drawn) {
             drawn = scale;
             WritableImage picture = new WritableImage(WIDTH, HEIGHT);
             for (int x = 0; x < WIDTH; x++) {
-                int colour = scale.colour(x * (Scale.STEPS - 1) / (WIDTH - 1));
+                int color = scale.color(x * (Scale.STEPS - 1) / (WIDTH - 1));
                 for (int y = 0; y < HEIGHT; y++) {
-                    picture.getPixelWriter().setArgb(x, y, colour);
+                    picture.getPixelWriter().setArgb(x, y, color);
                 }
             }
             strip.setImage(picture);
         }
         low.setText(Decimals.approximate(Approximate.from(ends.low())));
         high.setText(Decimals.approximate(Approximate.from(ends.high())));
-        setAccessibleText("Colours from " + low.getText() + " to " + high.getText());
+        setAccessibleText("Colors from " + low.getText() + " to " + high.getText());
         setVisible(true);
         setManaged(true);
     }

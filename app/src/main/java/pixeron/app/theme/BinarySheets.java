@@ -19,7 +19,7 @@ import javafx.css.Stylesheet;
  */
 public final class BinarySheets {
 
-    /** With these the style classes of what is left out begin; who begins to use such a control takes it out of here. */
+    /** With these the style classes of what is omitted begin; who begins to use such a control takes it out of here. */
     static final List<String> LEFT_OUT = List.of("accordion", "titled-pane", "breadcrumbs", "calendar", "date-picker", "color-picker", "color-palette",
             "custom-color", "chart", "bar-chart", "stacked-bar-chart", "pie-legend", "html-editor", "notification", "message", "pagination", "tree-view",
             "tree-cell", "tree-table", "toggle-switch", "ring-progress", "popover", "modal-", "tile", "bb-code", "spinner", "split-menu-button",

@@ -3,7 +3,7 @@ package pixeron.app.theme;
 import java.util.List;
 import javafx.scene.paint.Color;
 
-/** How a channel is drawn as a line: a colour, and a way to break the line, because colour alone is not seen by everybody. */
+/** How a channel is drawn as a line: a color, and a way to break the line, because color alone is not seen by everybody. */
 public enum ChannelInk {
     RED("red", "#a8262b", "#f2898b", List.of(), "—"),
     GREEN("green", "#2b6e2f", "#7fca8c", List.of(6.0, 3.0), "– –"),
@@ -48,7 +48,7 @@ public enum ChannelInk {
         return theme.isDark() ? onDark : onLight;
     }
 
-    /** @return the colour as a style sheet writes it */
+    /** @return the color as a style sheet writes it */
     public String web(Theme theme) {
         Color ink = color(theme);
         return String.format("#%02x%02x%02x", Math.round(ink.getRed() * 255), Math.round(ink.getGreen() * 255), Math.round(ink.getBlue() * 255));

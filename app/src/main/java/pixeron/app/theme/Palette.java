@@ -4,7 +4,7 @@ import javafx.scene.paint.Color;
 import pixeron.working.Role;
 
 /**
- * The colours that are drawn, not styled. The style sheets have the same values under the same names; a test compares
+ * The colors that are drawn, not styled. The style sheets have the same values under the same names; a test compares
  * them.
  *
  * @param paper the ground under everything
@@ -33,7 +33,7 @@ public record Palette(Color paper, Color panel, Color line, Color ink, Color sof
                     Color.web("#E5A94A"),
             Color.web("#5CC9BC"), Color.web("#FF9268"), Color.web("#45281D"), Color.web("#F0B400"));
 
-    /** @return the colour of a piece of a working */
+    /** @return the color of a piece of a working */
     public Color of(Role role) {
         return switch (role) {
             case BEFORE -> before;

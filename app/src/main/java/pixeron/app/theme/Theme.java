@@ -60,7 +60,7 @@ public final class Theme {
         try (InputStream in = Theme.class.getResourceAsStream("/pixeron/fonts/" + font)) {
             Font.loadFont(in, 13);
         } catch (IOException broken) {
-            throw PixeronException.because(broken, "The font %s cannot be read from the program's own files.", font);
+            throw PixeronException.because(broken, "Cannot read the font %s from Pixeron's own files.", font);
         }
     }
 

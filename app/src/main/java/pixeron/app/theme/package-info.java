@@ -1,2 +1,2 @@
-/** How it looks: the colours of the three roles, light and dark, type sizes, fonts, icons with words. */
+/** How it looks: the colors of the three roles, light and dark, type sizes, fonts, icons with words. */
 package pixeron.app.theme;

@@ -16,8 +16,8 @@ import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.answer.Answer;
 import pixeron.byhand.answer.AnswerFile;
-import pixeron.byhand.answer.ColourAnswer;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.answer.ColorAnswer;
+import pixeron.byhand.color.Abreast;
 import pixeron.byhand.slip.search.ShapeSlip;
 import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
@@ -57,22 +57,22 @@ final class AnswerActions {
 
     void open(Path file) {
         if (bench.shown() == null || bench.shown().after().isEmpty()) {
-            voice.banner().show("Values by hand belong to a step; select one with a result first.");
+            voice.banner().show("Values by hand belong to a step. First select a step with a result.");
             return;
         }
         if (bench.hand().isWhole()) {
-            openInColour(file);
+            openInColor(file);
             return;
         }
         Frame grid = bench.shown().grid();
         opening.start(progress -> AnswerFile.read(file, grid), answers -> choose(file, answers, grid), trouble);
     }
 
-    /** A picture in colour, or a table whose cells are packed or have a number for each channel. */
-    private void openInColour(Path file) {
+    /** A picture in color, or a table whose cells are packed or have a number for each channel. */
+    private void openInColor(Path file) {
         Abreast faces = bench.shown().whole().orElseThrow().faces();
         Target target = bench.hand().target();
-        opening.start(progress -> ColourAnswer.read(file, faces), sheet -> {
+        opening.start(progress -> ColorAnswer.read(file, faces), sheet -> {
             voice.banner().hide();
             Map<String, UnaryOperator<HandSheet>> changes = new LinkedHashMap<>();
             faces.apart(sheet).forEach((face, written) -> changes.put(face, old -> written.withTolerance(old.tolerance())));
@@ -85,18 +85,18 @@ final class AnswerActions {
     private void choose(Path file, List<Answer> answers, Frame grid) {
         Answer first = answers.get(0);
         if (first.otherShape().isPresent()) {
-            voice.banner().show(file.getFileName() + " has " + first.otherShape().get().size() + " cells, and the result has " + grid.size() + ".");
-            voice.banner().offer("Compare those that both have", () -> take(file, first, grid));
+            voice.banner().show(file.getFileName() + " has " + first.otherShape().get().size() + " cells, but the result has " + grid.size() + ".");
+            voice.banner().offer("Compare cells in both", () -> take(file, first, grid));
             return;
         }
         if (answers.size() == 1 && !first.isSwapped()) {
             take(file, first, grid);
             return;
         }
-        voice.banner().show(first.isSwapped() ? file.getFileName() + " fits only with its rows and columns exchanged."
+        voice.banner().show(first.isSwapped() ? file.getFileName() + " fits only when transposed."
                 : file.getFileName() + " has " + answers.size() + " blocks of " + grid.rows() + " × " + grid.columns()
-                        + "; which one is meant?");
-        answers.stream().limit(MOST_OFFERED).forEach(answer -> voice.banner().offer((answer.isSwapped() ? "Exchange them" : "")
+                        + ". Which one do you want to use?");
+        answers.stream().limit(MOST_OFFERED).forEach(answer -> voice.banner().offer((answer.isSwapped() ? "Transpose" : "")
                 + (answer.isSwapped() && answers.size() > 1 ? ", " : "") + (answers.size() > 1 ? answer.where() : ""),
                 () -> take(file, answer, grid)));
     }
@@ -133,7 +133,7 @@ final class AnswerActions {
         Frame grid = bench.shown().grid();
         Pixel corner = bench.pickedProperty().get();
         if (bench.hand().isWhole()) {
-            pasteInColour(block.trimmed(), corner);
+            pasteInColor(block.trimmed(), corner);
             return;
         }
         HandSheet before = bench.shown().sheet();
@@ -151,20 +151,20 @@ final class AnswerActions {
             HandSheet whole = HandSheet.ofAny(block.trimmed());
             // Of a text that is no table of numbers there is nothing to compare.
             if (corner.equals(new Pixel(0, 0)) && whole.isUnderstood()) {
-                voice.banner().offer("Compare those that both have", () -> bench.hand().edit(old -> whole.withTolerance(old.tolerance())));
+                voice.banner().offer("Compare cells in both", () -> bench.hand().edit(old -> whole.withTolerance(old.tolerance())));
             }
             if (swapped.rows().size() == grid.rows() && swapped.width() == grid.columns()) {
-                voice.banner().offer("Exchange rows and columns", () -> bench.hand().edit(old -> old.withBlock(new Pixel(0, 0), swapped, grid)));
+                voice.banner().offer("Transpose", () -> bench.hand().edit(old -> old.withBlock(new Pixel(0, 0), swapped, grid)));
             }
         }
     }
 
     /** A block of packed values, or of numbers for each channel; plain numbers go to the channel that is looked at. */
-    private void pasteInColour(CellTable block, Pixel corner) {
+    private void pasteInColor(CellTable block, Pixel corner) {
         Frame grid = bench.shown().grid();
         try {
             if (corner.row() + block.rows().size() > grid.rows() || corner.column() + block.width() > grid.columns()) {
-                throw PixeronException.of("A block of %d × %d does not fit from %s on; the result has %s.", block.rows().size(), block.width(),
+                throw PixeronException.of("A block of %d × %d that begins at %s does not fit. The result has %s.", block.rows().size(), block.width(),
                         corner, grid.size());
             }
             bench.hand().writeBlock(bench.hand().target(), corner, block.rows());
@@ -178,8 +178,8 @@ final class AnswerActions {
     private void offerToSwap(Taken taken) {
         int count = taken.sheet().cells().size();
         if (taken.swapped() > taken.agree() && taken.swapped() * 2 > count) {
-            voice.banner().show(taken.agree() + " of " + count + " values agree; with rows and columns exchanged " + taken.swapped() + " do.");
-            voice.banner().offer("Exchange them", () -> bench.hand().edit(HandSheet::swapped));
+            voice.banner().show(taken.agree() + " of " + count + " values agree; transposed, " + taken.swapped() + " do.");
+            voice.banner().offer("Transpose", () -> bench.hand().edit(HandSheet::swapped));
         }
     }
 
@@ -209,7 +209,7 @@ final class AnswerActions {
     /**
      * Lets the person choose a picture or a table to compare with.
      *
-     * @param take gets its name and the image, in colour or gray
+     * @param take gets its name and the image, in color or gray
      */
     void openToCompare(BiConsumer<String, Result> take) {
         voice.dialogs().chooseToOpen("Open an answer", FileActions.TO_OPEN).ifPresent(file -> opening.start(

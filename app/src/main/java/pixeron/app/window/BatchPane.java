@@ -58,7 +58,7 @@ final class BatchPane extends StackPane {
     private final CheckBox replace = new CheckBox("Replace existing files");
     private final HBox previews = new HBox();
     private final Label note = new Label();
-    private final Button choose = button("Choose images…", "The images that the steps are applied to", this::chooseFiles);
+    private final Button choose = button("Choose images…", "Choose the images for the steps", this::chooseFiles);
     private final Button apply = new Button("Apply");
     private final TableView<Batch.Done> table = new TableView<>();
     private List<Path> given = List.of();
@@ -86,13 +86,13 @@ final class BatchPane extends StackPane {
         apply.setOnAction(event -> run());
         Button close = new Button("Close");
         close.setOnAction(event -> leave());
-        HBox buttons = line(apply, close, new ProgressNote("Applying…", "Stops after the present file; results so far stay", running, running::cancel));
+        HBox buttons = line(apply, close, new ProgressNote("Applying…", "Stop after the current file; results so far are kept", running, running::cancel));
         buttons.getStyleClass().setAll("buttons");
         previews.getStyleClass().add("batch-previews");
         makeTable();
         VBox box = new VBox(title, words,
-                line(choose, button("Choose a folder of images…", "All images in it and below", this::chooseFolder), files),
-                previews, line(button("Results into…", "The folder that gets the results, under the names of their images", this::chooseTarget), folder),
+                line(choose, button("Choose a folder of images…", "Choose a folder; its subfolders are included", this::chooseFolder), files),
+                previews, line(button("Results into…", "Choose the folder for the results; they keep the names of their images", this::chooseTarget), folder),
                 line(new Label("Format"), format, replace), note, buttons, table);
         box.getStyleClass().addAll("help-box", "run-box");
         box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
@@ -121,7 +121,7 @@ final class BatchPane extends StackPane {
     }
 
     private void makeTable() {
-        table.setAccessibleText("What was written for each image");
+        table.setAccessibleText("Result for each image");
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         table.setPlaceholder(new Label("A line for each image appears here."));
         table.setPrefHeight(170);
@@ -140,7 +140,7 @@ final class BatchPane extends StackPane {
     void open() {
         int steps = bench.project().chain().size();
         words.setText("The " + (steps == 1 ? "step" : steps + " steps") + " of this branch " + (steps == 1 ? "is" : "are")
-                + " applied to each image. Results keep the names of their images. The images are not changed.");
+                + " applied to each image. Results keep the names of their images. The images do not change.");
         setVisible(true);
         show();
         (apply.isDisabled() ? choose : apply).requestFocus();

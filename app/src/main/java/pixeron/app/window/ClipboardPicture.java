@@ -6,7 +6,7 @@ import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import pixeron.app.sheet.paint.Grays;
 import pixeron.format.LoadedImage;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 
 /** Pictures between the clipboard and the program. */
 final class ClipboardPicture {
@@ -35,16 +35,16 @@ final class ClipboardPicture {
         return picture;
     }
 
-    /** @return the picture in colour, its transparency kept, a point for each pixel */
-    static WritableImage of(ColourImage colour) {
-        WritableImage picture = new WritableImage(colour.columns(), colour.rows());
-        for (int n = 0; n < colour.red().count(); n++) {
+    /** @return the picture in color, its transparency kept, a point for each pixel */
+    static WritableImage of(ColorImage color) {
+        WritableImage picture = new WritableImage(color.columns(), color.rows());
+        for (int n = 0; n < color.red().count(); n++) {
             int offset = n;
-            int point = colour.alpha().map(alpha -> (int) (Grays.of(alpha, offset) + 0.5)).orElse(0xFF);
-            for (pixeron.image.Image channel : List.of(colour.red(), colour.green(), colour.blue())) {
+            int point = color.alpha().map(alpha -> (int) (Grays.of(alpha, offset) + 0.5)).orElse(0xFF);
+            for (pixeron.image.Image channel : List.of(color.red(), color.green(), color.blue())) {
                 point = point << 8 | (int) (Grays.of(channel, offset) + 0.5);
             }
-            picture.getPixelWriter().setArgb(n % colour.columns(), n / colour.columns(), point);
+            picture.getPixelWriter().setArgb(n % color.columns(), n / color.columns(), point);
         }
         return picture;
     }

@@ -15,7 +15,7 @@ import pixeron.app.bench.parts.MiddlePane.View;
 import pixeron.app.bench.parts.Withheld;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.model.Bench;
-import pixeron.app.model.ColourView;
+import pixeron.app.model.ColorView;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Seen;
@@ -111,7 +111,7 @@ final class Commands {
 
     void nextLit() {
         if (isOpen() && bench.pickNextLit().isEmpty()) {
-            view.get().say("No pixel is lit");
+            view.get().say("No pixel is highlighted");
         }
     }
 
@@ -123,7 +123,7 @@ final class Commands {
 
     void nextDifference() {
         if (isOpen() && bench.hand().pickNextDifference().isEmpty()) {
-            view.get().say("Nothing that is filled differs");
+            view.get().say("All filled cells agree");
         }
     }
 
@@ -139,7 +139,7 @@ final class Commands {
             if (bench.walking().isPossible()) {
                 action.accept(bench.walking());
             } else {
-                view.get().say("Select a step with a result to walk over it");
+                view.get().say("Select a step with a result to start the walk");
             }
         }
     }
@@ -225,9 +225,9 @@ final class Commands {
                 n -> text(seen, seen.frame().pixel(n))));
     }
 
-    /** A value; of a pixel with colour a number for each channel, or the packed value where those are seen. */
+    /** A value; of a pixel with color a number for each channel, or the packed value where those are seen. */
     private String text(Seen seen, Pixel pixel) {
-        if (!seen.hasColour() || !bench.looking().isWhole()) {
+        if (!seen.hasColor() || !bench.looking().isWhole()) {
             return Decimals.table(seen.face(bench.shown().channel()).image().value(pixel));
         }
         Optional<PackedPixel> packed = bench.looking().display().cells() == Display.Cells.PACKED ? PackedPixel.find(seen.result(), pixel)
@@ -246,35 +246,35 @@ final class Commands {
             view.get().say(Withheld.WORDS);
         } else if (isOpen()) {
             (isBeforeMeant() ? bench.shown().seenBefore() : bench.shown().seenAfter()).ifPresent(seen -> {
-                boolean isColour = seen.hasColour() && bench.looking().isWhole();
+                boolean isColor = seen.hasColor() && bench.looking().isWhole();
                 Image face = seen.face(bench.shown().channel()).image();
                 ClipboardContent content = new ClipboardContent();
-                content.putImage(isColour ? ClipboardPicture.of(seen.colour().orElseThrow()) : ClipboardPicture.of(face));
+                content.putImage(isColor ? ClipboardPicture.of(seen.color().orElseThrow()) : ClipboardPicture.of(face));
                 Clipboard.getSystemClipboard().setContent(content);
                 view.get().say("Copied the picture" + (face.isLevelImage() && face.maximumLevel() == Image.BYTE_MAXIMUM ? ""
-                        : isColour ? ", its values as 256 levels" : ", its values as 256 grays"));
+                        : isColor ? ", its values as 256 levels" : ", its values as 256 grays"));
             });
         }
     }
 
-    /** Looks at an image with colour in another way; of a spectrum at the face that stands in the same place. */
-    void lookAt(ColourView how, String channel) {
+    /** Looks at an image with color in another way; of a spectrum at the face that stands in the same place. */
+    void lookAt(ColorView how, String channel) {
         if (isOpen() && bench.shown().hasSpectrum()) {
-            int place = how == ColourView.APART ? ChannelsParameter.ALL.size() : ChannelsParameter.ALL.indexOf(channel);
+            int place = how == ColorView.APART ? ChannelsParameter.ALL.size() : ChannelsParameter.ALL.indexOf(channel);
             bench.looking().channelProperty().set(FaceBar.ORDER.get(Math.max(0, place)).word());
-        } else if (isOpen() && bench.shown().hasColour()) {
+        } else if (isOpen() && bench.shown().hasColor()) {
             if (!channel.isEmpty()) {
                 bench.looking().channelProperty().set(channel);
             }
-            bench.looking().colourViewProperty().set(how);
+            bench.looking().colorViewProperty().set(how);
         } else if (isOpen()) {
-            view.get().say("There is no colour here: the image is gray before and after this step");
+            view.get().say("This step has no color: its input and result are gray");
         }
     }
 
     private void copy(String what, Frame image, IntFunction<String> text) {
         if (image.count() > Copy.MOST_VALUES) {
-            banner.show(String.format("%d × %d values are too many for the clipboard; save the result as a table instead.",
+            banner.show(String.format("%d × %d values are too many for the clipboard. Save the result as a table instead.",
                     image.rows(), image.columns()));
             return;
         }
@@ -299,9 +299,9 @@ final class Commands {
             return;
         }
         if (text == null || text.isBlank()) {
-            banner.show("The clipboard holds no cells; copy a block from a spreadsheet first.");
+            banner.show("The clipboard contains no cells; copy a block from a spreadsheet first.");
         } else if (bench.shown().operation().isEmpty()) {
-            banner.show("Values by hand belong to a step; select one with a result first.");
+            banner.show("Values by hand belong to a step. First select a step with a result.");
         } else {
             answers.paste(CellTable.parse(text));
         }

@@ -14,7 +14,7 @@ import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Bench;
 import pixeron.project.Project;
 
-/** Practising, setting an exercise, marking a class: each in the place of the bench, made when it is first wanted. */
+/** Practicing, setting an exercise, marking a class: each in the place of the bench, made when it is first wanted. */
 final class ExerciseActions {
 
     private final UserFolder folder;
@@ -66,7 +66,7 @@ final class ExerciseActions {
         }
     }
 
-    void practise() {
+    void practice() {
         voice.banner().hide();
         if (practice == null) {
             practice = new PracticeView(folder, trouble, ways.toBench(), ways.leave());
@@ -89,7 +89,7 @@ final class ExerciseActions {
         if (bench.isOpen() && bench.project().chain().size() > 0) {
             setView().set(bench.project());
         } else {
-            voice.banner().show("An exercise is made of an image and its steps: open one, or a case, and add a step first.");
+            voice.banner().show("An exercise needs an image and steps. Open an image or a case, and add a step first.");
         }
     }
 

@@ -21,7 +21,7 @@ import pixeron.app.model.Bench;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.project.ProjectFile;
@@ -64,8 +64,8 @@ final class FileActions {
         this.folder = folder;
         this.voice = voice;
         this.settings = new ReadOnlyObjectWrapper<>(Settings.read(folder));
-        autosave.setTrouble(problem -> Platform.runLater(() -> voice.banner().show("Your work is not kept against a crash: " + problem
-                + " Save it where there is room.")));
+        autosave.setTrouble(problem -> Platform.runLater(() -> voice.banner().show("Your autosave failed against a crash: " + problem
+                + " Save it in another folder.")));
         bench.projectProperty().subscribe(project -> keepUnsaved());
     }
 
@@ -184,7 +184,7 @@ final class FileActions {
     void openNew(String name, Result result) {
         afterUnsaved(() -> {
             voice.banner().hide();
-            bench.open(Opened.image("new", name, result instanceof ColourImage colour ? LoadedImage.colour(colour, "new", colour.faces().size())
+            bench.open(Opened.image("new", name, result instanceof ColorImage color ? LoadedImage.color(color, "new", color.faces().size())
                     : LoadedImage.gray((Image) result, "new")), Optional.empty(), false);
         });
     }
@@ -202,7 +202,7 @@ final class FileActions {
                 bench.open(Opened.image("pasted", "Pasted picture", picture), Optional.empty(), false);
             });
         } else {
-            voice.banner().show("The clipboard holds no numbers and no picture; copy a block of cells or a picture first.");
+            voice.banner().show("The clipboard contains neither numbers nor a picture. First copy a block of cells or a picture.");
         }
     }
 
@@ -243,9 +243,9 @@ final class FileActions {
     private void write(Path file, Runnable then) {
         saving.start(progress -> asFound.isOf(file) && asFound.isChanged(), isChanged -> {
             if (isChanged) {
-                voice.banner().show(file.getFileName() + " was changed elsewhere since it was opened here; saving replaces that.");
+                voice.banner().show(file.getFileName() + " was changed on disk since you opened it. Saving overwrites those changes.");
                 voice.banner().offer("Save as another file…", () -> saveAs(then));
-                voice.banner().offer("Replace it", () -> replace(file, then));
+                voice.banner().offer("Overwrite", () -> replace(file, then));
             } else {
                 replace(file, then);
             }
@@ -298,7 +298,7 @@ final class FileActions {
             voice.banner().show(problem.getMessage());
         } else {
             LoggerFactory.getLogger(FileActions.class).error("unexpected", problem);
-            voice.banner().show("Something went wrong inside Pixeron; your work is kept. The log has the details.");
+            voice.banner().show("Internal error in Pixeron. Your work is saved. See the log for details.");
         }
     }
 }

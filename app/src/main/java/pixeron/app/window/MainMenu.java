@@ -15,9 +15,10 @@ import pixeron.Wording;
 import pixeron.app.bench.parts.MiddlePane.View;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
 import pixeron.app.folder.Settings;
+import pixeron.app.help.ActionWords;
 import pixeron.app.help.Findable;
 import pixeron.app.help.MarkdownView;
-import pixeron.app.model.ColourView;
+import pixeron.app.model.ColorView;
 import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
 import pixeron.step.key.ChannelsParameter;
@@ -37,25 +38,25 @@ final class MainMenu {
     }
 
     MainMenu(FileActions files, ResultActions results, Others others, Commands commands, Theme theme, Ways ways) {
-        button.setTooltip(new Tooltip("All actions with their keys (F10)"));
-        button.setAccessibleText("Menu: all actions with their keys");
+        button.setTooltip(new Tooltip("Show all actions with their shortcuts (F10)"));
+        button.setAccessibleText("Menu: all actions with their shortcuts");
         button.getItems().addAll(fileMenu(files, results, others.shelf, ways), editMenu(others.answers, commands, ways),
                 viewMenu(files, commands, theme), walkMenu(commands), exerciseMenu(others.exercises), helpMenu(ways));
     }
 
     private static Menu exerciseMenu(ExerciseActions exercises) {
         return new Menu("Exercises", null,
-                item("Practise", "Shortcut+Shift+P", exercises::practise),
-                item("Make an exercise of this…", "Shortcut+Shift+E", exercises::make),
+                item("Practice", "Shortcut+Shift+P", exercises::practice),
+                item("Create an exercise from this…", "Shortcut+Shift+E", exercises::make),
                 item("Mark a class…", "Shortcut+Shift+M", exercises::mark));
     }
 
     private static Menu helpMenu(Ways ways) {
         return new Menu("Help", null,
                 item("Find anything…", "Shortcut+F", ways.find),
-                item("Explain what has the keyboard, or the keys", "F1", ways.explain),
-                item("Keys", "Shift+F1", ways.showKeys),
-                item("First minute", "Shortcut+F1", ways.firstMinute));
+                item("Explain the focused control", "F1", ways.explain),
+                item("Shortcuts", "Shift+F1", ways.showKeys),
+                item("Quick start", "Shortcut+F1", ways.firstMinute));
     }
 
     /** @return every action that the menu has, for the search */
@@ -71,7 +72,7 @@ final class MainMenu {
                 collect(menu.getItems(), within.isEmpty() ? menu.getText() : within + ", " + menu.getText(), into);
             } else if (!(item instanceof SeparatorMenuItem) && item.isVisible()) {
                 String keys = item.getAccelerator() == null ? "" : item.getAccelerator().getDisplayText();
-                into.add(new Findable(Findable.Kind.ACTION, item.getText().replace("…", ""), List.of(within), keys, () -> new MarkdownView("# " + item.getText()
+                into.add(new Findable(Findable.Kind.ACTION, ActionWords.searched(item.getText(), within), keys, () -> new MarkdownView("# " + item.getText()
                         + "\n\nIn the menu under " + within + (keys.isEmpty() ? "." : ", or with `" + keys + "`.")), () -> fire(item)));
             }
         }
@@ -96,7 +97,7 @@ final class MainMenu {
                 item("New image from the clipboard", "Shortcut+Shift+V", files::pasteImage),
                 item("Open another image for this project…", "Shortcut+Alt+O", shelf::open),
                 item("Paste as another image", "Shortcut+Alt+V", shelf::paste),
-                item("Keep this result as another image", "Shortcut+K", shelf::keepResult),
+                item("Save result to shelf", "Shortcut+K", shelf::keepResult),
                 item("Back to the project's own image", "Shortcut+Alt+B", shelf::back),
                 new SeparatorMenuItem(),
                 item("Save", "Shortcut+S", files::save),
@@ -119,8 +120,8 @@ final class MainMenu {
                 item("Copy values of the sheet", "Shortcut+C", commands::copyValues),
                 item("Copy the sheet as a picture", "Shortcut+Alt+C", commands::copyPicture),
                 item("Paste values", "Shortcut+V", commands::pasteValues),
-                item("Open values by hand, or of a program…", "Shortcut+Shift+O", answers::open),
-                item("Run a program for values by hand…", "Shortcut+R", ways.runProgram),
+                item("Open values by hand…", "Shortcut+Shift+O", answers::open),
+                item("Run your program…", "Shortcut+R", ways.runProgram),
                 item("Next difference", "F8", commands::nextDifference),
                 item("Copy working", "Shortcut+Shift+C", () -> commands.copyWorking(false)),
                 item("Copy working as LaTeX", "Shortcut+Shift+X", () -> commands.copyWorking(true)));
@@ -133,9 +134,9 @@ final class MainMenu {
                 item("Smaller", "Shortcut+Minus", () -> commands.zoom(false)),
                 item("Whole image", "Shortcut+0", commands::fit),
                 item("Go to pixel…", "Shortcut+G", commands::goToPixel),
-                item("Follow the picked pixel", "Shortcut+B", commands::followPixel),
-                item("Next lit pixel", "F7", commands::nextLit),
-                item("Scale of colors, or gray again", "Shortcut+Shift+G", commands::toggleScale),
+                item("Track the picked pixel", "Shortcut+B", commands::followPixel),
+                item("Next highlighted pixel", "F7", commands::nextLit),
+                item("Color scale or gray", "Shortcut+Shift+G", commands::toggleScale),
                 new SeparatorMenuItem(),
                 item("Sheets", View.SHEETS.key(), () -> commands.show(View.SHEETS)),
                 item("Table", View.TABLE.key(), () -> commands.show(View.TABLE)),
@@ -152,23 +153,23 @@ final class MainMenu {
             check.setOnAction(event -> check.setSelected(commands.toggle(kind)));
             menu.getItems().add(check);
         }
-        menu.getItems().add(item("Show one sheet large, or all again", "F12", commands::large));
+        menu.getItems().add(item("Enlarge one sheet, or show all", "F12", commands::large));
         Menu channels = new Menu("Channels");
-        channels.getItems().add(item(ColourView.TOGETHER.title(), "Alt+0", () -> commands.lookAt(ColourView.TOGETHER, "")));
+        channels.getItems().add(item(ColorView.TOGETHER.title(), "Alt+0", () -> commands.lookAt(ColorView.TOGETHER, "")));
         for (String name : ChannelsParameter.ALL) {
             channels.getItems().add(item(Wording.capital(name), "Alt+" + channels.getItems().size(), () ->
-                    commands.lookAt(ColourView.CHANNEL, name)));
+                    commands.lookAt(ColorView.CHANNEL, name)));
         }
-        channels.getItems().add(item(ColourView.APART.title(), "Alt+5", () -> commands.lookAt(ColourView.APART, "")));
+        channels.getItems().add(item(ColorView.APART.title(), "Alt+5", () -> commands.lookAt(ColorView.APART, "")));
         menu.getItems().addAll(new SeparatorMenuItem(), channels);
         CheckMenuItem dark = new CheckMenuItem("Dark");
         dark.setAccelerator(KeyCombination.valueOf("Shortcut+Shift+D"));
         dark.setOnAction(event -> files.setSettings(files.settingsProperty().get().withDark(!theme.isDark())));
-        CheckMenuItem large = new CheckMenuItem("Large type");
+        CheckMenuItem large = new CheckMenuItem("Large text");
         large.setAccelerator(KeyCombination.valueOf("Shortcut+Shift+L"));
         large.setOnAction(event -> files.setSettings(files.settingsProperty().get().withType(files.settingsProperty().get().type() == Theme.LARGE_TYPE ? Theme.NORMAL_TYPE : Theme.LARGE_TYPE)));
         Menu type = typeMenu(files);
-        CheckMenuItem still = new CheckMenuItem("Nothing moves by itself");
+        CheckMenuItem still = new CheckMenuItem("Reduce motion");
         still.setOnAction(event -> files.setSettings(files.settingsProperty().get().withStill(!theme.isStill())));
         files.settingsProperty().subscribe(settings -> {
             dark.setSelected(settings.isDark());
@@ -180,7 +181,7 @@ final class MainMenu {
     }
 
     private static Menu typeMenu(FileActions files) {
-        Menu menu = new Menu("Size of type");
+        Menu menu = new Menu("Text size");
         ToggleGroup sizes = new ToggleGroup();
         for (int percent : Settings.TYPES) {
             RadioMenuItem size = new RadioMenuItem(percent + " %");
@@ -198,13 +199,13 @@ final class MainMenu {
 
     private static Menu walkMenu(Commands commands) {
         return new Menu("Walk", null,
-                item("Begin or leave the walk", "F9", () -> commands.walk(Walking::toggle)),
+                item("Start or close the walk", "F9", () -> commands.walk(Walking::toggle)),
                 item("Play or pause", "Shift+F9", () -> commands.onWalk(walking ->
                         walking.playingProperty().set(!walking.playingProperty().get()))),
-                item("One pixel forward, or row of a table", "Alt+Right", () -> commands.step(true)),
-                item("One pixel back, or row of a table", "Alt+Left", () -> commands.step(false)),
-                item("One line of the loop", "Alt+Shift+Right", () -> commands.onWalk(Walking::oneMoment)),
-                item("To the next row or column", "Alt+Down", commands::nextLine),
+                item("Next pixel or table row", "Alt+Right", () -> commands.step(true)),
+                item("Previous pixel or table row", "Alt+Left", () -> commands.step(false)),
+                item("Next line of the loop", "Alt+Shift+Right", () -> commands.onWalk(Walking::oneMoment)),
+                item("Next row or column", "Alt+Down", commands::nextLine),
                 item("To the picked pixel", "Alt+Enter", commands::walkToPicked),
                 new SeparatorMenuItem(),
                 item("Lecture", "F11", commands::lecture));

@@ -108,7 +108,7 @@ public final class MainWindow extends StackPane {
         menu = new MainMenu(files, results, new MainMenu.Others(shelf, answers, exercises), commands, theme, new MainMenu.Ways(this::showOpening,
                 this::showNewImage, this::runProgram, this::applyToFiles, this::find, this::explain, this::showKeys, this::showFirstMinute, () -> askToClose(Platform::exit)));
         topBar = new TopBar(bench, files, results, commands, this::showNewImage, menu.button());
-        ProgressNote note = new ProgressNote("Opening…", "Give up opening; what is shown stays", reading,
+        ProgressNote note = new ProgressNote("Opening…", "Cancel; the current image stays open", reading,
                 reading::cancel);
         note.getStyleClass().add("opening-note");
         layout.setTop(topBar);
@@ -170,7 +170,7 @@ public final class MainWindow extends StackPane {
 
     private void askAboutCommas(String number) {
         String point = number.replace(',', '.');
-        banner.show(number + " is read as " + point + ". Is its comma the decimal mark, or does it part thousands?");
+        banner.show(number + " is read as " + point + ". Is the comma a decimal mark or a thousands separator?");
         banner.offer("It is " + point, () -> bench.hand().sayCommas(Commas.Reading.DECIMAL));
         banner.offer("It is " + number.replace(",", ""), () -> bench.hand().sayCommas(Commas.Reading.GROUPS));
     }
@@ -187,7 +187,7 @@ public final class MainWindow extends StackPane {
     /** A program is checked on the result of the selected step, where that is an image. */
     private void runProgram() {
         if (!bench.isOpen() || bench.shown() == null || bench.shown().operation().isEmpty() || bench.hand().isWhole()) {
-            banner.show("A program is run for a step whose result is an image; select one first.");
+            banner.show("First select a step whose result is an image.");
             return;
         }
         if (run == null) {
@@ -200,7 +200,7 @@ public final class MainWindow extends StackPane {
     /** The steps of the branch on the bench, applied to other files. */
     private void applyToFiles() {
         if (!bench.isOpen() || bench.project().chain().size() == 0) {
-            banner.show("There are no steps to apply. Add one first.");
+            banner.show("There are no steps to apply. Add a step first.");
             return;
         }
         if (batch == null) {
@@ -245,7 +245,7 @@ public final class MainWindow extends StackPane {
         if (bench.isOpen() && bench.shown() != null) {
             view().addStep(type);
         } else {
-            banner.show("A step works on an image; open one first, or make one.");
+            banner.show("A step needs an image. First open or create one.");
         }
     }
 

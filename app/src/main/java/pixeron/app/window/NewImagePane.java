@@ -63,7 +63,7 @@ final class NewImagePane extends StackPane {
         kind.getItems().setAll(Makers.all());
         kind.setConverter(new Titles<>(Maker::title));
         new ChoiceByTyping<>(kind, Maker::title);
-        kind.setAccessibleText("How the new image is made");
+        kind.setAccessibleText("Kind of image");
         kind.setMaxWidth(Double.MAX_VALUE);
         sentence.setWrapText(true);
         sentence.getStyleClass().add("found-sentence");
@@ -71,7 +71,7 @@ final class NewImagePane extends StackPane {
         facts.setWrapText(true);
         facts.getStyleClass().add("found-sentence");
         create.getStyleClass().add("accent");
-        create.setTooltip(new Tooltip("Opens the image on the bench (Enter)"));
+        create.setTooltip(new Tooltip("Create the image and open it on the bench (Enter)"));
         create.setOnAction(event -> {
             setVisible(false);
             onCreate.accept(kind.getValue().title(), fitted());
@@ -87,7 +87,7 @@ final class NewImagePane extends StackPane {
         picture.getStyleClass().add("step-picture");
         tooLarge.getItems().setAll(TooLarge.values());
         tooLarge.setConverter(new Titles<>(TooLarge::title));
-        tooLarge.setAccessibleText("What becomes of values that do not fit");
+        tooLarge.setAccessibleText("Handling of values that do not fit");
         tooLarge.setMaxWidth(Double.MAX_VALUE);
         tooLarge.setValue(TooLarge.KEEP);
         tooLarge.valueProperty().subscribe(way -> {
@@ -177,7 +177,7 @@ final class NewImagePane extends StackPane {
         Arguments wanted = arguments;
         image = null;
         create.setDisable(true);
-        facts.setText("Working it out…");
+        facts.setText("Calculating…");
         making.start(progress -> {
             KeyedLine.requireAll(maker, wanted);
             return maker.make(wanted, progress);
@@ -212,8 +212,8 @@ final class NewImagePane extends StackPane {
             Result fitted = fitted();
             picture.getChildren().setAll(new Thumbnail(fitted, PICTURE));
             facts.setText(Words.size(fitted) + (!isOpen() ? ""
-                    : "\n▲ Some values are no whole levels from 0 to "
-                    + image.frame().maximumLevel() + ". What becomes of them?"));
+                    : "\n▲ Some values are not whole levels from 0 to "
+                    + image.frame().maximumLevel() + ". Choose how to handle them."));
             create.setDisable(false);
         } catch (PixeronException cannotBe) {
             facts.setText("▲ " + cannotBe.getMessage());

@@ -43,7 +43,7 @@ record Opened(Optional<SavedProject> work, FileMark project, String problem,
             return new Opened(Optional.of(image(name, name, loaded)), FileMark.NONE, "", Map.of());
         } catch (TooManyPixelsException tooMany) {
             String name = file.getFileName().toString();
-            String way = "Read it all the same (" + tooMany.megabytes() + " MiB or more)";
+            String way = "Open anyway (" + tooMany.megabytes() + " MiB or more)";
             return new Opened(Optional.empty(), FileMark.NONE, name + ": " + tooMany.getMessage(),
                     Map.of(way, () -> image(name, name, ImageFiles.read(file,
                             ReadOptions.DEFAULT.withPixelLimit(tooMany.pixels())))));
@@ -67,7 +67,7 @@ record Opened(Optional<SavedProject> work, FileMark project, String problem,
             if (!isProject(file)) {
                 String name = file.getFileName().toString();
                 SavedProject open = image(name, name, ImageFiles.read(file, ReadOptions.DEFAULT.asOpen()));
-                return Map.of("Open as an open image", () -> open);
+                return Map.of("Open with signed or fractional values", () -> open);
             }
         } catch (PixeronException notThisWayEither) {
             // Then it is not offered; the first reason is what the person must see.

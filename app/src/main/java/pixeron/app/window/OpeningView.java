@@ -62,40 +62,40 @@ final class OpeningView extends ScrollPane {
     private VBox begin(Runnable newImage) {
         Label title = new Label("Pixeron");
         title.getStyleClass().add("opening-title");
-        Label line = new Label("Image arithmetic by hand: every number\nwith its working, your own beside it.");
+        Label line = new Label("Image processing by hand: every number\nwith its working, yours beside it.");
         line.setWrapText(true);
         line.getStyleClass().add("opening-line");
         open.getStyleClass().add("accent");
         open.setTooltip(new Tooltip("Open a picture, a table of numbers or a project (Ctrl+O)"));
         open.setOnAction(event -> actions.open());
         Button paste = new Button("Paste");
-        paste.setTooltip(new Tooltip("Make an image of the cells or the picture on the clipboard (Ctrl+V)"));
+        paste.setTooltip(new Tooltip("Create an image from the cells or the picture on the clipboard (Ctrl+V)"));
         paste.setOnAction(event -> actions.pasteImage());
-        Label drop = new Label("or drop a picture, a table of numbers or a project anywhere on this window");
+        Label drop = new Label("or drop a picture, a table of numbers or a project on this window");
         drop.setWrapText(true);
         drop.getStyleClass().add("sheet-hint");
         Button make = new Button("New image…");
-        make.setTooltip(new Tooltip("Make an image: filled, gradient, checker, by a formula… (Ctrl+N)"));
+        make.setTooltip(new Tooltip("Create an image: constant, ramp, checkerboard, formula… (Ctrl+N)"));
         make.setOnAction(event -> newImage.run());
         HBox buttons = new HBox(open, make, paste);
         buttons.getStyleClass().add("buttons");
-        Button practise = new Button("Practise");
-        practise.setTooltip(new Tooltip("One small exercise after the other; what went wrong comes again (Ctrl+Shift+P)"));
-        practise.setOnAction(event -> exercises.practise());
+        Button practice = new Button("Practice");
+        practice.setTooltip(new Tooltip("Practice with small exercises; missed ones come again (Ctrl+Shift+P)"));
+        practice.setOnAction(event -> exercises.practice());
         Button mark = new Button("Mark a class…");
-        mark.setTooltip(new Tooltip("The answers to an exercise, with marks, slips and points (Ctrl+Shift+M)"));
+        mark.setTooltip(new Tooltip("Mark the answers to an exercise, with slips and points (Ctrl+Shift+M)"));
         mark.setOnAction(event -> exercises.mark());
-        HBox more = new HBox(practise, mark);
+        HBox more = new HBox(practice, mark);
         more.getStyleClass().add("buttons");
-        VBox begin = new VBox(title, line, buttons, drop, Section.of("EXERCISES"), more, recovered, recent);
+        VBox begin = new VBox(title, line, buttons, drop, Section.of("Exercises"), more, recovered, recent);
         begin.getStyleClass().add("opening-begin");
         return begin;
     }
 
     private void showRecent(List<Path> files) {
-        recent.getChildren().setAll(Section.of("RECENT"));
+        recent.getChildren().setAll(Section.of("Recent"));
         if (files.isEmpty()) {
-            Label none = new Label("Files that you open or save are listed here.");
+            Label none = new Label("Files that you open or save appear here.");
             none.setWrapText(true);
             none.getStyleClass().add("sheet-hint");
             recent.getChildren().add(none);
@@ -111,7 +111,7 @@ final class OpeningView extends ScrollPane {
     /** Shows the cases, and draws them one after the other. The window stands sooner without them, so this is called when it does. */
     void showCases() {
         if (cases.getChildren().isEmpty()) {
-            cases.getChildren().addAll(Section.of("DEMO CASES FROM A SMALL PRINT WORKSHOP"), cards());
+            cases.getChildren().addAll(Section.of("Demo cases from a small print workshop"), cards());
             pictures.forEach((demo, place) -> Platform.runLater(() -> place.getChildren().setAll(new Thumbnail(demo.image(), PICTURE))));
             pictures.clear();
         }
@@ -131,12 +131,12 @@ final class OpeningView extends ScrollPane {
         List<Path> files = actions.leftBehind();
         recovered.getChildren().clear();
         if (!files.isEmpty()) {
-            recovered.getChildren().addAll(Section.of("RECOVERED"), words("Pixeron ended without saving this work."));
+            recovered.getChildren().addAll(Section.of("Recovered"), words("Pixeron closed before this work was saved."));
         }
         for (Path file : files) {
             String time = DateFormat.getDateTimeInstance(DateFormat.MEDIUM,
                     DateFormat.SHORT).format(new Date(Autosave.time(file)));
-            Button take = new Button("Take up");
+            Button take = new Button("Recover");
             take.setOnAction(event -> actions.recover(file));
             Button discard = new Button("Discard");
             discard.setOnAction(event -> {

@@ -19,8 +19,8 @@ import pixeron.byhand.answer.Answer;
 public final class PlatformDialogs implements Dialogs {
 
     private static final ButtonType SAVE = new ButtonType("Save", ButtonBar.ButtonData.YES);
-    private static final ButtonType KEEP = new ButtonType("Keep the numbers…", ButtonBar.ButtonData.YES);
-    private static final ButtonType SPREAD = new ButtonType("Spread to 0–255", ButtonBar.ButtonData.NO);
+    private static final ButtonType KEEP = new ButtonType("Keep the values…", ButtonBar.ButtonData.YES);
+    private static final ButtonType SPREAD = new ButtonType("Stretch to 0–255", ButtonBar.ButtonData.NO);
     private static final ButtonType REPLACE = new ButtonType("Replace", ButtonBar.ButtonData.YES);
     private static final ButtonType DISCARD = new ButtonType("Don't save", ButtonBar.ButtonData.NO);
 
@@ -130,8 +130,8 @@ public final class PlatformDialogs implements Dialogs {
 
     @Override
     public Room askAboutRoom(String format, int maximumLevel) {
-        ButtonType answer = asked("Save the result", format + " has no room for levels 0–" + maximumLevel + ".",
-                "Keep the numbers in another format, or spread them to 0–255: a picture to look at, with other numbers.", KEEP, SPREAD, ButtonType.CANCEL);
+        ButtonType answer = asked("Save the result", format + " cannot store levels 0–" + maximumLevel + ".",
+                "Keep the values in another format, or stretch them to 0–255 for viewing.", KEEP, SPREAD, ButtonType.CANCEL);
         return answer == KEEP ? Room.KEEP_NUMBERS : answer == SPREAD ? Room.SPREAD : Room.CANCEL;
     }
 
@@ -142,7 +142,7 @@ public final class PlatformDialogs implements Dialogs {
 
     @Override
     public Answer askAboutUnsaved(String name) {
-        ButtonType answer = asked("Unsaved work", "Save before closing?", "\"" + name + "\" has changes that are not saved.", SAVE, DISCARD, ButtonType.CANCEL);
+        ButtonType answer = asked("Unsaved work", "Save before closing?", "\"" + name + "\" has unsaved changes.", SAVE, DISCARD, ButtonType.CANCEL);
         return answer == SAVE ? Answer.SAVE : answer == DISCARD ? Answer.DISCARD : Answer.CANCEL;
     }
 }

@@ -42,7 +42,7 @@ final class Rehearsal {
     private final Background background = new Background();
     private final Bench bench = new Bench(background, problem -> { });
 
-    /** @param isWanted false as soon as the person works; what is left then is left out */
+    /** @param isWanted false as soon as the person works; what is left then is omitted */
     private Rehearsal(BooleanSupplier isWanted, Runnable end) {
         this.isWanted = isWanted;
         this.end = end;

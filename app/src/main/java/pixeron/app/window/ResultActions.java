@@ -56,8 +56,8 @@ final class ResultActions {
             voice.banner().show("The selected step has no result to save.");
             return;
         }
-        // What is looked at is saved: the picture in colour, or one channel of it.
-        boolean isChannel = seen.get().hasColour() && !bench.looking().isWhole();
+        // What is looked at is saved: the picture in color, or one channel of it.
+        boolean isChannel = seen.get().hasColor() && !bench.looking().isWhole();
         String face = seen.get().name(bench.shown().channel());
         boolean isFace = isChannel || seen.get().isSpectrum();
         Result result = isFace ? seen.get().face(face).image() : seen.get().result();

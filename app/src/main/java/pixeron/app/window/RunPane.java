@@ -29,7 +29,8 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Target;
 import pixeron.byhand.HandSheet;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.color.Abreast;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.chain.Chain;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -69,20 +70,20 @@ final class RunPane extends StackPane {
         getStyleClass().add("help");
         Label title = new Label("Run a program");
         title.getStyleClass().add("card-title");
-        Label words = new Label("Your program reads the image from {in}, a CSV (or {in.pgm}, {in.ppm}, {in.png}), and writes a table to {out} (or a picture to {out.png}). In color a table holds packed pixels. What it writes stands in By hand, with marks and slips.");
+        Label words = new Label("Your program reads the image from {in}, a CSV file (or {in.pgm}, {in.ppm}, {in.png}), and writes a table to {out} (or a picture to {out.png}). Color tables contain packed pixels. The values appear in By hand, with marks and slips.");
         words.setWrapText(true);
         words.getStyleClass().add("found-sentence");
         command.getStyleClass().add("number-field");
         command.setAccessibleText("The command that runs your program");
         HBox.setHgrow(command, Priority.ALWAYS);
         Button choose = new Button("Choose…");
-        choose.setTooltip(new Tooltip("Choose your program; the command for it is written"));
+        choose.setTooltip(new Tooltip("Choose your program file; Pixeron fills in the command"));
         choose.setOnAction(event -> chooseFile.get().ifPresent(file -> command.setText(commandFor(file))));
         HBox line = new HBox(command, choose);
         line.getStyleClass().add("set-line");
         cases.setPrefColumnCount(4);
-        cases.setAccessibleText("On how many images by chance");
-        HBox many = new HBox(new Label("and on"), cases, new Label("images by chance of the same size"));
+        cases.setAccessibleText("Number of random images");
+        HBox many = new HBox(new Label("Also test"), cases, new Label("random images of the same size"));
         many.getStyleClass().add("set-line");
         note.setWrapText(true);
         run.getStyleClass().add("accent");
@@ -93,7 +94,7 @@ final class RunPane extends StackPane {
         buttons.getStyleClass().add("buttons");
         said.setEditable(false);
         said.getStyleClass().add("program-text");
-        said.setAccessibleText("What came of it");
+        said.setAccessibleText("Results");
         VBox box = new VBox(title, words, line, many, note, buttons, said);
         box.getStyleClass().addAll("help-box", "run-box");
         box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
@@ -134,7 +135,7 @@ final class RunPane extends StackPane {
         String text = cases.getText().strip();
         int count = text.isEmpty() ? 0 : text.matches("\\d{1,6}") ? Integer.parseInt(text) : -1;
         if (count < 0 || count > MOST_CASES) {
-            throw PixeronException.of("\"%s\" images by chance: right is 0 to %d.", Decimals.shortened(text), MOST_CASES);
+            throw PixeronException.of("“%s” is not a valid number of random images. Use 0 to %d.", Decimals.shortened(text), MOST_CASES);
         }
         return count;
     }
@@ -145,8 +146,8 @@ final class RunPane extends StackPane {
             int count = caseCount();
             if (!command.getText().equals(approved)) {
                 approved = command.getText();
-                note.setText("This will be run: " + String.join("  ", parsed.words()) + "\nIn a folder of its own, for at most " + limits.seconds() + " seconds each time. Only run what you trust.");
-                run.setText("Yes, run it");
+                note.setText("Pixeron will run: " + String.join("  ", parsed.words()) + "\nIt runs in a separate folder, for at most " + limits.seconds() + " seconds each time. Only run programs that you trust.");
+                run.setText("Run");
                 return;
             }
             run(parsed, count);
@@ -158,7 +159,7 @@ final class RunPane extends StackPane {
     /** The channel that is looked at; all of them while a pixel is looked at as a whole. */
     private String face() {
         Optional<Seen> after = bench.shown() == null ? Optional.empty() : bench.shown().seenAfter();
-        return after.filter(seen -> seen.hasColour() && !bench.looking().isWhole()).map(seen -> seen.name(bench.shown().channel())).orElse(Image.VALUE);
+        return after.filter(seen -> seen.hasColor() && !bench.looking().isWhole()).map(seen -> seen.name(bench.shown().channel())).orElse(Image.VALUE);
     }
 
     /** What came of all runs, and what is told of it: slips are looked for before the window shows it. */
@@ -198,8 +199,8 @@ final class RunPane extends StackPane {
             bench.hand().take(target, own.sheet());
         }
         long right = outcome.all().stream().filter(ProgramCheck.Case::isRight).count();
-        note.setText(right == outcome.all().size() ? "✓ Right on this image" + (outcome.all().size() > 1 ? " and on " + (right - 1) + " by chance." : ".")
-                : "▲ Right on " + right + " of " + outcome.all().size() + " images; what it wrote for this one stands in By hand.");
+        note.setText(right == outcome.all().size() ? "✓ Correct on this image" + (outcome.all().size() > 1 ? " and on " + (right - 1) + " random images." : ".")
+                : "▲ Correct on " + right + " of " + outcome.all().size() + " images. The values for this image are in By hand.");
         said.setText(ran.told());
     }
 
@@ -207,11 +208,11 @@ final class RunPane extends StackPane {
         ProgramCheck.Case own = outcome.all().get(0);
         StringBuilder text = new StringBuilder();
         outcome.all().stream().filter(one -> !one.isRight()).limit(5).forEach(one -> text.append(line(one, progress)).append('\n'));
-        outcome.smallest().ifPresent(one -> text.append("\nThe smallest image that was found on which it goes wrong:\n").append(one.image().faces().stream().map(face ->
+        outcome.smallest().ifPresent(one -> text.append("\nSmallest failing image:\n").append(one.image().faces().stream().map(face ->
                 grid(face.name().equals(Image.VALUE) ? "image" : face.name(), face.image().frame(), face.image()::value)).collect(Collectors.joining()))
                 .append(one.problem().map(problem -> problem + "\n").orElseGet(() -> grid("right", one.right().frame(), one.right()::value) + written(one.sheet(), one))));
         if (!own.said().isBlank()) {
-            text.append("\nWhat it printed:\n").append(own.said());
+            text.append("\nOutput of the program:\n").append(own.said());
         }
         return text.toString();
     }
@@ -219,7 +220,7 @@ final class RunPane extends StackPane {
     private static String line(ProgramCheck.Case one, Progress progress) {
         String which = one.number() == 0 ? "this image" : "image " + one.number();
         return which + ": " + one.problem().orElseGet(() -> one.check().differing().size() + " of " + one.check().filled() + " differ" + one.findings(progress).slips().stream()
-                .findFirst().map(slip -> ". " + slip.text() + " (" + String.join(" and ", slip.ids()) + ")").orElse(""));
+                .findFirst().map(slip -> ". " + slip.text() + " (" + SlipTitles.of(slip.ids()) + ")").orElse(""));
     }
 
     private static String grid(String name, Frame frame, Function<Pixel, Value> values) {

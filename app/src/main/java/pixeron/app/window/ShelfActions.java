@@ -61,7 +61,7 @@ final class ShelfActions {
             LoadedImage picture = ClipboardPicture.read(clipboard.getImage());
             keep("pasted", Origin.of("pasted picture", picture), picture.result());
         } else {
-            voice.banner().show("The clipboard holds no numbers and no picture; copy a block of cells or a picture first.");
+            voice.banner().show("The clipboard contains neither numbers nor a picture. First copy a block of cells or a picture.");
         }
     }
 
@@ -78,7 +78,7 @@ final class ShelfActions {
         Project from = bench.project();
         opening.start(progress -> from.using(name, progress), used -> {
             bench.turnTo(project -> used);
-            voice.say().accept(name + " is the image now; the one before it is on the shelf");
+            voice.say().accept(name + " is now the image; the earlier image is on the shelf");
         }, trouble);
     }
 
@@ -93,16 +93,16 @@ final class ShelfActions {
     void keepResult() {
         Optional<Seen> seen = bench.shown() == null ? Optional.empty() : bench.shown().selected();
         if (seen.isEmpty()) {
-            voice.banner().show("The selected step has no result to keep.");
+            voice.banner().show("The selected step has no result.");
             return;
         }
         String name = bench.position() < 0 ? "image" : "result-" + (bench.position() + 1);
-        keep(name, new Origin("kept from " + bench.project().name(), "kept", seen.get().result().faces().size(), List.of()), seen.get().result());
+        keep(name, new Origin("saved from " + bench.project().name(), "kept", seen.get().result().faces().size(), List.of()), seen.get().result());
     }
 
     private void keep(String like, Origin origin, Result result) {
         bench.edit(project -> project.withImage(like, origin, result));
         List<OtherImage> images = bench.project().images();
-        voice.say().accept("On the shelf as " + images.get(images.size() - 1).name() + "; steps that take two images can name it");
+        voice.say().accept("Saved to the shelf as " + images.get(images.size() - 1).name() + ". Steps with two images can use it.");
     }
 }

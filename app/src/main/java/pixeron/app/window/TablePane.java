@@ -63,14 +63,14 @@ final class TablePane extends StackPane {
         title.getStyleClass().add("card-title");
         separator.getItems().setAll(TableForm.SEPARATORS);
         separator.setConverter(new Titles<>(TablePane::words));
-        separator.setAccessibleText("What stands between cells");
-        head.setAccessibleText("Head lines that are left out");
+        separator.setAccessibleText("Cell separator");
+        head.setAccessibleText("Header lines to skip");
         maximum.setAccessibleText("Maximum level");
         tooLarge.getItems().setAll(TooLarge.values());
-        tooLarge.setConverter(new Titles<>(way -> way == TooLarge.KEEP ? "keep as they are: an open image"
+        tooLarge.setConverter(new Titles<>(way -> way == TooLarge.KEEP ? "keep unchanged: a real-valued image"
                 : way.title()));
         tooLarge.setMaxWidth(Double.MAX_VALUE);
-        tooLarge.setAccessibleText("What becomes of values that do not fit");
+        tooLarge.setAccessibleText("Handling of values that do not fit");
         tooLarge.setValue(TooLarge.RAISE);
         tooLargeWords.getStyleClass().add("parameter-problem");
         tooLargeWords.setWrapText(true);
@@ -86,7 +86,7 @@ final class TablePane extends StackPane {
         cancel.setOnAction(event -> setVisible(false));
         HBox buttons = new HBox(open, cancel);
         buttons.getStyleClass().add("buttons");
-        VBox left = new VBox(title, row("Between cells", separator), row("", comma), row("Head lines", head),
+        VBox left = new VBox(title, row("Separator", separator), row("", comma), row("Header lines", head),
                 row("Orientation", turned), row("Maximum level", maximum), maxima, tooLargeBox, buttons);
         left.getStyleClass().add("new-left");
         // The box has the width that it likes; without this the right side would take it from the words on the left.
@@ -205,9 +205,9 @@ final class TablePane extends StackPane {
         ImageFacts facts = ImageFacts.of(read);
         long count = java.util.stream.IntStream.range(0, read.count())
                 .filter(n -> !Image.isLevel(read.value(n), read.maximumLevel())).count();
-        return "▲ " + count + (count == 1 ? " value is" : " values are") + " no whole level from 0 to "
+        return "▲ " + count + (count == 1 ? " value is" : " values are") + " not a whole level from 0 to "
                 + read.maximumLevel() + " (smallest " + Decimals.approximate(facts.smallest()) + ", largest "
-                + Decimals.approximate(facts.largest()) + "). What becomes of them?";
+                + Decimals.approximate(facts.largest()) + "). Choose how to handle them.";
     }
 
     private void take() {

@@ -58,10 +58,10 @@ final class TopBar extends HBox {
     void build() {
         if (working.getChildren().isEmpty()) {
             Button open = button("Open…", "Open an image, a table or a project (Ctrl+O)", actions::open);
-            Button make = button("New image…", "Make an image: filled, gradient, checker, by a formula… (Ctrl+N)",
+            Button make = button("New image…", "Create an image: constant, ramp, checkerboard, formula… (Ctrl+N)",
                     newImage);
             Button save = button("Save", "Save the project (Ctrl+S)", actions::save);
-            Button result = button("Save result…", "Save what the selected step gives as PNG, PGM or table (Ctrl+E)",
+            Button result = button("Save result…", "Save the result of the selected step as PNG, PGM or table (Ctrl+E)",
                     results::saveResult);
             Button undo = icon(Feather.CORNER_UP_LEFT, "Undo (Ctrl+Z)", bench::undo);
             Button redo = icon(Feather.CORNER_UP_RIGHT, "Redo (Ctrl+Shift+Z)", bench::redo);
@@ -90,7 +90,7 @@ final class TopBar extends HBox {
             return;
         }
         name.setText(bench.project().name());
-        String state = bench.past().savedProperty().get() ? bench.past().fileProperty().get() == null ? "not changed" : "saved"
+        String state = bench.past().savedProperty().get() ? bench.past().fileProperty().get() == null ? "no changes" : "saved"
                 : "● unsaved changes";
         facts.setText(Words.size(bench.project().chain().input()) + " · " + state);
     }

@@ -69,10 +69,10 @@ class AnswersTest {
     @Test
     void aFolderWithoutAnswersIsSaid() throws IOException {
         Path empty = Files.createDirectory(folder.resolve("empty"));
-        assertThatThrownBy(() -> Answers.of(exercise).read(List.of(empty), Progress.NONE)).hasMessageContaining("no answers in empty");
+        assertThatThrownBy(() -> Answers.of(exercise).read(List.of(empty), Progress.NONE)).hasMessageContaining("No answers found in empty");
     }
 
-    /** Files of one person each, under their names; a file that is there is not replaced, and what is left out is named. */
+    /** Files of one person each, under their names; a file that is there is not replaced, and what is omitted is named. */
     @Test
     void feedbackGoesIntoAFolderOfItsOwn() throws IOException {
         Answers none = Answers.of(exercise);
@@ -86,7 +86,7 @@ class AnswersTest {
         Path into = Files.createDirectory(folder.resolve("feedback"));
         assertThat(three.writeFeedback(into, Progress.NONE)).isEqualTo(2);
         assertThat(into.toFile().list()).containsExactlyInAnyOrder("Ada.pdf", "Ben.pdf");
-        assertThatThrownBy(() -> three.writeReports(into, Progress.NONE)).hasMessageContaining("is there already. Choose another folder.");
+        assertThatThrownBy(() -> three.writeReports(into, Progress.NONE)).hasMessageContaining("already exists. Choose another folder.");
         assertThatThrownBy(() -> three.writeReports(Files.createDirectory(folder.resolve("reports")), done -> false)).isInstanceOf(CancellationException.class);
     }
 }

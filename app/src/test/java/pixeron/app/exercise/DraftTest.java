@@ -90,7 +90,7 @@ class DraftTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"CELLS; 0,0 1,x; is no cell", "CELLS; 0 0 2; four whole numbers", "ON_THE_WAY; 1; is no cell", "CELLS; 0,0 0,0; "})
+    @CsvSource(delimiter = ';', value = {"CELLS; 0,0 1,x; is not a valid cell", "CELLS; 0 0 2; four whole numbers", "ON_THE_WAY; 1; is not a valid cell", "CELLS; 0,0 0,0; "})
     void saysWhatIsNoPlace(Draft.Kind kind, String detail, String message) {
         Draft draft = with("invert", question(kind, detail));
         if (message == null) {
@@ -104,9 +104,9 @@ class DraftTest {
     void saysWhatIsNoNumber() {
         Draft draft = with("invert", question(Draft.Kind.ALL, ""));
         assertThatThrownBy(() -> new Draft(draft.title(), "", SORT, "", draft.steps(), List.of(), draft.asked(), new Draft.Wishes(false, "many", ""), "5").exercise())
-                .hasMessageContaining("\"many\" is no whole number");
+                .hasMessageContaining("“many” is not a whole number of at least 0.");
         assertThatThrownBy(() -> new Draft(draft.title(), "", SORT, "", draft.steps(), List.of(), draft.asked(), draft.wish(), "five").exercise())
-                .hasMessageContaining("The seed \"five\"");
+                .hasMessageContaining("The seed “five”");
         assertThatThrownBy(() -> new Draft(" ", "", SORT, "", draft.steps(), List.of(), draft.asked(), draft.wish(), "5").exercise())
                 .hasMessageContaining("no title");
     }

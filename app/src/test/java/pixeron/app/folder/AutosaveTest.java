@@ -97,7 +97,7 @@ class AutosaveTest {
         List<String> told = new ArrayList<>();
         autosave.setTrouble(told::add);
         keepFor(3);
-        assertThat(told).singleElement().asString().contains("cannot be made").doesNotContain("Exception");
+        assertThat(told).singleElement().asString().contains("for your settings and autosaved work cannot be created").doesNotContain("Exception");
         Files.delete(place);
         keepFor(1);
         assertThat(kept()).isEqualTo(1);

@@ -107,7 +107,7 @@ class BackgroundTest {
         runNext();
         start("next");
         runNext();
-        assertThat(seen).containsExactly("no value", "too deep", "There is not enough memory for this; a smaller image would fit.",
+        assertThat(seen).containsExactly("no value", "too deep", "There is not enough memory. Use a smaller image.",
                 "next");
     }
 }

@@ -109,7 +109,7 @@ class ModelTest {
             }
             Thread.sleep(10);
         }
-        throw new AssertionError("nothing was kept");
+        throw new AssertionError("nothing was saved");
     }
 
     /** Large type was kept as yes or no before there were several sizes; what nobody can have chosen is forgotten. */

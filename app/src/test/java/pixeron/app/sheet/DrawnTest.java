@@ -40,7 +40,7 @@ import pixeron.step.catalog.StepLine;
 
 /**
  * What every painter draws, and where: one harness for all of them, in the light, the dark and the large theme. A cell counts
- * as painted in a colour when that colour is found in it; each painter is asked for the cells of its colour.
+ * as painted in a color when that color is found in it; each painter is asked for the cells of its color.
  */
 class DrawnTest extends ApplicationTest {
 
@@ -106,10 +106,10 @@ class DrawnTest extends ApplicationTest {
         return found;
     }
 
-    /** @return the cells in which a colour is found after painting */
-    private Set<Pixel> cells(Painter painter, Frame frame, Color colour) {
+    /** @return the cells in which a color is found after painting */
+    private Set<Pixel> cells(Painter painter, Frame frame, Color color) {
         PixelReader reader = painted(painter, frame);
-        return cells((x, y) -> isNear(reader.getColor(x, y), colour));
+        return cells((x, y) -> isNear(reader.getColor(x, y), color));
     }
 
     /** @return the cells in which one painter draws something else than another */
@@ -168,7 +168,7 @@ class DrawnTest extends ApplicationTest {
 
     @Test
     void theWindowOfAPixelIsFramedAndWhatStandsOutsideIsDashedWhereItComesFrom() {
-        Operation box = StepLine.parse("box size=3 border=repeat").bind(SORT);
+        Operation box = StepLine.parse("box size=3 border=replicate").bind(SORT);
         inEveryTheme((name, palette) -> {
             assertThat(cells(new WindowPainter(box.sources(new Pixel(2, 3)), 9, false, theme), SORT.frame(), palette.picked())).as(name)
                     .containsExactlyInAnyOrderElementsOf(pixels(1, 2, 1, 3, 1, 4, 2, 2, 2, 3, 2, 4, 3, 2, 3, 3, 3, 4));
@@ -178,7 +178,7 @@ class DrawnTest extends ApplicationTest {
     }
 
     @Test
-    void marksAreNeverToldByColourAlone() {
+    void marksAreNeverToldByColorAlone() {
         Operation step = StepLine.parse("add amount=1").bind(SORT);
         HandSheet sheet = HandSheet.EMPTY.with(Map.of(new Pixel(0, 0), "1", new Pixel(1, 1), "3", new Pixel(2, 2), "what"));
         Check check = Check.of(sheet, step);

@@ -17,8 +17,8 @@ import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
 import pixeron.app.model.Seen;
-import pixeron.app.sheet.paint.ColourPainter;
-import pixeron.app.sheet.paint.ColourText;
+import pixeron.app.sheet.paint.ColorPainter;
+import pixeron.app.sheet.paint.ColorText;
 import pixeron.app.sheet.paint.Extent;
 import pixeron.app.sheet.paint.HandPainter;
 import pixeron.app.sheet.paint.ImagePainter;
@@ -30,7 +30,7 @@ import pixeron.app.theme.Palette;
 import pixeron.app.theme.Theme;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.look.NumberBase;
@@ -107,7 +107,7 @@ class PaintersTest extends ApplicationTest {
 
     /** The ends of the range are the ends of the scale, what lies outside is shown as the nearer end. */
     @Test
-    void rangeAndScaleSayWhichColourStandsForAValue() {
+    void rangeAndScaleSayWhichColorStandsForAValue() {
         Image image = Image.of(255, new int[][] {{10, 20, 30, 40}});
         Display own = Display.PLAIN.with(Scale.DUSK).with(new Display.Ends(20, 30));
         for (Display display : List.of(own, own.with(NumberBase.BINARY))) {
@@ -115,12 +115,12 @@ class PaintersTest extends ApplicationTest {
             PixelReader reader = painted(painter(image, display, Optional.empty()), viewport);
             int[] places = {0, 0, 255, 255};
             for (int j = 0; j < 4; j++) {
-                assertThat(reader.getArgb((int) viewport.x(j) + 2, 2)).isEqualTo(Scale.DUSK.colour(places[j]));
+                assertThat(reader.getArgb((int) viewport.x(j) + 2, 2)).isEqualTo(Scale.DUSK.color(places[j]));
             }
         }
         Display toEnds = Display.PLAIN.with(Display.Range.IMAGE);
         assertThat(gray(painted(painter(image, toEnds, Optional.empty()), viewport(image)), 2, 2)).isZero();
-        assertThat(own.sign()).contains("Dusk colours, range own");
+        assertThat(own.sign()).contains("Dusk colors, range own");
         assertThat(Display.PLAIN.sign()).isEmpty();
     }
 
@@ -141,15 +141,15 @@ class PaintersTest extends ApplicationTest {
         assertThat(has(cells, 0, large.cell(), Palette.LIGHT.picked()::equals)).isFalse();
     }
 
-    /** Every scale but the two-sided one rises in lightness, so it can be read without seeing colour. */
+    /** Every scale but the two-sided one rises in lightness, so it can be read without seeing color. */
     @Test
     void scalesRiseInLightness() {
         for (Scale scale : List.of(Scale.GRAY, Scale.DUSK, Scale.INK)) {
             for (int place = 1; place < Scale.STEPS; place++) {
-                assertThat(luminance(scale.colour(place))).as("%s %d", scale, place)
-                        .isGreaterThanOrEqualTo(luminance(scale.colour(place - 1)));
+                assertThat(luminance(scale.color(place))).as("%s %d", scale, place)
+                        .isGreaterThanOrEqualTo(luminance(scale.color(place - 1)));
             }
-            assertThat(luminance(scale.colour(255)) - luminance(scale.colour(0))).isGreaterThan(0.8);
+            assertThat(luminance(scale.color(255)) - luminance(scale.color(0))).isGreaterThan(0.8);
         }
     }
 
@@ -158,11 +158,11 @@ class PaintersTest extends ApplicationTest {
     }
 
     @Test
-    void colourIsDrawnAsItLooksAndTransparencyOverAGround() {
+    void colorIsDrawnAsItLooksAndTransparencyOverAGround() {
         Image full = Image.of(255, new int[][] {{255, 255}});
         Image none = Image.of(255, new int[][] {{0, 0}});
         Image alpha = Image.of(255, new int[][] {{255, 0}});
-        ColourPainter painter = colour(new ColourImage(full, none, none, Optional.of(alpha)), Display.PLAIN);
+        ColorPainter painter = color(new ColorImage(full, none, none, Optional.of(alpha)), Display.PLAIN);
         Viewport viewport = viewport(full);
         PixelReader reader = painted(painter, viewport);
         assertThat(reader.getColor(2, 2)).isEqualTo(Color.RED);
@@ -170,13 +170,13 @@ class PaintersTest extends ApplicationTest {
         assertThat(painter.describe(new Pixel(0, 1))).isEqualTo("red 255, green 0, blue 0, alpha 0");
     }
 
-    private ColourPainter colour(ColourImage image, Display display) {
+    private ColorPainter color(ColorImage image, Display display) {
         Seen seen = Seen.of(image);
-        return new ColourPainter(seen, new ColourText(display, "red", List.of(seen)), new Look(display, Optional.empty()), theme);
+        return new ColorPainter(seen, new ColorText(display, "red", List.of(seen)), new Look(display, Optional.empty()), theme);
     }
 
     @Test
-    void marksDifferInColourAndGround() {
+    void marksDifferInColorAndGround() {
         Image before = Image.of(255, new int[][] {{100, 100, 100}});
         HandSheet sheet = HandSheet.EMPTY.with(new Pixel(0, 0), "155").with(new Pixel(0, 1), "150");
         Check check = Check.of(sheet, StepLine.parse("invert").bind(before));

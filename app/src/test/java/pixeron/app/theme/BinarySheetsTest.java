@@ -14,7 +14,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
-/** What is left out of the theme is nowhere in our windows. */
+/** What is omitted of the theme is nowhere in our windows. */
 class BinarySheetsTest {
 
     private static final Pattern STYLE_CLASS = Pattern.compile("\\.([a-z][a-z-]+)");

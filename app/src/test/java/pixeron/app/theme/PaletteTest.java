@@ -42,7 +42,7 @@ class PaletteTest {
     }
 
     @Test
-    void theStyleSheetHasTheColoursThatAreDrawn() throws Exception {
+    void theStyleSheetHasTheColorsThatAreDrawn() throws Exception {
         String css = css();
         compare(css.substring(0, css.indexOf(".pixeron.dark")), Palette.LIGHT);
         compare(css.substring(css.indexOf(".pixeron.dark"), css.indexOf(".pixeron.large")), Palette.DARK);

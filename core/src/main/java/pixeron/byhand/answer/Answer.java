@@ -25,7 +25,7 @@ public record Answer(String where, CellTable cells, boolean isSwapped, Optional<
      */
     public HandSheet sheet(Frame grid) {
         otherShape.filter(shape -> (long) shape.rows() * shape.columns() > Math.max(MOST_OTHER, 4L * grid.count())).ifPresent(shape -> {
-            throw PixeronException.of("The table has %d × %d cells, and the result has %s.", shape.rows(), shape.columns(), grid.size());
+            throw PixeronException.of("The table has %d × %d cells, but the result has %s.", shape.rows(), shape.columns(), grid.size());
         });
         return otherShape.isPresent() ? HandSheet.ofAny(cells) : HandSheet.of(cells, grid);
     }

@@ -50,7 +50,7 @@ public final class AnswerFile {
     public static HandSheet only(CellTable cells, Frame grid) {
         List<Answer> found = find(List.of(new NamedCells("", cells)), grid).stream().filter(answer -> !answer.isSwapped()).toList();
         if (found.size() != 1 || found.get(0).otherShape().isPresent()) {
-            throw PixeronException.of("It holds %s, and the result has %d × %d.", sizes(List.of(new NamedCells("", cells))), grid.rows(), grid.columns());
+            throw PixeronException.of("The file contains %s, but the result has %d × %d.", sizes(List.of(new NamedCells("", cells))), grid.rows(), grid.columns());
         }
         return found.get(0).sheet(grid);
     }
@@ -61,8 +61,8 @@ public final class AnswerFile {
             return CellTable.readAll(file);
         }
         LoadedImage picture = picture(file);
-        if (picture.colour().isPresent()) {
-            throw PixeronException.of("The picture has colour or transparency; an answer is gray.");
+        if (picture.color().isPresent()) {
+            throw PixeronException.of("The picture has color or transparency. An answer must be a gray picture.");
         }
         Image image = picture.image();
         return List.of(new NamedCells("", CellTable.of(image)));
@@ -73,7 +73,7 @@ public final class AnswerFile {
         try {
             return ImageFiles.read(file, ReadOptions.DEFAULT.withPixelLimit(MOST_PIXELS));
         } catch (TooManyPixelsException tooMany) {
-            throw PixeronException.because(tooMany, "The picture has %d pixels; more than %d are not read as values by hand.", tooMany.pixels(), MOST_PIXELS);
+            throw PixeronException.because(tooMany, "The picture has %d pixels. Values by hand can have at most %d.", tooMany.pixels(), MOST_PIXELS);
         }
     }
 
@@ -101,7 +101,7 @@ public final class AnswerFile {
             HandSheet.of(cells, grid);
         }
         if (found.isEmpty()) {
-            throw PixeronException.of("It holds %s, and the result has %d × %d.", sizes(sheets), grid.rows(), grid.columns());
+            throw PixeronException.of("The file contains %s, but the result has %d × %d.", sizes(sheets), grid.rows(), grid.columns());
         }
         return found;
     }

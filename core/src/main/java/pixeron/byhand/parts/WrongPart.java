@@ -85,7 +85,7 @@ public final class WrongPart {
             return sentence(parts("factor", mine.factors(), right.factors()), parts("divisor", mine.divisors(), right.divisors()));
         }
         List<String> divisor = mine.divisor().compareValue(right.divisor()) == 0 ? List.of() : List.of("the divisor is "
-                + text(mine.divisor()) + ", right is " + text(right.divisor()));
+                + text(mine.divisor()) + "; it should be " + text(right.divisor()));
         Optional<String> found = sentence(parts("term", withoutZeros(mine.terms()), withoutZeros(right.terms())), divisor);
         // Each term may be divided for itself.
         return found.isPresent() || mine.divisor().compareValue(Rational.ONE) != 0 ? found
@@ -111,11 +111,11 @@ public final class WrongPart {
         for (int n = 0; n < Math.max(missing.size(), extra.size()); n++) {
             if (n >= missing.size()) {
                 boolean isTwice = right.stream().anyMatch(extra.get(n)::equals);
-                parts.add("the " + kind + " " + text(extra.get(n)) + (isTwice ? " is there once too often" : " does not belong here"));
+                parts.add("the " + kind + " " + text(extra.get(n)) + (isTwice ? " appears once too often" : " does not belong here"));
             } else if (n >= extra.size()) {
                 parts.add("the " + kind + " " + text(missing.get(n)) + " is missing");
             } else {
-                parts.add(text(extra.get(n)) + " stands where the " + kind + " " + text(missing.get(n)) + " belongs");
+                parts.add(text(extra.get(n)) + " is written instead of the " + kind + " " + text(missing.get(n)));
             }
         }
         return parts;

@@ -83,8 +83,7 @@ public final class HandTable {
                 if (text.isBlank()) {
                     continue;
                 } else if (row + i >= last || j >= columns.size()) {
-                    throw PixeronException.of("A block of %d rows and %d columns does not fit here; %d rows and %d columns are "
-                            + "left.", rows.size(), rows.get(i).size(), last - row, columns.size());
+                    throw PixeronException.of("A block of %d rows and %d columns does not fit here. There is space for %d rows and %d columns.", rows.size(), rows.get(i).size(), last - row, columns.size());
                 }
                 texts.put(new Place(table.key(row + i), columns.get(j)), text);
             }
@@ -140,13 +139,13 @@ public final class HandTable {
         List<String> columns = headless.columns();
         List<List<String>> rows = headless.rows();
         columns.stream().filter(column -> !table.columns().contains(column)).findFirst().ifPresent(unknown -> {
-            throw PixeronException.of("The table \"%s\" has no column \"%s\"; it has %s.", table.name(),
+            throw PixeronException.of("The table \"%s\" has no column \"%s\". It has %s.", table.name(),
                     Decimals.shortened(unknown), String.join(", ", table.columns()));
         });
         List<String> keys = table.columns().subList(0, table.keys());
         if (columns.size() < keys.size() || !columns.subList(0, keys.size()).equals(keys)) {
-            throw PixeronException.of(keys.size() == 1 ? "The first column must be %s, which says what row it is."
-                    : "The first columns must be %s, which say what row it is.", String.join(" and ", keys));
+            throw PixeronException.of(keys.size() == 1 ? "The first column must be %s, which identifies the row."
+                    : "The first columns must be %s, which identify the row.", String.join(" and ", keys));
         }
         Map<Place, String> texts = new HashMap<>();
         for (int i = hasHead ? 1 : 0; i < rows.size(); i++) {
@@ -154,7 +153,7 @@ public final class HandTable {
             if (row.stream().allMatch(String::isBlank)) {
                 continue;
             } else if (row.size() != columns.size()) {
-                throw PixeronException.of("Line %d has %d cells for %d columns.", i + 1, row.size(), columns.size());
+                throw PixeronException.of("Line %d has %d cells, but the table has %d columns.", i + 1, row.size(), columns.size());
             }
             String key = table.isKeyed() ? key(table, row, i) : table.key(0);
             for (int j = keys.size(); j < row.size(); j++) {
@@ -169,7 +168,7 @@ public final class HandTable {
         String key = written.get(0).equals("Σ") ? Table.SUM : Table.key(written.stream().map(cell -> Decimals.isNumber(cell)
                 ? Decimals.exact(Decimals.parse(cell)) : cell).toList());
         if (table.row(key) < 0) {
-            throw PixeronException.of("Line %d begins with \"%s\"; the table has no row with this %s.", line + 1,
+            throw PixeronException.of("Line %d begins with \"%s\", but the table has no row with this %s.", line + 1,
                     Decimals.shortened(String.join(" ", written)), String.join(" and ", table.columns().subList(0, table.keys())));
         }
         return key;

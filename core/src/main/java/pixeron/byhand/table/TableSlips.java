@@ -115,7 +115,7 @@ public final class TableSlips {
             return Optional.of(new TableSlip("miscounted", LevelRows.COUNT, 1, "At " + key + " you counted " + cell.byHand().text()
                     + " pixels; there are " + Decimals.working(cell.value()) + ".", List.of(cell)));
         } else if (cell.column().equals(LevelRows.RUNNING) && isFollowed) {
-            return Optional.of(new TableSlip("running-count-slip", LevelRows.RUNNING, 1, "From " + key + " on the running count is "
+            return Optional.of(new TableSlip("running-count-slip", LevelRows.RUNNING, 1, "From " + key + " on, the cumulative count is "
                     + Decimals.working(off.absolute()) + (off.signum() > 0 ? " too large." : " too small."), List.of(cell)));
         }
         return cell.column().equals(PixelTable.ROUNDED) ? rounded(cell) : Optional.empty();
@@ -128,7 +128,7 @@ public final class TableSlips {
             if (cell.byHand().agreesWith(rounding.apply(exact))) {
                 boolean isDown = rounding == Rounding.TRUNCATE;
                 return Optional.of(new TableSlip(isDown ? "rounded-down" : "rounded-up", PixelTable.ROUNDED, 1, Decimals.working(exact)
-                        + (isDown ? " lost its fraction instead of being rounded." : " was rounded up."), List.of(cell)));
+                        + (isDown ? " was rounded down instead of to nearest." : " was rounded up."), List.of(cell)));
             }
         }
         return Optional.empty();
@@ -147,7 +147,7 @@ public final class TableSlips {
             }
         }
         if (table.columns().contains(LevelRows.RUNNING) && table.columns().contains(LevelRows.COUNT)) {
-            all.add(new TableWay("share-not-running", "the count of the level itself is written, not the running one", LevelRows.RUNNING,
+            all.add(new TableWay("share-not-running", "the count of the level is written instead of the cumulative count", LevelRows.RUNNING,
                     row -> table.value(row, LevelRows.COUNT)));
         }
         for (String column : table.columns()) {
@@ -199,7 +199,7 @@ public final class TableSlips {
     /** Right values a row too far down or up, and fractions that are cut off at some decimal. */
     private static void addPlaces(List<TableWay> all, Table table, String column) {
         for (int far : new int[] {1, -1}) {
-            all.add(new TableWay("shifted-by-one", "everything is written one row too far " + (far > 0 ? "down" : "up"), column,
+            all.add(new TableWay("shifted-by-one", "all values are one row too far " + (far > 0 ? "down" : "up"), column,
                     row -> row - far < 0 || row - far >= table.rows().size() || row >= table.rows().size() ? Optional.empty()
                             : table.value(row - far, column)));
         }
@@ -207,7 +207,7 @@ public final class TableSlips {
         for (int decimals = 0; decimals <= 4; decimals++) {
             Rational tens = scale;
             all.add(new TableWay("rounded-down", decimals == 0 ? "the fraction is dropped instead of rounded"
-                    : "the digits behind decimal " + decimals + " are dropped instead of rounded", column,
+                    : "the digits after decimal " + decimals + " are dropped instead of rounded", column,
                     row -> table.value(row, column).filter(Rational.class::isInstance).map(value ->
                             Rounding.TRUNCATE.apply(value.times(tens)).dividedBy(tens))));
             scale = scale.times(Rational.of(10));

@@ -87,17 +87,17 @@ public record Start(At at, Optional<InTable> inTable, Optional<CellCheck> cell, 
      * @return one line: where, what was written, what is right, and what follows
      */
     public String sentence(Function<Pixel, String> place) {
-        String where = "It starts in step " + (position() + 1) + ", " + at.channel().map(channel -> channel + ", ").orElse("") + inTable.map(found -> found.kind.title() + ", " + found.row
-                + ", " + found.kind.column(found.cell.column()) + ": " + numbers(found.cell.byHand().text(),
+        String where = "First mistake: step " + (position() + 1) + ", " + at.channel().map(channel -> channel + ", ").orElse("") + inTable.map(found -> found.kind.title() + ", " + found.row
+                + ", " + found.kind.column(found.cell.column()) + ". " + numbers(found.cell.byHand().text(),
                         Decimals.working(found.cell.value())))
-                .orElseGet(() -> place.apply(cell.orElseThrow().pixel()) + ": " + numbers(cell.orElseThrow().byHand().text(),
+                .orElseGet(() -> place.apply(cell.orElseThrow().pixel()) + ". " + numbers(cell.orElseThrow().byHand().text(),
                         Decimals.working(cell.orElseThrow().value())));
         return where + "." + (following == 0 ? "" : " " + following + (following == 1 ? " later difference follows."
-                : " later differences follow.")) + (others == 0 ? "" : " " + others + (others == 1 ? " other cell is" : " other cells are")
-                        + " wrong as well.");
+                : " later differences follow.")) + (others == 0 ? "" : " " + others + (others == 1 ? " other cell differs" : " other cells differ")
+                        + " as well.");
     }
 
     private static String numbers(String written, String right) {
-        return written + " for " + right;
+        return "You wrote " + written + "; the correct value is " + right;
     }
 }

@@ -61,7 +61,7 @@ public record AnswerFolder(List<Handed> handed, List<String> leftOut) {
                 @Override
                 public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {
                     if (isAnswer(file.getFileName().toString())) {
-                        found.add(handed(folder, file, attributes.isRegularFile() ? "" : "It is no ordinary file."));
+                        found.add(handed(folder, file, attributes.isRegularFile() ? "" : "It is not a regular file."));
                     } else {
                         leftOut.add(source(folder, file));
                     }
@@ -70,12 +70,12 @@ public record AnswerFolder(List<Handed> handed, List<String> leftOut) {
 
                 @Override
                 public FileVisitResult visitFileFailed(Path file, IOException why) {
-                    found.add(handed(folder, file, "It cannot be looked into; check its permissions."));
+                    found.add(handed(folder, file, "Cannot open this folder. Check its permissions."));
                     return FileVisitResult.CONTINUE;
                 }
             });
         } catch (IOException unreadable) {
-            throw PixeronException.because(unreadable, "%s cannot be read: %s.", folder, unreadable.getMessage());
+            throw PixeronException.because(unreadable, "Cannot read %s: %s.", folder, unreadable.getMessage());
         }
         found.sort(Comparator.comparing(Handed::file));
         handed.addAll(found);

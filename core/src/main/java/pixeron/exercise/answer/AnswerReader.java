@@ -64,7 +64,7 @@ public final class AnswerReader {
             throw problem.getMessage().startsWith(name(file)) ? problem : PixeronException.because(problem, "%s: %s", name, problem.getMessage());
         }
         if (all.isEmpty()) {
-            throw PixeronException.of("%s: It holds no answer: nothing is written in it, or none of its sheets has a code.", name);
+            throw PixeronException.of("%s: No answer found. The table is empty, or none of its sheets has a code.", name);
         }
         return all;
     }
@@ -76,10 +76,10 @@ public final class AnswerReader {
         try {
             long most = name(handed.file()).matches(TEXT) ? MOST_TEXT : MOST_BYTES;
             if (Files.isRegularFile(handed.file()) && Files.size(handed.file()) > most) {
-                throw PixeronException.of("%s: It is larger than %d MiB, more than any answer.", handed.source(), most >> 20);
+                throw PixeronException.of("%s: The file is larger than %d MiB, the limit for answers.", handed.source(), most >> 20);
             }
         } catch (IOException unreadable) {
-            throw PixeronException.because(unreadable, "%s: It cannot be read: %s.", handed.source(), unreadable.getMessage());
+            throw PixeronException.because(unreadable, "%s: Cannot read the file: %s.", handed.source(), unreadable.getMessage());
         }
     }
 

@@ -142,7 +142,7 @@ public final class AnswerTable {
         for (int n = 0; n < rows.size(); n++) {
             int number = part(rows.get(n));
             if (number > parts.size()) {
-                throw PixeronException.of("It has a part %d, and the exercise has %d.", number, parts.size());
+                throw PixeronException.of("The table has a part %d, but the exercise has only %d.", number, parts.size());
             } else if (number > 0) {
                 Part part = parts.get(number - 1);
                 work = part instanceof Part.OfCells result ? readCells(rows, n + 2, result, work) : readTable(rows, n + 1, (Part.OfTable) part, work);
@@ -156,7 +156,7 @@ public final class AnswerTable {
         for (Pixel pixel : part.pixels()) {
             List<String> row = first + pixel.row() < rows.size() ? rows.get(first + pixel.row()) : List.of();
             if (row.isEmpty() || !row.get(0).equals(String.valueOf(pixel.row()))) {
-                throw PixeronException.of("Row %d of \"%s\" does not stand where it belongs; leave the rows of the table as they are.", pixel.row(), part.title());
+                throw PixeronException.of("Row %d of \"%s\" is in the wrong place. Do not move the rows of the table.", pixel.row(), part.title());
             }
             String text = pixel.column() + 1 < row.size() ? row.get(pixel.column() + 1) : "";
             if (!text.isBlank()) {
@@ -176,13 +176,13 @@ public final class AnswerTable {
             List<String> row = head + 1 + n < rows.size() ? rows.get(head + 1 + n) : List.of();
             List<String> key = table.isKeyed() && row.size() >= keys ? row.subList(0, keys) : List.of();
             if (table.isKeyed() && !Table.key(key).equals(table.key(asked.get(n)))) {
-                throw PixeronException.of("The row %s of \"%s\" does not stand where it belongs; leave the rows of the table as they are.",
+                throw PixeronException.of("The row %s of \"%s\" is in the wrong place. Do not move the rows of the table.",
                         table.rowName(asked.get(n)), part.title());
             }
             for (String column : part.columns()) {
                 int at = columns.indexOf(column);
                 if (at < 0) {
-                    throw PixeronException.of("\"%s\" has no column \"%s\" any more.", part.title(), column);
+                    throw PixeronException.of("The column \"%2$s\" of \"%1$s\" is missing.", part.title(), column);
                 } else if (at < row.size() && !row.get(at).isBlank() && !row.get(at).equals(DOT)) {
                     texts.put(new HandTable.Place(table.key(asked.get(n)), column), row.get(at));
                 }
@@ -195,7 +195,7 @@ public final class AnswerTable {
     private static Project readResult(CellTable cells, Variant variant, Project work) {
         List<Part.OfCells> results = new ArrayList<>(variant.parts().stream().filter(Part.OfCells.class::isInstance).map(Part.OfCells.class::cast).toList());
         Collections.reverse(results);
-        PixeronException problem = PixeronException.of("It has no line \"%s 1\" behind which values stand, and the exercise asks for no result.", PART);
+        PixeronException problem = PixeronException.of("No answers found: there is no line \"%s 1\". Use the table that came with the exercise.", PART);
         for (Part.OfCells part : results) {
             try {
                 HandSheet sheet = AnswerFile.only(cells, part.operation().frame());

@@ -48,7 +48,7 @@ public record Received(String source, String name, List<Code> codes, Content con
             Frame frame = work.chain().input().frame();
             if (!project.chain().input().equals(work.chain().input())) {
                 Frame theirs = project.chain().input().frame();
-                throw PixeronException.of("Its image (%d × %d) is not that of variant %s%s.", theirs.rows(), theirs.columns(), variant.code(),
+                throw PixeronException.of("The image (%d × %d) differs from that of variant %s%s.", theirs.rows(), theirs.columns(), variant.code(),
                         theirs.equals(frame) ? "; some of its values were changed" : ", which has " + frame.rows() + " × " + frame.columns());
             }
             for (int n = 0; n < work.chain().size() && n < project.chain().size(); n++) {

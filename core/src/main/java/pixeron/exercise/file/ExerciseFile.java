@@ -36,6 +36,8 @@ public final class ExerciseFile {
     private static final String TABLE = "table";
     private static final String PIXEL = "pixel";
     private static final String CONSTANTS = "constants";
+    private static final String COMPONENT = "component";
+    /** The name of the field in earlier versions, which is still written beside the other. */
     private static final String FACE = "face";
     private static final String AREA = "area";
     private static final String ALL = "all";
@@ -101,7 +103,7 @@ public final class ExerciseFile {
     private static void write(Asked part, ObjectNode node) {
         node.put("step", part.step());
         if (!part.face().equals(Image.VALUE)) {
-            node.put(FACE, part.face());
+            node.put(COMPONENT, part.face()).put(FACE, part.face());
         }
         Asked.What what = part.what();
         if (what instanceof Asked.All) {
@@ -163,7 +165,7 @@ public final class ExerciseFile {
 
     private static Wish wish(Fields fields) {
         fields.names().stream().filter(name -> !List.of("noTies", "decimals", "clipped").contains(name)).findFirst().ifPresent(name -> {
-            throw fields.problem(name, "is no wish; there are noTies, decimals and clipped");
+            throw fields.problem(name, "is not a constraint. Use noTies, decimals and clipped");
         });
         return new Wish(fields.has("noTies") && fields.flag("noTies"), fields.has("decimals") ? OptionalInt.of(fields.number("decimals"))
                 : OptionalInt.empty(), fields.has("clipped") ? fields.number("clipped") : 0);
@@ -172,7 +174,7 @@ public final class ExerciseFile {
     private static Asked asked(Fields part) {
         List<String> kinds = List.of(CELLS, AREA, TABLE, PIXEL, CONSTANTS).stream().filter(part::has).toList();
         if (kinds.size() != 1) {
-            throw part.problem(CELLS, "or area, table, pixel or constants: just one of them says what is asked");
+            throw part.problem(CELLS, "or area, table, pixel or constants: use exactly one of them");
         }
         Asked.What what = switch (kinds.get(0)) {
             case CELLS -> part.isText(CELLS) && part.text(CELLS).equals(ALL) ? new Asked.All() : new Asked.Some(part.texts(CELLS).stream()
@@ -182,13 +184,13 @@ public final class ExerciseFile {
             case PIXEL -> new Asked.OnTheWay(pixel(part, PIXEL, part.text(PIXEL)));
             default -> new Asked.Constants();
         };
-        return new Asked(part.number("step"), Optional.of(part).filter(p -> p.has(FACE)).map(p -> p.text(FACE)).orElse(Image.VALUE), what,
+        return new Asked(part.number("step"), part.findText(COMPONENT).or(() -> part.findText(FACE)).orElse(Image.VALUE), what,
                 part.has("points") ? number(part, "points") : Rational.ONE);
     }
 
     private static Pixel pixel(Fields part, String field, String place) {
         if (!place.matches("\\d{1,9},\\d{1,9}")) {
-            throw part.problem(field, "has the place \"" + Decimals.shortened(place) + "\"; right is \"row,column\"");
+            throw part.problem(field, "has the place \"" + Decimals.shortened(place) + "\". Use the form \"row,column\"");
         }
         String[] numbers = place.split(",");
         return new Pixel(Integer.parseInt(numbers[0]), Integer.parseInt(numbers[1]));

@@ -15,7 +15,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Rational;
 
 /**
- * Something to be practised: an exercise in three sizes.
+ * Something to be practiced: an exercise in three sizes.
  *
  * @param id one word, for files and progress
  * @param title for people

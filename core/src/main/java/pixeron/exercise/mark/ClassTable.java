@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.exercise.Asked;
 import pixeron.exercise.Code;
 
@@ -26,8 +27,18 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         titles = List.copyOf(titles);
     }
 
-    /** How often something came up, and by whom. */
-    public record Count(String what, List<String> by) {
+    /**
+     * The students who made a slip.
+     *
+     * @param id of the slip; two joined by " + " if they were made at once
+     * @param by the names
+     */
+    public record Count(String id, List<String> by) {
+
+        /** Returns the title of the slip. */
+        public String title() {
+            return SlipTitles.ofWritten(id);
+        }
     }
 
     /**
@@ -48,7 +59,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
 
     /** @return the head of the rows of people */
     public List<String> head() {
-        List<String> head = new ArrayList<>(List.of("name", "code", "filled", "agree", "follow", "differ", "first slip", "where it starts", "points"));
+        List<String> head = new ArrayList<>(List.of("name", "code", "filled", "agree", "follow", "differ", "first slip", "first slip title", "where it starts", "points"));
         IntStream.rangeClosed(1, titles.size()).forEach(n -> head.add("points part " + n));
         head.addAll(List.of("comment", "file", "problem"));
         return head;
@@ -59,10 +70,10 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         List<String> row = new ArrayList<>(List.of(marked.name(), marked.code().map(Code::toString).orElse(NOBODY)));
         if (marked.isMarked()) {
             row.addAll(List.of(String.valueOf(marked.filled()), String.valueOf(marked.agree()), String.valueOf(marked.follow()), String.valueOf(marked.differ()),
-                    marked.firstSlip().orElse(""), marked.starts().orElse(""), Asked.written(marked.points(followCounts))));
+                    marked.firstSlip().orElse(""), marked.firstSlip().map(SlipTitles::ofWritten).orElse(""), marked.starts().orElse(""), Asked.written(marked.points(followCounts))));
             marked.parts().forEach(part -> row.add(Asked.written(part.points(followCounts))));
         } else {
-            IntStream.range(0, 7 + titles.size()).forEach(n -> row.add(""));
+            IntStream.range(0, 8 + titles.size()).forEach(n -> row.add(""));
         }
         row.addAll(List.of(marked.comment(), marked.source(), marked.problem()));
         return row;
@@ -101,8 +112,8 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
 
     /** @return head and rows of slips: how often, by whom */
     public List<List<String>> slipRows() {
-        List<List<String>> rows = new ArrayList<>(List.of(List.of("slip", "count", "by")));
-        slips().forEach(slip -> rows.add(List.of(slip.what(), String.valueOf(slip.by().size()), slip.by().stream().collect(Collectors.joining("; ")))));
+        List<List<String>> rows = new ArrayList<>(List.of(List.of("slip", "title", "count", "by")));
+        slips().forEach(slip -> rows.add(List.of(slip.id(), slip.title(), String.valueOf(slip.by().size()), slip.by().stream().collect(Collectors.joining("; ")))));
         return rows;
     }
 

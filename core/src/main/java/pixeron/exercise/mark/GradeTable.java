@@ -48,7 +48,7 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
 
     /** How often a person handed something in. */
     public enum Handing {
-        NOTHING("handed in nothing"), ONCE(""), SEVERAL("handed in more than one answer"), NOT_LISTED("not on the list of people");
+        NOTHING("no answer"), ONCE(""), SEVERAL("more than one answer"), NOT_LISTED("not on the list");
 
         private final String words;
 
@@ -83,7 +83,7 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
             if (!known.contains(other)) {
                 People.Person somebody = new People.Person(people.isPresent() ? "" : ClassTable.who(other), other.name(), other.code());
                 Line line = line(somebody, List.of(other), followCounts);
-                lines.add(people.isEmpty() ? line : new Line(somebody, Handing.NOT_LISTED, line.answer(), joined("Not on the list of people.", line.note())));
+                lines.add(people.isEmpty() ? line : new Line(somebody, Handing.NOT_LISTED, line.answer(), joined("Not on the list.", line.note())));
             }
         }
         return new GradeTable(lines, maximum, followCounts);
@@ -92,11 +92,11 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
     private static Line line(People.Person person, List<Marked> own, boolean followCounts) {
         Optional<Marked> best = own.stream().filter(Marked::isMarked).max(Comparator.comparing(answer -> answer.points(followCounts)));
         if (own.isEmpty()) {
-            return new Line(person, Handing.NOTHING, best, "Nothing was handed in.");
+            return new Line(person, Handing.NOTHING, best, "No answer was submitted.");
         }
         String problem = best.orElse(own.get(0)).problem();
         return own.size() == 1 ? new Line(person, Handing.ONCE, best, problem)
-                : new Line(person, Handing.SEVERAL, best, joined(own.size() + " answers were handed in; the one with the most points counts.", problem));
+                : new Line(person, Handing.SEVERAL, best, joined(own.size() + " answers were submitted; the one with the most points counts.", problem));
     }
 
     private static String joined(String first, String then) {
@@ -118,7 +118,7 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
         int equals = text.indexOf('=');
         String word = (equals < 0 ? text : text.substring(0, equals)).strip().toLowerCase(Locale.ROOT);
         Column column = Arrays.stream(Column.values()).filter(one -> word(one).equals(word)).findFirst().orElseThrow(() ->
-                PixeronException.of("There is no column \"%s\"; there are id, name, code, points, maximum, percent and feedback.", word));
+                PixeronException.of("There is no column \"%s\". Use id, name, code, points, maximum, percent and feedback.", word));
         return new Titled(column, equals < 0 ? word : text.substring(equals + 1).strip());
     }
 
@@ -154,7 +154,7 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
             if (answer.filled() < answer.cells()) {
                 words.add(answer.filled() + " of " + answer.cells() + " cells are filled in.");
             } else if (answer.agree() == answer.cells()) {
-                words.add("Everything is right.");
+                words.add("All values are correct.");
             }
             answer.starts().ifPresent(words::add);
             answer.slip().map(Marked.Slip::words).ifPresent(words::add);

@@ -111,7 +111,7 @@ public final class Marker {
 
     /** @return what went wrong with one answer, in words */
     private static String words(Throwable broken) {
-        return broken instanceof CancellationException ? "Marking it takes longer than " + MOST_SECONDS + " s." : PixeronException.words(broken);
+        return broken instanceof CancellationException ? "Marking takes longer than " + MOST_SECONDS + " s." : PixeronException.words(broken);
     }
 
     /** @return what is said of one answer */
@@ -130,9 +130,9 @@ public final class Marker {
 
     private String withoutCode(Received answer) {
         List<Code> codes = answer.codes();
-        return codes.isEmpty() ? "No code is found in it; write it beside \"code\" or into the name of the file, such as " + new Code(exercise, 1) + "."
-                : codes.stream().noneMatch(code -> code.exercise().equals(exercise)) ? "Its code " + codes.get(0) + " is of another exercise; this one is " + exercise + "."
-                        : "It has several codes, " + codes.stream().map(Code::toString).collect(Collectors.joining(", ")) + "; leave the right one.";
+        return codes.isEmpty() ? "No code found. Write the code beside \"code\" or into the file name, such as " + new Code(exercise, 1) + "."
+                : codes.stream().noneMatch(code -> code.exercise().equals(exercise)) ? "The code " + codes.get(0) + " belongs to another exercise; this one is " + exercise + "."
+                        : "The answer has several codes, " + codes.stream().map(Code::toString).collect(Collectors.joining(", ")) + ". Keep the correct one.";
     }
 
     private Marked mark(Received answer, Code code, Prepared variant, Project work) {
@@ -149,7 +149,7 @@ public final class Marker {
         } catch (CancellationException tooLong) {
             // What is right is known all the same.
             return new Marked(answer.source(), answer.name(), Optional.of(code), parts, Optional.empty(), starts, Optional.of(work),
-                    "Its slips were not found within " + MOST_SECONDS + " s.", "");
+                    "The slips were not found within " + MOST_SECONDS + " s.", "");
         }
     }
 

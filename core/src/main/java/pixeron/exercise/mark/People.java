@@ -53,14 +53,14 @@ public record People(List<Person> all) {
         List<List<String>> rows = CellTable.read(file).trimmed().rows();
         List<String> head = rows.isEmpty() ? List.of() : rows.get(0).stream().map(word -> word.toLowerCase(Locale.ROOT)).toList();
         if (head.stream().noneMatch(HEADS::contains)) {
-            throw PixeronException.of("%s: The first row of a list of people names its columns; right is id, name or code.", file.getFileName());
+            throw PixeronException.of("%s: The first row must name the columns. Use id, name or code.", file.getFileName());
         }
         List<Person> all = new ArrayList<>();
         for (List<String> row : rows.subList(1, rows.size())) {
             String code = cell(row, head.indexOf("code"));
             Person person = new Person(cell(row, head.indexOf("id")), cell(row, head.indexOf("name")), Code.all(code).stream().findFirst());
             if (!code.isEmpty() && person.code().isEmpty()) {
-                throw PixeronException.of("%s: \"%s\" is no code; right is such as K3F7-012.", file.getFileName(), code);
+                throw PixeronException.of("%s: “%s” is not a valid code. Use the form K3F7-012.", file.getFileName(), code);
             } else if (!person.id().isEmpty() || !person.name().isEmpty() || person.code().isPresent()) {
                 all.add(person);
             }

@@ -61,7 +61,7 @@ public final class ReportFolder {
         } catch (CancellationException stopped) {
             // Nobody wants the files any more, or this one alone takes too long.
             progress.report(1);
-            return marked.noting(names.get(n) + " is missing: making it takes too long.");
+            return marked.noting(names.get(n) + " is missing because making it takes too long.");
         } catch (RuntimeException | Error broken) {
             return marked.noting(names.get(n) + " is missing: " + PixeronException.words(broken));
         }

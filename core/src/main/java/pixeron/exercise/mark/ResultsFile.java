@@ -18,8 +18,8 @@ public final class ResultsFile {
 
     private static final String SLIPS = "-slips";
     private static final String PARTS = "-parts";
-    /** How the tables begin, that of the people first. */
-    private static final List<List<String>> HEADS = List.of(List.of("name", "code", "filled"), List.of("slip", "count", "by"), List.of("part", "title", "cells"));
+    /** How the tables begin, that of the people first. The second is that of slips in earlier versions. */
+    private static final List<List<String>> HEADS = List.of(List.of("name", "code", "filled"), List.of("slip", "count", "by"), List.of("slip", "title", "count"), List.of("part", "title", "cells"));
 
     private ResultsFile() {
     }
@@ -28,7 +28,7 @@ public final class ResultsFile {
     public static void requireKnown(Path file) {
         String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
         if (!name.endsWith(".csv") && !name.endsWith(".xlsx")) {
-            throw PixeronException.of("Results are written as .csv or .xlsx, and \"%s\" ends with neither.", file.getFileName());
+            throw PixeronException.of("“%s” has no valid ending. Results are written as .csv or .xlsx.", file.getFileName());
         }
     }
 

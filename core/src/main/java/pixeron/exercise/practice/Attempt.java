@@ -3,7 +3,7 @@ package pixeron.exercise.practice;
 import java.util.List;
 
 /**
- * One exercise that was practised.
+ * One exercise that was practiced.
  *
  * @param topic its id
  * @param variant its number, from 1

@@ -1,2 +1,2 @@
-/** Practising alone: which exercise comes next, and what is remembered of those that were done. */
+/** Practicing alone: which exercise comes next, and what is remembered of those that were done. */
 package pixeron.exercise.practice;

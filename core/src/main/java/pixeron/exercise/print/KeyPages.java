@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import pixeron.PixeronException;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.exercise.Part;
 import pixeron.exercise.SlipValues;
 import pixeron.exercise.Variant;
@@ -99,9 +100,9 @@ public final class KeyPages {
         }
         if (!typical.isEmpty()) {
             pages.space(3);
-            pages.paragraph("Other values that are met there:", pages.words(), 9, Ink.BLACK, 0);
+            pages.paragraph("Common wrong values for this cell:", pages.words(), 9, Ink.BLACK, 0);
             for (SlipValues.SlipValue slip : typical) {
-                pages.paragraph(Decimals.working(slip.value()) + " when " + slip.words() + " (" + slip.id() + ")", pages.words(), 8.5f, Ink.BLACK, 10);
+                pages.paragraph(Decimals.working(slip.value()) + " when " + slip.words() + " (" + SlipTitles.of(slip.id()) + ")", pages.words(), 8.5f, Ink.BLACK, 10);
             }
         }
         pages.space(8);

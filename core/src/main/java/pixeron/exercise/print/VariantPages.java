@@ -36,7 +36,7 @@ final class VariantPages {
             }
             return pages.bytes();
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The %s cannot be made: %s.", what, trouble.getMessage());
+            throw PixeronException.because(trouble, "Cannot create the %s: %s.", what, trouble.getMessage());
         }
     }
 }

@@ -82,22 +82,22 @@ public final class Worksheet {
         Stream<String> ofVariants = variants.stream().flatMap(variant -> ENDINGS.stream().map(ending -> variant.code() + ending));
         Stream<String> ofAll = Stream.concat(Stream.of(SHEETS, KEY), formats.stream().map(QuizFormat::fileName));
         Stream.concat(ofVariants, ofAll).map(folder::resolve).filter(Files::exists).findFirst().ifPresent(file -> {
-            throw PixeronException.of("%s is there already and may have been filled in.", file);
+            throw PixeronException.of("%s already exists and may contain answers.", file);
         });
     }
 
     private static void make(Path folder) {
         if (Files.exists(folder) && !Files.isDirectory(folder)) {
-            throw PixeronException.of("%s is a file; name a folder.", folder);
+            throw PixeronException.of("%s is a file. Choose a folder.", folder);
         }
         try {
             Path parent = folder.toAbsolutePath().getParent();
             if (parent != null && !Files.isDirectory(parent)) {
-                throw PixeronException.of("There is no folder %s to make \"%s\" in.", parent, folder.getFileName());
+                throw PixeronException.of("There is no folder %s for \"%s\".", parent, folder.getFileName());
             }
             Files.createDirectories(folder);
         } catch (IOException trouble) {
-            throw PixeronException.because(trouble, "The folder %s cannot be made.", folder);
+            throw PixeronException.because(trouble, "Cannot create the folder %s.", folder);
         }
     }
 

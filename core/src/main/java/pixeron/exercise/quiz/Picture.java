@@ -6,7 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import pixeron.exercise.Variant;
 import pixeron.format.ImageFiles;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -38,7 +38,7 @@ record Picture(String name, String words, byte[] png) {
 
     private static Result spread(Result result) {
         List<Image> all = result.faces().stream().map(face -> spread(face.image())).toList();
-        return result instanceof ColourImage ? new ColourImage(all.get(0), all.get(1), all.get(2), all.stream().skip(3).findFirst()) : all.get(0);
+        return result instanceof ColorImage ? new ColorImage(all.get(0), all.get(1), all.get(2), all.stream().skip(3).findFirst()) : all.get(0);
     }
 
     /** Each pixel is a square of the same size; values outside 0–M are clipped. */

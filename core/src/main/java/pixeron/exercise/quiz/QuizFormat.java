@@ -44,7 +44,7 @@ public enum QuizFormat implements Worded {
      */
     public static Set<QuizFormat> named(String word) {
         return word.equals(ALL) ? EnumSet.allOf(QuizFormat.class) : EnumSet.of(Worded.find(values(), word).orElseThrow(() -> PixeronException.of(
-                "\"%s\" is not a quiz format; use %s or %s.", word, Worded.list(values()), ALL)));
+                "\"%s\" is not a valid quiz format. Use %s or %s.", word, Worded.list(values()), ALL)));
     }
 
     @Override
@@ -67,7 +67,7 @@ public enum QuizFormat implements Worded {
         try {
             return maker.bytes(questions);
         } catch (IOException | XMLStreamException trouble) {
-            throw PixeronException.because(trouble, "The quiz cannot be made: %s.", trouble.getMessage());
+            throw PixeronException.because(trouble, "Cannot create the quiz: %s.", trouble.getMessage());
         }
     }
 }

@@ -39,19 +39,19 @@ public final class DemoCases {
     public static List<DemoCase> all() {
         return List.of(threeBitSort(), levelsOfTheSort(), faintProof(), faintProofLarge(), speckledProof(),
                 unevenlyLitProof(), dustyOrnament(), PlacesCases.twoPulls(), PlacesCases.bandedProof(), PlacesCases.laidPaper(), PlacesCases.borderStrip(), PlacesCases.dustyStrip(),
-                ColourCase.colourProof(), ColourCase.registrationMarks(), PlacesCases.twoProofs());
+                ColorCase.colorProof(), ColorCase.registrationMarks(), PlacesCases.twoProofs());
     }
 
     private static DemoCase threeBitSort() {
         return demo("Three-bit sort", Workshop::sort,
-                "An 8 × 8 type sort with levels 0–7. Five rows by hand: the fractions were dropped.",
+                "An 8 × 8 type sort with levels 0–7. Five rows by hand: fractions were rounded down.",
                 List.of("multiply factor=1.25", "subtract amount=1", "threshold at=4 compare=at-least"),
                 project -> withHand(project, 0, new Area(0, 0, 5, 8), step(project, 0).with(Rounding.TRUNCATE)));
     }
 
     private static DemoCase levelsOfTheSort() {
         return demo("Levels of the sort", Workshop::sort,
-                "The same sort equalized over its levels table. By hand, one sum went wrong and others follow from it.",
+                "The same sort equalized over its levels table. By hand, one sum is wrong and others follow from it.",
                 List.of("equalize", "threshold-otsu"),
                 project -> withSlippedSum(withHand(project, 0, new Area(0, 0, 3, 8),
                         StepLine.parse("equalize rounding=truncate"))));
@@ -76,7 +76,7 @@ public final class DemoCases {
 
     private static DemoCase faintProof() {
         return demo("Faint proof", () -> Workshop.faintProof(16),
-                "Too little ink: levels 96–164 are spread to 0–255, then brightened. In both the values by hand show a slip.",
+                "Too little ink: levels 96–164 are stretched to 0–255, then brightened. Both steps have a slip by hand.",
                 List.of("linear gain=3.75 bias=-360", "add amount=30", "threshold at=128 compare=at-least"),
                 project -> withHand(
                         withHand(project, 0, new Area(4, 0, 6, 16), step(project, 0).with(Rounding.TRUNCATE)),
@@ -85,7 +85,7 @@ public final class DemoCases {
 
     private static DemoCase faintProofLarge() {
         return demo("Faint proof, large", () -> Workshop.faintProof(64),
-                "The same proof as a picture of 64 × 64. A few values by hand were left unrounded.",
+                "The same proof as a picture of 64 × 64. Some values by hand were not rounded.",
                 List.of("linear gain=3.75 bias=-360", "invert", "clamp low=16 high=235"),
                 project -> withHand(project, 0, new Area(30, 28, 4, 8), step(project, 0).with(Rounding.NONE)));
     }
@@ -99,16 +99,16 @@ public final class DemoCases {
 
     private static DemoCase unevenlyLitProof() {
         return demo("Unevenly lit proof", Workshop::unevenlyLitProof,
-                "Lit from the left: one threshold cannot part ink from paper. By hand, values above 255 went round to 0.",
+                "Lit from the left: one threshold cannot separate ink from paper. By hand, values above 255 wrapped around.",
                 List.of("multiply factor=1.3", "threshold at=140"),
                 project -> withHand(project, 0, new Area(0, 0, 6, 12), step(project, 0).with(Overflow.WRAP)));
     }
 
     private static DemoCase dustyOrnament() {
         return demo("Dusty ornament", Workshop::dustyOrnament,
-                "Two specks of dust: a kernel spreads them, a median removes them. By hand, fractions were dropped.",
-                List.of("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=repeat", "median size=3 border=mirror-whole",
-                        "sobel part=x border=repeat"),
+                "Two specks of dust: a kernel spreads them, a median removes them. By hand, fractions were rounded down.",
+                List.of("kernel weights=\"1 2 1 | 2 4 2 | 1 2 1\" border=replicate", "median size=3 border=mirror-whole",
+                        "sobel part=x border=replicate"),
                 project -> withHand(project, 0, new Area(1, 0, 3, 8), step(project, 0).with(Rounding.TRUNCATE)));
     }
 

@@ -23,11 +23,11 @@ final class PlacesCases {
      */
     static DemoCase twoPulls() {
         return DemoCases.demo("Two pulls", () -> Workshop.pull(1, false),
-                "Two proofs of one forme, one shifted: moved back, the difference is a hair. By hand, 0 came in at the border.",
-                List.of("move down=-1 right=-1 border=repeat"), moved -> {
+                "Two proofs of one forme, one shifted. Translated back, they differ by a hair. By hand, values outside were 0.",
+                List.of("translate down=-1 right=-1 border=replicate"), moved -> {
                     Project pulls = moved.withImage("first pull", new Origin("demo data", "demo", 1, List.of()), Workshop.pull(0, true));
                     Project project = DemoCases.with(pulls, List.of("combine with=first-pull by=absolute-difference", "threshold at=40 compare=at-least"));
-                    project = DemoCases.withHand(project, 0, new Area(12, 0, 4, 16), StepLine.parse("move down=-1 right=-1"));
+                    project = DemoCases.withHand(project, 0, new Area(12, 0, 4, 16), StepLine.parse("translate down=-1 right=-1"));
                     project = DemoCases.withHand(project, 1, new Area(5, 4, 4, 8), StepLine.parse("combine with=first-pull by=difference"));
                     return DemoCases.with(project.branched(Project.SOURCE), List.of("combine with=first-pull by=difference overflow=keep")).onBranch(Project.FIRST_BRANCH);
                 });
@@ -36,7 +36,7 @@ final class PlacesCases {
     /** One proof is made brighter, the other darker and harder by steps of its own, and both are added. */
     static DemoCase twoProofs() {
         return DemoCases.demo("Light and dark proof", () -> Workshop.pull(0, false),
-                "One proof is made brighter, another darker by steps of its own; then both are added. By hand, values wrapped round.",
+                "One proof is made brighter, another darker, and both are added. By hand, values wrapped around.",
                 List.of("add amount=60"), brighter -> {
                     Project both = brighter.withImage("even", new Origin("demo data", "demo", 1, List.of()), Workshop.evenProof());
                     Project even = DemoCases.with(both.opened("even"), List.of("subtract amount=50", "stretch"));
@@ -50,9 +50,9 @@ final class PlacesCases {
     /** Every fourth row is too dark, as of a roller that turns unevenly, and a slower wave runs across. The other branch shows the bands alone. */
     static DemoCase bandedProof() {
         return DemoCases.demo("Banded proof", Workshop::evenProof,
-                "Bands of an uneven roller are two points of the spectrum. By hand, a period was taken for a number of waves.",
-                List.of("sine-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2", "fourier-inverse"), project -> {
-                    Project waves = DemoCases.withHand(project, 0, new Area(4, 0, 5, 16), StepLine.parse("sine-noise amplitude=24 cycles-rows=4 cycles-columns=8"));
+                "Bands from an uneven roller are two points in the spectrum. By hand, period and cycles were confused.",
+                List.of("periodic-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2", "fourier-inverse"), project -> {
+                    Project waves = DemoCases.withHand(project, 0, new Area(4, 0, 5, 16), StepLine.parse("periodic-noise amplitude=24 cycles-rows=4 cycles-columns=8"));
                     Spectrum before = (Spectrum) waves.chain().stage(2).before(Progress.NONE).required();
                     Area around = new Area(2, 4, 13, 9);
                     Pixel mate = Spectrum.place(before.frame(), -4, -2);
@@ -66,7 +66,7 @@ final class PlacesCases {
     /** Small enough to be summed up by hand: a wave over the columns, one over the rows, and their mean. */
     static DemoCase laidPaper() {
         return DemoCases.demo("Laid paper", Workshop::laidPaper,
-                "A 4 × 4 scrap taken apart into waves by hand. The imaginary parts were turned the other way.",
+                "A 4 × 4 scrap transformed into waves by hand. The imaginary parts have the wrong sign.",
                 List.of("fourier", "notch u=0 v=1", "fourier-inverse"), project -> {
                     Area all = new Area(0, 0, 4, 4);
                     Project real = DemoCases.withFace(project, 0, SpectrumFace.REAL, all, pixel -> pixel, sheet -> sheet);
@@ -77,7 +77,7 @@ final class PlacesCases {
     /** A strip of few different rows, so that it is made of few patterns. */
     static DemoCase borderStrip() {
         return DemoCases.demo("Border strip", Workshop::corner,
-                "A corner, flipped and set in a row. By hand, it was flipped the other way, and a crop got its last pixel for its size.",
+                "A corner, flipped and repeated in a row. By hand, the flip was wrong, and a crop used the last pixel as its size.",
                 List.of("flip direction=left-right", "tile right=4 mirrored=yes", "crop row=1 column=3 height=4 width=12"), project -> {
                     Project flipped = DemoCases.withHand(project, 0, new Area(0, 0, 6, 6), StepLine.parse("flip direction=up-down"));
                     Project tiled = DemoCases.withHand(flipped, 1, new Area(0, 0, 3, 24), DemoCases.step(flipped, 1));
@@ -88,8 +88,8 @@ final class PlacesCases {
     /** The strip is made of six patterns; every speck of dust needs more of them. */
     static DemoCase dustyStrip() {
         return DemoCases.demo("Dusty strip", Workshop::dustyStrip,
-                "A border strip is few patterns, dust is many: keep the strongest. By hand, σ was added up in place of σ².",
-                List.of("rank-keep energy=98 measure=squares", "combine with=step:0 by=absolute-difference", "threshold at=40 compare=at-least"), project ->
-                    DemoCases.withHand(project, 0, new Area(0, 0, 4, 12), StepLine.parse("rank-keep energy=98")));
+                "A border strip has low rank, dust has not: keep the largest singular values. By hand, σ was added instead of σ².",
+                List.of("low-rank energy=98 measure=squares", "combine with=step:0 by=absolute-difference", "threshold at=40 compare=at-least"), project ->
+                    DemoCases.withHand(project, 0, new Area(0, 0, 4, 12), StepLine.parse("low-rank energy=98")));
     }
 }

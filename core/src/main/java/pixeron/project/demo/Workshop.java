@@ -3,7 +3,7 @@ package pixeron.project.demo;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.IntUnaryOperator;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 
 /**
@@ -75,9 +75,9 @@ final class Workshop {
     }
 
     /** @return a proof in two inks, one blue and one ochre, whose corners are transparent */
-    static ColourImage colourProof() {
+    static ColorImage colorProof() {
         int size = 24;
-        return new ColourImage(channel(size, 42, 196), channel(size, 84, 132), channel(size, 160, 44),
+        return new ColorImage(channel(size, 42, 196), channel(size, 84, 132), channel(size, 160, 44),
                 Optional.of(Image.ofLevels(size, size, 255, n -> {
                     int fromEdge = Math.min(Math.min(n / size, size - 1 - n / size), 4)
                             + Math.min(Math.min(n % size, size - 1 - n % size), 4);
@@ -86,7 +86,7 @@ final class Workshop {
     }
 
     /** @return a corner of a sheet in tinted stock, 8 × 8 and opaque, on which marks are set: a little darker from column to column */
-    static ColourImage stock() {
+    static ColorImage stock() {
         int size = 8;
         int[] tint = {232, 220, 196};
         Image[] channels = new Image[tint.length];
@@ -94,16 +94,16 @@ final class Workshop {
             int level = tint[c];
             channels[c] = Image.ofLevels(size, size, 255, n -> level - 3 * (n % size) - n / size % 2);
         }
-        return new ColourImage(channels[0], channels[1], channels[2], Optional.empty());
+        return new ColorImage(channels[0], channels[1], channels[2], Optional.empty());
     }
 
-    /** One channel of the colour proof: petals in the first ink, the dot in the middle in the second, on paper. */
+    /** One channel of the color proof: petals in the first ink, the dot in the middle in the second, on paper. */
     private static Image channel(int size, int petals, int dot) {
         return Image.ofLevels(size, size, 255, n -> {
             double y = (n / size - (size - 1) / 2.0) / size;
             double x = (n % size - (size - 1) / 2.0) / size;
-            double colour = x * x + y * y < 0.02 ? dot : petals;
-            return limited((int) StrictMath.rint(240 + (colour - 240) * ink(n / size, n % size, size)), 255);
+            double color = x * x + y * y < 0.02 ? dot : petals;
+            return limited((int) StrictMath.rint(240 + (color - 240) * ink(n / size, n % size, size)), 255);
         });
     }
 

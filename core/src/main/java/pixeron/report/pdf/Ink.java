@@ -1,6 +1,6 @@
 package pixeron.report.pdf;
 
-/** The few colours of printed pages; each also has a sign or a place that says the same. */
+/** The few colors of printed pages; each also has a sign or a place that says the same. */
 public enum Ink {
     TEXT(0.12f, 0.16f, 0.20f), SOFT(0.38f, 0.43f, 0.48f), LINE(0.77f, 0.79f, 0.82f), WRONG(0.60f, 0.22f, 0.13f),
     WRONG_GROUND(0.98f, 0.90f, 0.87f), RIGHT(0.17f, 0.42f, 0.25f), GROUND(0.93f, 0.95f, 0.97f),

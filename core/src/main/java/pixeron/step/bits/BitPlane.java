@@ -27,12 +27,12 @@ public final class BitPlane extends PointStep {
             .only(n -> n.isInt() && n.toInt() >= 0 && n.toInt() <= LAST_BIT, "a whole number from 0 to 15");
     private static final ChoiceParameter.Choice LEVEL = new ChoiceParameter.Choice("level", "0 or M");
     private static final ChoiceParameter.Choice AS_BIT = new ChoiceParameter.Choice("bit", "0 or 1");
-    private static final ChoiceParameter AS = ChoiceParameter.of("as", "As", LEVEL, AS_BIT);
+    private static final ChoiceParameter AS = ChoiceParameter.of("as", "Output", LEVEL, AS_BIT);
 
     private final Expression bare = parsed("mod(floor(r / 2^bit), 2)");
 
     public BitPlane() {
-        super("bit-plane", "Bit plane", "Shows one binary digit of every level.", "mod(floor(r / 2^bit), 2) * M", BIT,
+        super("bit-plane", "Bit plane", "Shows one bit of every level.", "mod(floor(r / 2^bit), 2) * M", BIT,
                 AS);
     }
 

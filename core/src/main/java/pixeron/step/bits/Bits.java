@@ -40,21 +40,21 @@ public final class Bits extends PointStep {
     private final BinaryOperator<BigInteger> operation;
 
     private Bits(String word, String sentence, BinaryOperator<BigInteger> operation) {
-        super("bits-" + word, "Bits " + word, sentence, "r", MASK);
+        super("bits-" + word, "Bitwise " + word.toUpperCase(Locale.ROOT), sentence, "r", MASK);
         this.word = word;
         this.operation = operation;
     }
 
     public static Bits and() {
-        return new Bits(AND, "Keeps the binary digits where the mask has a 1.", BigInteger::and);
+        return new Bits(AND, "Keeps the bits where the mask is 1 and clears the others.", BigInteger::and);
     }
 
     public static Bits or() {
-        return new Bits(OR, "Sets the binary digits where the mask has a 1.", BigInteger::or);
+        return new Bits(OR, "Sets the bits where the mask is 1.", BigInteger::or);
     }
 
     public static Bits xor() {
-        return new Bits("xor", "Turns the binary digits round where the mask has a 1.", BigInteger::xor);
+        return new Bits("xor", "Inverts the bits where the mask is 1.", BigInteger::xor);
     }
 
     @Override
@@ -99,7 +99,7 @@ public final class Bits extends PointStep {
         if (sample instanceof Rational r && r.isWhole() && r.signum() >= 0) {
             return r.numerator();
         }
-        throw PixeronException.of("%s needs whole numbers from 0 on, and %s is none.", step.title(),
+        throw PixeronException.of("%s needs whole numbers of at least 0, but one value is %s.", step.title(),
                 Decimals.working(sample));
     }
 
@@ -113,8 +113,8 @@ public final class Bits extends PointStep {
 
     @Override
     public Optional<Opposite> opposite(Step step) {
-        return word.equals(AND) ? Optional.of(new Opposite("the bits are joined by or instead of and", step.as(or())))
-                : word.equals(OR) ? Optional.of(new Opposite("the bits are joined by and instead of or", step.as(and())))
+        return word.equals(AND) ? Optional.of(new Opposite("the bits are combined with OR instead of AND", step.as(or())))
+                : word.equals(OR) ? Optional.of(new Opposite("the bits are combined with AND instead of OR", step.as(and())))
                 : Optional.empty();
     }
 

@@ -15,20 +15,20 @@ import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
 /**
- * {@code shift by=n}: r·2ⁿ for n &gt; 0, ⌊r ÷ 2⁻ⁿ⌋ for n &lt; 0; −16 ≤ n ≤ 16.
+ * {@code bit-shift by=n}: r·2ⁿ for n &gt; 0, ⌊r ÷ 2⁻ⁿ⌋ for n &lt; 0; −16 ≤ n ≤ 16.
  *
  * <p>Domain: whole levels r. Source: A place in binary is a factor of 2, docs/definitions/point-steps.md.
  */
 public final class Shift extends PointStep {
 
     private static final int FARTHEST = 16;
-    private static final NumberParameter BY = NumberParameter.required("by", "By").sliding(Span.of(-8, 8))
+    private static final NumberParameter BY = NumberParameter.required("by", "Bits").sliding(Span.of(-8, 8))
             .only(n -> n.isInt() && n.toInt() >= -FARTHEST && n.toInt() <= FARTHEST, "a whole number from -16 to 16");
 
     private final Expression right = parsed("floor(r / 2^(-by))");
 
     public Shift() {
-        super("shift", "Shift", "Moves the binary digits: to the left doubles, to the right halves.", "r * 2^by", BY);
+        super("bit-shift", "Bit shift", "Shifts the bits: each place to the left doubles the value, each place to the right halves it.", "r * 2^by", BY);
     }
 
     @Override

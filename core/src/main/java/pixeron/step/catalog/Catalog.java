@@ -3,19 +3,20 @@ package pixeron.step.catalog;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.apache.commons.text.similarity.LevenshteinDistance;
+import pixeron.help.Searched;
 import pixeron.step.StepType;
 import pixeron.step.bits.BitPlane;
 import pixeron.step.bits.Bits;
 import pixeron.step.bits.Shift;
-import pixeron.step.colour.Compose;
-import pixeron.step.colour.GrayStep;
-import pixeron.step.colour.Swap;
+import pixeron.step.color.Compose;
+import pixeron.step.color.GrayStep;
+import pixeron.step.color.Swap;
 import pixeron.step.cut.Clamp;
 import pixeron.step.cut.Posterize;
 import pixeron.step.cut.Quantize;
@@ -77,9 +78,11 @@ public final class Catalog {
 
     private static final Map<String, StepType> MADE = new ConcurrentHashMap<>();
 
-    /** So many names are offered for one that is unknown. */
-    /** Of what is found by its sentence only, which comes last. */
-    private static final int IN_SENTENCE = 3;
+    /** Names that earlier versions wrote, with those of today. They are read and never written. */
+    private static final Map<String, String> EARLIER = Map.of("turn", "rotate", "move", "translate", "shift", "bit-shift", "pass", "frequency-filter",
+            "rank-keep", "low-rank", "threshold-two-means", "threshold-iterative", "threshold-share", "threshold-percentile", "colour", "merge",
+            "swap", "reorder", "sine-noise", "periodic-noise");
+    /** The number of names that are suggested for an unknown one. */
     private static final int NEAREST = 3;
     /** A name that is off by so many letters at most is likely meant. */
     private static final int LIKELY = 2;
@@ -113,7 +116,7 @@ public final class Catalog {
                 : isAsked.test("bits-and") ? Bits.and()
                 : isAsked.test("bits-or") ? Bits.or()
                 : isAsked.test("bits-xor") ? Bits.xor()
-                : isAsked.test("shift") ? new Shift()
+                : isAsked.test("bit-shift") ? new Shift()
                 : isAsked.test("depth") ? new Depth()
                 : isAsked.test("lookup") ? new Lookup()
                 : isAsked.test("formula") ? new OwnFormula()
@@ -122,8 +125,8 @@ public final class Catalog {
                 : isAsked.test("threshold") ? new Threshold()
                 : isAsked.test("band") ? new Band()
                 : isAsked.test("threshold-otsu") ? new Otsu()
-                : isAsked.test("threshold-two-means") ? new TwoMeans()
-                : isAsked.test("threshold-share") ? new ThresholdShare()
+                : isAsked.test("threshold-iterative") ? new TwoMeans()
+                : isAsked.test("threshold-percentile") ? new ThresholdShare()
                 : isAsked.test("threshold-local") ? new LocalThreshold()
                 : isAsked.test("kernel") ? new Kernel()
                 : isAsked.test("box") ? ReadyKernel.box()
@@ -146,11 +149,11 @@ public final class Catalog {
                 : isAsked.test("close") ? Morphology.close()
                 : isAsked.test("crop") ? new Crop()
                 : isAsked.test("pad") ? new Pad()
-                : isAsked.test("move") ? new Move()
+                : isAsked.test("translate") ? new Move()
                 : isAsked.test("flip") ? new Flip()
                 : isAsked.test("transpose") ? new Transpose()
                 : isAsked.test("tile") ? new Tile()
-                : isAsked.test("turn") ? new Turn()
+                : isAsked.test("rotate") ? new Turn()
                 : isAsked.test("resize") ? new Resize()
                 : isAsked.test("combine") ? new Combine()
                 : isAsked.test("paste") ? new Paste()
@@ -161,15 +164,15 @@ public final class Catalog {
                 : isAsked.test("salt-pepper") ? new SaltAndPepper()
                 : isAsked.test("uniform-noise") ? new UniformNoise()
                 : isAsked.test("gaussian-noise") ? new GaussianNoise()
-                : isAsked.test("sine-noise") ? new SineNoise()
+                : isAsked.test("periodic-noise") ? new SineNoise()
                 : isAsked.test("fourier") ? new Fourier()
                 : isAsked.test("notch") ? new Notch()
-                : isAsked.test("pass") ? new Pass()
+                : isAsked.test("frequency-filter") ? new Pass()
                 : isAsked.test("fourier-inverse") ? new FourierInverse()
-                : isAsked.test("rank-keep") ? new RankKeep()
+                : isAsked.test("low-rank") ? new RankKeep()
                 : isAsked.test("gray") ? new GrayStep()
-                : isAsked.test("colour") ? new Compose()
-                : isAsked.test("swap") ? new Swap()
+                : isAsked.test("merge") ? new Compose()
+                : isAsked.test("reorder") ? new Swap()
                 : null;
     }
 
@@ -184,8 +187,9 @@ public final class Catalog {
         return names().stream().map(Catalog::find).map(Optional::orElseThrow).toList();
     }
 
-    /** @return the kind with this name, if there is one */
-    public static Optional<StepType> find(String name) {
+    /** @return the kind with this name, or with this name in an earlier version; empty if there is none */
+    public static Optional<StepType> find(String written) {
+        String name = EARLIER.getOrDefault(written, written);
         StepType made = MADE.get(name);
         if (made == null) {
             made = first(name::equals);
@@ -198,25 +202,22 @@ public final class Catalog {
     }
 
     /**
+     * Returns the steps that match what was typed, the best first: by title, then by search word, then by sentence.
+     *
      * @param typed a few letters
-     * @return the kind that is called so, then those whose name begins with them, then those with them in the name, then those with them in the sentence
      */
     public static List<StepType> search(String typed) {
-        String wanted = typed.strip().toLowerCase(Locale.ROOT);
-        return all().stream().filter(type -> rank(type, wanted) <= IN_SENTENCE)
-                .sorted(Comparator.comparingInt(type -> rank(type, wanted))).toList();
+        return all().stream().filter(type -> searched(type).rank(typed) != Searched.NONE)
+                .sorted(Comparator.comparingInt(type -> searched(type).rank(typed))).toList();
     }
 
-    private static int rank(StepType type, String wanted) {
-        String title = type.title().toLowerCase(Locale.ROOT);
-        if (type.name().equals(wanted) || title.equals(wanted)) {
-            return 0;
-        } else if (type.name().startsWith(wanted) || title.startsWith(wanted)) {
-            return 1;
-        } else if (type.name().contains(wanted) || title.contains(wanted)) {
-            return 2;
-        }
-        return type.sentence().toLowerCase(Locale.ROOT).contains(wanted) ? IN_SENTENCE : IN_SENTENCE + 1;
+    /**
+     * Returns the texts by which a step is found: its title and names, the earlier ones too, its search words, its sentence and the labels of its parameters.
+     */
+    public static Searched searched(StepType type) {
+        List<String> names = Stream.concat(Stream.of(type.name()), EARLIER.entrySet().stream().filter(name -> name.getValue().equals(type.name())).map(Map.Entry::getKey)).toList();
+        List<String> texts = Stream.concat(Stream.of(type.sentence()), type.parameters().stream().map(key -> key.title() + " " + key.key())).toList();
+        return new Searched(type.title(), names, SearchWords.of(type.name()), texts);
     }
 
     /** @return what would be right instead of an unknown name, in words */
@@ -225,6 +226,6 @@ public final class Catalog {
         List<String> nearest = names().stream().sorted(Comparator.comparingInt((String name) ->
                 distance.apply(name, unknown))).limit(NEAREST).toList();
         return distance.apply(nearest.get(0), unknown) <= LIKELY ? "did you mean \"" + nearest.get(0) + "\"?"
-                : "the nearest are " + String.join(", ", nearest) + "; the command \"pixeron steps\" lists all.";
+                : "the nearest are " + String.join(", ", nearest) + "; the command \"pixeron steps\" lists all steps.";
     }
 }

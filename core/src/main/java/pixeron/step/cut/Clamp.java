@@ -26,7 +26,7 @@ public final class Clamp extends PointStep {
     private final Expression onlyHigh = parsed("min(r, high)");
 
     public Clamp() {
-        super("clamp", "Clamp", "Lifts levels below a low end to it and lowers levels above a high end to it.",
+        super("clamp", "Clamp", "Sets levels below Low to Low and levels above High to High.",
                 "min(max(r, low), high)", LOW, HIGH);
     }
 
@@ -52,7 +52,7 @@ public final class Clamp extends PointStep {
 
     private static void requireOrder(Rational low, Rational high) {
         if (low.compareTo(high) > 0) {
-            throw PixeronException.of("clamp has low=%s above high=%s; low must be at most high.",
+            throw PixeronException.of("clamp: low=%s is above high=%s. Low must be at most High.",
                     new Amount(low), new Amount(high));
         }
     }

@@ -30,8 +30,8 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Posterize extends PointStep {
 
-    private static final ListParameter CUTS = new ListParameter("cuts", "Cuts", "rising numbers such as 50 100 150");
-    private static final ListParameter VALUES = new ListParameter("values", "Values", "numbers, one more than cuts");
+    private static final ListParameter CUTS = new ListParameter("cuts", "Cut points", "increasing numbers such as 50 100 150");
+    private static final ListParameter VALUES = new ListParameter("values", "Values", "numbers, one more than the cut points");
 
     /** Whether a cut itself belongs to the range below it, which is a slip. */
     private final boolean isAtMost;
@@ -43,14 +43,14 @@ public final class Posterize extends PointStep {
     }
 
     private Posterize(boolean isAtMost, boolean isWithoutElse) {
-        super("posterize", "Posterize", "A value of its own for each range of levels between cuts.", "r", CUTS, VALUES);
+        super("posterize", "Posterize", "Gives each range of levels between two cut points one value.", "r", CUTS, VALUES);
         this.isAtMost = isAtMost;
         this.isWithoutElse = isWithoutElse;
     }
 
     @Override
     public String formula(Arguments arguments) {
-        return "s = the value of the first cut above r, else the last value";
+        return "s = the value of the first cut point above r, else the last value";
     }
 
     @Override
@@ -58,12 +58,12 @@ public final class Posterize extends PointStep {
         List<Rational> cuts = arguments.get(CUTS);
         for (int n = 1; n < cuts.size(); n++) {
             if (cuts.get(n).compareTo(cuts.get(n - 1)) <= 0) {
-                throw PixeronException.of("posterize has the cut %s behind %s; cuts must rise.",
+                throw PixeronException.of("posterize: cut point %s comes after %s. Cut points must increase.",
                         Decimals.print(cuts.get(n)), Decimals.print(cuts.get(n - 1)));
             }
         }
         if (arguments.get(VALUES).size() != cuts.size() + 1) {
-            throw PixeronException.of("posterize has %d cuts and %d values; one value more than cuts is right.",
+            throw PixeronException.of("posterize has %d cut points and %d values. Give one value more than cut points.",
                     cuts.size(), arguments.get(VALUES).size());
         }
     }
@@ -99,7 +99,7 @@ public final class Posterize extends PointStep {
     }
 
     private String why(List<Rational> cuts, int bin) {
-        return bin == cuts.size() ? "no cut is above r" : isWithoutElse ? "the last cut above r is " + Decimals.working(cuts.get(bin)) : (isAtMost ? "the first cut not below r is " : "the first cut above r is ") + Decimals.working(cuts.get(bin));
+        return bin == cuts.size() ? "no cut point is above r" : isWithoutElse ? "the last cut point above r is " + Decimals.working(cuts.get(bin)) : (isAtMost ? "the first cut point not below r is " : "the first cut point above r is ") + Decimals.working(cuts.get(bin));
     }
 
     @Override
@@ -120,8 +120,8 @@ public final class Posterize extends PointStep {
 
     @Override
     protected List<Slip> ownSlips() {
-        return List.of(Slip.of("strictness", "r = cut still gets the value of that cut (r ≤ cut)",
-                step -> step.as(new Posterize(true, false))), Slip.of("no-else", "each condition stands alone, without else, so that the last cut above r wins",
+        return List.of(Slip.of("strictness", "r = cut point still gets the value of that cut point (r ≤ cut)",
+                step -> step.as(new Posterize(true, false))), Slip.of("no-else", "every condition is tested without else, so the last cut point above r wins",
                 step -> step.as(new Posterize(false, true))));
     }
 

@@ -27,14 +27,14 @@ public final class Quantize extends PointStep {
                     "a whole number from 2 to M + 1");
 
     public Quantize() {
-        super("quantize", "Quantize", "Keeps only a few levels, evenly spread.",
+        super("quantize", "Quantize", "Reduces the image to a few evenly spaced levels.",
                 "floor(r * levels / (M + 1)) * M / (levels - 1)", LEVELS);
     }
 
     @Override
     protected void validate(Arguments arguments, int maximumLevel) {
         if (arguments.get(LEVELS).number().compareTo(Rational.of(maximumLevel + 1L)) > 0) {
-            throw PixeronException.of("levels=%s is more than the %d levels that there are.", arguments.get(LEVELS),
+            throw PixeronException.of("levels=%s is more than the %d levels of the image.", arguments.get(LEVELS),
                     maximumLevel + 1);
         }
     }

@@ -24,7 +24,7 @@ public final class Slice extends PointStep {
     private final Expression replacing = parsed("if(r >= low, if(r <= high, inside, outside), outside)");
 
     public Slice() {
-        super("slice", "Slice", "Lifts out a range of levels; the others stay or get a value of their own.",
+        super("slice", "Slice", "Sets a range of levels to one value; the others keep their level or get another value.",
                 "if(r >= low, if(r <= high, inside, r), r)", LOW, HIGH, INSIDE, OUTSIDE);
     }
 

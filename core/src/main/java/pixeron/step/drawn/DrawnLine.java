@@ -25,8 +25,8 @@ import pixeron.step.key.TextParameter;
  */
 public final class DrawnLine extends DrawnStep {
 
-    private static final ListParameter FROM = new ListParameter("from", "From", "row and column of the first pixel");
-    private static final ListParameter TO = new ListParameter("to", "To", "row and column of the last pixel");
+    private static final ListParameter FROM = new ListParameter("from", "First pixel", "row and column of the first pixel");
+    private static final ListParameter TO = new ListParameter("to", "Last pixel", "row and column of the last pixel");
     private static final TextParameter VALUE = new TextParameter("value", "Value", Ink.RANGE);
 
     public DrawnLine() {
@@ -70,7 +70,7 @@ public final class DrawnLine extends DrawnStep {
     private static Pixel pixel(Arguments arguments, ListParameter key) {
         List<Rational> place = arguments.get(key);
         if (place.size() != 2 || !place.stream().allMatch(number -> number.isInt() && number.signum() >= 0)) {
-            throw PixeronException.of("%s=\"%s\" is not a row and a column. Use two whole numbers from 0 on, such as 2 3.", key.key(), key.print(place));
+            throw PixeronException.of("%s=\"%s\" is not a row and a column. Use two whole numbers of at least 0, such as 2 3.", key.key(), key.print(place));
         }
         return new Pixel(place.get(0).toInt(), place.get(1).toInt());
     }

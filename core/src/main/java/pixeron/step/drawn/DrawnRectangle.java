@@ -30,10 +30,10 @@ public final class DrawnRectangle extends DrawnStep {
 
     private static final TextParameter VALUE = new TextParameter("value", "Value", Ink.RANGE);
     private static final ChoiceParameter.Choice YES = new ChoiceParameter.Choice("yes", "all pixels of the rectangle");
-    private static final ChoiceParameter FILLED = ChoiceParameter.of("filled", "Filled", new ChoiceParameter.Choice("no", "its edge, one pixel wide"), YES);
+    private static final ChoiceParameter FILLED = ChoiceParameter.of("filled", "Filled", new ChoiceParameter.Choice("no", "its outline, one pixel wide"), YES);
 
     public DrawnRectangle() {
-        super("rectangle", "Rectangle", "Sets the edge of a rectangle, or all of it, to a value.");
+        super("rectangle", "Rectangle", "Sets the outline of a rectangle, or all of it, to a value.");
     }
 
     @Override

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.loop.Code;
@@ -73,19 +73,19 @@ abstract class DrawnStep extends NamedStep {
     public void validate(Arguments arguments) {
         boolean hasColor = dots(arguments).stream().anyMatch(dot -> dot.ink().color().isPresent());
         if (hasColor && arguments.isGiven(StepType.CHANNELS)) {
-            throw PixeronException.of("%s has a color, which is for all channels; leave out channels, or give a number.", name());
+            throw PixeronException.of("%s has a color, which sets all channels. Leave out channels, or give a number.", name());
         }
     }
 
     @Override
-    public List<String> channels(Step step, ColourImage before) {
+    public List<String> channels(Step step, ColorImage before) {
         List<Dot> dots = dots(step.arguments());
         if (dots.stream().anyMatch(dot -> dot.ink().color().isPresent()) && before.maximumLevel() != Image.BYTE_MAXIMUM) {
-            throw PixeronException.of("%s has a color of eight bits a channel, and the channels have levels 0–%d. Give a number.", name(), before.maximumLevel());
+            throw PixeronException.of("%s has a color with eight bits per channel, but the channels have levels 0–%d. Give a number.", name(), before.maximumLevel());
         } else if (dots.stream().noneMatch(dot -> dot.ink().hasAlpha())) {
             return super.channels(step, before);
         } else if (before.alpha().isEmpty()) {
-            throw PixeronException.of("%s sets alpha, and this color image has none. Use six digits: 0xRRGGBB.", name());
+            throw PixeronException.of("%s sets alpha, but this color image has no alpha channel. Use six digits: 0xRRGGBB.", name());
         }
         return Stream.concat(super.channels(step, before).stream(), Stream.of("alpha")).toList();
     }
@@ -99,7 +99,7 @@ abstract class DrawnStep extends NamedStep {
     public List<Slip> slips() {
         return List.of(Slip.of("place-swapped", right -> Way.tried("row and column are swapped", () -> moved(right.step(), pixel -> new Pixel(pixel.column(),
                 pixel.row())), right)), Slip.of("counted-from-one", right -> Stream.of(1, -1).flatMap(by -> Way.tried(by > 0
-                        ? "places are counted from 0 instead of from 1" : "places are counted from 1", () -> moved(right.step(), pixel -> new Pixel(
+                        ? "positions are counted from 0 instead of 1" : "positions are counted from 1", () -> moved(right.step(), pixel -> new Pixel(
                                 pixel.row() + by, pixel.column() + by)), right).stream()).toList()));
     }
 
@@ -109,7 +109,7 @@ abstract class DrawnStep extends NamedStep {
         Map<Pixel, Rational> values = new LinkedHashMap<>();
         for (Dot dot : dots(step.arguments())) {
             if (!before.contains(dot.pixel())) {
-                throw PixeronException.of("%s sets %s, and the image ends at row %d, column %d.", name(), dot.pixel(), before.rows() - 1, before.columns() - 1);
+                throw PixeronException.of("%s sets %s, but the image ends at row %d, column %d.", name(), dot.pixel(), before.rows() - 1, before.columns() - 1);
             }
             values.put(dot.pixel(), dot.ink().on(name(), before));
         }

@@ -66,7 +66,7 @@ record Ink(String text, Optional<Rational> level, Optional<PackedPixel> color) {
      */
     Rational on(String name, Image image) {
         if (color.isPresent()) {
-            throw PixeronException.of("%s has the color %s, and this image is gray. Give a level from 0 to %d.", name, text, image.maximumLevel());
+            throw PixeronException.of("%s has the color %s, but this image is gray. Give a level from 0 to %d.", name, text, image.maximumLevel());
         }
         Rational value = level.orElseGet(() -> Rational.of(image.maximumLevel()));
         if (image.isLevelImage() && !Image.isLevel(value, image.maximumLevel())) {

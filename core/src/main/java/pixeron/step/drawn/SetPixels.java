@@ -27,7 +27,7 @@ public final class SetPixels extends DrawnStep {
     private static final String PLACE = "\\d{1,9}";
 
     public SetPixels() {
-        super("set-pixels", "Set pixels", "Gives single pixels a value; all others stay as they are.");
+        super("set-pixels", "Set pixels", "Sets single pixels to given values; all others stay unchanged.");
     }
 
     @Override

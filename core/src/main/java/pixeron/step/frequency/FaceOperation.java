@@ -108,7 +108,7 @@ abstract class FaceOperation extends StepOperation {
         if (face == SpectrumFace.LOG) {
             return List.of(first, Line.of(face.word(), Run.plain("ln(1 + " + Decimals.legible(magnitude) + ")" + Decimals.equality(exact, magnitude)), value).arriving(face.word(), exact));
         }
-        return after().isNothing(magnitude.asDouble()) ? List.of(first, Line.of(face.word(), value, Run.note("   no wave, so it begins nowhere")).arriving(face.word(), exact))
+        return after().isNothing(magnitude.asDouble()) ? List.of(first, Line.of(face.word(), value, Run.note("   magnitude 0, so there is no phase")).arriving(face.word(), exact))
                 : List.of(Line.of(face.word(), Run.plain("atan2(" + Decimals.legible(parts.imaginary()) + ", " + Decimals.legible(parts.real()) + ")" + Decimals.equality(exact, parts.real(), parts.imaginary())), value,
                         Run.note("   degrees")).arriving(face.word(), exact));
     }
@@ -123,7 +123,7 @@ abstract class FaceOperation extends StepOperation {
             case REAL -> "s ← real";
             case IMAGINARY -> "s ← imaginary";
             case MAGNITUDE -> "s ← \u221A(real^2 + imaginary^2)";
-            case PHASE -> "s ← atan2(imaginary, real) in degrees, 0 where there is no wave";
+            case PHASE -> "s ← atan2(imaginary, real) in degrees, 0 if the magnitude is 0";
             case LOG -> "s ← ln(1 + \u221A(real^2 + imaginary^2))";
         });
     }

@@ -37,7 +37,7 @@ final class FilterFace extends FaceOperation {
         return spectrum.value(face(), factor * spectrum.real(pixel), factor * spectrum.imaginary(pixel));
     }
 
-    /** @return what stands there before */
+    /** @return what is there before */
     Spectrum spectrum() {
         return spectrum;
     }

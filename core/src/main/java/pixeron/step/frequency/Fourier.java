@@ -40,7 +40,7 @@ public final class Fourier extends NamedStep implements WholeType {
     private static final int MOST_BY_HAND = 1 << 12;
 
     public Fourier() {
-        super("fourier", "Fourier", "Takes the image apart into waves: how strong each is, and where it begins.");
+        super("fourier", "Fourier transform", "Decomposes the image into waves, each with a magnitude and a phase.");
     }
 
     @Override
@@ -88,7 +88,7 @@ public final class Fourier extends NamedStep implements WholeType {
 
     @Override
     public List<Slip> slips() {
-        return List.of(SpectrumSlips.NOT_CENTRED, Slip.of("sign-of-angle", right -> List.of(Way.of("the angle is turned the other way: + for \u2212 in front of it",
+        return List.of(SpectrumSlips.NOT_CENTRED, Slip.of("sign-of-angle", right -> List.of(Way.of("the angle has the wrong sign: + instead of \u2212",
                 pixel -> right.value(Spectrum.mate(right.frame(), pixel))))), Slip.of("one-direction-only", Fourier::oneDirection),
                 Slip.of("degrees-for-radians", Fourier::otherUnit));
     }
@@ -98,9 +98,9 @@ public final class Fourier extends NamedStep implements WholeType {
         if (image.count() > MOST_BY_HAND) {
             return List.of();
         }
-        return List.of(ofParts("only the rows are summed up, and not the columns of those sums", right, pixel ->
+        return List.of(ofParts("only the rows are transformed, not the columns", right, pixel ->
                         Sum.rows(image, Spectrum.frequency(right.frame(), pixel)).get(pixel.row())),
-                ofParts("only the columns are summed up, and not the rows of those sums", right, pixel ->
+                ofParts("only the columns are transformed, not the rows", right, pixel ->
                         Sum.columns(image, Spectrum.frequency(right.frame(), pixel)).get(pixel.column())));
     }
 

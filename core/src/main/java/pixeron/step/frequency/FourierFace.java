@@ -83,7 +83,7 @@ final class FourierFace extends FaceOperation {
             Turn turn = Turn.along(at.u(), row, image.rows());
             Complex term = rows.get(row).turnedBack(turn);
             sum = sum.plus(term);
-            lines.add(Line.of(row == 0 ? "rows first" : "", Run.plain("row " + row + ": " + rows.get(row).text()), Run.note("   turned back by " + turn.text() + ": "
+            lines.add(Line.of(row == 0 ? "rows first" : "", Run.plain("row " + row + ": " + rows.get(row).text()), Run.note("   rotated back by " + turn.text() + ": "
                     + term.text() + "   sum " + sum.text())));
         }
         return lines;

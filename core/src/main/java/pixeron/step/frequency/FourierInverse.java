@@ -40,7 +40,7 @@ public final class FourierInverse extends NamedStep implements WholeType {
     private static final int MOST_BY_HAND = 1 << 10;
 
     public FourierInverse() {
-        super("fourier-inverse", "Inverse Fourier", "Puts the waves of a spectrum together to an image again.");
+        super("fourier-inverse", "Inverse Fourier transform", "Adds the waves of a spectrum to form an image again.");
     }
 
     @Override
@@ -76,7 +76,7 @@ public final class FourierInverse extends NamedStep implements WholeType {
     @Override
     public List<Slip> slips() {
         return List.of(Slip.of("not-divided", FourierInverse::notDivided), Slip.of("sign-of-angle", right -> List.of(Way.of(
-                "the angle is turned the other way: \u2212 for + in front of it", pixel -> right.value(mirrored(right, pixel))))), Slip.of("degrees-for-radians", FourierInverse::otherUnit),
+                "the angle has the wrong sign: \u2212 instead of +", pixel -> right.value(mirrored(right, pixel))))), Slip.of("degrees-for-radians", FourierInverse::otherUnit),
                 Slip.of("rounded-early", FourierInverse::rounded));
     }
 

@@ -84,7 +84,7 @@ final class InverseOperation extends StepOperation {
         Value sum = calculate(result, sight);
         double rest = sum.asDouble() - running;
         if (strongest().size() > MOST_WAVES) {
-            lines.add(Line.of("", Run.plain("all weaker waves add " + working(rest))));
+            lines.add(Line.of("", Run.plain("all weaker waves together add " + working(rest))));
         }
         lines.add(Line.of("this pixel", Run.plain("s = " + Decimals.working(sum))));
         return lines;

@@ -37,12 +37,12 @@ public final class Notch extends FilterStep {
     static final NumberParameter RADIUS = NumberParameter.optional("radius", "Radius", 0).sliding(Span.of(0, 16)).only(n -> n.signum() >= 0, "a number of at least 0");
 
     public Notch() {
-        super("notch", "Notch", "Takes one wave away: a coefficient and its mate, and those around them, become 0.");
+        super("notch", "Notch filter", "Removes one wave: sets a coefficient, its conjugate and those within a radius to 0.");
     }
 
     @Override
     public String formula(Arguments arguments) {
-        return "F(u, v) becomes 0 where (u, v) is no farther than radius from (a, b) or (\u2212a, \u2212b)";
+        return "F(u, v) becomes 0 if (u, v) is at most radius away from (a, b) or (\u2212a, \u2212b)";
     }
 
     @Override
@@ -88,7 +88,7 @@ public final class Notch extends FilterStep {
     private static List<Way> strict(Operation right) {
         FilterFace face = (FilterFace) right;
         Around around = Around.of(right.step(), right.frame());
-        return around.radius.signum() == 0 ? List.of() : List.of(Way.of("what is just as far as the radius stays", pixel ->
+        return around.radius.signum() == 0 ? List.of() : List.of(Way.of("a coefficient exactly at the radius stays", pixel ->
                 face.shown(around.isNear(face.spectrum().frequency(pixel), true) ? 0 : 1, pixel)));
     }
 
@@ -99,8 +99,8 @@ public final class Notch extends FilterStep {
         if (mate.equals(around.place())) {
             return List.of();
         }
-        return List.of(only(face, around, around.place(), "the mate at " + Spectrum.frequency(right.frame(), mate) + " stays"),
-                only(face, around, mate, "only the mate at " + Spectrum.frequency(right.frame(), mate) + " becomes 0"));
+        return List.of(only(face, around, around.place(), "the conjugate at " + Spectrum.frequency(right.frame(), mate) + " stays"),
+                only(face, around, mate, "only the conjugate at " + Spectrum.frequency(right.frame(), mate) + " becomes 0"));
     }
 
     private static Way only(FilterFace face, Around around, Pixel middle, String words) {

@@ -35,7 +35,7 @@ import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 
 /**
- * {@code pass keep=low|high|band|stop radius=a to=b shape=ideal}: every coefficient times a factor that depends on its distance D = √(u² + v²)
+ * {@code frequency-filter keep=low|high|band|stop radius=a to=b shape=ideal}: every coefficient times a factor that depends on its distance D = √(u² + v²)
  * from frequency zero.
  *
  * <p>Domain: a spectrum; a ≥ 0, above 0 for a smooth shape; to ≥ a with band and stop and only with those; smooth shapes only for low
@@ -43,27 +43,27 @@ import pixeron.working.Run;
  */
 public final class Pass extends FilterStep {
 
-    private static final Choice LOW = new Choice("low", "waves that come round seldom stay: D ≤ radius");
-    private static final Choice HIGH = new Choice("high", "waves that come round often stay: D > radius");
-    private static final Choice BAND = new Choice("band", "those in between stay: radius ≤ D ≤ to");
-    private static final Choice STOP = new Choice("stop", "those in between become 0");
-    private static final ChoiceParameter KEEP = ChoiceParameter.required("keep", "Keep", LOW, HIGH, BAND, STOP);
+    private static final Choice LOW = new Choice("low", "low frequencies stay: D ≤ radius");
+    private static final Choice HIGH = new Choice("high", "high frequencies stay: D > radius");
+    private static final Choice BAND = new Choice("band", "intermediate frequencies stay: radius ≤ D ≤ to");
+    private static final Choice STOP = new Choice("stop", "intermediate frequencies become 0");
+    private static final ChoiceParameter KEEP = ChoiceParameter.required("keep", "Band threshold", LOW, HIGH, BAND, STOP);
     static final NumberParameter RADIUS = NumberParameter.required("radius", "Radius").sliding(Span.of(0, 64)).only(n -> n.signum() >= 0, "a number of at least 0");
-    private static final NumberParameter TO = NumberParameter.required("to", "To").sliding(Span.of(0, 64)).only(n -> n.signum() >= 0, "a number of at least radius").leftOutAtWill();
+    private static final NumberParameter TO = NumberParameter.required("to", "Upper radius").sliding(Span.of(0, 64)).only(n -> n.signum() >= 0, "a number of at least radius").leftOutAtWill();
     private static final int USUAL_ORDER = 2;
-    private static final Choice IDEAL = new Choice("ideal", "all or nothing");
+    private static final Choice IDEAL = new Choice("ideal", "ideal: 0 or 1");
     private static final Choice GAUSSIAN = new Choice("gaussian", "e^(\u2212D² ÷ (2 × radius²)), or 1 \u2212 that");
     private static final Choice BUTTERWORTH = new Choice("butterworth", "1 ÷ (1 + (D ÷ radius)^(2 × order)), or 1 \u2212 that");
-    private static final ChoiceParameter SHAPE = ChoiceParameter.of("shape", "Shape", IDEAL, GAUSSIAN, BUTTERWORTH);
+    private static final ChoiceParameter SHAPE = ChoiceParameter.of("shape", "Transition", IDEAL, GAUSSIAN, BUTTERWORTH);
     private static final NumberParameter ORDER = NumberParameter.required("order", "Order").sliding(Span.of(1, 8)).leftOutAtWill()
-            .only(n -> n.isInt() && n.toInt() >= 1, "a whole number of at least 1; " + USUAL_ORDER + " where it is left out");
+            .only(n -> n.isInt() && n.toInt() >= 1, "a whole number of at least 1; " + USUAL_ORDER + " where it is omitted");
 
     private static final String SQUARED = "squared";
     private static final Statement SQUARED_DISTANCE = Statement.set(SQUARED, Code.name("u").times(Code.name("u")).plus(Code.name("v").times(Code.name("v"))));
     private static final double HALF = 0.5;
 
     public Pass() {
-        super("pass", "Pass filter", "Keeps waves by how often they come round: slow ones, fast ones, or those in between.");
+        super("frequency-filter", "Frequency filter", "Keeps low, high or intermediate frequencies.");
     }
 
     private static boolean isRing(Arguments arguments) {
@@ -93,14 +93,14 @@ public final class Pass extends FilterStep {
         Rational radius = arguments.get(RADIUS).number();
         Optional<Rational> to = arguments.find(TO).map(Amount::number);
         if (isRing(arguments) != to.isPresent()) {
-            throw PixeronException.of(to.isPresent() ? "to belongs to keep=band and keep=stop, and this has keep=%s; leave it out."
-                    : "keep=%s needs to, where the ring ends.", arguments.get(KEEP).word());
+            throw PixeronException.of(to.isPresent() ? "Upper radius (to) applies to keep=band and keep=stop, not to keep=%s. Leave it out."
+                    : "keep=%s needs an upper radius, to=….", arguments.get(KEEP).word());
         } else if (to.isPresent() && to.get().compareTo(radius) < 0) {
-            throw PixeronException.of("to=%s is below radius=%s; it must be at least that.", Decimals.print(to.get()), Decimals.print(radius));
+            throw PixeronException.of("to=%s is below radius=%s. The upper radius must be at least the radius.", Decimals.print(to.get()), Decimals.print(radius));
         } else if (arguments.isGiven(ORDER) && !arguments.get(SHAPE).equals(BUTTERWORTH)) {
-            throw PixeronException.of("order belongs to shape=butterworth, and this has shape=%s; leave it out.", arguments.get(SHAPE).word());
+            throw PixeronException.of("order applies to shape=butterworth, not to shape=%s. Leave it out.", arguments.get(SHAPE).word());
         } else if (!arguments.get(SHAPE).equals(IDEAL) && isRing(arguments)) {
-            throw PixeronException.of("shape=%s is for keep=low and keep=high, and this has keep=%s.", arguments.get(SHAPE).word(), arguments.get(KEEP).word());
+            throw PixeronException.of("shape=%s works with keep=low and keep=high, not with keep=%s.", arguments.get(SHAPE).word(), arguments.get(KEEP).word());
         } else if (!arguments.get(SHAPE).equals(IDEAL) && radius.signum() == 0) {
             throw PixeronException.of("shape=%s needs a radius above 0.", arguments.get(SHAPE).word());
         }
@@ -160,10 +160,10 @@ public final class Pass extends FilterStep {
         }
         List<Way> ways = new ArrayList<>();
         boolean isRing = isRing(arguments);
-        ways.add(other((FilterFace) right, Ring.of(arguments, true, false), isRing ? "D = radius is taken for outside" : "D = radius is taken to the other side"));
+        ways.add(other((FilterFace) right, Ring.of(arguments, true, false), isRing ? "D = radius counts as outside" : "D = radius counts as the other side"));
         if (isRing) {
-            ways.add(other((FilterFace) right, Ring.of(arguments, false, true), "D = to is taken for outside"));
-            ways.add(other((FilterFace) right, Ring.of(arguments, true, true), "D = radius and D = to are taken for outside"));
+            ways.add(other((FilterFace) right, Ring.of(arguments, false, true), "D = to counts as outside"));
+            ways.add(other((FilterFace) right, Ring.of(arguments, true, true), "D = radius and D = to count as outside"));
         }
         return ways;
     }
@@ -220,13 +220,13 @@ public final class Pass extends FilterStep {
 
         @Override
         public List<Line> work(Frequency at) {
-            return List.of(distance(at), Line.of("factor", Run.plain(factor(at) == 0 ? "0" : "1"), Run.note("   it lies " + (isIn(at) ? "within " : "outside ") + words)));
+            return List.of(distance(at), Line.of("factor", Run.plain(factor(at) == 0 ? "0" : "1"), Run.note("   it is " + (isIn(at) ? "within " : "outside ") + words)));
         }
 
         @Override
         public void loop(Frequency at, LoopWriter out) {
             out.set("D", squareRoot(at)).line(0, "D ← \u221A(u^2 + v^2)");
-            out.set("factor", factor(at) == 0 ? "0" : "1").line(0, "factor ← 1 if such a D is kept, else 0");
+            out.set("factor", factor(at) == 0 ? "0" : "1").line(0, "factor ← 1 if this D is kept, else 0");
         }
     }
 

@@ -28,7 +28,7 @@ import pixeron.step.key.Parameter;
  * {@code crop row=i column=j height=h width=w}: s(a, b) = r(a + i, b + j) for 0 ≤ a &lt; h, 0 ≤ b &lt; w; the rectangle lies
  * inside the image.
  *
- * <p>Domain: whole numbers; h, w ≥ 1. Cost: one copy of the part. Source: docs/definitions/geometry.md.
+ * <p>Domain: whole numbers; h, w ≥ 1. Cost: one copy of the part. Source: docs/definitions/moving.md.
  */
 public final class Crop extends NamedStep {
 
@@ -39,12 +39,12 @@ public final class Crop extends NamedStep {
     private static final List<NumberParameter> KEYS = List.of(ROW, COLUMN, HEIGHT, WIDTH);
 
     public Crop() {
-        super("crop", "Crop", "Cuts out a rectangle, given by its first pixel and its size; the rest is gone.");
+        super("crop", "Crop", "Keeps a rectangle, given by its first pixel and its size.");
     }
 
     private static NumberParameter from(String key, String title, int least) {
         return NumberParameter.required(key, title).only(n -> n.isInt() && n.toInt() >= least,
-                "a whole number from " + least + " on");
+                "a whole number of at least " + least);
     }
 
     @Override
@@ -95,7 +95,7 @@ public final class Crop extends NamedStep {
             List<Way> ways = new ArrayList<>();
             for (int one : new int[] {1, -1}) {
                 Area area = area(right.step());
-                ways.addAll(Way.tried("row and column are counted from " + (one > 0 ? "0 where they stand from 1" : "1")
+                ways.addAll(Way.tried("row and column are counted from " + (one > 0 ? "0 instead of 1" : "1")
                         + ", so the rectangle begins at (" + (area.row() + one) + ", " + (area.column() + one) + ")",
                         () -> of(new Area(area.row() + one, area.column() + one, area.height(), area.width())), right));
             }

@@ -22,7 +22,7 @@ final class EarlyPlaces {
     static List<Way> ways(Operation right, int decimals) {
         List<Way> ways = new ArrayList<>();
         if (right instanceof SampledOperation sampled) {
-            String to = " are rounded " + Early.to(decimals) + " on the way";
+            String to = " are rounded " + Early.to(decimals) + " too early";
             if (sampled.cells() instanceof PointCells points) {
                 ways.add(Way.of("y and x" + to, sampled.with(points.rounded(decimals))));
             }

@@ -17,7 +17,7 @@ import pixeron.step.key.Parameter;
 /**
  * {@code flip direction=left-right}: s(i, j) = r(i, W − 1 − j); {@code direction=up-down}: s(i, j) = r(H − 1 − i, j).
  *
- * <p>Domain: any image. Cost: one copy. Source: docs/definitions/geometry.md.
+ * <p>Domain: any image. Cost: one copy. Source: docs/definitions/moving.md.
  */
 public final class Flip extends NamedStep {
 
@@ -26,7 +26,7 @@ public final class Flip extends NamedStep {
             new ChoiceParameter.Choice(LEFT_RIGHT, "left becomes right"), new ChoiceParameter.Choice("up-down", "top becomes bottom")));
 
     public Flip() {
-        super("flip", "Flip", "Mirrors the image: left becomes right, or top becomes bottom.");
+        super("flip", "Flip", "Mirrors the image left to right or top to bottom.");
     }
 
     private static boolean isLeftRight(Arguments arguments) {

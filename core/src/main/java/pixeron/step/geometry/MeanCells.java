@@ -119,7 +119,7 @@ record MeanCells(Frame before, Frame frame) implements Cells {
             Reading.Cell cell = cells.get(n);
             Rational part = part(result, cell.row(), cell.column());
             sum = sum.plus(part.times(read.get(n)));
-            out.set("y", Rational.of(cell.row())).set("x", Rational.of(cell.column())).line(0, "for each cell (y, x) that lies under (i, j):");
+            out.set("y", Rational.of(cell.row())).set("x", Rational.of(cell.column())).line(0, "for each cell (y, x) under (i, j):");
             out.takeCell().set("part", part).set("sum", sum).line(1, "sum ← sum + part inside × before[y][x]");
         }
         out.set("s", sum.dividedBy(area())).line(0, "s ← sum ÷ (H × W ÷ (h × w))");

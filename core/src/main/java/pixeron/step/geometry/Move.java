@@ -22,10 +22,10 @@ import pixeron.step.key.Parameter;
 import pixeron.step.key.Span;
 
 /**
- * {@code move down=a right=b border=zero}: s(i, j) = r(i − a, j − b), whole a, b of any sign.
+ * {@code translate down=a right=b border=zero}: s(i, j) = r(i − a, j − b), whole a, b of any sign.
  *
  * <p>Domain: what stands outside is as for windows, without keep, inside and crop. Cost: one copy. Source:
- * docs/definitions/geometry.md.
+ * docs/definitions/moving.md.
  */
 public final class Move extends NamedStep {
 
@@ -33,7 +33,7 @@ public final class Move extends NamedStep {
     private static final NumberParameter RIGHT = NumberParameter.pixels("right", "Right").sliding(Span.of(-32, 32));
 
     public Move() {
-        super("move", "Move", "Moves the image down and to the right, or back; what comes in from outside is chosen.");
+        super("translate", "Translate", "Translates the image down and to the right; Border sets the values that come in.");
     }
 
     @Override
@@ -72,7 +72,7 @@ public final class Move extends NamedStep {
         Frame frame = inputs.before().frame();
         Grip.Place middle = new Grip.Place(frame.rows() / 2.0, frame.columns() / 2.0);
         List<Grip> grips = new ArrayList<>(super.grips(step, inputs));
-        grips.add(new Grip.Arm(Grip.On.AFTER, "Move", middle, new Grip.Place(middle.row() + down, middle.column() + right),
+        grips.add(new Grip.Arm(Grip.On.AFTER, "Translate", middle, new Grip.Place(middle.row() + down, middle.column() + right),
                 Decimals.working(down) + " down, " + Decimals.working(right) + " right", (from, to) -> step.with(DOWN, Amount.of(down + Math.round(to.row() - from.row())))
                         .with(RIGHT, Amount.of(right + Math.round(to.column() - from.column())))));
         return grips;

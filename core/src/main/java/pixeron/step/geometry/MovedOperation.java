@@ -149,14 +149,14 @@ final class MovedOperation implements Operation {
         String title = step.line() + ", " + result;
         if (!isMoved(result)) {
             return new Working(title, List.of(Line.of("area", Run.after(number),
-                    Run.note("   outside the area, the pixel keeps its value"))), value, value);
+                    Run.note("   outside the area: the pixel keeps its value"))), value, value);
         }
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of("formula", Run.plain(step.type().formula(step.arguments()))));
         lines.addAll(places.work(result));
         if (!source.isInside()) {
-            lines.add(Line.of("outside", Run.plain(source.pixel().map(from -> "the image goes on there with r(" + from.row() + ", "
-                    + from.column() + ")").orElse(Decimals.working(outside.value()) + " stands there"))));
+            lines.add(Line.of("outside", Run.plain(source.pixel().map(from -> "outside, this position has the value of r(" + from.row() + ", "
+                    + from.column() + ")").orElse(Decimals.working(outside.value()) + " is there"))));
         }
         lines.add(Line.of("this pixel", Run.plain("s = r(" + Decimals.working(source.row()) + ", " + Decimals.working(source.column()) + ") = "),
                 Run.before(number)));
@@ -178,6 +178,6 @@ final class MovedOperation implements Operation {
         out.set("y", Decimals.working(source.row())).line(0, formulas.get(0).replace("y = ", "y ← "));
         out.set("x", Decimals.working(source.column())).line(0, formulas.get(1).replace("x = ", "x ← "));
         out.set("after[i][j]", value).line(0, "after[i][j] ← before[y][x]" + (outside == Outside.NEVER ? ""
-                : ", or what stands outside"));
+                : ", or the value outside"));
     }
 }

@@ -18,7 +18,7 @@ import pixeron.step.neighborhood.BorderSlips;
  * What stands outside the image where values come in from there.
  *
  * @param border how the image goes on
- * @param value what stands there, where the border has one
+ * @param value what is there, where the border has one
  */
 record Outside(Border border, Value value) {
 
@@ -26,7 +26,7 @@ record Outside(Border border, Value value) {
     static final Outside NEVER = new Outside(Border.CROP, Rational.ZERO);
     static final ChoiceParameter BORDER = Border.ZERO.parameter(Border.ZERO, Border.CONSTANT, Border.REPEAT, Border.MIRROR_HALF,
             Border.MIRROR_WHOLE, Border.WRAP);
-    static final NumberParameter VALUE = NumberParameter.level("outside", "Outside", Amount.of(0)).leftOutAtWill();
+    static final NumberParameter VALUE = NumberParameter.level("outside", "Border value", Amount.of(0)).leftOutAtWill();
 
     private static final List<Border> BORDERS = List.of(Border.ZERO, Border.REPEAT, Border.MIRROR_HALF, Border.MIRROR_WHOLE, Border.WRAP,
             Border.CONSTANT);

@@ -25,7 +25,7 @@ import pixeron.step.key.Parameter;
  * r(i − top, j − left).
  *
  * <p>Domain: whole numbers ≥ 0, at least one above 0; borders as for {@code move}. Cost: one copy of the result. Source:
- * docs/definitions/geometry.md.
+ * docs/definitions/moving.md.
  */
 public final class Pad extends NamedStep {
 
@@ -33,7 +33,7 @@ public final class Pad extends NamedStep {
             Sizes.count("left", "Left", 0), Sizes.count("right", "Right", 0));
 
     public Pad() {
-        super("pad", "Pad", "Adds rows and columns around the image; what stands in them is chosen.");
+        super("pad", "Pad", "Adds rows and columns around the image; Border sets their values.");
     }
 
     @Override
@@ -61,7 +61,7 @@ public final class Pad extends NamedStep {
     public void validate(Arguments arguments) {
         Outside.validate(arguments);
         if (SIDES.stream().allMatch(side -> arguments.get(side).number().signum() == 0)) {
-            throw PixeronException.of("pad adds nothing; give at least one of top, bottom, left, right above 0.");
+            throw PixeronException.of("pad adds nothing. Set at least one of top, bottom, left, right above 0.");
         }
     }
 

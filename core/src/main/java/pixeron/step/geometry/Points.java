@@ -147,12 +147,12 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
         return decimals.isPresent() ? Early.rounded(exact, decimals.getAsInt()) : exact;
     }
 
-    /** @return the row for each row of the result, or for each column where rows and columns are exchanged; to be asked often */
+    /** @return the row for each row of the result, or for each column where rows and columns are swapped; to be asked often */
     IntFunction<Value> rows() {
         return along(y, isExchanged());
     }
 
-    /** @return the column for each column of the result, or for each row where rows and columns are exchanged */
+    /** @return the column for each column of the result, or for each row where rows and columns are swapped */
     IntFunction<Value> columns() {
         return along(x, !isExchanged());
     }

@@ -23,7 +23,7 @@ enum Reading {
 
     /** The words of a line for taking one cell, rounded or cut off as its grid says. */
     static final ChoiceParameter.Choice NEAREST_CHOICE = new ChoiceParameter.Choice("nearest", "the nearest pixel");
-    static final ChoiceParameter.Choice LINEAR_CHOICE = new ChoiceParameter.Choice("linear", "four pixels, weighted by how near they are");
+    static final ChoiceParameter.Choice LINEAR_CHOICE = new ChoiceParameter.Choice("linear", "four pixels, weighted by distance (bilinear)");
 
     /**
      * A cell that counts.
@@ -41,7 +41,7 @@ enum Reading {
 
     /** @return what somebody does who takes the other one of nearest and linear */
     static String otherWords(boolean isLinear) {
-        return isLinear ? "the nearest pixel is taken instead of four weighted ones" : "four pixels are weighted instead of taking the nearest one";
+        return isLinear ? "the nearest pixel is used instead of four weighted ones" : "four weighted pixels are used instead of the nearest one";
     }
 
     private int cell(Value place) {
@@ -91,7 +91,7 @@ enum Reading {
 
     /** @return what is done in a loop, in which y and x are known */
     String loop(boolean hasOutside) {
-        String outside = hasOutside ? ", or what stands outside" : "";
+        String outside = hasOutside ? ", or the value outside" : "";
         return switch (this) {
             case NEAREST -> "s ← before[⌊y + 1/2⌋][⌊x + 1/2⌋]" + outside;
             case DOWN -> "s ← before[⌊y⌋][⌊x⌋]" + outside;

@@ -28,11 +28,11 @@ import pixeron.step.key.Parameter;
 import pixeron.step.key.Span;
 
 /**
- * {@code resize height=h width=w by=nearest grid=centres}, {@code resize scale=f}: the image with other numbers of rows and
+ * {@code resize height=h width=w by=nearest grid=centers}, {@code resize scale=f}: the image with other numbers of rows and
  * columns; of height and width one may be left out, then the proportion is kept.
  *
- * <p>Domain: whole h, w ≥ 1; f > 0, which excludes both; {@code by=mean} with {@code grid=centres} only. All exact. Cost: one
- * to four products a pixel, with the mean one for each pixel of the image before. Source: docs/definitions/geometry.md.
+ * <p>Domain: whole h, w ≥ 1; f > 0, which excludes both; {@code by=mean} with {@code grid=centers} only. All exact. Cost: one
+ * to four products a pixel, with the mean one for each pixel of the image before. Source: docs/definitions/resampling.md.
  */
 public final class Resize extends NamedStep {
 
@@ -41,18 +41,18 @@ public final class Resize extends NamedStep {
     private static final NumberParameter SCALE = NumberParameter.required("scale", "Scale").sliding(Span.of(Rational.of(1, 10), Rational.of(4), Rational.of(1, 10))).only(n -> n.signum() > 0, "a number above 0")
             .leftOutAtWill();
     private static final String MEAN = "mean";
-    private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE,
-            new ChoiceParameter.Choice(MEAN, "the mean of all that lies under a pixel"));
-    private static final ChoiceParameter GRID = ChoiceParameter.of("grid", "Grid", new ChoiceParameter.Choice("centres", "the middles of pixels lie in proportion"),
-            new ChoiceParameter.Choice("corners", "the first corners of pixels lie in proportion"),
-            new ChoiceParameter.Choice("ends", "first and last pixels lie on each other"));
+    private static final ChoiceParameter BY = ChoiceParameter.of("by", "Interpolation", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE,
+            new ChoiceParameter.Choice(MEAN, "the mean of the area under a pixel"));
+    private static final ChoiceParameter GRID = ChoiceParameter.of("grid", "Grid", new ChoiceParameter.Choice("centers", "pixel centers aligned", List.of("centres")),
+            new ChoiceParameter.Choice("corners", "top-left pixel corners aligned"),
+            new ChoiceParameter.Choice("ends", "first and last pixels aligned"));
 
     public Resize() {
-        super("resize", "Resize", "Makes the image larger or smaller: by a size, by one side, or by a factor.");
+        super("resize", "Resize", "Scales the image to a size, to one side, or by a factor.");
     }
 
     private static NumberParameter size(String key, String title) {
-        return NumberParameter.required(key, title).only(n -> n.isInt() && n.toInt() >= 1, "a whole number from 1 on").leftOutAtWill();
+        return NumberParameter.required(key, title).only(n -> n.isInt() && n.toInt() >= 1, "a whole number of at least 1").leftOutAtWill();
     }
 
     private static String word(Arguments arguments, ChoiceParameter key) {
@@ -65,7 +65,7 @@ public final class Resize extends NamedStep {
 
     @Override
     public String formula(Arguments arguments) {
-        return word(arguments, BY).equals(MEAN) ? "s(i, j) = mean of all that lies under (i, j)"
+        return word(arguments, BY).equals(MEAN) ? "s(i, j) = mean of the area under (i, j)"
                 : "s(i, j) = r(y, x) with " + "y = " + formulas(word(arguments, GRID)).get(0).replace("*", "×").replace("/", "÷").replace("-", "−");
     }
 
@@ -91,10 +91,10 @@ public final class Resize extends NamedStep {
     public void validate(Arguments arguments) {
         boolean hasSize = arguments.isGiven(HEIGHT) || arguments.isGiven(WIDTH);
         if (hasSize == arguments.isGiven(SCALE)) {
-            throw PixeronException.of(hasSize ? "scale excludes height and width; leave one of them out."
+            throw PixeronException.of(hasSize ? "Scale cannot be combined with height or width. Leave one of them out."
                     : "resize needs height, width, both, or scale.");
-        } else if (word(arguments, BY).equals(MEAN) && !word(arguments, GRID).equals("centres")) {
-            throw PixeronException.of("by=mean goes with grid=centres only; leave grid out.");
+        } else if (word(arguments, BY).equals(MEAN) && !word(arguments, GRID).equals("centers")) {
+            throw PixeronException.of("by=mean goes with grid=centers only; leave grid out.");
         }
     }
 
@@ -203,14 +203,14 @@ public final class Resize extends NamedStep {
         }
         boolean isLinear = isLinear(arguments);
         List<Way> ways = new ArrayList<>();
-        Stream.of("centres", "corners", "ends").filter(grid -> !grid.equals(word(arguments, GRID))).forEach(grid -> ways.add(Way.of(
-                "places are worked out with grid=" + grid, sampled(right.step(), right.before(), right.frame(), isLinear, grid))));
+        Stream.of("centers", "corners", "ends").filter(grid -> !grid.equals(word(arguments, GRID))).forEach(grid -> ways.add(Way.of(
+                "positions are calculated with grid=" + grid, sampled(right.step(), right.before(), right.frame(), isLinear, grid))));
         Reading reading = reading(isLinear, word(arguments, GRID));
         List<String> upsideDown = formulas(word(arguments, GRID)).stream().map(formula -> formula.replace("H / h", "h / H").replace("W / w", "w / W")
                 .replace("(H - 1) / (h - 1)", "(h - 1) / (H - 1)").replace("(W - 1) / (w - 1)", "(w - 1) / (W - 1)")).toList();
         boolean isPossible = !word(arguments, GRID).equals("ends") || right.before().rows() > 1 && right.before().columns() > 1;
         if (isPossible) {
-            ways.add(Way.of("new size ÷ old size stands where old ÷ new belongs", sampled(right.step(), right.before(), right.frame(), reading, upsideDown)));
+            ways.add(Way.of("new size ÷ old size is used instead of old ÷ new", sampled(right.step(), right.before(), right.frame(), reading, upsideDown)));
         }
         return ways;
     }

@@ -163,8 +163,8 @@ final class SampledOperation extends StepOperation {
         for (Reading.Cell cell : cells.at(result)) {
             if (!before().contains(new Pixel(cell.row(), cell.column()))) {
                 lines.add(Line.of("outside", Run.plain(name(cell.row(), cell.column()) + ": " + pixel(cell).map(from ->
-                        "the image goes on there with " + name(from.row(), from.column())).orElse(
-                                Decimals.working(outside.value()) + " stands there"))));
+                        "outside, this position has the value of " + name(from.row(), from.column())).orElse(
+                                Decimals.working(outside.value()) + " is there"))));
             }
         }
         lines.addAll(cells.sum(result, read(result, sight)));

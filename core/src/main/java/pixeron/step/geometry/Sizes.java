@@ -17,14 +17,14 @@ public final class Sizes {
      */
     public static Frame frame(long rows, long columns, Inputs inputs) {
         if (rows > Integer.MAX_VALUE || columns > Integer.MAX_VALUE || rows * columns > Math.min(inputs.mostPixels(), Integer.MAX_VALUE)) {
-            throw PixeronException.of("The result would have %d × %d pixels; at most %d are made.", rows, columns, inputs.mostPixels());
+            throw PixeronException.of("The result would have %d × %d pixels. At most %d are possible.", rows, columns, inputs.mostPixels());
         }
         int maximumLevel = inputs.before().frame().maximumLevel();
         return new Frame((int) rows, (int) columns, maximumLevel);
     }
 
-    /** @return a key that is a whole number, 0 where it is left out */
+    /** @return a key that is a whole number, 0 where it is omitted */
     static NumberParameter count(String key, String title, int least) {
-        return NumberParameter.optional(key, title, least).only(n -> n.isInt() && n.toInt() >= least, "a whole number from " + least + " on");
+        return NumberParameter.optional(key, title, least).only(n -> n.isInt() && n.toInt() >= least, "a whole number of at least " + least);
     }
 }

@@ -21,17 +21,17 @@ import pixeron.step.key.Parameter;
  * {@code tile down=n right=m mirrored=no}: n × m copies; with {@code mirrored=yes} the odd ones, counted from 0, are flipped
  * up-down going down and left-right going to the right.
  *
- * <p>Domain: whole n, m ≥ 1. Cost: one copy of the result. Source: docs/definitions/geometry.md.
+ * <p>Domain: whole n, m ≥ 1. Cost: one copy of the result. Source: docs/definitions/moving.md.
  */
 public final class Tile extends NamedStep {
 
     private static final NumberParameter DOWN = Sizes.count("down", "Down", 1);
     private static final NumberParameter RIGHT = Sizes.count("right", "Right", 1);
-    private static final ChoiceParameter MIRRORED = ChoiceParameter.of("mirrored", "Mirrored", new ChoiceParameter.Choice("no", "all copies alike"),
-            new ChoiceParameter.Choice("yes", "every second copy is flipped, so that edges meet their like"));
+    private static final ChoiceParameter MIRRORED = ChoiceParameter.of("mirrored", "Mirrored", new ChoiceParameter.Choice("no", "all copies the same"),
+            new ChoiceParameter.Choice("yes", "every second copy is mirrored, so that equal edges meet"));
 
     public Tile() {
-        super("tile", "Tile", "Sets copies of the image beside and below each other, alike or mirrored in turn.");
+        super("tile", "Tile", "Repeats the image in rows and columns; every second copy can be mirrored.");
     }
 
     private static boolean isMirrored(Arguments arguments) {
@@ -40,7 +40,7 @@ public final class Tile extends NamedStep {
 
     @Override
     public String formula(Arguments arguments) {
-        return isMirrored(arguments) ? "s(i, j) = r(y, x), there and back: y = min(i mod 2H, 2H − 1 − i mod 2H)" : "s(i, j) = r(i mod H, j mod W)";
+        return isMirrored(arguments) ? "s(i, j) = r(y, x), back and forth: y = min(i mod 2H, 2H − 1 − i mod 2H)" : "s(i, j) = r(i mod H, j mod W)";
     }
 
     @Override

@@ -19,12 +19,12 @@ import pixeron.step.key.Parameter;
 /**
  * {@code transpose}: s(i, j) = r(j, i), W × H pixels.
  *
- * <p>Domain: any image. Cost: one copy, in squares. Source: docs/definitions/geometry.md.
+ * <p>Domain: any image. Cost: one copy, in squares. Source: docs/definitions/moving.md.
  */
 public final class Transpose extends NamedStep {
 
     public Transpose() {
-        super("transpose", "Transpose", "Rows become columns and columns rows.");
+        super("transpose", "Transpose", "Swaps rows and columns.");
     }
 
     @Override
@@ -44,7 +44,7 @@ public final class Transpose extends NamedStep {
 
     @Override
     public List<Slip> slips() {
-        return List.of(Slip.of("turned-other-way", right -> Stream.of(true, false).map(isLeft -> Way.of("the image is turned by a quarter "
+        return List.of(Slip.of("turned-other-way", right -> Stream.of(true, false).map(isLeft -> Way.of("the image is rotated by 90° "
                 + (isLeft ? "to the left" : "to the right") + " instead", quarter(right.step(), right.before(), isLeft))).toList()));
     }
 

@@ -39,20 +39,20 @@ import pixeron.working.Line;
 import pixeron.working.Run;
 
 /**
- * {@code turn degrees=d by=nearest size=fit border=zero}: turned around its middle, counter-clockwise as seen: y = (H − 1) ÷ 2 +
+ * {@code rotate degrees=d by=nearest size=fit border=zero}: turned around its middle, counter-clockwise as seen: y = (H − 1) ÷ 2 +
  * dx · s + dy · c, x = (W − 1) ÷ 2 + dx · c − dy · s with dy = i − (h − 1) ÷ 2, dx = j − (w − 1) ÷ 2.
  *
  * <p>Domain: any d, first taken modulo 360; c and s are exactly 0 and ±1 at multiples of 90°, doubles elsewhere. Cost: one or
- * four cells a pixel. Source: docs/definitions/geometry.md.
+ * four cells a pixel. Source: docs/definitions/resampling.md.
  */
 public final class Turn extends NamedStep {
 
     private static final Rational QUARTER = Rational.of(90);
     private static final int HALF_TURN = 180;
     private static final int EVEN_ANGLE = 15;
-    private static final NumberParameter DEGREES = NumberParameter.required("degrees", "Degrees").sliding(Span.of(-180, 180));
-    private static final ChoiceParameter BY = ChoiceParameter.of("by", "By", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE);
-    private static final ChoiceParameter SIZE = ChoiceParameter.of("size", "Size", new ChoiceParameter.Choice("fit", "as large as the turned image"),
+    private static final NumberParameter DEGREES = NumberParameter.required("degrees", "Angle in degrees").sliding(Span.of(-180, 180));
+    private static final ChoiceParameter BY = ChoiceParameter.of("by", "Interpolation", Reading.NEAREST_CHOICE, Reading.LINEAR_CHOICE);
+    private static final ChoiceParameter SIZE = ChoiceParameter.of("size", "Size", new ChoiceParameter.Choice("fit", "as large as the rotated image"),
             new ChoiceParameter.Choice("keep", "as large as before"));
 
     /** The cosine and the sine of the angle. */
@@ -75,7 +75,7 @@ public final class Turn extends NamedStep {
     }
 
     public Turn() {
-        super("turn", "Turn", "Turns the image around its middle, counter-clockwise; what comes in from outside is chosen.");
+        super("rotate", "Rotate", "Rotates the image counterclockwise around its center; Border sets the values outside.");
     }
 
     @Override
@@ -139,12 +139,12 @@ public final class Turn extends NamedStep {
         double length = 0.4 * Math.min(before.rows(), before.columns());
         return List.of(new Grip.Arm(Grip.On.AFTER, "Angle", middle, new Grip.Place(middle.row() - length * angle.sine.asDouble(),
                 middle.column() + length * angle.cosine.asDouble()), Decimals.table(degrees(step)) + "°", (from, to) -> {
-                    double by = towards(middle, to) - towards(middle, from);
+                    double by = toward(middle, to) - toward(middle, from);
                     return step.with(DEGREES, Amount.of(upright(even(degrees(step).asDouble() + by))));
                 }));
     }
 
-    private static double towards(Grip.Place middle, Grip.Place place) {
+    private static double toward(Grip.Place middle, Grip.Place place) {
         return Math.toDegrees(Math.atan2(middle.row() - place.row(), place.column() - middle.column()));
     }
 
@@ -181,7 +181,7 @@ public final class Turn extends NamedStep {
         Forward forward = ForwardPlaces.of(List.of("(h - 1) / 2 + (y - (H - 1) / 2) * c - (x - (W - 1) / 2) * s + 1 / 2",
                 "(w - 1) / 2 + (y - (H - 1) / 2) * s + (x - (W - 1) / 2) * c + 1 / 2"), numbers);
         return operation.with(forward).with(sides(step, angle)).with(progress -> bulk.result(level, finish, pixel -> ((Rational) operation.value(pixel)).toInt(), progress))
-                .noting(() -> bulk.notRead() == 0 ? List.of() : List.of(bulk.notRead() + " of " + before.count() + " pixels of the image are read nowhere."));
+                .noting(() -> bulk.notRead() == 0 ? List.of() : List.of(bulk.notRead() + " of " + before.count() + " pixels of the input do not affect the result."));
     }
 
     /** The sizes of the result as a program works them out, for images of any size. */
@@ -215,11 +215,11 @@ public final class Turn extends NamedStep {
     @Override
     public List<Slip> slips() {
         List<Slip> all = new ArrayList<>(List.of(
-                Slip.of("turned-other-way", "the image is turned clockwise instead of counter-clockwise, or back", step -> step.with(DEGREES,
+                Slip.of("turned-other-way", "the image is rotated clockwise instead of counterclockwise, or vice versa", step -> step.with(DEGREES,
                         new Amount(degrees(step).negated()))),
                 Slip.of("nearest-for-linear", right -> List.of(Way.of(Reading.otherWords(isLinear(right.step())), turned(right.step(), right.before(), right.frame(),
                                 Angle.of(degrees(right.step())), !isLinear(right.step()))))),
-                Slip.of("degrees-for-radians", right -> List.of(Way.of("sine and cosine are taken of the number of degrees as if it were radians",
+                Slip.of("degrees-for-radians", right -> List.of(Way.of("the sine and cosine of the angle in degrees are calculated as if it were in radians",
                         turned(right.step(), right.before(), right.frame(), Angle.ofRadians(degrees(right.step()).asDouble()), isLinear(right.step())))))));
         all.addAll(Outside.slips());
         all.add(Early.slip(Turn::early));
@@ -231,7 +231,7 @@ public final class Turn extends NamedStep {
         Angle angle = Angle.of(degrees(right.step()));
         Angle rounded = new Angle(Early.rounded(angle.cosine, decimals), Early.rounded(angle.sine, decimals));
         List<Way> ways = new ArrayList<>();
-        ways.add(Way.of("c and s are rounded " + Early.to(decimals) + " on the way", turned(right.step(), right.before(), right.frame(), rounded,
+        ways.add(Way.of("c and s are rounded " + Early.to(decimals) + " too early", turned(right.step(), right.before(), right.frame(), rounded,
                 isLinear(right.step()))));
         ways.addAll(EarlyPlaces.ways(right, decimals));
         return ways;

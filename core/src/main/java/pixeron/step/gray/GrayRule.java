@@ -17,7 +17,7 @@ import pixeron.formula.Parser;
 import pixeron.formula.Trace;
 import pixeron.formula.TraceLines;
 import pixeron.formula.Typeset;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.loop.Code;
@@ -35,7 +35,7 @@ import pixeron.working.Run;
 import pixeron.working.Working;
 
 /**
- * A rule that makes one gray level of the three channels R, G, B of a pixel, rounded to nearest and clipped to 0 … M.
+ * A rule that makes one gray level of the three channels R, G, B of a pixel, rounded to nearest and clipped to 0–M.
  *
  * <p>One formula serves the working; the bulk result uses the same rule as an exact sum of whole numbers over one
  * denominator, because a photo has millions of pixels. A law in the tests holds the two against each other.
@@ -58,13 +58,13 @@ public final class GrayRule {
             weighted("luma-601", "weights 0.299, 0.587, 0.114", "0.299 * R + 0.587 * G + 0.114 * B", 1000, 299, 587, 114),
             weighted("luma-709", "weights 0.2126, 0.7152, 0.0722", "0.2126 * R + 0.7152 * G + 0.0722 * B",
                     10000, 2126, 7152, 722),
-            new GrayRule(LIGHTNESS, "half way between the largest and the smallest channel",
+            new GrayRule(LIGHTNESS, "midway between the largest and the smallest channel",
                     "(max(R, G, B) + min(R, G, B)) / 2",
                     (r, g, b) -> Math.max(r, Math.max(g, b)) + Math.min(r, Math.min(g, b)), 2),
             new GrayRule("maximum", "the largest channel", "max(R, G, B)", (r, g, b) -> Math.max(r, Math.max(g, b)), 1),
-            weighted("red", "the red channel alone", "R", 1, 1, 0, 0),
-            weighted("green", "the green channel alone", "G", 1, 0, 1, 0),
-            weighted("blue", "the blue channel alone", "B", 1, 0, 0, 1));
+            weighted("red", "the red channel only", "R", 1, 1, 0, 0),
+            weighted("green", "the green channel only", "G", 1, 0, 1, 0),
+            weighted("blue", "the blue channel only", "B", 1, 0, 0, 1));
 
     private final String word;
     private final String sentence;
@@ -101,14 +101,14 @@ public final class GrayRule {
             return ownWeights(Arrays.copyOfRange(words, 1, words.length));
         }
         return READY.stream().filter(rule -> rule.word.equals(text.strip())).findFirst().orElseThrow(() ->
-                PixeronException.of("There is no gray rule \"%s\"; there are %s and \"weights a b c\".",
+                PixeronException.of("\"%s\" is not a valid gray rule. Use %s or \"weights a b c\".",
                         Decimals.shortened(text), READY.stream().map(GrayRule::word)
                                 .collect(Collectors.joining(", "))));
     }
 
     private static GrayRule ownWeights(String... texts) {
         if (texts.length != 3) {
-            throw PixeronException.of("weights needs three numbers, for red, green and blue; %d are given.",
+            throw PixeronException.of("weights needs three numbers, for red, green and blue, but has %d.",
                     texts.length);
         }
         List<Rational> weights = Arrays.stream(texts).map(Decimals::parse).toList();
@@ -118,12 +118,12 @@ public final class GrayRule {
                 .mapToLong(w -> requireSmall(w).longValue()).toArray();
         String formula = "(" + weights.get(0) + ") * R + (" + weights.get(1) + ") * G + (" + weights.get(2) + ") * B";
         return weighted(WEIGHTS + " " + weights.stream().map(Decimals::print).collect(Collectors.joining(" ")),
-                "weights of one's own", formula, requireSmall(common).longValue(), whole);
+                "custom weights", formula, requireSmall(common).longValue(), whole);
     }
 
     private static BigInteger requireSmall(BigInteger number) {
         if (number.abs().compareTo(LARGEST_WEIGHT) > 0) {
-            throw PixeronException.of("The weights need numbers beyond 1048576 over one denominator; use fewer digits.");
+            throw PixeronException.of("The weights have too many digits: over a common denominator they exceed 1048576. Use fewer digits.");
         }
         return number;
     }
@@ -166,7 +166,7 @@ public final class GrayRule {
     /**
      * @return the gray image, with the picture's maximum level
      */
-    public Image apply(ColourImage picture, Transparency transparency) {
+    public Image apply(ColorImage picture, Transparency transparency) {
         int maximum = picture.maximumLevel();
         boolean isLaid = isLaid(picture, transparency);
         long ground = transparency.ground(maximum);
@@ -185,7 +185,7 @@ public final class GrayRule {
     }
 
     /** @return whether transparent pixels are laid on a ground */
-    public static boolean isLaid(ColourImage picture, Transparency transparency) {
+    public static boolean isLaid(ColorImage picture, Transparency transparency) {
         return picture.alpha().isPresent() && transparency != Transparency.IGNORED;
     }
 
@@ -195,7 +195,7 @@ public final class GrayRule {
     }
 
     /** @return the arithmetic that leads to the gray level of one pixel */
-    public Working explain(ColourImage picture, Transparency transparency, Pixel pixel) {
+    public Working explain(ColorImage picture, Transparency transparency, Pixel pixel) {
         Value exact = exact(picture, transparency, pixel);
         Finish finish = new Finish(Rounding.NEAREST, Overflow.CLIP, picture.maximumLevel());
         List<Line> lines = lines(picture, transparency, pixel);
@@ -204,11 +204,11 @@ public final class GrayRule {
     }
 
     /** @return the gray value of a pixel before rounding */
-    public Value exact(ColourImage picture, Transparency transparency, Pixel pixel) {
+    public Value exact(ColorImage picture, Transparency transparency, Pixel pixel) {
         return Evaluator.evaluate(formula, channels(picture, transparency, pixel)::get);
     }
 
-    private static Map<String, Value> channels(ColourImage picture, Transparency transparency, Pixel pixel) {
+    private static Map<String, Value> channels(ColorImage picture, Transparency transparency, Pixel pixel) {
         Map<String, Value> channels = new LinkedHashMap<>();
         channels.put("R", picture.red().value(pixel));
         channels.put("G", picture.green().value(pixel));
@@ -221,7 +221,7 @@ public final class GrayRule {
     }
 
     /** @return the lines that lead to {@link #exact} */
-    public List<Line> lines(ColourImage picture, Transparency transparency, Pixel pixel) {
+    public List<Line> lines(ColorImage picture, Transparency transparency, Pixel pixel) {
         int maximum = picture.maximumLevel();
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of("formula", Run.plain(formula())));
@@ -242,7 +242,7 @@ public final class GrayRule {
     }
 
     /** Goes through the loop that leads to {@link #exact}, which is called s. */
-    public void follow(ColourImage picture, Transparency transparency, Pixel pixel, LoopWriter out) {
+    public void follow(ColorImage picture, Transparency transparency, Pixel pixel, LoopWriter out) {
         out.set("R", picture.red().value(pixel)).set("G", picture.green().value(pixel))
                 .set("B", picture.blue().value(pixel)).line(0, "R, G, B ← the channels at [i][j]");
         if (isLaid(picture, transparency)) {

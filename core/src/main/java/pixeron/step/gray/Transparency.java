@@ -5,8 +5,8 @@ import pixeron.Worded;
 
 /** What becomes of transparent pixels before gray is made of them. */
 public enum Transparency implements Worded {
-    OVER_WHITE("over-white", "as if the picture lay on white"),
-    OVER_BLACK("over-black", "as if the picture lay on black"),
+    OVER_WHITE("over-white", "as if on a white background"),
+    OVER_BLACK("over-black", "as if on a black background"),
     IGNORED("ignored", "as if every pixel were opaque");
 
     private final String word;
@@ -37,7 +37,7 @@ public enum Transparency implements Worded {
      * @throws PixeronException if there is no such word
      */
     public static Transparency of(String word) {
-        return Worded.find(values(), word).orElseThrow(() -> PixeronException.of("There is no way \"%s\" to deal with transparency; there are %s.", word,
+        return Worded.find(values(), word).orElseThrow(() -> PixeronException.of("\"%s\" is not a valid way to handle transparency. Use %s.", word,
                         Worded.list(values())));
     }
 }

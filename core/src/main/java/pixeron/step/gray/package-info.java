@@ -1,2 +1,2 @@
-/** How a colour picture becomes gray: named rules, exact, each with its working. */
+/** How a color picture becomes gray: named rules, exact, each with its working. */
 package pixeron.step.gray;

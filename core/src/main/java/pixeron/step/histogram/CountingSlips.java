@@ -47,7 +47,7 @@ final class CountingSlips {
 
     /** M·n(k) ÷ N instead of M·C(k) ÷ N. */
     private static List<Way> notRunning(Equalization of) {
-        return List.of(of.way("the share of the level itself is taken, not the running one",
+        return List.of(of.way("the relative frequency p(k) is used instead of the cumulative one",
                 level -> of.histogram.count(level), of.area.count()));
     }
 
@@ -63,7 +63,7 @@ final class CountingSlips {
             sum = sum.plus(Early.rounded(Rational.of(of.histogram.count(k), of.area.count()), decimals));
             summed[k] = sum;
         }
-        return List.of(of.way("each share p(k) is rounded " + Early.to(decimals), level -> maximum.times(summed[level])));
+        return List.of(of.way("each relative frequency p(k) is rounded " + Early.to(decimals), level -> maximum.times(summed[level])));
     }
 
     private static List<Way> runningWays(Equalization of) {
@@ -72,7 +72,7 @@ final class CountingSlips {
             // A slip shows first at a level that occurs.
             int from = k;
             for (int error : of.histogram.count(k) > 0 ? ERRORS : new int[0]) {
-                ways.add(of.way("the running count is wrong by " + signed(error) + " from level " + k + " on",
+                ways.add(of.way("the cumulative count is wrong by " + signed(error) + " from level " + k + " on",
                         level -> of.histogram.running(level) + (level >= from ? error : 0), of.area.count()));
             }
         }
@@ -86,7 +86,7 @@ final class CountingSlips {
             for (int error : of.histogram.count(k) > 0 ? ERRORS : new int[0]) {
                 if (of.histogram.count(k) + error >= 0) {
                     ways.add(of.way("level " + k + " is counted " + (of.histogram.count(k) + error) + " times instead of "
-                            + of.histogram.count(k) + ", and the sums follow",
+                            + of.histogram.count(k) + ", and the cumulative counts follow",
                             level -> of.histogram.running(level) + (level >= at ? error : 0), of.area.count() + error));
                 }
             }

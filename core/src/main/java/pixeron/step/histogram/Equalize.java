@@ -42,7 +42,7 @@ public final class Equalize extends PointStep {
     private static final ChoiceParameter METHOD = ChoiceParameter.of("method", "Method", SHARE, FROM_FIRST);
 
     public Equalize() {
-        super("equalize", "Equalize", "Spreads levels by how often they occur, so that all are used about alike.",
+        super("equalize", "Histogram equalization", "Maps levels by their cumulative histogram, so that all are used about equally often.",
                 "M * C / N", Set.of("C", "N", "C0"), METHOD);
     }
 
@@ -68,7 +68,7 @@ public final class Equalize extends PointStep {
     @Override
     protected List<EarlyPart> earlyParts(Arguments arguments) {
         return arguments.get(METHOD).equals(FROM_FIRST) ? List.of() : List.of(
-                new EarlyPart("each running share P(k)", "M * (C / N)", "C / N"),
+                new EarlyPart("each cumulative frequency P(k)", "M * (C / N)", "C / N"),
                 new EarlyPart("M ÷ N", "C * (M / N)", "M / N"));
     }
 
@@ -77,8 +77,8 @@ public final class Equalize extends PointStep {
         return Stream.concat(CountingSlips.all().stream(), Stream.of(
                 Slip.of("stretch-for-equalize", "the levels are stretched instead of equalized",
                         step -> step.as(new Stretch(), Arguments.NONE)),
-                method("share-from-first", "the count of the lowest level is taken off: M × (C − C0) ÷ (N − C0)", FROM_FIRST),
-                method("share-plain", "the count of the lowest level is not taken off: M × C ÷ N", SHARE))).toList();
+                method("share-from-first", "the count of the lowest level is subtracted: M × (C − C0) ÷ (N − C0)", FROM_FIRST),
+                method("share-plain", "the count of the lowest level is not subtracted: M × C ÷ N", SHARE))).toList();
     }
 
     private static Slip method(String id, String words, ChoiceParameter.Choice other) {
@@ -95,7 +95,7 @@ public final class Equalize extends PointStep {
         boolean isRelative = arguments.get(METHOD).equals(FROM_FIRST);
         long first = histogram.running(histogram.levelAt(1));
         if (isRelative && first == count) {
-            return PointRule.of(parsed("r"), maximum).withNote("Only one level occurs, so the image is unchanged.");
+            return PointRule.of(parsed("r"), maximum).withNote("Only one level occurs, so the image stays unchanged.");
         }
         PointRule rule = PointRule.of(parsed(isRelative ? "M * (C - C0) / (N - C0)" : "M * C / N"), maximum)
                 .withOfSample(isRelative ? "M × (C(r) − C0) ÷ (N − C0)" : "M × C(r) ÷ N", (name, sample) ->
@@ -108,7 +108,7 @@ public final class Equalize extends PointStep {
                         Rational.of(first))));
         return isRelative ? rule.coming("C0", () -> Origin.extreme("least", true, area, before.frame()).and(Origin.counts(area, before.frame()))
                 .and(Origin.once("C0", new Code.At("running", Code.name("least"))))).withConstant("C0", Rational.of(first), Line.of("C0", Run.plain("C0 = " + first),
-                Run.note("   the running count of the lowest level present, " + histogram.levelAt(1)))) : rule;
+                Run.note("   the cumulative count of the lowest level present, " + histogram.levelAt(1)))) : rule;
     }
 
     private static Value running(Histogram histogram, Value sample) {

@@ -44,14 +44,14 @@ import pixeron.working.TableKind;
 public final class Match extends PointStep {
 
     private static final ListParameter COUNTS = new ListParameter("counts", "Target counts",
-            "one count for each level 0 … M, whole numbers from 0").leftOutAtWill();
+            "one count for each level 0–M, whole numbers of at least 0").leftOutAtWill();
     private static final ReferenceParameter WITH = Reference.WITH.leftOutAtWill();
     private static final ChoiceParameter.Choice CLOSEST = new ChoiceParameter.Choice("closest",
             "the z whose Q(z) is closest to P(r)");
     private static final ChoiceParameter.Choice FIRST = new ChoiceParameter.Choice("first-at-least",
             "the smallest z with Q(z) ≥ P(r)");
     private static final TableKind TARGET = TableKind.of("target", "Target").with(Map.of("z", "level z", "n", "count n",
-            "running", "running C", "Q", "share Q"));
+            "running", "cumulative C", "Q", "relative Q"));
     private static final ChoiceParameter RULE = ChoiceParameter.of("rule", "Rule", CLOSEST, FIRST);
 
     /** Whether a share of just P(k) is not enough, which is a slip. */
@@ -62,7 +62,7 @@ public final class Match extends PointStep {
     }
 
     private Match(boolean isAbove) {
-        super("match", "Match a histogram", "Spreads levels so that they occur about as often as in a target.", "r",
+        super("match", "Histogram matching", "Maps levels so that their histogram becomes similar to a target histogram.", "r",
                 COUNTS, WITH, RULE);
         this.isAbove = isAbove;
     }
@@ -76,7 +76,7 @@ public final class Match extends PointStep {
     public void validate(Arguments arguments) {
         boolean hasCounts = arguments.isGiven(COUNTS);
         if (hasCounts == arguments.isGiven(WITH)) {
-            throw PixeronException.of(hasCounts ? "match has counts and with; give one of them."
+            throw PixeronException.of(hasCounts ? "match has both counts and with. Give only one of them."
                     : "match needs counts=\"…\", one for each level, or another image with=…");
         }
         if (hasCounts) {
@@ -97,7 +97,7 @@ public final class Match extends PointStep {
     @Override
     protected List<Slip> ownSlips() {
         return List.of(Slip.of("strictness", right -> right.step().arguments().get(RULE).equals(FIRST) ? Way.tried(
-                "Q(z) > P(k) is taken for Q(z) ≥ P(k)", () -> right.step().as(new Match(true)), right) : List.of()));
+                "Q(z) > P(k) is used instead of Q(z) ≥ P(k)", () -> right.step().as(new Match(true)), right) : List.of()));
     }
 
     @Override
@@ -113,7 +113,7 @@ public final class Match extends PointStep {
         Target target = arguments.find(COUNTS).map(Target::of).orElseGet(() -> Target.of(histogram(inputs.other(this, arguments.get(WITH)), before.maximumLevel())));
         int maximum = before.maximumLevel();
         if (target.levels() != maximum + 1) {
-            throw PixeronException.of("match has %d target counts, and the image has %d levels, 0 to %d; give one count "
+            throw PixeronException.of("match has %d target counts, but the image has %d levels, 0–%d. Give one count "
                     + "for each.", target.levels(), maximum + 1, maximum);
         }
         Histogram histogram = Histogram.of(before, area);
@@ -216,13 +216,13 @@ public final class Match extends PointStep {
             long sum = 0;
             for (Rational count : counts) {
                 if (!count.isInt() || count.signum() < 0) {
-                    throw PixeronException.of("counts has %s; give %s.", count, COUNTS.range());
+                    throw PixeronException.of("counts contains %s. Give %s.", count, COUNTS.range());
                 }
                 sum += count.toInt();
                 running.add(sum);
             }
             if (sum == 0 || sum > Integer.MAX_VALUE) {
-                throw PixeronException.of("counts add up to %d; together they must be from 1 to %d.", sum,
+                throw PixeronException.of("counts add up to %d. Their sum must be from 1 to %d.", sum,
                         Integer.MAX_VALUE);
             }
             return new Target(running);
@@ -252,7 +252,7 @@ public final class Match extends PointStep {
             return under <= over ? below : at;
         }
 
-        /** @return the smallest level with running ÷ total ≥ counted ÷ pixels; there is one, the last has share 1 */
+        /** @return the smallest level with running ÷ total ≥ counted ÷ pixels. The images are: one, the last has share 1 */
         private int firstAtLeast(long counted, long pixels, boolean isAbove) {
             int low = 0;
             int high = levels() - 1;

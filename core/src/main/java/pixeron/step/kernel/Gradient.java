@@ -36,9 +36,9 @@ public final class Gradient extends WindowStep {
     /** What is made of the two sums. */
     enum Part {
         X("x", "g_x: the change from left to right", parsed("g_x")),
-        Y("y", "g_y: the change from above to below", parsed("g_y")),
-        SUM("sum", "|g_x| + |g_y|: how strong the change is, in whole numbers", parsed("abs(g_x) + abs(g_y)")),
-        ROOT("root", "√(g_x² + g_y²): how strong the change is", parsed("sqrt(g_x^2 + g_y^2)")),
+        Y("y", "g_y: the change from top to bottom", parsed("g_y")),
+        SUM("sum", "|g_x| + |g_y|: the edge strength, in whole numbers", parsed("abs(g_x) + abs(g_y)")),
+        ROOT("root", "√(g_x² + g_y²): the edge strength", parsed("sqrt(g_x^2 + g_y^2)")),
         ANGLE("angle", "the direction of the change in degrees, above −180 up to 180", new Expression.Call(Function.ANGLE,
                 List.of(new Expression.Variable("g_x"), new Expression.Variable("g_y"))));
 
@@ -60,7 +60,7 @@ public final class Gradient extends WindowStep {
         }
     }
 
-    private static final ChoiceParameter PART = new ChoiceParameter("part", "Part", Optional.empty(),
+    private static final ChoiceParameter PART = new ChoiceParameter("part", "Output", Optional.empty(),
             List.of(Part.X.choice, Part.Y.choice, Part.SUM.choice, Part.ROOT.choice, Part.ANGLE.choice));
     private static final String AUTO = "auto";
     private static final ChoiceParameter OWN_ROUNDING = withAuto(StepType.ROUNDING, "not rounded for angle, else nearest");
@@ -84,8 +84,8 @@ public final class Gradient extends WindowStep {
 
     private static Gradient ofThree(String name, String title, int side, int middle) {
         int[][] across = {{-side, 0, side}, {-middle, 0, middle}, {-side, 0, side}};
-        Weights x = Weights.centred(across);
-        return new Gradient(name, title, "The change across and down, with weights " + side + ", " + middle + ", " + side
+        Weights x = Weights.centered(across);
+        return new Gradient(name, title, "The change across and down (an edge detector), with weights " + side + ", " + middle + ", " + side
                 + " along the edge.", x, x.transposed());
     }
 
@@ -103,9 +103,9 @@ public final class Gradient extends WindowStep {
 
     /** @return the differences along the two diagonals of 2 × 2 pixels */
     public static Gradient roberts() {
-        return new Gradient("roberts", "Roberts gradient", "The differences along both diagonals of two by two pixels.",
-                Weights.centred(new int[] {1, 0}, new int[] {0, -1}).anchoredAt(0, 0),
-                Weights.centred(new int[] {0, 1}, new int[] {-1, 0}).anchoredAt(0, 0));
+        return new Gradient("roberts", "Roberts gradient", "The differences along both diagonals of 2 × 2 pixels.",
+                Weights.centered(new int[] {1, 0}, new int[] {0, -1}).anchoredAt(0, 0),
+                Weights.centered(new int[] {0, 1}, new int[] {-1, 0}).anchoredAt(0, 0));
     }
 
     private static Part part(Arguments arguments) {

@@ -34,15 +34,15 @@ public final class Kernel extends WindowStep {
             .only(number -> number.signum() != 0, "a number other than 0, or auto");
     private static final NumberParameter OFFSET = NumberParameter.optional("offset", "Offset", 0).sliding(Span.ofLevels(-1, 1));
     private static final ChoiceParameter.Choice CORRELATION = new ChoiceParameter.Choice("correlation",
-            "the weights lie on the image as they are");
+            "the weights are used as written");
     private static final ChoiceParameter.Choice CONVOLUTION = new ChoiceParameter.Choice("convolution",
-            "the weights are turned by 180° first");
-    private static final ChoiceParameter SUM = ChoiceParameter.of("sum", "Sum", CORRELATION, CONVOLUTION);
+            "the weights are rotated by 180° first");
+    private static final ChoiceParameter SUM = ChoiceParameter.of("sum", "Mode", CORRELATION, CONVOLUTION);
     private static final ListParameter ANCHOR = new ListParameter("anchor", "Anchor",
-            "two whole numbers, the row and the column of the cell on the pixel, from 0").automatic();
+            "row and column of the cell that is placed on the pixel, from 0").automatic();
 
     public Kernel() {
-        super("kernel", "Kernel", "Adds up the pixels around each one, each with a weight of its own.",
+        super("kernel", "Kernel", "Replaces each pixel with a weighted sum of its neighborhood.",
                 "s = Σ w × r ÷ divisor + offset", Border.ZERO, WEIGHTS, DIVISOR, OFFSET, SUM, ANCHOR);
     }
 
@@ -60,7 +60,7 @@ public final class Kernel extends WindowStep {
             int width = arguments.get(WEIGHTS).get(0).size();
             var anchor = arguments.get(ANCHOR);
             if (anchor.size() != 2 || !isIndex(anchor.get(0), height) || !isIndex(anchor.get(1), width)) {
-                throw PixeronException.of("anchor=\"%s\" is no cell of the weights; give a row from 0 to %d and a column from "
+                throw PixeronException.of("anchor=\"%s\" is not a cell of the weights. Give a row from 0 to %d and a column from "
                         + "0 to %d.", ANCHOR.print(anchor), height - 1, width - 1);
             }
         }
@@ -78,11 +78,11 @@ public final class Kernel extends WindowStep {
     /** @return the weights of a step of this type, with anchor, divisor and offset, as they were given */
     public static Weights weights(Step step) {
         Arguments arguments = step.arguments();
-        Weights centred = Weights.centred(arguments.get(WEIGHTS));
+        Weights centered = Weights.centered(arguments.get(WEIGHTS));
         Amount divisor = arguments.get(DIVISOR);
         List<Rational> anchor = arguments.get(ANCHOR);
-        Weights anchored = anchor.isEmpty() ? centred
-                : centred.anchoredAt(anchor.get(0).toInt(), anchor.get(1).toInt());
+        Weights anchored = anchor.isEmpty() ? centered
+                : centered.anchoredAt(anchor.get(0).toInt(), anchor.get(1).toInt());
         return anchored.with(divisor.isAuto() ? Optional.empty() : Optional.of(divisor.number()),
                 arguments.get(OFFSET).number());
     }

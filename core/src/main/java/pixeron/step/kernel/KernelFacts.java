@@ -27,7 +27,7 @@ public record KernelFacts(Value sum, Value divisor, Optional<Weights.Factors> fa
     public List<String> sentences() {
         return List.of("The weights add up to " + Decimals.working(sum) + ", the divisor is " + Decimals.working(divisor)
                 + ".", factors.map(found -> "Separable: " + text(found.column()) + " down × " + text(found.row())
-                + " across.").orElse("Not separable into a column and a row."), flat());
+                + " across.").orElse("Not separable: no column × row gives these weights."), flat());
     }
 
     private static String text(List<Rational> weights) {

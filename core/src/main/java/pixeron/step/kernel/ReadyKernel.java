@@ -44,7 +44,7 @@ public final class ReadyKernel extends WindowStep {
             size -> size.isInt() && size.toInt() >= 1 && size.toInt() <= LARGEST && size.toInt() % 2 == 1,
             "an odd number from 1 to " + LARGEST + ", or auto");
     private static final ChoiceParameter.Choice FOUR = new ChoiceParameter.Choice("4", "above, below, left and right");
-    private static final ChoiceParameter.Choice EIGHT = new ChoiceParameter.Choice("8", "those at the corners as well");
+    private static final ChoiceParameter.Choice EIGHT = new ChoiceParameter.Choice("8", "the diagonal neighbors as well");
     private static final ChoiceParameter NEIGHBORS = new ChoiceParameter("neighbors", "Neighbors",
             Optional.empty(), List.of(FOUR, EIGHT));
 
@@ -66,7 +66,7 @@ public final class ReadyKernel extends WindowStep {
 
     /** @return {@code box size=n}: the mean of the window */
     public static ReadyKernel box() {
-        return new ReadyKernel("box", "Box mean", "Takes the mean of the window around each pixel.", "s = Σ r ÷ n²",
+        return new ReadyKernel("box", "Mean (box) filter", "Smooths: replaces each pixel with the mean of its window.", "s = Σ r ÷ n²",
                 new Recipe(small(SIZE), arguments -> box(size(arguments, SIZE))), SIZE);
     }
 
@@ -75,13 +75,13 @@ public final class ReadyKernel extends WindowStep {
     }
 
     private static Weights box(int size) {
-        return Weights.centred(Collections.nCopies(size, Collections.nCopies(size, Rational.ONE)));
+        return Weights.centered(Collections.nCopies(size, Collections.nCopies(size, Rational.ONE)));
     }
 
     /** @return {@code binomial size=n}: weights from Pascal's row, across and down */
     public static ReadyKernel binomial() {
-        return new ReadyKernel("binomial", "Binomial mean",
-                "Takes a mean of the window that counts the middle most: a row of Pascal's triangle across and down.",
+        return new ReadyKernel("binomial", "Binomial filter",
+                "Smooths with weights from Pascal's triangle, largest in the center.",
                 "s = Σ w × r ÷ Σ w", new Recipe(small(SIZE), arguments -> binomial(size(arguments, SIZE))), SIZE);
     }
 
@@ -92,13 +92,13 @@ public final class ReadyKernel extends WindowStep {
             row.add(Rational.of(number, BigInteger.ONE));
             number = number.multiply(BigInteger.valueOf(size - 1L - k)).divide(BigInteger.valueOf(k + 1L));
         }
-        return Weights.centred(row.stream().map(down -> row.stream().map(down::times).toList()).toList());
+        return Weights.centered(row.stream().map(down -> row.stream().map(down::times).toList()).toList());
     }
 
     /** @return {@code gaussian sigma=σ size=auto}: weights exp(−(a² + b²) ÷ (2σ²)), divided by their sum */
     public static ReadyKernel gaussian() {
-        return new ReadyKernel("gaussian", "Gaussian mean",
-                "Takes a mean of the window whose weights fall off with the distance: sigma says how slowly.",
+        return new ReadyKernel("gaussian", "Gaussian filter",
+                "Smooths with weights that decrease with distance; a larger sigma blurs more.",
                 "s = Σ w × r ÷ Σ w, w = exp(−(a² + b²) ÷ 2σ²)", new Recipe(Arguments.NONE.with(SIGMA,
                 Amount.of(1)), ReadyKernel::gaussian), SIGMA, ODD_SIZE);
     }
@@ -113,7 +113,7 @@ public final class ReadyKernel extends WindowStep {
         Rational size = reach.floor().plus(reach.isWhole() ? Rational.ZERO : Rational.ONE).times(Rational.of(2))
                 .plus(Rational.ONE);
         if (!size.isInt() || size.toInt() > LARGEST) {
-            throw PixeronException.of("sigma=%s needs a window of %s × %s, and the largest is %d × %d; give sigma up to 5, or "
+            throw PixeronException.of("sigma=%s needs a window of %s × %s, but the largest is %d × %d. Use a sigma up to 5, or "
                     + "size=%d.", Decimals.print(sigma), Decimals.print(size), Decimals.print(size), LARGEST, LARGEST, LARGEST);
         }
         return size.toInt();
@@ -131,23 +131,23 @@ public final class ReadyKernel extends WindowStep {
             }
             rows.add(row);
         }
-        return Weights.centred(rows);
+        return Weights.centered(rows);
     }
 
     /** @return {@code sharpen}: five times the pixel less its four neighbors */
     public static ReadyKernel sharpen() {
-        return new ReadyKernel("sharpen", "Sharpen", "Five times the pixel less its four neighbors: edges stand out.",
+        return new ReadyKernel("sharpen", "Sharpen", "Five times the pixel minus its four neighbors; edges become clearer.",
                 "s = 5 × r − above − below − left − right", new Recipe(Arguments.NONE,
-                arguments -> Weights.centred(new int[] {0, -1, 0}, new int[] {-1, 5, -1}, new int[] {0, -1, 0})));
+                arguments -> Weights.centered(new int[] {0, -1, 0}, new int[] {-1, 5, -1}, new int[] {0, -1, 0})));
     }
 
     /** @return {@code laplacian neighbors=4|8}: the neighbors less as many times the pixel */
     public static ReadyKernel laplacian() {
-        return new ReadyKernel("laplacian", "Laplacian", "The neighbors less as many times the pixel: 0 where nothing changes.",
+        return new ReadyKernel("laplacian", "Laplacian", "The neighbors minus 4 or 8 times the pixel; 0 in flat areas.",
                 "s = Σ neighbors − 4 × r, or − 8 × r", new Recipe(Arguments.NONE.with(NEIGHBORS, FOUR),
                 arguments -> arguments.get(NEIGHBORS).equals(FOUR)
-                        ? Weights.centred(new int[] {0, 1, 0}, new int[] {1, -4, 1}, new int[] {0, 1, 0})
-                        : Weights.centred(new int[] {1, 1, 1}, new int[] {1, -8, 1}, new int[] {1, 1, 1})), NEIGHBORS);
+                        ? Weights.centered(new int[] {0, 1, 0}, new int[] {1, -4, 1}, new int[] {0, 1, 0})
+                        : Weights.centered(new int[] {1, 1, 1}, new int[] {1, -8, 1}, new int[] {1, 1, 1})), NEIGHBORS);
     }
 
     @Override

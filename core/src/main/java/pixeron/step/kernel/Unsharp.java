@@ -38,7 +38,7 @@ public final class Unsharp extends WindowStep {
     private static final Expression SHARPER = Parser.parse("r + amount * apart", Set.of("r", "amount", "apart"));
 
     public Unsharp() {
-        super("unsharp", "Unsharp mask", "Adds to each pixel what it differs from the mean around it: edges stand out.",
+        super("unsharp", "Unsharp mask", "Adds the difference from the window mean to each pixel; edges become clearer.",
                 "s = r + amount × (r − window mean)", Border.ZERO, AMOUNT, ReadyKernel.SIZE);
     }
 
@@ -65,7 +65,7 @@ public final class Unsharp extends WindowStep {
         List<Rational> middle = new ArrayList<>(rows.get((size - 1) / 2));
         middle.set((size - 1) / 2, cells.times(Rational.ONE.plus(amount)).minus(amount));
         rows.set((size - 1) / 2, middle);
-        return Optional.of(Kernel.step(Weights.centred(rows).with(Optional.of(cells), Rational.ZERO), step));
+        return Optional.of(Kernel.step(Weights.centered(rows).with(Optional.of(cells), Rational.ZERO), step));
     }
 
     @Override

@@ -37,7 +37,7 @@ final class WeightSlips {
     /** @param kernel the step as a kernel; empty where it is none */
     static List<Slip> of(Function<Step, Optional<Step>> kernel) {
         return List.of(slip("kernel-turned", kernel, (step, weights, right) -> turnedWays(step, right)),
-                slip("kernel-transposed", kernel, (step, weights, right) -> Way.tried("the weights are taken with rows for "
+                slip("kernel-transposed", kernel, (step, weights, right) -> Way.tried("the weights are used with rows swapped for "
                         + "columns", () -> Kernel.with(step, weights.transposed()), right)),
                 slip("divisor-missing", kernel, (step, weights, right) -> weights.divisorOrSum().equals(Rational.ONE)
                         ? List.of() : noDivisorWays(step, right)),
@@ -55,14 +55,14 @@ final class WeightSlips {
 
     private static List<Way> wholeQuotients(Step step, Weights weights, Operation right) {
         Value divisor = weights.divisorOrSum();
-        return divisor.equals(Rational.ONE) ? List.of() : List.of(Way.of("each weight × level is divided by itself and drops what is left over",
+        return divisor.equals(Rational.ONE) ? List.of() : List.of(Way.of("each weight × level is divided separately, and the remainder is dropped",
                 pixel -> finished(weights, right, pixel, cell -> Rounding.TRUNCATE.apply(cell.dividedBy(divisor)), UnaryOperator.identity())));
     }
 
     private static List<Way> wrappedSum(Step step, Weights weights, Operation right) {
         Value divisor = weights.divisorOrSum();
         int maximum = right.frame().maximumLevel();
-        return List.of(Way.of("the sum wraps round (mod " + (maximum + 1) + ") before it is divided", pixel -> finished(weights, right, pixel,
+        return List.of(Way.of("the sum wraps around (mod " + (maximum + 1) + ") before it is divided", pixel -> finished(weights, right, pixel,
                 UnaryOperator.identity(), sum -> Overflow.WRAP.apply(sum, maximum).dividedBy(divisor))));
     }
 
@@ -101,7 +101,7 @@ final class WeightSlips {
 
     private static List<Way> turnedWays(Step kernel, Operation right) {
         boolean isConvolution = Kernel.isTurned(kernel);
-        return Way.tried(isConvolution ? "the weights are not turned (correlation)" : "the weights are turned by 180° (convolution)",
+        return Way.tried(isConvolution ? "the weights are not rotated (correlation)" : "the weights are rotated by 180° (convolution)",
                 () -> Kernel.turned(kernel), right);
     }
 
@@ -122,7 +122,7 @@ final class WeightSlips {
                 Value weight = weights.at(i, j);
                 if (weight.signum() != 0) {
                     String words = "the cell " + WindowStep.place(i - weights.anchorRow(), j - weights.anchorColumn()) + " of the window "
-                            + (isMissed ? "is left out" : "is counted twice");
+                            + (isMissed ? "is omitted" : "is counted twice");
                     addBoth(ways, kernel, weights, new Changed(i, j, isMissed ? Rational.ZERO : weight.plus(weight), words), right);
                 }
             }
@@ -145,7 +145,7 @@ final class WeightSlips {
         Step with = Kernel.with(kernel, replaced(weights, row, column, changed));
         ways.addAll(Way.tried(words, () -> Kernel.withDivisor(with, divisor), right));
         if (other.signum() != 0) {
-            ways.addAll(Way.tried(words + ", the divisor adapted", () -> weights.divisor().isEmpty()
+            ways.addAll(Way.tried(words + ", with an adapted divisor", () -> weights.divisor().isEmpty()
                     ? Kernel.withoutDivisor(with) : Kernel.withDivisor(with, other), right));
         }
     }
@@ -176,9 +176,9 @@ final class WeightSlips {
         UnaryOperator<Step> sameDivisor = step -> Kernel.withDivisor(step, (Rational) weights.divisorOrSum());
         Weights positive = each(weights, (i, j) -> weights.at(i, j).absolute());
         if (!positive.equals(weights)) {
-            ways.addAll(Way.tried("all weights are taken as positive", () -> sameDivisor.apply(Kernel.with(kernel, positive)),
+            ways.addAll(Way.tried("all weights are used as positive", () -> sameDivisor.apply(Kernel.with(kernel, positive)),
                     right));
-            ways.addAll(Way.tried("all weights are taken as positive, the divisor adapted",
+            ways.addAll(Way.tried("all weights are used as positive, with an adapted divisor",
                     () -> Kernel.with(kernel, positive), right));
         }
         for (int i = 0; i < weights.height() && weights.height() * weights.width() <= MOST_WEIGHTS; i++) {

@@ -53,7 +53,7 @@ final class Weighted implements Reduction<Value> {
      * @param given the weights as they were given; others where they are laid on the image turned by 180°
      */
     static Weighted only(Weights weights, Weights given) {
-        return new Weighted(new Words("sum", "w", "for each weight w at (a, b)" + (given == weights ? "" : ", turned")), weights,
+        return new Weighted(new Words("sum", "w", "for each weight w at (a, b)" + (given == weights ? "" : ", rotated")), weights,
                 Optional.of(given));
     }
 
@@ -106,7 +106,7 @@ final class Weighted implements Reduction<Value> {
             given.ifPresent(as -> {
                 lines.addAll(grid(WindowText.WEIGHTS, "", as));
                 if (as != weights) {
-                    lines.addAll(grid("turned", "   turned by 180°", weights));
+                    lines.addAll(grid("turned", "   rotated by 180°", weights));
                 }
             });
             lines.addAll(WindowText.grid(product, "", weights.width(), around.cells(),

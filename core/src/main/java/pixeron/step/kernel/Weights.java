@@ -33,7 +33,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
     }
 
     /** @return weights with the anchor in the middle, divisor auto and no offset */
-    public static Weights centred(List<? extends List<? extends Value>> rows) {
+    public static Weights centered(List<? extends List<? extends Value>> rows) {
         List<List<Value>> all = new ArrayList<>();
         rows.forEach(row -> all.add(List.copyOf(row)));
         return new Weights(List.copyOf(all), (rows.size() - 1) / 2, (rows.get(0).size() - 1) / 2, Optional.empty(),
@@ -41,7 +41,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
     }
 
     /** @return weights from whole numbers, row by row */
-    public static Weights centred(int[]... rows) {
+    public static Weights centered(int[]... rows) {
         List<List<Value>> all = new ArrayList<>();
         for (int[] row : rows) {
             List<Value> weights = new ArrayList<>();
@@ -50,7 +50,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
             }
             all.add(weights);
         }
-        return centred(all);
+        return centered(all);
     }
 
     /** @return these with another anchor */

@@ -56,7 +56,7 @@ final class WeightsInside implements Reduction<Value> {
     public List<Line> lines(Neighborhood around) {
         Value divisor = of(around);
         return List.of(Line.of(NAME, Run.plain("Σ w = " + Decimals.working(divisor)),
-                Run.note("   of the cells inside; 1 where it is 0")));
+                Run.note("   of the cells inside; 1 if it is 0")));
     }
 
     @Override

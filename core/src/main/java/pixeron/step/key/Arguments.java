@@ -150,7 +150,7 @@ public final class Arguments {
         Map<String, Object> changed = new LinkedHashMap<>(given);
         each.forEach((key, values) -> {
             if (values.size() != names.size()) {
-                throw PixeronException.of("%s has %d numbers, and the step works on %d channels: %s.", key, values.size(), names.size(), String.join(", ", names));
+                throw PixeronException.of("%s has %d numbers, but the step works on %d channels: %s.", key, values.size(), names.size(), String.join(", ", names));
             }
             changed.put(key, values.get(place));
         });

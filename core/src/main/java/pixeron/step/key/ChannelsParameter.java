@@ -36,10 +36,10 @@ public record ChannelsParameter(String key, String title, boolean isRequired) im
         Set<String> seen = new LinkedHashSet<>();
         for (String name : names) {
             if (!ALL.contains(name)) {
-                throw PixeronException.of("%s=\"%s\": \"%s\" is no channel; give %s.", key, Decimals.shortened(text),
+                throw PixeronException.of("%s=\"%s\": \"%s\" is not a channel. Use %s.", key, Decimals.shortened(text),
                         Decimals.shortened(name), range());
             } else if (!seen.add(name)) {
-                throw PixeronException.of("%s has %s twice; give %s, each once.", key, name, range());
+                throw PixeronException.of("%s contains %s twice. Use each of %s at most once.", key, name, range());
             }
         }
         return List.copyOf(names);

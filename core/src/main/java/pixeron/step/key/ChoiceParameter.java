@@ -20,8 +20,21 @@ public record ChoiceParameter(String key, String title, Optional<Choice> default
     /**
      * @param word in the step line
      * @param sentence what it means, in a few words
+     * @param earlier the words that earlier versions wrote; they are read and never written
      */
-    public record Choice(String word, String sentence) {
+    public record Choice(String word, String sentence, List<String> earlier) {
+
+        public Choice {
+            earlier = List.copyOf(earlier);
+        }
+
+        public Choice(String word, String sentence) {
+            this(word, sentence, List.of());
+        }
+
+        boolean isWritten(String text) {
+            return word.equals(text) || earlier.contains(text);
+        }
     }
 
     public ChoiceParameter {
@@ -50,8 +63,8 @@ public record ChoiceParameter(String key, String title, Optional<Choice> default
 
     @Override
     public Choice parse(String text) {
-        return choices.stream().filter(choice -> choice.word().equals(text)).findFirst().orElseThrow(() ->
-                PixeronException.of("%s=%s is unknown; give one of %s.", key, Decimals.shortened(text), range()));
+        return choices.stream().filter(choice -> choice.isWritten(text)).findFirst().orElseThrow(() ->
+                PixeronException.of("%s=%s is not valid. Use one of %s.", key, Decimals.shortened(text), range()));
     }
 
     @Override

@@ -35,11 +35,11 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
     public static <K extends Keyed> KeyedLine<K> parse(String what, String line, Function<String, K> find) {
         List<Word> words = words(line);
         if (words.isEmpty()) {
-            throw PixeronException.of("The %s line is empty; it begins with a name.", what);
+            throw PixeronException.of("The %s line is empty. Begin it with a name.", what);
         }
         Word name = words.get(0);
         if (name.value() != null) {
-            throw at(name, "\"%s=…\" stands where the name of a %s should be.", Decimals.shortened(name.key()), what);
+            throw at(name, "expected the name of a %s, found \"%s=…\".", what, Decimals.shortened(name.key()));
         }
         K type = found(name, find);
         Arguments arguments = Arguments.NONE;
@@ -47,7 +47,7 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
         for (Word word : words.subList(1, words.size())) {
             Parameter<?> parameter = parameter(type, word);
             if (!seen.add(word.key())) {
-                throw at(word, "%s stands twice.", word.key());
+                throw at(word, "%s is given twice.", word.key());
             }
             arguments = with(type, arguments, parameter, word);
         }
@@ -65,11 +65,11 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
     private static Parameter<?> parameter(Keyed type, Word word) {
         String keys = type.parameters().stream().map(Parameter::key).collect(Collectors.joining(", "));
         if (word.value() == null) {
-            throw at(word, "\"%s\" has no value; write key=value with a key of %s: %s.",
+            throw at(word, "\"%s\" has no value. Write key=value; %s has the keys %s.",
                     Decimals.shortened(word.key()), type.name(), keys);
         }
         return type.parameters().stream().filter(p -> p.key().equals(word.key())).findFirst()
-                .orElseThrow(() -> at(word, "%s has no key \"%s\"; it has %s.",
+                .orElseThrow(() -> at(word, "%s has no parameter \"%s\". It has %s.",
                         type.name(), Decimals.shortened(word.key()), keys));
     }
 
@@ -82,7 +82,7 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
     }
 
     private static PixeronException at(Word word, String message, Object... values) {
-        return PixeronException.of("At character %d: %s", word.place(), String.format(message, values));
+        return PixeronException.of("Character %d: %s", word.place(), String.format(message, values));
     }
 
     private static List<Word> words(String line) {
@@ -117,8 +117,8 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
             end = line.indexOf('"', at + 1) + 1;
             boolean isEnded = end > 0 && (end == line.length() || Character.isWhitespace(line.charAt(end)));
             if (!isEnded) {
-                throw PixeronException.of(end == 0 ? "At character %d: the quote is not closed."
-                        : "At character %d: a blank must follow the closing quote.", end == 0 ? at + 1 : end + 1);
+                throw PixeronException.of(end == 0 ? "Character %d: the closing quote is missing."
+                        : "Character %d: put a space after the closing quote.", end == 0 ? at + 1 : end + 1);
             }
             return end;
         }

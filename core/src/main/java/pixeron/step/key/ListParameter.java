@@ -53,11 +53,11 @@ public record ListParameter(String key, String title, String range, boolean isRe
      */
     static List<Rational> numbers(String key, String text, String range) {
         if (text.isBlank()) {
-            throw PixeronException.of("%s is empty; give %s.", key, range);
+            throw PixeronException.of("%s is empty. Give %s.", key, range);
         }
         return Arrays.stream(text.strip().split("\\s+")).map(word -> {
             if (!Decimals.isNumber(word)) {
-                throw PixeronException.of("%s has \"%s\", which is not a number; give %s.", key,
+                throw PixeronException.of("%s contains \"%s\", which is not a number. Give %s.", key,
                         Decimals.shortened(word), range);
             }
             return Decimals.parse(word);

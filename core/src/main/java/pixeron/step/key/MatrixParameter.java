@@ -38,12 +38,12 @@ public record MatrixParameter(String key, String title, int largest) implements 
         for (String part : text.split("\\|", -1)) {
             rows.add(ListParameter.numbers(key, part, range()));
             if (rows.get(rows.size() - 1).size() != rows.get(0).size()) {
-                throw PixeronException.of("%s has %d numbers in row %d (counted from 0) where row 0 has %d.", key,
+                throw PixeronException.of("%s has %d numbers in row %d (counted from 0), but row 0 has %d.", key,
                         rows.get(rows.size() - 1).size(), rows.size() - 1, rows.get(0).size());
             }
         }
         if (rows.size() > largest || rows.get(0).size() > largest) {
-            throw PixeronException.of("%s has %d × %d numbers; give %s.", key, rows.size(), rows.get(0).size(), range());
+            throw PixeronException.of("%s has %d × %d numbers. Give %s.", key, rows.size(), rows.get(0).size(), range());
         }
         return List.copyOf(rows);
     }

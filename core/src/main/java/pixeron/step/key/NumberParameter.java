@@ -129,13 +129,13 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
             return words.other.get();
         }
         if (text.isEmpty()) {
-            throw PixeronException.of("%s is empty; give %s.", key, allowed.range);
+            throw PixeronException.of("%s is empty. Give %s.", key, allowed.range);
         } else if (!Decimals.isNumber(text)) {
             throw PixeronException.of("%s=%s is not %s.", key, Decimals.shortened(text), allowed.range);
         }
         Rational number = Decimals.parse(text);
         if (!allowed.rule.test(number)) {
-            throw PixeronException.of("%s=%s is not allowed; give %s.", key, Decimals.shortened(text), allowed.range);
+            throw PixeronException.of("%s=%s is not allowed. Give %s.", key, Decimals.shortened(text), allowed.range);
         }
         return new Amount(number);
     }

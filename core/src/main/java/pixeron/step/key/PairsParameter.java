@@ -40,7 +40,7 @@ public record PairsParameter(String key, String title, String range) implements 
         for (String part : text.split("\\|", -1)) {
             List<Rational> numbers = ListParameter.numbers(key, part, range);
             if (numbers.size() != 2) {
-                throw PixeronException.of("%s has \"%s\" where two numbers should be; give %s.", key,
+                throw PixeronException.of("%s contains \"%s\" instead of two numbers. Give %s.", key,
                         Decimals.shortened(part.strip()), range);
             }
             pairs.add(new Pair(numbers.get(0), numbers.get(1)));

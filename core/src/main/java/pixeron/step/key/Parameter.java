@@ -19,7 +19,7 @@ public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, A
     /** @return true when the line must give it */
     boolean isRequired();
 
-    /** @return the value when the line does not give it; empty: nothing stands there */
+    /** @return the value when the line does not give it; empty: nothing is there */
     Optional<T> defaultValue();
 
     /** @return what may stand there, in words: {@code a number other than 0} */

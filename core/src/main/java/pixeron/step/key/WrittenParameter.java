@@ -3,7 +3,7 @@ package pixeron.step.key;
 import java.util.Optional;
 import pixeron.PixeronException;
 
-/** A key whose value is the text itself, without blanks around it; nothing stands there when the line does not give it. */
+/** A key whose value is the text itself, without blanks around it; nothing is there when the line does not give it. */
 public sealed interface WrittenParameter extends Parameter<String> permits TextParameter, ReferenceParameter {
 
     @Override
@@ -14,7 +14,7 @@ public sealed interface WrittenParameter extends Parameter<String> permits TextP
     @Override
     default String parse(String text) {
         if (text.isBlank()) {
-            throw PixeronException.of("%s is empty; give %s.", key(), range());
+            throw PixeronException.of("%s is empty. Give %s.", key(), range());
         }
         return text.strip();
     }

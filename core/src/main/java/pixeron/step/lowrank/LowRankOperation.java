@@ -186,7 +186,7 @@ final class LowRankOperation extends StepOperation {
     public List<String> notes() {
         List<String> notes = new ArrayList<>();
         if (RankKeep.isByEnergy(step())) {
-            notes.add("That energy is reached with k = " + kept() + " of " + values().count() + " values.");
+            notes.add("This energy is reached with k = " + kept() + " of " + values().count() + " values.");
         }
         if (!values().isDetermined(kept())) {
             int below = kept() - 1;
@@ -197,11 +197,11 @@ final class LowRankOperation extends StepOperation {
             while (!values().isDetermined(above)) {
                 above++;
             }
-            notes.add("Singular values " + kept() + " and " + (kept() + 1) + " are equal, so other results are as right as this one; determined are k = "
+            notes.add("Singular values " + kept() + " and " + (kept() + 1) + " are equal, so other results are equally correct. Unique results: k = "
                     + (below > 0 ? below + " and k = " : "") + above + ".");
         }
         if (before().count() <= MOST_ITERATED) {
-            values().power().astray().forEach(value -> notes.add("In the table power, value " + value + " is not that of the table singular."));
+            values().power().astray().forEach(value -> notes.add("Power iteration: value " + value + " differs from the singular value table."));
         }
         return notes;
     }

@@ -14,7 +14,7 @@ import pixeron.number.Approximate;
 import pixeron.step.Step;
 
 /**
- * The first patterns of an image as a program. Columns of the image are turned towards each other, two at a time, until all stand upright on
+ * The first patterns of an image as a program. Columns of the image are turned toward each other, two at a time, until all stand upright on
  * each other: then their lengths are the singular values, and what they were turned by gives the rows of the patterns.
  */
 final class LowRankProgram {

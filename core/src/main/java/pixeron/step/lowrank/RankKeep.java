@@ -31,30 +31,30 @@ import pixeron.step.key.Span;
 import pixeron.working.TableKind;
 
 /**
- * {@code rank-keep keep=k}, {@code rank-keep energy=p measure=sum}: Σ over m = 1 … k of σₘ · uₘ · vₘᵀ, the first k of the patterns that
+ * {@code low-rank keep=k}, {@code low-rank energy=p measure=sum}: Σ over m = 1 … k of σₘ · uₘ · vₘᵀ, the first k of the patterns that
  * the image is made of.
  *
- * <p>Domain: 1 ≤ k ≤ min(H, W); 0 &lt; p ≤ 100, the least k whose running share of Σσ (or Σσ²) reaches p %. Doubles. Cost: one
+ * <p>Domain: 1 ≤ k ≤ min(H, W); 0 &lt; p ≤ 100, the least k whose running fraction of Σσ (or Σσ²) reaches p %. Doubles. Cost: one
  * decomposition, then k products a pixel. Source: docs/definitions/low-rank.md.
  */
 public final class RankKeep extends NamedStep implements WholeType {
 
-    static final TableKind SINGULAR = TableKind.of("singular", "Singular values").plotting("sigma").with(Map.of("sigma", "σ", "share", "share of Σσ",
-            "running", "running share", "share-squares", "share of Σσ²", "running-squares", "running of Σσ²", "numbers", "numbers stored", "ratio", "stored ÷ all"));
+    static final TableKind SINGULAR = TableKind.of("singular", "Singular values").plotting("sigma").with(Map.of("sigma", "σ", "share", "fraction of Σσ",
+            "running", "cumulative", "share-squares", "fraction of Σσ²", "running-squares", "cumulative of Σσ²", "numbers", "numbers stored", "ratio", "stored ÷ all"));
 
     static final TableKind POWER = TableKind.of("power", "Power iteration").with(Map.of("sigma", "σ"));
 
     private static final int MOST_IN_A_MOMENT = 2_000_000;
-    private static final NumberParameter KEEP = NumberParameter.required("keep", "Keep").sliding(Span.of(1, 64)).only(n -> n.isInt() && n.toInt() >= 1,
+    private static final NumberParameter KEEP = NumberParameter.required("keep", "Rank k").sliding(Span.of(1, 64)).only(n -> n.isInt() && n.toInt() >= 1,
             "a whole number from 1 to the smaller side of the image").leftOutAtWill();
     private static final NumberParameter ENERGY = NumberParameter.required("energy", "Energy").sliding(Span.of(1, 100)).only(n -> n.signum() > 0
             && n.compareTo(Rational.of(100)) <= 0, "a percentage above 0, up to 100").leftOutAtWill();
-    private static final ChoiceParameter.Choice SQUARES = new ChoiceParameter.Choice("squares", "the share of Σσ²");
-    private static final ChoiceParameter.Choice SUM = new ChoiceParameter.Choice("sum", "the share of Σσ");
+    private static final ChoiceParameter.Choice SQUARES = new ChoiceParameter.Choice("squares", "fraction of Σσ²");
+    private static final ChoiceParameter.Choice SUM = new ChoiceParameter.Choice("sum", "fraction of Σσ");
     private static final ChoiceParameter MEASURE = ChoiceParameter.of("measure", "Measure", SUM, SQUARES);
 
     public RankKeep() {
-        super("rank-keep", "Keep ranks", "Keeps the strongest patterns of the image, each a column times a row, and leaves the others out.");
+        super("low-rank", "Low-rank approximation", "Keeps the k largest singular values of the image (truncated SVD) and sets the others to 0.");
     }
 
     @Override
@@ -75,10 +75,10 @@ public final class RankKeep extends NamedStep implements WholeType {
     @Override
     public void validate(Arguments arguments) {
         if (arguments.isGiven(KEEP) == arguments.isGiven(ENERGY)) {
-            throw PixeronException.of(arguments.isGiven(KEEP) ? "keep excludes energy; leave one of them out."
-                    : "rank-keep needs keep, how many values, or energy, a percentage.");
+            throw PixeronException.of(arguments.isGiven(KEEP) ? "Rank k (keep) and energy cannot be combined. Leave one of them out."
+                    : "low-rank needs keep (the rank k) or energy (a percentage).");
         } else if (arguments.isGiven(MEASURE) && !arguments.isGiven(ENERGY)) {
-            throw PixeronException.of("measure belongs to energy, and this has keep; leave it out.");
+            throw PixeronException.of("measure applies to energy, not to keep. Leave it out.");
         }
     }
 
@@ -106,7 +106,7 @@ public final class RankKeep extends NamedStep implements WholeType {
         return step.arguments().isGiven(ENERGY);
     }
 
-    /** @return the column of running shares that the step goes by */
+    /** @return the column of cumulatives that the step goes by */
     static String share(Step step) {
         return isOfSquares(step.arguments()) ? "running-squares" : "running";
     }
@@ -117,8 +117,8 @@ public final class RankKeep extends NamedStep implements WholeType {
 
     @Override
     public Optional<String> patience(Frame before) {
-        return before.count() <= MOST_IN_A_MOMENT ? Optional.empty() : Optional.of("rank-keep takes all of the " + before.size()
-                + " pixels apart at once, which can take minutes and a few hundred MB; a smaller image, by resize or crop, is quicker.");
+        return before.count() <= MOST_IN_A_MOMENT ? Optional.empty() : Optional.of("low-rank decomposes all " + before.size()
+                + " pixels at once. This can take minutes and several hundred MB. Resize or crop the image first to make it faster.");
     }
 
     @Override
@@ -131,7 +131,7 @@ public final class RankKeep extends NamedStep implements WholeType {
         Image before = inputs.image(this);
         int count = Math.min(before.rows(), before.columns());
         step.arguments().find(KEEP).filter(amount -> amount.number().toInt() > count).ifPresent(amount -> {
-            throw PixeronException.of("rank-keep has keep=%s, and this image has %d singular values, as many as its smaller side.", amount, count);
+            throw PixeronException.of("low-rank has keep=%s, but this image has %d singular values (its smaller side).", amount, count);
         });
         return new LowRankOperation(step, before, values -> kept(step.arguments(), values), true);
     }
@@ -152,18 +152,18 @@ public final class RankKeep extends NamedStep implements WholeType {
     @Override
     public List<Slip> slips() {
         return List.of(Slip.of("other-energy", right -> isByEnergy(right.step()) ? Way.tried(isOfSquares(right.step().arguments())
-                        ? "shares of Σσ are added up instead of Σσ²" : "shares of Σσ² are added up instead of Σσ", () -> right.step().with(MEASURE,
+                        ? "σ is added instead of σ²" : "σ² is added instead of σ", () -> right.step().with(MEASURE,
                                 isOfSquares(right.step().arguments()) ? SUM : SQUARES), right) : List.of()),
                 Slip.of("strictness", right -> isByEnergy(right.step()) ? other(right, values(right).reaching(right.step().arguments().get(ENERGY)
-                        .number().asDouble(), isOfSquares(right.step().arguments()), true), "the share must be above the percentage instead of reaching it") : List.of()),
+                        .number().asDouble(), isOfSquares(right.step().arguments()), true), "the fraction must exceed the percentage instead of reaching it") : List.of()),
                 Slip.of("one-value-more", this::oneMore),
-                Slip.of("sigma-forgotten", right -> List.of(Way.of("the products are not multiplied with their singular values", new LowRankOperation(right.step(),
+                Slip.of("sigma-forgotten", right -> List.of(Way.of("the products are not multiplied by their singular values", new LowRankOperation(right.step(),
                         right.before(), values -> kept(right.step().arguments(), values), false)))));
     }
 
     private List<Way> oneMore(Operation right) {
-        List<Way> ways = new ArrayList<>(other(right, kept(right) + 1, "one value more is kept"));
-        ways.addAll(other(right, kept(right) - 1, "one value fewer is kept"));
+        List<Way> ways = new ArrayList<>(other(right, kept(right) + 1, "one singular value more is kept"));
+        ways.addAll(other(right, kept(right) - 1, "one singular value fewer is kept"));
         return ways;
     }
 

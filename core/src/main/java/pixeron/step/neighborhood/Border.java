@@ -1,36 +1,48 @@
 package pixeron.step.neighborhood;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.function.IntBinaryOperator;
 import pixeron.PixeronException;
 import pixeron.Worded;
 import pixeron.step.key.ChoiceParameter;
 
-/** What stands outside the image. */
+/** The values outside the image. */
 public enum Border implements Worded {
     ZERO("zero", "0", null),
     CONSTANT("constant", "the same value everywhere", null),
-    REPEAT("repeat", "the nearest pixel of the edge", (index, size) -> Math.max(0, Math.min(size - 1, index))),
-    MIRROR_HALF("mirror-half", "mirrored, the edge pixel twice: c b a | a b c", Border::mirroredHalf),
-    MIRROR_WHOLE("mirror-whole", "mirrored, the edge pixel once: c b | a b c", Border::mirroredWhole),
-    WRAP("wrap", "the other end of the image", Math::floorMod),
-    KEEP("keep", "a pixel whose window leaves the image keeps its value", null),
-    INSIDE("inside", "nothing; only the cells inside count", null),
-    CROP("crop", "nothing; only pixels whose window fits have a result, which is smaller", null);
+    REPEAT("replicate", "the nearest pixel of the edge", List.of("repeat"), (index, size) -> Math.max(0, Math.min(size - 1, index))),
+    MIRROR_HALF("mirror-half", "reflected, edge repeated: c b a | a b c", Border::mirroredHalf),
+    MIRROR_WHOLE("mirror-whole", "reflected, edge not repeated: c b | a b c", Border::mirroredWhole),
+    WRAP("periodic", "the opposite side of the image", List.of("wrap"), Math::floorMod),
+    KEEP("keep", "pixels whose window crosses the edge keep their value", null),
+    INSIDE("inside", "nothing; only cells inside the image count", null),
+    CROP("crop", "nothing; the result has only pixels whose window fits and is smaller", null);
 
     private final String word;
     private final String sentence;
+    private final List<String> earlier;
     private final IntBinaryOperator source;
 
     Border(String word, String sentence, IntBinaryOperator source) {
+        this(word, sentence, List.of(), source);
+    }
+
+    Border(String word, String sentence, List<String> earlier, IntBinaryOperator source) {
         this.word = word;
         this.sentence = sentence;
+        this.earlier = earlier;
         this.source = source;
     }
 
     @Override
     public String word() {
         return word;
+    }
+
+    /** Returns the word in the id of its slip, which stays the same when the border is renamed: results that were written have it. */
+    String slipWord() {
+        return earlier.isEmpty() ? word : earlier.get(0);
     }
 
     private static int mirroredHalf(int index, int size) {
@@ -47,8 +59,8 @@ public enum Border implements Worded {
     }
 
     /**
-     * @param index a row or column, also outside 0 … size − 1
-     * @return the row or column of the image that stands there; −1 where none does
+     * @param index a row or column, also outside 0–size − 1
+     * @return the row or column of the image that is there; −1 where none does
      */
     public int source(int index, int size) {
         return index >= 0 && index < size ? index : source == null ? -1 : source.applyAsInt(index, size);
@@ -63,7 +75,7 @@ public enum Border implements Worded {
     public ChoiceParameter parameter(Border... some) {
         ChoiceParameter.Choice[] choices = Arrays.stream(some)
                 .sorted((a, b) -> Boolean.compare(b == this, a == this))
-                .map(border -> new ChoiceParameter.Choice(border.word, border.sentence))
+                .map(border -> new ChoiceParameter.Choice(border.word, border.sentence, border.earlier))
                 .toArray(ChoiceParameter.Choice[]::new);
         return ChoiceParameter.of("border", "Border", choices);
     }
@@ -71,7 +83,7 @@ public enum Border implements Worded {
     /** @throws PixeronException if a value outside is given without the border that has one, or back */
     public static void requireOutside(Border border, boolean isGiven) {
         if ((border == CONSTANT) != isGiven) {
-            throw PixeronException.of(isGiven ? "outside belongs to border=constant; leave it out."
+            throw PixeronException.of(isGiven ? "Border value (outside) applies to border=constant only. Leave it out."
                     : "border=constant needs outside=…, the value outside the image.");
         }
     }

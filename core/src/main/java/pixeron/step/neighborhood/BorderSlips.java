@@ -33,7 +33,7 @@ public final class BorderSlips {
      * @return a slip for each of them
      */
     public static List<Slip> of(List<Border> some, Function<Arguments, Border> given, Change change) {
-        return some.stream().map(border -> Slip.of("border-" + border.word(), right -> ways(border, given, change, right))).toList();
+        return some.stream().map(border -> Slip.of("border-" + border.slipWord(), right -> ways(border, given, change, right))).toList();
     }
 
     private static List<Way> ways(Border border, Function<Arguments, Border> found, Change change, Operation right) {
@@ -47,20 +47,20 @@ public final class BorderSlips {
         // 0 is border-zero.
         for (int outside = 1; outside <= Math.min(MOST_CONSTANTS, right.before().maximumLevel()); outside++) {
             Amount value = Amount.of(outside);
-            ways.addAll(Way.tried("every value outside is taken as " + outside, () -> change.to(right.step(), border, value), right));
+            ways.addAll(Way.tried("every value outside is " + outside, () -> change.to(right.step(), border, value), right));
         }
         return ways;
     }
 
     private static String words(Border border) {
         return switch (border) {
-            case ZERO -> "values outside are taken as 0";
-            case REPEAT -> "outside the nearest pixel of the edge is repeated";
-            case MIRROR_HALF -> "outside the image is mirrored, with the edge pixel twice";
-            case MIRROR_WHOLE -> "outside the image is mirrored, with the edge pixel once";
-            case WRAP -> "outside the image goes on at its other end";
-            case KEEP -> "pixels whose window leaves the image keep their value";
-            default -> "only the cells inside the image count";
+            case ZERO -> "values outside are 0";
+            case REPEAT -> "outside, the nearest edge pixel is replicated";
+            case MIRROR_HALF -> "outside, the image is reflected with the edge repeated";
+            case MIRROR_WHOLE -> "outside, the image is reflected without repeating the edge";
+            case WRAP -> "outside, the image continues periodically";
+            case KEEP -> "pixels whose window crosses the edge keep their value";
+            default -> "only cells inside the image count";
         };
     }
 }

@@ -223,7 +223,7 @@ final class BulkResult {
         return Image.from(rows, columns, before.maximumLevel(), values);
     }
 
-    /** What becomes of a row of codes; there is room for as many levels. */
+    /** What becomes of a row of codes. The images are: room for as many levels. */
     @FunctionalInterface
     private interface Sink {
         void take(int row, int[] found, int[] room);

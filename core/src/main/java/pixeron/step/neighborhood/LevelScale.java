@@ -33,7 +33,7 @@ final class LevelScale {
     private final int constant;
     private final int shift;
     private final int doubt;
-    /** Whether the levels of all codes from 0 up to the largest one are within 0 … M as they are. */
+    /** Whether the levels of all codes from 0 up to the largest one are within 0–M as they are. */
     private final boolean isWithin;
 
     private LevelScale(int maximumLevel, int least, int half, int factor, int constant, int shift, int doubt, boolean isWithin) {

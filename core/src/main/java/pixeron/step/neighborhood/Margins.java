@@ -5,7 +5,7 @@ import pixeron.image.Image;
 import pixeron.number.Rational;
 
 /**
- * What stands around the rows of a result: for each row and column of its windows' cells the one of the image that stands there.
+ * What stands around the rows of a result: for each row and column of its windows' cells the one of the image that is there.
  *
  * @param first the first row of the result
  * @param outside what stands where there is none
@@ -38,7 +38,7 @@ record Margins(Image image, Window window, int first, int outside, int left, int
     @FunctionalInterface
     interface Side {
 
-        /** @param column of the image that stands there; negative where there is none */
+        /** @param column of the image that is there; negative where there is none */
         void take(int at, int column);
     }
 

@@ -9,7 +9,7 @@ import pixeron.number.Value;
  *
  * @param window its size, anchor and border
  * @param pixel of the image before
- * @param sample what stands there
+ * @param sample what is there
  * @param cells of the window, row by row
  */
 public record Neighborhood(Window window, Pixel pixel, Value sample, List<Window.Cell> cells) {

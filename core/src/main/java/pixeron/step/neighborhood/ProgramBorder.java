@@ -35,7 +35,7 @@ public final class ProgramBorder {
         return statements;
     }
 
-    /** @return what brings a place outside back into the image, as the border says; nothing where nothing of the image stands there */
+    /** @return what brings a place outside back into the image, as the border says; nothing where nothing of the image is there */
     private static List<Statement> within(Border border, String name, Code size) {
         Code place = Code.name(name);
         Code two = Code.of(2);

@@ -31,7 +31,7 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
      * @param column in the window
      * @param source the pixel that the value comes from; empty where it comes from no pixel
      * @param isInside whether the cell itself is inside the image
-     * @param value what stands there; empty where nothing does
+     * @param value what is there; empty where nothing does
      */
     public record Cell(int row, int column, Optional<Pixel> source, boolean isInside, Optional<Value> value) {
 
@@ -68,7 +68,7 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
         if (border != Border.CROP) {
             return image.frame();
         } else if (height > image.rows() || width > image.columns()) {
-            throw PixeronException.of("border=crop leaves nothing: a window of %d × %d fits nowhere into %d × %d.", height,
+            throw PixeronException.of("border=crop leaves no pixel: a window of %d × %d does not fit into %d × %d.", height,
                     width, image.rows(), image.columns());
         }
         return new Frame(image.rows() - height + 1, image.columns() - width + 1, image.maximumLevel());

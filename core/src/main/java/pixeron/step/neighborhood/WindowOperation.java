@@ -28,7 +28,7 @@ import pixeron.working.LoopWriter;
  */
 public final class WindowOperation extends StepOperation {
 
-    private static final Kept LEAVES = new Kept("border", "the window leaves the image, the pixel keeps its value");
+    private static final Kept LEAVES = new Kept("border", "the window crosses the edge: the pixel keeps its value");
 
     private final Window window;
     private final WindowRule rule;
@@ -205,7 +205,7 @@ public final class WindowOperation extends StepOperation {
         List<Window.Cell> fewer = new ArrayList<>(all);
         fewer.set(sight.dropped(), all.get(sight.dropped()).blank());
         if (fewer.stream().noneMatch(cell -> cell.value().isPresent())) {
-            throw PixeronException.of("%s: at %s no cell of the window is left.", step().line(), pixel);
+            throw PixeronException.of("%s: at %s the window has no cell inside the image.", step().line(), pixel);
         }
         return fewer;
     }

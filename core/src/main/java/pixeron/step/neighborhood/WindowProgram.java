@@ -6,7 +6,7 @@ import java.util.Optional;
 import pixeron.loop.Code;
 import pixeron.loop.Statement;
 
-/** The loop over the cells of a window as a program: where a cell lies, and what stands there. */
+/** The loop over the cells of a window as a program: where a cell lies, and what is there. */
 final class WindowProgram {
 
     private static final String ROW = "y";

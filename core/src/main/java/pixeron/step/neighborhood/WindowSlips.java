@@ -7,7 +7,7 @@ import pixeron.step.Slip;
 import pixeron.step.Source;
 import pixeron.step.Way;
 
-/** Slips that every step with a window has: something else stands outside the image, or a cell of the window is left out. */
+/** Slips that every step with a window has: something else stands outside the image, or a cell of the window is omitted. */
 final class WindowSlips {
 
     /** In windows with more cells than this a single one is not looked for. */
@@ -16,11 +16,11 @@ final class WindowSlips {
     private WindowSlips() {
     }
 
-    /** The same cell is left out for all pixels, where cells have no weights: it does not count. */
+    /** The same cell is omitted for all pixels, where cells have no weights: it does not count. */
     static Slip missed() {
         return Slip.of("neighbor-missed", right -> {
             if (right.step().type().spelledOut(right.step()).isPresent()) {
-                // There a weight is left out, with its divisor.
+                // There a weight is omitted, with its divisor.
                 return List.of();
             }
             Pixel middle = new Pixel(right.before().rows() / 2, right.before().columns() / 2);
@@ -29,7 +29,7 @@ final class WindowSlips {
             for (int n = 0; n < cells.size() && cells.size() <= MOST_CELLS; n++) {
                 Source cell = cells.get(n);
                 String words = "the cell " + place(cell.row() - middle.row(), cell.column() - middle.column())
-                        + " of the window is left out";
+                        + " of the window is omitted";
                 right.missing(n).ifPresent(done -> ways.add(Way.of(words, done)));
             }
             return ways;

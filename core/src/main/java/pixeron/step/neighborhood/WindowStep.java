@@ -21,7 +21,7 @@ import pixeron.step.key.Span;
 public abstract class WindowStep extends NamedStep {
 
     private static final int LARGEST = 255;
-    private static final NumberParameter OUTSIDE = NumberParameter.level("outside", "Outside", Amount.of(0)).leftOutAtWill();
+    private static final NumberParameter OUTSIDE = NumberParameter.level("outside", "Border value", Amount.of(0)).leftOutAtWill();
 
     private final String formula;
     private final ChoiceParameter border;
@@ -61,10 +61,10 @@ public abstract class WindowStep extends NamedStep {
     public void validate(Arguments arguments) {
         Border.requireOutside(border(arguments), arguments.isGiven(OUTSIDE));
         if (border(arguments) == Border.CROP && arguments.isGiven(AREA)) {
-            throw PixeronException.of("area goes with results as large as the image, and border=crop makes them smaller; "
-                    + "leave one of them out.");
+            throw PixeronException.of("Area (area) needs a result as large as the image, but border=crop makes it smaller. "
+                    + "Leave one of them out.");
         } else if (border(arguments) == Border.CROP && arguments.isGiven(CHANNELS)) {
-            throw PixeronException.of("border=crop makes all channels smaller alike; leave channels out.");
+            throw PixeronException.of("border=crop makes all channels smaller. Leave channels out.");
         }
     }
 

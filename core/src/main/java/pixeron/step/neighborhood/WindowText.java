@@ -53,11 +53,11 @@ public final class WindowText {
 
     private static String from(List<Window.Cell> row) {
         List<String> sources = row.stream().filter(cell -> !cell.isInside()).flatMap(cell -> cell.source().stream())
-                .map(source -> source.row() + ", " + source.column()).toList();
+                .map(source -> "(" + source.row() + ", " + source.column() + ")").toList();
         return sources.isEmpty() ? row.stream().filter(cell -> !cell.isInside()).findFirst().orElseThrow().value()
-                .map(value -> Decimals.working(value) + " stands there").orElse("nothing stands there")
-                : sources.size() > MOST_NAMED ? "from pixels " + sources.get(0) + " … " + sources.get(sources.size() - 1)
-                : "from pixel " + sources.stream().collect(Collectors.joining("; "));
+                .map(value -> Decimals.working(value) + " is there").orElse("nothing is there")
+                : sources.size() > MOST_NAMED ? "from pixels " + sources.get(0) + " to " + sources.get(sources.size() - 1)
+                : "from pixel " + sources.stream().collect(Collectors.joining(", "));
     }
 
     /**
@@ -106,7 +106,7 @@ public final class WindowText {
         return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.legible(value) + ")" : Decimals.legible(value);
     }
 
-    /** Sets a and b to where a cell lies, counted from the anchor, and r to what stands there. */
+    /** Sets a and b to where a cell lies, counted from the anchor, and r to what is there. */
     static void place(LoopWriter out, Window window, Window.Cell cell) {
         out.set("a", Decimals.working(cell.row() - window.anchorRow()))
                 .set("b", Decimals.working(cell.column() - window.anchorColumn()))

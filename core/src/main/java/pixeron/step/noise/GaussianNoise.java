@@ -30,7 +30,7 @@ public final class GaussianNoise extends NoiseStep {
     private static final NumberParameter MEAN = NumberParameter.optional("mean", "Mean", 0).sliding(Span.ofLevels(-1, 1));
 
     public GaussianNoise() {
-        super("gaussian-noise", "Gaussian noise", "Adds a number by chance to each pixel, small ones more often than large ones.", DEVIATION, MEAN);
+        super("gaussian-noise", "Gaussian noise", "Adds a random number from a normal distribution to each pixel.", DEVIATION, MEAN);
     }
 
     @Override

@@ -42,19 +42,19 @@ import pixeron.working.Run;
  */
 public final class SaltAndPepper extends NoiseStep {
 
-    private static final NumberParameter COUNT = NumberParameter.required("count", "Count").only(n -> n.isInt() && n.signum() >= 0, "a whole number from 0 on");
+    private static final NumberParameter COUNT = NumberParameter.required("count", "Count").only(n -> n.isInt() && n.signum() >= 0, "a whole number of at least 0");
     private static final NumberParameter WHITE = NumberParameter.optional("white", "White, percent", 50).sliding(Span.of(0, 100)).only(n -> n.signum() >= 0
             && n.compareTo(Rational.of(100)) <= 0, "a number from 0 to 100");
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
 
     public SaltAndPepper() {
-        super("salt-pepper", "Salt and pepper", "Sets a number of pixels, chosen by chance, to white or black.", COUNT, WHITE, LOW, HIGH);
+        super("salt-pepper", "Salt-and-pepper noise", "Sets randomly chosen pixels to white or black.", COUNT, WHITE, LOW, HIGH);
     }
 
     @Override
     public String formula(Arguments arguments) {
-        return "s = high or low where u(n) is among the least, else r";
+        return "s = high or low where u(n) is among the smallest, else r";
     }
 
     @Override
@@ -75,7 +75,7 @@ public final class SaltAndPepper extends NoiseStep {
         Area area = given.orElseGet(() -> Area.all(before));
         int count = arguments.get(COUNT).number().toInt();
         if (count > area.count()) {
-            throw PixeronException.of("salt-pepper has count=%d, and there are %d pixels.", count, area.count());
+            throw PixeronException.of("salt-pepper has count=%d, but the image has %d pixels.", count, area.count());
         }
         int white = ((Rational) Rounding.NEAREST.apply(Rational.of(count).times(arguments.get(WHITE).number()).dividedBy(Rational.of(100)))).toInt();
         int maximum = before.maximumLevel();
@@ -126,7 +126,7 @@ public final class SaltAndPepper extends NoiseStep {
         @Override
         protected Optional<Kept> kept(Pixel result) {
             return super.kept(result).or(() -> place(result) >= 0 ? Optional.empty() : Optional.of(new Kept("drawn",
-                    "h(" + before().offset(result) + ") = " + hexadecimal(result) + " is not among the " + order.length + " least, the pixel stays")));
+                    "h(" + before().offset(result) + ") = " + hexadecimal(result) + " is not among the " + order.length + " smallest: the pixel stays")));
         }
 
         /** All drawn numbers in order; the one at the place of the last that changes, and that of the last white one, are the limits. */
@@ -160,7 +160,7 @@ public final class SaltAndPepper extends NoiseStep {
 
         @Override
         protected Optional<String> calculated() {
-            return Optional.of(super.calculated().map(where -> where + " and ").orElse("") + "h(n) is among the " + order.length + " least");
+            return Optional.of(super.calculated().map(where -> where + " and ").orElse("") + "h(n) is among the " + order.length + " smallest");
         }
 
         @Override
@@ -172,7 +172,7 @@ public final class SaltAndPepper extends NoiseStep {
         protected List<Line> work(Pixel result, Sight sight) {
             int place = place(result);
             return List.of(Line.of("drawn", Run.plain("h(" + before().offset(result) + ") = " + hexadecimal(result)), Run.note("   seed " + draws.seed())),
-                    Line.of("order", Run.plain("number " + (place + 1) + " of the " + order.length + " least; the first " + white + " become white")),
+                    Line.of("order", Run.plain("number " + (place + 1) + " of the " + order.length + " smallest; the first " + white + " become white")),
                     Line.of("this pixel", Run.plain("s = " + (place < white ? "high" : "low") + " = " + Decimals.working(calculate(result, sight)))));
         }
 
@@ -180,7 +180,7 @@ public final class SaltAndPepper extends NoiseStep {
         protected void loop(Pixel result, Sight sight, LoopWriter out) {
             out.set("n", Integer.toString(before().offset(result))).line(0, "n ← i × W + j");
             out.set("s", kept(result).isPresent() ? keptValue(result, sight) : calculate(result, sight)).line(0, "s ← high for the first " + white
-                    + " of the least h(n), low for the others");
+                    + " of the smallest h(n), low for the others");
         }
 
         @Override

@@ -22,7 +22,7 @@ import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
 /**
- * {@code sine-noise amplitude=a period-rows=p period-columns=q phase=0}: s = r + a · sin(2π · (i ÷ p + j ÷ q) + phase · π ÷ 180);
+ * {@code periodic-noise amplitude=a period-rows=p period-columns=q phase=0}: s = r + a · sin(2π · (i ÷ p + j ÷ q) + phase · π ÷ 180);
  * instead of periods {@code cycles-rows=m cycles-columns=n}: m · i ÷ H + n · j ÷ W. The turns are taken modulo 1 first, exactly.
  *
  * <p>Domain: at least one period or one number of cycles, not 0, of either sign; the two exclude each other. Doubles. Source:
@@ -41,7 +41,7 @@ public final class SineNoise extends PointStep {
     private static final Set<String> NAMES = Set.of("r", "i", "j", "H", "W", "p", "q", "m", "n", "amplitude", "phase");
 
     public SineNoise() {
-        super("sine-noise", "Sine wave", "Adds a wave: a periodic disturbance, by its periods or by how often it comes round.", "r", AMPLITUDE,
+        super("periodic-noise", "Periodic noise", "Adds a sine wave, given by its periods in pixels or by its cycles in the image.", "r", AMPLITUDE,
                 PERIOD_ROWS, PERIOD_COLUMNS, CYCLES_ROWS, CYCLES_COLUMNS, PHASE);
     }
 
@@ -56,8 +56,8 @@ public final class SineNoise extends PointStep {
     @Override
     public void validate(Arguments arguments) {
         if (isGiven(arguments, PERIODS) == isGiven(arguments, CYCLES)) {
-            throw PixeronException.of(isGiven(arguments, PERIODS) ? "Periods and cycles exclude each other; leave one of them out."
-                    : "sine-noise needs period-rows, period-columns, cycles-rows or cycles-columns.");
+            throw PixeronException.of(isGiven(arguments, PERIODS) ? "Periods and cycles exclude each other; Leave one of them out."
+                    : "periodic-noise needs period-rows, period-columns, cycles-rows or cycles-columns.");
         }
     }
 
@@ -103,7 +103,7 @@ public final class SineNoise extends PointStep {
 
     @Override
     protected List<Slip> ownSlips() {
-        return List.of(Slip.of("period-for-cycles", "the number of a period is taken for how often the wave comes round, or back", step -> {
+        return List.of(Slip.of("period-for-cycles", "the period is used as the number of cycles, or vice versa", step -> {
             Arguments given = step.arguments();
             Arguments changed = given;
             for (int n = 0; n < PERIODS.size(); n++) {
@@ -118,6 +118,6 @@ public final class SineNoise extends PointStep {
 
     private Slip phaseAsItIs() {
         return Slip.of("degrees-for-radians", right -> right.step().arguments().get(PHASE).number().signum() == 0 ? List.of()
-                : otherFormula("the number of degrees of the phase is taken as it is", right.step(), Parser.parse(text(right.step().arguments(), false), NAMES), right));
+                : otherFormula("the phase in degrees is used as radians", right.step(), Parser.parse(text(right.step().arguments(), false), NAMES), right));
     }
 }

@@ -26,11 +26,11 @@ import pixeron.working.Run;
  */
 public final class UniformNoise extends NoiseStep {
 
-    private static final NumberParameter FROM = NumberParameter.whole("from", "From").sliding(Span.ofLevels(-1, 1));
-    private static final NumberParameter TO = NumberParameter.whole("to", "To").sliding(Span.ofLevels(-1, 1));
+    private static final NumberParameter FROM = NumberParameter.whole("from", "Smallest").sliding(Span.ofLevels(-1, 1));
+    private static final NumberParameter TO = NumberParameter.whole("to", "Largest").sliding(Span.ofLevels(-1, 1));
 
     public UniformNoise() {
-        super("uniform-noise", "Uniform noise", "Adds a whole number by chance to each pixel, every one in a range equally often.", FROM, TO);
+        super("uniform-noise", "Uniform noise", "Adds a random whole number from a range to each pixel; all numbers are equally likely.", FROM, TO);
     }
 
     @Override
@@ -41,7 +41,7 @@ public final class UniformNoise extends NoiseStep {
     @Override
     public void validate(Arguments arguments) {
         if (arguments.get(FROM).number().compareTo(arguments.get(TO).number()) > 0) {
-            throw PixeronException.of("uniform-noise has from=%s above to=%s; from must be at most to.", arguments.get(FROM), arguments.get(TO));
+            throw PixeronException.of("uniform-noise: from=%s is above to=%s. Smallest must be at most Largest.", arguments.get(FROM), arguments.get(TO));
         }
     }
 

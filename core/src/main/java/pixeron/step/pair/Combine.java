@@ -102,12 +102,12 @@ public final class Combine extends PointStep {
         }
     }
 
-    private static final ChoiceParameter BY = new ChoiceParameter("by", "By", Optional.empty(), Arrays.stream(By.values()).map(by -> by.choice).toList());
-    private static final NumberParameter SHARE = NumberParameter.required("share", "Share").sliding(Span.of(0, 1, 20)).leftOutAtWill().only(a -> a.signum() >= 0 && a.compareTo(Rational.ONE) <= 0,
+    private static final ChoiceParameter BY = new ChoiceParameter("by", "Operation", Optional.empty(), Arrays.stream(By.values()).map(by -> by.choice).toList());
+    private static final NumberParameter SHARE = NumberParameter.required("share", "Weight").sliding(Span.of(0, 1, 20)).leftOutAtWill().only(a -> a.signum() >= 0 && a.compareTo(Rational.ONE) <= 0,
             "a number from 0 to 1");
 
     public Combine() {
-        super("combine", "Combine", "Makes one image of two, pixel by pixel.", "r", Reference.WITH, BY, SHARE);
+        super("combine", "Combine", "Combines two images pixel by pixel.", "r", Reference.WITH, BY, SHARE);
     }
 
     private static By by(Arguments arguments) {
@@ -123,8 +123,8 @@ public final class Combine extends PointStep {
     public void validate(Arguments arguments) {
         boolean isBlend = by(arguments) == By.BLEND;
         if (isBlend != arguments.isGiven(SHARE)) {
-            throw PixeronException.of(isBlend ? "combine by=blend needs share=a, from 0 to 1."
-                    : "share belongs to by=blend, and this is by=%s; leave it out.", by(arguments).word);
+            throw PixeronException.of(isBlend ? "combine by=blend needs a weight: share=a from 0 to 1."
+                    : "Weight (share) applies to by=blend, not to by=%s. Leave it out.", by(arguments).word);
         }
     }
 
@@ -156,12 +156,12 @@ public final class Combine extends PointStep {
     @Override
     protected List<Slip> ownSlips() {
         return List.of(Slip.of("order-swapped", right -> by(right.step().arguments()).isSymmetric() ? List.of()
-                : otherFormula("the two images are taken the other way round", right.step(), swapped(by(right.step().arguments()).formula), right)),
+                : otherFormula("the two images are swapped", right.step(), swapped(by(right.step().arguments()).formula), right)),
                 Slip.of("not-absolute", right -> {
                     List<Way> ways = new ArrayList<>();
                     if (by(right.step().arguments()) == By.ABSOLUTE) {
-                        ways.addAll(otherFormula("the sign of the difference stays", right.step(), By.DIFFERENCE.formula, right));
-                        ways.addAll(otherFormula("the sign of the difference stays, without clipping", right.step().with(Overflow.KEEP),
+                        ways.addAll(otherFormula("the difference keeps its sign", right.step(), By.DIFFERENCE.formula, right));
+                        ways.addAll(otherFormula("the difference keeps its sign, without clipping", right.step().with(Overflow.KEEP),
                                 By.DIFFERENCE.formula, right));
                     }
                     return ways;

@@ -38,7 +38,7 @@ public final class Join extends NamedStep {
         private final ChoiceParameter.Choice choice;
 
         Side(String word) {
-            this.choice = new ChoiceParameter.Choice(word, "the other image stands " + (word.equals("right") || word.equals("left")
+            this.choice = new ChoiceParameter.Choice(word, "the other image is placed " + (word.equals("right") || word.equals("left")
                     ? "on the " + word : word));
         }
 
@@ -51,7 +51,7 @@ public final class Join extends NamedStep {
             .map(side -> side.choice).toList());
 
     public Join() {
-        super("join", "Join", "Sets another image beside, above or below.");
+        super("join", "Join", "Places another image beside, above or below this one.");
     }
 
     private static Side side(Arguments arguments) {
@@ -117,8 +117,8 @@ public final class Join extends NamedStep {
         int edge = side.isBeside() ? before.rows() : before.columns();
         int otherEdge = side.isBeside() ? other.rows() : other.columns();
         if (edge != otherEdge) {
-            throw PixeronException.of("join side=%s needs as many %s in both, and the image has %d × %d pixels, %s %d × %d; bring one to the "
-                    + "size of the other with crop, pad or resize.", side.choice.word(), side.isBeside() ? "rows" : "columns", before.rows(),
+            throw PixeronException.of("join side=%s needs the same number of %s in both. The image has %d × %d pixels, %s %d × %d. Change the "
+                    + "size of one with crop, pad or resize.", side.choice.word(), side.isBeside() ? "rows" : "columns", before.rows(),
                     before.columns(), reference, other.rows(), other.columns());
         }
         long rows = side.isBeside() ? before.rows() : (long) before.rows() + other.rows();

@@ -200,7 +200,7 @@ final class LaidOperation implements Operation {
         boolean isOutsideArea = area.isPresent() && !area.get().contains(result.row(), result.column());
         return new Working(title, List.of(
                 Line.of("formula", Run.plain(step.type().formula(step.arguments()))),
-                isOutsideArea ? Line.of("area", Run.plain("outside the area, the pixel keeps its value"))
+                isOutsideArea ? Line.of("area", Run.plain("outside the area: the pixel keeps its value"))
                         : Line.of("piece", Run.plain((isOther ? "in " : "not in ") + piece() + (isOwn() ? "" : " of " + name))),
                 Line.of("place", Run.plain((calculation.equals(place) ? "" : calculation + " = ") + place + " of "
                         + (isOther ? told() : IMAGE_BEFORE))),

@@ -39,12 +39,12 @@ public final class Paste extends NamedStep {
 
     private static final NumberParameter ROW = NumberParameter.pixels("row", "Row");
     private static final NumberParameter COLUMN = NumberParameter.pixels("column", "Column");
-    private static final AreaParameter FROM = new AreaParameter("from", "Piece");
+    private static final AreaParameter FROM = new AreaParameter("from", "Source");
     private static final ReferenceParameter WITH = new ReferenceParameter("with", "Other image", "self, " + Reference.WITH.range(), false,
             true);
 
     public Paste() {
-        super("paste", "Paste", "Lays a piece of this or of another image over the image.");
+        super("paste", "Paste", "Pastes a rectangle of this or of another image onto the image.");
     }
 
     @Override
@@ -74,8 +74,8 @@ public final class Paste extends NamedStep {
     @Override
     public void validate(Arguments arguments) {
         if (isOwn(arguments) && !arguments.isGiven(FROM)) {
-            throw PixeronException.of("paste needs from=\"row column height width\", the piece of the image that is laid; only of another "
-                    + "image, with=…, it may be left out.");
+            throw PixeronException.of("paste needs from=\"row column height width\", the rectangle to paste. Only for another "
+                    + "image, with=…, it can be left out.");
         }
     }
 
@@ -97,9 +97,9 @@ public final class Paste extends NamedStep {
         Area part = arguments.find(FROM).orElseGet(() -> new Area(0, 0, other.rows(), other.columns()));
         Piece laid = new Piece(arguments.get(ROW).number().toInt(), arguments.get(COLUMN).number().toInt(), part.height(), part.width());
         List<Grip> grips = new ArrayList<>(super.grips(step, inputs));
-        grips.add(new Grip.Rectangle(isOwn(arguments) ? Grip.On.BEFORE : Grip.On.OTHER, "Piece", Piece.of(part), true, piece ->
+        grips.add(new Grip.Rectangle(isOwn(arguments) ? Grip.On.BEFORE : Grip.On.OTHER, "Source", Piece.of(part), true, piece ->
                 step.with(FROM, piece.within(other))));
-        grips.add(new Grip.Rectangle(Grip.On.AFTER, "Place", laid, false, piece -> step.with(ROW, Amount.of(onImage(piece.row(), laid.height(),
+        grips.add(new Grip.Rectangle(Grip.On.AFTER, "Target", laid, false, piece -> step.with(ROW, Amount.of(onImage(piece.row(), laid.height(),
                 inputs.before().frame().rows()))).with(COLUMN, Amount.of(onImage(piece.column(), laid.width(), inputs.before().frame().columns())))));
         return grips;
     }
@@ -117,17 +117,17 @@ public final class Paste extends NamedStep {
 
     private static List<Way> mixedUp(Operation right) {
         List<Way> ways = new ArrayList<>();
-        right.step().arguments().find(FROM).ifPresent(from -> from.misread().forEach(other -> ways.addAll(Way.tried("the piece \"" + from
-                + "\" is taken for \"" + other + "\": its last pixel and its size are mixed up", () -> right.step().with(FROM, other), right))));
+        right.step().arguments().find(FROM).ifPresent(from -> from.misread().forEach(other -> ways.addAll(Way.tried("the source \"" + from
+                + "\" is read as \"" + other + "\": the last pixel is used as the size, or vice versa", () -> right.step().with(FROM, other), right))));
         return ways;
     }
 
     private static List<Way> swapped(Operation right) {
         Step step = right.step();
-        List<Way> ways = new ArrayList<>(Way.tried("row and column of the place are swapped", () -> step.with(ROW, step.arguments().get(COLUMN))
+        List<Way> ways = new ArrayList<>(Way.tried("row and column of the target are swapped", () -> step.with(ROW, step.arguments().get(COLUMN))
                 .with(COLUMN, step.arguments().get(ROW)), right));
-        step.arguments().find(FROM).ifPresent(from -> from.swapped().forEach(other -> ways.addAll(Way.tried("the piece \"" + from
-                + "\" is taken for \"" + other + "\": row and column are swapped", () -> step.with(FROM, other), right))));
+        step.arguments().find(FROM).ifPresent(from -> from.swapped().forEach(other -> ways.addAll(Way.tried("the source \"" + from
+                + "\" is read as \"" + other + "\": row and column are swapped", () -> step.with(FROM, other), right))));
         return ways;
     }
 
@@ -135,10 +135,10 @@ public final class Paste extends NamedStep {
         List<Way> ways = new ArrayList<>();
         Step step = right.step();
         for (int one : new int[] {1, -1}) {
-            String counted = one > 0 ? "counted from 0 where they stand from 1" : "counted from 1";
-            ways.addAll(Way.tried("row and column of the place are " + counted, () -> step.with(ROW, moved(step, ROW, one))
+            String counted = one > 0 ? "counted from 0 instead of 1" : "counted from 1";
+            ways.addAll(Way.tried("row and column of the target are " + counted, () -> step.with(ROW, moved(step, ROW, one))
                     .with(COLUMN, moved(step, COLUMN, one)), right));
-            step.arguments().find(FROM).ifPresent(from -> ways.addAll(Way.tried("row and column of the piece are " + counted, () ->
+            step.arguments().find(FROM).ifPresent(from -> ways.addAll(Way.tried("row and column of the source are " + counted, () ->
                     step.with(FROM, new Area(from.row() + one, from.column() + one, from.height(), from.width())), right)));
         }
         return ways;
@@ -157,7 +157,7 @@ public final class Paste extends NamedStep {
         Optional<Area> from = arguments.find(FROM);
         if (from.isPresent() && !from.get().isInside(other.frame())) {
             Pixel last = from.get().lastPixel();
-            throw PixeronException.of("paste takes the piece \"%s\" (row column height width) up to row %d, column %d, and %s ends at row "
+            throw PixeronException.of("paste copies the rectangle \"%s\" (row column height width) up to row %d, column %d, but %s ends at row "
                     + "%d, column %d.", from.get(), last.row(), last.column(), isOwn(arguments) ? "the image" : reference, other.rows() - 1,
                     other.columns() - 1);
         }
@@ -165,7 +165,7 @@ public final class Paste extends NamedStep {
         int row = arguments.get(ROW).number().toInt();
         int column = arguments.get(COLUMN).number().toInt();
         if (!overlaps(row, part.height(), before.rows()) || !overlaps(column, part.width(), before.columns())) {
-            throw PixeronException.of("paste at row %d, column %d lays %d × %d pixels, and none of them falls on the image of %d × %d.", row,
+            throw PixeronException.of("paste at row %d, column %d covers no pixel: the rectangle has %d × %d pixels, the image %d × %d.", row,
                     column, part.height(), part.width(), before.rows(), before.columns());
         }
         return new LaidOperation(step, inputs, before, other, reference, new Laid(before.frame(), new Pixel(0, 0), part, row, column),

@@ -24,8 +24,8 @@ public final class SameSize {
      */
     public static Image require(String type, Image before, String reference, Image other) {
         if (!other.frame().isSized(before.frame())) {
-            throw PixeronException.of("%s takes two images of one size, and the image has %d × %d pixels, %s %d × %d; bring one to the "
-                    + "size of the other with crop, pad or resize.", type, before.rows(), before.columns(), reference, other.rows(),
+            throw PixeronException.of("%s needs two images of the same size. The image has %d × %d pixels, %s %d × %d. Change the "
+                    + "size of one with crop, pad or resize.", type, before.rows(), before.columns(), reference, other.rows(),
                     other.columns());
         }
         return other;

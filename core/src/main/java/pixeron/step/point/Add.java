@@ -24,7 +24,7 @@ public final class Add extends PointStep {
     private static final NumberParameter AMOUNT = NumberParameter.required("amount", "Amount").sliding(Span.ofLevels(-1, 1));
 
     public Add() {
-        super("add", "Add", "Adds a number to every level: brighter, or darker with a negative number.",
+        super("add", "Add", "Adds a number to every level: brighter, or darker if it is negative.",
                 "r + amount", AMOUNT);
     }
 
@@ -43,7 +43,7 @@ public final class Add extends PointStep {
 
     @Override
     public Optional<Opposite> opposite(Step step) {
-        return Optional.of(new Opposite("it is subtracted instead of added", step.as(new Subtract())));
+        return Optional.of(new Opposite("the number is subtracted instead of added", step.as(new Subtract())));
     }
 
     @Override

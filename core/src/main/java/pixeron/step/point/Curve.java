@@ -29,7 +29,7 @@ abstract class Curve extends PointStep {
     private static final ChoiceParameter.Choice MAXIMUM = new ChoiceParameter.Choice("maximum",
             "c = M ÷ ln(1 + M)");
     private static final ChoiceParameter.Choice IMAGE = new ChoiceParameter.Choice("image",
-            "c = M ÷ ln(1 + largest sample)");
+            "c = M ÷ ln(1 + largest value)");
     static final ChoiceParameter REFERENCE = ChoiceParameter.of("reference", "Reference", MAXIMUM, IMAGE);
 
     Curve(String name, String title, String sentence, String formula) {
@@ -39,7 +39,7 @@ abstract class Curve extends PointStep {
     @Override
     public void validate(Arguments arguments) {
         if (!arguments.get(SCALE).isAuto() && arguments.isGiven(REFERENCE)) {
-            throw PixeronException.of("%s has both scale=%s and reference=%s; reference goes with scale=auto only.",
+            throw PixeronException.of("%s has both scale=%s and reference=%s. Reference works with scale=auto only.",
                     name(), arguments.get(SCALE), arguments.get(REFERENCE).word());
         }
     }
@@ -72,10 +72,10 @@ abstract class Curve extends PointStep {
         boolean isAllZero = largest.signum() == 0
                 && ImageFacts.of(before.part(area)).smallest().signum() == 0;
         if (!isAllZero) {
-            throw PixeronException.of("%s with reference=image needs a sample above 0; the largest is %s.", title(),
+            throw PixeronException.of("%s with reference=image needs a value above 0, but the largest is %s.", title(),
                     Decimals.working(largest));
         }
         return PointRule.of(Expression.Literal.of(Rational.ZERO), before.maximumLevel())
-                .withNote("All samples are 0, so ln(1 + largest) is 0 and every pixel gets 0.");
+                .withNote("All values are 0, so ln(1 + largest) is 0 and every pixel gets 0.");
     }
 }

@@ -26,15 +26,15 @@ public final class Depth extends PointStep {
             n -> n.isInt() && n.toInt() >= 1 && n.toInt() <= Image.LARGEST_MAXIMUM, "a whole number from 1 to 65535");
 
     public Depth() {
-        super("depth", "Depth", "The same picture with another number of levels.", "r * maximum / M", MAXIMUM);
+        super("depth", "Bit depth", "Scales the levels to another maximum level.", "r * maximum / M", MAXIMUM);
     }
 
     @Override
     public void validate(Arguments arguments) {
         if (arguments.find(StepType.AREA).isPresent()) {
-            throw PixeronException.of("depth changes the maximum level of the whole image; leave area out.");
+            throw PixeronException.of("depth changes the maximum level of the whole image. Leave area out.");
         } else if (arguments.isGiven(StepType.CHANNELS)) {
-            throw PixeronException.of("depth changes the maximum level of all channels alike; leave channels out.");
+            throw PixeronException.of("depth changes the maximum level of all channels. Leave channels out.");
         }
     }
 
@@ -50,8 +50,8 @@ public final class Depth extends PointStep {
 
     @Override
     protected List<Slip> ownSlips() {
-        return List.of(otherFormula("count-for-maximum", "M + 1 is taken for M, before and after",
-                "r * (maximum + 1) / (M + 1)"), otherFormula("count-for-maximum", "M2 + 1 is taken for M2",
+        return List.of(otherFormula("count-for-maximum", "M + 1 is used instead of M, before and after",
+                "r * (maximum + 1) / (M + 1)"), otherFormula("count-for-maximum", "M2 + 1 is used instead of M2",
                 "r * (maximum + 1) / M"));
     }
 

@@ -23,12 +23,12 @@ public final class Divide extends PointStep {
             .only(number -> number.signum() != 0, "a number other than 0");
 
     public Divide() {
-        super("divide", "Divide", "Divides every level by a number: less contrast.", "r / divisor", DIVISOR);
+        super("divide", "Divide", "Divides every level by a number: darker, with less contrast.", "r / divisor", DIVISOR);
     }
 
     @Override
     public Optional<Opposite> opposite(Step step) {
-        return Optional.of(new Opposite("it is multiplied instead of divided", step.as(new Multiply(),
+        return Optional.of(new Opposite("the level is multiplied instead of divided", step.as(new Multiply(),
                 Map.of("factor", DIVISOR.key()))));
     }
 

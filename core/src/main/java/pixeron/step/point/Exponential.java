@@ -13,7 +13,7 @@ import pixeron.step.pointwise.EarlyPart;
 public final class Exponential extends Curve {
 
     public Exponential() {
-        super("exponential", "Exponential", "Draws dark levels together and spreads bright ones; undoes a logarithm.",
+        super("exponential", "Exponential", "Compresses dark levels and expands bright levels; the inverse of Logarithm.",
                 "exp(r / scale) - 1");
     }
 

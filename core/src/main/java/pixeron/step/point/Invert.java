@@ -10,6 +10,6 @@ import pixeron.step.pointwise.PointStep;
 public final class Invert extends PointStep {
 
     public Invert() {
-        super("invert", "Invert", "Makes the negative: every level is taken from the maximum level M.", "M - r");
+        super("invert", "Negative", "Makes the negative: every level is subtracted from the maximum level M.", "M - r");
     }
 }

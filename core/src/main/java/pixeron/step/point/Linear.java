@@ -25,7 +25,7 @@ public final class Linear extends PointStep {
     private static final NumberParameter BIAS = NumberParameter.required("bias", "Bias").sliding(Span.ofLevels(-1, 1));
 
     public Linear() {
-        super("linear", "Linear", "Multiplies by a gain and adds a bias: contrast and brightness in one step.",
+        super("linear", "Linear (gain and bias)", "Multiplies by a gain and adds a bias: contrast and brightness in one step.",
                 "gain * r + bias", GAIN, BIAS);
     }
 

@@ -23,7 +23,7 @@ import pixeron.step.pointwise.EarlyPart;
 public final class Log extends Curve {
 
     public Log() {
-        super("log", "Logarithm", "Spreads dark levels and draws bright ones together.", "scale * ln(1 + r)");
+        super("log", "Logarithm", "Expands dark levels and compresses bright levels.", "scale * ln(1 + r)");
     }
 
     @Override
@@ -34,7 +34,7 @@ public final class Log extends Curve {
 
     @Override
     protected List<Slip> ownSlips() {
-        return List.of(otherFormula("one-plus-forgotten", "the logarithm is taken of r instead of 1 + r", "scale * ln(r)"));
+        return List.of(otherFormula("one-plus-forgotten", "the logarithm of r is used instead of 1 + r", "scale * ln(r)"));
     }
 
     @Override

@@ -41,12 +41,12 @@ public final class Lookup extends PointStep {
     private static final Expression SAMPLE = Parser.parse("r", Set.of("r"));
 
     public Lookup() {
-        super("lookup", "Lookup", "A table of one's own: each level with what it becomes.", "r", TABLE);
+        super("lookup", "Lookup table", "Replaces each level by means of a table that you write.", "r", TABLE);
     }
 
     @Override
     public String formula(Arguments arguments) {
-        return "s = what the table says for r, else r";
+        return "s = the entry of the table for r, else r";
     }
 
     @Override
@@ -58,7 +58,7 @@ public final class Lookup extends PointStep {
         Map<Rational, Rational> table = new HashMap<>();
         for (PairsParameter.Pair pair : arguments.get(TABLE)) {
             if (table.put(pair.from(), pair.to()) != null) {
-                throw PixeronException.of("lookup has the level %s twice.", Decimals.print(pair.from()));
+                throw PixeronException.of("lookup contains the level %s twice.", Decimals.print(pair.from()));
             }
         }
         return table;
@@ -69,7 +69,7 @@ public final class Lookup extends PointStep {
         Map<Rational, Rational> table = table(arguments);
         return PointRule.ofCases(shown(arguments), sample -> isListed(table, sample)
                 ? Expression.Literal.of(table.get((Rational) sample)) : SAMPLE,
-                sample -> isListed(table, sample) ? "listed for r = " + Decimals.working(sample) : "not listed, r stays",
+                sample -> isListed(table, sample) ? "listed for r = " + Decimals.working(sample) : "not in the table: r stays",
                 before.maximumLevel()).coming("exact", () -> told(arguments.get(TABLE)));
     }
 

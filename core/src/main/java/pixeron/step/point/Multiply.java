@@ -25,7 +25,7 @@ public final class Multiply extends PointStep {
     private static final NumberParameter FACTOR = NumberParameter.required("factor", "Factor").sliding(Span.of(0, 4, 20));
 
     public Multiply() {
-        super("multiply", "Multiply", "Multiplies every level by a factor: more contrast above 1, less below.",
+        super("multiply", "Multiply", "Multiplies every level by a factor: more contrast above 1, less below 1.",
                 "factor * r", FACTOR);
     }
 
@@ -40,7 +40,7 @@ public final class Multiply extends PointStep {
     @Override
     public Optional<Opposite> opposite(Step step) {
         return step.arguments().get(FACTOR).number().signum() == 0 ? Optional.empty() : Optional.of(new Opposite(
-                "it is divided instead of multiplied", step.as(new Divide(), Map.of("divisor", FACTOR.key()))));
+                "the level is divided instead of multiplied", step.as(new Divide(), Map.of("divisor", FACTOR.key()))));
     }
 
     @Override

@@ -42,7 +42,7 @@ public final class OwnFormula extends PointStep {
             "a formula of r, i, j, x, y, M, L, N, H, W, min, max, mean, such as (r - min) / (max - min) * M; with another image t as well");
 
     public OwnFormula() {
-        super("formula", "Formula", "A formula of one's own, of the level and of its place.", "r", EXPRESSION, WITH);
+        super("formula", "Formula", "Calculates each value with your own formula of the level and its position.", "r", EXPRESSION, WITH);
     }
 
     @Override

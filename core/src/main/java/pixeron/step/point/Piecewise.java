@@ -34,12 +34,12 @@ import pixeron.step.pointwise.PointStep;
 public final class Piecewise extends PointStep {
 
     private static final PairsParameter POINTS = new PairsParameter("points", "Points",
-            "pairs r s, such as 0 0 | 100 40 | 255 255, with r rising");
+            "pairs r s, such as 0 0 | 100 40 | 255 255, with increasing r");
     private static final Expression BETWEEN = Parser.parse("s0 + (r - r0) * (s1 - s0) / (r1 - r0)",
             Set.of("r", "r0", "s0", "r1", "s1"));
 
     public Piecewise() {
-        super("piecewise", "Piecewise", "Straight lines between points of one's own.", "r", POINTS);
+        super("piecewise", "Piecewise linear", "Maps levels along straight lines between points that you choose.", "r", POINTS);
     }
 
     @Override
@@ -52,7 +52,7 @@ public final class Piecewise extends PointStep {
         List<PairsParameter.Pair> points = arguments.get(POINTS);
         for (int n = 1; n < points.size(); n++) {
             if (points.get(n).from().compareTo(points.get(n - 1).from()) <= 0) {
-                throw PixeronException.of("piecewise has the point at %s behind the one at %s; r must rise.",
+                throw PixeronException.of("piecewise: the point at %s comes after the one at %s. r must increase.",
                         Decimals.print(points.get(n).from()), Decimals.print(points.get(n - 1).from()));
             }
         }

@@ -32,7 +32,7 @@ public final class Power extends PointStep {
     private final Expression scaled = parsed("scale * r^gamma");
 
     public Power() {
-        super("power", "Power", "Raises levels to a power: above 1 darker, below 1 brighter; the ends stay.",
+        super("power", "Power (gamma)", "Raises levels to a power: gamma above 1 darkens, below 1 brightens; 0 and M stay.",
                 "M * (r / M)^gamma", GAMMA, SCALE);
     }
 

@@ -44,7 +44,7 @@ public final class Stretch extends PointStep {
     private static final NumberParameter HIGH = NumberParameter.automatic("high", "High", true);
     private static final NumberParameter TO_LOW = NumberParameter.level("to-low", "To low", Amount.of(0));
     private static final NumberParameter TO_HIGH = NumberParameter.automatic("to-high", "To high", true);
-    private static final NumberParameter CUT = NumberParameter.required("cut", "Cut %").sliding(Span.of(0, 25, 2)).leftOutAtWill()
+    private static final NumberParameter CUT = NumberParameter.required("cut", "Clipped % at each end").sliding(Span.of(0, 25, 2)).leftOutAtWill()
             .only(n -> n.signum() >= 0 && n.compareTo(Rational.of(50)) < 0, "a number from 0 to below 50");
 
     /** Whether a share of just p % is enough, which is a slip. */
@@ -55,7 +55,7 @@ public final class Stretch extends PointStep {
     }
 
     private Stretch(boolean isAtLeast) {
-        super("stretch", "Stretch", "Spreads the levels that are used over all levels, in a straight line.",
+        super("stretch", "Contrast stretch", "Maps the range of levels that occur linearly to the full range.",
                 "(r - low) * (toHigh - toLow) / (high - low) + toLow", Set.of("toLow", "toHigh"), LOW, HIGH, TO_LOW,
                 TO_HIGH, CUT);
         this.isAtLeast = isAtLeast;
@@ -76,14 +76,14 @@ public final class Stretch extends PointStep {
     @Override
     protected List<Slip> ownSlips() {
         return List.of(Slip.of("strictness", right -> right.step().arguments().find(CUT).filter(cut ->
-                !cut.equals(Amount.of(0))).isEmpty() ? List.of() : Way.tried("a count of just p % is enough",
+                !cut.equals(Amount.of(0))).isEmpty() ? List.of() : Way.tried("a count of exactly p% is enough",
                         () -> right.step().as(new Stretch(true)), right)));
     }
 
     @Override
     public void validate(Arguments arguments) {
         if (arguments.find(CUT).isPresent() && (arguments.isGiven(LOW) || arguments.isGiven(HIGH))) {
-            throw PixeronException.of("stretch has cut=… and low=… or high=…; give either.");
+            throw PixeronException.of("stretch has both cut=… and low=… or high=…. Give only one of them.");
         }
     }
 
@@ -100,7 +100,7 @@ public final class Stretch extends PointStep {
                 .orElseGet(() -> ImageFacts.of(before.part(area)).largest());
         Value toLow = arguments.get(TO_LOW).resolve(maximum);
         Value toHigh = given(arguments, TO_HIGH, maximum).orElse(Rational.of(maximum));
-        String how = cut.map(p -> ", " + Decimals.print(p) + " % of the pixels left out").orElse("");
+        String how = cut.map(p -> ", " + Decimals.print(p) + "% of the pixels clipped").orElse("");
         if (low.compareValue(high) == 0) {
             return PointRule.of(parsed("toLow"), maximum).withConstant("toLow", toLow, line("to-low", toLow, ""))
                     .withNote("low and high are both " + Decimals.working(low) + ", so every pixel gets to-low.");

@@ -24,7 +24,7 @@ public final class Subtract extends PointStep {
 
     @Override
     public Optional<Opposite> opposite(Step step) {
-        return Optional.of(new Opposite("it is added instead of subtracted", step.as(new Add())));
+        return Optional.of(new Opposite("the number is added instead of subtracted", step.as(new Add())));
     }
 
     @Override

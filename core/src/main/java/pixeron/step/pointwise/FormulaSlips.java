@@ -54,7 +54,7 @@ final class FormulaSlips {
                     part.equals(comparison) ? turned(comparison) : part)));
         }
         if (comparisons.size() > 1) {
-            ways.addAll(done(type, right, "every limit itself counts on its other side", rule -> rule.changed(part ->
+            ways.addAll(done(type, right, "a level equal to a threshold counts on the other side", rule -> rule.changed(part ->
                     part instanceof Expression.Binary binary && comparisons.contains(binary) ? turned(binary) : part)));
         }
         return ways;
@@ -71,7 +71,7 @@ final class FormulaSlips {
     private static List<Way> degrees(PointStep type, Operation right) {
         boolean hasAngle = right instanceof PointOperation operation && operation.rule().formula().filter(formula ->
                 !Trace.changed(formula, FormulaSlips::inDegrees).equals(formula)).isPresent();
-        return hasAngle ? done(type, right, "the number of the angle is taken in degrees", rule ->
+        return hasAngle ? done(type, right, "the angle is calculated in degrees", rule ->
                 rule.changed(FormulaSlips::inDegrees)) : List.of();
     }
 
@@ -81,9 +81,9 @@ final class FormulaSlips {
                 .isEmpty()) {
             return List.of();
         }
-        List<Way> ways = new ArrayList<>(done(type, right, "every division drops what is left over", rule -> rule.changed(FormulaSlips::whole)));
-        ways.addAll(done(type, right, "the division is done first and drops what is left over", rule -> rule.changed(FormulaSlips::dividedFirst)));
-        ways.addAll(done(type, right, "the quotient is formed first, before it is multiplied, and drops what is left over", rule ->
+        List<Way> ways = new ArrayList<>(done(type, right, "every division drops its remainder", rule -> rule.changed(FormulaSlips::whole)));
+        ways.addAll(done(type, right, "the division is done first and drops its remainder", rule -> rule.changed(FormulaSlips::dividedFirst)));
+        ways.addAll(done(type, right, "the quotient is calculated first, before the multiplication, and drops its remainder", rule ->
                 rule.changed(FormulaSlips::quotientFirst)));
         return ways;
     }
@@ -121,7 +121,7 @@ final class FormulaSlips {
         });
         List<Way> ways = new ArrayList<>();
         for (Expression part : onTheWay) {
-            ways.addAll(done(type, right, Typeset.text(part) + " is kept in a byte, modulo 256", rule -> rule.changed(found ->
+            ways.addAll(done(type, right, Typeset.text(part) + " overflows a byte (modulo 256)", rule -> rule.changed(found ->
                     found.equals(part) ? Trace.changed(BYTE, name -> name.equals(X) ? found : name) : found)));
         }
         return ways;
@@ -150,7 +150,7 @@ final class FormulaSlips {
     }
 
     private static String words(Expression.Binary comparison) {
-        return Typeset.text(turned(comparison)) + " is taken for " + Typeset.text(comparison);
+        return Typeset.text(turned(comparison)) + " is used instead of " + Typeset.text(comparison);
     }
 
     private static Expression.Binary turned(Expression.Binary comparison) {

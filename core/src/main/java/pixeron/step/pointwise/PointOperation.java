@@ -90,7 +90,7 @@ final class PointOperation extends StepOperation {
         Value any = before.value(0);
         rule.formula().ifPresent(formula -> Trace.substitute(formula, name -> {
             if (variable(name, any, NO_PLACE) == null) {
-                throw PixeronException.of("%s has no number %s on this image.", step().type().name(), name);
+                throw PixeronException.of("%s has no constant %s for this image.", step().type().name(), name);
             }
             return null;
         }));
@@ -140,7 +140,7 @@ final class PointOperation extends StepOperation {
         private Value of(Pixel pixel, String column) {
             Integer row = rows.get(before.value(pixel));
             if (row == null || !isInArea(pixel)) {
-                throw PixeronException.of("The levels table says nothing of %s.", pixel);
+                throw PixeronException.of("The levels table has no entry for %s.", pixel);
             }
             return cells.value(row, column);
         }

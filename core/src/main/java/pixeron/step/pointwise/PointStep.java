@@ -128,7 +128,7 @@ public abstract class PointStep extends NamedStep {
     /** @throws PixeronException if low is above high for this maximum level */
     protected static void requireOrder(String name, Amount low, Amount high, int maximumLevel) {
         if (low.resolve(maximumLevel).compareTo(high.resolve(maximumLevel)) > 0) {
-            throw PixeronException.of("%s has low=%s above high=%s; low must be at most high.", name, low, high);
+            throw PixeronException.of("%s: low=%s is above high=%s. Low must be at most High.", name, low, high);
         }
     }
 

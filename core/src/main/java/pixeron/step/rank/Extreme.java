@@ -37,7 +37,7 @@ final class Extreme implements Reduction<Optional<Value>> {
     Extreme(boolean[][] shape, boolean isLeast, String source) {
         this.shape = shape;
         this.isLeast = isLeast;
-        this.word = isLeast ? "least" : "largest";
+        this.word = isLeast ? "smallest" : "largest";
         this.source = source;
     }
 
@@ -85,14 +85,14 @@ final class Extreme implements Reduction<Optional<Value>> {
         List<Line> lines = new ArrayList<>();
         Window window = around.window();
         if (WindowText.isShown(window.height(), window.width())) {
-            lines.addAll(WindowText.grid("shape", isLeast ? "" : "   turned by 180°", window.width(), around.cells(),
+            lines.addAll(WindowText.grid("shape", isLeast ? "" : "   rotated by 180°", window.width(), around.cells(),
                     cell -> Run.plain(shape[cell.row()][cell.column()] ? "1" : "0")));
             lines.addAll(WindowText.grid("count", "", window.width(), around.cells(), cell -> counts(cell)
                     ? new Run(Decimals.working(cell.value().orElseThrow()), Role.BEFORE) : Run.plain("·")));
         }
         long count = around.cells().stream().filter(this::counts).count();
         lines.add(Line.of("this pixel", Run.plain("s = " + (count == 0 ? "" : word + " = ") + Decimals.working(of(around))),
-                Run.note(count == 0 ? "   no cell of the shape is inside, the pixel stays" : "   of " + count + " cells")));
+                Run.note(count == 0 ? "   no cell of the structuring element is inside: the pixel stays" : "   of " + count + " cells")));
         return lines;
     }
 
@@ -103,7 +103,7 @@ final class Extreme implements Reduction<Optional<Value>> {
 
     @Override
     public String head(Window window) {
-        return "for each cell (a, b) where the " + (isLeast ? "" : "turned ") + "shape has 1";
+        return "for each cell (a, b) where the " + (isLeast ? "" : "rotated ") + "structuring element has 1";
     }
 
     @Override

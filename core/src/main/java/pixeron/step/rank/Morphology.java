@@ -27,7 +27,7 @@ import pixeron.step.neighborhood.WindowStep;
 public final class Morphology extends WindowStep {
 
     private static final int LARGEST = 31;
-    private static final MatrixParameter SHAPE = new MatrixParameter("shape", "Shape", LARGEST);
+    private static final MatrixParameter SHAPE = new MatrixParameter("shape", "Structuring element", LARGEST);
 
     private final List<Boolean> passes;
 
@@ -38,22 +38,22 @@ public final class Morphology extends WindowStep {
     }
 
     public static Morphology erode() {
-        return new Morphology("erode", "Erode", "Takes the least value under the shape: bright parts shrink.",
-                "s = least r(i + a, j + b) under the shape", true);
+        return new Morphology("erode", "Erosion", "Takes the smallest value under the structuring element; bright areas shrink.",
+                "s = smallest r(i + a, j + b) under the structuring element", true);
     }
 
     public static Morphology dilate() {
-        return new Morphology("dilate", "Dilate", "Takes the largest value under the turned shape: bright parts grow.",
-                "s = largest r(i − a, j − b) under the shape", false);
+        return new Morphology("dilate", "Dilation", "Takes the largest value under the reflected structuring element; bright areas grow.",
+                "s = largest r(i − a, j − b) under the structuring element", false);
     }
 
     public static Morphology open() {
-        return new Morphology("open", "Open", "Erodes, then dilates: bright specks smaller than the shape go.",
+        return new Morphology("open", "Opening", "Erodes, then dilates; removes bright specks smaller than the structuring element.",
                 "s = dilated(eroded r)", true, false);
     }
 
     public static Morphology close() {
-        return new Morphology("close", "Close", "Dilates, then erodes: dark specks smaller than the shape go.",
+        return new Morphology("close", "Closing", "Dilates, then erodes; removes dark specks smaller than the structuring element.",
                 "s = eroded(dilated r)", false, true);
     }
 
@@ -62,18 +62,18 @@ public final class Morphology extends WindowStep {
         super.validate(arguments);
         List<Rational> cells = arguments.get(SHAPE).stream().flatMap(List::stream).toList();
         cells.stream().filter(cell -> cell.signum() != 0 && !cell.equals(Rational.ONE)).findFirst().ifPresent(cell -> {
-            throw PixeronException.of("shape has %s; its cells are 0 or 1.", cell);
+            throw PixeronException.of("Structuring element (shape) contains %s. Its cells must be 0 or 1.", cell);
         });
         if (cells.stream().allMatch(cell -> cell.signum() == 0)) {
-            throw PixeronException.of("shape has no 1; at least one cell must count.");
+            throw PixeronException.of("Structuring element (shape) has no 1. At least one cell must be 1.");
         }
     }
 
     @Override
     public Optional<Opposite> opposite(Step step) {
         return passes.size() > 1 ? Optional.empty() : Optional.of(passes.get(0)
-                ? new Opposite("the largest is taken instead of the least", step.as(dilate()))
-                : new Opposite("the least is taken instead of the largest", step.as(erode())));
+                ? new Opposite("the largest value is used instead of the smallest", step.as(dilate()))
+                : new Opposite("the smallest value is used instead of the largest", step.as(erode())));
     }
 
     @Override

@@ -32,7 +32,7 @@ import pixeron.step.neighborhood.WindowStep;
 public final class Rank extends WindowStep {
 
     private static final NumberParameter SIZE = size();
-    private static final NumberParameter PLACE = NumberParameter.required("place", "Place").sliding(Span.of(1, 25)).only(
+    private static final NumberParameter PLACE = NumberParameter.required("place", "Rank").sliding(Span.of(1, 25)).only(
             place -> place.isInt() && place.toInt() >= 1, "a whole number from 1, the smallest");
 
     /** Which of the sorted values is taken. */
@@ -40,7 +40,7 @@ public final class Rank extends WindowStep {
         MEDIAN("median", "the middle of list", "s = the middle of the sorted window"),
         MINIMUM("minimum", "the first of list", "s = the smallest of the window"),
         MAXIMUM("maximum", "the last of list", "s = the largest of the window"),
-        PLACED("rank", "place k of list", "s = the value at the place of the sorted window");
+        PLACED("rank", "place k of list", "s = the value with this rank in the sorted window");
 
         private final String name;
         private final String words;
@@ -65,19 +65,19 @@ public final class Rank extends WindowStep {
     }
 
     public static Rank median() {
-        return new Rank(Kind.MEDIAN, "Median", "Takes the middle of the sorted window: single specks go.", Border.INSIDE, SIZE);
+        return new Rank(Kind.MEDIAN, "Median filter", "Takes the middle value of the sorted window; removes single specks.", Border.INSIDE, SIZE);
     }
 
     public static Rank minimum() {
-        return new Rank(Kind.MINIMUM, "Minimum", "Takes the smallest value of the window.", Border.INSIDE, SIZE);
+        return new Rank(Kind.MINIMUM, "Minimum filter", "Takes the smallest value of the window.", Border.INSIDE, SIZE);
     }
 
     public static Rank maximum() {
-        return new Rank(Kind.MAXIMUM, "Maximum", "Takes the largest value of the window.", Border.INSIDE, SIZE);
+        return new Rank(Kind.MAXIMUM, "Maximum filter", "Takes the largest value of the window.", Border.INSIDE, SIZE);
     }
 
     public static Rank placed() {
-        return new Rank(Kind.PLACED, "Rank", "Takes the value at a place of the sorted window.", Border.REPEAT, SIZE, PLACE);
+        return new Rank(Kind.PLACED, "Rank filter", "Takes the value with a given rank in the sorted window.", Border.REPEAT, SIZE, PLACE);
     }
 
     @Override
@@ -85,10 +85,10 @@ public final class Rank extends WindowStep {
         super.validate(arguments);
         int size = arguments.get(SIZE).number().toInt();
         if (kind == Kind.MEDIAN && size % 2 == 0 && border(arguments) != Border.INSIDE) {
-            throw PixeronException.of("median size=%d has no middle cell; give an odd size, or border=inside, where an even "
+            throw PixeronException.of("median size=%d has no middle cell. Use an odd size, or border=inside, where an even "
                     + "count takes the mean of the two in the middle.", size);
         } else if (kind == Kind.PLACED && arguments.get(PLACE).number().toInt() > size * size) {
-            throw PixeronException.of("rank place=%s is beyond the %d cells of the window; give a place from 1 to %d.",
+            throw PixeronException.of("rank place=%s is beyond the %d cells of the window. Use a rank from 1 to %d.",
                     arguments.get(PLACE), size * size, size * size);
         }
     }
@@ -96,8 +96,8 @@ public final class Rank extends WindowStep {
     @Override
     public Optional<Opposite> opposite(Step step) {
         return switch (kind) {
-            case MINIMUM -> Optional.of(new Opposite("the largest is taken instead of the smallest", step.as(maximum())));
-            case MAXIMUM -> Optional.of(new Opposite("the smallest is taken instead of the largest", step.as(minimum())));
+            case MINIMUM -> Optional.of(new Opposite("the largest value is used instead of the smallest", step.as(maximum())));
+            case MAXIMUM -> Optional.of(new Opposite("the smallest value is used instead of the largest", step.as(minimum())));
             default -> Optional.empty();
         };
     }

@@ -32,7 +32,7 @@ final class Ranked implements Reduction<List<Value>> {
         this.kind = kind;
         this.place = place;
         this.words = kind.words() + (kind == Rank.Kind.MEDIAN && window.border() == Border.INSIDE
-                ? "; of an even count the mean of both" : "");
+                ? "; for an even count the mean of the two middle values" : "");
     }
 
     /** @return the place that is taken, from 0; of an even count's middle the lower one */
@@ -106,7 +106,7 @@ final class Ranked implements Reduction<List<Value>> {
     public Value value(List<Value> sorted, Neighborhood around) {
         int at = at(sorted.size());
         if (at >= sorted.size()) {
-            throw PixeronException.of("rank at %s: place %d is beyond the %d cells of the window that are inside.",
+            throw PixeronException.of("rank at %s: rank %d is beyond the %d cells of the window that are inside.",
                     around.pixel(), place, sorted.size());
         }
         return isBetween(sorted.size()) ? sorted.get(at).plus(sorted.get(at + 1)).dividedBy(Rational.of(2))
@@ -141,7 +141,7 @@ final class Ranked implements Reduction<List<Value>> {
 
     @Override
     public String each() {
-        return "put before[i+a][j+b] into list where it belongs";
+        return "insert before[i+a][j+b] into list in sorted order";
     }
 
     @Override

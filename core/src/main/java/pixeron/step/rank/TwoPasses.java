@@ -149,8 +149,7 @@ final class TwoPasses extends StepOperation {
     @Override
     protected List<Line> work(Pixel pixel, Sight sight) {
         List<Line> lines = new ArrayList<>();
-        lines.add(Line.of("first", Run.plain(between()), Run.note("   the window is of the image " + between()
-                + " in a first pass over all pixels")));
+        lines.add(Line.of("first", Run.plain(between()), Run.note("   the window below is from the result of the first pass, " + between())));
         WindowOperation last = second(Progress.NONE);
         lines.addAll(last.work(pixel, Sight.of(last.before()::value)));
         return lines;
@@ -163,7 +162,7 @@ final class TwoPasses extends StepOperation {
         last.loop(pixel, Sight.of(last.before()::value), out);
     }
 
-    /** Where they lie in the image before; what stands there is of the image between. */
+    /** Where they lie in the image before; what is there is of the image between. */
     @Override
     public List<Source> sources(Pixel pixel) {
         if (kept(pixel).isPresent()) {

@@ -17,8 +17,8 @@ import pixeron.working.TableKind;
 /** The tables with a row for every level 0 … M. */
 public final class LevelRows {
 
-    private static final Map<String, String> WORDS = Map.of("k", "level k", "n", "count n", "p", "share p", "running",
-            "running C", "share", "share P", "s", "level s");
+    private static final Map<String, String> WORDS = Map.of("k", "level k", "n", "count n", "p", "relative p", "running",
+            "cumulative C", "share", "relative P", "s", "level s");
     /** Counts of levels. */
     public static final TableKind HISTOGRAM = TableKind.of("histogram", "Histogram table").with(WORDS);
     /** What becomes of every level. */

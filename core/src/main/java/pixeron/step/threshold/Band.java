@@ -19,7 +19,7 @@ public final class Band extends PointStep {
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM).givenAlways();
 
     public Band() {
-        super("band", "Band", "White between two limits, both included, black elsewhere.",
+        super("band", "Band threshold", "Sets levels from Low to High, both included, to white and all others to black.",
                 "if(r >= low, if(r <= high, M, 0), 0)", LOW, HIGH);
     }
 

@@ -40,9 +40,9 @@ public final class LocalThreshold extends WindowStep {
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
     private static final Expression LIMIT = Parser.parse("mean - offset", Set.of("mean", "offset"));
-    private static final Set<String> NAMES = Set.of("r", "limit", "low", "high");
-    private static final Expression ABOVE = Parser.parse("if(r > limit, high, low)", NAMES);
-    private static final Expression AT_LEAST = Parser.parse("if(r >= limit, high, low)", NAMES);
+    private static final Set<String> NAMES = Set.of("r", "threshold", "low", "high");
+    private static final Expression ABOVE = Parser.parse("if(r > threshold, high, low)", NAMES);
+    private static final Expression AT_LEAST = Parser.parse("if(r >= threshold, high, low)", NAMES);
 
     private final Expression levels;
 
@@ -53,7 +53,7 @@ public final class LocalThreshold extends WindowStep {
     /** @param levels what is made of the limit; a slip is to count just the limit as above it */
     private LocalThreshold(Expression levels) {
         super("threshold-local", "Local threshold",
-                "Makes two levels of all: high above the mean of the window around each pixel, low elsewhere.",
+                "Sets levels above the mean of their window to high, the others to low.",
                 "s = if r > window mean − offset: high, else low", Border.ZERO, SIZE, OFFSET, LOW, HIGH);
         this.levels = levels;
     }
@@ -75,7 +75,7 @@ public final class LocalThreshold extends WindowStep {
         int maximum = before.maximumLevel();
         WindowRule rule = WindowRule.of(new Mean()).withNumbers(Map.of(
                 "offset", step.arguments().get(OFFSET).resolve(maximum), "low", step.arguments().get(LOW).resolve(maximum),
-                "high", step.arguments().get(HIGH).resolve(maximum))).then("limit", "limit", LIMIT, "").ending(levels);
+                "high", step.arguments().get(HIGH).resolve(maximum))).then("threshold", "threshold", LIMIT, "").ending(levels);
         int size = step.arguments().get(SIZE).resolve(maximum).toInt();
         Window window = square(step.arguments(), before, size);
         // What counts is r − mean.
@@ -92,6 +92,6 @@ public final class LocalThreshold extends WindowStep {
             Arrays.fill(row, -1);
         }
         weights[(size - 1) / 2][(size - 1) / 2] += cells;
-        return Weights.centred(weights).with(Optional.of(Rational.of(cells)), Rational.ZERO);
+        return Weights.centered(weights).with(Optional.of(Rational.of(cells)), Rational.ZERO);
     }
 }

@@ -46,14 +46,14 @@ public final class Otsu extends PointStep {
     private static final List<String> COLUMNS = List.of("t", "n0", "n1", "w0", "w1", "mean0", "mean1", "variance0",
             "variance1", "within", "between", "total");
     private static final String BETWEEN = "between";
-    private static final TableKind TABLE = TableKind.of("otsu", "Variance table").plotting(BETWEEN).with(Map.of("mean0",
+    private static final TableKind TABLE = TableKind.of("otsu", "Threshold table").plotting(BETWEEN).with(Map.of("mean0",
             "mean μ0", "mean1", "mean μ1", "variance0", "variance 0", "variance1", "variance 1"));
     /** Far more than a double can be off in {@link Parting#roughly}. */
     private static final double NEAR = 1e-9;
 
     public Otsu() {
-        super("threshold-otsu", "Variance threshold",
-                "Parts the levels where the two parts differ most from each other.", "if(r > t, high, low)",
+        super("threshold-otsu", "Otsu threshold",
+                "Chooses the threshold that maximizes the between-class variance.", "if(r > t, high, low)",
                 Set.of("t"), LOW, HIGH);
     }
 
@@ -63,7 +63,7 @@ public final class Otsu extends PointStep {
         Histogram histogram = Histogram.of(before, area);
         List<Parting> best = best(histogram);
         if (best.isEmpty()) {
-            throw PixeronException.of("%s needs at least two levels, and only level %d occurs.", title(),
+            throw PixeronException.of("%s needs at least two levels, but only level %d occurs.", title(),
                     histogram.levelAt(1));
         }
         Parting first = best.get(0);
@@ -183,9 +183,9 @@ public final class Otsu extends PointStep {
         List<String> groups = best.stream().collect(Collectors.groupingBy(parting -> parting.below.count,
                 LinkedHashMap::new, Collectors.toList())).values().stream().map(group -> group.size() == 1
                 ? String.valueOf(group.get(0).t) : group.get(0).t + " to " + group.get(group.size() - 1).t
-                        + " (the same two parts)").toList();
+                        + " (the same two classes)").toList();
         return groups.size() == 1 && best.size() == 1 ? ""
-                : "The largest variance is at t = " + String.join(" and at t = ", groups) + "; the smallest t is taken.";
+                : "The variance is largest at t = " + String.join(" and at t = ", groups) + "; the smallest t is used.";
     }
 
     @Override

@@ -17,17 +17,17 @@ import pixeron.step.pointwise.PointStep;
  */
 public final class Threshold extends PointStep {
 
-    private static final NumberParameter AT = NumberParameter.level("at", "At", Amount.MAXIMUM).givenAlways();
+    private static final NumberParameter AT = NumberParameter.level("at", "Threshold", Amount.MAXIMUM).givenAlways();
     private static final ChoiceParameter.Choice ABOVE = new ChoiceParameter.Choice("above", "high where r > at");
     private static final ChoiceParameter.Choice AT_LEAST = new ChoiceParameter.Choice("at-least", "high where r ≥ at");
-    private static final ChoiceParameter COMPARE = ChoiceParameter.of("compare", "Compare", ABOVE, AT_LEAST);
+    private static final ChoiceParameter COMPARE = ChoiceParameter.of("compare", "Comparison", ABOVE, AT_LEAST);
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
 
     private final Expression atLeast = parsed("if(r >= at, high, low)");
 
     public Threshold() {
-        super("threshold", "Threshold", "Makes two levels of all: high above a limit, low elsewhere.",
+        super("threshold", "Threshold", "Sets levels above a threshold to high, the others to low.",
                 "if(r > at, high, low)", AT, COMPARE, LOW, HIGH);
     }
 

@@ -23,7 +23,7 @@ import pixeron.working.Line;
 import pixeron.working.Run;
 
 /**
- * {@code threshold-share percent=p}: t is the smallest level with 100·C(t) ≥ p·N; high above it, else low.
+ * {@code threshold-percentile percent=p}: t is the smallest level with 100·C(t) ≥ p·N; high above it, else low.
  *
  * <p>Domain: levels; 0 ≤ p ≤ 100. Cost: one pass more, for the counts. Source: The limit that leaves a given share dark,
  * docs/definitions/thresholds.md.
@@ -43,14 +43,14 @@ public final class ThresholdShare extends PointStep {
     }
 
     private ThresholdShare(boolean isStrict) {
-        super("threshold-share", "Share threshold", "Makes a given share of the pixels dark and the rest bright.",
+        super("threshold-percentile", "Percentile threshold", "Sets a given percentage of the pixels to low and the others to high.",
                 "if(r > t, high, low)", Set.of("t"), PERCENT, LOW, HIGH);
         this.isStrict = isStrict;
     }
 
     @Override
     protected List<Slip> ownSlips() {
-        return List.of(TwoLevels.swapped(LOW, HIGH), Slip.of("strictness", "100 × C(t) > p × N is taken for ≥",
+        return List.of(TwoLevels.swapped(LOW, HIGH), Slip.of("strictness", "100 × C(t) > p × N is used instead of ≥",
                 step -> step.as(new ThresholdShare(true))));
     }
 

@@ -13,7 +13,7 @@ final class TwoLevels {
 
     /** @return the slip of writing high for low and low for high */
     static Slip swapped(NumberParameter low, NumberParameter high) {
-        return Slip.of("black-white-swapped", "high and low are exchanged", step -> swapped(step, low, high));
+        return Slip.of("black-white-swapped", "high and low are swapped", step -> swapped(step, low, high));
     }
 
     private static Step swapped(Step step, NumberParameter low, NumberParameter high) {

@@ -31,7 +31,7 @@ import pixeron.working.Table;
 import pixeron.working.TableKind;
 
 /**
- * {@code threshold-two-means start=auto stop=0.5}: begins with t = the mean; the next t is half way between the mean of r ≤ t
+ * {@code threshold-iterative start=auto stop=0.5}: begins with t = the mean; the next t is half way between the mean of r ≤ t
  * and the mean of r &gt; t, until it changes by at most stop; high above the last t, else low.
  *
  * <p>Domain: levels with values on both sides of every t on the way. Cost: one pass more, and M + 1 sums for each t.
@@ -39,9 +39,9 @@ import pixeron.working.TableKind;
  */
 public final class TwoMeans extends PointStep {
 
-    private static final NumberParameter START = NumberParameter.automatic("start", "Start", true);
-    private static final NumberParameter STOP = NumberParameter.optional("stop", "Stop", 0)
-            .with(new Amount(Rational.HALF)).only(n -> n.signum() >= 0, "a number from 0 on");
+    private static final NumberParameter START = NumberParameter.automatic("start", "First threshold", true);
+    private static final NumberParameter STOP = NumberParameter.optional("stop", "Tolerance", 0)
+            .with(new Amount(Rational.HALF)).only(n -> n.signum() >= 0, "a number of at least 0");
     private static final NumberParameter LOW = NumberParameter.level("low", "Low", Amount.of(0));
     private static final NumberParameter HIGH = NumberParameter.level("high", "High", Amount.MAXIMUM);
     private static final List<String> COLUMNS = List.of("round", "t", "n0", "n1", "mean0", "mean1", "next", "change");
@@ -60,8 +60,8 @@ public final class TwoMeans extends PointStep {
     }
 
     private TwoMeans(boolean isStrict) {
-        super("threshold-two-means", "Two-means threshold",
-                "Moves a limit half way between the means of its two sides until it stays.", "if(r > t, high, low)",
+        super("threshold-iterative", "Iterative threshold",
+                "Repeats: new threshold = average of the two class means, until it stops changing.", "if(r > t, high, low)",
                 Set.of("t"), START, STOP, LOW, HIGH);
         this.isStrict = isStrict;
     }
@@ -78,7 +78,7 @@ public final class TwoMeans extends PointStep {
 
     @Override
     protected List<Slip> ownSlips() {
-        return List.of(TwoLevels.swapped(LOW, HIGH), Slip.of("strictness", "a change of just stop is not small enough",
+        return List.of(TwoLevels.swapped(LOW, HIGH), Slip.of("strictness", "a change equal to the tolerance does not stop the iteration",
                 step -> step.as(new TwoMeans(true))));
     }
 
@@ -129,7 +129,7 @@ public final class TwoMeans extends PointStep {
             }
         }
         if (counts[0] == 0 || counts[1] == 0) {
-            throw PixeronException.of("%s: no sample is %s t = %s, so that side has no mean.", title(),
+            throw PixeronException.of("%s: no value is %s t = %s, so this class has no mean.", title(),
                     counts[0] == 0 ? "at or below" : "above", Decimals.working(t));
         }
         return new Value[] {Rational.of(counts[0]), Rational.of(counts[1]), sums[0].dividedBy(Rational.of(counts[0])),

@@ -134,14 +134,14 @@ class AnswerFileTest {
         Path small = folder.resolve("small.csv");
         Files.writeString(small, "1,2,3\n1,2\n7,8,9\n");
         assertThatThrownBy(() -> AnswerFile.read(small, GRID)).isInstanceOf(PixeronException.class)
-                .hasMessage("small.csv: The table has 3 rows, and the result has 2.");
+                .hasMessage("small.csv: The table has 3 rows, but the result has 2.");
         Path other = xlsx(sheet -> block(sheet, 0, 0, new Object[][] {{1, 2}, {3, 4}}));
         assertThatThrownBy(() -> AnswerFile.read(other, GRID))
-                .hasMessage("answer.xlsx: It holds values in blocks of 2 × 2 rows and columns, and the result has 2 × 3.");
+                .hasMessage("answer.xlsx: The file contains values in blocks of 2 × 2 rows and columns, but the result has 2 × 3.");
         Path broken = folder.resolve("broken.xlsx");
         Files.write(broken, new byte[] {'P', 'K', 3, 4, 1, 2, 3});
         assertThatThrownBy(() -> AnswerFile.read(broken, GRID)).isInstanceOf(PixeronException.class)
-                .hasMessageContaining("no spreadsheet that can be read");
+                .hasMessageContaining("This is not a readable spreadsheet");
     }
 
     /** A table of a larger image is compared where both have cells; one that is far larger is refused before its cells are made. */
@@ -152,6 +152,6 @@ class AnswerFileTest {
         assertThat(AnswerFile.read(some, grid).get(0).sheet(grid).cells()).hasSize(15);
         Path far = Files.writeString(folder.resolve("far.csv"), ("1,".repeat(299) + "1\n").repeat(300));
         Answer answer = AnswerFile.read(far, grid).get(0);
-        assertThatThrownBy(() -> answer.sheet(grid)).isInstanceOf(PixeronException.class).hasMessage("The table has 300 × 300 cells, and the result has 2 × 2.");
+        assertThatThrownBy(() -> answer.sheet(grid)).isInstanceOf(PixeronException.class).hasMessage("The table has 300 × 300 cells, but the result has 2 × 2.");
     }
 }

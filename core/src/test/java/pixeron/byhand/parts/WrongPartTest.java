@@ -39,29 +39,29 @@ class WrongPartTest {
     @Test
     void aTermThatIsMissingOrThereTwiceIsNamed() {
         assertThat(said("box size=3", "(12+200+34+5+61+140+99+18)/9")).contains("The term 73 is missing.");
-        assertThat(said("box size=3", "(12+200+34+5+61+140+99+18+73+18)/9")).contains("The term 18 is there once too often.");
-        assertThat(said("box size=3", "(12+200+34+5+62+140+99+18+73)/9")).contains("62 stands where the term 61 belongs.");
+        assertThat(said("box size=3", "(12+200+34+5+61+140+99+18+73+18)/9")).contains("The term 18 appears once too often.");
+        assertThat(said("box size=3", "(12+200+34+5+62+140+99+18+73)/9")).contains("62 is written instead of the term 61.");
         assertThat(said("box size=3", "(12+200+34+5+61+140+99+18+73+4)/9")).contains("The term 4 does not belong here.");
         assertThat(said("box size=3", "12/9+200/9+34/9+5/9+61/9+140/9+99/9+18/9")).contains("The term 73/9 is missing.");
     }
 
     @Test
     void aWrongDivisorIsNamed() {
-        assertThat(said("box size=3", "(12+200+34+5+61+140+99+18+73)/8")).contains("The divisor is 8, right is 9.");
+        assertThat(said("box size=3", "(12+200+34+5+61+140+99+18+73)/8")).contains("The divisor is 8; it should be 9.");
         assertThat(said("box size=3", "(12+200+34+5+61+140+99+18)/8"))
-                .contains("The term 73 is missing, and the divisor is 8, right is 9.");
+                .contains("The term 73 is missing, and the divisor is 8; it should be 9.");
         // 1 2 1 | 2 4 2 | 1 2 1: the middle has weight 4, in the corner 12 has 1.
         assertThat(said("binomial size=3", "(12+2×200+34+2×5+2×61+2×140+99+2×18+73)/16"))
-                .contains("122 stands where the term 244 belongs.");
+                .contains("122 is written instead of the term 244.");
         assertThat(said("sharpen", "5×61 − 200 − 5 − 140")).contains("The term \u221218 is missing.");
     }
 
     @Test
     void factorsAreNamedToo() {
         // 1.5 · 61 − 20 and 255 · C ÷ N: 61 is the fifth of nine.
-        assertThat(said("linear gain=1.5 bias=-20", "1.5×61 + 20")).contains("20 stands where the term \u221220 belongs.");
-        assertThat(said("equalize", "255×5÷8")).contains("8 stands where the divisor 9 belongs.");
-        assertThat(said("equalize", "256×5÷9")).contains("256 stands where the factor 255 belongs.");
+        assertThat(said("linear gain=1.5 bias=-20", "1.5×61 + 20")).contains("20 is written instead of the term \u221220.");
+        assertThat(said("equalize", "255×5÷8")).contains("8 is written instead of the divisor 9.");
+        assertThat(said("equalize", "256×5÷9")).contains("256 is written instead of the factor 255.");
     }
 
     @Test

@@ -50,7 +50,7 @@ class GivenTablesTest {
 
     @Test
     void theLimitOfAThreshold() {
-        assertThat(row("threshold-share percent=50", "constants", Map.of(only("t"), "4"))).isEqualTo("0 0 0 0 0 7 7 7");
+        assertThat(row("threshold-percentile percent=50", "constants", Map.of(only("t"), "4"))).isEqualTo("0 0 0 0 0 7 7 7");
     }
 
     /** Whose largest variance stands at t = 1 goes on with r > 1. */
@@ -62,9 +62,9 @@ class GivenTablesTest {
     /** The mean is 3; the last round's next limit is written as 5. */
     @Test
     void theLastRoundGivesTheLimit() {
-        Operation rounds = StepLine.parse("threshold-two-means").bind(ROW);
+        Operation rounds = StepLine.parse("threshold-iterative").bind(ROW);
         int last = rounds.tables().stream().filter(table -> table.name().equals("two-means")).findFirst().orElseThrow().rows().size();
-        assertThat(row("threshold-two-means", "two-means", Map.of(new Place(String.valueOf(last), "next"), "5")))
+        assertThat(row("threshold-iterative", "two-means", Map.of(new Place(String.valueOf(last), "next"), "5")))
                 .isEqualTo("0 0 0 0 0 0 0 7");
     }
 

@@ -110,7 +110,7 @@ class TableCheckTest {
         assertThat(table("equalize", "levels").explain(2, "n")).isEmpty();
     }
 
-    /** Whatever the step and the image: its own tables agree with themselves, and rules give what stands there. */
+    /** Whatever the step and the image: its own tables agree with themselves, and rules give what is there. */
     @Property(tries = 150)
     void rulesGiveWhatTheTableHas(@ForAll long seed) {
         Random random = new Random(seed);

@@ -12,7 +12,7 @@ import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.SlipFinder;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -21,15 +21,15 @@ import pixeron.look.PackedPixel;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 
 /** Pixels that are set, worked out by hand. */
 class DrawnStepsTest {
 
     private static final Image GROUND = Image.of(9, new int[][] {{1, 1, 1, 1}, {1, 1, 1, 1}, {1, 1, 1, 1}, {1, 1, 1, 1}});
     private static final Image CHANNEL = Image.of(255, new int[][] {{10, 20}, {30, 40}});
-    private static final ColourImage COLOR = new ColourImage(CHANNEL, CHANNEL, CHANNEL, Optional.empty());
-    private static final ColourImage CLEAR = new ColourImage(CHANNEL, CHANNEL, CHANNEL, Optional.of(CHANNEL));
+    private static final ColorImage COLOR = new ColorImage(CHANNEL, CHANNEL, CHANNEL, Optional.empty());
+    private static final ColorImage CLEAR = new ColorImage(CHANNEL, CHANNEL, CHANNEL, Optional.of(CHANNEL));
 
     private static Operation bound(String line) {
         return StepLine.parse(line).bind(GROUND);
@@ -58,9 +58,9 @@ class DrawnStepsTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"set-pixels at=\"0 4 5\"; sets row 0, column 4, and the image ends at row 3, column 3",
+    @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"set-pixels at=\"0 4 5\"; set-pixels sets row 0, column 4, but the image ends at row 3, column 3",
         "set-pixels at=\"0 0 10\"; value 10, which is not a level from 0 to 9", "set-pixels at=\"0 0 1/2\"; is not a level",
-        "set-pixels at=\"0 0 0xFF0000\"; color 0xFF0000, and this image is gray", "line from=\"0 0\" to=\"4 0\" value=1; sets row 4, column 0",
+        "set-pixels at=\"0 0 0xFF0000\"; set-pixels has the color 0xFF0000, but this image is gray", "line from=\"0 0\" to=\"4 0\" value=1; sets row 4, column 0",
         "rectangle area=\"2 2 3 1\" value=1; sets row 4, column 2"})
     void whatDoesNotFitTheImage(String line, String message) {
         assertThatThrownBy(() -> bound(line)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
@@ -68,8 +68,8 @@ class DrawnStepsTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"set-pixels at=\"0 0\"; not a row, a column and a value", "set-pixels at=\"0 0 red\"; “red”, which is not a valid value",
-        "line from=\"0\" to=\"1 1\" value=3; is not a row and a column", "line from=\"0 -1\" to=\"1 1\" value=3; whole numbers from 0 on",
-        "rectangle value=3; needs area", "set-pixels at=\"0 0 0x123456\" channels=red; a color, which is for all channels"})
+        "line from=\"0\" to=\"1 1\" value=3; is not a row and a column", "line from=\"0 -1\" to=\"1 1\" value=3; Use two whole numbers of at least 0, such as 2 3",
+        "rectangle value=3; needs area", "set-pixels at=\"0 0 0x123456\" channels=red; set-pixels has a color, which sets all channels"})
     void whatIsNoSuchStep(String line, String message) {
         assertThatThrownBy(() -> StepLine.parse(line)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }
@@ -81,8 +81,8 @@ class DrawnStepsTest {
         assertThat(Rows.of(StepLine.parse("set-pixels at=\"0 0 -5/4\"").bind(open).result(Progress.NONE))).isEqualTo("-5/4 -3/2");
     }
 
-    private static List<String> packed(String line, ColourImage before) {
-        ColourImage made = (ColourImage) Binding.of(StepLine.parse(line), before).result(Progress.NONE);
+    private static List<String> packed(String line, ColorImage before) {
+        ColorImage made = (ColorImage) Binding.of(StepLine.parse(line), before).result(Progress.NONE);
         return List.of(PackedPixel.of(made, new Pixel(0, 0)).hexadecimal(), PackedPixel.of(made, new Pixel(1, 1)).hexadecimal());
     }
 
@@ -94,9 +94,9 @@ class DrawnStepsTest {
         assertThat(packed("set-pixels at=\"0 0 0x80FF0000 | 1 1 0x00FF00\"", CLEAR)).containsExactly("0x80FF0000", "0x2800FF00");
         assertThat(packed("set-pixels at=\"0 0 7\"", COLOR)).containsExactly("0xFF070707", "0xFF282828");
         assertThat(packed("set-pixels at=\"0 0 7\" channels=green", COLOR)).containsExactly("0xFF0A070A", "0xFF282828");
-        assertThatThrownBy(() -> packed("set-pixels at=\"0 0 0x80FF0000\"", COLOR)).hasMessageContaining("sets alpha, and this color image has none");
+        assertThatThrownBy(() -> packed("set-pixels at=\"0 0 0x80FF0000\"", COLOR)).hasMessageContaining("set-pixels sets alpha, but this color image has no alpha channel");
         Image deep = CHANNEL.withMaximum(65535);
-        assertThatThrownBy(() -> packed("set-pixels at=\"0 0 0xFF0000\"", new ColourImage(deep, deep, deep, Optional.empty()))).hasMessageContaining("eight bits a channel");
+        assertThatThrownBy(() -> packed("set-pixels at=\"0 0 0xFF0000\"", new ColorImage(deep, deep, deep, Optional.empty()))).hasMessageContaining("set-pixels has a color with eight bits per channel, but the channels have levels 0–65535");
     }
 
     /** Row 1, column 3 belongs; row 3, column 1 was set. Counted from 1: row 0, column 2. */

@@ -24,7 +24,7 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Frequency;
 import pixeron.image.Image;
@@ -41,7 +41,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.StepArbitraries;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 import pixeron.working.LoopWriter;
 import pixeron.working.Table;
 
@@ -115,9 +115,9 @@ class FrequencyTest {
     /** Zero at 11: 1, −5, −3 alone are ¼ of their sums with signs; without −3 and its mate (itself) the columns have equal means. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"notch u=0 v=0; 1 -5 | -3 0", "notch u=0 v=1; 1 -5 | 0 11", "notch u=3 v=-2; 1 0 | -3 11", "notch u=0 v=0 radius=1; 1 0 | 0 0",
-        "notch u=0 v=0 radius=2; 0 0 | 0 0", "pass keep=low radius=1; 0 -5 | -3 11", "pass keep=high radius=1; 1 0 | 0 0", "pass keep=band radius=1 to=1; 0 -5 | -3 0",
-        "pass keep=stop radius=1 to=1.4; 1 0 | 0 11", "pass keep=stop radius=1 to=1.5; 0 0 | 0 11", "pass keep=low radius=1 shape=butterworth; 0.2 -2.5 | -1.5 11",
-        "pass keep=high radius=1 shape=butterworth order=1; 0.666667 -2.5 | -1.5 0", "pass keep=low radius=1 shape=gaussian; 0.367879 -3.032653 | -1.819592 11"})
+        "notch u=0 v=0 radius=2; 0 0 | 0 0", "frequency-filter keep=low radius=1; 0 -5 | -3 11", "frequency-filter keep=high radius=1; 1 0 | 0 0", "frequency-filter keep=band radius=1 to=1; 0 -5 | -3 0",
+        "frequency-filter keep=stop radius=1 to=1.4; 1 0 | 0 11", "frequency-filter keep=stop radius=1 to=1.5; 0 0 | 0 11", "frequency-filter keep=low radius=1 shape=butterworth; 0.2 -2.5 | -1.5 11",
+        "frequency-filter keep=high radius=1 shape=butterworth order=1; 0.666667 -2.5 | -1.5 0", "frequency-filter keep=low radius=1 shape=gaussian; 0.367879 -3.032653 | -1.819592 11"})
     void filtersByHand(String line, String expected) {
         Image image = spectrum(line, spectrum("fourier", SQUARE)).face(SpectrumFace.REAL);
         assertThat(IntStream.range(0, 2).mapToObj(row -> IntStream.range(0, 2).mapToObj(column -> Decimals.print(exact(image.value(new Pixel(row, column)))))
@@ -190,7 +190,7 @@ class FrequencyTest {
         int[] weights = random.ints(9, -3, 9).toArray();
         String rows = IntStream.range(0, 3).mapToObj(row -> IntStream.range(0, 3).mapToObj(column -> String.valueOf(weights[3 * row + column]))
                 .collect(Collectors.joining(" "))).collect(Collectors.joining(" | "));
-        Spectrum done = spectrum("fourier", chain(image, "kernel weights=\"" + rows + "\" divisor=1 sum=convolution border=wrap rounding=none overflow=keep"));
+        Spectrum done = spectrum("fourier", chain(image, "kernel weights=\"" + rows + "\" divisor=1 sum=convolution border=periodic rounding=none overflow=keep"));
         Value[] placed = new Value[image.count()];
         Arrays.fill(placed, Rational.ZERO);
         for (int n = 0; n < weights.length; n++) {
@@ -214,7 +214,7 @@ class FrequencyTest {
         Spectrum flipped = spectrum("fourier", chain(image, "flip direction=left-right"));
         int down = random.nextInt(5);
         int right = random.nextInt(5);
-        Spectrum moved = spectrum("fourier", chain(image, "move down=" + down + " right=" + right + " border=wrap"));
+        Spectrum moved = spectrum("fourier", chain(image, "translate down=" + down + " right=" + right + " border=periodic"));
         Frame frame = image.frame();
         for (int n = 0; n < image.count(); n++) {
             Pixel pixel = image.pixel(n);
@@ -255,7 +255,7 @@ class FrequencyTest {
         Image image = StepArbitraries.image(random);
         Spectrum spectrum = spectrum("fourier", image);
         List<String> lines = List.of("fourier", "notch u=" + random.nextInt(4) + " v=" + random.nextInt(4) + " radius=" + random.nextInt(2),
-                "pass keep=low radius=" + random.nextInt(4), "pass keep=band radius=1 to=" + (1 + random.nextInt(3)), "pass keep=high radius=2 shape=gaussian");
+                "frequency-filter keep=low radius=" + random.nextInt(4), "frequency-filter keep=band radius=1 to=" + (1 + random.nextInt(3)), "frequency-filter keep=high radius=2 shape=gaussian");
         String line = lines.get(random.nextInt(lines.size()));
         Operation face = face(line, line.equals("fourier") ? image : spectrum, SpectrumFace.values()[random.nextInt(5)].word());
         Pixel pixel = image.pixel(random.nextInt(image.count()));
@@ -286,9 +286,9 @@ class FrequencyTest {
     private static final Image NOISY = Image.of(255, new int[][] {{106, 152, 249, 131}, {253, 147, 202, 107}, {119, 166, 224, 148}, {248, 26, 81, 218}, {60, 129, 179, 90}});
 
     /** What somebody writes is summed up here by a loop of its own. */
-    private static double[] sum(Frequency at, boolean isCentred, double sign, double perTurn, boolean isReduced) {
-        double u = isCentred ? at.u() : Math.floorMod(at.u() + NOISY.rows() / 2, NOISY.rows());
-        double v = isCentred ? at.v() : Math.floorMod(at.v() + NOISY.columns() / 2, NOISY.columns());
+    private static double[] sum(Frequency at, boolean isCentered, double sign, double perTurn, boolean isReduced) {
+        double u = isCentered ? at.u() : Math.floorMod(at.u() + NOISY.rows() / 2, NOISY.rows());
+        double v = isCentered ? at.v() : Math.floorMod(at.v() + NOISY.columns() / 2, NOISY.columns());
         double[] parts = new double[2];
         for (int n = 0; n < NOISY.count(); n++) {
             double turn = u * (n / 4) / 5 + v * (n % 4) / 4;
@@ -310,7 +310,7 @@ class FrequencyTest {
         Operation phase = face("fourier", NOISY, "phase");
         Spectrum spectrum = (Spectrum) chain(NOISY, "fourier");
         double turn = 2 * Math.PI;
-        assertThat(slips(real, pixel -> text(sum(spectrum.frequency(pixel), false, -1, turn, false)[0]))).containsExactly("not-centred");
+        assertThat(slips(real, pixel -> text(sum(spectrum.frequency(pixel), false, -1, turn, false)[0]))).containsExactly("not-centered");
         assertThat(slips(imaginary, pixel -> text(sum(spectrum.frequency(pixel), true, 1, turn, false)[1]))).containsExactly("sign-of-angle");
         assertThat(slips(real, pixel -> text(sum(spectrum.frequency(pixel), true, -1, Math.toRadians(turn), false)[0]))).containsExactly("degrees-for-radians");
         assertThat(slips(real, pixel -> text(sum(spectrum.frequency(pixel), true, -1, 360, false)[0]))).containsExactly("degrees-for-radians");
@@ -330,12 +330,12 @@ class FrequencyTest {
         Operation wide = face("notch u=1 v=1 radius=1", spectrum, "imaginary");
         Operation strict = face("notch u=1 v=1 radius=1/2", spectrum, "imaginary");
         assertThat(slips(wide, pixel -> text(strict.value(pixel).asDouble()))).containsExactly("strictness");
-        Operation band = face("pass keep=band radius=1 to=2", spectrum, "real");
-        Operation open = face("pass keep=band radius=1.1 to=2", spectrum, "real");
+        Operation band = face("frequency-filter keep=band radius=1 to=2", spectrum, "real");
+        Operation open = face("frequency-filter keep=band radius=1.1 to=2", spectrum, "real");
         assertThat(slips(band, pixel -> text(open.value(pixel).asDouble()))).containsExactly("strictness");
-        Operation other = face("pass keep=band radius=1.1 to=1.9", spectrum, "real");
+        Operation other = face("frequency-filter keep=band radius=1.1 to=1.9", spectrum, "real");
         assertThat(slips(band, pixel -> text(other.value(pixel).asDouble()))).containsExactly("strictness");
-        assertThat(slips(band, pixel -> text(band.value(new Pixel((pixel.row() + 2) % 5, (pixel.column() + 2) % 4)).asDouble()))).containsExactly("not-centred");
+        assertThat(slips(band, pixel -> text(band.value(new Pixel((pixel.row() + 2) % 5, (pixel.column() + 2) % 4)).asDouble()))).containsExactly("not-centered");
     }
 
     @Test
@@ -368,11 +368,11 @@ class FrequencyTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"notch u=1 v=1; notch takes a spectrum, and an image stands before it", "fourier-inverse; takes a spectrum",
-        "pass keep=low radius=-1; radius=-1 is not allowed; give a number of at least 0", "pass radius=2; keep", "pass keep=band radius=2; keep=band needs to",
-        "pass keep=low radius=2 to=3; to belongs to keep=band", "pass keep=band radius=2 to=1; to=1 is below radius=2", "pass keep=low radius=2 order=3; order belongs to shape=butterworth", "pass keep=low radius=2 order=2; order belongs to shape=butterworth",
-        "pass keep=band radius=1 to=2 shape=gaussian; shape=gaussian is for keep=low and keep=high", "pass keep=low radius=0 shape=gaussian; needs a radius above 0",
-        "pass keep=low radius=1 shape=butterworth order=0; a whole number of at least 1", "notch u=1/2 v=0; a whole number", "notch u=1 v=0 radius=-1; at least 0",
+    @CsvSource(delimiter = ';', value = {"notch u=1 v=1; notch needs a spectrum", "fourier-inverse; fourier-inverse needs a spectrum",
+        "frequency-filter keep=low radius=-1; radius=-1 is not allowed; give a number of at least 0", "frequency-filter radius=2; keep", "frequency-filter keep=band radius=2; keep=band needs an upper radius, to=…",
+        "frequency-filter keep=low radius=2 to=3; Upper radius (to) applies to keep=band and keep=stop, not to keep=low", "frequency-filter keep=band radius=2 to=1; to=1 is below radius=2", "frequency-filter keep=low radius=2 order=3; order applies to shape=butterworth", "frequency-filter keep=low radius=2 order=2; order applies to shape=butterworth",
+        "frequency-filter keep=band radius=1 to=2 shape=gaussian; shape=gaussian works with keep=low and keep=high, not with keep=band", "frequency-filter keep=low radius=0 shape=gaussian; needs a radius above 0",
+        "frequency-filter keep=low radius=1 shape=butterworth order=0; a whole number of at least 1", "notch u=1/2 v=0; a whole number", "notch u=1 v=0 radius=-1; at least 0",
         "fourier rounding=floor; rounding", "notch u=1 v=1 area=\"0 0 1 1\"; area"})
     void badLinesAreSaid(String line, String message) {
         assertThatThrownBy(() -> bound(line, SQUARE)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
@@ -381,10 +381,10 @@ class FrequencyTest {
     @Test
     void everythingElseRefusesASpectrum() {
         Spectrum spectrum = spectrum("fourier", SQUARE);
-        for (String line : List.of("invert", "fourier", "rank-keep keep=1", "crop row=0 column=0 height=1 width=1", "combine with=step:0 by=sum", "colour red=self green=self blue=self")) {
+        for (String line : List.of("invert", "fourier", "low-rank keep=1", "crop row=0 column=0 height=1 width=1", "combine with=step:0 by=sum", "merge red=self green=self blue=self")) {
             assertThatThrownBy(() -> bound(line, spectrum)).as(line).isInstanceOf(PixeronException.class).hasMessageContaining("spectrum");
         }
-        assertThatThrownBy(() -> bound("fourier", ColourImage.of(List.of(SQUARE, SQUARE, SQUARE)))).hasMessageContaining("make it gray first");
-        assertThatThrownBy(() -> bound("rank-keep keep=1", ColourImage.of(List.of(SQUARE, SQUARE, SQUARE)))).hasMessageContaining("make it gray first");
+        assertThatThrownBy(() -> bound("fourier", ColorImage.of(List.of(SQUARE, SQUARE, SQUARE)))).hasMessageContaining("Add a gray step before it");
+        assertThatThrownBy(() -> bound("low-rank keep=1", ColorImage.of(List.of(SQUARE, SQUARE, SQUARE)))).hasMessageContaining("Add a gray step before it");
     }
 }

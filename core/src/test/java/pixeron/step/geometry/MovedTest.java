@@ -52,7 +52,7 @@ class MovedTest {
         Image before = StepArbitraries.image(random);
         List<String> lines = List.of("flip direction=left-right", "flip direction=up-down area=\"0 0 1 1\"", "transpose", "tile down=2 right=3",
                 "tile down=3 right=2 mirrored=yes", "pad top=2 left=3 border=mirror-whole", "pad bottom=1 right=4 border=constant outside=1/2",
-                "move down=-2 right=1 border=wrap", "move down=3 right=-1", "crop row=0 column=0 height=1 width=1");
+                "translate down=-2 right=1 border=periodic", "translate down=3 right=-1", "crop row=0 column=0 height=1 width=1");
         for (String line : lines) {
             Operation operation = StepLine.parse(line).bind(before);
             Image all = operation.result(Progress.NONE);
@@ -70,22 +70,22 @@ class MovedTest {
             Image once = StepLine.parse(line).bind(before).result(Progress.NONE);
             assertThat(StepLine.parse(line).bind(once).result(Progress.NONE)).as(line).isEqualTo(before);
         }
-        Image padded = StepLine.parse("pad top=1 bottom=2 left=3 right=4 border=repeat").bind(before).result(Progress.NONE);
+        Image padded = StepLine.parse("pad top=1 bottom=2 left=3 right=4 border=replicate").bind(before).result(Progress.NONE);
         assertThat(StepLine.parse("crop row=1 column=3 height=" + before.rows() + " width=" + before.columns()).bind(padded).result(Progress.NONE))
                 .isEqualTo(before);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"pad; adds nothing", "pad top=-1; a whole number from 0 on", "flip; direction", "flip direction=left; left-right, up-down",
-        "tile down=0; a whole number from 1 on", "tile down=20000 right=20000; would have 60000 × 80000 pixels; at most", "pad top=1 border=constant; needs outside"})
+    @CsvSource(delimiter = ';', value = {"pad; adds nothing", "pad top=-1; a whole number of at least 0", "flip; direction", "flip direction=left; left-right, up-down",
+        "tile down=0; a whole number of at least 1", "tile down=20000 right=20000; would have 60000 × 80000 pixels; at most", "pad top=1 border=constant; needs outside"})
     void badSizesAreSaidBeforeAnythingIsMade(String line, String message) {
         assertThatThrownBy(() -> StepLine.parse(line).bind(SORT)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"flip direction=up-down; flip direction=left-right; flipped-other-way",
-        "tile down=1 right=2 mirrored=yes; tile down=1 right=2; flipped-other-way", "pad top=1 left=1 border=repeat; pad top=1 left=1 border=mirror-whole; border-mirror-whole",
-        "move down=1 right=1; move down=1 right=1 border=wrap; border-wrap", "pad top=1 border=constant outside=5; pad top=1 border=constant outside=3; border-constant"})
+        "tile down=1 right=2 mirrored=yes; tile down=1 right=2; flipped-other-way", "pad top=1 left=1 border=replicate; pad top=1 left=1 border=mirror-whole; border-mirror-whole",
+        "translate down=1 right=1; translate down=1 right=1 border=periodic; border-wrap", "pad top=1 border=constant outside=5; pad top=1 border=constant outside=3; border-constant"})
     void slipsOfPlaces(String right, String done, String id) {
         Operation operation = StepLine.parse(right).bind(SORT);
         Image written = StepLine.parse(done).bind(SORT).result(Progress.NONE);
@@ -116,13 +116,13 @@ class MovedTest {
     @CsvSource(delimiter = ';', value = {
         "crop row=1 column=1 height=2 width=3; 5 6 7 | 6 5 4",
         "crop row=0 column=3 height=3 width=1; 3 | 7 | 4",
-        "move down=1 right=0; 0 0 0 0 | 0 1 2 3 | 4 5 6 7",
-        "move down=0 right=-2 border=repeat; 2 3 3 3 | 6 7 7 7 | 5 4 4 4",
-        "move down=0 right=1 border=wrap; 3 0 1 2 | 7 4 5 6 | 4 7 6 5",
-        "move down=-1 right=0 border=mirror-half; 4 5 6 7 | 7 6 5 4 | 7 6 5 4",
-        "move down=-1 right=0 border=mirror-whole; 4 5 6 7 | 7 6 5 4 | 4 5 6 7",
-        "move down=5 right=5 border=constant outside=M; 7 7 7 7 | 7 7 7 7 | 7 7 7 7",
-        "move down=1 right=1 area=\"1 1 1 2\"; 0 1 2 3 | 4 0 1 7 | 7 6 5 4",
+        "translate down=1 right=0; 0 0 0 0 | 0 1 2 3 | 4 5 6 7",
+        "translate down=0 right=-2 border=replicate; 2 3 3 3 | 6 7 7 7 | 5 4 4 4",
+        "translate down=0 right=1 border=periodic; 3 0 1 2 | 7 4 5 6 | 4 7 6 5",
+        "translate down=-1 right=0 border=mirror-half; 4 5 6 7 | 7 6 5 4 | 7 6 5 4",
+        "translate down=-1 right=0 border=mirror-whole; 4 5 6 7 | 7 6 5 4 | 4 5 6 7",
+        "translate down=5 right=5 border=constant outside=M; 7 7 7 7 | 7 7 7 7 | 7 7 7 7",
+        "translate down=1 right=1 area=\"1 1 1 2\"; 0 1 2 3 | 4 0 1 7 | 7 6 5 4",
         "flip direction=left-right; 3 2 1 0 | 7 6 5 4 | 4 5 6 7",
         "flip direction=up-down; 7 6 5 4 | 4 5 6 7 | 0 1 2 3",
         // Read from the whole image, written in the area: columns 1 and 2 of row 0 get those of 2 and 1.
@@ -134,7 +134,7 @@ class MovedTest {
         "tile down=3 right=1 mirrored=yes; 0 1 2 3 | 4 5 6 7 | 7 6 5 4 | 7 6 5 4 | 4 5 6 7 | 0 1 2 3 | 0 1 2 3 | 4 5 6 7 | 7 6 5 4",
         "pad left=1; 0 0 1 2 3 | 0 4 5 6 7 | 0 7 6 5 4",
         "pad top=2 right=1 border=mirror-half; 4 5 6 7 7 | 0 1 2 3 3 | 0 1 2 3 3 | 4 5 6 7 7 | 7 6 5 4 4",
-        "pad bottom=1 left=2 border=wrap; 2 3 0 1 2 3 | 6 7 4 5 6 7 | 5 4 7 6 5 4 | 2 3 0 1 2 3",
+        "pad bottom=1 left=2 border=periodic; 2 3 0 1 2 3 | 6 7 4 5 6 7 | 5 4 7 6 5 4 | 2 3 0 1 2 3",
         "pad top=1 border=constant outside=M; 7 7 7 7 | 0 1 2 3 | 4 5 6 7 | 7 6 5 4"})
     void valuesAreMovedAndStayAsTheyAre(String line, String expected) {
         assertThat(values(line)).isEqualTo(expected);
@@ -142,7 +142,7 @@ class MovedTest {
 
     @Test
     void whatComesInFromOutsideMayBeNoLevel() {
-        Image after = StepLine.parse("move down=0 right=3 border=constant outside=-1/2").bind(SORT).result(Progress.NONE);
+        Image after = StepLine.parse("translate down=0 right=3 border=constant outside=-1/2").bind(SORT).result(Progress.NONE);
         assertThat(after.isLevelImage()).isFalse();
         assertThat(after.value(0)).isEqualTo(Rational.of(-1, 2));
         assertThat(after.value(3)).isEqualTo(Rational.ZERO);
@@ -160,20 +160,20 @@ class MovedTest {
         assertThat(crop.home(new Pixel(2, 2))).contains(new Pixel(1, 0));
         assertThat(crop.home(new Pixel(0, 0))).isEmpty();
         assertThat(crop.contains(new Pixel(2, 0))).isFalse();
-        Operation move = StepLine.parse("move down=1 right=0 border=zero").bind(SORT);
+        Operation move = StepLine.parse("translate down=1 right=0 border=zero").bind(SORT);
         assertThat(move.counterpart(new Pixel(0, 0))).isEmpty();
         assertThat(move.home(new Pixel(2, 0))).isEmpty();
     }
 
     @Test
     void theWorkingIsThatOfThePlaceAndTheLoopReadsBackwards() {
-        Operation move = StepLine.parse("move down=1 right=-1 border=repeat").bind(SORT);
+        Operation move = StepLine.parse("translate down=1 right=-1 border=replicate").bind(SORT);
         assertThat(move.explain(new Pixel(0, 3)).lines().stream().map(Line::text)).containsExactly(
                 "s(i, j) = r(i − down, j − right)", "y = i − down = 0 − 1 = −1", "x = j − right = 3 − (−1) = 4",
-                "the image goes on there with r(0, 3)", "s = r(−1, 4) = 3");
+                "outside, this position has the value of r(0, 3)", "s = r(−1, 4) = 3");
         PseudoCode code = PseudoCode.of(move, Visits.of(ScanOrder.ROWS, 3, 4), new Pixel(0, 3));
         assertThat(code.lines()).extracting(line -> line.text()).contains("y ← i − down", "x ← j − right",
-                "after[i][j] ← before[y][x], or what stands outside");
+                "after[i][j] ← before[y][x], or the value outside");
         assertThat(code.variables(code.moments().size())).extracting(variable -> variable.name() + variable.value())
                 .contains("y−1", "x4", "after[i][j]3");
     }
@@ -181,13 +181,13 @@ class MovedTest {
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "crop row=2 column=1 height=2 width=1; would end at row 3, column 1; the image ends at row 2, column 3",
-        "crop row=0 column=0 height=0 width=1; height=0 is not allowed; give a whole number from 1 on",
-        "crop row=0 column=0 height=1 width=1 rounding=floor; crop has no key \"rounding\"",
-        "crop row=0 column=0 height=1 width=1 area=\"0 0 1 1\"; crop has no key \"area\"",
-        "move down=1/2 right=0; down=1/2 is not allowed; give a whole number",
-        "move down=1 right=0 border=keep; border=keep is unknown",
-        "move down=1 right=0 border=constant; border=constant needs outside",
-        "move down=1 right=0 outside=3; outside belongs to border=constant"})
+        "crop row=0 column=0 height=0 width=1; height=0 is not allowed; Give a whole number of at least 1",
+        "crop row=0 column=0 height=1 width=1 rounding=floor; crop has no parameter \"rounding\"",
+        "crop row=0 column=0 height=1 width=1 area=\"0 0 1 1\"; crop has no parameter \"area\"",
+        "translate down=1/2 right=0; down=1/2 is not allowed; give a whole number",
+        "translate down=1 right=0 border=keep; border=keep is not valid",
+        "translate down=1 right=0 border=constant; border=constant needs outside",
+        "translate down=1 right=0 outside=3; Border value (outside) applies to border=constant only"})
     void whatDoesNotFitIsSaid(String line, String message) {
         assertThatThrownBy(() -> StepLine.parse(line).bind(SORT)).isInstanceOf(PixeronException.class)
                 .hasMessageContaining(message.replaceAll("; (the|give) .*", ""));

@@ -51,11 +51,11 @@ class SampledTest {
         "resize height=5 width=5 by=linear grid=ends; 0 1 2 2 3 | 2 3 4 4 5 | 4 5 6 6 7 | 6 6 6 6 6 | 7 6 6 5 4",
         "resize height=2 width=3 by=mean; 2 3 4 | 6 6 5", "resize height=1 by=mean; 4",
         "resize height=2 width=3 by=mean rounding=none; 19/12 17/6 49/12 | 71/12 11/2 61/12",
-        "turn degrees=90; 3 7 4 | 2 6 5 | 1 5 6 | 0 4 7", "turn degrees=-90; 7 4 0 | 6 5 1 | 5 6 2 | 4 7 3",
-        "turn degrees=540; 4 5 6 7 | 7 6 5 4 | 3 2 1 0", "turn degrees=90 size=keep; 3 7 4 0 | 2 6 5 0 | 1 5 6 0",
-        "turn degrees=90 size=keep by=linear border=repeat; 3 5 6 5 | 2 4 6 6 | 1 3 6 7",
-        "turn degrees=30; 0 0 0 3 0 | 0 1 2 7 0 | 0 5 6 5 4 | 0 4 6 5 0 | 0 7 0 0 0",
-        "turn degrees=30 size=keep by=linear border=repeat; 1 2 4 7 | 1 4 6 5 | 4 6 6 5"})
+        "rotate degrees=90; 3 7 4 | 2 6 5 | 1 5 6 | 0 4 7", "rotate degrees=-90; 7 4 0 | 6 5 1 | 5 6 2 | 4 7 3",
+        "rotate degrees=540; 4 5 6 7 | 7 6 5 4 | 3 2 1 0", "rotate degrees=90 size=keep; 3 7 4 0 | 2 6 5 0 | 1 5 6 0",
+        "rotate degrees=90 size=keep by=linear border=replicate; 3 5 6 5 | 2 4 6 6 | 1 3 6 7",
+        "rotate degrees=30; 0 0 0 3 0 | 0 1 2 7 0 | 0 5 6 5 4 | 0 4 6 5 0 | 0 7 0 0 0",
+        "rotate degrees=30 size=keep by=linear border=replicate; 1 2 4 7 | 1 4 6 5 | 4 6 6 5"})
     void valuesAreThoseOfTheDefinition(String line, String expected) {
         assertThat(Rows.of(result(line, SORT))).isEqualTo(expected);
     }
@@ -87,7 +87,7 @@ class SampledTest {
         String grid = how.equals("mean") ? "" : " grid=" + List.of("centres", "corners", "ends").get(random.nextInt(3));
         String rounding = random.nextInt(3) == 0 ? " rounding=" + List.of("none", "floor", "nearest-even").get(random.nextInt(3)) : "";
         String line = random.nextInt(3) == 0
-                ? "turn degrees=" + (random.nextBoolean() ? 90 * random.nextInt(5) : random.nextInt(700) - 350) + " by=" + (random.nextBoolean() ? "linear" : "nearest")
+                ? "rotate degrees=" + (random.nextBoolean() ? 90 * random.nextInt(5) : random.nextInt(700) - 350) + " by=" + (random.nextBoolean() ? "linear" : "nearest")
                         + " size=" + (random.nextBoolean() ? "fit" : "keep") + " border=" + List.of("zero", "repeat", "wrap", "mirror-half").get(random.nextInt(4))
                 : "resize height=" + (1 + random.nextInt(9)) + " width=" + (1 + random.nextInt(9)) + " by=" + how + grid;
         Operation operation = StepLine.parse(line + rounding).bind(before);
@@ -107,10 +107,10 @@ class SampledTest {
         // Now and then so large that squares of it are turned at once.
         int least = random.nextInt(8) == 0 ? 70 : 4;
         Image before = Image.ofLevels(least + random.nextInt(12), least + random.nextInt(12), 255, n -> n % 7 < 4 ? 40 : random.nextInt(steps) + 39);
-        String line = "turn degrees=" + List.of("30", "45", "-60", "1/3", "36.87", "135", "90").get(random.nextInt(7)) + " by="
+        String line = "rotate degrees=" + List.of("30", "45", "-60", "1/3", "36.87", "135", "90").get(random.nextInt(7)) + " by="
                 + (random.nextBoolean() ? "linear" : "nearest") + " size=" + (random.nextBoolean() ? "fit" : "keep")
                 + List.of("", " rounding=floor", " rounding=ceiling", " rounding=nearest-even").get(random.nextInt(4))
-                + List.of("", " border=wrap", " border=constant outside=40", " border=constant outside=1/3").get(random.nextInt(4));
+                + List.of("", " border=periodic", " border=constant outside=40", " border=constant outside=1/3").get(random.nextInt(4));
         Operation operation = StepLine.parse(line).bind(before);
         Image all = operation.result(Progress.NONE);
         for (int n = 0; n < all.count(); n++) {
@@ -123,10 +123,10 @@ class SampledTest {
         Image before = StepArbitraries.image(new Random(seed));
         Image turned = before;
         for (int n = 0; n < 4; n++) {
-            turned = result("turn degrees=90 rounding=none overflow=keep", turned);
+            turned = result("rotate degrees=90 rounding=none overflow=keep", turned);
         }
         assertThat(turned).isEqualTo(before);
-        assertThat(result("turn degrees=180 rounding=none overflow=keep", before)).isEqualTo(result("flip direction=up-down",
+        assertThat(result("rotate degrees=180 rounding=none overflow=keep", before)).isEqualTo(result("flip direction=up-down",
                 result("flip direction=left-right", before)));
         // A whole ratio keeps the mean exactly.
         Image larger = result("resize scale=3", before);
@@ -138,8 +138,8 @@ class SampledTest {
     @Test
     void turnedBackTheMiddleIsTheSame() {
         Image before = Image.ofLevels(21, 21, 255, n -> n / 21 / 3 * 30 + n % 21 / 3 * 4);
-        Image there = result("turn degrees=20", before);
-        Image back = result("turn degrees=-20", there);
+        Image there = result("rotate degrees=20", before);
+        Image back = result("rotate degrees=-20", there);
         int down = (back.rows() - 21) / 2;
         assertThat(back.value(new Pixel(10 + down, 10 + (back.columns() - 21) / 2))).isEqualTo(before.value(new Pixel(10, 10)));
     }
@@ -151,25 +151,25 @@ class SampledTest {
         assertThat(StepLine.parse("resize width=1").bind(photo).frame()).isEqualTo(new Frame(1, 1, 255));
         assertThat(StepLine.parse("resize scale=1/100").bind(photo).frame()).isEqualTo(new Frame(1, 1, 255));
         // 30 cos 30° + 40 sin 30° = 45.98, 40 cos 30° + 30 sin 30° = 49.64
-        assertThat(StepLine.parse("turn degrees=30").bind(photo).frame()).isEqualTo(new Frame(46, 50, 255));
-        assertThat(StepLine.parse("turn degrees=30 size=keep").bind(photo).notes()).anyMatch(note -> note.contains("are read nowhere"));
-        assertThat(StepLine.parse("turn degrees=90").bind(photo).notes()).isEmpty();
+        assertThat(StepLine.parse("rotate degrees=30").bind(photo).frame()).isEqualTo(new Frame(46, 50, 255));
+        assertThat(StepLine.parse("rotate degrees=30 size=keep").bind(photo).notes()).anyMatch(note -> note.contains("do not affect the result"));
+        assertThat(StepLine.parse("rotate degrees=90").bind(photo).notes()).isEmpty();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"resize; needs height, width, both, or scale", "resize scale=2 height=3; scale excludes",
-        "resize scale=0; a number above 0", "resize height=0; a whole number from 1 on", "resize scale=2 by=mean grid=ends; grid=centres only",
-        "resize scale=10000; at most", "resize scale=1000000000; at most", "turn; degrees", "turn degrees=1 border=keep; zero, constant"})
+    @CsvSource(delimiter = ';', value = {"resize; needs height, width, both, or scale", "resize scale=2 height=3; Scale cannot be combined with height or width",
+        "resize scale=0; a number above 0", "resize height=0; Give a whole number of at least 1", "resize scale=2 by=mean grid=ends; by=mean goes with grid=centers only",
+        "resize scale=10000; At most", "resize scale=1000000000; At most", "turn; degrees", "rotate degrees=1 border=keep; zero, constant"})
     void badSizesAreSaidBeforeAnythingIsMade(String line, String message) {
         assertThatThrownBy(() -> StepLine.parse(line).bind(SORT)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"turn degrees=90; turn degrees=-90; turned-other-way",
+    @CsvSource(delimiter = ';', value = {"rotate degrees=90; rotate degrees=-90; turned-other-way",
         "resize height=5 width=5 by=linear; resize height=5 width=5 by=linear grid=ends; other-grid",
         "resize height=2 width=2; resize height=2 width=2 grid=corners; other-grid",
         "resize height=5 width=7 by=linear; resize height=5 width=7; nearest-for-linear", "resize height=5 width=7; resize height=5 width=7 by=linear; nearest-for-linear",
-        "turn degrees=30 by=linear; turn degrees=30; nearest-for-linear", "turn degrees=40 border=repeat; turn degrees=40 border=wrap; border-wrap",
+        "rotate degrees=30 by=linear; rotate degrees=30; nearest-for-linear", "rotate degrees=40 border=replicate; rotate degrees=40 border=periodic; border-wrap",
         "resize height=2 width=3 by=mean; resize height=2 width=3 by=mean rounding=truncate; rounded-down"})
     void slipsOfPlaces(String right, String done, String id) {
         Image before = Image.ofLevels(6, 6, 255, n -> (n * 37 + n * n * 5) % 256);
@@ -193,7 +193,7 @@ class SampledTest {
     @Test
     void angleAndRatioTakenWrong() {
         Image before = Image.ofLevels(5, 5, 255, n -> (n * 53) % 256);
-        Operation turn = StepLine.parse("turn degrees=30 size=keep").bind(before);
+        Operation turn = StepLine.parse("rotate degrees=30 size=keep").bind(before);
         int[][] sheet = new int[5][5];
         for (int i = 0; i < 5; i++) {
             for (int j = 0; j < 5; j++) {
@@ -220,7 +220,7 @@ class SampledTest {
     @CsvSource(delimiter = ';', value = {
         "resize height=7 width=6 by=linear; 0 18 43 65 90 108 | 14 32 58 79 104 122 | 86 104 130 151 176 194 | 144 162 187 209 234 252 | 187 191 196 200 205 209 | 241 227 207 189 169 155 | 252 234 209 187 162 144; y and x are rounded to 1 decimal",
         "resize height=5 width=5 by=linear; 0 25 54 83 108 | 58 83 112 140 166 | 144 169 198 227 252 | 209 205 198 191 187 | 252 227 198 169 144; weights are rounded to 1 decimal",
-        "turn degrees=30 by=linear; 0 0 18 45 0 | 1 24 86 191 48 | 0 94 198 198 101 | 26 188 212 110 15 | 0 106 47 0 0; c and s are rounded to 1 decimal",
+        "rotate degrees=30 by=linear; 0 0 18 45 0 | 1 24 86 191 48 | 0 94 198 198 101 | 26 188 212 110 15 | 0 106 47 0 0; c and s are rounded to 1 decimal",
         "resize height=2 width=3 by=mean; 68 112 166 | 230 198 205; weights are rounded to 1 decimal",
         "resize height=2 width=3 by=mean; 72 54 180 | 198 198 198; the parts inside are rounded to a whole number"})
     void roundingOnTheWayIsNamed(String line, String written, String words) {

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.working.Line;
@@ -23,8 +23,8 @@ import pixeron.working.Working;
 
 class GrayRuleTest {
 
-    private static ColourImage pixel(int red, int green, int blue, Integer alpha) {
-        return new ColourImage(Image.of(255, new int[][] {{red}}), Image.of(255, new int[][] {{green}}),
+    private static ColorImage pixel(int red, int green, int blue, Integer alpha) {
+        return new ColorImage(Image.of(255, new int[][] {{red}}), Image.of(255, new int[][] {{green}}),
                 Image.of(255, new int[][] {{blue}}), Optional.ofNullable(alpha)
                         .map(a -> Image.of(255, new int[][] {{a}})));
     }
@@ -41,7 +41,7 @@ class GrayRuleTest {
 
     @Test
     void transparentPixelsAreLaidOverAGroundFirst() {
-        ColourImage half = pixel(100, 100, 100, 51);
+        ColorImage half = pixel(100, 100, 100, 51);
         GrayRule mean = GrayRule.parse("mean");
         // 51 ÷ 255 is a fifth: 20 + 204 over white, 20 over black.
         assertThat(mean.apply(half, Transparency.OVER_WHITE).level(0)).isEqualTo(224);
@@ -62,7 +62,7 @@ class GrayRuleTest {
         for (int n = 0; n < 4; n++) {
             channels[n] = Image.ofLevels(2, 3, maximum, offset -> random.nextInt(maximum + 1));
         }
-        ColourImage picture = new ColourImage(channels[0], channels[1], channels[2],
+        ColorImage picture = new ColorImage(channels[0], channels[1], channels[2],
                 random.nextBoolean() ? Optional.of(channels[3]) : Optional.empty());
         List<GrayRule> rules = new ArrayList<>(GrayRule.ready());
         rules.add(GrayRule.parse("weights 0." + random.nextInt(1000) + " -0." + random.nextInt(100) + " 1/"
@@ -97,7 +97,7 @@ class GrayRuleTest {
         assertThatThrownBy(() -> GrayRule.parse("sepia")).isInstanceOf(PixeronException.class)
                 .hasMessageContaining("luma-601");
         assertThatThrownBy(() -> GrayRule.parse("weights 1 2")).hasMessageContaining("three numbers");
-        assertThatThrownBy(() -> GrayRule.parse("weights 1 2 x")).hasMessageContaining("not a number");
+        assertThatThrownBy(() -> GrayRule.parse("weights 1 2 x")).hasMessageContaining("“x” is not a valid number");
         assertThatThrownBy(() -> GrayRule.parse("weights 0.00000001 0 0")).hasMessageContaining("fewer digits");
         assertThatThrownBy(() -> Transparency.of("pink")).hasMessageContaining("over-white");
         for (GrayRule rule : GrayRule.ready()) {

@@ -56,25 +56,25 @@ class LowRankTest {
 
     /** σ of the first: 15.849, 3.848, 0; of the second 1072, 306, 264, 220, 90 …: shares of Σσ 0.517, 0.664, 0.792, 0.898, of Σσ² 0.835, 0.904. */
     @ParameterizedTest
-    @CsvSource({"rank-keep keep=1, 150 123 177 168 129 102 106 108", "rank-keep keep=2, 136 150 236 90 193 201 16 40",
-        "rank-keep keep=4, 126 158 248 120 168 205 5 15", "rank-keep energy=60, 136 150 236 90 193 201 16 40",
-        "rank-keep energy=85 measure=squares, 136 150 236 90 193 201 16 40", "rank-keep energy=89, 126 158 248 120 168 205 5 15",
-        "rank-keep keep=8, 106 152 249 131 184 200 0 21", "rank-keep energy=100, 106 152 249 131 184 200 0 21"})
+    @CsvSource({"low-rank keep=1, 150 123 177 168 129 102 106 108", "low-rank keep=2, 136 150 236 90 193 201 16 40",
+        "low-rank keep=4, 126 158 248 120 168 205 5 15", "low-rank energy=60, 136 150 236 90 193 201 16 40",
+        "low-rank energy=85 measure=squares, 136 150 236 90 193 201 16 40", "low-rank energy=89, 126 158 248 120 168 205 5 15",
+        "low-rank keep=8, 106 152 249 131 184 200 0 21", "low-rank energy=100, 106 152 249 131 184 200 0 21"})
     void theFirstPatternsAreKept(String line, String expected) {
         assertThat(firstRow(line)).isEqualTo(expected);
     }
 
     @Test
     void aSmallOneByItsProducts() {
-        assertThat(Rows.of(bound("rank-keep keep=1", SORT).result(Progress.NONE))).isEqualTo("1 2 2 2 | 5 5 6 6 | 5 5 6 6");
-        Operation one = bound("rank-keep keep=1 rounding=none", SORT);
+        assertThat(Rows.of(bound("low-rank keep=1", SORT).result(Progress.NONE))).isEqualTo("1 2 2 2 | 5 5 6 6 | 5 5 6 6");
+        Operation one = bound("low-rank keep=1 rounding=none", SORT);
         assertThat(one.value(new Pixel(0, 0)).asDouble()).isCloseTo(1.4721992414, offset(1e-9));
         assertThat(one.value(new Pixel(2, 3)).asDouble()).isCloseTo(5.6720371883, offset(1e-9));
         // Two of them are all of it: the third value is 0.
-        assertThat(bound("rank-keep keep=2 rounding=none overflow=keep", SORT).result(Progress.NONE)).isEqualTo(SORT);
+        assertThat(bound("low-rank keep=2 rounding=none overflow=keep", SORT).result(Progress.NONE)).isEqualTo(SORT);
         assertThat(one.explain(new Pixel(0, 0)).lines()).anyMatch(line -> line.text().startsWith("k = 1   of 3 values, 2 of them above 0"))
                 .anyMatch(line -> line.label().equals("value 1") && line.text().startsWith("15.8489"));
-        Table table = bound("rank-keep keep=1", SORT).tables().get(0);
+        Table table = bound("low-rank keep=1", SORT).tables().get(0);
         assertThat(table.value(1, "sigma").orElseThrow().asDouble()).isCloseTo(3.8483081796, offset(1e-9));
         assertThat(table.value(0, "running").orElseThrow().asDouble()).isCloseTo(0.80462762, offset(1e-8));
         assertThat(table.value(0, "running-squares").orElseThrow().asDouble()).isCloseTo(0.94432528, offset(1e-8));
@@ -88,12 +88,12 @@ class LowRankTest {
         Random random = new Random(seed);
         Image before = StepArbitraries.image(random);
         int most = Math.min(before.rows(), before.columns());
-        Operation operation = bound("rank-keep keep=" + (1 + random.nextInt(most)) + (random.nextBoolean() ? " rounding=none overflow=keep" : ""), before);
+        Operation operation = bound("low-rank keep=" + (1 + random.nextInt(most)) + (random.nextBoolean() ? " rounding=none overflow=keep" : ""), before);
         Image result = operation.result(Progress.NONE);
         for (int n = 0; n < result.count(); n++) {
             assertThat(result.asDouble(n)).isEqualTo(operation.value(result.pixel(n)).asDouble()).isEqualTo(operation.explain(result.pixel(n)).result().asDouble());
         }
-        Image all = bound("rank-keep keep=" + most + " rounding=none overflow=keep", before).result(Progress.NONE);
+        Image all = bound("low-rank keep=" + most + " rounding=none overflow=keep", before).result(Progress.NONE);
         double squares = 0;
         for (int n = 0; n < all.count(); n++) {
             assertThat(all.asDouble(n)).isCloseTo(before.asDouble(n), offset(1e-9 * Math.max(255, Math.abs(before.asDouble(n)))));
@@ -118,7 +118,7 @@ class LowRankTest {
     /** Worked out apart: 15.844 and 15.849 …, then 3.848; what is left after two values is nothing. */
     @Test
     void theRoundsLeadToTheFirstValues() {
-        Table power = bound("rank-keep keep=1", SORT).tables().get(1);
+        Table power = bound("low-rank keep=1", SORT).tables().get(1);
         assertThat(power.name()).isEqualTo("power");
         assertThat(power.rows()).hasSize(5);
         assertThat(power.value(0, "sigma").orElseThrow().asDouble()).isCloseTo(15.84456, offset(1e-6));
@@ -157,13 +157,13 @@ class LowRankTest {
         }
     }
 
-    /** What is left out makes the error: the mean of its squares, for every k, is that of the result without rounding. */
+    /** What is omitted makes the error: the mean of its squares, for every k, is that of the result without rounding. */
     @Test
     void errorsAreThoseOfTheResults() {
-        Operation operation = bound("rank-keep keep=3 rounding=none overflow=keep", NOISY);
+        Operation operation = bound("low-rank keep=3 rounding=none overflow=keep", NOISY);
         List<Value> errors = operation.choice(operation.tables().get(0)).orElseThrow().errors();
         for (int k = 1; k <= 8; k++) {
-            Image kept = bound("rank-keep keep=" + k + " rounding=none overflow=keep", NOISY).result(Progress.NONE);
+            Image kept = bound("low-rank keep=" + k + " rounding=none overflow=keep", NOISY).result(Progress.NONE);
             assertThat(errors.get(k - 1).asDouble()).isCloseTo(Comparison.of(NOISY, kept).mse().asDouble(), offset(1e-6));
         }
         assertThat(errors.get(7).signum()).isZero();
@@ -172,14 +172,14 @@ class LowRankTest {
     /** v = (1, 2, 3, 4) ÷ √30 to begin with. */
     @Test
     void aRoundIsToldFromVectorToLength() {
-        Operation operation = bound("rank-keep keep=1", SORT);
+        Operation operation = bound("low-rank keep=1", SORT);
         Table power = operation.tables().get(1);
         List<String> lines = power.explain(0, "sigma").stream().map(Line::text).toList();
         assertThat(lines.get(0)).startsWith("v = (0.1826, 0.3651, 0.5477, 0.7303)");
         assertThat(lines.get(1)).isEqualTo("AᵀA·v = " + stretched());
         assertThat(lines.get(5)).startsWith("σ = |A·v| = 15.84");
         Image left = operation.sheet(operation.sheetNames().get(0), Progress.NONE);
-        Image first = bound("rank-keep keep=1 rounding=none overflow=keep", SORT).result(Progress.NONE);
+        Image first = bound("low-rank keep=1 rounding=none overflow=keep", SORT).result(Progress.NONE);
         for (int n = 0; n < SORT.count(); n++) {
             assertThat(left.asDouble(n) + first.asDouble(n)).isCloseTo(SORT.level(n), offset(1e-9));
         }
@@ -204,7 +204,7 @@ class LowRankTest {
     @Test
     void aLongDecompositionIsGivenUp() {
         Image large = Image.ofLevels(200, 200, 255, n -> n * 31 % 256);
-        Operation operation = bound("rank-keep keep=3", large);
+        Operation operation = bound("low-rank keep=3", large);
         assertThatThrownBy(() -> operation.result(done -> false)).isInstanceOf(CancellationException.class);
         assertThat(operation.result(Progress.NONE).rows()).isEqualTo(200);
         assertThat(operation.step().type().patience(new Frame(2000, 1500, 255))).get().asString().contains("2000 × 1500", "minutes");
@@ -212,9 +212,9 @@ class LowRankTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"rank-keep keep=3, rank-keep keep=4, one-value-more", "rank-keep keep=3, rank-keep keep=2, one-value-more",
-        "rank-keep energy=75, rank-keep energy=75 measure=squares, other-energy", "rank-keep energy=90 measure=squares, rank-keep energy=90, other-energy",
-        "rank-keep keep=2, rank-keep keep=2 rounding=truncate, rounded-down"})
+    @CsvSource({"low-rank keep=3, low-rank keep=4, one-value-more", "low-rank keep=3, low-rank keep=2, one-value-more",
+        "low-rank energy=75, low-rank energy=75 measure=squares, other-energy", "low-rank energy=90 measure=squares, low-rank energy=90, other-energy",
+        "low-rank keep=2, low-rank keep=2 rounding=truncate, rounded-down"})
     void slipsOfPatterns(String right, String done, String id) {
         assertThat(found(bound(right, NOISY), bound(done, NOISY).result(Progress.NONE))).isEqualTo(id);
     }
@@ -222,7 +222,7 @@ class LowRankTest {
     /** u₁ and v₁ alone: all below ½ in size, so most of what is written is 0. */
     @Test
     void theValueItselfForgotten() {
-        Operation right = bound("rank-keep keep=1 rounding=none", SORT);
+        Operation right = bound("low-rank keep=1 rounding=none", SORT);
         SingularValues values = SingularValues.of(SORT);
         HandSheet sheet = HandSheet.EMPTY;
         for (int n = 0; n < SORT.count(); n++) {
@@ -250,34 +250,34 @@ class LowRankTest {
         assertThat(errors.get(1).numbers()).isEqualTo(16);
         assertThat(errors.get(1).percent()).isCloseTo(400 / 3.0, offset(1e-9));
         // The same error as that of the unrounded approximation itself.
-        Image kept = bound("rank-keep keep=3 rounding=none overflow=keep", NOISY).result(Progress.NONE);
+        Image kept = bound("low-rank keep=3 rounding=none overflow=keep", NOISY).result(Progress.NONE);
         assertThat(RankError.of(NOISY, Progress.NONE).get(2).mse()).isCloseTo(Comparison.of(NOISY, kept).mse().asDouble(), offset(1e-6));
-        assertThat(bound("rank-keep keep=2", SORT).explain(new Pixel(0, 0)).lines().get(1).text()).contains("16 numbers, 133.33").contains("of the image's 12");
+        assertThat(bound("low-rank keep=2", SORT).explain(new Pixel(0, 0)).lines().get(1).text()).contains("16 numbers, 133.33").contains("of the image's 12");
     }
 
     /** Of a chessboard of ones and zeros all but two values are 0; of one with its diagonal alone all are equal. */
     @Test
     void whereOtherResultsAreAsRightThatIsSaid() {
         Image diagonal = Image.ofLevels(4, 4, 9, n -> n % 5 == 0 ? 9 : 0);
-        assertThat(bound("rank-keep keep=2", diagonal).notes()).containsExactly(
-                "Singular values 2 and 3 are equal, so other results are as right as this one; determined are k = 4.");
-        assertThat(bound("rank-keep keep=4", diagonal).notes()).isEmpty();
+        assertThat(bound("low-rank keep=2", diagonal).notes()).containsExactly(
+                "Singular values 2 and 3 are equal, so other results are equally correct. Unique results: k = 4.");
+        assertThat(bound("low-rank keep=4", diagonal).notes()).isEmpty();
         // Values 2 and 3 are 2060.57 and 2019.31: 100 rounds come to 2060.11 and 2019.72, which is rounding and no other value.
         Image noise = Makers.gray("uniform-noise rows=200 columns=200 low=0 high=255 seed=3");
-        assertThat(bound("rank-keep keep=2", noise).notes()).isEmpty();
+        assertThat(bound("low-rank keep=2", noise).notes()).isEmpty();
         Image flat = Image.ofLevels(3, 5, 9, n -> 4);
-        assertThat(bound("rank-keep keep=1", flat).result(Progress.NONE)).isEqualTo(flat);
-        assertThat(bound("rank-keep keep=2", flat).notes()).isEmpty();
-        assertThat(bound("rank-keep energy=60", NOISY).notes()).containsExactly("That energy is reached with k = 2 of 8 values.");
+        assertThat(bound("low-rank keep=1", flat).result(Progress.NONE)).isEqualTo(flat);
+        assertThat(bound("low-rank keep=2", flat).notes()).isEmpty();
+        assertThat(bound("low-rank energy=60", NOISY).notes()).containsExactly("This energy is reached with k = 2 of 8 values.");
         Image dark = Image.ofLevels(3, 5, 9, n -> 0);
-        assertThat(bound("rank-keep energy=50", dark).result(Progress.NONE)).isEqualTo(dark);
-        assertThat(bound("rank-keep keep=3", dark).tables().get(0).value(2, "running").orElseThrow().signum()).isZero();
+        assertThat(bound("low-rank energy=50", dark).result(Progress.NONE)).isEqualTo(dark);
+        assertThat(bound("low-rank keep=3", dark).tables().get(0).value(2, "running").orElseThrow().signum()).isZero();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"rank-keep; needs keep", "rank-keep keep=1 energy=5; keep excludes energy", "rank-keep keep=0; from 1 to the smaller side",
-        "rank-keep keep=4; this image has 3 singular values", "rank-keep energy=101; a percentage above 0, up to 100", "rank-keep energy=0; a percentage",
-        "rank-keep keep=1 measure=squares; measure belongs to energy", "rank-keep keep=1 area=\"0 0 1 1\"; area"})
+    @CsvSource(delimiter = ';', value = {"low-rank; needs keep", "low-rank keep=1 energy=5; Rank k (keep) and energy cannot be combined", "low-rank keep=0; from 1 to the smaller side",
+        "low-rank keep=4; this image has 3 singular values", "low-rank energy=101; a percentage above 0, up to 100", "low-rank energy=0; a percentage",
+        "low-rank keep=1 measure=squares; measure applies to energy, not to keep", "low-rank keep=1 area=\"0 0 1 1\"; area"})
     void badNumbersAreSaid(String line, String message) {
         assertThatThrownBy(() -> bound(line, SORT)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }

@@ -19,7 +19,7 @@ import pixeron.PixeronException;
 import pixeron.byhand.Check;
 import pixeron.byhand.HandSheet;
 import pixeron.byhand.slip.search.SlipFinder;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -30,7 +30,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.StepArbitraries;
 import pixeron.step.catalog.StepLine;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 import pixeron.working.Line;
 
 /** Disturbances, against numbers worked out apart from the program. */
@@ -71,9 +71,9 @@ class NoiseTest {
         "salt-pepper count=5 seed=2; 100 100 100 100 255 0 100 100 255 100 255 0",
         "salt-pepper count=5 white=0 seed=2 low=7; 100 100 100 100 7 7 100 100 7 100 7 7",
         "salt-pepper count=2 white=50 seed=2 area=\"1 1 2 2\"; 100 100 100 100 100 0 100 100 100 100 255 100",
-        "sine-noise amplitude=20 period-rows=3 period-columns=4 phase=30; 110 117 90 83 110 83 90 117 80 100 120 100",
-        "sine-noise amplitude=20 cycles-columns=1; 100 120 100 80 100 120 100 80 100 120 100 80",
-        "sine-noise amplitude=-20 period-columns=4 rounding=none; 100 80 100 120 100 80 100 120 100 80 100 120"})
+        "periodic-noise amplitude=20 period-rows=3 period-columns=4 phase=30; 110 117 90 83 110 83 90 117 80 100 120 100",
+        "periodic-noise amplitude=20 cycles-columns=1; 100 120 100 80 100 120 100 80 100 120 100 80",
+        "periodic-noise amplitude=-20 period-columns=4 rounding=none; 100 80 100 120 100 80 100 120 100 80 100 120"})
     void valuesAreThoseOfTheDefinition(String line, String expected) {
         assertThat(values(result(line, GRAY))).isEqualTo(expected);
     }
@@ -92,7 +92,7 @@ class NoiseTest {
         Image before = StepArbitraries.image(random);
         List<String> lines = List.of("uniform-noise from=-9 to=30 seed=" + seed / 3, "gaussian-noise deviation=20 overflow=wrap seed=5",
                 "salt-pepper count=" + random.nextInt(before.count() + 1) + " white=30 seed=" + random.nextInt(),
-                "sine-noise amplitude=30 cycles-rows=2 cycles-columns=-1 phase=45", "uniform-noise from=0 to=0", "uniform-noise from=-3 to=1 overflow=wrap area=\"0 0 1 1\"");
+                "periodic-noise amplitude=30 cycles-rows=2 cycles-columns=-1 phase=45", "uniform-noise from=0 to=0", "uniform-noise from=-3 to=1 overflow=wrap area=\"0 0 1 1\"");
         for (String line : lines) {
             Operation operation = StepLine.parse(line).bind(before);
             Image all = operation.result(Progress.NONE);
@@ -110,7 +110,7 @@ class NoiseTest {
     /** Red draws with the seed, green with the next, blue with the one after; specks are the same in all. */
     @Test
     void channelsDrawNumbersOfTheirOwn() {
-        ColourImage gray = new ColourImage(GRAY, GRAY, GRAY, Optional.of(GRAY));
+        ColorImage gray = new ColorImage(GRAY, GRAY, GRAY, Optional.of(GRAY));
         Bound bound = Binding.of(StepLine.parse("uniform-noise from=-5 to=5 seed=4 channels=\"blue alpha\""), gray);
         Result after = bound.result(Progress.NONE);
         assertThat(after.face("red")).contains(GRAY);
@@ -122,9 +122,9 @@ class NoiseTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"uniform-noise from=3 to=2; from=3 above to=2", "uniform-noise from=1/2 to=2; a whole number", "salt-pepper count=13; count=13, and there are 12 pixels",
-        "salt-pepper count=3 white=101; from 0 to 100", "salt-pepper count=3 area=\"0 0 1 2\"; count=3, and there are 2 pixels", "gaussian-noise deviation=-1; 0 or more",
-        "sine-noise amplitude=3; needs period-rows", "sine-noise amplitude=3 period-rows=0; other than 0", "sine-noise amplitude=3 period-rows=2 cycles-columns=2; exclude each other",
+    @CsvSource(delimiter = ';', value = {"uniform-noise from=3 to=2; from=3 is above to=2", "uniform-noise from=1/2 to=2; a whole number", "salt-pepper count=13; salt-pepper has count=13, but the image has 12 pixels",
+        "salt-pepper count=3 white=101; from 0 to 100", "salt-pepper count=3 area=\"0 0 1 2\"; salt-pepper has count=3, but the image has 2 pixels", "gaussian-noise deviation=-1; 0 or more",
+        "periodic-noise amplitude=3; needs period-rows", "periodic-noise amplitude=3 period-rows=0; other than 0", "periodic-noise amplitude=3 period-rows=2 cycles-columns=2; exclude each other",
         "uniform-noise from=0 to=1 seed=9223372036854775808; a whole number from"})
     void badNumbersAreSaid(String line, String message) {
         assertThatThrownBy(() -> StepLine.parse(line).bind(GRAY)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
@@ -151,14 +151,14 @@ class NoiseTest {
 
     @Test
     void slipsOfAWave() {
-        String line = "sine-noise amplitude=50 period-rows=5 period-columns=3 phase=30";
+        String line = "periodic-noise amplitude=50 period-rows=5 period-columns=3 phase=30";
         assertThat(found(line, wave((i, j) -> (i + 1) / 5.0 + (j + 1) / 3.0, Math.PI / 6, 1))).isEqualTo("counted-from-one");
         assertThat(found(line, wave((i, j) -> i / 5.0 + j / 3.0, 30, 1))).isEqualTo("degrees-for-radians");
         assertThat(found(line, wave((i, j) -> 5.0 * i / 3 + 3.0 * j / 4, Math.PI / 6, 1))).isEqualTo("period-for-cycles");
-        assertThat(found("sine-noise amplitude=50 cycles-rows=5 cycles-columns=3", wave((i, j) -> i / 5.0 + j / 3.0, 0, 1))).isEqualTo("period-for-cycles");
+        assertThat(found("periodic-noise amplitude=50 cycles-rows=5 cycles-columns=3", wave((i, j) -> i / 5.0 + j / 3.0, 0, 1))).isEqualTo("period-for-cycles");
         // The sine of the number of radians, taken in degrees.
         double[] degrees = new double[12];
         Arrays.setAll(degrees, n -> 100 + 500 * Math.sin((2 * Math.PI * ((n / 4 / 5.0 + n % 4 / 3.0) % 1)) * Math.PI / 180));
-        assertThat(found("sine-noise amplitude=500 period-rows=5 period-columns=3 overflow=keep", degrees)).isEqualTo("degrees-for-radians");
+        assertThat(found("periodic-noise amplitude=500 period-rows=5 period-columns=3 overflow=keep", degrees)).isEqualTo("degrees-for-radians");
     }
 }

@@ -22,7 +22,7 @@ import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Chain;
 import pixeron.format.CellTable;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -98,7 +98,7 @@ class TwoImagesTest {
         assertThat(Rows.of(chain(SORT, Map.of("target", target), "match with=target").last(Progress.NONE).image()))
                 .isEqualTo("0 0 1 1 | 1 1 3 3");
         assertThatThrownBy(() -> chain(SORT, Map.of("target", Image.of(15, new int[][] {{9}})), "match with=target").last(Progress.NONE)
-                .required()).hasMessageContaining("The target of match needs levels, and the sample at row 0, column 0 is 9");
+                .required()).hasMessageContaining("The target of match needs levels, but the value at row 0, column 0 is 9, not a whole number from 0 to 7");
     }
 
     private static final String[] WAYS = {"sum", "difference", "absolute-difference", "product", "quotient", "mean", "blend share=0.3",
@@ -192,24 +192,24 @@ class TwoImagesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
-        "combine with=elsewhere by=sum; There is no other image elsewhere; there is pull, small",
-        "combine with=step:1 by=sum; step:1 is not before this step, which is step 1",
-        "combine with=step:7 by=sum; step:7 is not before this step",
-        "combine with=small by=sum; the image has 2 × 4 pixels, small 1 × 2; bring one to the size of the other with crop, pad or resize",
+        "combine with=elsewhere by=sum; There is no image elsewhere",
+        "combine with=step:1 by=sum; step:1 does not come before this step, which is step 1",
+        "combine with=step:7 by=sum; step:7 does not come before this step, which is step 1",
+        "combine with=small by=sum; The image has 2 × 4 pixels, small 1 × 2; bring one to the size of the other with crop, pad or resize",
         "combine with=pull by=quotient; has no value",
-        "formula expression=\"t\" with=small; takes two images of one size",
-        "paste row=2 column=0 with=pull; none of them falls on the image of 2 × 4",
-        "paste row=0 column=0 from=\"1 1 2 1\"; up to row 2, column 1, and the image ends at row 1, column 3",
-        "join with=small side=right; needs as many rows in both, and the image has 2 × 4 pixels, small 1 × 2"})
+        "formula expression=\"t\" with=small; formula needs two images of the same size",
+        "paste row=2 column=0 with=pull; the rectangle has 2 × 4 pixels, the image 2 × 4",
+        "paste row=0 column=0 from=\"1 1 2 1\"; paste copies the rectangle \"1 1 2 1\" (row column height width) up to row 2, column 1, but the image ends at row 1, column 3",
+        "join with=small side=right; The image has 2 × 4 pixels, small 1 × 2"})
     void whatCannotBeDoneIsSaidInOneLine(String line, String message) {
         Chain chain = chain(SORT, new java.util.TreeMap<>(Map.of("pull", PULL, "small", Image.of(7, new int[][] {{1, 2}}))), line);
         assertThatThrownBy(() -> chain.last(Progress.NONE).required()).hasMessageContaining(message);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"combine with=pull; by", "combine by=sum; with", "combine with=pull by=sum share=1; share belongs to by=blend",
-        "combine with=pull by=blend; needs share=a", "combine with=pull by=blend share=2; share=2 is not allowed",
-        "combine with=pull by=times; by=times is unknown", "paste row=0 column=0; needs from=", "paste row=0 column=0 with=self; needs from=",
+    @CsvSource(delimiter = ';', value = {"combine with=pull; by", "combine by=sum; with", "combine with=pull by=sum share=1; Weight (share) applies to by=blend, not to by=sum",
+        "combine with=pull by=blend; share=a from 0 to 1", "combine with=pull by=blend share=2; share=2 is not allowed",
+        "combine with=pull by=times; by=times is not valid", "paste row=0 column=0; needs from=", "paste row=0 column=0 with=self; needs from=",
         "join with=pull; side", "formula expression=t; t"})
     void whatIsMissingIsSaid(String line, String message) {
         assertThatThrownBy(() -> StepLine.parse(line)).hasMessageContaining(message);
@@ -238,10 +238,10 @@ class TwoImagesTest {
 
     /** Channel by channel; an image for each channel; alpha stays that of the first where the other has none. */
     @Test
-    void onAColourImage() {
-        ColourImage ink = new ColourImage(Image.of(255, new int[][] {{10}}), Image.of(255, new int[][] {{20}}), Image.of(255, new int[][] {{30}}),
+    void onAColorImage() {
+        ColorImage ink = new ColorImage(Image.of(255, new int[][] {{10}}), Image.of(255, new int[][] {{20}}), Image.of(255, new int[][] {{30}}),
                 Optional.of(Image.of(255, new int[][] {{40}})));
-        ColourImage opaque = new ColourImage(ink.blue(), ink.red(), ink.green(), Optional.empty());
+        ColorImage opaque = new ColorImage(ink.blue(), ink.red(), ink.green(), Optional.empty());
         Map<String, Result> images = new HashMap<>(Map.of("opaque", opaque, "ink", ink, "gray", Image.of(255, new int[][] {{5}})));
         assertThat(inks(ink, images, "combine with=opaque by=sum")).isEqualTo("40 30 50 40");
         assertThat(inks(ink, images, "combine with=opaque by=sum channels=\"red alpha\"")).isEqualTo("40 20 30 40");
@@ -250,7 +250,7 @@ class TwoImagesTest {
         assertThat(inks(ink, images, "join with=opaque side=right")).isEqualTo("10 30 20 10 30 20 40 255");
         assertThat(inks(ink, images, "paste row=0 column=0 with=opaque")).isEqualTo("30 10 20 40");
         assertThatThrownBy(() -> chain(ink.red(), images, "combine with=ink by=sum").last(Progress.NONE).required())
-                .hasMessageContaining("takes an image, and ink is a colour image; make it gray first");
+                .hasMessageContaining("Step 1: combine with=ink needs an image, but ink is a color image. Add a gray step before it.");
     }
 
     private static String inks(Result source, Map<String, Result> images, String line) {

@@ -51,7 +51,7 @@ final class PlainWindow {
         };
     }
 
-    /** @return what stands there; null for nothing */
+    /** @return what is there; null for nothing */
     BigFraction at(int row, int column) {
         if (isInside(row, column)) {
             return Numbers.whole(levels[row][column]);

@@ -154,7 +154,7 @@ final class PointCase {
             case 0 -> new Plain("bits-and mask=" + mask, r -> n(r & mask));
             case 1 -> new Plain("bits-or mask=" + mask, r -> n(r | mask));
             case 2 -> new Plain("bits-xor mask=" + mask, r -> n(r ^ mask));
-            case 3 -> by == 0 ? new Plain("shift by=0", PointCase::n) : new Plain("shift by=" + by, r ->
+            case 3 -> by == 0 ? new Plain("bit-shift by=0", PointCase::n) : new Plain("bit-shift by=" + by, r ->
                     by > 0 ? n((long) r << by) : Numbers.floor(Numbers.over(r, 1L << -by)));
             default -> new Plain("bit-plane bit=" + bit + (asBit ? " as=bit" : ""), r -> n((r >> bit & 1) * (asBit ? 1 : maximum)));
         };
@@ -179,10 +179,10 @@ final class PointCase {
         return switch (random.nextInt(4)) {
             case 0 -> above("threshold at=" + t + levels, n(t), low);
             case 1 -> new Plain("threshold at=" + t + " compare=at-least" + levels, r -> n(r >= t ? maximum : low));
-            case 2 -> above("threshold-share percent=" + percent + levels, n(IntStream.rangeClosed(0, maximum).filter(k ->
+            case 2 -> above("threshold-percentile percent=" + percent + levels, n(IntStream.rangeClosed(0, maximum).filter(k ->
                     100 * upTo(k) >= (long) percent * inArea.size()).findFirst().orElseThrow()), low);
             default -> random.nextBoolean() ? above("threshold-otsu" + levels, otsu(), low)
-                    : above("threshold-two-means" + levels, twoMeans(), low);
+                    : above("threshold-iterative" + levels, twoMeans(), low);
         };
     }
 

@@ -53,8 +53,8 @@ class RankByThresholdsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"median size=7", "median size=9 rounding=none", "median size=9 border=keep", "median size=15 border=repeat", "median size=11 border=mirror-half",
-            "median size=9 border=constant outside=255", "median size=17 border=crop", "median size=31 rounding=none", "rank size=9 place=3 border=wrap", "rank size=20 place=390 border=zero",
+    @ValueSource(strings = {"median size=7", "median size=9 rounding=none", "median size=9 border=keep", "median size=15 border=replicate", "median size=11 border=mirror-half",
+            "median size=9 border=constant outside=255", "median size=17 border=crop", "median size=31 rounding=none", "rank size=9 place=3 border=periodic", "rank size=20 place=390 border=zero",
             "rank size=8 place=64 border=keep"})
     void placesAreThoseOfTheExplainedWay(String line) {
         assertRight(line, speckled(3));
@@ -65,8 +65,8 @@ class RankByThresholdsTest {
         Random random = new Random(4);
         assertRight("median size=9", image((i, j) -> random.nextInt(256)));
         assertRight("median size=9", image((i, j) -> i / 60 % 2 * 255));
-        assertRight("median size=7 border=repeat", image((i, j) -> 245 + random.nextInt(11) + j / 300));
-        assertRight("rank size=9 place=80 border=repeat", image((i, j) -> random.nextInt(256)));
+        assertRight("median size=7 border=replicate", image((i, j) -> 245 + random.nextInt(11) + j / 300));
+        assertRight("rank size=9 place=80 border=replicate", image((i, j) -> random.nextInt(256)));
     }
 
     @Test

@@ -33,7 +33,7 @@ class KernelFactsTest {
                 "The weights add up to 16, the divisor is 16.", "Separable: (1 2 1) down × (1 2 1) across.",
                 "A flat area keeps its level.");
         assertThat(facts("weights=\"0 1 0 | 1 -4 1 | 0 1 0\" offset=128").sentences()).containsExactly(
-                "The weights add up to 0, the divisor is 1.", "Not separable into a column and a row.",
+                "The weights add up to 0, the divisor is 1.", "Not separable: no column × row gives these weights.",
                 "A flat area becomes 128.");
         assertThat(facts("weights=\"1/2 1\" divisor=1 offset=-3").sentences()).contains(
                 "Separable: (0.5) down × (1 2) across.", "A flat area becomes 1.5 × its level − 3.");
@@ -50,7 +50,7 @@ class KernelFactsTest {
         int[] row = random.ints(width, -4, 5).toArray();
         List<List<Rational>> rows = java.util.stream.IntStream.range(0, height).mapToObj(i -> java.util.stream.IntStream
                 .range(0, width).mapToObj(j -> Rational.of((long) column[i] * row[j], 6)).toList()).toList();
-        Weights weights = Weights.centred(rows);
+        Weights weights = Weights.centered(rows);
         boolean isZero = rows.stream().allMatch(cells -> cells.stream().allMatch(cell -> cell.signum() == 0));
         assertThat(weights.factors().isPresent()).isEqualTo(!isZero);
         weights.factors().ifPresent(factors -> {
@@ -72,7 +72,7 @@ class KernelFactsTest {
         Random random = new Random(seed);
         Image before = Image.ofLevels(4, 5, 255, n -> random.nextInt(256));
         int anchor = random.nextInt(2);
-        Step step = StepLine.parse("kernel weights=\"1 2 3 | 4 5 7\" border=wrap anchor=\"" + anchor + " 2\"");
+        Step step = StepLine.parse("kernel weights=\"1 2 3 | 4 5 7\" border=periodic anchor=\"" + anchor + " 2\"");
         Step turned = Kernel.with(step, Kernel.weights(step).turned());
         assertThat(StepLine.parse(turned.line()).bind(before).result(Progress.NONE)).isEqualTo(StepLine.parse(step.line()
                 + " sum=convolution").bind(before).result(Progress.NONE));
@@ -80,10 +80,10 @@ class KernelFactsTest {
 
     @Example
     void aKernelIsFilledWithAReadyOneAndKeepsItsBorder() {
-        Step step = StepLine.parse("kernel weights=\"1 0\" border=wrap offset=5");
+        Step step = StepLine.parse("kernel weights=\"1 0\" border=periodic offset=5");
         Step ready = StepLine.parse("unsharp amount=2 size=3");
         assertThat(Kernel.filled(step, ready.type().spelledOut(ready).orElseThrow()).line()).isEqualTo(
-                "kernel weights=\"-2 -2 -2 | -2 25 -2 | -2 -2 -2\" divisor=9 offset=5 border=wrap");
+                "kernel weights=\"-2 -2 -2 | -2 25 -2 | -2 -2 -2\" divisor=9 offset=5 border=periodic");
         Step gaussian = StepLine.parse("gaussian sigma=1");
         assertThat(gaussian.type().spelledOut(gaussian)).isEmpty();
     }
@@ -95,6 +95,6 @@ class KernelFactsTest {
         assertThat(other.in(edge.in(List.of()))).containsExactly(other);
         assertThat(edge.step().line()).isEqualTo(edge.line());
         assertThatThrownBy(() -> OwnKernel.requireKernel("invert")).isInstanceOf(PixeronException.class)
-                .hasMessageContaining("is no kernel");
+                .hasMessageContaining("\"invert\" is not a kernel");
     }
 }

@@ -74,8 +74,8 @@ class WindowStepsTest {
         // atan2(24, 8)
         assertThat(value("sobel part=angle", nine(), 1, 1).asDouble()).isCloseTo(71.56505117707799, within(1e-12));
         Image falling = Image.of(9, new int[][] {{3, 2, 1}, {3, 2, 1}, {3, 2, 1}});
-        assertThat(value("sobel part=angle border=repeat", falling, 1, 1)).isEqualTo(Rational.of(180));
-        assertThat(value("sobel part=angle border=repeat", Image.of(9, new int[][] {{4}}), 0, 0)).isEqualTo(Rational.ZERO);
+        assertThat(value("sobel part=angle border=replicate", falling, 1, 1)).isEqualTo(Rational.of(180));
+        assertThat(value("sobel part=angle border=replicate", Image.of(9, new int[][] {{4}}), 0, 0)).isEqualTo(Rational.ZERO);
         Image diagonal = Image.of(9, new int[][] {{0, 1, 2}, {1, 2, 3}, {2, 3, 4}});
         assertThat(StepLine.parse("sobel part=angle").bind(diagonal).value(new Pixel(1, 1))).isEqualTo(Rational.of(45));
     }
@@ -123,8 +123,8 @@ class WindowStepsTest {
     @CsvSource(delimiter = ';', value = {
         "gaussian sigma=0; sigma=0 is not allowed", "gaussian sigma=6; needs a window of 37 × 37",
         "gaussian sigma=1 size=4; an odd number", "box size=32; a whole number from 1 to 31",
-        "erode shape=\"0 2\"; its cells are 0 or 1", "erode shape=\"0 0\"; shape has no 1",
-        "sobel; sobel needs part", "sobel part=z; part=z is unknown", "unsharp size=3; unsharp needs amount"})
+        "erode shape=\"0 2\"; Its cells must be 0 or 1", "erode shape=\"0 0\"; Structuring element (shape) has no 1",
+        "sobel; sobel needs part", "sobel part=z; part=z is not valid", "unsharp size=3; unsharp needs amount"})
     void badStepsSayWhatWouldBeRight(String line, String message) {
         assertThatThrownBy(() -> StepLine.parse(line)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }
@@ -135,7 +135,7 @@ class WindowStepsTest {
         Image five = Image.of(9, new int[][] {{5, 4, 3, 4, 5}});
         assertThat(step.bind(five).result(Progress.NONE)).isEqualTo(Image.of(9, new int[][] {{3}}));
         assertThatThrownBy(() -> step.bind(Image.of(9, new int[][] {{1, 2, 3, 4}}))).isInstanceOf(PixeronException.class)
-                .hasMessageContaining("fits nowhere into 1 × 2");
+                .hasMessageContaining("a window of 1 × 3 does not fit into 1 × 2");
     }
 
     @Property(tries = 400)
@@ -250,7 +250,7 @@ class WindowStepsTest {
                 assertThat(kernel.bind(before).result(Progress.NONE)).as(step.line())
                         .isEqualTo(step.bind(before).result(Progress.NONE));
             } catch (PixeronException fitsNowhere) {
-                assertThat(fitsNowhere.getMessage().toLowerCase(Locale.ROOT)).contains("fits nowhere");
+                assertThat(fitsNowhere.getMessage().toLowerCase(Locale.ROOT)).contains("does not fit into");
             }
         });
     }

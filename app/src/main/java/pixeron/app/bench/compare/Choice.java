@@ -8,14 +8,14 @@ import pixeron.image.Result;
 import pixeron.project.Project;
 import pixeron.step.Progress;
 import pixeron.step.Step;
-import pixeron.step.colour.Binding;
+import pixeron.step.color.Binding;
 
 /** What can stand in a place of the comparison. */
 sealed interface Choice {
 
     /**
      * @param project the work
-     * @return the result, an image or one with colour
+     * @return the result, an image or one with color
      * @throws pixeron.PixeronException if there is none
      */
     Result result(Project project, Progress progress);

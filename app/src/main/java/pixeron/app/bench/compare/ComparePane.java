@@ -36,11 +36,11 @@ import pixeron.step.point.Stretch;
 public final class ComparePane extends VBox implements MiddlePane.Content {
 
     private static final int MOST = 4;
-    private static final String THREE_WAYS = "A stretch moves levels along a straight line and keeps their order and spacing; "
-            + "equalization moves them by how many pixels they have, from 0 or from the first level that is present.";
+    private static final String THREE_WAYS = "Contrast stretch maps levels along a straight line and keeps their relative spacing. "
+            + "Equalization maps them by their cumulative histogram, from 0 or from the first level that occurs.";
 
     private static final String RANKS = "1 2 4 8 16 32 64";
-    private static final String PATTERNS = "The image as a sum of its strongest patterns, each a column times a row: what repeats itself needs few of them, "
+    private static final String PATTERNS = "The image as a sum of rank-1 terms, each a column times a row: repeating patterns need few of them, "
             + "dust and noise need many.";
 
     private final Bench bench;
@@ -53,8 +53,8 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     private final List<PlaceView> views = new ArrayList<>();
     private final Label sentence = new Label();
     private final ToggleButton difference = new ToggleButton("Differences");
-    private final Button more = button("+ Result", "One more result beside these, up to four");
-    private final Button fewer = button("− Result", "Take the last result away");
+    private final Button more = button("+ Result", "Add another result, up to four");
+    private final Button fewer = button("− Result", "Remove the last result");
     private final Theme theme;
     private final ObservableValue<Boolean> isSeen;
     private List<Choice> results = List.of();
@@ -75,7 +75,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         rankPane = new RankPane(theme, ranksField);
         getStyleClass().add("compare");
         difference.getStyleClass().add("quiet");
-        difference.setTooltip(new Tooltip("Each result minus the first, as signed numbers"));
+        difference.setTooltip(new Tooltip("Show each result minus the first, as signed numbers"));
         difference.selectedProperty().subscribe(isOn -> render());
         more.setOnAction(event -> {
             List<Choice> offered = offered();
@@ -85,13 +85,13 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
             results = results.subList(0, results.size() - 1);
             request();
         });
-        Button answer = button("Open an answer…", "A picture or a table from outside, such as your own program's result");
+        Button answer = button("Open an answer…", "Open a picture or a table, such as the result of your own program");
         answer.setOnAction(event -> openImage.accept(this::addAnswer));
-        Button ways = button("Stretch and equalize", "Stretch and both equalizations of what comes into the selected step");
+        Button ways = button("Stretch and equalize", "Compare a contrast stretch and both equalizations of the step's input");
         ways.setOnAction(event -> showThreeWays());
-        Button ranks = button("Ranks", "Compares the input of the selected step with its approximations of these ranks; the first three are shown");
+        Button ranks = button("Ranks", "Compare the input of the selected step with its approximations of these ranks; the first three are shown");
         ranks.setOnAction(event -> showRanks());
-        ranksField.setAccessibleText("Ranks that are compared");
+        ranksField.setAccessibleText("Ranks to compare");
         ranksField.getStyleClass().add("number-field");
         ranksField.setOnAction(event -> showRanks());
         Region gap = new Region();
@@ -111,7 +111,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         bench.shownProperty().subscribe(now -> request());
         isSeen.subscribe(seen -> request());
         bench.looking().displayProperty().subscribe(display -> render());
-        bench.looking().colourViewProperty().subscribe(view -> render());
+        bench.looking().colorViewProperty().subscribe(view -> render());
         theme.paletteProperty().subscribe(palette -> render());
         bench.pickedProperty().subscribe(viewport::reveal);
     }
@@ -199,8 +199,8 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         rankPane.hide();
         Choice.OfStep before = before();
         results = new ArrayList<>(List.of(before, new Choice.Tried(Stretch.plain(), "Stretch", before),
-                new Choice.Tried(Equalize.share(), "Equalize, share", before),
-                new Choice.Tried(Equalize.fromFirst(), "Equalize, from the first", before)));
+                new Choice.Tried(Equalize.share(), "Equalize", before),
+                new Choice.Tried(Equalize.fromFirst(), "Equalize, lowest = 0", before)));
         explain(THREE_WAYS);
     }
 
@@ -211,7 +211,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
         List<Integer> wanted = Arrays.stream(ranksField.getText().strip().split("[\\s,;]+")).filter(word -> word.matches("\\d{1,5}")).map(Integer::valueOf)
                 .filter(k -> k >= 1 && k <= most).distinct().sorted().toList();
         if (wanted.isEmpty()) {
-            say.accept("Ranks are whole numbers from 1 to " + most + ", such as 1 4 16.");
+            say.accept("Use whole numbers from 1 to " + most + ", such as 1 4 16.");
             return;
         }
         List<Choice> all = new ArrayList<>(List.of(before));

@@ -22,8 +22,8 @@ import pixeron.app.model.Scale;
 import pixeron.app.model.Seen;
 import pixeron.app.sheet.Sheet;
 import pixeron.app.sheet.SheetFrame;
-import pixeron.app.sheet.paint.ColourPainter;
-import pixeron.app.sheet.paint.ColourText;
+import pixeron.app.sheet.paint.ColorPainter;
+import pixeron.app.sheet.paint.ColorText;
 import pixeron.app.sheet.paint.ImagePainter;
 import pixeron.app.sheet.paint.Look;
 import pixeron.app.sheet.paint.Viewport;
@@ -70,8 +70,8 @@ final class PlaceView extends VBox {
         frame = new SheetFrame(number == 1 ? "First" : "Result " + number, "after", sheet);
         VBox.setVgrow(frame, Priority.ALWAYS);
         choice.setMaxWidth(Double.MAX_VALUE);
-        choice.setAccessibleText("Result in place " + number);
-        choice.setTooltip(new Tooltip("Which result stands here"));
+        choice.setAccessibleText("Result in position " + number);
+        choice.setTooltip(new Tooltip("Choose the result to show here"));
         choice.setConverter(new StringConverter<>() {
             @Override
             public String toString(Choice result) {
@@ -111,7 +111,7 @@ final class PlaceView extends VBox {
         bench.positionProperty().subscribe(position -> caption());
     }
 
-    /** Where there is room beside the sheet, what is told stands there: the sheet has all of the height. */
+    /** Where there is room beside the sheet, what is told is there: the sheet has all of the height. */
     private void arrange(boolean isBeside) {
         if (!getChildren().isEmpty() && isBeside == body.getChildren().contains(told)) {
             return;
@@ -162,11 +162,11 @@ final class PlaceView extends VBox {
 
     private void caption() {
         if (shown != null) {
-            boolean isChannel = shown.seen().filter(seen -> seen.isSpectrum() || seen.hasColour() && !isInColour(seen)).isPresent();
+            boolean isChannel = shown.seen().filter(seen -> seen.isSpectrum() || seen.hasColor() && !isInColor(seen)).isPresent();
             boolean isWorked = ownStep().filter(step -> step == bench.position()).isPresent();
             frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? shown.seen().orElseThrow().name(channel()) + " · " : "") + picked(shown)
                     + (isWorked ? " ↓" : ""));
-            frame.setCaptionWords(isWorked ? "The working below is that of this result" : "Pick here, and the working below is that of this result");
+            frame.setCaptionWords(isWorked ? "The working below explains this result" : "Pick a pixel here to see its working below");
         }
     }
 
@@ -188,7 +188,7 @@ final class PlaceView extends VBox {
     void show(ShownComparison.Place place, boolean isDifference) {
         isMapShown = isDifference && place.map().isPresent();
         Optional<Seen> drawn = isMapShown ? place.map() : place.seen();
-        frame.sheet().setPainter(drawn.map(seen -> isInColour(seen) ? new ColourPainter(seen, new ColourText(bench.looking().display(), channel(),
+        frame.sheet().setPainter(drawn.map(seen -> isInColor(seen) ? new ColorPainter(seen, new ColorText(bench.looking().display(), channel(),
                 List.of(seen)), look(face(seen)), theme) : new ImagePainter(face(seen), look(face(seen)), theme)).orElse(null));
         frame.setHint(place.seen().isPresent() ? "" : place.problem());
         frame.sheet().setFrame(drawn.map(Seen::frame).orElse(null));
@@ -199,12 +199,12 @@ final class PlaceView extends VBox {
         plot.show(Optional.empty(), place.seen().map(this::face).flatMap(Described::histogram),
                 new HistogramPlot.Style(1, false, true), Optional.empty());
         measures.setText(place.measures().map(found -> words(found, place)).orElse(place.map().isEmpty()
-                && place.problem().isEmpty() ? "the others are compared with this one" : place.problem()));
+                && place.problem().isEmpty() ? "the other results are compared with this one" : place.problem()));
     }
 
     /** Where there is no room for all that is known, the smallest and the largest. */
     private void showRange() {
-        frame.setSubtitle(Optional.ofNullable(shown).flatMap(ShownComparison.Place::seen).map(seen -> isInColour(seen)
+        frame.setSubtitle(Optional.ofNullable(shown).flatMap(ShownComparison.Place::seen).map(seen -> isInColor(seen)
                 ? isNarrower(NARROW_FOR_CHANNELS) ? Words.shortRange(seen) : Words.range(seen)
                 : isNarrower(NARROW) ? Words.shortRange(face(seen).facts()) : Words.range(face(seen).facts())).orElse(" "));
     }
@@ -222,13 +222,13 @@ final class PlaceView extends VBox {
     }
 
     /** Differences are no picture: of them one channel is shown. */
-    private boolean isInColour(Seen seen) {
-        return seen.hasColour() && bench.looking().isWhole() && !isMapShown;
+    private boolean isInColor(Seen seen) {
+        return seen.hasColor() && bench.looking().isWhole() && !isMapShown;
     }
 
     private String picked(ShownComparison.Place place) {
         Pixel pixel = bench.pickedProperty().get();
-        return place.seen().filter(seen -> seen.frame().contains(pixel)).map(seen -> (isInColour(seen) && isNarrower(NARROW_FOR_CHANNELS) ? "" : "picked: ") + (isInColour(seen)
+        return place.seen().filter(seen -> seen.frame().contains(pixel)).map(seen -> (isInColor(seen) && isNarrower(NARROW_FOR_CHANNELS) ? "" : "picked: ") + (isInColor(seen)
                 ? Words.values(seen.result(), pixel) : Decimals.working(face(seen).image().value(pixel)))).orElse("");
     }
 
@@ -248,7 +248,7 @@ final class PlaceView extends VBox {
         if (found.differ() == 0) {
             return "the same as the first";
         }
-        return found.differ() + " of " + (found.agree() + found.differ()) + (place.seen().filter(Seen::hasColour).isPresent() ? " values" : " pixels") + " changed\nlargest "
+        return found.differ() + " of " + (found.agree() + found.differ()) + (place.seen().filter(Seen::hasColor).isPresent() ? " values" : " pixels") + " changed\nlargest "
                 + Decimals.approximate(found.maxAbsolute()) + " at " + Words.place(found.largest(), bench.looking().display()) + "\nMSE "
                 + Decimals.approximate(found.mse()) + " · PSNR " + found.psnr().map(psnr -> String.format(
                         java.util.Locale.ROOT, "%.2f dB", psnr)).orElse("∞");

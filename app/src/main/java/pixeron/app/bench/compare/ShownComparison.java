@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.app.model.Seen;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Comparison;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -59,11 +59,11 @@ record ShownComparison(List<Place> places) {
         }
     }
 
-    /** The signed differences, channel by channel where there is colour. */
+    /** The signed differences, channel by channel where there is color. */
     private static Result difference(Result first, Result other) {
         if (first instanceof Image one && other instanceof Image two) {
             return Comparison.difference(one, two);
         }
-        return ColourImage.of(first.faces().stream().map(face -> Comparison.difference(face.image(), other.face(face.name()).orElseThrow())).toList());
+        return ColorImage.of(first.faces().stream().map(face -> Comparison.difference(face.image(), other.face(face.name()).orElseThrow())).toList());
     }
 }

@@ -57,7 +57,7 @@ final class CountingPane extends VBox {
     private final Theme theme;
     private final TableView<Row> table = new TableView<>();
     private final ComboBox<String> sheet = new ComboBox<>();
-    private final CheckBox absent = new CheckBox("absent levels too");
+    private final CheckBox absent = new CheckBox("absent levels");
     private final ComboBox<ScanOrder> order = new ComboBox<>();
     /** The longest is a share over the pixels of a sheet with its decimal: 4095/4096 ≈ 0.9998. */
     private static final double SHARE_WIDTH = 152;
@@ -78,8 +78,8 @@ final class CountingPane extends VBox {
         getStyleClass().addAll("sheet", "counting");
         sheet.getItems().setAll("Before", "After");
         sheet.setValue("Before");
-        sheet.setAccessibleText("Sheet whose levels are counted");
-        absent.setTooltip(new Tooltip("Show levels that do not occur as well"));
+        sheet.setAccessibleText("Sheet to count");
+        absent.setTooltip(new Tooltip("Show levels that do not occur"));
         order.getItems().setAll(ScanOrder.values());
         order.setValue(ScanOrder.ROWS);
         order.setConverter(new Titles<>(ScanOrder::title));
@@ -102,7 +102,7 @@ final class CountingPane extends VBox {
 
     private VBox foot() {
         Button start = walkButton(Feather.SKIP_BACK, "Back to the start", 0);
-        Button back = walkButton(Feather.CHEVRON_LEFT, "Take back the last count", -1);
+        Button back = walkButton(Feather.CHEVRON_LEFT, "Undo the last count", -1);
         Button forward = walkButton(Feather.CHEVRON_RIGHT, "Count the next pixel", 1);
         Button end = walkButton(Feather.SKIP_FORWARD, "Count to the end", Integer.MAX_VALUE);
         Button leave = new Button("Show all counts");
@@ -133,12 +133,12 @@ final class CountingPane extends VBox {
 
     private void makeTable() {
         table.getStyleClass().add("levels-table");
-        table.setPlaceholder(new Label("An open image has values, not levels; they are not counted."));
+        table.setPlaceholder(new Label("A real-valued image has values, not levels. They cannot be counted."));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("k", "level", 50, row -> Integer.toString(row.level()));
         column("n", "count n(k)", 60, row -> Integer.toString(row.count()));
-        column("p", "share p(k) = n(k) ÷ N", SHARE_WIDTH, row -> Decimals.working(row.share()) + Decimals.nearly(row.share()));
-        column("running", "running count C(k)", 82, row -> Long.toString(row.running()));
+        column("p", "relative frequency p(k) = n(k) ÷ N", SHARE_WIDTH, row -> Decimals.working(row.share()) + Decimals.nearly(row.share()));
+        column("C", "cumulative count C(k)", 82, row -> Long.toString(row.running()));
         TableColumn<Row, Integer> marks = new TableColumn<>("tally");
         marks.setSortable(false);
         marks.setMinWidth(60);

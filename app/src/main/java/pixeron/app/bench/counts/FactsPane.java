@@ -62,11 +62,11 @@ public final class FactsPane extends ScrollPane {
         table.head(2, shown.after().isPresent() ? "after" + channel(shown, shown.seenAfter()) : "", "role-after");
         row("size", both, d -> d.image().rows() + " × " + d.image().columns());
         row("levels", both, d -> d.image().isLevelImage() ? "0–" + d.image().maximumLevel()
-                : "open, M = " + d.image().maximumLevel());
+                : "real-valued, M = " + d.image().maximumLevel());
         row("bits", both, d -> Storage.bits(d.image()).isPresent()
                 ? Integer.toString(Storage.bits(d.image()).getAsInt())
-                : "no whole number");
-        row("kept as", both, d -> Storage.kind(d.image()));
+                : "not a whole number");
+        row("stored as", both, d -> Storage.kind(d.image()));
         row("smallest", both, d -> shown(d.facts().smallest()));
         row("largest", both, d -> shown(d.facts().largest()));
         row("mean", both, d -> shown(d.facts().mean()));
@@ -78,15 +78,15 @@ public final class FactsPane extends ScrollPane {
     }
 
     private static String channel(Shown shown, Optional<Seen> seen) {
-        return seen.filter(Seen::hasColour).map(found -> ", " + found.name(shown.channel())).orElse("");
+        return seen.filter(Seen::hasColor).map(found -> ", " + found.name(shown.channel())).orElse("");
     }
 
     private static String channels(Origin origin) {
         return switch (origin.channels()) {
             case 1 -> "1, gray";
-            case 2 -> "2, gray and transparency";
-            case 3 -> "3, red green blue";
-            default -> "4, red green blue and transparency";
+            case 2 -> "2, gray and alpha";
+            case 3 -> "3, red, green and blue";
+            default -> "4, red, green, blue and alpha";
         };
     }
 

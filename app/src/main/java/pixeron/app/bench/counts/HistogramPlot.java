@@ -234,7 +234,7 @@ public final class HistogramPlot extends Plot {
         graphics.setLineWidth(1);
     }
 
-    /** The running count as a stair from 0 to all pixels; that of After is dashed, so that colour is not all. */
+    /** The running count as a stair from 0 to all pixels; that of After is dashed, so that color is not all. */
     private void paintRunning(GraphicsContext graphics, Histogram histogram, Color color, double[] dashes) {
         int[] counts = histogram.bins(style.width());
         double all = 0;

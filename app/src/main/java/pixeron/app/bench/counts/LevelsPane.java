@@ -26,13 +26,13 @@ import pixeron.walk.Tally;
 /** How often each level occurs before and after; picking a bar lights its pixels on all sheets. */
 public final class LevelsPane extends VBox {
 
-    /** Red, green and blue; alpha is no colour, and mostly the same everywhere. */
+    /** Red, green and blue; alpha is no color, and mostly the same everywhere. */
     private static final int COLOURS = 3;
 
     private final Bench bench;
     private final HistogramPlot plot;
-    private final ToggleButton running = toggle("Running", "Running counts as a line, from 0 to all pixels");
-    private final ToggleButton logarithmic = toggle("Log", "Bars as high as the logarithm of 1 + count");
+    private final ToggleButton running = toggle("Cumulative", "Show cumulative counts as a line");
+    private final ToggleButton logarithmic = toggle("Log", "Show bars on a logarithmic scale, ln(1 + count)");
     private final TextField width = new TextField("1");
     private final Label note = new Label(" ");
     private final HBox sides = new HBox();
@@ -55,8 +55,8 @@ public final class LevelsPane extends VBox {
         Label after = new Label("■ after");
         after.getStyleClass().add("role-after");
         width.getStyleClass().addAll("number-field", "bin-field");
-        width.setAccessibleText("Levels in a bar");
-        width.setTooltip(new Tooltip("Levels in a bar: 1, or more for wider bins"));
+        width.setAccessibleText("Levels per bar");
+        width.setTooltip(new Tooltip("Levels per bar: 1, or more for wider bins"));
         width.textProperty().subscribe(text -> render());
         running.selectedProperty().subscribe(isOn -> render());
         logarithmic.selectedProperty().subscribe(isOn -> render());
@@ -67,7 +67,7 @@ public final class LevelsPane extends VBox {
         HBox head = new HBox(sides, channels);
         note.getStyleClass().add("sheet-hint");
         note.setMinWidth(0);
-        Label bars = new Label("levels in a bar");
+        Label bars = new Label("Bin width");
         bars.getStyleClass().add("working-label");
         bars.setLabelFor(width);
         HBox foot = new HBox(running, logarithmic, gap, bars, width);
@@ -81,7 +81,7 @@ public final class LevelsPane extends VBox {
         getChildren().addAll(head, plot, note, foot);
         bench.shownProperty().subscribe(shown -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
-        bench.looking().colourViewProperty().subscribe(view -> render());
+        bench.looking().colorViewProperty().subscribe(view -> render());
         theme.paletteProperty().subscribe(palette -> render());
     }
 
@@ -118,14 +118,14 @@ public final class LevelsPane extends VBox {
                 : (isAfter ? shown.after() : shown.before()).flatMap(Described::histogram);
     }
 
-    /** The side whose channels are seen as lines: After, or Before where nothing else has colour; none while one channel is looked at. */
-    private Optional<Seen> inColour() {
+    /** The side whose channels are seen as lines: After, or Before where nothing else has color; none while one channel is looked at. */
+    private Optional<Seen> inColor() {
         Shown shown = bench.shown();
         if (shown == null || !bench.looking().isWhole()) {
             return Optional.empty();
         }
         Optional<Seen> after = shown.seenAfter().filter(seen -> !bench.looking().isAlone());
-        return (after.isPresent() ? after : shown.seenBefore()).filter(Seen::hasColour);
+        return (after.isPresent() ? after : shown.seenBefore()).filter(Seen::hasColor);
     }
 
     private List<HistogramPlot.Channel> channels(Seen seen) {
@@ -151,11 +151,11 @@ public final class LevelsPane extends VBox {
             point(pointed);
             return;
         }
-        Optional<Seen> colour = inColour();
+        Optional<Seen> color = inColor();
         // Of the image itself there is one side only.
-        show(sides, colour.isEmpty() && shown != null && shown.position() >= 0);
-        show(channels, colour.isPresent());
-        colour.ifPresentOrElse(seen -> {
+        show(sides, color.isEmpty() && shown != null && shown.position() >= 0);
+        show(channels, color.isPresent());
+        color.ifPresentOrElse(seen -> {
             List<HistogramPlot.Channel> all = channels(seen);
             channels.getChildren().setAll(all.stream().map(this::legend).toList());
             boolean isBefore = shown.seenBefore().filter(before -> before == seen).isPresent();
@@ -188,15 +188,15 @@ public final class LevelsPane extends VBox {
             int low = bin * width();
             int high = low + width() - 1;
             String levels = width() == 1 ? "level " + low : "levels " + low + "–" + high;
-            note.setText(counted.isPresent() ? levels + " · counted " + counted.get().histogram().bins(width())[bin] : inColour().map(seen -> levels + counts(seen, bin)).orElseGet(() -> levels + count(false, bin).map(n -> (shown.position() < 0 ? " · count " : " · before ") + n).orElse("")
+            note.setText(counted.isPresent() ? levels + " · counted " + counted.get().histogram().bins(width())[bin] : inColor().map(seen -> levels + counts(seen, bin)).orElseGet(() -> levels + count(false, bin).map(n -> (shown.position() < 0 ? " · count " : " · before ") + n).orElse("")
                     + count(true, bin).map(n -> " · after " + n).orElse("")));
         } else if (shown.lit().isPresent()) {
-            note.setText(Words.lit(shown.lit().get()) + (shown.hasColour() ? " of " + shown.channel() : ""));
+            note.setText(Words.lit(shown.lit().get()) + (shown.hasColor() ? " of " + shown.channel() : ""));
         } else {
             boolean isOpen = shown.before().isPresent() && histogram(false).isEmpty()
                     || !bench.looking().isAlone() && shown.after().isPresent() && histogram(true).isEmpty();
-            note.setText(isOpen ? bench.shown().hasSpectrum() ? "A spectrum has no levels to count." : "An open image has no levels to count."
-                    : "Pick a bar to light its pixels.");
+            note.setText(isOpen ? bench.shown().hasSpectrum() ? "A spectrum has no levels to count." : "A real-valued image has no levels to count."
+                    : "Pick a bar to highlight its pixels.");
         }
     }
 
@@ -217,7 +217,7 @@ public final class LevelsPane extends VBox {
     /** Picking the bar that is lit already puts the light out. */
     private void pick(int bin, boolean isAfter) {
         // A line of a channel is that of the side that is seen.
-        boolean isOfAfter = inColour().map(seen -> bench.shown().seenAfter().filter(after -> after == seen).isPresent()).orElse(isAfter);
+        boolean isOfAfter = inColor().map(seen -> bench.shown().seenAfter().filter(after -> after == seen).isPresent()).orElse(isAfter);
         Search wanted = new Search.Levels(isOfAfter, bin * width(), bin * width() + width() - 1);
         boolean isLit = bench.shown().lit().filter(lit -> lit.search().equals(wanted)).isPresent();
         bench.light(isLit ? Optional.empty() : Optional.of(wanted));

@@ -41,13 +41,13 @@ final class MemoryPane extends VBox {
         this.bench = bench;
         getStyleClass().add("memory");
         layout.setConverter(new Titles<>(MemoryRow.Layout::title));
-        layout.setAccessibleText("Order of the samples in memory");
+        layout.setAccessibleText("Memory layout");
         layout.valueProperty().subscribe(chosen -> render(true));
         formula.getStyleClass().add("fact");
-        HBox head = new HBox(Section.of("IN MEMORY"), layout);
+        HBox head = new HBox(Section.of("In memory"), layout);
         head.getStyleClass().add("part-head");
         row.setOrientation(Orientation.HORIZONTAL);
-        row.setAccessibleText("The samples of the picked row, by their offsets in memory");
+        row.setAccessibleText("The values of the picked row, by their offsets in memory");
         row.getStyleClass().add("memory-row");
         theme.scaleProperty().subscribe(scale -> row.setFixedCellSize(CELL * theme.scale()));
         row.setCellFactory(list -> new SampleCell());

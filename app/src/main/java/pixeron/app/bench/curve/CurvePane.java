@@ -90,7 +90,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         });
         VBox.setVgrow(table, Priority.ALWAYS);
         table.getStyleClass().addAll("levels-table", "mapping-table");
-        table.setAccessibleText("What becomes of each level");
+        table.setAccessibleText("New value of each level");
         table.setEditable(true);
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         column("r", entry -> Integer.toString(entry.level()));
@@ -137,11 +137,11 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
                 step().orElseThrow().overflow().word())).orElse(""));
         boolean isLookup = isLookup();
         results.setEditable(isLookup);
-        hint.setText(made.profile().isPresent() ? "Drag a line; or Page Down chooses one and the arrows move it." : !isThere ? "A curve shows what becomes of each level: select a step that looks at one level at a time, on an "
-                + "image of levels." : made.handles().isEmpty() ? ""
-                : isLookup ? "Drag a square, or double-click a result in the table and write another one."
-                : pairs().isPresent() ? "Drag a square; double-click puts a new one in, Delete takes the chosen one away."
-                : "Drag what has a square; or Page Down chooses one and the arrows move it.");
+        hint.setText(made.profile().isPresent() ? "Drag a line, or use Page Down and the arrow keys." : !isThere ? "A curve shows the new value of each level. Select a point transform that is applied to an "
+                + "image with levels." : made.handles().isEmpty() ? ""
+                : isLookup ? "Drag a square. Or double-click a result in the table and type another one."
+                : pairs().isPresent() ? "Drag a square. Double-click to add one; press Delete to remove the chosen one."
+                : "Drag a square, or use Page Down and the arrow keys.");
         isShowing = true;
         table.getItems().setAll(made.mapping().map(Mapping::entries).orElse(List.of()));
         isShowing = false;
@@ -149,7 +149,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
     }
 
     private static String outside(long below, long above, String overflow) {
-        return below + above == 0 ? "no pixel leaves the levels"
+        return below + above == 0 ? "no value is outside 0–M"
                 : below + " pixels below 0, " + above + " above, overflow=" + overflow;
     }
 
@@ -219,7 +219,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         result.ifPresent(to -> pairs.add(new PairsParameter.Pair(level, to)));
         pairs.sort(Comparator.comparing(PairsParameter.Pair::from));
         if (pairs.isEmpty()) {
-            throw PixeronException.of("One point must stay.");
+            throw PixeronException.of("At least one point is needed.");
         }
         return step.with(key, pairs);
     }

@@ -70,8 +70,8 @@ final class CurvePlot extends Plot {
     void show(ShownCurve newCurve, int level) {
         curve = newCurve;
         pickedLevel = level;
-        setAccessibleText("Curve of the step: " + (curve.handles().isEmpty() ? "nothing can be dragged"
-                : "page keys choose a handle, arrows move it; chosen: " + chosenHandle().map(Handle::name).orElse("none")));
+        setAccessibleText("Curve of the step: " + (curve.handles().isEmpty() ? "nothing to drag"
+                : "Page keys choose a handle, arrow keys move it; chosen: " + chosenHandle().map(Handle::name).orElse("none")));
         paint();
     }
 
@@ -221,7 +221,7 @@ final class CurvePlot extends Plot {
         graphics.restore();
     }
 
-    /** Where rounding leaves 0 … M, overflow has a say: the ground is coloured, and the pixels are counted. */
+    /** Where rounding leaves 0 … M, overflow has a say: the ground is colored, and the pixels are counted. */
     private void paintClipped(GraphicsContext graphics, Mapping mapping, Palette palette) {
         graphics.setFill(palette.differGround());
         double half = plotWidth() / curve.maximum() / 2;

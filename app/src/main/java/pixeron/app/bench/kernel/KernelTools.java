@@ -31,7 +31,7 @@ public final class KernelTools extends VBox {
     private final OwnKernels personal;
     private final Consumer<Step> write;
     private final Label facts = new Label();
-    private final MenuButton fill = new MenuButton("Fill with…");
+    private final MenuButton fill = new MenuButton("Presets…");
     private final TextField name = new TextField();
     private Step step;
 
@@ -43,20 +43,20 @@ public final class KernelTools extends VBox {
         getStyleClass().add("kernel-tools");
         facts.getStyleClass().add("kernel-facts");
         facts.setWrapText(true);
-        fill.setTooltip(new Tooltip("A ready kernel or one of your own, to be changed then"));
+        fill.setTooltip(new Tooltip("Fill the weights with a preset or a saved kernel"));
         fill.setOnShowing(event -> fillMenu());
-        FlowPane changes = new FlowPane(button("Turn", "Turn weights and anchor by 180°", Weights::turned),
-                button("Transpose", "Rows for columns", Weights::transposed),
-                button("Negate", "Every weight with the other sign", Weights::negated), fill);
+        FlowPane changes = new FlowPane(button("Rotate", "Rotate weights and anchor by 180°", Weights::turned),
+                button("Transpose", "Swap rows and columns", Weights::transposed),
+                button("Negate", "Change the sign of every weight", Weights::negated), fill);
         changes.getStyleClass().add("kernel-changes");
-        name.setPromptText("name to keep it");
-        name.setAccessibleText("Name under which the kernel is kept");
+        name.setPromptText("kernel name");
+        name.setAccessibleText("Name of the saved kernel");
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMinWidth(40);
         name.setOnAction(event -> keep());
-        Button keep = new Button("Keep");
+        Button keep = new Button("Save kernel");
         keep.getStyleClass().add("quiet");
-        keep.setTooltip(new Tooltip("Keep the kernel in this project and in your own list"));
+        keep.setTooltip(new Tooltip("Save the kernel in this project and in your list"));
         keep.setMinWidth(USE_PREF_SIZE);
         keep.setOnAction(event -> keep());
         HBox keeping = new HBox(name, keep);
@@ -80,12 +80,12 @@ public final class KernelTools extends VBox {
 
     private void fillMenu() {
         fill.getItems().clear();
-        Menu ready = new Menu("Ready kernels");
+        Menu ready = new Menu("Presets");
         ReadyKernels.all().forEach(kernel -> ready.getItems().add(item(kernel.line(),
                 () -> kernel.type().spelledOut(kernel).orElseThrow())));
         fill.getItems().add(ready);
         addOwn("In this project", bench.project().kernels());
-        addOwn("In your own list", personal.all());
+        addOwn("In your list", personal.all());
     }
 
     private void addOwn(String title, List<OwnKernel> kernels) {

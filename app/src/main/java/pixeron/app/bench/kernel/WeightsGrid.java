@@ -51,9 +51,9 @@ public final class WeightsGrid extends VBox {
         scroll.setFocusTraversable(false);
         size.getStyleClass().add("working-label");
         size.setMinWidth(Region.USE_PREF_SIZE);
-        HBox sizes = new HBox(size, button("− row", "The last row less", () -> resize(-1, 0)),
-                button("+ row", "A row more", () -> resize(1, 0)), button("− col", "The last column less", () -> resize(0, -1)),
-                button("+ col", "A column more", () -> resize(0, 1)));
+        HBox sizes = new HBox(size, button("− row", "Remove the last row", () -> resize(-1, 0)),
+                button("+ row", "Add a row", () -> resize(1, 0)), button("− col", "Remove the last column", () -> resize(0, -1)),
+                button("+ col", "Add a column", () -> resize(0, 1)));
         sizes.getStyleClass().add("weights-sizes");
         getChildren().addAll(scroll, sizes);
     }

@@ -1,2 +1,2 @@
-/** Weights in a grid: typed cell by cell, turned, filled with ready kernels and kept under a name. */
+/** Weights in a grid: typed cell by cell, rotated, filled with ready kernels and kept under a name. */
 package pixeron.app.bench.kernel;

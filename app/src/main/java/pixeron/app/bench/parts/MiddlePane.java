@@ -23,11 +23,11 @@ public final class MiddlePane extends BorderPane {
 
     /** What can stand in the middle. */
     public enum View {
-        SHEETS("Sheets", "F3", "Before, After and By hand, number beside number"),
-        TABLE("Table", "F4", "The tables by which the step is worked out, with your values beside them"),
-        HISTOGRAM("Histogram", "Shift+F4", "How often each level occurs: bars, running counts, a table, and counting by hand with a tally"),
-        CURVE("Curve", "F5", "Input level across, result up; the keys of the step can be dragged"),
-        COMPARE("Compare", "F6", "Two to four results side by side, and what differs");
+        SHEETS("Sheets", "F3", "Before, After and By hand side by side"),
+        TABLE("Table", "F4", "The tables of the step, with your values beside them"),
+        HISTOGRAM("Histogram", "Shift+F4", "How often each level occurs: bars, cumulative counts, a table, and counting by hand with a tally"),
+        CURVE("Curve", "F5", "Result over input level; drag to change parameters"),
+        COMPARE("Compare", "F6", "Two to four results side by side with their differences");
 
         private final String title;
         private final String key;

@@ -11,7 +11,7 @@ import pixeron.app.theme.SharpCanvas;
 import pixeron.app.theme.Theme;
 import pixeron.image.Histogram;
 
-/** A drawing that fills its place and is drawn anew when its size, its colours or what it shows change. */
+/** A drawing that fills its place and is drawn anew when its size, its colors or what it shows change. */
 public abstract class Plot extends Region {
 
     private static final double TEXT = 11;

@@ -1,5 +1,6 @@
 package pixeron.app.bench.parts;
 
+import java.util.Locale;
 import javafx.scene.control.Label;
 
 /** The heads of sections at the side of a view. */
@@ -8,9 +9,10 @@ public final class Section {
     private Section() {
     }
 
-    /** @return the head of a section */
+    /** Returns the head of a section: shown in capitals, and read by a screen reader as it is written here. */
     public static Label of(String text) {
-        Label label = new Label(text);
+        Label label = new Label(text.toUpperCase(Locale.ROOT));
+        label.setAccessibleText(text);
         label.getStyleClass().add("section-title");
         return label;
     }

@@ -10,7 +10,7 @@ import pixeron.app.model.Bench;
 public final class Withheld extends StackPane {
 
     /** Why nothing is shown, and what would show it. */
-    public static final String WORDS = "Covered: this is an exercise. Hints, and Show everything, are in the tab Slips.";
+    public static final String WORDS = "Covered: this is an exercise. For hints or Show everything, see the Slips tab.";
 
     private final Bench bench;
     private final Region part;

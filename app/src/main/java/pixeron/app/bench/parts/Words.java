@@ -12,7 +12,7 @@ import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.byhand.Check;
 import pixeron.byhand.Verdict;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
@@ -41,8 +41,8 @@ public final class Words {
             return frame.size() + " · spectrum";
         }
         boolean hasLevels = result.faces().stream().allMatch(face -> face.image().isLevelImage());
-        return frame.size() + " · " + (result instanceof ColourImage ? "colour, " : "")
-                + (hasLevels ? "levels 0–" + frame.maximumLevel() : "open, M = " + frame.maximumLevel());
+        return frame.size() + " · " + (result instanceof ColorImage ? "color, " : "")
+                + (hasLevels ? "levels 0–" + frame.maximumLevel() : "real-valued, M = " + frame.maximumLevel());
     }
 
     public static String range(ImageFacts facts) {
@@ -103,7 +103,7 @@ public final class Words {
         int notUnderstood = check.count(pixeron.byhand.Verdict.NOT_UNDERSTOOD);
         return check.filled() + " of " + cells + " filled · " + check.agree() + " agree · "
                 + check.differing().size() + " differ" + (notUnderstood == 0 ? "" : " · " + notUnderstood
-                        + " not understood");
+                        + " not valid");
     }
 
     /** @return a place as the person counts: {@code row 2, column 5} */
@@ -113,7 +113,7 @@ public final class Words {
 
     /** @return what is lit and how much of it was found */
     public static String lit(Shown.Lit lit) {
-        return lit.pixels().map(pixels -> "Lit: " + lit.search().words() + ", " + pixels.count()
+        return lit.pixels().map(pixels -> "Highlighted: " + lit.search().words() + ", " + pixels.count()
                 + (pixels.count() == 1 ? " pixel" : " pixels")).orElse("▲ " + lit.problem());
     }
 
@@ -126,7 +126,7 @@ public final class Words {
         return described.map(Described::image);
     }
 
-    /** @return the mark of a value by hand: its shape says what its colour says, the number how far off it is */
+    /** @return the mark of a value by hand: its shape says what its color says, the number how far off it is */
     public static String mark(Verdict verdict, Optional<Value> difference) {
         return switch (verdict) {
             case AGREES -> "✓";

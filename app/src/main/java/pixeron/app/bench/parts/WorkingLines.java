@@ -12,7 +12,7 @@ import pixeron.app.theme.Theme;
 import pixeron.working.Line;
 import pixeron.working.Run;
 
-/** Lines of a calculation, each piece in the colour of its role. */
+/** Lines of a calculation, each piece in the color of its role. */
 public final class WorkingLines {
 
     private WorkingLines() {

@@ -26,13 +26,13 @@ import pixeron.number.Decimals;
 public final class DisplayPane extends ScrollPane {
 
     private final Bench bench;
-    private final ComboBox<Scale> scale = box("Colours", Scale::title, List.of(Scale.values()));
+    private final ComboBox<Scale> scale = box("Colors", Scale::title, List.of(Scale.values()));
     private final ComboBox<Display.Range> range = box("Range", Display.Range::title, List.of(Display.Range.values()));
     private final TextField low = field("Lower end of the range");
     private final TextField high = field("Upper end of the range");
     private final ComboBox<NumberBase> base = box("Numbers", NumberBase::title, List.of(NumberBase.values()));
     private final ComboBox<Integer> first = box("Count rows and columns from", n -> "from " + n, List.of(0, 1));
-    private final ComboBox<Display.Cells> cells = box("Numbers in a cell with colour", Display.Cells::title, List.of(Display.Cells.values()));
+    private final ComboBox<Display.Cells> cells = box("Numbers in a color cell", Display.Cells::title, List.of(Display.Cells.values()));
     private final CheckBox grid = new CheckBox("lines between cells");
     private final Label problem = new Label();
     private final FindPart find;
@@ -49,14 +49,14 @@ public final class DisplayPane extends ScrollPane {
         Button plain = new Button("Back to plain gray");
         plain.getStyleClass().add("quiet");
         plain.setOnAction(event -> bench.looking().displayProperty().set(Display.PLAIN));
-        row(choices, 0, "Colours", scale);
+        row(choices, 0, "Colors", scale);
         row(choices, 1, "Range", new HBox(8, range, ends));
         row(choices, 2, "Numbers", base);
         row(choices, 3, "Count", first);
-        row(choices, 4, "In colour", cells);
+        row(choices, 4, "In color", cells);
         row(choices, 5, "Grid", grid);
         problem.getStyleClass().add("parameter-problem");
-        Label note = new Label("Only what is seen changes here, never a value.");
+        Label note = new Label("These settings change the display only, never a value.");
         note.getStyleClass().add("sheet-hint");
         VBox left = new VBox(choices, problem, note, plain);
         left.getStyleClass().add("display-choices");

@@ -41,25 +41,25 @@ final class FindPart extends VBox {
         condition.setPromptText("r < 5");
         condition.getStyleClass().add("number-field");
         condition.setAccessibleText("Condition on a pixel, over r, i, j, x, y, M, L, N, H, W, min, max, mean");
-        condition.setTooltip(new Tooltip("A condition such as r < 5, r = max, or mod(i + j, 2) = 0. Enter lights what meets it."));
+        condition.setTooltip(new Tooltip("A condition such as r < 5, r = max, or mod(i + j, 2) = 0. Press Enter to highlight matching pixels."));
         condition.setOnAction(event -> find());
         sheet.getItems().setAll(BEFORE, AFTER);
         sheet.setValue(BEFORE);
-        sheet.setAccessibleText("Sheet that is searched");
+        sheet.setAccessibleText("Sheet to search");
         found.getStyleClass().add("sheet-hint");
         found.setWrapText(true);
         place.setPromptText("12, 40");
         place.getStyleClass().add("number-field");
-        place.setAccessibleText("Place to go to");
-        place.setTooltip(new Tooltip("Two numbers, or in words: row 12 column 40, x 40 y 12. Enter goes there."));
+        place.setAccessibleText("Position");
+        place.setTooltip(new Tooltip("Two numbers, or in words: row 12 column 40, x 40 y 12. Press Enter to go there."));
         place.setOnAction(event -> go());
         order.getItems().setAll(ROW_FIRST, X_FIRST);
         order.setValue(ROW_FIRST);
-        order.setAccessibleText("What the two numbers are");
+        order.setAccessibleText("Order of the two numbers");
         problem.getStyleClass().add("parameter-problem");
         problem.setWrapText(true);
-        FlowPane actions = new FlowPane(button("Light", this::find), button("Next lit", bench::pickNextLit),
-                button("Put out", () -> bench.light(Optional.empty())));
+        FlowPane actions = new FlowPane(button("Highlight", this::find), button("Next", bench::pickNextLit),
+                button("Clear highlight", () -> bench.light(Optional.empty())));
         actions.getStyleClass().add("places");
         getChildren().addAll(head("Find pixels where", condition, sheet), actions, found,
                 head("Go to pixel", place, order), problem);

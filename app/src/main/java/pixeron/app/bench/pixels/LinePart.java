@@ -56,7 +56,7 @@ final class LinePart extends HBox {
         getStyleClass().add("pixel-pane");
         Button copy = new Button("Copy as table");
         copy.setOnAction(event -> copy());
-        Button leave = new Button("Unmark");
+        Button leave = new Button("Clear selection");
         leave.setOnAction(event -> bench.mark(null));
         FlowPane actions = new FlowPane(copy, leave);
         actions.getStyleClass().add("places");
@@ -148,7 +148,7 @@ final class LinePart extends HBox {
         return highest;
     }
 
-    /** Before has round dots, After square ones: the curves differ in more than colour. */
+    /** Before has round dots, After square ones: the curves differ in more than color. */
     private void curve(GraphicsContext graphics, Optional<Described> described, double low, double high,
             Color color, int shape) {
         if (described.isEmpty()) {

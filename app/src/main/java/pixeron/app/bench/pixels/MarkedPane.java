@@ -44,17 +44,17 @@ public final class MarkedPane extends ScrollPane {
     }
 
     private VBox nothing() {
-        Label words = new Label("Nothing is marked. Drag with Shift, or hold Shift with the arrows, to mark a rectangle;"
-                + " the buttons at the head of Before let dragging mark a rectangle or a line.");
+        Label words = new Label("Select a rectangle to see its values: drag with Shift, or hold Shift with the arrow keys."
+                + " The buttons above Before select a rectangle or a line.");
         words.getStyleClass().add("sheet-hint");
         words.setWrapText(true);
-        Button around = new Button("Mark around the picked pixel");
+        Button around = new Button("Select around the picked pixel");
         around.setOnAction(event -> bench.mark(new Selection.Rectangle(
                 pixeron.image.Area.around(bench.pickedProperty().get(), 3, bench.project().chain().input()))));
-        Button whole = new Button("Mark everything");
+        Button whole = new Button("Select everything");
         whole.setOnAction(event -> bench.mark(new Selection.Rectangle(
                 pixeron.image.Area.all(bench.project().chain().input()))));
-        Button across = new Button("Mark its row as a line");
+        Button across = new Button("Select its row as a line");
         across.setOnAction(event -> bench.mark(Selection.line(new Pixel(bench.pickedProperty().get().row(), 0),
                 new Pixel(bench.pickedProperty().get().row(), bench.project().chain().input().frame().columns() - 1))));
         HBox buttons = new HBox(around, whole, across);

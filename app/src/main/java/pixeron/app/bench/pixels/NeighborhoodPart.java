@@ -91,7 +91,7 @@ final class NeighborhoodPart extends HBox {
                             + "\nmean " + Decimals.approximate(all.mean())
                             + "\nmedian " + Decimals.approximate(all.median())
                             + (all.count() < size.getValue() * size.getValue() ? "\n" + all.count()
-                            + " cells lie inside" : ""));
+                            + " cells are inside" : ""));
                 });
     }
 

@@ -48,7 +48,7 @@ public final class PixelPane extends ScrollPane {
         bench.shownProperty().subscribe(shown -> seen.request());
         bench.pickedProperty().subscribe(pixel -> seen.request());
         bench.looking().displayProperty().subscribe(display -> seen.request());
-        bench.looking().colourViewProperty().subscribe(view -> seen.request());
+        bench.looking().colorViewProperty().subscribe(view -> seen.request());
         bench.looking().hoverProperty().subscribe(this::showPointer);
     }
 
@@ -64,7 +64,7 @@ public final class PixelPane extends ScrollPane {
         place.setText(Words.place(picked, bench.looking().display()) + "    x " + (picked.column() + first) + ", y "
                 + (picked.row() + first) + "    offset " + picked.row() + "·" + shown.grid().columns() + " + "
                 + picked.column() + " = " + shown.grid().offset(picked));
-        if (shown.hasColour() && bench.looking().isWhole()) {
+        if (shown.hasColor() && bench.looking().isWhole()) {
             showChannels(shown);
         } else {
             List<Optional<Described>> columns = List.of(shown.before(), shown.after());
@@ -74,7 +74,7 @@ public final class PixelPane extends ScrollPane {
             row("decimal", columns, picked, (image, value) -> Decimals.working(value));
             row("hexadecimal", columns, picked, (image, value) -> inBase("0x", NumberBase.HEXADECIMAL, image, value));
             row("binary", columns, picked, (image, value) -> inBase("0b", NumberBase.BINARY, image, value));
-            row("share of M", columns, picked, (image, value) -> NumberBase.SHARE.text(value, image.maximumLevel()));
+            row("fraction of M", columns, picked, (image, value) -> NumberBase.SHARE.text(value, image.maximumLevel()));
             row("M", columns, picked, (image, value) -> Integer.toString(image.maximumLevel()));
         }
     }
@@ -105,7 +105,7 @@ public final class PixelPane extends ScrollPane {
     private List<String> numbers(boolean isAfter, String name) {
         Optional<Seen> seen = isAfter ? bench.shown().seenAfter() : bench.shown().seenBefore();
         // Where one side is gray, its value stands in the first row.
-        Optional<Image> image = seen.flatMap(found -> found.hasColour() ? found.result().face(name)
+        Optional<Image> image = seen.flatMap(found -> found.hasColor() ? found.result().face(name)
                 : name.equals("red") ? found.result().face(Image.VALUE) : Optional.empty());
         return image.flatMap(found -> place(isAfter).filter(found::contains).map(pixel -> found.value(pixel)).map(value -> List.of(Decimals.working(value),
                 inBase("0x", NumberBase.HEXADECIMAL, found, value), inBase("0b", NumberBase.BINARY, found, value)))).orElse(List.of("", "", ""));

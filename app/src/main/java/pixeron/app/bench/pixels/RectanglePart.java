@@ -22,7 +22,7 @@ import pixeron.app.model.Seen;
 import pixeron.app.model.Selection;
 import pixeron.app.model.Shown;
 import pixeron.image.Area;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -93,17 +93,17 @@ final class RectanglePart extends HBox {
 
     private FlowPane actions() {
         Button copy = button("Copy values",
-                "Copies the values of After (Before while the image is selected) as a table",
+                "Copy the values of After as a table (Before if the image is selected)",
                 this::copy);
-        Button own = button("New image of it", "Opens the part of the shown sheet as an image of its own",
+        Button own = button("New image from selection", "Open the selected part of the sheet as a new image",
                 () -> part().ifPresent(newImage));
-        useAsArea.setTooltip(new Tooltip("The selected step works inside this rectangle only"));
+        useAsArea.setTooltip(new Tooltip("Limit the selected step to this rectangle"));
         useAsArea.setOnAction(event -> useAsArea());
-        setLevel.setTooltip(new Tooltip("Writes this level into every pixel of the rectangle in the image itself"));
+        setLevel.setTooltip(new Tooltip("Set every pixel of the rectangle to this level in the image itself"));
         setLevel.setOnAction(event -> setLevel());
         level.getStyleClass().addAll("number-field", "place-field");
         level.setAccessibleText("Level for the rectangle; M is the maximum level");
-        Button leave = button("Unmark", "Takes the rectangle away (Esc on a sheet)", () -> bench.mark(null));
+        Button leave = button("Clear selection", "Clear the selection (Esc on a sheet)", () -> bench.mark(null));
         FlowPane actions = new FlowPane(copy, own, useAsArea, setLevel, level, leave);
         actions.getStyleClass().add("places");
         actions.setPrefWrapLength(SIDE);
@@ -149,8 +149,8 @@ final class RectanglePart extends HBox {
         row(both, "sum", s -> Decimals.approximate(s.sum()));
         row(both, "mean = sum ÷ n", s -> Decimals.approximate(s.mean()));
         row(both, "median", s -> Decimals.approximate(s.median()));
-        row(both, "deviation, population", s -> root(s.populationVariance()));
-        row(both, "deviation, sample", s -> s.count() == 1 ? "–" : root(s.sampleVariance()));
+        row(both, "standard deviation (N)", s -> root(s.populationVariance()));
+        row(both, "standard deviation (N − 1)", s -> s.count() == 1 ? "–" : root(s.sampleVariance()));
     }
 
     private void row(Both both, String name, Function<AreaStatistics, String> text) {
@@ -185,9 +185,9 @@ final class RectanglePart extends HBox {
 
     /** What is shown inside the rectangle; of a pixel with color all channels while it is looked at as a whole. */
     private Optional<Result> part() {
-        Optional<ColourImage> whole = bench.shown().seenAfter().or(bench.shown()::seenBefore).filter(seen -> bench.looking().isWhole())
-                .flatMap(Seen::colour).filter(colour -> colour.frame().contains(area.lastPixel()));
-        return whole.<Result>map(colour -> ColourImage.of(colour.faces().stream().map(face -> face.image().part(area)).toList()))
+        Optional<ColorImage> whole = bench.shown().seenAfter().or(bench.shown()::seenBefore).filter(seen -> bench.looking().isWhole())
+                .flatMap(Seen::color).filter(color -> color.frame().contains(area.lastPixel()));
+        return whole.<Result>map(color -> ColorImage.of(color.faces().stream().map(face -> face.image().part(area)).toList()))
                 .or(() -> image().map(image -> image.part(area)));
     }
 

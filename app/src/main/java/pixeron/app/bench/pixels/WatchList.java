@@ -26,9 +26,9 @@ public final class WatchList extends ScrollPane {
 
     private final Bench bench;
     private final Facts table = new Facts();
-    private final Button toggle = new Button("Follow this pixel");
+    private final Button toggle = new Button("Track this pixel");
     private final Button copy = new Button("Copy");
-    private final Label hint = new Label("Follow a pixel, and its value in the image and after every step stands here.");
+    private final Label hint = new Label("Track a pixel to see its value after every step.");
 
     public WatchList(Bench bench, ObservableValue<Boolean> isSeen) {
         WhenSeen seen = new WhenSeen(isSeen, this::render);
@@ -37,7 +37,7 @@ public final class WatchList extends ScrollPane {
         toggle.getStyleClass().add("quiet");
         toggle.setOnAction(event -> bench.looking().toggleWatched(bench.pickedProperty().get()));
         copy.getStyleClass().add("quiet");
-        copy.setTooltip(new Tooltip("Copies the followed pixels as a table"));
+        copy.setTooltip(new Tooltip("Copy the tracked pixels as a table"));
         copy.setOnAction(event -> copy());
         hint.getStyleClass().add("sheet-hint");
         hint.setWrapText(true);
@@ -57,7 +57,7 @@ public final class WatchList extends ScrollPane {
         Shown shown = bench.shown();
         List<Pixel> watched = bench.looking().watchedProperty().get();
         boolean isWatched = watched.contains(bench.pickedProperty().get());
-        toggle.setText(isWatched ? "Leave this pixel" : "Follow this pixel");
+        toggle.setText(isWatched ? "Stop tracking" : "Track this pixel");
         hint.setVisible(watched.isEmpty());
         hint.setManaged(watched.isEmpty());
         copy.setDisable(watched.isEmpty());

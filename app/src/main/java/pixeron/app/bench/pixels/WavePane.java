@@ -44,7 +44,7 @@ public final class WavePane extends VBox {
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox body = new HBox(picture, words);
         body.getStyleClass().add("wave-body");
-        away.setTooltip(new Tooltip("Adds a step that makes this coefficient and its mate 0"));
+        away.setTooltip(new Tooltip("Add a step that sets this coefficient and its conjugate to 0"));
         away.setOnAction(event -> {
             bench.addStep(shown.away());
             fireEvent(new StepAdded());
@@ -71,16 +71,16 @@ public final class WavePane extends VBox {
         picture.setImage(drawn(image));
         picture.setVisible(isTold);
         boolean isMean = shown.frequency().u() == 0 && shown.frequency().v() == 0;
-        title.setText(isMean ? "The mean: no wave" : shown.frequency() + (shown.isAlone() ? ", its own mate" : " and its mate " + Spectrum.frequency(shown.frame(), shown.mate())));
+        title.setText(isMean ? "The mean, not a wave" : shown.frequency() + (shown.isAlone() ? ", its own conjugate" : " and its conjugate " + Spectrum.frequency(shown.frame(), shown.mate())));
         Frame part = shown.part();
         words.setText(isMean ? "F(0, 0) is the sum of all values." : "period " + periods(shown) + "\nangle " + degrees(shown.angle()) + (isTold ? "\nphase " + degrees(shown.phase()) : "")
                 + (part.isSized(shown.frame()) ? "" : "\nshown: " + part.size() + " of " + shown.frame().size()));
         boolean isGone = isTold && shown.magnitude().signum() == 0;
         away.setVisible(!isGone);
         if (isGone) {
-            words.setText(words.getText() + "\nnothing of it is there");
+            words.setText(words.getText() + "\nmagnitude 0: this wave is absent");
         }
-        away.setText(isMean ? "Take the mean away" : shown.isAlone() ? "Take this wave away" : "Take this pair away");
+        away.setText(isMean ? "Remove the mean" : shown.isAlone() ? "Remove this wave" : "Remove this wave");
         picture.setAccessibleText(title.getText() + ", " + words.getText());
     }
 

@@ -27,7 +27,7 @@ final class AsideSheet {
         this.bench = bench;
         this.changed = changed;
         button.getStyleClass().add("quiet");
-        button.setTooltip(new Tooltip("Show what is worked out on the way in the place of the result"));
+        button.setTooltip(new Tooltip("Show the intermediate result instead"));
         button.selectedProperty().subscribe(isOn -> request());
         bench.shownProperty().subscribe(shown -> request());
     }

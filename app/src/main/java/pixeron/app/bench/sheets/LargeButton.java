@@ -24,7 +24,7 @@ final class LargeButton extends ToggleButton {
         large.subscribe(now -> {
             setSelected(now == kind);
             icon.setIconCode(now == kind ? Feather.MINIMIZE_2 : Feather.MAXIMIZE_2);
-            words.setText((now == kind ? "Show the other sheets and the working again" : "Show " + title + " alone and large") + " (F12)");
+            words.setText((now == kind ? "Show the other sheets and the working again" : "Show " + title + " enlarged") + " (F12)");
             setAccessibleText(words.getText());
         });
     }

@@ -120,7 +120,7 @@ final class PictureCard extends VBox {
         viewport.setImageSize(frame.rows(), frame.columns());
         viewport.setScreenSize(body.getWidth() - 8, body.getHeight() - 8);
         viewport.showAt(size);
-        viewport.centre(around.column(), around.row());
+        viewport.center(around.column(), around.row());
         painter.paint(canvas.begin(), Extent.of(viewport));
     }
 }

@@ -11,9 +11,9 @@ import pixeron.app.model.Scale;
 import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.sheet.SheetFrame;
-import pixeron.app.sheet.paint.ColourHandPainter;
-import pixeron.app.sheet.paint.ColourPainter;
-import pixeron.app.sheet.paint.ColourText;
+import pixeron.app.sheet.paint.ColorHandPainter;
+import pixeron.app.sheet.paint.ColorPainter;
+import pixeron.app.sheet.paint.ColorText;
 import pixeron.app.sheet.paint.HandPainter;
 import pixeron.app.sheet.paint.ImagePainter;
 import pixeron.app.sheet.paint.Look;
@@ -22,7 +22,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.SpectrumFace;
 import pixeron.number.Decimals;
 
-/** What is drawn on the sheets: an image, a picture in colour, or one channel of it, as the person looks at it. */
+/** What is drawn on the sheets: an image, a picture in color, or one channel of it, as the person looks at it. */
 final class SheetPainters {
 
     private final Bench bench;
@@ -37,10 +37,10 @@ final class SheetPainters {
         return Look.of(bench.shown(), bench.looking().display());
     }
 
-    private ColourText text() {
+    private ColorText text() {
         Shown shown = bench.shown();
-        return new ColourText(bench.looking().display(), shown.channel(), Stream.concat(shown.seenBefore().stream(), shown.seenAfter().stream())
-                .filter(Seen::hasColour).toList());
+        return new ColorText(bench.looking().display(), shown.channel(), Stream.concat(shown.seenBefore().stream(), shown.seenAfter().stream())
+                .filter(Seen::hasColor).toList());
     }
 
     /**
@@ -50,9 +50,9 @@ final class SheetPainters {
      * @param instead what stands in its place, if anything does
      */
     void show(SheetFrame frame, Optional<Seen> seen, boolean isAfter, Optional<Described> instead) {
-        boolean isColour = seen.filter(Seen::hasColour).isPresent() && bench.looking().isWhole() && instead.isEmpty();
-        if (isColour) {
-            frame.sheet().setPainter(colour(seen.get(), isAfter));
+        boolean isColor = seen.filter(Seen::hasColor).isPresent() && bench.looking().isWhole() && instead.isEmpty();
+        if (isColor) {
+            frame.sheet().setPainter(color(seen.get(), isAfter));
             // The channels beside it tell their own.
             frame.setSubtitle(apart().isPresent() ? " " : Words.range(seen.get()));
             frame.bar().hide();
@@ -69,8 +69,8 @@ final class SheetPainters {
         }
     }
 
-    private Painter colour(Seen seen, boolean isAfter) {
-        return new ColourPainter(seen, text(), look().on(seen.frame(), isAfter, bench.shown()), theme);
+    private Painter color(Seen seen, boolean isAfter) {
+        return new ColorPainter(seen, text(), look().on(seen.frame(), isAfter, bench.shown()), theme);
     }
 
     /** Shows one image. */
@@ -80,7 +80,7 @@ final class SheetPainters {
                 .orElse(null));
         boolean isAroundZero = described.filter(display::isAroundZero).isPresent();
         // The bar beside it says which values the ends are.
-        frame.setSubtitle(isAroundZero ? "◐ 0 is shown in the middle" : described.map(found -> apart().isPresent()
+        frame.setSubtitle(isAroundZero ? "◐ 0 is shown as mid-gray" : described.map(found -> apart().isPresent()
                 ? Words.shortRange(found.facts()) : Words.range(found.facts())).orElse(" "));
         boolean isPlain = !isAroundZero && display.scale() == Scale.GRAY && display.range() == Display.Range.LEVELS;
         if (described.isEmpty() || isPlain) {
@@ -93,7 +93,7 @@ final class SheetPainters {
     /** @return what is drawn in the overview of the first side that is there */
     Painter overview() {
         return Stream.concat(bench.shown().seenBefore().stream(), bench.shown().seenAfter().stream()).findFirst().<Painter>map(seen ->
-                seen.hasColour() && bench.looking().isWhole() ? new ColourPainter(seen, text(), look(), theme)
+                seen.hasColor() && bench.looking().isWhole() ? new ColorPainter(seen, text(), look(), theme)
                         : new ImagePainter(seen.face(bench.shown().channel()), look(), theme)).orElse(null);
     }
 
@@ -103,7 +103,7 @@ final class SheetPainters {
         if (shown.operation().isEmpty()) {
             return null;
         } else if (bench.hand().isWhole()) {
-            return new ColourHandPainter(shown.whole().orElseThrow(), text().withMark(), theme, areMarksShown);
+            return new ColorHandPainter(shown.whole().orElseThrow(), text().withMark(), theme, areMarksShown);
         }
         int characters = Stream.of(shown.before(), shown.after()).flatMap(Optional::stream).mapToInt(found ->
                 new ImagePainter(found, look(), theme).characters()).max().orElse(1);
@@ -113,15 +113,15 @@ final class SheetPainters {
     /** @return the channels that stand side by side, with what they are of; none where they do not */
     Optional<Apart> apart() {
         Shown shown = bench.shown();
-        if (shown == null || !shown.hasColour()) {
+        if (shown == null || !shown.hasColor()) {
             return Optional.empty();
         }
         boolean isSource = shown.position() < 0;
-        return switch (bench.looking().colourViewProperty().get()) {
+        return switch (bench.looking().colorViewProperty().get()) {
             case CHANNEL -> Optional.empty();
             // Beside the image itself nothing else stands that would need the room.
             case TOGETHER -> isSource ? shown.seenBefore().map(seen -> new Apart(seen, false)) : Optional.empty();
-            case APART -> shown.seenAfter().filter(Seen::hasColour).filter(seen -> !bench.isWithheld()).map(seen -> new Apart(seen, true))
+            case APART -> shown.seenAfter().filter(Seen::hasColor).filter(seen -> !bench.isWithheld()).map(seen -> new Apart(seen, true))
                     .or(() -> shown.seenBefore().map(seen -> new Apart(seen, false)));
         };
     }

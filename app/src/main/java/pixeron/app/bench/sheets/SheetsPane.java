@@ -149,7 +149,7 @@ public final class SheetsPane extends HBox {
         bench.shownProperty().subscribe(shown -> render());
         bench.projectProperty().subscribe(project -> showGrips());
         grips.draggedProperty().subscribe(name -> showGrips());
-        bench.looking().colourViewProperty().subscribe(view -> render());
+        bench.looking().colorViewProperty().subscribe(view -> render());
         bench.looking().displayProperty().subscribe(display -> render());
         bench.pickedProperty().subscribe(pixel -> showPicked());
         bench.pickedBeforeProperty().subscribe(pixel -> showPicked());
@@ -160,10 +160,10 @@ public final class SheetsPane extends HBox {
     private void addHandTools() {
         marks.setSelected(true);
         marks.getStyleClass().add("quiet");
-        marks.setTooltip(new Tooltip("Show which values agree; switch off to look for mistakes alone"));
+        marks.setTooltip(new Tooltip("Show which values agree. Switch it off to find mistakes yourself."));
         marks.selectedProperty().subscribe(isShown -> render());
         openTable.getStyleClass().add("quiet");
-        openTable.setTooltip(new Tooltip("Open a table of values by hand (CSV, as large as the result)"));
+        openTable.setTooltip(new Tooltip("Open a table of values by hand (CSV, same size as the result)"));
         frames.get(Kind.BY_HAND).tools().getChildren().addAll(tolerance, openTable, marks);
     }
 
@@ -188,7 +188,7 @@ public final class SheetsPane extends HBox {
         return frame;
     }
 
-    /** Most images have no colour, so the sheets of channels are made when the first one has. */
+    /** Most images have no color, so the sheets of channels are made when the first one has. */
     private void makeChannels() {
         for (String name : ChannelsParameter.ALL) {
             SheetFrame frame = frame(Wording.capital(name), Kind.BEFORE.role, () -> painters.apart().filter(SheetPainters.Apart::isAfter).isEmpty());

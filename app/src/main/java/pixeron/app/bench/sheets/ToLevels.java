@@ -24,10 +24,10 @@ final class ToLevels extends MenuButton {
         super("To levels");
         this.bench = bench;
         getStyleClass().add("quiet");
-        setTooltip(new Tooltip("The result has values that are no levels; add a step that makes levels of them"));
+        setTooltip(new Tooltip("The result has values that are not levels. Add a step that converts them to levels."));
         getItems().addAll(item("Absolute value", () -> OwnFormula.of("abs(r)")),
-                item("Half of M added", () -> Add.of((maximumLevel() + 1) / 2)),
-                item("Smallest and largest to 0 and M", Stretch::plain));
+                item("Add M ÷ 2", () -> Add.of((maximumLevel() + 1) / 2)),
+                item("Stretch to 0–M", Stretch::plain));
         bench.shownProperty().subscribe(this::render);
     }
 

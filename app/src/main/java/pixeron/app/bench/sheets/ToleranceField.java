@@ -16,7 +16,7 @@ final class ToleranceField extends TextField {
 
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
     private static final String RULE =
-            "Values within ± this distance agree. Empty: a value agrees by the decimals it was written with.";
+            "Values within ± this distance agree. Empty: values must match at the number of decimals that you wrote.";
 
     private final Bench bench;
     private Target target;

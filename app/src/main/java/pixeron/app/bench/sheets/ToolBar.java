@@ -50,7 +50,7 @@ final class ToolBar extends HBox {
         }
         level.getStyleClass().addAll("number-field", "tool-level");
         level.setAccessibleText("Level or color to draw with");
-        level.setTooltip(new Tooltip("Draws with this level, M for the maximum; on a color image also three numbers or 0xFF8000"));
+        level.setTooltip(new Tooltip("Draw with this level; M is the maximum. On a color image, also three numbers or 0xFF8000"));
         level.setText("M");
         swatch.getStyleClass().add("swatch");
         level.textProperty().subscribe(text -> showSwatch());

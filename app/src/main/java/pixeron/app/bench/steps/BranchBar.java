@@ -53,7 +53,7 @@ public final class BranchBar extends FlowPane {
         }
         Button delete = new Button("Delete");
         delete.getStyleClass().add("quiet");
-        delete.setTooltip(new Tooltip("Delete this branch with its steps and values by hand; undo brings it back"));
+        delete.setTooltip(new Tooltip("Delete this branch with its steps and values by hand. Undo restores it."));
         delete.setAccessibleText("Delete this branch");
         delete.setMinWidth(USE_PREF_SIZE);
         delete.setOnAction(event -> bench.edit(Project::withoutBranch));

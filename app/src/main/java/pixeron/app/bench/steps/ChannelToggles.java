@@ -24,7 +24,7 @@ final class ChannelToggles extends HBox {
         for (String channel : ChannelsParameter.ALL) {
             ToggleButton toggle = new ToggleButton(channel.substring(0, 1).toUpperCase(java.util.Locale.ROOT));
             toggle.setAccessibleText("Work on " + channel);
-            toggle.setTooltip(new Tooltip(channel + ": worked on while it is pressed, else it stays as it is"));
+            toggle.setTooltip(new Tooltip(channel + ": if selected, the step changes this channel"));
             toggle.setMaxWidth(Double.MAX_VALUE);
             HBox.setHgrow(toggle, javafx.scene.layout.Priority.ALWAYS);
             toggle.setOnAction(event -> switched(toggle));

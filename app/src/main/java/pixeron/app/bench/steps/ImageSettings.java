@@ -12,7 +12,7 @@ import pixeron.PixeronException;
 import pixeron.app.bench.parts.MaximumChoices;
 import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -43,7 +43,7 @@ final class ImageSettings extends VBox {
         name.setLabelFor(maximum);
         maximum.getStyleClass().add("number-field");
         maximum.setAccessibleText("Maximum level M, 1 to 65535");
-        maximum.setTooltip(new Tooltip("M: the largest level. An image of n bits has M = 2ⁿ − 1: 7, 15, 255. Enter takes it."));
+        maximum.setTooltip(new Tooltip("M: the largest level. An image with n bits has M = 2ⁿ − 1: 7, 15, 255. Press Enter to apply it."));
         maximum.setOnAction(event -> take());
         // Only a change: a bench that is made when its image is open already has nothing to take yet.
         maximum.focusedProperty().subscribe((wasFocused, isFocused) -> {
@@ -61,7 +61,7 @@ final class ImageSettings extends VBox {
 
     void show(Project project) {
         Result input = project.chain().input();
-        maximum.setDisable(input instanceof ColourImage);
+        maximum.setDisable(input instanceof ColorImage);
         isShowing = true;
         maximum.setText(Integer.toString(input.frame().maximumLevel()));
         isShowing = false;
@@ -71,18 +71,18 @@ final class ImageSettings extends VBox {
         boolean isExact = input.faces().stream().allMatch(face -> face.image().isExact());
         about.setText(Words.size(input) + " · " + project.origin().format() + "\n"
                 + String.join("\n", project.origin().notes())
-                + (input instanceof ColourImage colour ? transparent(colour) : "")
-                + (isExact ? "" : "\nSome values do not fit as exact fractions and are kept as doubles."));
+                + (input instanceof ColorImage color ? transparent(color) : "")
+                + (isExact ? "" : "\nSome values are too long for exact fractions and are stored as doubles."));
     }
 
-    private String transparent(ColourImage colour) {
-        return colour.transparentArea().map(area -> "\n" + colour.transparentPixels() + " pixels are not opaque, between "
+    private String transparent(ColorImage color) {
+        return color.transparentArea().map(area -> "\n" + color.transparentPixels() + " pixels are not opaque, between "
                 + Words.place(new Pixel(area.row(), area.column()), bench.looking().display()) + " and "
                 + Words.place(area.lastPixel(), bench.looking().display()) + ".").orElse("");
     }
 
     private void take() {
-        if (isShowing || bench.project() == null || bench.project().chain().input() instanceof ColourImage) {
+        if (isShowing || bench.project() == null || bench.project().chain().input() instanceof ColorImage) {
             return;
         }
         try {

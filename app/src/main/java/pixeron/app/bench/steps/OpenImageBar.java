@@ -22,7 +22,7 @@ public final class OpenImageBar extends HBox {
         Button back = new Button("Back to the image");
         back.getStyleClass().add("quiet");
         back.setMinWidth(USE_PREF_SIZE);
-        back.setTooltip(new Tooltip("Go on with the project's own image (Ctrl+Alt+B)"));
+        back.setTooltip(new Tooltip("Return to the project's own image (Ctrl+Alt+B)"));
         back.setOnAction(event -> bench.turnTo(Project::atMain));
         getChildren().addAll(words, back);
         bench.projectProperty().subscribe(this::show);

@@ -55,7 +55,7 @@ public final class ParameterPane extends VBox {
     private final List<ParameterField<?>> fields = new ArrayList<>();
     private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
     private final Button copy = new Button("Copy step line");
-    private final Button spellOut = new Button("Write out as a kernel");
+    private final Button spellOut = new Button("Convert to kernel");
     private final KernelTools kernel;
     private final ImageSettings image;
     /** What is right in itself and does not go with the other keys yet, by its field. */
@@ -69,7 +69,7 @@ public final class ParameterPane extends VBox {
         this.bench = bench;
         this.kernel = new KernelTools(bench, personal, this::replace);
         spellOut.getStyleClass().add("quiet");
-        spellOut.setTooltip(new Tooltip("Turns the step into a kernel with its weights written out, to be changed"));
+        spellOut.setTooltip(new Tooltip("Convert to a kernel with editable weights"));
         spellOut.setOnAction(event -> {
             Step step = bench.project().chain().stage(bench.position()).link().step();
             step.type().spelledOut(step).ifPresent(this::replace);
@@ -88,7 +88,7 @@ public final class ParameterPane extends VBox {
         places.setWrapText(true);
         mends.getStyleClass().add("mends");
         copy.getStyleClass().add("quiet");
-        copy.setTooltip(new Tooltip("Copies the step as one line of text, as the command line and the project file have it"));
+        copy.setTooltip(new Tooltip("Copy the step as one line of text for the command line or a project"));
         copy.setOnAction(event -> copyLine());
         bench.projectProperty().subscribe(project -> show());
         bench.positionProperty().subscribe(position -> show());
@@ -235,7 +235,7 @@ public final class ParameterPane extends VBox {
     private Map<String, ParameterField.Offered> offered(Project project, ReferenceParameter reference) {
         Map<String, ParameterField.Offered> results = new LinkedHashMap<>();
         if (reference.takesSelf()) {
-            results.put(Reference.SELF, new ParameterField.Offered("what stands before this step", result(project, bench.position() - 1)));
+            results.put(Reference.SELF, new ParameterField.Offered("input of this step", result(project, bench.position() - 1)));
         }
         results.put(Reference.toStep(0), new ParameterField.Offered("the image", Optional.of(project.chain().input())));
         for (int n = 0; n < bench.position(); n++) {
@@ -265,11 +265,11 @@ public final class ParameterPane extends VBox {
                 : shown.steps().get(position).after() instanceof Outcome.Done done ? Optional.of(done.result()) : Optional.empty();
     }
 
-    /** Only an image with colour has channels to choose from. */
+    /** Only an image with color has channels to choose from. */
     private void offerChannels() {
         Shown shown = bench.shown();
         List<String> channels = shown == null || shown.position() != bench.position() ? List.of()
-                : shown.seenBefore().filter(Seen::hasColour).map(Seen::names).orElse(List.of());
+                : shown.seenBefore().filter(Seen::hasColor).map(Seen::names).orElse(List.of());
         fields.stream().filter(field -> field.parameter() == StepType.CHANNELS).forEach(field -> field.offer(channels));
     }
 
@@ -278,7 +278,7 @@ public final class ParameterPane extends VBox {
         Optional<Seen> before = shown == null || bench.position() < 0 || shown.position() != bench.position() ? Optional.empty() : shown.seenBefore();
         before.ifPresent(seen -> {
             Step step = bench.project().chain().stage(bench.position()).link().step();
-            fields.forEach(field -> field.scale(step.arguments(), seen.hasColour() && step.type().takesEach() ? worked(step.arguments()) : List.of(),
+            fields.forEach(field -> field.scale(step.arguments(), seen.hasColor() && step.type().takesEach() ? worked(step.arguments()) : List.of(),
                     seen.frame().maximumLevel()));
         });
     }

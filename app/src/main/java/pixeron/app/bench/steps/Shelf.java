@@ -112,10 +112,10 @@ public final class Shelf extends VBox {
     }
 
     private Node head() {
-        Label title = Section.of("OTHER IMAGES");
+        Label title = Section.of("Other images");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(title, gap, button(Feather.FOLDER_PLUS, "Open another image for this project: to add, compare, paste, join (Ctrl+Alt+O); or drop a file here",
+        HBox head = new HBox(title, gap, button(Feather.FOLDER_PLUS, "Open another image for this project, for example to combine, paste or join (Ctrl+Alt+O). Or drop a file here.",
                 ways.open), button(Feather.CLIPBOARD, "Paste the picture or the numbers on the clipboard as another image (Ctrl+Alt+V)", ways.paste));
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
@@ -156,7 +156,7 @@ public final class Shelf extends VBox {
         button.setMinWidth(USE_PREF_SIZE);
         button.setVisible(!open.equals(Optional.of(name)));
         button.setManaged(button.isVisible());
-        button.setTooltip(new Tooltip("Work on the image " + name + " with steps of its own; what takes it as another image takes their last result"));
+        button.setTooltip(new Tooltip("Work on the image " + name + " with its own steps. Steps that use this image use their last result."));
         button.setAccessibleText("Open the image " + name);
         button.setOnAction(event -> bench.turnTo(project -> project.opened(name)));
         return button;
@@ -168,11 +168,11 @@ public final class Shelf extends VBox {
         MenuButton more = new MenuButton("", new FontIcon(Feather.MORE_HORIZONTAL),
                 item("Use as the image", () -> ways.use.accept(name)),
                 item("Rename", () -> rename(name)),
-                item("Take off the shelf", () -> bench.edit(project -> project.withImages(project.images().stream().filter(other ->
+                item("Remove from shelf", () -> bench.edit(project -> project.withImages(project.images().stream().filter(other ->
                         !other.name().equals(name)).toList()))));
         more.getStyleClass().add("icon-button");
-        more.setTooltip(new Tooltip("Use " + name + " as the image, rename it, take it off the shelf"));
-        more.setAccessibleText("More to do with the image " + name);
+        more.setTooltip(new Tooltip("Use " + name + " as the image, rename or remove it"));
+        more.setAccessibleText("More actions for the image " + name);
         return more;
     }
 

@@ -229,7 +229,7 @@ public final class StepList extends VBox {
         return new ContextMenu(
                 item(isOn ? "Switch off" : "Switch on", "Space", () -> switchOnOff(position)),
                 item("Duplicate", "Ctrl+D", () -> duplicate(position)),
-                item("Branch behind it", "B", () -> branch(position)),
+                item("Start branch after this step", "B", () -> branch(position)),
                 item("Move up", "Alt+Up", () -> move(position, position - 1)),
                 item("Move down", "Alt+Down", () -> move(position, position + 1)),
                 item("Delete", "Delete", () -> delete(position)));

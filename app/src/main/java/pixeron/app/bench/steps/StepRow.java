@@ -45,6 +45,7 @@ final class StepRow extends HBox {
         number.getStyleClass().add("step-number");
         title.getStyleClass().add("step-title");
         detail.getStyleClass().add("step-detail");
+        title.setWrapText(true);
         detail.setWrapText(true);
         result.getStyleClass().add("step-result");
         words.getStyleClass().add("step-words");

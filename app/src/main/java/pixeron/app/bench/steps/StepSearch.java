@@ -42,7 +42,7 @@ public final class StepSearch extends StackPane {
     private final Button button = new Button("+  Add a step");
     private final TextField field = new TextField();
     private final ListView<StepType> list = new ListView<>();
-    private final Label nothing = new Label("No step of that name. Try \"brighter\" or \"threshold\".");
+    private final Label nothing = new Label("No step found. Try “brighter” or “threshold”.");
     private final VBox search = new VBox(field, list);
 
     public StepSearch(Bench bench, Theme theme) {
@@ -50,9 +50,9 @@ public final class StepSearch extends StackPane {
         this.theme = theme;
         button.getStyleClass().add("add-step");
         button.setMaxWidth(Double.MAX_VALUE);
-        button.setTooltip(new Tooltip("Add a step behind the selected one (Ctrl+Shift+A)"));
+        button.setTooltip(new Tooltip("Add a step after the selected one (Ctrl+Shift+A)"));
         button.setOnAction(event -> open());
-        field.setPromptText("name or what it does");
+        field.setPromptText("name, or blur, edges, contrast …");
         field.setAccessibleText("Search for a step to add");
         field.textProperty().subscribe(typed -> find());
         field.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
@@ -99,7 +99,7 @@ public final class StepSearch extends StackPane {
     }
 
     private void find() {
-        // What takes a colour image or a spectrum has nothing to work on where there is none.
+        // What takes a color image or a spectrum has nothing to work on where there is none.
         Optional<Result> before = Optional.ofNullable(bench.shown()).flatMap(shown -> shown.seenAfter().or(shown::seenBefore)).map(Seen::result);
         list.getItems().setAll(Catalog.search(field.getText()).stream().filter(type -> before.map(type::takes).orElse(true)).toList());
         list.getSelectionModel().selectFirst();

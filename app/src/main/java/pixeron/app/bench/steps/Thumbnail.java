@@ -5,7 +5,7 @@ import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import pixeron.app.sheet.paint.Grays;
-import pixeron.image.ColourImage;
+import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -19,7 +19,7 @@ public final class Thumbnail extends ImageView {
     private Result shown;
 
     /**
-     * @param image an image, or one with colour
+     * @param image an image, or one with color
      * @param size side in points
      */
     public Thumbnail(Result image, int size) {
@@ -34,7 +34,7 @@ public final class Thumbnail extends ImageView {
         if (image != shown) {
             shown = image;
             int size = (int) getFitWidth();
-            setImage(image instanceof ColourImage colour ? picture(colour, size) : picture(image instanceof Spectrum spectrum ? spectrum.picture() : (Image) image, size));
+            setImage(image instanceof ColorImage color ? picture(color, size) : picture(image instanceof Spectrum spectrum ? spectrum.picture() : (Image) image, size));
         }
     }
 
@@ -62,7 +62,7 @@ public final class Thumbnail extends ImageView {
     }
 
     /** Transparent parts lie on white. */
-    private static WritableImage picture(ColourImage image, int size) {
+    private static WritableImage picture(ColorImage image, int size) {
         int side = 2 * size;
         int[] offsets = offsets(image.frame(), side);
         int[] points = new int[offsets.length];

@@ -26,7 +26,7 @@ final class HandCell extends TableCell<Integer, String> {
         /** @return whether the row has a cell in this column */
         boolean isWritable(int row, String column);
 
-        /** @return what editing begins with instead of what stands there; empty to go on with that */
+        /** @return what editing begins with instead of what is there; empty to go on with that */
         Optional<String> takeTyped();
 
         void write(int row, String column, String text);

@@ -61,7 +61,7 @@ final class RowPane extends VBox {
         worked.getStyleClass().addAll("sheet", "row-card");
         Sheet sheet = new Sheet("Pixels of the row", viewport, theme);
         sheet.setOnPick(bench::pickBefore);
-        frame = new SheetFrame("Where it is", "before", sheet);
+        frame = new SheetFrame("Position", "before", sheet);
         VBox.setVgrow(frame, Priority.ALWAYS);
         getChildren().addAll(worked, frame);
         bench.shownProperty().subscribe(shown -> light());

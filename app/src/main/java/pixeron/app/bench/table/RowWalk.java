@@ -27,7 +27,7 @@ final class RowWalk extends HBox {
         this.changed = changed;
         getStyleClass().add("row-walk");
         toggle.getStyleClass().add("quiet");
-        toggle.setTooltip(new Tooltip("Cover the rows and work them out one after the other"));
+        toggle.setTooltip(new Tooltip("Cover the rows and fill them in one by one"));
         toggle.setMinWidth(Region.USE_PREF_SIZE);
         toggle.setOnAction(event -> {
             walk = toggle.isSelected() ? Walk.start(visits(rows)) : null;
@@ -37,8 +37,8 @@ final class RowWalk extends HBox {
         place.setMinWidth(Region.USE_PREF_SIZE);
         controls.getStyleClass().add("row-walk");
         controls.getChildren().addAll(button(Feather.SKIP_BACK, "Cover all rows", Integer.MIN_VALUE),
-                button(Feather.CHEVRON_UP, "One row back (Alt+←)", -1),
-                button(Feather.CHEVRON_DOWN, "One row more (Alt+→)", 1), place);
+                button(Feather.CHEVRON_UP, "Previous row (Alt+←)", -1),
+                button(Feather.CHEVRON_DOWN, "Next row (Alt+→)", 1), place);
         getChildren().addAll(controls, toggle);
         show();
     }

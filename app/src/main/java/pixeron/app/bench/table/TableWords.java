@@ -41,7 +41,7 @@ public final class TableWords {
                 + check.count(Verdict.DIFFERS) + " differ" + (follow == 0 ? "" : " · " + follow + " follow");
     }
 
-    /** @return the mark of a cell: its shape says what its colour says */
+    /** @return the mark of a cell: its shape says what its color says */
     public static String mark(TableCheck.Cell cell) {
         return Words.mark(cell.state(), cell.difference());
     }
@@ -51,13 +51,13 @@ public final class TableWords {
         String slip = slips.stream().filter(found -> found.cells().contains(cell)).findFirst()
                 .map(found -> " " + found.text()).orElse("");
         return wrote + switch (cell.state()) {
-            case AGREES -> "That agrees.";
-            case NOT_UNDERSTOOD -> "That is neither a number nor an expression.";
-            case DIFFERS, NOT_ROUNDED -> "Right is " + value(cell.value()) + (check.count(Verdict.FOLLOWS) > 0
+            case AGREES -> "This value agrees.";
+            case NOT_UNDERSTOOD -> "This is neither a number nor an expression.";
+            case DIFFERS, NOT_ROUNDED -> "Correct value: " + value(cell.value()) + (check.count(Verdict.FOLLOWS) > 0
                     && check.first().filter(cell::equals).isPresent()
-                    ? ": the first slip is here, and " + check.count(Verdict.FOLLOWS)
-                            + " later cells follow from it or from others." : ".") + slip;
-            case FOLLOWS -> "That is right, given your earlier cells. "
+                    ? ". This is the first slip; " + check.count(Verdict.FOLLOWS)
+                            + " later cells follow from it or from other slips." : ".") + slip;
+            case FOLLOWS -> "This value is correct, given your earlier cells. "
                     + check.first().map(first -> "The first slip is at " + row(table, first.row()) + ", "
                             + column(table, first.column()) + ".").orElse("");
         };

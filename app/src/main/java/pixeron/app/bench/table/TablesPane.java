@@ -109,7 +109,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
 
     /** The channel that the tables are of, where there are several. */
     private String channel() {
-        return shown == null || !shown.shown().hasColour() || shown.shown().face().equals(Image.VALUE) ? "" : ", " + shown.shown().face();
+        return shown == null || !shown.shown().hasColor() || shown.shown().face().equals(Image.VALUE) ? "" : ", " + shown.shown().face();
     }
 
     private HBox head(Consumer<Consumer<CellTable>> openFile) {
@@ -126,16 +126,16 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         });
         choice.setAccessibleText("Table");
         choice.valueProperty().subscribe(table -> render());
-        columns.setTooltip(new Tooltip("Which columns are shown, ours and by hand"));
+        columns.setTooltip(new Tooltip("Choose the columns to show"));
         absent.selectedProperty().subscribe(isOn -> render());
-        Button open = button("Open…", "Open a file with values by hand: the first line names the columns");
+        Button open = button("Open…", "Open a file with values by hand; its first line names the columns");
         open.setOnAction(event -> openFile.accept(this::take));
-        Button copy = button("Copy", "Copy the table as it is shown");
+        Button copy = button("Copy", "Copy the table as shown");
         copy.setOnAction(event -> {
             Copy.text(view.asText());
             say.accept("Copied the table");
         });
-        Button next = button("Next slip", "Go to the next cell that is wrong by itself");
+        Button next = button("Next slip", "Go to the next cell with a slip of its own");
         next.setOnAction(event -> goToNextSlip());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -185,8 +185,8 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         boolean isThere = table != null;
         view.setVisible(isThere);
         view.setManaged(isThere);
-        empty.setText(isThere ? "" : bench.position() < 0 ? "Select a step: the tables by which it is worked out stand here."
-                : "This step has no table here: it is off, or what comes in is an open image, which has values, not levels.");
+        empty.setText(isThere ? "" : bench.position() < 0 ? "Select a step to see its tables here."
+                : "This step has no table: it is off, or its input is a real-valued image without levels.");
         empty.setManaged(!isThere);
         columns.setDisable(!isThere);
         showPlot(isThere && !bench.isWithheld() && walk.seen() >= table.rows().size() ? table : null);
@@ -209,7 +209,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
 
     private void showRow(Table table) {
         if (view.chosenRow().filter(view::isCovered).isPresent()) {
-            row.cover(bench.isWithheld() ? Withheld.WORDS : "The walk has not come here yet");
+            row.cover(bench.isWithheld() ? Withheld.WORDS : "The walk has not reached this yet");
         } else {
             row.show(shown, table, view.chosenRow(), view.chosenColumn());
         }
@@ -323,7 +323,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         String text = Clipboard.getSystemClipboard().getString();
         List<String> into = view.handColumnsFromChosen();
         if (text == null || text.isBlank() || into.isEmpty()) {
-            say.accept(into.isEmpty() ? "Choose a cell of a by-hand column first" : "The clipboard holds no cells");
+            say.accept(into.isEmpty() ? "First choose a cell in a by-hand column" : "The clipboard contains no cells");
             return;
         }
         try {
@@ -350,7 +350,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
                 .ifPresentOrElse(cell -> {
                     view.choose(cell.row(), cell.column());
                     view.requestFocus();
-                }, () -> say.accept("No cell is wrong by itself"));
+                }, () -> say.accept("Every difference follows from an earlier cell"));
     }
 
     private void chosen() {

@@ -25,7 +25,7 @@ final class VariancePlot extends Plot {
         super(theme, "variance-plot", new Insets(6, 10, 4, 10));
         setMinHeight(HEIGHT);
         setPrefHeight(HEIGHT);
-        setAccessibleText("Variance between the classes over the limit t");
+        setAccessibleText("Between-class variance over the threshold t");
     }
 
     void hide() {

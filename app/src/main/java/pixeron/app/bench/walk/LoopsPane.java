@@ -37,7 +37,7 @@ public final class LoopsPane extends ScrollPane {
     private final ProgramPane program;
     private Optional<?> language = Optional.empty();
     private final FlowPane variables = new FlowPane();
-    private final Label hint = new Label("Select a step: what it does for each pixel stands here as loops in plain words.");
+    private final Label hint = new Label("Select a step to see its loops here in plain words.");
     private List<Loop.Row> shown = List.of();
 
     /**
@@ -56,10 +56,10 @@ public final class LoopsPane extends ScrollPane {
         hint.getStyleClass().add("sheet-hint");
         hint.setWrapText(true);
         packed.getStyleClass().add("quiet");
-        packed.setTooltip(new Tooltip("Loops take packed pixels apart with masks and shifts; switched off, they name the channels"));
+        packed.setTooltip(new Tooltip("Show loops with masks and shifts for packed pixels, instead of channel names"));
         packed.selectedProperty().bindBidirectional(bench.looking().packedLoopsProperty());
         bench.looking().packedLoopsProperty().subscribe(isPacked -> seen.request());
-        bench.looking().colourViewProperty().subscribe(view -> seen.request());
+        bench.looking().colorViewProperty().subscribe(view -> seen.request());
         bench.looking().hintsProperty().subscribe(taken -> seen.request());
         // Beside the languages where there is room: a row of its own would push the last line of a loop out of sight.
         FlowPane choices = new FlowPane(languages(seen), packed);
@@ -76,9 +76,9 @@ public final class LoopsPane extends ScrollPane {
     /** In plain words, or as a program. */
     private HBox languages(WhenSeen seen) {
         ToggleGroup group = new ToggleGroup();
-        HBox row = new HBox(toggle("Words", Optional.empty(), group, "The loops in plain words"));
+        HBox row = new HBox(toggle("Words", Optional.empty(), group, "Show the loops in plain words"));
         for (ProgramPane.Language one : ProgramPane.Language.values()) {
-            row.getChildren().add(toggle(one.title(), Optional.of(one), group, "The loops as a whole program in " + one.title()));
+            row.getChildren().add(toggle(one.title(), Optional.of(one), group, "Show the loops as a program in " + one.title()));
         }
         group.selectToggle(group.getToggles().get(0));
         group.selectedToggleProperty().subscribe((before, now) -> {
@@ -118,7 +118,7 @@ public final class LoopsPane extends ScrollPane {
             return;
         }
         Walking walking = bench.walking();
-        boolean isWhole = bench.shown() != null && bench.shown().hasColour() && bench.shown().operation().isPresent() && bench.looking().isWhole();
+        boolean isWhole = bench.shown() != null && bench.shown().hasColor() && bench.shown().operation().isPresent() && bench.looking().isWhole();
         show(packed, isWhole);
         Optional<PseudoCode> code = walking.code();
         if (code.isEmpty()) {

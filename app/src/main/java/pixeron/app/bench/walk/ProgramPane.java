@@ -57,7 +57,7 @@ final class ProgramPane extends VBox {
     private final TextArea text = new TextArea();
     private final Button copy = new Button("Copy");
     private final Button save = new Button("Save…");
-    private final Button start = new Button("Save as a start…");
+    private final Button start = new Button("Save template…");
     private final ToggleButton all = new ToggleButton("All steps");
     private final HBox buttons = new HBox(all, copy, save, start);
     private final Background making = new Background();
@@ -73,17 +73,17 @@ final class ProgramPane extends VBox {
         text.getStyleClass().add("program-text");
         text.setAccessibleText("The step as a program");
         VBox.setVgrow(text, Priority.ALWAYS);
-        copy.setTooltip(new Tooltip("Copies the program"));
+        copy.setTooltip(new Tooltip("Copy the program"));
         copy.setOnAction(event -> Copy.text(text.getText()));
-        save.setTooltip(new Tooltip("Reads a CSV, does this loop, writes a CSV; needs nothing but the language itself"));
+        save.setTooltip(new Tooltip("Save a program that reads a CSV file, runs this loop and writes a CSV file"));
         save.setOnAction(event -> {
             shown.ifPresent(program -> keep.accept(language.fileName(program), language.text(program)));
             shownChain.ifPresent(program -> keep.accept(language.fileName(program), language.text(program)));
         });
         all.getStyleClass().add("quiet");
-        all.setTooltip(new Tooltip("All steps up to the selected one as one program, which reads and writes once"));
+        all.setTooltip(new Tooltip("Show all steps up to the selected one as one program"));
         all.selectedProperty().subscribe((was, is) -> show(language));
-        start.setTooltip(new Tooltip("The same with the body of the loop left open, to be written by yourself and checked here"));
+        start.setTooltip(new Tooltip("Save the program without the loop body, to write it yourself and check it here"));
         start.setOnAction(event -> shown.ifPresent(program -> keep.accept(language.fileName(program), language.text(program.open()))));
         buttons.getStyleClass().add("program-buttons");
         getChildren().addAll(buttons, text);
@@ -100,7 +100,7 @@ final class ProgramPane extends VBox {
         }
         Optional<Operation> operation = bench.shown() == null ? Optional.empty() : bench.shown().operation();
         shown = operation.flatMap(Operation::program);
-        write(shown.map(language::text), operation.isEmpty() ? "Select a step with a result." : "This step is not written as a program; its loops stand in words.");
+        write(shown.map(language::text), operation.isEmpty() ? "Select a step with a result." : "No program for this step. Its loops are shown in words.");
     }
 
     private void showChain() {

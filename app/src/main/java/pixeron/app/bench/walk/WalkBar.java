@@ -56,7 +56,7 @@ public final class WalkBar extends VBox {
         play.setMinWidth(Region.USE_PREF_SIZE);
         play.setTooltip(new Tooltip("Play or pause the walk (Shift+F9)"));
         play.setOnAction(event -> walking.playingProperty().set(!walking.playingProperty().get()));
-        slider.setAccessibleText("Place in the walk");
+        slider.setAccessibleText("Position in the walk");
         slider.setTooltip(new Tooltip("Drag to a pixel"));
         slider.setMinWidth(60);
         HBox.setHgrow(slider, Priority.ALWAYS);
@@ -72,11 +72,11 @@ public final class WalkBar extends VBox {
         note.setWrapText(true);
         makeChoices();
         HBox line = new HBox(button(Feather.SKIP_BACK, "Back to the start", walking::toStart),
-                button(Feather.CHEVRON_LEFT, "One pixel back (Alt+←)", walking::back), play,
-                button(Feather.CHEVRON_RIGHT, "One pixel forward (Alt+→)", walking::forward),
+                button(Feather.CHEVRON_LEFT, "Previous pixel (Alt+←)", walking::back), play,
+                button(Feather.CHEVRON_RIGHT, "Next pixel (Alt+→)", walking::forward),
                 button(Feather.CHEVRONS_DOWN, "To the next row or column (Alt+↓)", walking::nextLine),
                 button(Feather.SKIP_FORWARD, "To the end", walking::toEnd),
-                order, slider, place, speed, guess, mistake, button(Feather.X, "Leave the walk (F9)", walking::leave));
+                order, slider, place, speed, guess, mistake, button(Feather.X, "Close the walk (F9)", walking::leave));
         line.getStyleClass().add("walk-line");
         getChildren().addAll(line, note);
         walking.walkProperty().subscribe(this::render);
@@ -104,7 +104,7 @@ public final class WalkBar extends VBox {
         speed.setMinWidth(Region.USE_PREF_SIZE);
         speed.getStyleClass().add("speed");
         speed.valueProperty().bindBidirectional(walking.speedProperty());
-        guess.setTooltip(new Tooltip("Every value is covered until you have written yours by hand"));
+        guess.setTooltip(new Tooltip("Cover every value until you have entered yours"));
         guess.selectedProperty().bindBidirectional(walking.guessingProperty());
         mistake.selectedProperty().bindBidirectional(walking.mistakenProperty());
         for (ToggleButton toggle : new ToggleButton[] {guess, mistake}) {
@@ -163,14 +163,14 @@ public final class WalkBar extends VBox {
         String text = "";
         Score score = walking.scoreProperty().get();
         if (walking.drawingPathProperty().get()) {
-            text = "Drag over a sheet: the walk goes along your path, then visits the rest row by row.";
+            text = "Drag over a sheet: the walk follows your path, then visits the other pixels row by row.";
         } else if (walking.mistakenProperty().get()) {
-            text = "▲ A mistake, shown on purpose: " + walking.mistakeKind().map(Mistake.Kind::consequence).orElse("") + apart();
+            text = "▲ Demonstration of a mistake: " + walking.mistakeKind().map(Mistake.Kind::consequence).orElse("") + apart();
         } else if (walking.guessingProperty().get()) {
             boolean isEnd = walking.isOn() && walking.walk().isAtEnd();
-            text = isEnd ? "All pixels are done. Right at once: " + score.right() + " of " + score.guesses() + "."
-                    : "Write your value by hand for the framed pixel; then it is revealed."
-                    + (score.guesses() == 0 ? "" : " Right at once: " + score.right() + " of " + score.guesses() + ".");
+            text = isEnd ? "All pixels done. Correct at first try: " + score.right() + " of " + score.guesses() + "."
+                    : "Enter your value for the framed pixel to reveal it."
+                    + (score.guesses() == 0 ? "" : " Correct at first try: " + score.right() + " of " + score.guesses() + ".");
         }
         note.setText(text);
         note.setVisible(!text.isEmpty());
@@ -179,6 +179,6 @@ public final class WalkBar extends VBox {
 
     private String apart() {
         return walking.differing().map(count -> " At the end " + count + " of " + walking.walk().visits().count()
-                + " values differ from the right result.").orElse("");
+                + " values differ from the correct result.").orElse("");
     }
 }

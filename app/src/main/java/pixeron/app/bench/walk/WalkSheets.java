@@ -100,7 +100,7 @@ public final class WalkSheets {
         return sources.size() > 1 || !sources.isEmpty() && !sources.get(0).isInside();
     }
 
-    /** From pixel to pixel the same drawing is used; its colours are not worked out anew. */
+    /** From pixel to pixel the same drawing is used; its colors are not worked out anew. */
     private ImagePainter painter(Described mistake) {
         Display display = bench.looking().display();
         if (mistakePainter == null || mistake != painted || !display.equals(paintedIn)) {

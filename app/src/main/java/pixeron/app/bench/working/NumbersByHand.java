@@ -89,7 +89,7 @@ final class NumbersByHand extends FlowPane {
     private void build() {
         fields.clear();
         known.clear();
-        getChildren().setAll(new Label("On the way, by hand"));
+        getChildren().setAll(new Label("Intermediate values by hand"));
         for (String column : table.columns()) {
             Label name = new Label(column);
             TextField field = new TextField();
@@ -161,7 +161,7 @@ final class NumbersByHand extends FlowPane {
         mark.setText(cell.map(TableWords::mark).orElse(""));
         String why = cell.map(found -> switch (found.state()) {
             case AGREES -> "agrees";
-            case FOLLOWS -> "right, given your number before it";
+            case FOLLOWS -> "correct, given your earlier number";
             case NOT_UNDERSTOOD -> found.byHand().problem();
             case DIFFERS, NOT_ROUNDED -> slips.stream().filter(slip -> slip.cells().contains(found)).findFirst().map(TableSlip::text)
                     .orElse("differs");

@@ -22,6 +22,7 @@ import pixeron.app.model.Bench;
 import pixeron.app.model.Shown;
 import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
+import pixeron.byhand.slip.SlipTitles;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.work.Start;
 import pixeron.image.Pixel;
@@ -57,7 +58,7 @@ public final class SlipsPane extends ScrollPane {
         WhenSeen seen = new WhenSeen(isSeen, () -> render(bench.shown()));
         bench.shownProperty().subscribe(shown -> seen.request());
         bench.looking().hintsProperty().subscribe(taken -> seen.request());
-        bench.looking().colourViewProperty().subscribe(view -> seen.request());
+        bench.looking().colorViewProperty().subscribe(view -> seen.request());
         bench.pickedProperty().subscribe(pixel -> {
             if (told != null && !told.slips().isEmpty()) {
                 seen.request();
@@ -90,9 +91,9 @@ public final class SlipsPane extends ScrollPane {
         Check check = told.check();
         List<CellCheck> wrong = told.found().wrong();
         if (check.filled() == 0) {
-            add("Write values by hand, and what explains the ones that differ stands here.");
+            add("Enter values by hand. Explanations for differences appear here.");
         } else if (check.differing().isEmpty()) {
-            add("Everything that is filled agrees.");
+            add("All filled cells agree.");
         } else if (!wrong.isEmpty()) {
             wrong(wrong);
         }
@@ -101,9 +102,9 @@ public final class SlipsPane extends ScrollPane {
     /** Begins to look for mistakes alone, takes the next hint, or ends it. */
     private HBox alone() {
         boolean isAlone = bench.looking().isAlone();
-        Button first = new Button(isAlone ? "Next hint" : "Find it alone");
-        first.setTooltip(new Tooltip(isAlone ? "How many differ, where, which line, then the slip"
-                : "Covers marks, results and slips, and gives hints one after the other"));
+        Button first = new Button(isAlone ? "Next hint" : "Find it yourself");
+        first.setTooltip(new Tooltip(isAlone ? "Show how many differ, then where, then the line, then the slip"
+                : "Cover marks, results and slips, and show one hint at a time"));
         first.setOnAction(event -> bench.looking().hintsProperty().set(isAlone ? bench.looking().hintsProperty().get() + 1 : 0));
         HBox row = new HBox(first);
         if (isAlone) {
@@ -119,8 +120,8 @@ public final class SlipsPane extends ScrollPane {
     private void hints(Shown shown, int taken) {
         Check check = told.check();
         List<CellCheck> differing = check.differing();
-        add(bench.isWithheld() ? "An exercise: all results are covered. Write your values in By hand; a hint is there when you want one."
-                : "Marks and results of your cells are covered. Look for what is wrong; a hint is there when you want one.");
+        add(bench.isWithheld() ? "This is an exercise: all results are covered. Enter your values in By hand. Ask for a hint at any time."
+                : "Marks and results of your cells are covered. Find the mistake yourself. Ask for a hint at any time.");
         if (taken >= 1) {
             add("1. " + (differing.isEmpty() ? "None" : differing.size()) + " of your " + check.filled() + " values "
                     + (differing.size() == 1 ? "differs." : "differ."));
@@ -140,13 +141,13 @@ public final class SlipsPane extends ScrollPane {
                     Working ours = right.explain(pixel);
                     int at = ours.partsAt(done.explain(pixel));
                     String label = at < ours.lines().size() ? ours.lines().get(at).label().strip() : "";
-                    return label.isEmpty() ? "Look at how the number comes about." : "Look at this line of its working: " + label + ".";
-                }))).orElse("Work it out once more from its first line.");
+                    return label.isEmpty() ? "Check how this value is calculated." : "Check this line of its working: " + label + ".";
+                }))).orElse("Calculate it again from the first line.");
     }
 
     /** Where the whole work first goes wrong, when that is not on this sheet. */
     private HBox start(Start start) {
-        return card(start.sentence(pixel -> Words.place(pixel, bench.looking().display())), "Go there", () -> {
+        return card(start.sentence(pixel -> Words.place(pixel, bench.looking().display())), "Show cell", () -> {
             bench.select(start.position());
             start.at().channel().ifPresent(bench.looking()::showChannel);
             start.cell().ifPresent(cell -> bench.pick(cell.pixel()));
@@ -158,12 +159,12 @@ public final class SlipsPane extends ScrollPane {
         int differing = shown.check().differing().size();
         int ofStep = shown.following().ofStep().size();
         if (ofStep > 0) {
-            content.getChildren().add(card(count(ofStep, differing) + " right, given your step " + shown.position()
-                    + ": what is wrong began there.", "Go to step " + shown.position(),
+            content.getChildren().add(card(count(ofStep, differing) + " correct, given your step " + shown.position()
+                    + ": the first mistake is in that step.", "Go to step " + shown.position(),
                     () -> bench.select(shown.position() - 1), "right"));
         }
         shown.following().ofTables().forEach((table, pixels) -> content.getChildren().add(card(count(pixels.size(), differing)
-                + " right, given your own " + PixelTable.kind(shown.operation().orElseThrow().step().type(), table).title().toLowerCase(Locale.ROOT) + ".", "Go to the table",
+                + " correct, given your own " + PixelTable.kind(shown.operation().orElseThrow().step().type(), table).title().toLowerCase(Locale.ROOT) + ".", "Go to the table",
                 () -> show.accept(MiddlePane.View.TABLE), "right")));
     }
 
@@ -196,18 +197,18 @@ public final class SlipsPane extends ScrollPane {
         Label words = new Label(slip.text());
         words.getStyleClass().add("callout-words");
         words.setWrapText(true);
-        Label id = new Label(String.join(" and ", slip.ids()));
-        id.getStyleClass().add("step-detail");
-        VBox text = new VBox(words, id);
+        Label title = new Label(SlipTitles.of(slip.ids()));
+        title.getStyleClass().add("step-title");
+        VBox text = new VBox(title, words);
         if (!slip.certainty().words().isEmpty()) {
             Label sure = new Label(slip.certainty().words());
             sure.setWrapText(true);
             sure.getStyleClass().add("slip-certainty");
-            text.getChildren().add(1, sure);
+            text.getChildren().add(sure);
         }
         HBox.setHgrow(text, Priority.ALWAYS);
         VBox ways = new VBox();
-        slip.pixels().stream().findFirst().ifPresent(pixel -> ways.getChildren().add(way("Go to the first", pixel)));
+        slip.pixels().stream().findFirst().ifPresent(pixel -> ways.getChildren().add(way("Show the first", pixel)));
         // A slip in counts has no working of one pixel; the table is where it shows.
         if (slip.done().isEmpty() && bench.shown().isByTable()) {
             Button table = new Button("Open the table");
@@ -216,7 +217,7 @@ public final class SlipsPane extends ScrollPane {
             table.setOnAction(event -> show.accept(MiddlePane.View.TABLE));
             ways.getChildren().add(table);
         }
-        slip.certainty().telling().ifPresent(telling -> ways.getChildren().add(way("Go to the one that tells", telling.pixel())));
+        slip.certainty().telling().ifPresent(telling -> ways.getChildren().add(way("Show the deciding cell", telling.pixel())));
         ways.getStyleClass().add("slip-ways");
         HBox row = new HBox(text, ways);
         row.getStyleClass().addAll("callout", "wrong");
@@ -233,14 +234,14 @@ public final class SlipsPane extends ScrollPane {
 
     /** Cells that nothing explains, each on its own, the first few of them. */
     private void wrong(List<CellCheck> cells) {
-        add((cells.size() == 1 ? "One cell is" : cells.size() + " cells are") + " simply wrong; no slip that is known explains "
-                + (cells.size() == 1 ? "it" : "them") + ". The working shows where to look.");
+        add((cells.size() == 1 ? "One cell is" : cells.size() + " cells are") + " not explained by a known slip"
+                + (cells.size() == 1 ? "it" : "them") + ". See the working for each value.");
         for (CellCheck cell : cells.subList(0, Math.min(MOST_WRONG, cells.size()))) {
             Label words = new Label(told.place(cell.pixel()) + ": " + cell.byHand().text() + " is "
                     + cell.distance() + ".");
             words.setMaxWidth(Double.MAX_VALUE);
             HBox.setHgrow(words, Priority.ALWAYS);
-            HBox row = new HBox(words, way("Go there", cell.pixel()));
+            HBox row = new HBox(words, way("Show cell", cell.pixel()));
             row.getStyleClass().add("slip-wrong");
             content.getChildren().add(row);
         }
@@ -257,7 +258,7 @@ public final class SlipsPane extends ScrollPane {
             return slip.done().flatMap(done -> bench.shown().operation().map(right -> {
                 Working ours = right.explain(pixel);
                 Working theirs = done.explain(pixel);
-                HBox both = new HBox(card("Right, " + Words.place(pixel, bench.looking().display()), ours, ours.partsAt(theirs)),
+                HBox both = new HBox(card("Correct, " + Words.place(pixel, bench.looking().display()), ours, ours.partsAt(theirs)),
                         card("With the slip", theirs, ours.partsAt(theirs)));
                 both.getStyleClass().add("slip-workings");
                 return both;
@@ -285,7 +286,7 @@ public final class SlipsPane extends ScrollPane {
             if (n != partsAt) {
                 label.setText("  " + label.getText());
             } else {
-                // Not only in colour: here the two part.
+                // Not only in color: here the two part.
                 label.setText("▸ " + label.getText().stripTrailing());
                 label.getStyleClass().add("parts");
             }

@@ -6,7 +6,7 @@ import pixeron.app.bench.parts.Words;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Whole;
 import pixeron.byhand.Check;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.color.Abreast;
 import pixeron.byhand.slip.search.Explanation;
 import pixeron.byhand.slip.search.Findings;
 import pixeron.image.Pixel;

@@ -118,7 +118,7 @@ public final class WorkingPane extends BorderPane {
         bench.walking().walkProperty().subscribe(walk -> walked.request());
         bench.walking().playingProperty().subscribe(isOn -> render());
         bench.looking().hintsProperty().subscribe(taken -> render());
-        bench.looking().colourViewProperty().subscribe(view -> render());
+        bench.looking().colorViewProperty().subscribe(view -> render());
         bench.walking().mistakeProperty().subscribe(found -> render());
         theme.paletteProperty().subscribe(palette -> {
             empty();
@@ -196,7 +196,7 @@ public final class WorkingPane extends BorderPane {
     private void show(Explained explained, Shown shown, Pixel picked) {
         Walking walking = bench.walking();
         if (bench.isCovered(picked)) {
-            showHint(bench.isWithheld() ? Withheld.WORDS : "Covered while you look for the mistake alone; hints are in the tab Slips.");
+            showHint(bench.isWithheld() ? Withheld.WORDS : "Covered while you find the mistake yourself. For hints, see the Slips tab.");
         } else if (walking.isSeen(picked)) {
             working = workingOf(explained, picked);
             show(working.lines());
@@ -208,9 +208,9 @@ public final class WorkingPane extends BorderPane {
             // Who guesses sees all terms; who watches sees them come.
             int taken = isGuess ? Walk.ALL : walking.code().map(code -> code.cells(walking.moment())).orElse(0);
             show(PartialWorking.lines(workingOf(explained, picked), taken, isGuess
-                    ? "until you write your value by hand" : "until the walk writes the value"));
+                    ? "until you enter your value by hand" : "until the walk writes the value"));
         } else {
-            showHint("The walk has not come here yet.");
+            showHint("The walk has not reached this yet.");
             lines.add(walkHere, 0, 1, 2, 1);
         }
     }
@@ -241,14 +241,14 @@ public final class WorkingPane extends BorderPane {
     }
 
     private void showHint(Shown shown) {
-        showHint(shown.operation().filter(Operation::isSpread).isPresent() ? "This value of Before counts in every value of After; pick one of those."
-                : shown.operation().isPresent() ? "This pixel of Before went nowhere: no pixel of the result stands for it."
+        showHint(shown.operation().filter(Operation::isSpread).isPresent() ? "Every value of After depends on this value. Pick a pixel of After."
+                : shown.operation().isPresent() ? "No pixel of the result uses this pixel of Before."
                 : shown.position() < 0
-                ? (bench.isDrawable() ? "This is the image itself: type into a cell of Before to change its value."
-                        : "This is the image itself, in colour.") + " Add or select a step, and the working of the picked pixel stands here."
+                ? (bench.isDrawable() ? "This is the image itself. To change a value, type into a cell of Before."
+                        : "This is the image itself, in color.") + " Add or select a step to see the working of the picked pixel here."
                 : shown.failure().isPresent()
-                        ? "The step has no result, so there is nothing to work out. The reason stands at the left."
-                : "The step is off and passes its input on.");
+                        ? "The step has no result. See the message at the step on the left."
+                : "The step is off. Its result is its input.");
     }
 
     private void showCallout(Shown shown, Pixel picked) {
@@ -259,7 +259,7 @@ public final class WorkingPane extends BorderPane {
         shown.check().cells().stream().filter(c -> c.pixel().equals(picked)).findFirst().ifPresent(check -> {
             boolean isFollowing = shown.following().pixels().contains(picked);
             callout(check, isFollowing, isFollowing
-                    ? "You wrote " + check.byHand().text() + ". Right, given " + given(shown, picked) + "."
+                    ? "You wrote " + check.byHand().text() + ". Correct, given " + given(shown, picked) + "."
                     : words(check, shown.slips()) + wrongPart(check, shown));
         });
     }
@@ -278,7 +278,7 @@ public final class WorkingPane extends BorderPane {
         callout.getChildren().setAll(mark, words);
     }
 
-    /** Of a pixel with colour every channel that is wrong is named, and what explains the first of them. */
+    /** Of a pixel with color every channel that is wrong is named, and what explains the first of them. */
     private void showWhole(Whole whole, Pixel picked) {
         Map<String, CellCheck> written = whole.work().at(picked);
         if (written.isEmpty()) {
@@ -289,8 +289,8 @@ public final class WorkingPane extends BorderPane {
         if (wrong.isEmpty()) {
             CellCheck first = written.values().iterator().next();
             boolean isFollowing = written.values().stream().anyMatch(cell -> cell.state() != Verdict.AGREES);
-            callout(first, isFollowing, "You wrote " + listed(written) + ". " + (isFollowing ? "Right, given your values of the step before."
-                    : "That agrees."));
+            callout(first, isFollowing, "You wrote " + listed(written) + ". " + (isFollowing ? "Correct, given your values of the step before."
+                    : "This value agrees."));
             return;
         }
         CellCheck first = wrong.values().iterator().next();
@@ -315,14 +315,14 @@ public final class WorkingPane extends BorderPane {
     private static String words(CellCheck check, List<Explanation> slips) {
         String wrote = "You wrote " + check.byHand().text() + worth(check) + ". ";
         if (check.state() == Verdict.AGREES) {
-            return wrote + "That agrees.";
+            return wrote + "This value agrees.";
         } else if (check.state() == Verdict.NOT_UNDERSTOOD) {
-            return wrote + "That is neither a number nor an expression. " + check.byHand().problem();
+            return wrote + "This is neither a number nor an expression. " + check.byHand().problem();
         }
         Optional<Explanation> slip = slips.stream().filter(s -> s.pixels().contains(check.pixel())).findFirst();
         return wrote + slip.map(Explanation::text).orElseGet(() -> check.state() == Verdict.NOT_ROUNDED
-                ? "That is right before rounding and overflow."
-                : "It " + HandPainter.words(check) + "; no slip that is known explains it.");
+                ? "This is the correct value before rounding and overflow."
+                : "It " + HandPainter.words(check) + "; no known slip explains it.");
     }
 
     /** Which part of an expression is wrong, where that can be said. */

@@ -54,7 +54,7 @@ public final class CoverPainter implements Painter {
 
     /** @return what lies over pixels that nothing is ever written to */
     public static CoverPainter holes(Predicate<Pixel> isWritten, int rows, int columns, Theme theme) {
-        return new CoverPainter(isWritten, null, rows, columns, "a hole, nothing is written here", theme);
+        return new CoverPainter(isWritten, null, rows, columns, "a hole: no value is written here", theme);
     }
 
     @Override

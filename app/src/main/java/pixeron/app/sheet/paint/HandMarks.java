@@ -11,7 +11,7 @@ import pixeron.number.Decimals;
 /**
  * The mark of a value by hand: a tick for one that agrees, a triangle up or down with the difference for one that differs, ≈
  * for one that is right before rounding, ? for one that is not understood, ↳ for one that follows from an earlier slip. The
- * marks differ in shape as well as in colour.
+ * marks differ in shape as well as in color.
  */
 final class HandMarks {
 

@@ -22,7 +22,7 @@ import pixeron.number.Value;
  * Draws what the person wrote, with a mark on every cell: a tick for one that agrees, a triangle up or down with the
  * difference for one that differs, ≈ for one that is right before rounding, ? for one that is not understood. The
  * marks differ in shape as
- * well as in colour.
+ * well as in color.
  */
 public final class HandPainter implements Painter {
 
@@ -107,7 +107,7 @@ public final class HandPainter implements Painter {
             return "not filled";
         }
         CellCheck check = areMarksShown ? checks.get(pixel) : null;
-        return value.text() + (check == null ? "" : following.contains(pixel) ? ", right for your own earlier values"
+        return value.text() + (check == null ? "" : following.contains(pixel) ? ", correct for your own earlier values"
                 : ", " + words(check));
     }
 
@@ -120,9 +120,9 @@ public final class HandPainter implements Painter {
         return switch (check.state()) {
             case AGREES -> "agrees";
             case DIFFERS -> differs(check.difference().orElseThrow());
-            case NOT_ROUNDED -> "right before rounding";
-            case FOLLOWS -> "right for your own earlier values";
-            case NOT_UNDERSTOOD -> "not understood";
+            case NOT_ROUNDED -> "correct before rounding";
+            case FOLLOWS -> "correct for your own earlier values";
+            case NOT_UNDERSTOOD -> "not valid";
         };
     }
 }

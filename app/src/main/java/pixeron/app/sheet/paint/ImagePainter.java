@@ -13,7 +13,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 
 /**
- * Draws samples: as a picture while cells are small, as coloured cells with numbers as soon as they fit.
+ * Draws samples: as a picture while cells are small, as colored cells with numbers as soon as they fit.
  *
  * <p>Cost: only what is visible is read.
  */

@@ -45,7 +45,7 @@ final class Lines {
         }
     }
 
-    /** A lit cell has its corners marked, so that its colour and number stay, and the whole frame of the picked one is told from it by its form. */
+    /** A lit cell has its corners marked, so that its color and number stay, and the whole frame of the picked one is told from it by its form. */
     static void paintLit(GraphicsContext graphics, Color lit, double x, double y, double width, double height) {
         double length = Math.max(LEAST_CORNER, Math.floor(CORNER * Math.min(width, height)));
         for (int corner = 0; corner < 4; corner++) {

@@ -19,7 +19,7 @@ import pixeron.look.PixelSet;
  */
 abstract class Picture {
 
-    /** What is not lit keeps this part of its colour. */
+    /** What is not lit keeps this part of its color. */
     private static final double UNLIT = 0.4;
 
     private final Frame frame;

@@ -5,7 +5,7 @@ import pixeron.app.model.Described;
 import pixeron.app.model.Display;
 import pixeron.app.model.Scale;
 
-/** The colours of an image's values on the screen, and the ink that can be read on each. */
+/** The colors of an image's values on the screen, and the ink that can be read on each. */
 public final class Tones {
 
     /** Where black and white have the same contrast, at least 4.5 : 1 each. */
@@ -28,7 +28,7 @@ public final class Tones {
         low = ends.low();
         factor = (Scale.STEPS - 1) / Math.max(ends.high() - ends.low(), 1e-12);
         for (int place = 0; place < Scale.STEPS; place++) {
-            int argb = scale.colour(place);
+            int argb = scale.color(place);
             fills[place] = Color.rgb(argb >> 16 & 0xFF, argb >> 8 & 0xFF, argb & 0xFF);
             inks[place] = ink(fills[place]);
         }
@@ -64,19 +64,19 @@ public final class Tones {
 
     /** @return the point for a value, as 0xAARRGGBB */
     int point(double value) {
-        return scale.colour(place(value));
+        return scale.color(place(value));
     }
 
     /** @return the point for the sample at a row-major offset, as 0xAARRGGBB */
     int pointAt(int offset) {
-        return scale.colour(placeAt(offset));
+        return scale.color(placeAt(offset));
     }
 
     Color fill(int place) {
         return fills[place];
     }
 
-    /** @return black or white, whichever has more contrast on the colour of that place */
+    /** @return black or white, whichever has more contrast on the color of that place */
     Color ink(int place) {
         return inks[place];
     }

@@ -181,7 +181,7 @@ public final class Viewport {
     }
 
     /** Moves so that a place in the image comes into the middle of the sheet, as far as the image reaches. */
-    public void centre(double column, double row) {
+    public void center(double column, double row) {
         moveTo(column - across() / 2, row - down() / 2);
     }
 

@@ -58,13 +58,13 @@ class HistogramPlotTest extends ApplicationTest {
         return reader[0];
     }
 
-    /** @return how many pixels of a column on the screen have the colour */
-    private static int tall(PixelReader reader, double x, Color colour) {
+    /** @return how many pixels of a column on the screen have the color */
+    private static int tall(PixelReader reader, double x, Color color) {
         int tall = 0;
         for (int y = 0; y < HEIGHT - 20; y++) {
             Color found = reader.getColor((int) x, y);
-            tall += Math.abs(found.getRed() - colour.getRed()) + Math.abs(found.getGreen() - colour.getGreen())
-                    + Math.abs(found.getBlue() - colour.getBlue()) < 0.02 ? 1 : 0;
+            tall += Math.abs(found.getRed() - color.getRed()) + Math.abs(found.getGreen() - color.getGreen())
+                    + Math.abs(found.getBlue() - color.getBlue()) < 0.02 ? 1 : 0;
         }
         return tall;
     }
@@ -84,7 +84,7 @@ class HistogramPlotTest extends ApplicationTest {
             assertThat(tall(reader, 88, theme.palette().before()) / most).isEqualTo(0.25, within(0.02));
             assertThat(tall(reader, 128, theme.palette().before())).as("none of level 3").isZero();
             assertThat(tall(reader, 24, theme.palette().after()) / most).isEqualTo(1, within(0.02));
-            assertThat(tall(reader, 24, theme.palette().before())).as("the other bar is another colour").isZero();
+            assertThat(tall(reader, 24, theme.palette().before())).as("the other bar is another color").isZero();
         }
     }
 

@@ -9,7 +9,7 @@ import pixeron.step.Step;
 import pixeron.step.Way;
 
 /**
- * The value was neither rounded nor brought into 0 … M: two things left out, so it comes after the single ones.
+ * The value was neither rounded nor brought into 0–M: two things left out, so it comes after the single ones.
  *
  * <p>Gives the exact value where both rounding and overflow would change something. Source: docs/slips.md.
  */
@@ -24,7 +24,7 @@ public final class LeftUnfinished implements Slip {
     public List<Way> ways(Operation right) {
         Step step = right.step();
         return step.rounding() == Rounding.NONE || step.overflow() == Overflow.KEEP ? List.of()
-                : List.of(Way.unrounded("the value is neither rounded nor brought into 0 … " + right.frame().maximumLevel(),
+                : List.of(Way.unrounded("the value is neither rounded nor clipped to 0–" + right.frame().maximumLevel(),
                         step.with(Rounding.NONE).with(Overflow.KEEP), right));
     }
 }

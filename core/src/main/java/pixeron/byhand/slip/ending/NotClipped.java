@@ -8,7 +8,7 @@ import pixeron.step.Step;
 import pixeron.step.Way;
 
 /**
- * A value outside 0 … M was left as it was, where it should be clipped or go round.
+ * A value outside 0–M was left as it was, where it should be clipped or go round.
  *
  * <p>Gives the rounded value, where it is below 0 or above M of the result. Source: docs/slips.md.
  */
@@ -22,8 +22,8 @@ public final class NotClipped implements Slip {
     @Override
     public List<Way> ways(Operation right) {
         Step step = right.step();
-        String words = step.overflow() == Overflow.WRAP ? " do not go round but stay" : " are not clipped";
-        return step.overflow() == Overflow.KEEP ? List.of() : List.of(Way.of("values outside 0 … "
+        String words = step.overflow() == Overflow.WRAP ? " are not wrapped around" : " are not clipped";
+        return step.overflow() == Overflow.KEEP ? List.of() : List.of(Way.of("values outside 0–"
                 + right.frame().maximumLevel() + words, step.with(Overflow.KEEP), right));
     }
 }

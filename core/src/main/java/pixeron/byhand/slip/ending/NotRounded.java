@@ -10,7 +10,7 @@ import pixeron.step.Way;
 /**
  * The value was left with its fraction.
  *
- * <p>Gives the exact value, where it is no whole number, brought into 0 … M as the step says. Source:
+ * <p>Gives the exact value, where it is no whole number, brought into 0–M as the step says. Source:
  * docs/slips.md.
  */
 public final class NotRounded implements Slip {

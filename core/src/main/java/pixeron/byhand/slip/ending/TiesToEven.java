@@ -24,6 +24,6 @@ public final class TiesToEven implements Slip {
     public List<Way> ways(Operation right) {
         Step step = right.step();
         return !step.has(Common.ROUNDING) || step.rounding() == Rounding.NEAREST_EVEN ? List.of()
-                : Way.tried("halves are rounded to the even neighbor", () -> step.with(Rounding.NEAREST_EVEN), right);
+                : Way.tried("ties are rounded to even", () -> step.with(Rounding.NEAREST_EVEN), right);
     }
 }

@@ -8,7 +8,7 @@ import pixeron.step.Step;
 import pixeron.step.Way;
 
 /**
- * A value outside 0 … M went round instead of being clipped.
+ * A value outside 0–M went round instead of being clipped.
  *
  * <p>Gives rounded mod (M + 1) with M of the result, where it is below 0 or above M. Source: docs/slips.md.
  */
@@ -23,7 +23,7 @@ public final class Wrapped implements Slip {
     public List<Way> ways(Operation right) {
         Step step = right.step();
         return step.overflow() != Overflow.CLIP ? List.of()
-                : List.of(Way.of("values outside 0 … " + right.frame().maximumLevel() + " wrap round (mod "
+                : List.of(Way.of("values outside 0–" + right.frame().maximumLevel() + " wrap around (mod "
                         + (right.frame().maximumLevel() + 1) + ") instead of being clipped", step.with(Overflow.WRAP), right));
     }
 }

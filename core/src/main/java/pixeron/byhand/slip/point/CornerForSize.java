@@ -25,8 +25,8 @@ public final class CornerForSize implements Slip {
         List<Way> ways = new ArrayList<>();
         right.step().arguments().find(StepType.AREA).ifPresent(area -> area.misread().filter(other ->
                 other.isInside(right.before().frame()))
-                .forEach(other -> ways.addAll(Way.tried("the area \"" + area + "\" is taken for \"" + other
-                        + "\": its last pixel and its size are mixed up", () -> right.step().with(StepType.AREA, other), right))));
+                .forEach(other -> ways.addAll(Way.tried("the area \"" + area + "\" is read as \"" + other
+                        + "\": the last pixel is used as the size, or vice versa", () -> right.step().with(StepType.AREA, other), right))));
         return ways;
     }
 }

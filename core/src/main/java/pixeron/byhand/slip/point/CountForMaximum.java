@@ -35,7 +35,7 @@ public final class CountForMaximum implements Slip {
         Step step = right.step();
         int maximum = right.before().maximumLevel();
         Value count = Rational.of(maximum + 1);
-        String words = "M + 1 = " + (maximum + 1) + " is taken for M = " + maximum;
+        String words = "M + 1 = " + (maximum + 1) + " is used instead of M = " + maximum;
         boolean isClipped = step.has(Common.OVERFLOW) && step.overflow() == Overflow.CLIP;
         for (Step ending : isClipped ? List.of(step, step.with(Overflow.KEEP)) : List.of(step)) {
             ending.bind(right.inputs()).withNumber("M", count).ifPresent(done -> ways.add(Way.of(words, done)));

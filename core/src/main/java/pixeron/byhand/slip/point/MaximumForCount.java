@@ -28,10 +28,10 @@ public final class MaximumForCount implements Slip {
         if (right.step().overflow() == Overflow.WRAP) {
             // What wraps at M is what would wrap at the M + 1 of the next smaller maximum.
             right.finished(new Finish(right.step().rounding(), Overflow.WRAP, maximum - 1)).ifPresent(done -> ways.add(Way.of(
-                    "values wrap round mod M = " + maximum + " instead of mod M + 1", done)));
+                    "values wrap around mod M = " + maximum + " instead of mod M + 1", done)));
         }
         right.withNumber("L", Rational.of(right.before().maximumLevel())).ifPresent(done ->
-                ways.add(Way.of("M is taken for L = M + 1", done)));
+                ways.add(Way.of("M is used instead of L = M + 1", done)));
         return ways;
     }
 }

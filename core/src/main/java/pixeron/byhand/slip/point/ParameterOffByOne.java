@@ -34,7 +34,7 @@ public final class ParameterOffByOne implements Slip {
                     Rational given = amount.resolve(right.before().maximumLevel());
                     for (Rational one : List.of(Rational.ONE, Rational.ONE.negated())) {
                         String text = Decimals.print(given.plus(one));
-                        ways.addAll(Way.tried(number.key() + " is taken as " + text + " instead of "
+                        ways.addAll(Way.tried(number.title() + " (" + number.key() + ") is " + text + " instead of "
                                 + Decimals.print(given), () -> step.with(number, number.parse(text)), right));
                     }
                 });

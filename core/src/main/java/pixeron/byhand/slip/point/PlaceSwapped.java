@@ -24,7 +24,7 @@ public final class PlaceSwapped implements Slip {
     @Override
     public List<Way> ways(Operation right) {
         return right.step().arguments().find(StepType.AREA).stream().flatMap(area -> area.swapped().filter(other -> other.isInside(right.before().frame()))
-                .flatMap(other -> Way.tried("the area \"" + area + "\" is taken for \"" + other + "\": row and column are swapped", () ->
+                .flatMap(other -> Way.tried("the area \"" + area + "\" is read as \"" + other + "\": row and column are swapped", () ->
                         right.step().with(StepType.AREA, other), right).stream())).toList();
     }
 }

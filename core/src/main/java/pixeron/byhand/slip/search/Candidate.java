@@ -40,7 +40,7 @@ final class Candidate {
     private boolean isTriedAtOnce;
     /** Levels of all places can be asked for. */
     private boolean isReady;
-    /** All values as levels in reading order, where they are not those of an image of levels. */
+    /** All values as levels in reading order, where they are not those of an image with levels. */
     private int[] levels;
 
     /** @param ids the slip, or the two of them */

@@ -45,7 +45,7 @@ public final class KnownSlips {
             "ties-to-even", "not-clipped", "wrapped", "count-for-maximum", "maximum-for-count", "wrong-operation", "strictness", "no-else",
             "other-gray-rule", "channels-swapped", "transparency-ignored", "corner-for-size", "place-swapped", "counted-from-one", "turned-other-way", "flipped-other-way",
             "other-grid", "nearest-for-linear", "order-swapped", "one-plus-forgotten", "not-absolute", "degrees-for-radians", "period-for-cycles", "other-energy", "one-value-more",
-            "sigma-forgotten", "not-centred", "not-divided", "sign-of-angle", "pair-forgotten", "one-direction-only", "parameter-off-by-one",
+            "sigma-forgotten", "not-centered", "not-divided", "sign-of-angle", "pair-forgotten", "one-direction-only", "parameter-off-by-one",
             "black-white-swapped", "stretch-for-equalize", "share-not-running", "share-from-first", "share-plain", "border-zero",
             "border-repeat", "border-mirror-half", "border-mirror-whole", "border-wrap", "border-keep", "border-inside",
             "kernel-turned", "kernel-transposed", "divisor-missing", "offset-missing", "written-in-place",

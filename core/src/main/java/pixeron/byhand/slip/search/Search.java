@@ -146,7 +146,7 @@ final class Search {
         int found = best;
         return new Found(candidates.get(possible[best]), cells, IntStream.range(best + 1, all.size())
                 .filter(n -> all.get(n).equals(cells)).mapToObj(n -> candidates.get(possible[n])).filter(other ->
-                        ColourSlips.isOfPacked(candidates.get(possible[found])) || !ColourSlips.isOfPacked(other)).toList());
+                        ColorSlips.isOfPacked(candidates.get(possible[found])) || !ColorSlips.isOfPacked(other)).toList());
     }
 
     /** @return the cells that a candidate explains; none as soon as it contradicts a cell or explains too few */
@@ -204,12 +204,12 @@ final class Search {
                 !other.ids().equals(found.candidate().ids())).collect(Collectors.toMap(Candidate::ids, other -> other.way().words(),
                         (first, other) -> first, LinkedHashMap::new)).values().stream().limit(MOST_NAMED).toList();
         if (!same.isEmpty()) {
-            return "The same values come out when " + String.join(", or when ", same) + "; your numbers on the way would tell.";
+            return "You would get the same values when " + String.join(", or when ", same) + ". Your intermediate values would show which.";
         }
-        return rival.map(other -> few + " not enough to tell it from another slip: the same comes out when "
-                + other.candidate().way().words() + ". Fill " + other.telling().pixel() + ": "
-                + Decimals.working(other.telling().here()) + " speaks for the first, "
-                + Decimals.working(other.telling().there()) + " for the other.").orElseGet(() ->
-                explains >= MANY ? "" : "Only " + explains + " cells speak for it, but no other slip that is known gives them.");
+        return rival.map(other -> few + " too few to decide: you would get the same values when "
+                + other.candidate().way().words() + ". Enter a value at " + other.telling().pixel() + ": "
+                + Decimals.working(other.telling().here()) + " supports the first, "
+                + Decimals.working(other.telling().there()) + " supports the other.").orElseGet(() ->
+                explains >= MANY ? "" : "Only " + explains + " cells support this, but no other known slip gives these values.");
     }
 }

@@ -34,8 +34,8 @@ public final class ShapeSlip {
      */
     public static Optional<Explanation> of(Frame written, Operation right) {
         return right.step().type().misread(right).filter(written::isSized).findFirst().map(frame -> new Explanation(
-                List.of("corner-for-size"), new Claim(0, 0), "The table has " + written.size() + " cells in place of " + right.frame().size()
-                + ": that is the rectangle when its last pixel and its size are mixed up.", Certainty.UNSAID, List.of(),
+                List.of("corner-for-size"), new Claim(0, 0), "The table has " + written.size() + " cells instead of " + right.frame().size()
+                + ": this is the rectangle that you get when the last pixel is used as the size.", Certainty.UNSAID, List.of(),
                 Optional.empty()));
     }
 }

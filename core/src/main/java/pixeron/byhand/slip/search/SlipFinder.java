@@ -11,7 +11,7 @@ import pixeron.byhand.CellCheck;
 import pixeron.byhand.Check;
 import pixeron.byhand.Claim;
 import pixeron.byhand.Verdict;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.color.Abreast;
 import pixeron.byhand.slip.search.Explanation.Certainty;
 import pixeron.byhand.slip.sheet.SingleCell;
 import pixeron.byhand.slip.sheet.Unchanged;
@@ -50,9 +50,9 @@ public final class SlipFinder {
         this(operation, progress -> singles(operation, progress), progress -> Pairs.of(operation, progress));
     }
 
-    /** Finds slips in values of all faces of a colour image. */
+    /** Finds slips in values of all faces of a color image. */
     public SlipFinder(Abreast faces) {
-        this(faces, progress -> ColourSlips.of(faces, progress), progress -> List.of());
+        this(faces, progress -> ColorSlips.of(faces, progress), progress -> List.of());
     }
 
     private SlipFinder(Explained right, Function<Progress, List<Candidate>> singles, Function<Progress, List<Candidate>> pairs) {

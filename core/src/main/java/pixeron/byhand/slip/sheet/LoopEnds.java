@@ -50,7 +50,7 @@ public final class LoopEnds implements Slip {
         Frame frame = right.frame();
         int row = isAtStart ? 0 : frame.rows() - 1;
         int column = isAtStart ? 0 : frame.columns() - 1;
-        String words = isAtStart ? "the loop over %s begins at 1" : "the loop over %s ends before the last";
+        String words = isAtStart ? "the loop over %s starts at 1" : "the loop over %s stops before the last";
         // All but the ends is as it should be, in every way: worked out once for all of them.
         Explained rest = KnownValues.of(right);
         List<Way> ways = new ArrayList<>();
@@ -61,14 +61,14 @@ public final class LoopEnds implements Slip {
     }
 
     private static void add(List<Way> ways, String words, Predicate<Pixel> isLeftOut, Operation right, Explained rest) {
-        ways.add(Way.of(words + ", and there is 0", pixel -> isLeftOut.test(pixel) ? Rational.ZERO : rest.value(pixel)));
+        ways.add(Way.of(words + ", so these cells are 0", pixel -> isLeftOut.test(pixel) ? Rational.ZERO : rest.value(pixel)));
         boolean isSameSize = right.before().rows() == right.frame().rows() && right.before().columns() == right.frame().columns();
         if (isSameSize) {
-            ways.add(Way.of(words + ", and what was there stays", pixel -> isLeftOut.test(pixel) ? before(right, pixel) : rest.value(pixel)));
+            ways.add(Way.of(words + ", so these cells keep their old values", pixel -> isLeftOut.test(pixel) ? before(right, pixel) : rest.value(pixel)));
         }
     }
 
     private static Value before(Operation right, Pixel pixel) {
-        return Optional.of(pixel).filter(right.before()::contains).map(right.before()::value).orElseThrow(() -> PixeronException.of("Nothing was there."));
+        return Optional.of(pixel).filter(right.before()::contains).map(right.before()::value).orElseThrow(() -> PixeronException.of("These cells have no old value."));
     }
 }

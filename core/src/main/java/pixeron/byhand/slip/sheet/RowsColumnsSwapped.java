@@ -21,7 +21,7 @@ public final class RowsColumnsSwapped implements PlaceSlip {
 
     @Override
     public List<Way> moved(Function<Pixel, Value> result, Operation right) {
-        return right.frame().rows() != right.frame().columns() ? List.of() : List.of(Way.of("rows and columns are exchanged", pixel ->
+        return right.frame().rows() != right.frame().columns() ? List.of() : List.of(Way.of("rows and columns are swapped", pixel ->
                 result.apply(new Pixel(pixel.column(), pixel.row()))));
     }
 }

@@ -30,7 +30,7 @@ public final class ShiftedByOne implements PlaceSlip {
     public List<Way> moved(Function<Pixel, Value> result, Operation right) {
         List<Way> ways = new ArrayList<>();
         DIRECTIONS.entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(way ->
-                ways.add(Way.of("everything is written one place too far " + way.getKey(), pixel -> {
+                ways.add(Way.of("all values are one position too far " + way.getKey(), pixel -> {
                     int row = pixel.row() - way.getValue().row();
                     int column = pixel.column() - way.getValue().column();
                     if (row < 0 || column < 0 || !right.contains(new Pixel(row, column))) {

@@ -23,7 +23,7 @@ public record SingleCell(String id, String words) {
         String right = Decimals.table(cell.value());
         String byHand = Decimals.table(written.get());
         if (isSwapped(right, byHand)) {
-            return Optional.of(new SingleCell("digits-swapped", "has two digits in each other's place: " + byHand + " for "
+            return Optional.of(new SingleCell("digits-swapped", "has two digits swapped: " + byHand + " for "
                     + right));
         } else if (written.get().minus(cell.value()).absolute().equals(Rational.ONE)) {
             return Optional.of(new SingleCell("one-unit-off", "is one too " + (written.get().compareValue(cell.value()) > 0

@@ -1,7 +1,7 @@
 package pixeron.byhand.slip.sheet;
 
 import pixeron.byhand.Check;
-import pixeron.byhand.colour.Abreast;
+import pixeron.byhand.color.Abreast;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
@@ -38,7 +38,7 @@ public final class Unchanged {
 
     /** Returns the way in which every value stays as it was; {@link #isPossible} holds. */
     public static Way of(Explained right) {
-        return Way.of("every value stays as it was before the step", pixel -> before(right, pixel));
+        return Way.of("every value is unchanged", pixel -> before(right, pixel));
     }
 
     private static Value before(Explained right, Pixel pixel) {

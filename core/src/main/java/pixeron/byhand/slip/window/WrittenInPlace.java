@@ -33,7 +33,7 @@ public final class WrittenInPlace implements Slip {
         Frame frame = right.frame();
         for (ScanOrder order : frame.count() <= MOST_PIXELS ? ScanOrder.values() : new ScanOrder[0]) {
             InPlace.of(right, Visits.of(order, frame.rows(), frame.columns()), Progress.NONE)
-                    .ifPresent(done -> ways.add(Way.of("values already written are read again, " + order.title(), done)));
+                    .ifPresent(done -> ways.add(Way.of("results are written into the input and read again, " + order.title(), done)));
         }
         return ways;
     }
