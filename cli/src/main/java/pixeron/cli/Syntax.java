@@ -116,7 +116,7 @@ final class Syntax {
 
     /** How a command answers that has several ways; the names of the constants are the words. */
     <T extends Enum<T>> Argument<T> format(Class<T> type) {
-        return add(OptionSpec.builder("--format").paramLabel("<format>").type(type).defaultValue("text").description("${COMPLETION-CANDIDATES}; default ${DEFAULT-VALUE}."));
+        return add(OptionSpec.builder("--format").paramLabel("<format>").type(type).defaultValue("text").description("${COMPLETION-CANDIDATES}; default: ${DEFAULT-VALUE}."));
     }
 
     private <T> Argument<T> add(OptionSpec.Builder builder) {

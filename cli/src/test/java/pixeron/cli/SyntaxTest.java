@@ -85,6 +85,6 @@ class SyntaxTest {
     void theHelpNamesEveryWordOnce() {
         assertThat(read("--help")).isZero();
         assertThat(said.toString()).contains("Prints a proof.", "What is printed.", "Printed after it.", "Written below it.", "How many; default 2.",
-                "text, json; default text.", "With little ink.", "An ink; repeat for several.").doesNotContain("DONE");
+                "text, json; default: text.", "With little ink.", "An ink; repeat for several.").doesNotContain("DONE");
     }
 }
