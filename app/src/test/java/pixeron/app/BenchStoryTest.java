@@ -155,7 +155,7 @@ class BenchStoryTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("0");
         settle();
-        assertThat(shownText()).contains("Give a number other than 0");
+        assertThat(shownText()).contains("divisor=0 is not allowed. Give a number other than 0.");
         assertThat(after()).isEqualTo(before);
         push(KeyCode.SHORTCUT, KeyCode.A);
         push(KeyCode.DELETE);

@@ -73,7 +73,7 @@ class ByHandCommandsTest extends CommandTest {
     void theNumbersOnTheWayToAPixelAreChecked() throws IOException {
         Path hand = write("hand.csv", "exact,rounded\n68.5,68\n");
         assertThat(pixeron("check", image, "--step", HALF, "--by-hand", hand, "--table", "pixel 0,0")).isEqualTo(1);
-        assertThat(output).contains("68.5 was rounded down instead of to nearest");
+        assertThat(output).contains("Rounded down, rounded: 68.5 was rounded down instead of to nearest.");
         assertBad("has no table", "check", image, "--step", HALF, "--by-hand", hand, "--table", "pixel 9,9");
     }
 

@@ -421,7 +421,7 @@ class CommandsTest extends CommandTest {
         assertThat(pixeron("check", first, "--image", "p=" + second, "--step", "combine with=p by=difference overflow=keep", "--by-hand",
                 write("swapped.csv", "3,0\n-2,-1\n"))).isEqualTo(1);
         assertThat(output).contains("Operands swapped:");
-        assertBad("--image second.csv has no name", "run", first, "--image", "second.csv", "--out", out);
+        assertBad("--image second.csv has no name. Use NAME=FILE", "run", first, "--image", "second.csv", "--out", out);
         assertBad("--image p= has no file", "run", first, "--image", "p=", "--out", out);
         assertBad("--image uses the name p twice", "run", first, "--image", "p=" + second, "--image", "p=" + first, "--out", out);
         assertBad("“self” is not a valid name for an image", "run", first, "--image", "self=" + second, "--out", out);

@@ -50,7 +50,7 @@ class ExerciseCommandsTest extends CommandTest {
         Path sheets = folder.resolve("sheets");
         assertThat(pixeron("worksheet", exercise, "--variants=2", "--out", sheets, "--paper=letter")).isZero();
         assertThat(output).contains("Wrote 11 files for 2 variants");
-        assertBad("Add --replace, or choose another folder", "worksheet", exercise, "--variants=3", "--out", sheets);
+        assertBad("already exists and may contain answers. Add --replace, or choose another folder.", "worksheet", exercise, "--variants=3", "--out", sheets);
         assertThat(pixeron("worksheet", exercise, "--variants=2", "--out", sheets, "--paper=letter", "--replace")).isZero();
         Path blank = sheets.resolve(variants.variant(2).code() + ".csv");
         String filled = Files.readString(blank).replaceFirst("name,", "name,Kim").replaceFirst("\n0,\r?\n", "\n0,0\n");
@@ -84,7 +84,7 @@ class ExerciseCommandsTest extends CommandTest {
         assertThat(pixeron("mark", exercise, answers, "--out", results, "--grades", folder.resolve("grades.csv"), "--people", people, "--columns", "id=Student,name,points")).isZero();
         assertThat(output).contains("no answer: 1 (=Noa)");
         assertThat(rows("grades.csv")).containsExactly(List.of("Student", "name", "points"), List.of("17", "Kim", "16"), List.of("18", "'=Noa", ""));
-        assertBad("is an input of this command", "mark", exercise, answers, "--out", results, "--grades", people, "--people", people);
+        assertBad("is an input of this command. Give the output another name.", "mark", exercise, answers, "--out", results, "--grades", people, "--people", people);
         assertBad("pixeron: --people needs --grades FILE.\n", "mark", exercise, answers, "--out", results, "--people", people);
         assertBad("The grades and the results cannot have the same name", "mark", exercise, answers, "--out", results, "--grades", results);
         assertBad("Give the grades another name", "mark", exercise, answers, "--out", results, "--grades", answers.resolve("Kim.csv"));
@@ -99,7 +99,7 @@ class ExerciseCommandsTest extends CommandTest {
         Path feedback = folder.resolve("feedback");
         assertThat(pixeron("mark", exercise, answers, "--out", results, "--feedback", feedback)).isEqualTo(1);
         assertThat(feedback.toFile().list()).containsExactly("Kim.pdf");
-        assertBad("Add --replace, or choose another folder", "mark", exercise, answers, "--out", results, "--feedback", feedback);
+        assertBad("Kim.pdf already exists. Add --replace, or choose another folder.", "mark", exercise, answers, "--out", results, "--feedback", feedback);
         assertThat(pixeron("mark", exercise, answers, "--out", results, "--feedback", feedback, "--feedback-format=html")).isEqualTo(1);
         assertThat(Files.readString(feedback.resolve("Kim.html"))).contains("16 of 16 points");
         assertBad("pixeron: \"doc\" is not a valid feedback format. Use pdf or html.\n", "mark", exercise, answers, "--out", results, "--feedback", feedback, "--feedback-format=doc");
@@ -116,7 +116,7 @@ class ExerciseCommandsTest extends CommandTest {
         Path results = folder.resolve("results.csv");
         assertThat(pixeron("mark", exercise, folder.resolve("Kim.csv"), folder.resolve("Lee.csv"), "--out", results)).isZero();
         assertThat(pixeron("mark", exercise, folder, "--out", results)).isEqualTo(2);
-        assertThat(error).contains("already exists among the answers");
+        assertThat(error).contains("already exists among the answers. Add --replace");
         assertThat(pixeron("mark", exercise, folder, "--out", results, "--reports", folder.resolve("reports"), "--replace")).isEqualTo(1);
         assertThat(rows("results.csv").get(0)).startsWith("name", "code", "filled", "agree", "follow", "differ", "first slip", "first slip title", "where it starts", "points", "points part 1", "points part 2",
                 "comment", "file", "problem");

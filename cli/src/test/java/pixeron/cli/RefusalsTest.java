@@ -42,7 +42,7 @@ class RefusalsTest extends CommandTest {
         "run IMAGE --step 'add amount=M' --out OUT | is not a number",
         "run IMAGE --step 'multiply factor=1/0' --out OUT | zero",
         "run IMAGE --step 'box size=0' --out OUT | Give a whole number from 1",
-        "run IMAGE --step invert --out IMAGE | Give the output another name",
+        "run IMAGE --step invert --out IMAGE | is an input of this command. Give the output another name",
         "gray IMAGE --rule mean --out IMAGE | is an input of this command",
         "run IMAGE --step 'combine with=b rule=sum' --image b=FOLDER/hand.csv --out FOLDER/hand.csv | is an input of this command",
         "report IMAGE --step invert --by-hand FOLDER/hand.csv --out FOLDER/hand.csv | is an input of this command",

@@ -106,7 +106,7 @@ class SpectrumCommandsTest extends CommandTest {
     @Test
     void whatIsMissingOrWrongIsSaidInOneLine() throws IOException {
         Path out = folder.resolve("never.csv");
-        assertBad("Add --component real, imaginary, magnitude, phase or log", "run", row, "--step", "fourier", "--out", out);
+        assertBad("a table of numbers stores one component. Add --component real, imaginary, magnitude, phase or log", "run", row, "--step", "fourier", "--out", out);
         assertBad("a working belongs to one component. Add --component", "explain", row, "--step", "fourier", "--at", "0,0");
         assertBad("values by hand belong to one component. Add --component", "check", row, "--step", "fourier", "--by-hand", row);
         assertBad("the result is a gray image", "run", row, "--step", "invert", "--component", "real", "--out", out);

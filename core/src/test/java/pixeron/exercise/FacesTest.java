@@ -146,7 +146,7 @@ class FacesTest {
         Variant variant = variants.variant(1);
         List<List<String>> rows = AnswerTable.filled(variant, Simulated.right(variant), "Kim").stream().map(row -> row.equals(List.of("k", "s")) ? List.of("k", "n") : row).toList();
         Marked marked = new Marker(variants).mark(new Received("test", "", List.of(variant.code()), of -> AnswerTableTrip.read(rows, of)));
-        assertThat(marked.problem()).contains("The column \"s\" of ");
+        assertThat(marked.problem()).contains("The column \"s\" of \"Levels table of step 1 (histogram equalization), column level s\" is missing.");
         Project other = variant.project().withTable(0, "levels", hand -> hand.with(Map.of(new HandTable.Place("0", "n"), "3")));
         assertThat(mark(variants, other).filled()).isZero();
     }

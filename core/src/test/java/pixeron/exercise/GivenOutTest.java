@@ -166,7 +166,7 @@ class GivenOutTest {
     @Test
     void folderAndCancelAreHandled() throws IOException {
         Path taken = Files.writeString(folder.resolve("taken"), "");
-        assertThatThrownBy(() -> Worksheet.write(taken, variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE)).hasMessageContaining("is a file");
+        assertThatThrownBy(() -> Worksheet.write(taken, variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE)).hasMessageContaining("is a file. Choose a folder");
         Path far = folder.resolve("a/b/c");
         assertThatThrownBy(() -> Worksheet.write(far, variants, EnumSet.of(QuizFormat.QTI_3_0), Paper.A4, Progress.NONE)).hasMessageContaining("There is no folder");
         assertThatThrownBy(() -> KeyPages.write(folder.resolve("k.pdf"), variants, Paper.A4, done -> false)).isInstanceOf(CancellationException.class);

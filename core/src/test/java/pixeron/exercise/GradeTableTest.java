@@ -56,7 +56,7 @@ class GradeTableTest {
         assertThat(rows.get(3)).containsExactly("19", "22", "22", "100", "22 of 22 points. All values are correct. 2 answers were submitted; the one with the most points counts.");
         assertThat(rows.get(4)).containsExactly("20", "", "22", "", "No answer was submitted.");
         assertThat(rows.get(5)).startsWith("", "22").last().asString().endsWith("All values are correct. Not on the list.");
-        assertThat(rows.get(6)).startsWith("", "").last().asString().startsWith("Not on the list");
+        assertThat(rows.get(6)).startsWith("", "").last().asString().startsWith("Not on the list. No code found");
         assertThat(rows).hasSize(7);
     }
 

@@ -233,7 +233,7 @@ class ColorStepsTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"merge red=step:2 green=self blue=self; step:2 does not come before this step, which is step 2",
-        "merge red=step:0 green=self blue=self; green=self has 1 × 2 and maximum level 255"})
+        "merge red=step:0 green=self blue=self; 'green=self has 1 × 2 and maximum level 255; the channel before it has 2 × 3'"})
     void referencesMustBeEarlierAndAlike(String line, String message) {
         Chain chain = Chain.of(RED).withStep(0, StepLine.parse("crop row=0 column=0 height=1 width=2")).withStep(1, StepLine.parse(line));
         assertThatThrownBy(() -> chain.last(Progress.NONE).required()).hasMessageContaining(message);

@@ -368,7 +368,7 @@ class FrequencyTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"notch u=1 v=1; notch needs a spectrum", "fourier-inverse; fourier-inverse needs a spectrum",
+    @CsvSource(delimiter = ';', value = {"notch u=1 v=1; notch needs a spectrum. Add a Fourier transform before it", "fourier-inverse; fourier-inverse needs a spectrum",
         "frequency-filter keep=low radius=-1; radius=-1 is not allowed; give a number of at least 0", "frequency-filter radius=2; keep", "frequency-filter keep=band radius=2; keep=band needs an upper radius, to=…",
         "frequency-filter keep=low radius=2 to=3; Upper radius (to) applies to keep=band and keep=stop, not to keep=low", "frequency-filter keep=band radius=2 to=1; to=1 is below radius=2", "frequency-filter keep=low radius=2 order=3; order applies to shape=butterworth", "frequency-filter keep=low radius=2 order=2; order applies to shape=butterworth",
         "frequency-filter keep=band radius=1 to=2 shape=gaussian; shape=gaussian works with keep=low and keep=high, not with keep=band", "frequency-filter keep=low radius=0 shape=gaussian; needs a radius above 0",

@@ -192,7 +192,7 @@ class TwoImagesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
-        "combine with=elsewhere by=sum; There is no image elsewhere",
+        "combine with=elsewhere by=sum; There is no image elsewhere. The images are: pull, small",
         "combine with=step:1 by=sum; step:1 does not come before this step, which is step 1",
         "combine with=step:7 by=sum; step:7 does not come before this step, which is step 1",
         "combine with=small by=sum; The image has 2 × 4 pixels, small 1 × 2; bring one to the size of the other with crop, pad or resize",
@@ -200,7 +200,7 @@ class TwoImagesTest {
         "formula expression=\"t\" with=small; formula needs two images of the same size",
         "paste row=2 column=0 with=pull; the rectangle has 2 × 4 pixels, the image 2 × 4",
         "paste row=0 column=0 from=\"1 1 2 1\"; paste copies the rectangle \"1 1 2 1\" (row column height width) up to row 2, column 1, but the image ends at row 1, column 3",
-        "join with=small side=right; The image has 2 × 4 pixels, small 1 × 2"})
+        "join with=small side=right; needs the same number of rows in both. The image has 2 × 4 pixels, small 1 × 2"})
     void whatCannotBeDoneIsSaidInOneLine(String line, String message) {
         Chain chain = chain(SORT, new java.util.TreeMap<>(Map.of("pull", PULL, "small", Image.of(7, new int[][] {{1, 2}}))), line);
         assertThatThrownBy(() -> chain.last(Progress.NONE).required()).hasMessageContaining(message);
