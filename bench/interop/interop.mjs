@@ -1,4 +1,4 @@
-// Every flavour of every format: written by others and read here, written here and read by others.
+// Every flavor of every format: written by others and read here, written here and read by others.
 import {execFileSync, spawnSync} from 'node:child_process';
 import {readFileSync, writeFileSync, existsSync} from 'node:fs';
 import {createRequire} from 'node:module';
@@ -27,7 +27,7 @@ function pixeron(...words) {
     return {code: run.status, said: run.stderr.trim()};
 }
 
-function reads(format, flavour, by, make, expected, {tolerance = 0, isRefused = false} = {}) {
+function reads(format, flavor, by, make, expected, {tolerance = 0, isRefused = false} = {}) {
     const name = file(`in-${rows.length}.${format}`);
     let result;
     try {
@@ -40,15 +40,15 @@ function reads(format, flavour, by, make, expected, {tolerance = 0, isRefused = 
             if (isRefused && ours.said.split('\n').length > 1) result = 'NOT ONE LINE';
         } else {
             const off = pnm.difference(pnm.read(out), wanted);
-            result = typeof off === 'string' ? 'WRONG: ' + off : off === 0 ? 'the same samples' : off <= tolerance ? `at most ${off} off` : `WRONG: ${off} off`;
+            result = typeof off === 'string' ? 'WRONG: ' + off : off === 0 ? 'equal' : off <= tolerance ? `at most ${off} off` : `WRONG: ${off} off`;
         }
     } catch (trouble) {
         result = 'NOT MADE: ' + String(trouble.message).split('\n')[0];
     }
-    rows.push({way: 'read', format, flavour, by, result});
+    rows.push({way: 'read', format, flavor, by, result});
 }
 
-function writes(format, flavour, by, samples, decode, {tolerance = 0} = {}) {
+function writes(format, flavor, by, samples, decode, {tolerance = 0} = {}) {
     const source = file(`source-${rows.length}.${samples.channels % 2 === 0 ? 'pam' : samples.channels === 3 ? 'ppm' : 'pgm'}`);
     const name = file(`written-${rows.length}.${format}`);
     let result;
@@ -58,12 +58,12 @@ function writes(format, flavour, by, samples, decode, {tolerance = 0} = {}) {
         if (ours.code !== 0) result = 'NOT WRITTEN: ' + ours.said;
         else {
             const off = pnm.difference(decode(name), samples);
-            result = typeof off === 'string' ? 'WRONG: ' + off : off === 0 ? 'the same samples' : off <= tolerance ? `at most ${off} off` : `WRONG: ${off} off`;
+            result = typeof off === 'string' ? 'WRONG: ' + off : off === 0 ? 'equal' : off <= tolerance ? `at most ${off} off` : `WRONG: ${off} off`;
         }
     } catch (trouble) {
         result = 'NOT READ THERE: ' + String(trouble.message).split('\n')[0];
     }
-    rows.push({way: 'written', format, flavour, by, result});
+    rows.push({way: 'written', format, flavor, by, result});
 }
 
 // ---- TIFF, by the format's own tools
@@ -196,8 +196,8 @@ for (const samples of [gray(255), color(255)]) {
 
 const wrong = rows.filter(row => /^[A-Z]{3}/.test(row.result));
 const begin = readFileSync(page, 'utf8').split('<!-- measured -->')[0];
-const table = way => ['| format | flavour | by | what came of it |', '|---|---|---|---|', ...rows.filter(row => row.way === way).map(row => `| ${row.format} | ${row.flavour} | ${row.by} | ${row.result} |`)].join('\n');
-writeFileSync(page, `${begin}<!-- measured -->\n\n## Written by others, read here\n\n${table('read')}\n\n## Written here, read by others\n\n${table('written')}\n`);
-console.log(`${rows.length} flavours, ${wrong.length} not as they should be`);
-wrong.forEach(row => console.log(`${row.way} ${row.format} ${row.flavour} (${row.by}): ${row.result}`));
+const table = way => ['| format | flavor | by | result |', '|---|---|---|---|', ...rows.filter(row => row.way === way).map(row => `| ${row.format} | ${row.flavor} | ${row.by} | ${row.result} |`)].join('\n');
+writeFileSync(page, `${begin}<!-- measured -->\n\n## Written by other programs, read here\n\n${table('read')}\n\n## Written here, read by other programs\n\n${table('written')}\n`);
+console.log(`${rows.length} flavors, ${wrong.length} wrong`);
+wrong.forEach(row => console.log(`${row.way} ${row.format} ${row.flavor} (${row.by}): ${row.result}`));
 process.exit(wrong.length === 0 ? 0 : 1);

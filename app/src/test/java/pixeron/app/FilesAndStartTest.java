@@ -82,7 +82,7 @@ class FilesAndStartTest extends WindowTest {
         openBad(folder.resolve("missing.pgm"), "There is no file");
         openBad(folder, "is a folder");
         openBad(write("empty.csv", ""), "The file is empty");
-        openBad(write("high.pgm", "P2 2 1 7 1 9"), "above the header's maximum 7");
+        openBad(write("high.pgm", "P2 2 1 7 1 9"), "above the maximum in the header, 7");
         openBad(write("newer.pixeron.json", "{\"pixeron\": 9}"), "newer Pixeron");
         openBad(write("noise.png", "not a picture"), "is not a number");
         assertThat(bench().project()).isEqualTo(project);

@@ -190,7 +190,7 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     /** What is new has its place only after the next frame, which comes late on a busy machine. */
-    private static void awaitFrames() {
+    protected static void awaitFrames() {
         if (Platform.isFxApplicationThread()) {
             return;
         }

@@ -117,7 +117,7 @@ class MutatedFilesTest {
         }
         files.add(written(gray, ".bmp"));
         files.add(written(gray, ".gif"));
-        files.addAll(OtherFlavoursTest.files());
+        files.addAll(OtherFlavorsTest.files());
         files.add("P2 # levels\n3 2 7\n0 1 2\n3 4 7\n".getBytes(StandardCharsets.US_ASCII));
         files.add("P1\n3 2\n0 1 1 1 0 0".getBytes(StandardCharsets.US_ASCII));
         tryAll(11_000, 1, "", files, file -> ImageFiles.read(file, ReadOptions.DEFAULT));

@@ -92,7 +92,7 @@ class LoopProgramTest {
     private static final List<String> OF_WAVES = List.of("frequency-filter keep=low radius=2", "frequency-filter keep=high radius=1.5", "frequency-filter keep=band radius=1 to=2", "frequency-filter keep=stop radius=1 to=1.5",
             "frequency-filter keep=low radius=1.5 shape=gaussian", "frequency-filter keep=high radius=2 shape=butterworth order=3", "notch u=1 v=-1", "notch u=-1 v=7 radius=1.2", "fourier-inverse",
             "fourier-inverse rounding=floor", "fourier-inverse rounding=none overflow=keep");
-    private static final List<String> OF_COLOUR = List.of("gray", "gray rule=luma-601", "gray rule=luma-709 rounding=floor transparent=over-black", "gray rule=lightness transparent=ignored",
+    private static final List<String> OF_COLOR = List.of("gray", "gray rule=luma-601", "gray rule=luma-709 rounding=floor transparent=over-black", "gray rule=lightness transparent=ignored",
             "gray rule=maximum", "gray rule=blue", "gray rule=alpha", "gray rule=weights weights=\"1/2 -0.25 2\" overflow=wrap", "gray area=\"1 1 2 2\"", "reorder order=\"blue red green\"",
             "reorder order=\"alpha red green blue\"", "equalize", "add amount=30 channels=\"red alpha\"", "merge red=step:0 green=7 blue=M");
 
@@ -180,7 +180,7 @@ class LoopProgramTest {
                 cases.add(new Case(line + ", " + face, List.of(spectrum.face(SpectrumFace.REAL), spectrum.face(SpectrumFace.IMAGINARY)), right.program().orElseThrow(), right));
             });
         }
-        for (String line : OF_COLOUR) {
+        for (String line : OF_COLOR) {
             ColorImage color = color();
             Bound bound = Binding.of(StepLine.parse(line), new Inputs(line.startsWith("merge") ? images.get(0) : color, name -> images.get(0)));
             for (String face : bound.faces()) {

@@ -10,6 +10,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import pixeron.app.bench.steps.Thumbnail;
 import pixeron.app.help.Findable.Kind;
+import pixeron.app.help.figure.FigureViews;
 import pixeron.help.Glossary;
 import pixeron.help.Page;
 import pixeron.help.Searched;
@@ -33,15 +34,16 @@ public final class Findables {
      * @param add puts a step behind the selected one
      * @param open opens a case
      * @param go goes on to a word
+     * @param figures draws the figures of pages
      * @return steps, words, pages and cases
      */
-    public static List<Findable> all(Consumer<StepType> add, Consumer<DemoCase> open, Consumer<String> go) {
+    public static List<Findable> all(Consumer<StepType> add, Consumer<DemoCase> open, Consumer<String> go, FigureViews figures) {
         Stream<Findable> steps = Catalog.all().stream().map(type -> new Findable(Kind.STEP, Catalog.searched(type), "",
                 () -> new MarkdownView(explained(type)), () -> add.accept(type)));
         Stream<Findable> words = Glossary.read().entries().stream().map(entry -> new Findable(Kind.WORD, new Searched(entry.name(), entry.others(), List.of(), List.of()), "",
                 () -> explained(entry, go), () -> { }));
         Stream<Findable> pages = Page.all().stream().map(page -> new Findable(Kind.PAGE, new Searched(page.title(), List.of(), List.of(), List.of(page.markdown())), "",
-                () -> new MarkdownView(page.markdown()), () -> { }));
+                () -> new MarkdownView(page.markdown(), figures::find), () -> { }));
         Stream<Findable> cases = DemoCases.all().stream().map(demo -> new Findable(Kind.CASE, new Searched(demo.title(), List.of(), List.of(demo.id()), List.of(demo.sentence())), "",
                 () -> pictured(demo), () -> open.accept(demo)));
         return Stream.of(steps, words, pages, cases).flatMap(found -> found).toList();

@@ -1,7 +1,10 @@
 package pixeron.app.help;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 import javafx.geometry.HPos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
@@ -19,6 +22,7 @@ import org.commonmark.node.CustomBlock;
 import org.commonmark.node.Emphasis;
 import org.commonmark.node.FencedCodeBlock;
 import org.commonmark.node.Heading;
+import org.commonmark.node.HtmlBlock;
 import org.commonmark.node.IndentedCodeBlock;
 import org.commonmark.node.ListItem;
 import org.commonmark.node.OrderedList;
@@ -26,6 +30,7 @@ import org.commonmark.node.Paragraph;
 import org.commonmark.node.SoftLineBreak;
 import org.commonmark.node.StrongEmphasis;
 import org.commonmark.parser.Parser;
+import pixeron.help.figure.FigureMark;
 
 /** A page in Markdown as parts of the window: headings, paragraphs, lists, tables and what a command prints. */
 public final class MarkdownView extends VBox {
@@ -35,20 +40,35 @@ public final class MarkdownView extends VBox {
     private static final double LETTER = 8.2;
     private static final Parser PARSER = Parser.builder().extensions(List.of(TablesExtension.create())).build();
 
-    /** @param markdown a page, or a piece of one */
+    /** @param markdown a piece of a page, without figures */
     public MarkdownView(String markdown) {
+        this(markdown, mark -> Optional.empty());
+    }
+
+    /**
+     * @param markdown a page
+     * @param figures draws a figure of it
+     */
+    public MarkdownView(String markdown, Function<FigureMark, Optional<Node>> figures) {
         getStyleClass().add("page");
-        PARSER.parse(markdown).accept(new Blocks(this));
+        PARSER.parse(markdown).accept(new Blocks(this, figures));
     }
 
     /** Lays blocks under one another. */
     private static final class Blocks extends AbstractVisitor {
 
         private final VBox into;
+        private final Function<FigureMark, Optional<Node>> figures;
         private String bullet = "";
 
-        Blocks(VBox into) {
+        Blocks(VBox into, Function<FigureMark, Optional<Node>> figures) {
             this.into = into;
+            this.figures = figures;
+        }
+
+        @Override
+        public void visit(HtmlBlock html) {
+            FigureMark.find(html.getLiteral()).flatMap(figures).ifPresent(into.getChildren()::add);
         }
 
         @Override
@@ -76,7 +96,7 @@ public final class MarkdownView extends VBox {
         @Override
         public void visit(ListItem item) {
             VBox content = new VBox();
-            Blocks inner = new Blocks(content);
+            Blocks inner = new Blocks(content, figures);
             inner.visitChildren(item);
             GridPane row = new GridPane();
             row.getStyleClass().add("page-item");

@@ -215,6 +215,15 @@ public final class Sheet extends Region {
         }
     }
 
+    /** Makes the sheet as large as the whole image with cells of this side, as in a figure. */
+    public void fitTo(double cell) {
+        double width = Math.ceil(gutter() + viewport.columns() * cell + 1);
+        double height = Math.ceil(header() + viewport.rows() * cell + 1);
+        setMinSize(width, height);
+        setPrefSize(width, height);
+        setMaxSize(width, height);
+    }
+
     /** @return the rows and columns of this sheet as they are seen */
     Extent extent() {
         return frame == null ? Extent.of(viewport) : Extent.of(viewport, frame);

@@ -28,6 +28,7 @@ import pixeron.app.help.Findables;
 import pixeron.app.help.Finder;
 import pixeron.app.help.FirstMinute;
 import pixeron.app.help.KeysPane;
+import pixeron.app.help.figure.FigureViews;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Commas;
@@ -64,6 +65,7 @@ public final class MainWindow extends StackPane {
     private BenchView view;
     private KeysPane keys;
     private Finder finder;
+    private final FigureViews figures = new FigureViews(theme);
     private final MainMenu menu;
     private NewImagePane newImage;
     private TablePane table;
@@ -238,7 +240,7 @@ public final class MainWindow extends StackPane {
     }
 
     private List<Findable> findables() {
-        return Stream.concat(menu.actions().stream(), Findables.all(this::addStep, files::open, word -> finder().go(word)).stream()).toList();
+        return Stream.concat(menu.actions().stream(), Findables.all(this::addStep, files::open, word -> finder().go(word), figures).stream()).toList();
     }
 
     private void addStep(StepType type) {

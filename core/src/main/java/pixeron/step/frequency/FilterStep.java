@@ -55,7 +55,7 @@ abstract class FilterStep extends NamedStep implements WholeType {
     @Override
     public List<Slip> slips() {
         List<Slip> all = new ArrayList<>(ownSlips());
-        all.add(SpectrumSlips.NOT_CENTRED);
+        all.add(SpectrumSlips.NOT_CENTERED);
         return all;
     }
 }

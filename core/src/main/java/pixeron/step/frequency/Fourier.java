@@ -88,7 +88,7 @@ public final class Fourier extends NamedStep implements WholeType {
 
     @Override
     public List<Slip> slips() {
-        return List.of(SpectrumSlips.NOT_CENTRED, Slip.of("sign-of-angle", right -> List.of(Way.of("the angle has the wrong sign: + instead of \u2212",
+        return List.of(SpectrumSlips.NOT_CENTERED, Slip.of("sign-of-angle", right -> List.of(Way.of("the angle has the wrong sign: + instead of \u2212",
                 pixel -> right.value(Spectrum.mate(right.frame(), pixel))))), Slip.of("one-direction-only", Fourier::oneDirection),
                 Slip.of("degrees-for-radians", Fourier::otherUnit));
     }

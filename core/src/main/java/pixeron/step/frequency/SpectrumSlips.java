@@ -9,7 +9,7 @@ import pixeron.step.Way;
 /** Slips of every step whose result is a spectrum. */
 final class SpectrumSlips {
 
-    static final Slip NOT_CENTRED = Slip.of("not-centered", right -> List.of(Way.of("frequency zero is in the first row and column instead of the center",
+    static final Slip NOT_CENTERED = Slip.of("not-centered", right -> List.of(Way.of("frequency zero is in the first row and column instead of the center",
             pixel -> right.value(centered(right.frame(), pixel)))));
 
     private SpectrumSlips() {

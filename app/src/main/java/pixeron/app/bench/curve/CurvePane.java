@@ -126,24 +126,24 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
 
     private void show(ShownCurve made) {
         curve = made;
-        boolean isThere = made.mapping().isPresent();
+        boolean isThere = made.plotted().isPresent();
         plot.setVisible(isThere);
         plot.setManaged(made.profile().isEmpty());
         profile.show(made.profile());
         tableCard.setVisible(isThere);
         tableCard.setManaged(isThere);
         title.setText(made.profile().isPresent() ? "Factor by the distance D from frequency zero" : isThere ? step().orElseThrow().type().formula(step().orElseThrow().arguments()) : "Curve");
-        outside.setText(made.mapping().map(mapping -> outside(mapping.below(), mapping.above(),
+        outside.setText(made.plotted().map(PlottedCurve::mapping).map(mapping -> outside(mapping.below(), mapping.above(),
                 step().orElseThrow().overflow().word())).orElse(""));
         boolean isLookup = isLookup();
         results.setEditable(isLookup);
         hint.setText(made.profile().isPresent() ? "Drag a line, or use Page Down and the arrow keys." : !isThere ? "A curve shows the new value of each level. Select a point transform that is applied to an "
-                + "image with levels." : made.handles().isEmpty() ? ""
+                + "image with levels." : made.plotted().get().handles().isEmpty() ? ""
                 : isLookup ? "Drag a square. Or double-click a result in the table and type another one."
                 : pairs().isPresent() ? "Drag a square. Double-click to add one; press Delete to remove the chosen one."
                 : "Drag a square, or use Page Down and the arrow keys.");
         isShowing = true;
-        table.getItems().setAll(made.mapping().map(Mapping::entries).orElse(List.of()));
+        table.getItems().setAll(made.plotted().map(plotted -> plotted.mapping().entries()).orElse(List.of()));
         isShowing = false;
         showPicked();
     }
@@ -161,7 +161,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         Optional<Image> before = curve.shown().before().map(Described::image).filter(Image::isLevelImage)
                 .filter(image -> picked != null && image.contains(picked));
         int level = before.map(image -> image.level(image.offset(picked))).orElse(-1);
-        plot.show(curve, level);
+        plot.show(curve.plotted(), level);
         if (level >= 0) {
             table.scrollTo(Math.max(0, level - 3));
         }

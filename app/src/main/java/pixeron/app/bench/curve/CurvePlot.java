@@ -18,7 +18,7 @@ import pixeron.step.Handle;
 import pixeron.step.Mapping;
 
 /** Draws a curve with the counts of levels along its axes, and lets its handles be dragged. */
-final class CurvePlot extends Plot {
+public final class CurvePlot extends Plot {
 
     private static final double LEFT = 92;
     private static final double BOTTOM = 76;
@@ -31,7 +31,7 @@ final class CurvePlot extends Plot {
     private static final int FEW_LEVELS = 64;
 
     /** What a person does with the plot. */
-    interface Listener {
+    public interface Listener {
         void drag(Handle handle, Rational level, Rational result);
 
         void endDrag();
@@ -43,12 +43,13 @@ final class CurvePlot extends Plot {
     }
 
     private final Listener listener;
-    private ShownCurve curve;
+    /** Null where there is none. */
+    private PlottedCurve curve;
     private int pickedLevel = -1;
     private Optional<Handle> held = Optional.empty();
     private String chosen = "";
 
-    CurvePlot(Theme theme, Listener listener) {
+    public CurvePlot(Theme theme, Listener listener) {
         super(theme, "curve-plot", Insets.EMPTY);
         this.listener = listener;
         setMinSize(0, 0);
@@ -66,17 +67,22 @@ final class CurvePlot extends Plot {
         addEventHandler(KeyEvent.KEY_PRESSED, this::keyPressed);
     }
 
-    /** @param level the level of the picked pixel, −1 for none */
-    void show(ShownCurve newCurve, int level) {
-        curve = newCurve;
+    /**
+     * Shows a curve.
+     *
+     * @param newCurve empty for none
+     * @param level the level of the picked pixel, −1 for none
+     */
+    public void show(Optional<PlottedCurve> newCurve, int level) {
+        curve = newCurve.orElse(null);
         pickedLevel = level;
-        setAccessibleText("Curve of the step: " + (curve.handles().isEmpty() ? "nothing to drag"
+        setAccessibleText("Curve of the step: " + (curve == null || curve.handles().isEmpty() ? "nothing to drag"
                 : "Page keys choose a handle, arrow keys move it; chosen: " + chosenHandle().map(Handle::name).orElse("none")));
         paint();
     }
 
     private void pressed(MouseEvent event) {
-        if (curve == null || curve.mapping().isEmpty()) {
+        if (curve == null) {
             return;
         }
         requestFocus();
@@ -126,7 +132,7 @@ final class CurvePlot extends Plot {
     }
 
     private Optional<Handle> at(double x, double y) {
-        if (curve == null || curve.mapping().isEmpty()) {
+        if (curve == null) {
             return Optional.empty();
         }
         Handle nearest = null;
@@ -152,7 +158,7 @@ final class CurvePlot extends Plot {
     }
 
     private int resultMaximum() {
-        return curve.mapping().map(Mapping::resultMaximum).orElse(curve.maximum());
+        return curve.mapping().resultMaximum();
     }
 
     private double x(double level) {
@@ -176,16 +182,14 @@ final class CurvePlot extends Plot {
 
     @Override
     protected void paint(GraphicsContext graphics, Palette palette) {
-        if (curve == null || curve.mapping().isEmpty() || tall() < BOTTOM + TOP + 40) {
+        if (curve == null || tall() < BOTTOM + TOP + 40) {
             return;
         }
-        Mapping mapping = curve.mapping().get();
+        Mapping mapping = curve.mapping();
         paintGround(graphics, palette);
         paintClipped(graphics, mapping, palette);
-        curve.shown().before().flatMap(d -> d.histogram()).ifPresent(counts -> paintCounts(graphics, counts, palette.before(),
-                true));
-        curve.shown().after().flatMap(d -> d.histogram()).ifPresent(counts -> paintCounts(graphics, counts, palette.after(),
-                false));
+        curve.before().ifPresent(counts -> paintCounts(graphics, counts, palette.before(), true));
+        curve.after().ifPresent(counts -> paintCounts(graphics, counts, palette.after(), false));
         paintCurve(graphics, mapping, palette);
         paintPicked(graphics, mapping, palette);
         curve.handles().forEach(handle -> paintHandle(graphics, handle, palette));

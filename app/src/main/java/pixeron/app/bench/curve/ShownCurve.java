@@ -1,28 +1,26 @@
 package pixeron.app.bench.curve;
 
-import java.util.List;
 import java.util.Optional;
+import pixeron.app.model.Described;
 import pixeron.app.model.Shown;
-import pixeron.step.Handle;
-import pixeron.step.Mapping;
+import pixeron.step.Operation;
 import pixeron.step.Profile;
 
 /**
  * The curve of the selected step. Made away from the window's thread.
  *
  * @param shown what it belongs to
- * @param mapping what becomes of every level; empty where there is no curve
- * @param handles what can be dragged
- * @param profile what coefficients are multiplied with; empty where the step is no such filter
+ * @param plotted empty where there is no curve
+ * @param profile what coefficients are multiplied by; empty where the step is no such filter
  */
-record ShownCurve(Shown shown, Optional<Mapping> mapping, List<Handle> handles, Optional<Profile> profile) {
+record ShownCurve(Shown shown, Optional<PlottedCurve> plotted, Optional<Profile> profile) {
 
     static ShownCurve of(Shown shown) {
-        return shown.operation().map(operation -> new ShownCurve(shown, operation.mapping(), operation.handles(), operation.profile()))
-                .orElseGet(() -> new ShownCurve(shown, Optional.empty(), List.of(), Optional.empty()));
+        return new ShownCurve(shown, shown.operation().flatMap(operation -> plotted(operation, shown)), shown.operation().flatMap(Operation::profile));
     }
 
-    int maximum() {
-        return shown.before().map(before -> before.image().maximumLevel()).orElse(1);
+    private static Optional<PlottedCurve> plotted(Operation operation, Shown shown) {
+        return operation.mapping().map(mapping -> new PlottedCurve(mapping, operation.handles(), shown.before().map(before -> before.image().maximumLevel()).orElse(1),
+                shown.before().flatMap(Described::histogram), shown.after().flatMap(Described::histogram)));
     }
 }

@@ -16,7 +16,7 @@ import pixeron.number.Value;
 /** Which numbers stand in a cell of an image with color, one line under the other, and how large they can be. */
 public final class ColorText {
 
-    private static final List<String> COLOURS = List.of("red", "green", "blue");
+    private static final List<String> COLORS = List.of("red", "green", "blue");
     private static final String PREFIX = "0x";
     private static final int HALF = 4;
     private static final double LINE = 1.15;
@@ -70,7 +70,7 @@ public final class ColorText {
     /** @return how many lines and characters a cell has */
     private int count() {
         return switch (cells) {
-            case ALL -> COLOURS.size();
+            case ALL -> COLORS.size();
             case CHANNEL -> 1;
             case PACKED -> 2;
         };
@@ -89,7 +89,7 @@ public final class ColorText {
         if (cells == Display.Cells.PACKED) {
             return packed(PackedPixel.find(result, pixel).map(PackedPixel::hexadecimal).orElse("–"));
         }
-        List<String> names = cells == Display.Cells.CHANNEL ? List.of(channel) : COLOURS;
+        List<String> names = cells == Display.Cells.CHANNEL ? List.of(channel) : COLORS;
         return lines(names, name -> base.text(value(result, name, pixel), result.frame().maximumLevel()));
     }
 
@@ -114,6 +114,6 @@ public final class ColorText {
 
     /** @return the names of the channels that stand in a cell, line by line; packed values hold red, green and blue */
     List<String> names() {
-        return cells == Display.Cells.CHANNEL ? List.of(channel) : COLOURS;
+        return cells == Display.Cells.CHANNEL ? List.of(channel) : COLORS;
     }
 }
