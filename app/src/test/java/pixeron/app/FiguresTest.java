@@ -1,6 +1,7 @@
 package pixeron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
 import java.io.File;
@@ -9,8 +10,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Scene;
-import javafx.scene.layout.StackPane;
 import javafx.scene.image.WritableImage;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -26,7 +28,8 @@ import pixeron.help.figure.Figures;
 class FiguresTest extends WindowTest {
 
     private static final Path PAGES = Path.of("../docs/definitions");
-    private static final int WIDTH = 610;
+    private static final int WIDTH = 700;
+    private static final int HEIGHT = 700;
     /** Another machine may draw the edges of letters a little differently. */
     private static final double MOST_DIFFERENCE = 3;
 
@@ -41,8 +44,8 @@ class FiguresTest extends WindowTest {
                 ImageIO.write(drawn, "png", file);
             }
             BufferedImage kept = ImageIO.read(file);
-            assertThat(kept.getWidth()).as(name).isCloseTo(drawn.getWidth(), org.assertj.core.data.Offset.offset(2));
-            assertThat(kept.getHeight()).as(name).isCloseTo(drawn.getHeight(), org.assertj.core.data.Offset.offset(2));
+            assertThat(kept.getWidth()).as(name).isCloseTo(drawn.getWidth(), within(2));
+            assertThat(kept.getHeight()).as(name).isCloseTo(drawn.getHeight(), within(2));
             assertThat(difference(kept, drawn)).as(name).isLessThan(MOST_DIFFERENCE);
         }
     }
@@ -55,12 +58,11 @@ class FiguresTest extends WindowTest {
             Theme theme = new Theme(pane);
             theme.setDark(isDark);
             FigureView view = new FigureView(Figures.find(name).orElseThrow(), mark.words(), theme);
-            pane.getStyleClass().add("help-box");
+            pane.setStyle("-fx-background-color: -panel; -fx-padding: 12;");
             pane.getChildren().add(view);
-            pane.setMaxWidth(WIDTH);
+            pane.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
             root[0] = new StackPane(pane);
-            stage.setScene(new Scene(root[0], WIDTH, 700));
-            pane.setMaxHeight(javafx.scene.layout.Region.USE_PREF_SIZE);
+            stage.setScene(new Scene(root[0], WIDTH, HEIGHT));
         });
         awaitFrames();
         WritableImage[] picture = new WritableImage[1];

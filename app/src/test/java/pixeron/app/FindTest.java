@@ -10,6 +10,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextFlow;
 import org.junit.jupiter.api.Test;
+import pixeron.app.help.figure.FigureView;
 import pixeron.project.demo.DemoCases;
 
 class FindTest extends WindowTest {
@@ -54,6 +55,7 @@ class FindTest extends WindowTest {
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("equalization and matching");
         assertThat(shownText()).contains("Example: four pixels 1 1 2 3");
+        assertThat(seen(FigureView.class)).singleElement().satisfies(figure -> assertThat(figure.getAccessibleText()).contains("before and after equalization"));
         push(KeyCode.ESCAPE);
         assertThat(titles()).isEmpty();
     }

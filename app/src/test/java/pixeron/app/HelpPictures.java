@@ -15,6 +15,7 @@ class HelpPictures extends PictureTest {
         push(KeyCode.SHORTCUT, KeyCode.F);
         write("equal");
         push(KeyCode.DOWN);
+        push(KeyCode.DOWN);
         take("find");
         push(KeyCode.ESCAPE);
         push(KeyCode.SHORTCUT, KeyCode.F1);

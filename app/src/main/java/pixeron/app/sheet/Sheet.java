@@ -36,6 +36,8 @@ import pixeron.step.Grip;
  */
 public final class Sheet extends Region {
 
+    private static final double HALF_NUMBER = 6;
+
     private final SharpCanvas canvas;
     private final Viewport viewport;
     private final Theme theme;
@@ -217,7 +219,8 @@ public final class Sheet extends Region {
 
     /** Makes the sheet as large as the whole image with cells of this side, as in a figure. */
     public void fitTo(double cell) {
-        double width = Math.ceil(gutter() + viewport.columns() * cell + 1);
+        // The number of the last column may be wider than its cell.
+        double width = Math.ceil(gutter() + viewport.columns() * cell + HALF_NUMBER * theme.scale());
         double height = Math.ceil(header() + viewport.rows() * cell + 1);
         setMinSize(width, height);
         setPrefSize(width, height);

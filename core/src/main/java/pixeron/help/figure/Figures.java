@@ -37,7 +37,7 @@ public final class Figures {
         all.put("looking", Figures::looking);
         all.put("new-images", Figures::newImages);
         all.put("gray", Figures::gray);
-        all.put("color", () -> color(Work.on(COLOR, "crop row=3 column=7 height=4 width=4")));
+        all.put("color", () -> color(Work.on(COLOR, "crop row=3 column=8 height=4 width=3")));
         all.put("point-steps", () -> pointSteps(Work.on("faint-proof", "linear gain=3.75 bias=-360")));
         all.put("equalization", () -> equalization(Work.on(SORT, "equalize")));
         all.put("thresholds", () -> thresholds(Work.on("speckled-proof", "threshold-otsu")));
@@ -45,7 +45,7 @@ public final class Figures {
         all.put("moving", Figures::moving);
         all.put("resampling", Figures::resampling);
         all.put("drawing", () -> drawing(Work.on(SORT, "line from=\"3 0\" to=\"0 2\" value=7", "rectangle area=\"4 3 3 5\" value=0")));
-        all.put("two-images", () -> twoImages(Work.on(SORT, "flip direction=left-right", "combine with=step:0 by=absolute-difference")));
+        all.put("two-images", () -> twoImages(new Work(demo("two-pulls").saved().project().chain())));
         all.put("noise", () -> noise(Work.on("banded-proof", "salt-pepper count=24", "median size=3 border=replicate")));
         all.put("frequency", () -> frequency(Work.on("banded-proof", "periodic-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2",
                 "fourier-inverse")));
@@ -76,8 +76,8 @@ public final class Figures {
 
     private static Figure newImages() {
         List<Part> parts = new ArrayList<>();
-        for (String line : List.of("gradient maximum=7", "checker size=2 maximum=7", "disc radius=3 maximum=7")) {
-            parts.add(Part.Cells.of(line.substring(0, line.indexOf(' ')), Makers.make(line)));
+        for (String line : List.of("gradient", "checker size=2", "disc radius=2.5")) {
+            parts.add(Part.Cells.of(line, Makers.make(line + " rows=6 columns=6 maximum=5")));
         }
         return new Figure(parts);
     }
@@ -123,11 +123,11 @@ public final class Figures {
     }
 
     private static Figure drawing(Work work) {
-        return Figure.of(work.cells("Before", 0), work.cells("After a line with value 7", 1), work.cells("After a rectangle with value 0", 2));
+        return Figure.of(work.cells("After a line with value 7", 1), work.cells("Then a rectangle with value 0", 2));
     }
 
     private static Figure twoImages(Work work) {
-        return Figure.of(work.cells("r: flipped", 1), work.cells("t: the image itself", 0), work.cells("|r − t|", 2));
+        return Figure.of(work.cells("r: second pull, moved back", 1), Part.Cells.of("t: first pull", work.chain().others().get("first-pull").input()), work.cells("|r − t|", 2));
     }
 
     private static Figure noise(Work work) {
@@ -150,7 +150,7 @@ public final class Figures {
         SavedProject saved = demo("three-bit-sort").saved();
         Work work = new Work(saved.project().chain());
         HandSheet sheet = saved.project().byHand(0, "value").sheet();
-        return Figure.of(work.cells("Before", 0), work.cells("After multiply factor=1.25", 1), work.byHand("By hand", 1, sheet));
+        return Figure.of(work.cells("After multiply factor=1.25", 1), work.byHand("By hand", 1, sheet));
     }
 
     private static Figure walk(Work work) {
@@ -162,8 +162,8 @@ public final class Figures {
         Work work = new Work(variant.chain());
         HandSheet written = HandSheet.EMPTY;
         for (int n = 0; n < 3; n++) {
-            Pixel pixel = new Pixel(1, 1 + n);
-            // Two values of the result, and one that was taken from the image as it is.
+            Pixel pixel = new Pixel(2, n);
+            // Two values of the result, and one that is still that of the image.
             Result from = work.result(n == 2 ? 0 : 1);
             written = written.with(pixel, Decimals.table(from.faces().get(0).image().value(pixel)));
         }

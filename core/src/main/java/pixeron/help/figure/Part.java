@@ -9,7 +9,6 @@ import pixeron.image.Area;
 import pixeron.image.Histogram;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
-import pixeron.step.Handle;
 import pixeron.step.Mapping;
 import pixeron.step.Source;
 
@@ -84,10 +83,6 @@ public sealed interface Part {
     }
 
     /** The curve of a step, with the histograms along its axes. */
-    record Curve(String title, Mapping mapping, List<Handle> handles, Histogram before, Histogram after) implements Part {
-
-        public Curve {
-            handles = List.copyOf(handles);
-        }
+    record Curve(String title, Mapping mapping, Histogram before, Histogram after) implements Part {
     }
 }

@@ -58,7 +58,7 @@ record Work(Chain chain) {
     }
 
     Part curve(String title, int step) {
-        return new Part.Curve(title, operation(step).mapping().orElseThrow(), operation(step).handles(), histogram(step - 1), histogram(step));
+        return new Part.Curve(title, operation(step).mapping().orElseThrow(), histogram(step - 1), histogram(step));
     }
 
     Part byHand(String title, int step, HandSheet sheet) {

@@ -38,19 +38,25 @@ import pixeron.step.Handle;
 /** A figure of a page: its parts side by side, in the colors and the type size of the theme. Nothing in it can be changed. */
 public final class FigureView extends FlowPane {
 
-    /** The height that a grid of cells aims at, in points. */
+    /** The width that a page has for a figure, in points. */
+    private static final double WIDTH = 575;
+    /** The height that a grid of cells aims at. */
     private static final double GRID = 176;
-    /** A wide grid may be so wide; two of them stand side by side. */
-    private static final double WIDEST = 264;
-    private static final double LARGEST_CELL = 40;
-    /** Three levels fit under one another. */
-    private static final double COLOR_CELL = 46;
+    private static final double ONE_OF_TWO = 216;
+    private static final double ONE_OF_THREE = 150;
+    /** A wide grid may be so wide; two of them fit side by side. */
+    private static final double WIDEST = 240;
+    /** Three levels of a color pixel fit under one another. */
+    private static final double LARGEST_CELL = 38;
+    /** Smaller cells have no lines between them. */
+    private static final int MOST_LINED = 11;
     private static final double COUNTS_WIDTH = 280;
     private static final double COUNTS_HEIGHT = 190;
     private static final double CURVE_WIDTH = 400;
     private static final double CURVE_HEIGHT = 290;
 
     private final Theme theme;
+    private final double side;
     private final List<Runnable> sizes = new ArrayList<>();
 
     /**
@@ -60,7 +66,9 @@ public final class FigureView extends FlowPane {
      */
     public FigureView(Figure figure, String words, Theme theme) {
         this.theme = theme;
+        side = side(figure);
         theme.loadNumbers();
+        setPrefWrapLength(WIDTH);
         getStyleClass().add("figure");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         setAccessibleText(words);
@@ -73,6 +81,11 @@ public final class FigureView extends FlowPane {
             getChildren().add(box);
         }
         theme.scaleProperty().subscribe(scale -> sizes.forEach(Runnable::run));
+    }
+
+    private static double side(Figure figure) {
+        boolean areGrids = figure.parts().stream().allMatch(part -> part instanceof Part.Cells || part instanceof Part.ByHand);
+        return !areGrids ? GRID : figure.parts().size() > 2 ? ONE_OF_THREE : ONE_OF_TWO;
     }
 
     private Region drawn(Part part) {
@@ -88,7 +101,7 @@ public final class FigureView extends FlowPane {
         Part.Curve curve = (Part.Curve) part;
         CurvePlot plot = new CurvePlot(theme, new Untouched());
         plot.setFocusTraversable(false);
-        plot.show(Optional.of(new PlottedCurve(curve.mapping(), curve.handles(), curve.before().maximumLevel(), Optional.of(curve.before()), Optional.of(curve.after()))), -1);
+        plot.show(Optional.of(new PlottedCurve(curve.mapping(), List.of(), curve.before().maximumLevel(), Optional.of(curve.before()), Optional.of(curve.after()))), -1);
         return sized(plot, CURVE_WIDTH, CURVE_HEIGHT);
     }
 
@@ -103,8 +116,8 @@ public final class FigureView extends FlowPane {
     private Sheet sheet(Part.Cells part) {
         Seen seen = Seen.of(part.result());
         Frame frame = seen.frame();
-        Look look = new Look(Display.PLAIN.withGrid(frame.columns() <= GRID / 16), Optional.empty());
-        Sheet sheet = sheet(part.title(), frame.rows(), frame.columns(), seen.hasColor() ? COLOR_CELL : LARGEST_CELL);
+        Look look = new Look(Display.PLAIN.withGrid(frame.columns() <= MOST_LINED), Optional.empty());
+        Sheet sheet = sheet(part.title(), frame.rows(), frame.columns());
         sheet.setPainter(seen.hasColor() ? new ColorPainter(seen, new ColorText(look.display(), Image.VALUE, List.of(seen)), look, theme)
                 : new ImagePainter(seen.face(Image.VALUE), look, theme));
         sheet.callAs(Optional.of(seen), 0);
@@ -124,20 +137,20 @@ public final class FigureView extends FlowPane {
     }
 
     private Sheet sheet(Part.ByHand part) {
-        Sheet sheet = sheet(part.title(), part.rows(), part.columns(), LARGEST_CELL);
+        Sheet sheet = sheet(part.title(), part.rows(), part.columns());
         int characters = part.sheet().cells().values().stream().map(HandValue::text).mapToInt(String::length).max().orElse(1);
         sheet.setPainter(new HandPainter(part.sheet(), part.check(), theme, characters, true, Set.of()));
         sheet.setPicked(null);
         return sheet;
     }
 
-    private Sheet sheet(String title, int rows, int columns, double largest) {
+    private Sheet sheet(String title, int rows, int columns) {
         Viewport viewport = new Viewport();
         viewport.setImageSize(rows, columns);
         Sheet sheet = new Sheet(title, viewport, theme);
         sheet.setFocusTraversable(false);
-        double side = Math.min(largest, Math.min(Math.floor(GRID / rows), Math.floor(WIDEST / columns)));
-        sizes.add(() -> sheet.fitTo(Math.floor(side * theme.scale())));
+        double cell = Math.min(LARGEST_CELL, Math.min(Math.floor(side / rows), Math.floor(WIDEST / columns)));
+        sizes.add(() -> sheet.fitTo(Math.floor(cell * theme.scale())));
         return sheet;
     }
 
