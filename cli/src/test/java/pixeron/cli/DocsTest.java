@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -32,6 +33,8 @@ class DocsTest {
 
     private static final Path PAGES = Path.of("../docs/definitions");
     private static final String PROMPT = "$ pixeron ";
+    private static final String GOES_ON = " \\";
+    private static final Pattern CUT = Pattern.compile("(.*) \\| cut -d, -f([\\d,-]+)");
     private static final Pattern WORDS = Pattern.compile("'([^']*)'|\"([^\"]*)\"|(\\S+)");
     private static final Pattern SUM = Pattern.compile(
             "(?<![\\w.,|])((?:\\(?[−-]?\\d[\\d.]*\\)?\\s*[+×·÷−^]\\s*)+\\(?[−-]?\\d[\\d.]*\\)?)\\s*(=|≈)\\s*([−-]?\\d[\\d.]*\\d|\\d)"
@@ -59,7 +62,12 @@ class DocsTest {
         return out.toString();
     }
 
+    /** A command, which may end in the columns that are cut out of what it prints. */
     private static String run(String line) {
+        Matcher cut = CUT.matcher(line);
+        if (cut.matches()) {
+            return run(cut.group(1)).lines().map(row -> PageLines.cut(row, cut.group(2))).collect(Collectors.joining("\n"));
+        }
         List<String> words = new ArrayList<>();
         Matcher matcher = WORDS.matcher(line);
         while (matcher.find()) {
@@ -76,19 +84,38 @@ class DocsTest {
         List<String> written = Files.readAllLines(page);
         List<String> right = new ArrayList<>();
         for (int n = 0; n < written.size(); n++) {
-            right.add(written.get(n));
-            if (written.get(n).startsWith(PROMPT)) {
-                right.addAll(run(written.get(n).substring(PROMPT.length())).lines().toList());
-                while (n + 1 < written.size() && !written.get(n + 1).equals("```")
-                        && !written.get(n + 1).startsWith(PROMPT)) {
-                    n++;
-                }
+            if (!written.get(n).startsWith(PROMPT)) {
+                right.add(written.get(n));
+                continue;
+            }
+            StringBuilder command = new StringBuilder(written.get(n).substring(PROMPT.length()));
+            while (command.toString().endsWith(GOES_ON)) {
+                command.setLength(command.length() - GOES_ON.length());
+                command.append(' ').append(written.get(++n).strip());
+            }
+            right.addAll(PageLines.ofCommand(PROMPT + command));
+            run(command.toString()).lines().forEach(line -> right.addAll(PageLines.ofOutput(line)));
+            while (n + 1 < written.size() && !written.get(n + 1).equals("```") && !written.get(n + 1).startsWith(PROMPT)) {
+                n++;
             }
         }
         if ("write".equals(System.getProperty("pixeron.docs"))) {
             Files.write(page, right);
         }
         assertThat(right).as(page.toString()).isEqualTo(Files.readAllLines(page));
+    }
+
+    /** Lines of code are short enough for a narrow window. */
+    @ParameterizedTest
+    @MethodSource("pages")
+    void linesOfCodeHaveAtMost80Columns(Path page) throws IOException {
+        boolean isBlock = false;
+        for (String line : Files.readAllLines(page)) {
+            isBlock ^= line.startsWith("```");
+            if (isBlock || line.startsWith("    ")) {
+                assertThat(line).as(page.toString()).hasSizeLessThanOrEqualTo(PageLines.WIDTH);
+            }
+        }
     }
 
     @Test
