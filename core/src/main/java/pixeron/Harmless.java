@@ -3,7 +3,7 @@ package pixeron;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
-/** Text from outside, such as the name of a file or what stands in a cell, so that it does nothing where it is shown or written. */
+/** Text from outside, such as the name of a file or what is in a cell, so that it does nothing where it is shown or written. */
 public final class Harmless {
 
     /** Longer messages are read by nobody. */
@@ -18,12 +18,12 @@ public final class Harmless {
     private Harmless() {
     }
 
-    /** @return whether a sign moves the cursor, ends a line or turns the direction of writing around */
+    /** Returns whether a sign moves the cursor, ends a line or turns the direction of writing around. */
     public static boolean isActing(char sign) {
         return Character.isISOControl(sign) || sign >= '\u2028' && sign <= '\u202E' && sign != '\u202F' || sign >= '\u2066' && sign <= '\u2069';
     }
 
-    /** @return one line without signs that do something on a screen */
+    /** Returns one line without signs that do something on a screen. */
     public static String shown(String text) {
         if (text.chars().noneMatch(sign -> isActing((char) sign))) {
             return text;
@@ -39,7 +39,7 @@ public final class Harmless {
         return shown.toString();
     }
 
-    /** @return the same, at most {@value #LONGEST_LINE} characters: of a longer text its beginning and its end */
+    /** Returns the same, at most {@value #LONGEST_LINE} characters: of a longer text its beginning and its end. */
     public static String line(String text) {
         String shown = shown(text);
         if (shown.length() <= LONGEST_LINE) {
@@ -52,7 +52,7 @@ public final class Harmless {
                 + shown.substring(Character.isLowSurrogate(shown.charAt(tail)) ? tail + 1 : tail);
     }
 
-    /** @return the text of a cell that a spreadsheet neither calculates nor follows; numbers stay numbers, and lines lines */
+    /** Returns the text of a cell that a spreadsheet neither calculates nor follows; numbers stay numbers, and lines lines. */
     public static String cell(String text) {
         String shown = text.indexOf('\n') < 0 ? shown(text) : text.lines().map(Harmless::shown).collect(Collectors.joining("\n"));
         String first = shown.stripLeading();

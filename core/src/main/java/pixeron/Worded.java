@@ -7,15 +7,15 @@ import java.util.stream.Collectors;
 /** A constant with a word of its own, for lines of steps, files and the command line. */
 public interface Worded {
 
-    /** @return the word, in small letters with hyphens */
+    /** Returns the word, in small letters with hyphens. */
     String word();
 
-    /** @return the constant with this word; empty where there is none */
+    /** Returns the constant with this word; empty where there is none. */
     static <E extends Worded> Optional<E> find(E[] all, String word) {
         return Arrays.stream(all).filter(one -> one.word().equals(word)).findFirst();
     }
 
-    /** @return all words, for a message that says what would be right */
+    /** Returns all words, for a message that says what would be right. */
     static String list(Worded... all) {
         return Arrays.stream(all).map(Worded::word).collect(Collectors.joining(", "));
     }

@@ -20,7 +20,7 @@ import pixeron.step.catalog.Catalog;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.key.Parameter;
 
-/** How everything that a person reads is written: American spelling, the field's terms, short sentences. */
+/** How everything that a user reads is written: American spelling, the field's terms, short sentences. */
 class WordsTest {
 
     private static final Pattern LITERAL = Pattern.compile("\"((?:[^\"\\\\\n]|\\\\.)*)\"");
@@ -40,7 +40,7 @@ class WordsTest {
             "\\bwho\\b", "somebody", "nobody", "the person",
             // simply, of course, just
             "\\bsimply\\b", "of course", "\\bjust\\b",
-            // "the smallest", not "the least"; "0–255", not "0 … 255"
+            // "the smallest", not "the smallest"; "0–255", not "0–255"
             "(?<!at[- ])\\bleast\\b(?! significant)", "\\d … [\\dM]", "0 … \"",
             // British spelling
             "colour", "grey", "neighbour", "\\bcentre", "practise", "behaviour", "labelled", "cancelled", "licence", "\\btowards\\b", "equalis", "normalis", "recognis", "analys(e|ing)\\b")

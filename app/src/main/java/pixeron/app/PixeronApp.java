@@ -68,7 +68,7 @@ public final class PixeronApp extends Application {
         moment.play();
     }
 
-    /** @return why there can be no log where it belongs, nor anything else that is kept there */
+    /** Returns why there can be no log where it belongs, nor anything else that is kept there. */
     private static Optional<PixeronException> log(UserFolder folder) {
         try {
             System.setProperty("pixeron.log", folder.path("pixeron.log").toString());

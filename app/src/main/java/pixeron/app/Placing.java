@@ -81,7 +81,7 @@ final class Placing {
         return looksAtRest >= LOOKS_AT_REST;
     }
 
-    /** Said earlier, some window managers take the least size for the wanted one; and sizes that nobody gave the window are gone through until then. */
+    /** Said earlier, some window managers take the smallest size for the wanted one; and sizes that nobody gave the window are gone through until then. */
     private void placed() {
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);
@@ -91,7 +91,7 @@ final class Placing {
         stage.heightProperty().subscribe(this::note);
         stage.maximizedProperty().subscribe(this::note);
         if (free != null) {
-            // Somebody may have moved it by then.
+            // A user may have moved it by then.
             note();
         }
     }

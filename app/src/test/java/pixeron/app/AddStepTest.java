@@ -58,7 +58,7 @@ class AddStepTest extends WindowTest {
         settle();
         assertThat(step().line()).isEqualTo("posterize cuts=\"50 100 150 200\" values=\"50 100 150 200 255\"");
         assertThat(shownText()).doesNotContain("one value more than cut points");
-        // What still waits is given up when the step is changed from elsewhere.
+        // What still waits is abandoned when the step is changed from elsewhere.
         write(" 7");
         assertThat(shownText()).contains("4 cut points and 6 values");
         interact(() -> bench().undo());
@@ -66,7 +66,7 @@ class AddStepTest extends WindowTest {
         assertThat(shownText()).doesNotContain("4 cut points and 6 values");
     }
 
-    /** What a person could type for it. */
+    /** What a user could type for it. */
     private String typed(Parameter<?> key) {
         if (key instanceof ChoiceParameter choice) {
             return choice.choices().stream().skip(1).filter(other -> isPossible(choice, other)).findFirst().orElseThrow().word();

@@ -28,7 +28,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Rational;
 import pixeron.step.catalog.StepLine;
 
-/** A person's way through the program, with real clicks and keys. */
+/** A user's way through the program, with real clicks and keys. */
 class BenchStoryTest extends WindowTest {
 
     private static final String PROOF = "P2 4 3 255\n137 97 96 164\n98 101 150 170\n0 255 120 99\n";
@@ -42,7 +42,7 @@ class BenchStoryTest extends WindowTest {
         write("lin");
         push(KeyCode.ENTER);
         settle();
-        // The cursor stands in the first field of the new step.
+        // The cursor is in the first field of the new step.
         push(KeyCode.SHORTCUT, KeyCode.A);
         write("3.75");
         push(KeyCode.TAB);

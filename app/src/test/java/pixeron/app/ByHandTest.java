@@ -52,7 +52,7 @@ class ByHandTest extends WindowTest {
         assertThat(shownText()).doesNotContain("does not fit");
     }
 
-    /** 1,234 could be either: the person is asked once, what is there becomes what was meant, and so does what comes after. */
+    /** 1,234 could be either: the user is asked once, what is there becomes what was meant, and so does what comes after. */
     @Test
     void aCommaThatCouldPartThousandsIsAskedAboutOnce() {
         open(write("deep.pgm", "P2 3 1 65535\n1234 2345 30000\n"));
@@ -85,7 +85,7 @@ class ByHandTest extends WindowTest {
         return List.copyOf(lookup(".working-lines").<GridPane>query().getChildren());
     }
 
-    /** What stands under the sheets is not made anew at every key; another pixel, another parameter or another look make it anew. */
+    /** What is under the sheets is not made anew at every key; another pixel, another parameter or another look make it anew. */
     @Test
     void theWorkingStandsStillWhileValuesAreWritten() {
         openHalf();

@@ -50,7 +50,7 @@ class CompareTest extends WindowTest {
 
         push(KeyCode.F6);
         until(() -> measures().size() == 2);
-        // 0 … 15 plus 1, clipped: fifteen pixels are one higher, and 1 of them is the first of the largest.
+        // 0–15 plus 1, clipped: fifteen pixels are one higher, and 1 of them is the first of the largest.
         assertThat(measures().get(1)).contains("15 of 16 pixels changed", "largest 1 at row 0, column 0", "MSE 0.9375");
         clickOn("+ Result");
         until(() -> measures().size() == 3);
@@ -91,7 +91,7 @@ class CompareTest extends WindowTest {
         assertThat(shownText()).contains("Delete");
     }
 
-    /** What is picked in a result is worked out below as that result, and the keys zoom the results that are seen. */
+    /** What is picked in a result is calculated below as that result, and the keys zoom the results that are seen. */
     @Test
     void theWorkingBelongsToTheResultInWhichSomebodyPicks() {
         Path file = folder.resolve("ramp.pgm");
@@ -102,7 +102,7 @@ class CompareTest extends WindowTest {
         settle();
         push(KeyCode.F6);
         until(() -> measures().size() == 2);
-        // Image and Add stand there; Invert is selected.
+        // Image and Add are there; Invert is selected.
         assertThat(shownText()).contains("s = M − r");
         interact(() -> sheet("Result 2").requestFocus());
         push(KeyCode.RIGHT);
@@ -124,7 +124,7 @@ class CompareTest extends WindowTest {
         return side[0];
     }
 
-    /** Eleven of twelve pixels are 0: all bars but the first are low, and what is drawn high at the right is the running count. */
+    /** Eleven of twelve pixels are 0: all bars but the first are low, and what is drawn high at the right is the cumulative count. */
     @Test
     void runningCountsRiseAboveTheBars() {
         Path file = folder.resolve("mostly-dark.pgm");

@@ -19,7 +19,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.project.ProjectFile;
 
-/** A result of another size, through the window: what a person sees, types, saves and finds again. */
+/** A result of another size, through the window: what a user sees, types, saves and finds again. */
 class CropTest extends WindowTest {
 
     @BeforeEach
@@ -119,7 +119,7 @@ class CropTest extends WindowTest {
         assertThat(shownText()).contains("correct, given your step 1");
     }
 
-    /** Results of different sizes stand beside each other, each with its own ends, and why there is no difference is said. */
+    /** Results of different sizes are beside each other, each with its own ends, and why there is no difference is said. */
     @Test
     void resultsOfDifferentSizesAreCompared() {
         push(KeyCode.F6);

@@ -33,7 +33,7 @@ class CurveTest extends WindowTest {
         showCurve();
     }
 
-    /** Waits until the curve, which is worked out apart, is that of the step, and has its place. */
+    /** Waits until the curve, which is calculated apart, is that of the step, and has its place. */
     private void showCurve() {
         settle();
         TableView<Mapping.Entry> table = lookup(".mapping-table").query();

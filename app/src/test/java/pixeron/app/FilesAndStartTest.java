@@ -222,7 +222,7 @@ class FilesAndStartTest extends WindowTest {
         assertThat(ProjectFile.read(other).project().name()).isEqualTo(DemoCases.all().get(0).title());
     }
 
-    /** Whoever saves out of habit, several times at once, is not told that somebody else did. */
+    /** Whoever saves out of habit, several times at once, is not told that another person did. */
     @Test
     void savingInARowIsOneSaving() {
         Path file = folder.resolve("habit.pixeron.json");
@@ -256,7 +256,7 @@ class FilesAndStartTest extends WindowTest {
         assertThat(ProjectFile.read(there).project().name()).isEqualTo("proof");
     }
 
-    /** Levels 0–7 have no room in a PNG: the numbers are kept in another format, or spread for looking, as the person says. */
+    /** Levels 0–7 have no room in a PNG: the numbers are kept in another format, or spread for looking, as the user says. */
     @Test
     void threeBitsInAPictureAreKeptOrSpread() {
         open(write("proof.pgm", "P2 3 1 7 1 2 7"));

@@ -168,7 +168,7 @@ class FitsTest extends WindowTest {
         return items.stream().flatMap(item -> item instanceof Menu menu ? all(menu.getItems()) : Stream.of(item));
     }
 
-    /** @return how high the words of a label are on the screen */
+    /** Returns how high the words of a label are on the screen. */
     private double typeOf(String words) {
         Node text = lookup((Labeled label) -> words.equals(label.getText())).query().lookup(".text");
         return text.localToScene(text.getLayoutBounds()).getHeight();

@@ -164,7 +164,7 @@ class JobsTest extends WindowTest {
         need = 8;
         key(KeyCode.SHORTCUT, KeyCode.N);
         key(KeyCode.TAB);
-        // Columns follow, until somebody says otherwise.
+        // Columns follow, until a user says otherwise.
         type("100");
         key(KeyCode.ENTER);
         until(() -> bench().shown() != null);

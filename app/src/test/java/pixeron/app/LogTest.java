@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** The log is written where the person's data is, or nowhere. */
+/** The log is written where the user's data is, or nowhere. */
 class LogTest {
 
     @TempDir

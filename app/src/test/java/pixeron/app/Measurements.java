@@ -30,7 +30,7 @@ class Measurements extends WindowTest {
     private static final int SIZE = Integer.getInteger("pixeron.size", 4096);
     private static final int ROUNDS = 60;
 
-    /** @return a file with an image of random levels */
+    /** Returns a file with an image of random levels. */
     private Path random(String name, int side) {
         Random random = new Random(side);
         Path file = folder.resolve(name + ".pgm");
@@ -195,7 +195,7 @@ class Measurements extends WindowTest {
     /** Frames while a walk plays over a kernel's result, with the window on Before, the working, the loops. */
     @Test
     void theWalk() {
-        // The second time what stands around it is compiled, as in a window that has been used for half a minute.
+        // The second time what is around it is compiled, as in a window that has been used for half a minute.
         for (int round = 0; round < 4; round++) {
             int size = round % 2 == 0 ? 8 : 512;
             Path file = random("walk" + round, size);

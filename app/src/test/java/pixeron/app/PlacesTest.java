@@ -9,7 +9,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.catalog.StepLine;
 
-/** Steps that read between pixels or cut out: what a person sees of the places, and takes hold of. */
+/** Steps that read between pixels or cut out: what a user sees of the places, and takes hold of. */
 class PlacesTest extends WindowTest {
 
     private void openWith(String step) {
@@ -41,7 +41,7 @@ class PlacesTest extends WindowTest {
         return bench().project().chain().stage(bench().position()).link().step().line();
     }
 
-    /** The rectangle of a crop is moved by its inside and sized by its corner; what is first, last and how large stands at the left. */
+    /** The rectangle of a crop is moved by its inside and sized by its corner; what is first, last and how large is at the left. */
     @Test
     void aCropIsDraggedOnBefore() {
         openWith("crop row=0 column=0 height=2 width=2");

@@ -60,7 +60,7 @@ class PlacingTest extends WindowTest {
         interact(other::close);
     }
 
-    /** What is noted is what a person made of it, not sizes that it goes through when it is shown. */
+    /** What is noted is what a user made of it, not sizes that it goes through when it is shown. */
     @Test
     void aPlaceIsNotedWhenItIsChanged() {
         WindowPlace before = new WindowPlace(20, 30, 1000, 700, false);

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentMatchers;
 import org.mockito.Mockito;
 
-/** The loop of a step as a program, and a person's own program in place of values by hand. */
+/** The loop of a step as a program, and a user's own program in place of values by hand. */
 class ProgramWindowTest extends WindowTest {
 
     @BeforeEach
@@ -62,7 +62,7 @@ class ProgramWindowTest extends WindowTest {
         assertThat(text.getParent().isVisible()).isFalse();
     }
 
-    /** A program that drops fractions: shown before it is run, then what it wrote stands in By hand, with its slip and the smallest image. */
+    /** A program that drops fractions: shown before it is run, then what it wrote is in By hand, with its slip and the smallest image. */
     @Test
     void aProgramIsRunForValuesByHand() throws IOException {
         Path program = Files.writeString(folder.resolve("Mine.java"), """

@@ -23,7 +23,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Decimals;
 import pixeron.step.catalog.StepLine;
 
-/** Spectra in the window: faces, frequencies, waves, values by hand with both parts, waves taken away, radii dragged. */
+/** Spectra in the window: faces, frequencies, waves, values by hand with both parts, waves removed, radii dragged. */
 class SpectrumTest extends WindowTest {
 
     /** Ribs of period 4, every other row one brighter: F(0, 0) = 56, F(0, ±1) = ∓16i, F(−2, 0) = 8. */

@@ -102,7 +102,7 @@ class TwoImagesTest extends WindowTest {
         assertThat(lines()).isEqualTo("invert; combine with=step:1 by=absolute-difference");
     }
 
-    /** The second image stands between Before and After, and a pixel picked on it is picked everywhere. */
+    /** The second image is between Before and After, and a pixel picked on it is picked everywhere. */
     @Test
     void itIsASheetOfItsOwn() {
         addByKeys("combine");

@@ -246,7 +246,7 @@ class WalkTest extends WindowTest {
         assertThat(after().isLevelImage()).isTrue();
     }
 
-    /** The slip's working stands beside the right one, and the first line where they part is marked. */
+    /** The slip's working is beside the right one, and the first line where they part is marked. */
     @Test
     void theSlippedWorkingStandsBesideTheRightOne() {
         smooth();

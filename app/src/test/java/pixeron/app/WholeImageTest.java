@@ -37,7 +37,7 @@ class WholeImageTest extends WindowTest {
         return ((BenchView) lookup(".bench").query()).sheets().viewport();
     }
 
-    /** Cells end at the right and at the bottom inside of each sheet that a person sees. */
+    /** Cells end at the right and at the bottom inside of each sheet that a user sees. */
     private void assertWhole(String where) {
         interact(() -> {
             window.applyCss();

@@ -76,7 +76,7 @@ abstract class WindowTest extends ApplicationTest {
         window.started(List.of());
     }
 
-    /** @return whether this person never started the program before */
+    /** Returns whether this person never started the program before. */
     protected boolean isFirstStart() {
         return false;
     }
@@ -154,7 +154,7 @@ abstract class WindowTest extends ApplicationTest {
         return bench().shown().after().orElseThrow().image();
     }
 
-    /** @return whether a person can see a node: it and all around it is visible, has a size, and is not scrolled or cut away */
+    /** Returns whether a user can see a node: it and all around it is visible, has a size, and is not scrolled or cut away. */
     protected static boolean canBeSeen(Node node) {
         Bounds seen = node.localToScene(node.getLayoutBounds());
         if (node.getScene() == null || seen.getWidth() <= 0 || seen.getHeight() <= 0) {
@@ -170,7 +170,7 @@ abstract class WindowTest extends ApplicationTest {
         return seen.intersects(all);
     }
 
-    /** @return the nodes of a kind that a person can see now, in the order of the scene; what is hidden is not gone into */
+    /** Returns the nodes of a kind that a user can see now, in the order of the scene; what is hidden is not gone into. */
     protected <T extends Node> List<T> seen(Class<T> kind) {
         List<T> found = new ArrayList<>();
         interact(() -> addSeen(kind, stage.getScene().getRoot(), found));
@@ -210,7 +210,7 @@ abstract class WindowTest extends ApplicationTest {
         WaitForAsyncUtils.asyncFx(timer::stop);
     }
 
-    /** @return all text that a person can see now */
+    /** Returns all text that a user can see now. */
     protected String shownText() {
         awaitFrames();
         StringBuilder text = new StringBuilder();

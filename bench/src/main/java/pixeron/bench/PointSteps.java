@@ -39,7 +39,7 @@ public final class PointSteps {
         }
     }
 
-    /** @return for each its times in milliseconds from the shortest on */
+    /** Returns for each its times in milliseconds from the shortest on. */
     private static double[][] measured(List<Runnable> all, int rounds) {
         double[][] times = new double[all.size()][rounds];
         for (int round = 0; round < rounds; round++) {

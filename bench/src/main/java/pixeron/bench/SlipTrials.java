@@ -69,7 +69,7 @@ public final class SlipTrials {
             return SlipFinder.find(Check.of(sheet, operation), operation).slips();
         }
 
-        /** @return 40 to 100 % of all cells */
+        /** Returns 40 to 100 % of all cells. */
         List<Pixel> filled(Random random) {
             double share = 0.4 + 0.6 * random.nextDouble();
             List<Pixel> pixels = new ArrayList<>();
@@ -119,8 +119,8 @@ public final class SlipTrials {
     }
 
     /**
-     * @return in how many cases of two slips at once both are named, or as many cells are explained by less. Counted are
-     *     cases in which each of the two changes what the other gives alone, in at least four filled cells
+     * Returns in how many cases of two slips at once both are named, or as many cells are explained by less. Counted are
+     * cases in which each of the two changes what the other gives alone, in at least four filled cells.
      */
     private static int two() {
         Random random = new Random(5);
@@ -157,7 +157,7 @@ public final class SlipTrials {
         return named;
     }
 
-    /** @return how many filled cells have another value than a way gives */
+    /** Returns how many filled cells have another value than a way gives. */
     private static int apart(HandSheet sheet, Way way) {
         return (int) sheet.cells().entrySet().stream().filter(cell -> {
             try {

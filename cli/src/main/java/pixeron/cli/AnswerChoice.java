@@ -24,7 +24,8 @@ final class AnswerChoice {
     }
 
     /**
-     * @return the values of a file
+     * Returns the values of a file.
+     *
      * @throws PixeronException if it cannot be read, nothing in it fits or more than one thing does
      */
     Written written(Operation operation, Path file, String tolerance) {

@@ -15,12 +15,12 @@ final class Argument<T> {
         this.spec = spec;
     }
 
-    /** @return true when it was given or has a value by default */
+    /** Returns true when it was given or has a value by default. */
     boolean isGiven() {
         return value() != null;
     }
 
-    /** @return its value once the words are read; null where it was not given */
+    /** Returns its value once the words are read; null where it was not given. */
     T value() {
         return spec.getValue();
     }

@@ -20,7 +20,7 @@ import pixeron.program.ProgramCommand;
 import pixeron.program.ProgramLimits;
 import pixeron.step.Progress;
 
-/** A person's program in place of a table by hand. */
+/** A user's program in place of a table by hand. */
 final class ByProgram {
 
     private static final int MOST_SECONDS = 3600;
@@ -44,7 +44,7 @@ final class ByProgram {
         return command.isGiven();
     }
 
-    /** @return the exit code */
+    /** Returns the exit code. */
     int check(Chain chain, Optional<String> face, boolean isJson, PrintWriter out) {
         if (cases.value() < 0 || cases.value() > ProgramCheck.MOST_CASES) {
             throw PixeronException.of("--cases %d is not valid. Use 0 to %d.", cases.value(), ProgramCheck.MOST_CASES);

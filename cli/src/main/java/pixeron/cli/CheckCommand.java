@@ -130,7 +130,7 @@ final class CheckCommand implements Callable<Integer> {
         return program.check(steps.chain(image.chain(), image.input()), face.name(), format.value() == Format.json, syntax.out());
     }
 
-    /** @return how the result is worked out, or the face of it that was chosen */
+    /** Returns how the result is calculated, or the face of it that was chosen. */
     private Operation operation(Stage stage) {
         Result after = stage.after(Progress.NONE).required();
         face.name().ifPresent(name -> face.of(after));

@@ -55,13 +55,13 @@ final class CheckText {
         return text.toString();
     }
 
-    /** @return a line on a table of another shape than the result; nothing where it is the same */
+    /** Returns a line on a table of another shape than the result; nothing where it is the same. */
     static String shape(Optional<Frame> written, Frame right) {
         return written.map(shape -> String.format("The table has %s cells, the result has %s. Only cells in both are compared.%n",
                 shape.size(), right.size())).orElse("");
     }
 
-    /** @return which part of an expression for a step is wrong */
+    /** Returns which part of an expression for a step is wrong. */
     static Function<CellCheck, Optional<String>> parts(Operation operation) {
         return cell -> WrongPart.of(cell.byHand(), operation, cell.pixel());
     }

@@ -18,7 +18,7 @@ import pixeron.step.catalog.StepLine;
 /** The answers of a small class to one exercise, made here, each with a slip of its own, and the table of results. */
 final class DemoClass {
 
-    /** The exercise, and what somebody did instead. */
+    /** The exercise, and what a user did instead. */
     private static final String EXERCISE = "box size=3 border=replicate";
     private static final Map<String, String> ANSWERS = answers();
 
@@ -37,8 +37,9 @@ final class DemoClass {
     }
 
     /**
+     * Returns the number of files written.
+     *
      * @param folder where the answers go, with results.csv beside them
-     * @return the number of files written
      */
     static int write(Path folder) {
         Image sort = DemoCases.all().get(0).saved().project().chain().source();

@@ -69,7 +69,7 @@ final class DemoCommand implements Runnable {
         out.printf("Wrote %d files to %s. Start with report.md.%n", files + 1, folder.value());
     }
 
-    /** @return the number of files written */
+    /** Returns the number of files written. */
     private int write(DemoCase demo) {
         SavedProject saved = demo.saved();
         Project project = saved.project();

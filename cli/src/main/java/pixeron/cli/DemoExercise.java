@@ -35,8 +35,9 @@ final class DemoExercise {
     }
 
     /**
+     * Returns the number of files written.
+     *
      * @param folder gets the exercises, the folders sheets and answers, and results.csv
-     * @return the number of files written
      */
     static int write(Path folder) {
         NewFolder.make(folder);

@@ -61,7 +61,7 @@ final class ExplainCommand implements Runnable {
         face.name().ifPresent(name -> face.of(after));
         Operation explained = bound.face(face.name().orElse(Image.VALUE)).orElseThrow();
         Working working = explained.explain(pixel);
-        // Gray is made of three channels, and no single value stands before it.
+        // Gray is made of three channels, and no single value is before it.
         Optional<Value> from = before.getClass() == after.getClass()
                 ? explained.counterpart(pixel).map(explained.before()::value) : Optional.empty();
         switch (format.value()) {

@@ -10,7 +10,7 @@ import pixeron.byhand.slip.search.Findings;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.step.Operation;
 
-/** Values by hand of one face of a spectrum, with what is said of them. */
+/** Values by hand of one face of a spectrum, with the findings about them. */
 record FaceCheck(String face, Operation operation, Check check, Findings found) {
 
     static FaceCheck of(String face, Operation operation, HandSheet sheet) {
@@ -18,7 +18,7 @@ record FaceCheck(String face, Operation operation, Check check, Findings found) 
         return new FaceCheck(face, operation, check, SlipFinder.find(check, operation));
     }
 
-    /** @return all of them as one object; the first place that differs is that of the first face that has one */
+    /** Returns all of them as one object; the first place that differs is that of the first face that has one. */
     static ObjectNode json(List<FaceCheck> all) {
         ObjectNode node = Json.check(Check.EMPTY, Findings.NONE);
         for (FaceCheck one : all) {

@@ -37,7 +37,7 @@ final class FolderCheck {
      *
      * @param right the right values
      * @param finder looks for slips in each of them
-     * @param ofShape what is said of a table of another shape
+     * @param ofShape the findings about a table of another shape
      */
     record Subject(Explained right, SlipFinder finder, Function<Frame, Optional<Explanation>> ofShape) {
 
@@ -59,10 +59,11 @@ final class FolderCheck {
     }
 
     /**
+     * Returns the exit code.
+     *
      * @param folder its tables, spreadsheets and pictures are read, in the order of their names
      * @param target the CSV that is written; a file that cannot be read has its reason in the last column
      * @param answers reads one of them
-     * @return the exit code
      */
     static int write(Subject subject, Path folder, Target target, Function<Path, AnswerChoice.Written> answers, PrintWriter console) {
         Path out = target.file();

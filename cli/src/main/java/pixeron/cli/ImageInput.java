@@ -35,32 +35,30 @@ final class ImageInput {
                 "Transparent pixels: over-white, over-black or ignored; default: ${DEFAULT-VALUE}.");
     }
 
-    /**
-     * @return a chain on what the file holds; on a color image, where a rule is given, with a step gray in front
-     */
+    /** Returns a chain on what the file holds; on a color image, where a rule is given, with a step gray in front. */
     Chain chain(Path file) {
         Result read = readAsItIs(file).result();
         Chain chain = Chain.of(read).withMostPixels(mostPixels.value());
         return rule.isGiven() && !(read instanceof Image) ? gray(chain, rule.value()) : chain;
     }
 
-    /** @return what the file holds, made gray where a rule is given */
+    /** Returns what the file holds, made gray where a rule is given. */
     Result result(Path file) {
         return chain(file).last(Progress.NONE).required();
     }
 
-    /** @return the chain with a step gray behind it */
+    /** Returns the chain with a step gray behind it. */
     Chain gray(Chain chain, String ruleText) {
         return chain.withStep(chain.size(), GrayStep.of(ruleText, Transparency.of(transparent.value())));
     }
 
-    /** @return the image, made gray when it has color and a rule is given, else as it is */
+    /** Returns the image, made gray when it has color and a rule is given, else as it is. */
     LoadedImage readForFacts(Path file) {
         LoadedImage loaded = readAsItIs(file);
         return rule.isGiven() && loaded.color().isPresent() ? madeGray(loaded) : loaded;
     }
 
-    /** @return the file as it is, color or gray */
+    /** Returns the file as it is, color or gray. */
     LoadedImage readAsItIs(Path file) {
         return ImageFiles.read(file, new ReadOptions(maximum.isGiven() ? OptionalInt.of(maximum()) : OptionalInt.empty(),
                 isOpen.value(), mostPixels.value()));

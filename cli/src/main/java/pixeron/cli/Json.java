@@ -96,7 +96,7 @@ final class Json {
         return node.put("component", name).put("face", name);
     }
 
-    /** @return the same with the component that was checked, if one was chosen */
+    /** Returns the same with the component that was checked, if one was chosen. */
     static ObjectNode withFace(ObjectNode check, Optional<String> face) {
         face.ifPresent(name -> {
             if (check.get("first") instanceof ObjectNode first) {
@@ -122,7 +122,7 @@ final class Json {
         putComponent(cell.put("column", faces.pixel(place).column()), faces.face(place));
     }
 
-    /** Two slips at once are an entry each, which names the other, so that each stands under its own id. */
+    /** Two slips at once are an entry each, which names the other, so that each is under its own id. */
     private static void addSlip(ArrayNode slips, Explanation slip) {
         for (String id : slip.ids()) {
             ObjectNode entry = slips.addObject().put("id", id).put("title", SlipTitles.of(id)).put("explains", slip.explains()).put("of", slip.of())

@@ -19,22 +19,22 @@ final class OneImage {
         return file.value();
     }
 
-    /** @return how images are read */
+    /** Returns how images are read. */
     ImageInput input() {
         return input;
     }
 
-    /** @return a chain on what the file holds, with a step gray in front where a gray rule is given */
+    /** Returns a chain on what the file holds, with a step gray in front where a gray rule is given. */
     Chain chain() {
         return input.chain(file.value());
     }
 
-    /** @return a chain on what another file holds, read in the same way */
+    /** Returns a chain on what another file holds, read in the same way. */
     Chain chain(Path other) {
         return input.chain(other);
     }
 
-    /** @return the image; a color picture as it is unless a gray rule is given */
+    /** Returns the image; a color picture as it is unless a gray rule is given. */
     LoadedImage readForFacts() {
         return input.readForFacts(file.value());
     }

@@ -24,8 +24,9 @@ final class OtherImages {
     }
 
     /**
+     * Returns the images that have a name.
+     *
      * @param reader reads a file
-     * @return the images that have a name
      */
     Map<String, Result> named(Function<Path, Result> reader) {
         Map<String, Result> images = new LinkedHashMap<>();

@@ -15,8 +15,9 @@ final class Patience {
     }
 
     /**
+     * Returns what was found in time; nothing where it took too long.
+     *
      * @param told hears when the search was stopped
-     * @return what was found in time; nothing where it took too long
      */
     static Findings find(Function<Progress, Findings> search, Consumer<String> told) {
         return find(search, Progress.within(MOST_SECONDS), told);

@@ -23,7 +23,7 @@ public final class Pixeron {
     private Pixeron() {
     }
 
-    /** @return true when the words are for the command line, false when they are for the window */
+    /** Returns true when the words are for the command line, false when they are for the window. */
     public static boolean isCommand(String... words) {
         return words.length > 0 && (COMMANDS.contains(words[0]) || QUESTIONS.contains(words[0]));
     }

@@ -21,7 +21,7 @@ final class ProjectCheck {
     private ProjectCheck() {
     }
 
-    /** @return the exit code */
+    /** Returns the exit code. */
     static int write(Project project, boolean isJson, PrintWriter out) {
         List<Checked> all = project.withEachOpen().stream().map(Checked::of).toList();
         if (isJson) {
@@ -35,10 +35,10 @@ final class ProjectCheck {
     }
 
     /**
-     * What is said of the values by hand for one of the images.
+     * The findings about the values by hand for one of the images.
      *
      * @param project with that image open
-     * @param works what is said of its steps that have values by hand
+     * @param works the findings about its steps that have values by hand
      * @param start where it first goes wrong, if it does
      */
     private record Checked(Project project, List<StepWork> works, Optional<Start> start) {

@@ -15,8 +15,9 @@ public final class Rehearsal {
     }
 
     /**
+     * Returns the exit codes, the example's first.
+     *
      * @param folder an empty one, for the example's files
-     * @return the exit codes, the example's first
      */
     public static List<Integer> run(Path folder) {
         Path image = folder.resolve("three-bit-sort.pgm");

@@ -87,7 +87,7 @@ final class RunCommand implements Callable<Integer> {
         return isAllDone ? 0 : Pixeron.DIFFERS;
     }
 
-    /** @return the size of what was written */
+    /** Returns the size of what was written. */
     private Frame write(Chain start, Path target, PrintWriter notes, String about) {
         Chain chain = steps.chain(start, image.input());
         chain.stages().forEach(this::askPatience);

@@ -72,7 +72,7 @@ final class StepLines {
         return recipe;
     }
 
-    /** @return the stage of the last step, with its result made */
+    /** Returns the stage of the last step, with its result made. */
     Stage last(OneImage image) {
         Chain chain = chain(image.chain(), image.input());
         if (chain.size() == 0) {

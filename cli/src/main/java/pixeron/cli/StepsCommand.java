@@ -50,7 +50,7 @@ final class StepsCommand implements Runnable {
         }
     }
 
-    /** @return which of the keys that most steps take this one takes, and which not */
+    /** Returns which of the keys that most steps take this one takes, and which not. */
     private static String taken(StepType type) {
         List<String> all = Arrays.stream(Common.values()).map(key -> key.name().toLowerCase(Locale.ROOT)).toList();
         List<String> own = all.stream().filter(word -> type.common().stream().anyMatch(key -> key.name().equalsIgnoreCase(word))).toList();

@@ -42,12 +42,12 @@ final class Syntax {
         options.add(OptionSpec.builder("-V", "--version").type(boolean.class).versionHelp(true).description("Show the version and exit.").build());
     }
 
-    /** @return standard output */
+    /** Returns standard output. */
     PrintWriter out() {
         return out;
     }
 
-    /** @return standard error */
+    /** Returns standard error. */
     PrintWriter err() {
         return err;
     }
@@ -126,8 +126,9 @@ final class Syntax {
     }
 
     /**
+     * Returns what reads the words and then does the command.
+     *
      * @param command a Runnable or a Callable of an exit code
-     * @return what reads the words and then does the command
      */
     CommandLine line(String name, Object command) {
         Callable<Object> guarded = () -> {

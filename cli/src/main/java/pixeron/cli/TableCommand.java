@@ -21,7 +21,7 @@ import pixeron.step.key.ChannelsParameter;
 import pixeron.step.table.LevelRows;
 import pixeron.working.Table;
 
-/** {@code pixeron table IMAGE --step LINE…}: the tables by which the last step is worked out. */
+/** {@code pixeron table IMAGE --step LINE…}: the tables by which the last step is calculated. */
 final class TableCommand implements Runnable {
 
     private enum Format { text, csv, json }
@@ -51,7 +51,7 @@ final class TableCommand implements Runnable {
         if (name.isGiven() || all.isEmpty()) {
             all = List.of(named(all, Named::name, name.value()));
         }
-        // The running share is a help on the way for people; scripts know the levels table without it.
+        // The cumulative share is a help on the way for people; scripts know the levels table without it.
         List<Named> tables = all.stream().map(found -> new Named(found.name, LevelRows.written(found.table))).toList();
         PrintWriter out = syntax.out();
         if (format.value() == Format.json) {
@@ -102,7 +102,8 @@ final class TableCommand implements Runnable {
     }
 
     /**
-     * @return the table with this name
+     * Returns the table with this name.
+     *
      * @throws PixeronException if there is none
      */
     static Table named(List<Table> all, String name) {

@@ -10,7 +10,7 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** Color images on the command line, worked out by hand on two rows of two inks. */
+/** Color images on the command line, calculated by hand on two rows of two inks. */
 class ColorCommandsTest extends CommandTest {
 
     private static final String RED_UP = "add amount=20 channels=red";

@@ -214,7 +214,7 @@ class CommandsTest extends CommandTest {
         assertThat(output).contains("s = 7 × 3 ÷ 4").contains("5.25 → 5");
     }
 
-    /** Worked out by hand: levels 0 0 3 5 of three bits. */
+    /** Calculated by hand: levels 0 0 3 5 of three bits. */
     @Test
     void tablesAreWrittenInThreeForms() throws IOException {
         Path sort = write("sort.csv", "0,0,3,5\n");
@@ -392,7 +392,7 @@ class CommandsTest extends CommandTest {
         Path target = write("target.pgm", "P2 4 2 3  1 1 1 1  3 3 3 3");
         assertThat(pixeron("run", sort, "--max", 3, "--step", "match with=" + target, "--out",
                 folder.resolve("a.csv"))).isZero();
-        // counts 0 4 0 4: running shares 0 1/2 1/2 1 for 1/4 5/8 3/4 1
+        // counts 0 4 0 4: cumulative shares 0 1/2 1/2 1 for 1/4 5/8 3/4 1
         assertThat(Files.readString(folder.resolve("a.csv"))).isEqualTo("0,0,1,1\n1,1,3,3\n");
         assertBad("There is no file", "run", sort, "--max", 3, "--step", "match with=none.pgm", "--out",
                 folder.resolve("b.csv"));

@@ -16,7 +16,7 @@ import pixeron.loop.LoopProgram;
 import pixeron.step.Inputs;
 import pixeron.step.catalog.StepLine;
 
-/** A person's program in place of a table: real programs, compiled by the Java that runs these tests. */
+/** A user's program in place of a table: real programs, compiled by the Java that runs these tests. */
 class ProgramCommandsTest extends CommandTest {
 
     private static final String JAVA = Path.of(System.getProperty("java.home"), "bin", "java").toString();
@@ -53,7 +53,7 @@ class ProgramCommandsTest extends CommandTest {
         assertThat(json().get("agree").intValue()).isEqualTo(9);
         assertThat(json().get("cases")).hasSize(2).allMatch(one -> one.get("agree").intValue() == 9 && one.get("cells").get(0).get("state").textValue().equals("agrees"));
         assertThat(json().has("smallest")).isFalse();
-        // ⌊u(0) · 8⌋ and ⌊u(8) · 8⌋ with seed 10, worked out apart from the program, less 2.
+        // ⌊u(0) · 8⌋ and ⌊u(8) · 8⌋ with seed 10, calculated apart from the program, less 2.
         assertThat(json().get("cases").get(0).get("cells").get(0).get("value").intValue()).isEqualTo(FIRST);
         assertThat(json().get("cases").get(0).get("cells").get(8).get("value").intValue()).isEqualTo(LAST);
     }
@@ -121,7 +121,7 @@ class ProgramCommandsTest extends CommandTest {
         assertThat(json().get("agree").intValue()).isEqualTo(6);
     }
 
-    /** Not clipped at 0: nothing shows on an image without dark levels, so images by chance are needed, and the smallest has a dark one. */
+    /** Not clipped at 0: nothing shows on an image without dark levels, so random images are needed, and the smallest has a dark one. */
     @Test
     void aWrongProgramIsWrongByASlip() throws IOException {
         Files.writeString(image, "3,7,2\n3,2,5\n7,7,4\n");

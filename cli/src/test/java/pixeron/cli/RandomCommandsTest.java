@@ -43,7 +43,7 @@ class RandomCommandsTest extends CommandTest {
         assertThat(good(2)).isPositive();
     }
 
-    /** @return how many random commands were carried out; all others were refused in one line */
+    /** Returns how many random commands were carried out; all others were refused in one line. */
     private int good(int everyExtreme) {
         int good = 0;
         List<String> wrong = new ArrayList<>();

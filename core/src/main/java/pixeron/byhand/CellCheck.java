@@ -6,7 +6,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 
 /**
- * What is said of one filled cell.
+ * The findings about one filled cell.
  *
  * @param pixel its place
  * @param byHand what was written
@@ -15,18 +15,18 @@ import pixeron.number.Value;
  */
 public record CellCheck(Pixel pixel, HandValue byHand, Value value, Verdict state) {
 
-    /** @return value by hand − result; empty when it was not understood */
+    /** Returns value by hand − result; empty when it was not understood. */
     public Optional<Value> difference() {
         return byHand.value().map(written -> written.minus(value));
     }
 
-    /** @return how far off it is, such as 5 too large; empty when it was not understood or is right */
+    /** Returns how far off it is, such as 5 too large; empty when it was not understood or is right. */
     public String distance() {
         return difference().filter(off -> off.signum() != 0).map(off -> Decimals.approximate(off.absolute())
                 + (off.signum() > 0 ? " too large" : " too small")).orElse("");
     }
 
-    /** @return true for a value that was understood and does not agree */
+    /** Returns true for a value that was understood and does not agree. */
     public boolean isDiffering() {
         return state == Verdict.DIFFERS || state == Verdict.NOT_ROUNDED;
     }

@@ -9,7 +9,7 @@ import pixeron.number.Value;
 import pixeron.step.Explained;
 
 /**
- * A person's values compared with the result of a step, cell by cell.
+ * A user's values compared with the result of a step, cell by cell.
  *
  * <p>Cost: one value of the step for every filled cell.
  *
@@ -25,9 +25,10 @@ public record Check(List<CellCheck> cells) {
     }
 
     /**
+     * Returns the findings about each cell.
+     *
      * @param sheet cells inside the step's result
      * @param step the step, bound to its input
-     * @return what is said of each cell
      */
     public static Check of(HandSheet sheet, Explained step) {
         List<CellCheck> cells = new ArrayList<>();
@@ -59,12 +60,12 @@ public record Check(List<CellCheck> cells) {
                 : byHand.value().orElseThrow().minus(value).absolute().compareValue(tolerance.get()) <= 0;
     }
 
-    /** @return the number of filled cells */
+    /** Returns the number of filled cells. */
     public int filled() {
         return cells.size();
     }
 
-    /** @return the number of filled cells in a state */
+    /** Returns the number of filled cells in a state. */
     public int count(Verdict state) {
         int count = 0;
         for (CellCheck cell : cells) {
@@ -77,19 +78,20 @@ public record Check(List<CellCheck> cells) {
         return count(Verdict.AGREES);
     }
 
-    /** @return cells that differ, with those that are only not rounded, in reading order */
+    /** Returns cells that differ, with those that are only not rounded, in reading order. */
     public List<CellCheck> differing() {
         return cells.stream().filter(CellCheck::isDiffering).toList();
     }
 
-    /** @return the first cell in reading order that differs */
+    /** Returns the first cell in reading order that differs. */
     public Optional<CellCheck> first() {
         return cells.stream().filter(CellCheck::isDiffering).findFirst();
     }
 
     /**
+     * Returns the next cell in reading order that differs or is not understood.
+     *
      * @param from a place; the search goes on behind it and then from the beginning
-     * @return the next cell in reading order that differs or is not understood
      */
     public Optional<CellCheck> nextAfter(Pixel from) {
         List<CellCheck> wanted = cells.stream().filter(cell -> cell.state() != Verdict.AGREES).toList();

@@ -11,7 +11,7 @@ public record Claim(int explains, int of) {
     /** Fewer cells are no pattern. */
     public static final int FEWEST = 2;
 
-    /** @return how many of so many wrong cells a slip must explain */
+    /** Returns how many of so many wrong cells a slip must explain. */
     public static int needed(int of) {
         return Math.max(FEWEST, (of + 1) / 2);
     }
@@ -20,7 +20,7 @@ public record Claim(int explains, int of) {
         return explains >= needed(of);
     }
 
-    /** @return {@code All 5}, {@code Both} or {@code 3 of the 5} */
+    /** Returns {@code All 5}, {@code Both} or {@code 3 of the 5}. */
     public String words() {
         return explains < of ? explains + " of the " + of : explains == FEWEST ? "Both" : "All " + explains;
     }

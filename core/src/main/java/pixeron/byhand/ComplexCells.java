@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
 import pixeron.image.Pixel;
 import pixeron.image.SpectrumFace;
 
-/** What a person writes for a coefficient with both of its parts at once: {@code 3-4i}, {@code -2.5i}. */
+/** What a user writes for a coefficient with both of its parts at once: {@code 3-4i}, {@code -2.5i}. */
 public final class ComplexCells {
 
     private static final String NUMBER = "(?:\\d+(?:[.,]\\d*)?|[.,]\\d+)(?:/\\d+)?";
@@ -18,7 +18,7 @@ public final class ComplexCells {
     private ComplexCells() {
     }
 
-    /** @return what it says of the real and of the imaginary part; empty where it is no such number */
+    /** Returns what it says of the real and of the imaginary part; empty where it is no such number. */
     public static Optional<Map<SpectrumFace, String>> find(String text) {
         Matcher written = BOTH.matcher(text.replace('\u2212', '-').replaceAll("\\s+", ""));
         if (!written.matches()) {
@@ -30,9 +30,10 @@ public final class ComplexCells {
     }
 
     /**
+     * Returns the same on a sheet for each face by its name: cells with both parts on those of the parts.
+     *
      * @param sheet what was written on the sheet of a face
      * @param face that face
-     * @return the same on a sheet for each face by its name: cells with both parts on those of the parts
      */
     public static Map<String, HandSheet> apart(HandSheet sheet, String face) {
         Map<String, Map<Pixel, String>> texts = new LinkedHashMap<>();

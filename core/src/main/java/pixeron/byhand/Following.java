@@ -16,7 +16,7 @@ import pixeron.number.Value;
 import pixeron.step.Operation;
 
 /**
- * Cells that differ, but are right for the person's own values of the step before, or for their own tables of this step: they
+ * Cells that differ, but are right for the user's own values of the step before, or for their own tables of this step: they
  * follow from an earlier slip and are none themselves.
  *
  * @param ofStep the cells that follow from the step before
@@ -32,14 +32,14 @@ public record Following(Set<Pixel> ofStep, Map<String, Set<Pixel>> ofTables) {
         ofTables = Map.copyOf(ofTables);
     }
 
-    /** @return all cells that follow */
+    /** Returns all cells that follow. */
     public Set<Pixel> pixels() {
         Set<Pixel> all = new HashSet<>(ofStep);
         ofTables.values().forEach(all::addAll);
         return all;
     }
 
-    /** @return this with what follows from tables; a cell is taken by the first that it follows from */
+    /** Returns this with what follows from tables; a cell is taken by the first that it follows from. */
     public Following with(Map<String, Set<Pixel>> tables) {
         Set<Pixel> taken = new HashSet<>(ofStep);
         Map<String, Set<Pixel>> rest = new LinkedHashMap<>();
@@ -53,8 +53,9 @@ public record Following(Set<Pixel> ofStep, Map<String, Set<Pixel>> ofTables) {
     }
 
     /**
-     * @param given what a pixel gets from something of the person's own; empty where that says nothing
-     * @return the differing cells that have just this value
+     * Returns the differing cells that have just this value.
+     *
+     * @param given what a pixel gets from something of the user's own; empty where that says nothing
      */
     public static Set<Pixel> cells(Check check, Function<Pixel, Optional<Value>> given) {
         return check.differing().stream().filter(cell -> given.apply(cell.pixel()).filter(cell.byHand()::agreesWith)
@@ -62,10 +63,11 @@ public record Following(Set<Pixel> ofStep, Map<String, Set<Pixel>> ofTables) {
     }
 
     /**
-     * @param check the person's values for a step
+     * Returns the differing cells that are right for the earlier values.
+     *
+     * @param check the user's values for a step
      * @param operation that step, bound to what the step before gives
-     * @param earlier the person's values for the step before; those that are not filled are taken from the right ones
-     * @return the differing cells that are right for the earlier values
+     * @param earlier the user's values for the step before; those that are not filled are taken from the right ones
      */
     public static Following of(Check check, Operation operation, HandSheet earlier) {
         if (check.differing().isEmpty() || earlier.isEmpty()) {
@@ -81,7 +83,7 @@ public record Following(Set<Pixel> ofStep, Map<String, Set<Pixel>> ofTables) {
         }
     }
 
-    /** @return what the person went on with: their values where they wrote some, the right ones elsewhere */
+    /** Returns what the user went on with: their values where they wrote some, the right ones elsewhere. */
     static Image theirs(HandSheet earlier, Image before) {
         Value[] values = new Value[before.count()];
         Arrays.setAll(values, before::value);
@@ -93,7 +95,7 @@ public record Following(Set<Pixel> ofStep, Map<String, Set<Pixel>> ofTables) {
         return Image.from(before.rows(), before.columns(), before.maximumLevel(), values);
     }
 
-    /** @return the check without the cells that follow */
+    /** Returns the check without the cells that follow. */
     public Check rest(Check check) {
         Set<Pixel> follow = pixels();
         List<CellCheck> own = check.cells().stream().filter(cell -> !follow.contains(cell.pixel())).toList();

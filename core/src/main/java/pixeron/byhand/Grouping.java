@@ -5,8 +5,8 @@ import java.util.regex.Pattern;
 /**
  * Commas and points in numbers as people write them: a decimal mark, or between groups of three digits.
  *
- * <p>Where both stand in a number, the last is the decimal mark; one that is there several times parts groups. A single comma is
- * taken for a decimal mark; with exactly three digits behind it, it could part groups as well, and only the person knows.
+ * <p>Where both are in a number, the last is the decimal mark; one that is there several times parts groups. A single comma is
+ * taken for a decimal mark; with exactly three digits behind it, it could part groups as well, and only the user knows.
  */
 public final class Grouping {
 
@@ -19,13 +19,13 @@ public final class Grouping {
     private Grouping() {
     }
 
-    /** @return whether the text is one number, with or without groups; an expression is none */
+    /** Returns whether the text is one number, with or without groups; an expression is none. */
     static boolean isNumber(String text) {
         return SIMPLE.matcher(text).matches() || POINT_LAST.matcher(text).matches() || COMMA_LAST.matcher(text).matches()
                 || ONLY_GROUPS.matcher(text).matches();
     }
 
-    /** @return a {@linkplain #isNumber number} without groups and with a point as decimal mark */
+    /** Returns a {@linkplain #isNumber number} without groups and with a point as decimal mark. */
     static String plain(String number) {
         if (POINT_LAST.matcher(number).matches()) {
             return number.replace(",", "");
@@ -35,12 +35,12 @@ public final class Grouping {
         return ONLY_GROUPS.matcher(number).matches() ? number.replaceAll("[.,]", "") : number.replace(',', '.');
     }
 
-    /** @return whether a text is a number such as 1,234: one and 234 thousandths, or one thousand two hundred thirty-four */
+    /** Returns whether a text is a number such as 1,234: one and 234 thousandths, or one thousand two hundred thirty-four. */
     public static boolean isEither(String text) {
         return EITHER.matcher(text.strip()).matches();
     }
 
-    /** @return an {@linkplain #isEither ambiguous} text as a number with groups is written without them */
+    /** Returns an {@linkplain #isEither ambiguous} text as a number with groups is written without them. */
     public static String withoutGroups(String text) {
         return text.strip().replace(",", "");
     }

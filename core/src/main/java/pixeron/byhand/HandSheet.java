@@ -14,7 +14,7 @@ import pixeron.image.Pixel;
 import pixeron.number.Rational;
 
 /**
- * A person's values for the result of one step: some cells filled, the others blank.
+ * A user's values for the result of one step: some cells filled, the others blank.
  *
  * <p>Immutable; a change costs a copy of the filled cells.
  */
@@ -31,12 +31,12 @@ public final class HandSheet {
         this.tolerance = tolerance;
     }
 
-    /** @return the filled cells in reading order */
+    /** Returns the filled cells in reading order. */
     public SortedMap<Pixel, HandValue> cells() {
         return cells;
     }
 
-    /** @return how far a value may be off and still agree; empty: by the decimals that were written */
+    /** Returns how far a value may be off and still agree; empty: by the decimals that were written. */
     public Optional<Rational> tolerance() {
         return tolerance;
     }
@@ -45,12 +45,12 @@ public final class HandSheet {
         return cells.isEmpty();
     }
 
-    /** @return this with the text written into a cell; a blank text clears it */
+    /** Returns this with the text written into a cell; a blank text clears it. */
     public HandSheet with(Pixel pixel, String text) {
         return with(Map.of(pixel, text));
     }
 
-    /** @return this with several cells written; blank texts clear theirs */
+    /** Returns this with several cells written; blank texts clear theirs. */
     public HandSheet with(Map<Pixel, String> texts) {
         SortedMap<Pixel, HandValue> changed = new TreeMap<>(cells);
         texts.forEach((pixel, text) -> {
@@ -63,7 +63,7 @@ public final class HandSheet {
         return new HandSheet(changed, tolerance);
     }
 
-    /** @return this with rows for columns */
+    /** Returns this with rows for columns. */
     public HandSheet swapped() {
         SortedMap<Pixel, HandValue> changed = new TreeMap<>();
         cells.forEach((pixel, value) -> changed.put(new Pixel(pixel.column(), pixel.row()), value));
@@ -71,8 +71,9 @@ public final class HandSheet {
     }
 
     /**
+     * Returns this with another tolerance.
+     *
      * @param allowed 0 or more, or empty
-     * @return this with another tolerance
      * @throws PixeronException if the tolerance is negative
      */
     public HandSheet withTolerance(Optional<Rational> allowed) {
@@ -145,7 +146,7 @@ public final class HandSheet {
         return EMPTY.withBlock(new Pixel(0, 0), table, new Frame(Math.max(1, table.rows().size()), Math.max(1, table.width()), 1));
     }
 
-    /** @return whether every cell that is filled holds a number or an expression */
+    /** Returns whether every cell that is filled holds a number or an expression. */
     public boolean isUnderstood() {
         return cells.values().stream().allMatch(cell -> cell.value().isPresent());
     }

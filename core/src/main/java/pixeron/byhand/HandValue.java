@@ -12,7 +12,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * What a person wrote into one cell: a number with d decimals, or a fraction or an arithmetic expression, or something
+ * What a user wrote into one cell: a number with d decimals, or a fraction or an arithmetic expression, or something
  * that is neither.
  *
  * @param text as it was written, without blanks around it
@@ -29,7 +29,7 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
     /** So many digits fit an int. */
     private static final int MOST_PLAIN = 9;
 
-    /** @return the text understood as far as it can be; never throws */
+    /** Returns the text understood as far as it can be; never throws. */
     public static HandValue parse(String text) {
         String written = text.strip();
         if (isPlain(written)) {
@@ -60,14 +60,15 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
     }
 
     /**
-     * @return what was written, taken apart
+     * Returns what was written, taken apart.
+     *
      * @throws PixeronException if it is no expression
      */
     public Expression expression() {
         return expression(text);
     }
 
-    /** @return true when it was written with decimals or as an expression */
+    /** Returns true when it was written with decimals or as an expression. */
     public boolean isDetailed() {
         return decimals != 0;
     }

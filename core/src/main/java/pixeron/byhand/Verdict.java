@@ -8,7 +8,7 @@ public enum Verdict implements Worded {
     DIFFERS("differs"),
     /** Right before rounding and overflow; in sheets. */
     NOT_ROUNDED("not-rounded"),
-    /** Wrong, but right given the person's own earlier cells, which are wrong; in tables. */
+    /** Wrong, but right given the user's own earlier cells, which are wrong; in tables. */
     FOLLOWS("follows"),
     /** Neither a number nor an expression. */
     NOT_UNDERSTOOD("not-understood");

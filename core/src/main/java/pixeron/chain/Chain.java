@@ -27,18 +27,19 @@ public final class Chain {
         this.stages = List.copyOf(stages);
     }
 
-    /** @return a chain without steps */
+    /** Returns a chain without steps. */
     public static Chain of(Result input) {
         return new Chain(input, Surroundings.NONE, List.of());
     }
 
-    /** @return what stands in front of the first step, of any kind */
+    /** Returns what is in front of the first step, of any kind. */
     public Result input() {
         return input;
     }
 
     /**
-     * @return the image in front of the first step
+     * Returns the image in front of the first step.
+     *
      * @throws PixeronException if it is a color image
      */
     public Image source() {
@@ -49,7 +50,7 @@ public final class Chain {
         return stages.size();
     }
 
-    /** @return the stage at position 0 … size() − 1 */
+    /** Returns the stage at position 0 to size() − 1. */
     public Stage stage(int position) {
         return stages.get(position);
     }
@@ -62,17 +63,17 @@ public final class Chain {
         return stages.stream().map(Stage::link).toList();
     }
 
-    /** @return the result of the last step, or the source when there is none */
+    /** Returns the result of the last step, or the source when there is none. */
     public Outcome last(Progress progress) {
         return stages.isEmpty() ? new Outcome.Done(input) : stages.get(size() - 1).after(progress);
     }
 
-    /** @return this with a new step at the position 0 … size(); the new step has the highest id */
+    /** Returns this with a new step at the position 0 to size(); the new step has the highest id. */
     public Chain withStep(int position, Step step) {
         return withLink(position, new Link(nextId(), step, true));
     }
 
-    /** @return this with a link put in at the position 0 … size(); for reading a project */
+    /** Returns this with a link put in at the position 0 to size(); for reading a project. */
     public Chain withLink(int position, Link link) {
         return changed(position, links -> {
             renumber(links.subList(position, links.size()), old -> old > position ? old + 1 : old);
@@ -85,20 +86,21 @@ public final class Chain {
         links.replaceAll(link -> new Link(link.id(), link.step().referring(name -> Reference.renumbered(name, number)), link.isOn()));
     }
 
-    /** @return this with the step at the position replaced; its id and switch stay */
+    /** Returns this with the step at the position replaced; its id and switch stay. */
     public Chain replaced(int position, Step step) {
         Link link = stages.get(position).link();
         return changed(position, links -> links.set(position, new Link(link.id(), step, link.isOn())));
     }
 
-    /** @return this with the step at the position switched on or off */
+    /** Returns this with the step at the position switched on or off. */
     public Chain switched(int position, boolean isOn) {
         Link link = stages.get(position).link();
         return changed(position, links -> links.set(position, new Link(link.id(), link.step(), isOn)));
     }
 
     /**
-     * @return this without the step at the position
+     * Returns this without the step at the position.
+     *
      * @throws PixeronException if another step refers to it
      */
     public Chain removed(int position) {
@@ -114,14 +116,15 @@ public final class Chain {
         });
     }
 
-    /** @return this with a copy of the step behind it; the copy has a new id */
+    /** Returns this with a copy of the step behind it; the copy has a new id. */
     public Chain duplicated(int position) {
         Link link = stages.get(position).link();
         return withLink(position + 1, new Link(nextId(), link.step(), link.isOn()));
     }
 
     /**
-     * @return this with the step taken from one position and put in at another; references follow the steps that they name
+     * Returns this with the step taken from one position and put in at another; references follow the steps that they name.
+     *
      * @throws PixeronException if a step would then refer to one that is not before it
      */
     public Chain moved(int from, int to) {
@@ -149,7 +152,7 @@ public final class Chain {
         }
     }
 
-    /** @return this with the same steps on another image */
+    /** Returns this with the same steps on another image. */
     public Chain onSource(Result other) {
         return new Chain(other, around, List.of()).changed(0, links -> links.addAll(links()));
     }
@@ -191,12 +194,12 @@ public final class Chain {
         return stage(number - 1).after(progress).required();
     }
 
-    /** @return how many pixels results may have */
+    /** Returns how many pixels results may have. */
     public long mostPixels() {
         return around.mostPixels();
     }
 
-    /** @return this with another limit of pixels that results may have */
+    /** Returns this with another limit of pixels that results may have. */
     public Chain withMostPixels(long most) {
         return new Chain(input, around.withMostPixels(most), List.of()).changed(0, links -> links.addAll(links()));
     }

@@ -3,7 +3,7 @@ package pixeron.chain;
 import pixeron.step.Step;
 
 /**
- * A step as it stands in a chain.
+ * A step as it is in a chain.
  *
  * @param id tells it from the other steps of its chain, and stays when it is moved or changed; ≥ 1
  * @param step what it does

@@ -16,13 +16,14 @@ public sealed interface Outcome {
 
     /**
      * @param position the position of the step that failed, from 0; later steps carry it on
-     * @param message one line for the person
+     * @param message one line for the user
      */
     record Failed(int position, String message) implements Outcome {
     }
 
     /**
-     * @return the image
+     * Returns the image.
+     *
      * @throws PixeronException with the reason, where there is none; names the step, counted from 1
      */
     default Image image() {
@@ -34,7 +35,8 @@ public sealed interface Outcome {
     }
 
     /**
-     * @return the result, of any kind
+     * Returns the result, of any kind.
+     *
      * @throws PixeronException with the reason, where there is none; names the step, counted from 1
      */
     default Result required() {

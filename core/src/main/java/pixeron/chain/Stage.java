@@ -42,19 +42,20 @@ public final class Stage {
         return link;
     }
 
-    /** @return from 0 */
+    /** Returns from 0. */
     public int position() {
         return position;
     }
 
-    /** @return the image that the step is applied to, or why there is none */
+    /** Returns the image that the step is applied to, or why there is none. */
     public Outcome before(Progress progress) {
         return previous == null ? new Outcome.Done(input) : previous.after(progress);
     }
 
     /**
-     * @param progress told about this step's own calculation
-     * @return the step's result; the input itself when the step is off
+     * Returns the step's result; the input itself when the step is off.
+     *
+     * @param progress notified about this step's own calculation
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     public Outcome after(Progress progress) {
@@ -90,7 +91,7 @@ public final class Stage {
         }
     }
 
-    /** @return what the step is applied to; empty where something failed before it */
+    /** Returns what the step is applied to; empty where something failed before it. */
     public Optional<Inputs> inputs(Progress progress) {
         return before(progress) instanceof Outcome.Done before ? Optional.of(inputs(before.result(), progress)) : Optional.empty();
     }
@@ -99,7 +100,7 @@ public final class Stage {
         return new Inputs(before, reference -> other(reference, progress), around.mostPixels());
     }
 
-    /** @return the other results that the step names, those of them that there are */
+    /** Returns the other results that the step names, those of them that there are. */
     public Map<String, Result> others(Progress progress) {
         Map<String, Result> found = new LinkedHashMap<>();
         for (ReferenceParameter key : link.step().type().references()) {
@@ -114,7 +115,7 @@ public final class Stage {
         return found;
     }
 
-    /** @return the result of a step before this one, or another image */
+    /** Returns the result of a step before this one, or another image. */
     private Result other(String reference, Progress progress) {
         OptionalInt step = Reference.step(reference);
         if (step.isEmpty()) {
@@ -131,13 +132,13 @@ public final class Stage {
         return at == null ? input : at.after(progress).required();
     }
 
-    /** @return the step bound to its input, once for all who ask; empty when it is off or something failed up to its result */
+    /** Returns the step bound to its input, once for all who ask; empty when it is off or something failed up to its result. */
     public Optional<Bound> bound(Progress progress) {
         return link.isOn() && before(progress) instanceof Outcome.Done before ? made(before.result(), progress).map(Made::bound)
                 : Optional.empty();
     }
 
-    /** @return the same, where the result is an image; empty where it has color */
+    /** Returns the same, where the result is an image; empty where it has color. */
     public Optional<Operation> operation(Progress progress) {
         return bound(progress).filter(Operation.class::isInstance).map(Operation.class::cast);
     }

@@ -25,7 +25,7 @@ record Surroundings(Map<String, Chain> others, long mostPixels) {
         others = Collections.unmodifiableMap(new LinkedHashMap<>(others));
     }
 
-    /** Returns which image a reference names, and which of its steps. A name that is given as it stands, such as a path, comes before a name with a step. */
+    /** Returns which image a reference names, and which of its steps. A name that is given as it is, such as a path, comes before a name with a step. */
     Reference.OfOther named(String reference) {
         return others.containsKey(reference) ? new Reference.OfOther(reference, OptionalInt.empty()) : Reference.other(reference);
     }

@@ -71,23 +71,23 @@ public record Asked(int step, String face, What what, Rational points) {
         }
     }
 
-    /** @return points as people write them: 7.5, or 7.33 where they go on */
+    /** Returns points as people write them: 7.5, or 7.33 where they go on. */
     public static String written(Rational points) {
         return Decimals.table(points.toDecimals(CENTS));
     }
 
-    /** @return points with their word: "10 points", "1 point" */
+    /** Returns points with their word: "10 points", "1 point". */
     public static String worth(Rational points) {
         String number = written(points);
         return number + (number.equals("1") ? " point" : " points");
     }
 
-    /** @return the position of the step in its chain, from 0 */
+    /** Returns the position of the step in its chain, from 0. */
     public int position() {
         return step - 1;
     }
 
-    /** @return whether cells of the result are asked for, and not those of a table */
+    /** Returns whether cells of the result are asked for, and not those of a table. */
     public boolean isOfResult() {
         return what instanceof All || what instanceof Part || what instanceof Some;
     }

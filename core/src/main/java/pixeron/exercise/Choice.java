@@ -17,18 +17,19 @@ public sealed interface Choice {
     /** From one number to another, perhaps by a step. */
     Pattern RANGE = Pattern.compile("(-?[\\d./]+)\\s*(?:to|…)\\s*(-?[\\d./]+)(?:\\s*by\\s*([\\d./]+))?");
 
-    /** More values than these cannot be told apart by a draw that is exact to 2⁻⁵³ and a range of 2³². */
+    /** More values than these cannot be distinguished by a draw that is exact to 2⁻⁵³ and a range of 2³². */
     long MOST = 1L << 32;
 
-    /** @return what stands in braces in the lines of the exercise */
+    /** Returns what is in braces in the lines of the exercise. */
     String name();
 
-    /** @return how many values there are, 1 … {@link #MOST} */
+    /** Returns how many values there are, 1 … {@link #MOST}. */
     long count();
 
     /**
-     * @param index 0 … count() − 1
-     * @return the value as it is put into a line
+     * Returns the value as it is put into a line.
+     *
+     * @param index 0 to count() − 1
      */
     String value(long index);
 
@@ -91,8 +92,9 @@ public sealed interface Choice {
     }
 
     /**
+     * Returns the choice.
+     *
      * @param text values with commas between them, or {@code 1 to 9}, or {@code 1 to 9 by 2}
-     * @return the choice
      * @throws PixeronException if the name is none, or there are no values
      */
     static Choice parse(String name, String text) {
@@ -108,7 +110,7 @@ public sealed interface Choice {
         return new OfList(name, values);
     }
 
-    /** @return its values as {@link #parse} understands them */
+    /** Returns its values as {@link #parse} understands them. */
     default String text() {
         return this instanceof OfList list ? String.join(", ", list.values()) : this instanceof OfRange range ? Decimals.print(range.from()) + " to "
                 + Decimals.print(range.to()) + (range.step().equals(Rational.ONE) ? "" : " by " + Decimals.print(range.step())) : "";

@@ -11,7 +11,7 @@ import java.util.zip.CRC32;
 import pixeron.number.Decimals;
 
 /**
- * What stands on every sheet and in every file of a variant so that it is known again, such as {@code K3F7-012}: four signs of
+ * What is on every sheet and in every file of a variant so that it is known again, such as {@code K3F7-012}: four signs of
  * the exercise, and the number of the variant.
  *
  * @param exercise four digits and capital letters
@@ -25,7 +25,7 @@ public record Code(String exercise, int variant) {
     private static final Pattern WRITTEN = Pattern.compile("(?<![A-Z0-9])([" + SIGNS + "]{" + LENGTH + "})[-\u2010-\u2015\u2212_ ](\\d{3,5})(?![A-Z0-9])",
             Pattern.CASE_INSENSITIVE);
 
-    /** @return the four signs of an exercise: those of everything that its numbers and its blanks depend on */
+    /** Returns the four signs of an exercise: those of everything that its numbers and its blanks depend on. */
     static String of(Exercise exercise) {
         CRC32 sum = new CRC32();
         sum.update(String.join("\n", image(exercise.image()), exercise.steps().toString(), exercise.choices().toString(), exercise.asked().stream()
@@ -46,12 +46,12 @@ public record Code(String exercise, int variant) {
                         .collect(Collectors.joining(" "))).collect(Collectors.joining("\n"));
     }
 
-    /** @return the codes in a text, in capital or small letters, in their order */
+    /** Returns the codes in a text, in capital or small letters, in their order. */
     public static List<Code> all(String text) {
         return WRITTEN.matcher(text).results().map(found -> new Code(found.group(1).toUpperCase(Locale.ROOT), Integer.parseInt(found.group(2)))).toList();
     }
 
-    /** @return a text without its first code and what stood around it: the name of a file such as "Kim K3F7-012" without it */
+    /** Returns a text without its first code and what was around it: the name of a file such as "Kim K3F7-012" without it. */
     public static String without(String text) {
         Matcher found = WRITTEN.matcher(text);
         return found.find() ? (text.substring(0, found.start()) + " " + text.substring(found.end())).replaceAll("[\\s_.-]+", " ").strip() : text;

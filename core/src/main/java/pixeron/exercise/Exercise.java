@@ -58,23 +58,23 @@ public record Exercise(String title, String task, GivenImage image, List<String>
         }
     }
 
-    /** @return the points of all parts */
+    /** Returns the points of all parts. */
     public Rational points() {
         return asked.stream().map(Asked::points).reduce(Rational.ZERO, Rational::plus);
     }
 
-    /** @return the position of the last step that is asked for, from 0 */
+    /** Returns the position of the last step in question, from 0. */
     public int lastAsked() {
         return asked.stream().mapToInt(Asked::position).max().orElseThrow();
     }
 
-    /** @return whether the number of the variant stands in what is worked out, so that no two variants can be alike */
+    /** Returns whether the number of the variant is in what is calculated, so that no two variants can be alike. */
     boolean namesVariant() {
         String braces = "{" + Choice.VARIANT + "}";
         return steps.stream().anyMatch(line -> line.contains(braces)) || image instanceof GivenImage.Made made && made.line().contains(braces);
     }
 
-    /** @return a text with the number of a variant and its values in place of the names in braces; a name without a value stays */
+    /** Returns a text with the number of a variant and its values in place of the names in braces; a name without a value stays. */
     static String filled(String text, int number, Map<String, String> values) {
         return BRACES.matcher(text).replaceAll(found -> Matcher.quoteReplacement(found.group(1).equals(Choice.VARIANT) ? String.valueOf(number)
                 : values.getOrDefault(found.group(1), found.group())));

@@ -16,21 +16,21 @@ public sealed interface Part {
 
     Asked asked();
 
-    /** @return the step that it is about, bound to its input; of several faces the one that is meant */
+    /** Returns the step that it is about, bound to its input; of several faces the one that is meant. */
     Operation operation();
 
-    /** @return the name of the face of the step's result that values by hand for it belong to */
+    /** Returns the name of the face of the step's result that values by hand for it belong to. */
     String face();
 
-    /** @return what is said of its step, of all that is said of a project */
+    /** Returns the findings about its step, of all that is said of a project. */
     default StepWork work(List<StepWork> works) {
         return works.stream().filter(one -> one.position() == asked().position() && one.face().equals(face())).findFirst().orElseThrow();
     }
 
-    /** @return how many cells are to be filled in */
+    /** Returns how many cells are to be filled in. */
     int count();
 
-    /** @return what it is, for people */
+    /** Returns what it is, for people. */
     String title();
 
     /**
@@ -67,13 +67,13 @@ public sealed interface Part {
             columns = List.copyOf(columns);
         }
 
-        /** @return the rows that have a value in one of the columns */
+        /** Returns the rows that have a value in one of the columns. */
         public List<Integer> rows() {
             return IntStream.range(0, table.rows().size()).filter(row -> columns.stream().anyMatch(column ->
                     table.value(row, column).isPresent())).boxed().toList();
         }
 
-        /** @return the right values of the cells that are to be filled in, row by row */
+        /** Returns the right values of the cells that are to be filled in, row by row. */
         public Stream<Value> values() {
             return rows().stream().flatMap(row -> columns.stream().flatMap(column -> table.value(row, column).stream()));
         }

@@ -38,7 +38,7 @@ public final class SlipValues {
     private record Entry(String id, Way way) {
     }
 
-    /** Works out the ways of all slips once for all cells. */
+    /** Calculates the ways of all slips once for all cells. */
     public SlipValues(Operation operation) {
         this.operation = operation;
         for (Slip slip : KnownSlips.of(operation.step().type())) {
@@ -47,8 +47,9 @@ public final class SlipValues {
     }
 
     /**
+     * Returns different values, none of them right.
+     *
      * @param most so many at most
-     * @return different values, none of them right
      */
     public List<SlipValue> at(Pixel pixel, int most) {
         List<SlipValue> found = new ArrayList<>();
@@ -63,7 +64,7 @@ public final class SlipValues {
                     found.add(new SlipValue(entry.id(), entry.way().words(), value));
                 }
             } catch (PixeronException withoutValue) {
-                // Somebody with this slip would have nothing to write here.
+                // A user with this slip would have nothing to write here.
                 continue;
             }
         }

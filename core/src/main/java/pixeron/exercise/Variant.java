@@ -33,39 +33,39 @@ import pixeron.working.Table;
  */
 public record Variant(Exercise exercise, int number, int draw, Map<String, String> values, Chain chain) {
 
-    /** @return its code */
+    /** Returns its code. */
     public Code code() {
         return new Code(Code.of(exercise), number);
     }
 
-    /** @return the task in words, with the values that were drawn */
+    /** Returns the task in words, with the values that were drawn. */
     public String task() {
         return Exercise.filled(exercise.task(), number, values);
     }
 
-    /** @return a step of it as it is told to whoever solves it: its title, and its formula where it has one */
+    /** Returns a step of it as it is told to whoever solves it: its title, and its formula where it has one. */
     public static String words(Step step) {
         String formula = step.type().formula(step.arguments());
         return step.type().title().toLowerCase(Locale.ROOT) + (formula.isEmpty() ? "" : ",  " + formula);
     }
 
-    /** @return what stands above the numbers of a face of the image */
+    /** Returns what is above the numbers of a face of the image. */
     public String title(Result.Face face) {
         Result input = chain.input();
         return (input.faces().size() == 1 ? "Image" : "Image, " + face.name()) + ", levels 0–" + input.frame().maximumLevel();
     }
 
-    /** @return it as work without a value by hand */
+    /** Returns it as work without a value by hand. */
     public Project project() {
         return Project.of(code() + " · " + exercise.title(), Origin.exercise(), chain);
     }
 
-    /** @return a part of what is asked, with its right values */
+    /** Returns a part of what is asked, with its right values. */
     public Part part(Asked asked) {
         Stage stage = chain.stage(asked.position());
         stage.after(Progress.NONE).required();
         Bound bound = stage.bound(Progress.NONE).orElseThrow();
-        // Tables of a result with several faces are of all of them together; they stand with the first.
+        // Tables of a result with several faces are of all of them together; they are with the first.
         String face = asked.face().equals(Image.VALUE) && !asked.isOfResult() ? bound.faces().get(0) : asked.face();
         Operation operation = bound.face(face).orElseThrow(() -> PixeronException.of("The result of step %d has the components %s. Choose one of them with \"component\".",
                 asked.step(), String.join(", ", bound.faces())));
@@ -101,7 +101,7 @@ public record Variant(Exercise exercise, int number, int draw, Map<String, Strin
         return pixels;
     }
 
-    /** @return all parts of what is asked, in their order */
+    /** Returns all parts of what is asked, in their order. */
     public List<Part> parts() {
         List<Part> parts = new ArrayList<>();
         exercise.asked().forEach(asked -> parts.add(part(asked)));

@@ -32,7 +32,7 @@ import pixeron.step.catalog.StepLine;
  * Draws the variants of an exercise. Variant n follows from the exercise and its seed alone: choice c in draw d is value ⌊u(c) · count⌋
  * of its list, u(c) being drawn with seed + 2¹⁶ · n + d. It is drawn again until the wishes hold and it is not like an earlier one.
  *
- * <p>Where the number of the variant stands in a line, no two can be alike, and each is drawn without those before it; else those
+ * <p>Where the number of the variant is in a line, no two can be alike, and each is drawn without those before it; else those
  * before it are drawn first, once. May be asked by several threads. Cost: the steps once for each draw, for at most ten seconds a variant.
  */
 public final class Variants {
@@ -40,7 +40,7 @@ public final class Variants {
     /** So many variants can be had of one exercise. */
     public static final int MOST = 10_000;
 
-    /** An exercise is worked out by hand, or by a small program; its image need not be larger. */
+    /** An exercise is calculated by hand, or by a small program; its image need not be larger. */
     private static final int MOST_PIXELS = 1 << 16;
     private static final int MOST_RESULT = 1 << 20;
     private static final int MOST_DRAWS = 1000;
@@ -69,8 +69,9 @@ public final class Variants {
     }
 
     /**
-     * @param number 1 … {@link #MOST}
-     * @return the variant
+     * Returns the variant.
+     *
+     * @param number 1 to {@link #MOST}
      * @throws PixeronException if there is no such number, a line is not understood, or the wishes do not hold in any draw; says which
      */
     public Variant variant(int number) {
@@ -78,8 +79,9 @@ public final class Variants {
     }
 
     /**
-     * @param number 1 … {@link #MOST}
-     * @return the variant
+     * Returns the variant.
+     *
+     * @param number 1 to {@link #MOST}
      * @throws PixeronException as {@link #variant(int)}
      * @throws CancellationException when progress says it is no longer wanted
      */
@@ -99,8 +101,9 @@ public final class Variants {
     }
 
     /**
-     * @param count 1 … {@link #MOST}
-     * @return the first so many
+     * Returns the first so many.
+     *
+     * @param count 1 to {@link #MOST}
      * @throws PixeronException as {@link #variant(int)}
      */
     public List<Variant> first(int count) {
@@ -108,8 +111,9 @@ public final class Variants {
     }
 
     /**
-     * @param count 1 … {@link #MOST}
-     * @return the first so many
+     * Returns the first so many.
+     *
+     * @param count 1 to {@link #MOST}
      * @throws PixeronException as {@link #variant(int)}
      * @throws CancellationException when progress says they are no longer wanted
      */
@@ -203,7 +207,7 @@ public final class Variants {
         return chain;
     }
 
-    /** @return in words the first wish that does not hold; empty where all do */
+    /** Returns in words the first wish that does not hold; empty where all do. */
     private Optional<String> broken(Variant variant, Progress progress) {
         Wish wish = exercise.wish();
         int clipped = 0;
@@ -228,7 +232,7 @@ public final class Variants {
         return clipped < wish.clipped() ? Optional.of("at least " + wish.clipped() + " clipped") : Optional.empty();
     }
 
-    /** Of the last step only the cells that are asked for, where only cells of it are; of the others, which lead there, all. */
+    /** Of the last step only the cells in question, where only cells of it are; of the others, which lead there, all. */
     private List<Pixel> wished(Variant variant, int position, String face, Operation operation) {
         List<Part> last = position < exercise.lastAsked() ? List.of() : exercise.asked().stream().filter(asked -> asked.position() == position).map(variant::part).toList();
         boolean isOfCells = !last.isEmpty() && last.stream().allMatch(part -> part instanceof Part.OfCells || part.asked().what() instanceof Asked.OnTheWay);

@@ -8,7 +8,7 @@ import pixeron.PixeronException;
  * before the last one that is asked for, and of the cells of that one that are asked for (of all, where a table of it is).
  *
  * @param isWithoutTies no value lies just between two whole numbers when it is rounded
- * @param decimals no value before rounding has more decimals than these, 0 … 9; empty where it may
+ * @param decimals no value before rounding has more decimals than these, 0–9; empty where it may
  * @param clipped at least so many values lie outside 0–M before overflow, together in all steps; 0 where none need be
  */
 public record Wish(boolean isWithoutTies, OptionalInt decimals, int clipped) {
@@ -26,7 +26,7 @@ public record Wish(boolean isWithoutTies, OptionalInt decimals, int clipped) {
         }
     }
 
-    /** @return whether anything is wished for */
+    /** Returns whether anything is wished for. */
     public boolean isAny() {
         return !equals(NONE);
     }

@@ -30,7 +30,7 @@ import pixeron.number.Decimals;
  */
 public final class CellTable {
 
-    /** More than the results that are worked out by hand have, and those of programs that answer an exercise. */
+    /** More than the results that are calculated by hand have, and those of programs that answer an exercise. */
     private static final int MOST_CELLS = 1 << 22;
     private static final int LONGEST_LINE = 1 << 20;
     private static final Pattern BLANKS = Pattern.compile("\\s+");
@@ -47,29 +47,31 @@ public final class CellTable {
         this.rowCount = rowCount;
     }
 
-    /** @return the cells, row by row; unchangeable */
+    /** Returns the cells, row by row; unchangeable. */
     public List<List<String>> rows() {
         return new Rows();
     }
 
     /**
+     * Returns its cells.
+     *
      * @param file a text file in UTF-8, or a spreadsheet, of which the first sheet that is not empty is taken
-     * @return its cells
      * @throws PixeronException if it cannot be read or is neither
      */
     public static CellTable read(Path file) {
         return firstFilled(readAll(file));
     }
 
-    /** @return the cells of the first sheet that is not empty */
+    /** Returns the cells of the first sheet that is not empty. */
     static CellTable firstFilled(List<NamedCells> sheets) {
         return sheets.stream().map(NamedCells::cells).filter(cells -> !cells.trimmed().rows().isEmpty()).findFirst()
                 .orElseGet(() -> new Builder().build());
     }
 
     /**
+     * Returns its sheets; one without a name for a text.
+     *
      * @param file a text file in UTF-8, or a spreadsheet (XLSX, ODS)
-     * @return its sheets; one without a name for a text
      * @throws PixeronException if it cannot be read or is neither
      */
     public static List<NamedCells> readAll(Path file) {
@@ -84,7 +86,7 @@ public final class CellTable {
         return parse(text, separator(text), new Builder(most));
     }
 
-    /** @return the values of an image, each written exactly */
+    /** Returns the values of an image, each written exactly. */
     public static CellTable of(Image image) {
         Builder cells = new Builder();
         for (int i = 0; i < image.rows(); i++) {
@@ -95,9 +97,10 @@ public final class CellTable {
     }
 
     /**
+     * Returns the cells of a rectangle; blank where a row ends before it.
+     *
      * @param top first row, from 0
      * @param left first column, from 0
-     * @return the cells of a rectangle; blank where a row ends before it
      */
     public CellTable part(int top, int left, int height, int width) {
         Builder part = new Builder();
@@ -113,12 +116,12 @@ public final class CellTable {
         return part.build();
     }
 
-    /** @return the number of cells in the longest row */
+    /** Returns the number of cells in the longest row. */
     public int width() {
         return rows().stream().mapToInt(List::size).max().orElse(0);
     }
 
-    /** @return this with rows for columns */
+    /** Returns this with rows for columns. */
     public CellTable swapped() {
         Builder swapped = new Builder();
         List<List<String>> rows = rows();
@@ -144,7 +147,7 @@ public final class CellTable {
     }
 
     /**
-     * @param separator between cells; a blank stands for any number of blanks
+     * @param separator between cells; a blank represents any number of blanks
      * @throws PixeronException if a quoted cell does not end
      */
     static CellTable parse(String text, char separator) {
@@ -155,13 +158,13 @@ public final class CellTable {
         return separator == ' ' ? blankSeparated(text, into) : separated(text, separator, into);
     }
 
-    /** @return the first of tab, semicolon and comma that occurs in the first line with text, else a blank */
+    /** Returns the first of tab, semicolon and comma that occurs in the first line with text, else a blank. */
     static char separator(String text) {
         String first = text.lines().filter(line -> !line.isEmpty()).findFirst().orElse("");
         return first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : first.indexOf(',') >= 0 ? ',' : ' ';
     }
 
-    /** @return this without the blank rows at its end */
+    /** Returns this without the blank rows at its end. */
     public CellTable trimmed() {
         List<List<String>> rows = rows();
         int end = rowCount;
@@ -231,7 +234,7 @@ public final class CellTable {
             this.most = most;
         }
 
-        /** Adds a row; blanks around cells are taken away. */
+        /** Adds a row; blanks around cells are removed. */
         void add(Iterable<String> row) {
             for (String cell : row) {
                 if (cellCount == cells.length) {
@@ -265,7 +268,8 @@ public final class CellTable {
     }
 
     /**
-     * @return bytes as text
+     * Returns bytes as text.
+     *
      * @throws PixeronException if they are not text in UTF-8
      */
     static String decode(byte[] bytes) {

@@ -16,7 +16,7 @@ import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 
-/** Images in files: the format is told from the content when reading, from the ending when writing. */
+/** Images in files: the format is detected from the content when reading, and from the ending when writing. */
 public final class ImageFiles {
 
     private static final long MAXIMUM_BYTES = 1L << 30;
@@ -51,9 +51,10 @@ public final class ImageFiles {
     }
 
     /**
+     * Returns the image; the file is never changed.
+     *
      * @param file a picture (PNG, JPEG, BMP, GIF, TIFF, Netpbm) or a table of numbers, also as a spreadsheet (XLSX, ODS)
      * @param options what the file does not say itself
-     * @return the image; the file is never changed
      * @throws PixeronException if the file cannot be read or is none of these; one line that names it
      */
     public static LoadedImage read(Path file, ReadOptions options) {
@@ -68,9 +69,10 @@ public final class ImageFiles {
     }
 
     /**
+     * Returns the image.
+     *
      * @param text a table of numbers, such as a spreadsheet puts on the clipboard
      * @param options what the text does not say itself
-     * @return the image
      * @throws PixeronException if the text is no table of numbers; one line
      */
     public static LoadedImage parse(String text, ReadOptions options) {
@@ -78,8 +80,9 @@ public final class ImageFiles {
     }
 
     /**
+     * Returns the text of a file that is no picture, to be read as a table; empty for a picture or a spreadsheet.
+     *
      * @param file any
-     * @return the text of a file that is no picture, to be read as a table; empty for a picture or a spreadsheet
      * @throws PixeronException if the file cannot be read, is empty, or is neither a picture nor text
      */
     public static Optional<String> tableText(Path file) {
@@ -94,8 +97,9 @@ public final class ImageFiles {
     }
 
     /**
+     * Returns whether it holds a picture, not text or a spreadsheet.
+     *
      * @param file any
-     * @return whether it holds a picture, not text or a spreadsheet
      * @throws PixeronException if the file cannot be read
      */
     public static boolean isPicture(Path file) {
@@ -125,7 +129,8 @@ public final class ImageFiles {
     }
 
     /**
-     * @return the bytes of a readable file
+     * Returns the bytes of a readable file.
+     *
      * @throws PixeronException if it is missing, a folder, unreadable or larger than 1 GiB
      */
     static byte[] bytes(Path file) {
@@ -187,17 +192,17 @@ public final class ImageFiles {
         SafeFile.requireTarget(file);
     }
 
-    /** @return whether {@link #write} knows a format for the ending of file */
+    /** Returns whether {@link #write} knows a format for the ending of file. */
     public static boolean isWritable(Path file) {
         return WRITERS.containsKey(ending(file));
     }
 
-    /** @return whether a file of this ending is an image or a table as far as its name tells; files without a known ending may be all the same */
+    /** Returns whether a file of this ending is an image or a table as far as its name tells; files without a known ending may be all the same. */
     public static boolean isReadable(Path file) {
         return isWritable(file) || ONLY_READ.contains(ending(file));
     }
 
-    /** @return the ending of the most common lossless format that can hold the image, with its point */
+    /** Returns the ending of the most common lossless format that can hold the image, with its point. */
     public static String suggestedEnding(Result result) {
         boolean isPng = PictureFiles.PNG_MAXIMA.contains(result.frame().maximumLevel());
         if (result instanceof ColorImage color) {
@@ -206,22 +211,22 @@ public final class ImageFiles {
         return result instanceof Image image && !image.isLevelImage() ? ".csv" : isPng ? ".png" : ".pgm";
     }
 
-    /** @return whether the format of this ending has room for levels 0 … M as they are; true where only writing tells */
+    /** Returns whether the format of this ending has room for levels 0–M as they are; true where only writing tells. */
     public static boolean hasRoom(Path file, int maximumLevel) {
         return PictureFiles.maxima(ending(file)).map(maxima -> maxima.contains(maximumLevel)).orElse(true);
     }
 
-    /** @return whether a file with this ending is a table of numbers */
+    /** Returns whether a file with this ending is a table of numbers. */
     public static boolean isTable(Path file) {
         return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.(csv|tsv|txt|xlsx)");
     }
 
-    /** @return true when writing to this ending changes values */
+    /** Returns true when writing to this ending changes values. */
     public static boolean isLossy(Path file) {
         return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT).matches(".*\\.jpe?g");
     }
 
-    /** @return whether some value of a result may become another one in a file: in a lossy format, or of values that are no levels as TIFF */
+    /** Returns whether some value of a result may become another one in a file: in a lossy format, or of values that are no levels as TIFF. */
     public static boolean mayChange(Path file, Result result) {
         return isLossy(file) || ending(file).startsWith("tif") && result instanceof Image image && !image.isLevelImage()
                 && IntStream.range(0, image.count()).anyMatch(n -> (float) image.asDouble(n) != image.asDouble(n));

@@ -15,7 +15,7 @@ import pixeron.image.Result;
  * @param color the channels; empty for a gray image
  * @param format short lower-case name: png, jpeg, bmp, gif, tiff, pbm, pgm, ppm, pam, table
  * @param channels channels in the file: 1 gray, 2 gray with transparency, 3 color, 4 color with transparency
- * @param notes one sentence for each thing a person should know about how the numbers came about
+ * @param notes one sentence for each thing a user should know about how the numbers came about
  */
 public record LoadedImage(Optional<Image> gray, Optional<ColorImage> color, String format, int channels,
         List<String> notes) {
@@ -56,35 +56,35 @@ public record LoadedImage(Optional<Image> gray, Optional<ColorImage> color, Stri
         return Image.ofLevels(rows, columns, Image.BYTE_MAXIMUM, n -> argb.applyAsInt(n) >>> shift & 0xFF);
     }
 
-    /** @return whether it was a table of numbers, which does not say its maximum level */
+    /** Returns whether it was a table of numbers, which does not say its maximum level. */
     public boolean isTable() {
         return format.equals(TABLE);
     }
 
-    /** @return this with another gray image in the place of its own */
+    /** Returns this with another gray image in the place of its own. */
     public LoadedImage with(Image image) {
         return new LoadedImage(Optional.of(image), color, format, channels, notes);
     }
 
-    /** @return this with one more note */
+    /** Returns this with one more note. */
     public LoadedImage withNote(String note) {
         List<String> all = new ArrayList<>(notes);
         all.add(note);
         return new LoadedImage(gray, color, format, channels, all);
     }
 
-    /** @return this with the gray image that was made of the color picture, and how */
+    /** Returns this with the gray image that was made of the color picture, and how. */
     public LoadedImage madeGray(Image image, String how) {
         LoadedImage noted = withNote(how);
         return new LoadedImage(Optional.of(image), color, format, channels, noted.notes);
     }
 
-    /** @return what the file held, of whatever kind */
+    /** Returns what the file held, of whatever kind. */
     public Result result() {
         return color.<Result>map(picture -> picture).orElseGet(gray::orElseThrow);
     }
 
-    /** @return the gray image of a file that has one */
+    /** Returns the gray image of a file that has one. */
     public Image image() {
         return gray.orElseThrow();
     }

@@ -13,9 +13,10 @@ public final class LossyNote {
     }
 
     /**
+     * Returns how many values changed, and by how much at most.
+     *
      * @param file just written
      * @param written what was to be in it
-     * @return how many values changed, and by how much at most
      * @throws PixeronException if the file cannot be read back
      */
     public static String of(Path file, Result written) {

@@ -51,7 +51,7 @@ final class NetpbmFiles {
             rows = header("height");
             channels = isColor() ? 3 : 1;
             maximum = isBitmap() ? 1 : header("maximum value");
-            // One blank stands between the header and raw samples.
+            // One blank is between the header and raw samples.
             at += isPlain() ? 0 : 1;
         }
         if (rows < 1 || columns < 1) {
@@ -170,7 +170,7 @@ final class NetpbmFiles {
         return value;
     }
 
-    /** A bit of a plain bitmap; the digits may stand without blanks between them. */
+    /** A bit of a plain bitmap; the digits may be without blanks between them. */
     private int bit(int n) {
         skipBlanks();
         requireMore(n);
@@ -208,7 +208,7 @@ final class NetpbmFiles {
         return value;
     }
 
-    /** @return the whole number that stands here, or −1 where none stands or it is 2³¹ or more */
+    /** Returns the whole number that is here, or −1 where none stands or it is 2³¹ or more. */
     private int number() {
         int start = at;
         long value = 0;

@@ -15,7 +15,7 @@ import pixeron.image.Image;
  * was
  * held.
  *
- * @param number 1 … 8 as the standard for such notes (EXIF) counts them; 1 is upright
+ * @param number 1–8 as the standard for such notes (EXIF) counts them; 1 is upright
  */
 record Orientation(int number) {
 
@@ -24,7 +24,7 @@ record Orientation(int number) {
     /** From here on rows and columns change places. */
     private static final int FIRST_TURNED = 5;
 
-    /** @return how the picture in these bytes is to be turned; upright where nothing sensible is noted */
+    /** Returns how the picture in these bytes is to be turned; upright where nothing sensible is noted. */
     static Orientation of(byte[] bytes, String format) {
         if (!format.equals("jpeg")) {
             return new Orientation(UPRIGHT);
@@ -40,7 +40,7 @@ record Orientation(int number) {
         }
     }
 
-    /** @return the picture standing upright, with a note where it was turned */
+    /** Returns the picture standing upright, with a note where it was turned. */
     LoadedImage apply(LoadedImage loaded) {
         if (number == UPRIGHT) {
             return loaded;
@@ -52,7 +52,7 @@ record Orientation(int number) {
                 .withNote("The photo was rotated as noted in its file.");
     }
 
-    /** @return the image with each sample at its upright place */
+    /** Returns the image with each sample at its upright place. */
     Image apply(Image image) {
         boolean isTurned = number >= FIRST_TURNED;
         int rows = isTurned ? image.columns() : image.rows();

@@ -58,7 +58,7 @@ final class PictureFiles {
     /** What a file may unfold to without a question: this many bytes, and as many times its own size. */
     private static final long FREE_MEMORY = 64L << 20;
     private static final long FREE_FACTOR = 16;
-    /** Channels that a palette may stand for. */
+    /** Channels that a palette may represent. */
     private static final int COLOURS = 4;
 
     private final BufferedImage picture;
@@ -69,7 +69,7 @@ final class PictureFiles {
         this.format = format;
     }
 
-    /** @return the one of this maker, whatever else there is; the first where it has none */
+    /** Returns the one of this maker, whatever else there is; the first where it has none. */
     private static <T> T made(Iterator<T> all, String maker) {
         T first = all.next();
         T found = first;
@@ -79,7 +79,7 @@ final class PictureFiles {
         return found.getClass().getName().startsWith(maker) ? found : first;
     }
 
-    /** @return the format of the file, if it is one of these */
+    /** Returns the format of the file, if it is one of these. */
     static Optional<String> format(byte[] bytes) {
         String start = new String(bytes, 0, Math.min(8, bytes.length), StandardCharsets.ISO_8859_1);
         return SIGNATURES.entrySet().stream().filter(entry -> start.startsWith(entry.getKey()))
@@ -235,7 +235,7 @@ final class PictureFiles {
         }, format).withNote(note);
     }
 
-    /** @return the maximum levels for which a format has room, by the ending of a file; empty where it takes any, or is another */
+    /** Returns the maximum levels for which a format has room, by the ending of a file; empty where it takes any, or is another. */
     static Optional<Set<Integer>> maxima(String ending) {
         return Optional.ofNullable(switch (ending) {
             case "png" -> PNG_MAXIMA;

@@ -4,10 +4,10 @@ import java.util.OptionalInt;
 import pixeron.image.Image;
 
 /**
- * What a person says about a file that the file does not say itself.
+ * What a user says about a file that the file does not say itself.
  *
  * @param maximum M for a format that does not carry it; empty: the format's default
- * @param isOpen true to read a number table of any numbers as an open image
+ * @param isOpen true to read a number table of any numbers as a real-valued image
  * @param pixelLimit most pixels that are read
  */
 public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) {
@@ -25,7 +25,7 @@ public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) 
         return new ReadOptions(OptionalInt.of(maximumLevel), isOpen, pixelLimit);
     }
 
-    /** @return true when the person has said how many pixels are read, and so how much memory may be taken */
+    /** Returns true when the user has said how many pixels are read, and so how much memory may be taken. */
     boolean isLimitChosen() {
         return pixelLimit != DEFAULT_PIXEL_LIMIT;
     }

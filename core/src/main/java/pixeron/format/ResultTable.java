@@ -16,7 +16,7 @@ public final class ResultTable {
     private ResultTable() {
     }
 
-    /** @return the rows as lines */
+    /** Returns the rows as lines. */
     public static String text(List<List<String>> rows) {
         StringWriter text = new StringWriter();
         try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.DEFAULT)) {

@@ -32,13 +32,13 @@ public final class SafeFile {
     private SafeFile() {
     }
 
-    /** @return whether a file is one that was being written when its program was stopped, or is being written now */
+    /** Returns whether a file is one that was being written when its program was stopped, or is being written now. */
     public static boolean isUnfinished(Path file) {
         String name = file.getFileName().toString();
         return name.startsWith(".") && name.endsWith(UNFINISHED) && name.length() > ADDED + 1;
     }
 
-    /** @return what an {@linkplain #isUnfinished unfinished} file was to become */
+    /** Returns what an {@linkplain #isUnfinished unfinished} file was to become. */
     public static Path target(Path unfinished) {
         String name = unfinished.getFileName().toString();
         return unfinished.resolveSibling(name.substring(1, name.length() - ADDED));
@@ -86,7 +86,7 @@ public final class SafeFile {
         return new UUID(random.nextLong(), random.nextLong());
     }
 
-    /** Encoders of pictures say only that something went wrong; what did stands behind, such as that the disk is full. */
+    /** Encoders of pictures say only that something went wrong; what did is behind, such as that the disk is full. */
     private static String reason(IOException trouble) {
         Throwable first = trouble;
         while (first.getCause() instanceof IOException deeper) {
@@ -95,7 +95,7 @@ public final class SafeFile {
         return first instanceof FileSystemException place && place.getReason() != null ? place.getReason() : first.getMessage();
     }
 
-    /** @return whether two paths lead to one file that is there, also by links */
+    /** Returns whether two paths lead to one file that is there, also by links. */
     public static boolean isSame(Path one, Path other) {
         try {
             return Files.exists(one) && Files.exists(other) && Files.isSameFile(one, other);
@@ -132,7 +132,7 @@ public final class SafeFile {
                 Files.deleteIfExists(beside);
             }
         } catch (IOException alreadyFailing) {
-            // The error that left the file here is the one the person must see.
+            // The error that left the file here is the one the user must see.
         }
     }
 }

@@ -31,13 +31,14 @@ final class Spreadsheets {
     private Spreadsheets() {
     }
 
-    /** @return whether the bytes are those of a packed file, as spreadsheets are */
+    /** Returns whether the bytes are those of a packed file, as spreadsheets are. */
     static boolean matches(byte[] bytes) {
         return bytes.length > ZIP.length && Arrays.equals(Arrays.copyOf(bytes, ZIP.length), ZIP);
     }
 
     /**
-     * @return the sheets in their order
+     * Returns the sheets in their order.
+     *
      * @throws PixeronException if the file is broken or no spreadsheet
      */
     static List<NamedCells> read(byte[] bytes) {
@@ -85,7 +86,7 @@ final class Spreadsheets {
         if (cell == null || cell.getType() == CellType.EMPTY || cell.getType() == CellType.ERROR) {
             return "";
         }
-        // A number stands in the file as its digits; read back as a double it could gain some.
+        // A number is in the file as its digits; read back as a double it could gain some.
         return (cell.getType() == CellType.NUMBER || cell.getType() == CellType.FORMULA) && isNumber(cell.getRawValue())
                 ? plain(cell.getRawValue()) : Optional.ofNullable(cell.getText()).orElse("");
     }
@@ -96,7 +97,7 @@ final class Spreadsheets {
 
     private static String plain(String raw) {
         BigDecimal number = new BigDecimal(raw);
-        // Written out, a number such as 1e999999999 would fill all of the memory; as it stands it is no value by hand.
+        // Written out, a number such as 1e999999999 would fill all of the memory; as it is it is no value by hand.
         return Math.abs((long) number.scale()) + number.precision() > Decimals.MAXIMUM_LENGTH ? raw : number.toPlainString();
     }
 

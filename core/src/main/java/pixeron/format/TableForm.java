@@ -30,15 +30,16 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
         }
     }
 
-    /** @return the form in which a text is read when nobody says more: no head lines, not turned */
+    /** Returns the form in which a text is read when nobody says more: no head lines, not turned. */
     static TableForm plain(String text) {
         char separator = CellTable.separator(text);
         return new TableForm(separator, separator != ',', 0, false);
     }
 
     /**
+     * Returns the form that fits it: lines at the top without any number are head lines.
+     *
      * @param text lines of cells
-     * @return the form that fits it: lines at the top without any number are head lines
      */
     public static TableForm guess(String text) {
         TableForm plain = plain(text);
@@ -67,7 +68,8 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
     }
 
     /**
-     * @return the cells of a text, without its head lines and the blank rows at its end
+     * Returns the cells of a text, without its head lines and the blank rows at its end.
+     *
      * @throws PixeronException if a quoted cell does not end, or rows that are to be turned differ in length
      */
     public CellTable cells(String text) {
@@ -105,8 +107,9 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
     }
 
     /**
-     * @param maximumLevel M; values that do not fit make an open image
-     * @return the image that the text holds
+     * Returns the image that the text holds.
+     *
+     * @param maximumLevel M; values that do not fit make a real-valued image
      * @throws PixeronException if a cell is no number or the rows differ in length; names the place
      */
     public Image read(String text, int maximumLevel) {

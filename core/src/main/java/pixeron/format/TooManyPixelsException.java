@@ -2,7 +2,7 @@ package pixeron.format;
 
 import pixeron.PixeronException;
 
-/** An image has more pixels than are read without a question; a person may raise the limit. */
+/** An image has more pixels than are read without a question; a user may raise the limit. */
 public final class TooManyPixelsException extends PixeronException {
 
     private static final long serialVersionUID = 1;
@@ -22,19 +22,19 @@ public final class TooManyPixelsException extends PixeronException {
         this.pixels = pixels;
     }
 
-    /** A small file that unfolds to much memory; the person may want it, but must say so. */
+    /** A small file that unfolds to much memory; the user may want it, but must say so. */
     static TooManyPixelsException ofMemory(long rows, long columns, long bytes, long fileBytes) {
         return new TooManyPixelsException(rows * columns, String.format("The file of %d KiB contains %d × %d pixels and needs"
                 + " %d MiB when decoded. To read it, raise the limit (--most-pixels).", fileBytes >> 10, rows, columns,
                 bytes >> 20));
     }
 
-    /** @return the number of pixels of the image */
+    /** Returns the number of pixels of the image. */
     public long pixels() {
         return pixels;
     }
 
-    /** @return about how much memory a gray image of this size takes, in MiB */
+    /** Returns about how much memory a gray image of this size takes, in MiB. */
     public long megabytes() {
         return Math.round(pixels * BYTES_A_PIXEL / (1 << 20));
     }

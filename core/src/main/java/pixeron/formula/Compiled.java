@@ -8,14 +8,15 @@ import pixeron.number.Value;
 
 /**
  * An expression made ready to be evaluated very often: its names are looked up once, as places in a row of numbers. Its values
- * are those of {@link Evaluator}, including those that stand for none.
+ * are those of {@link Evaluator}, including those that represent none.
  */
 @FunctionalInterface
 public interface Compiled {
 
     /**
+     * Returns the value.
+     *
      * @param numbers the variables' values, at the places that they were given
-     * @return the value
      * @throws pixeron.PixeronException where a part that must be computed has no value
      */
     Value at(Value... numbers);

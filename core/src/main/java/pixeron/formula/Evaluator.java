@@ -17,9 +17,10 @@ public final class Evaluator {
     }
 
     /**
+     * Returns its value.
+     *
      * @param expression any
      * @param scope has every variable of the expression
-     * @return its value
      * @throws pixeron.PixeronException where a part that must be computed has no value
      */
     public static Value evaluate(Expression expression, Scope scope) {

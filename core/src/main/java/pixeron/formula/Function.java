@@ -30,7 +30,7 @@ public enum Function {
         this.most = most;
     }
 
-    /** @return the name in an expression */
+    /** Returns the name in an expression. */
     public String word() {
         return name().toLowerCase(Locale.ROOT);
     }
@@ -39,7 +39,7 @@ public enum Function {
         return Arrays.stream(values()).filter(f -> f.compareTo(ANGLE) < 0 && f.word().equals(word)).findFirst();
     }
 
-    /** @return whether it stands between its two arguments, such as and */
+    /** Returns whether it is between its two arguments, such as and. */
     boolean isOfDigits() {
         return compareTo(AND) >= 0;
     }
@@ -48,14 +48,15 @@ public enum Function {
         return count >= fewest && count <= most;
     }
 
-    /** @return how many arguments there must be, in words */
+    /** Returns how many arguments there must be, in words. */
     String arity() {
         return most > fewest ? "one or more values" : fewest == 1 ? "one value" : "two values";
     }
 
     /**
+     * Returns the value.
+     *
      * @param arguments as many as {@link #takes} allows
-     * @return the value
      * @throws PixeronException where there is none: ln of 0 or less, root of less than 0, mod by 0
      */
     Value apply(List<Value> arguments) {
@@ -100,7 +101,7 @@ public enum Function {
         return Approximate.from(degrees(x, y));
     }
 
-    /** @return the angle of (x, y) in degrees, above −180 up to 180 */
+    /** Returns the angle of (x, y) in degrees, above −180 up to 180. */
     public static double degrees(double x, double y) {
         // A double of −0 would turn 180° into −180°; adding 0 makes it 0.
         return Math.toDegrees(Math.atan2(y + 0.0, x + 0.0));

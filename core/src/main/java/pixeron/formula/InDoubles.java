@@ -28,7 +28,7 @@ public interface InDoubles {
             return value;
         }
 
-        /** @return how far the value of the expression may be from this, at most */
+        /** Returns how far the value of the expression may be from this, at most. */
         public double error() {
             return error;
         }
@@ -48,9 +48,10 @@ public interface InDoubles {
     }
 
     /**
+     * Returns whether there is one.
+     *
      * @param numbers of the variables, at the places that they were given
      * @param out the value and its bound; anything where there is none
-     * @return whether there is one
      */
     boolean at(double[] numbers, Slot out);
 
@@ -61,8 +62,9 @@ public interface InDoubles {
     }
 
     /**
+     * Returns empty where a part of the expression is none for doubles.
+     *
      * @param place where the numbers of a variable will stand
-     * @return empty where a part of the expression is none for doubles
      */
     static Optional<InDoubles> of(Expression expression, ToIntFunction<String> place) {
         if (expression instanceof Expression.Literal literal) {

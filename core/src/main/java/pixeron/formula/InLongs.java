@@ -72,7 +72,7 @@ public interface InLongs {
             return fits;
         }
 
-        /** @return whether both products of a comparison fit, so that {@link #compare} says which is larger */
+        /** Returns whether both products of a comparison fit, so that {@link #compare} says which is larger. */
         private boolean isComparable(Slot other) {
             return fits(numerator, other.denominator) && fits(other.numerator, denominator);
         }
@@ -88,16 +88,18 @@ public interface InLongs {
     }
 
     /**
+     * Returns whether there is one.
+     *
      * @param numerators of the variables, at the places that they were given
      * @param denominators of them, above 0
      * @param out the value; anything where there is none
-     * @return whether there is one
      */
     boolean at(long[] numerators, long[] denominators, Slot out);
 
     /**
+     * Returns empty where a part of the expression has fractions never, or too seldom.
+     *
      * @param place where the numbers of a variable will stand
-     * @return empty where a part of the expression has fractions never, or too seldom
      */
     static Optional<InLongs> of(Expression expression, ToIntFunction<String> place) {
         if (expression instanceof Expression.Literal literal) {
@@ -119,7 +121,7 @@ public interface InLongs {
                         && (out.numerator != 0 ? then : otherwise).at(numerators, denominators, out))));
     }
 
-    /** @return whether a number can be a variable's */
+    /** Returns whether a number can be a variable's. */
     static boolean fits(Value value) {
         return value instanceof Rational number && number.numerator().bitLength() <= 60 && number.denominator().bitLength() <= 60;
     }

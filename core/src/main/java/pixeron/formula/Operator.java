@@ -21,7 +21,7 @@ public enum Operator {
         this.precedence = precedence;
     }
 
-    /** @return the typeset sign */
+    /** Returns the typeset sign. */
     public String sign() {
         return sign;
     }
@@ -30,7 +30,7 @@ public enum Operator {
         return precedence;
     }
 
-    /** @return a limit that counts where this leaves it out, or back: &lt; and ≤, &gt; and ≥; others stay */
+    /** Returns a limit that counts where this leaves it out, or back: &lt; and ≤, &gt; and ≥; others stay. */
     public Operator withOrWithoutEqual() {
         return switch (this) {
             case LESS -> AT_MOST;
@@ -46,7 +46,8 @@ public enum Operator {
     }
 
     /**
-     * @return left operator right; a comparison gives 1 or 0
+     * Returns left operator right; a comparison gives 1 or 0.
+     *
      * @throws PixeronException where there is no value: division by 0, a power of 0 below 0, a root of a negative
      *     number
      */

@@ -37,9 +37,10 @@ public final class Parser {
     }
 
     /**
+     * Returns its tree.
+     *
      * @param text the expression
      * @param variables the names that it may use, beside {@code pi}
-     * @return its tree
      * @throws PixeronException if text is not an expression; the message names the character, counted from 1
      */
     public static Expression parse(String text, Set<String> variables) {

@@ -7,12 +7,13 @@ import pixeron.number.Value;
 @FunctionalInterface
 public interface Scope {
 
-    /** No variables at all: for what a person types as a value by hand. */
+    /** No variables at all: for what a user types as a value by hand. */
     Scope EMPTY = Map.<String, Value>of()::get;
 
     /**
+     * Returns its value; never null for a variable that the expression has.
+     *
      * @param name a variable of the expression
-     * @return its value; never null for a variable that the expression has
      */
     Value value(String name);
 }

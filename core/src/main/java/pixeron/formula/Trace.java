@@ -12,7 +12,7 @@ import pixeron.formula.Expression.Negation;
 import pixeron.formula.Expression.Variable;
 
 /**
- * An expression worked out the way people write it down: numbers put in, then in every line all operations whose
+ * An expression calculated the way people write it down: numbers put in, then in every line all operations whose
  * operands are known, until one number is left.
  */
 public final class Trace {
@@ -21,16 +21,17 @@ public final class Trace {
     }
 
     /**
-     * @param expression what stands on the line
+     * @param expression what is on the line
      * @param note why a branch was taken on the way to this line: {@code 137 > 128 holds}; else empty
      */
     public record Step(Expression expression, String note) {
     }
 
     /**
+     * Returns the expression with numbers put in.
+     *
      * @param expression with variables
      * @param values the literal for a variable, or null to leave its name
-     * @return the expression with numbers put in
      */
     public static Expression substitute(Expression expression, Function<String, Literal> values) {
         if (expression instanceof Variable variable) {
@@ -40,7 +41,7 @@ public final class Trace {
         return mapped(expression, part -> substitute(part, values));
     }
 
-    /** @return whether the expression has a variable of this name */
+    /** Returns whether the expression has a variable of this name. */
     public static boolean has(Expression expression, String name) {
         boolean[] found = new boolean[1];
         substitute(expression, variable -> {
@@ -51,9 +52,10 @@ public final class Trace {
     }
 
     /**
+     * Returns the expression with its parts changed.
+     *
      * @param change what becomes of a part, or the part itself where it stays; asked from the whole down to the leaves, and
      *     not within what it has changed
-     * @return the expression with its parts changed
      */
     public static Expression changed(Expression expression, UnaryOperator<Expression> change) {
         Expression made = change.apply(expression);
@@ -61,8 +63,9 @@ public final class Trace {
     }
 
     /**
+     * Returns the expression itself, then one entry a line; the last is a {@link Literal}.
+     *
      * @param expression without variables
-     * @return the expression itself, then one entry a line; the last is a {@link Literal}
      * @throws pixeron.PixeronException where a part that must be computed has no value
      */
     public static List<Step> lines(Expression expression) {

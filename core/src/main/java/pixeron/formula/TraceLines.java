@@ -15,10 +15,11 @@ public final class TraceLines {
     }
 
     /**
+     * Returns a line for each step of the calculation; behind a fraction that is alone what it is about.
+     *
      * @param label in front of the first line
      * @param start what the expression is equal to: {@code "s = "}
      * @param filled an expression without variables
-     * @return a line for each step of the calculation; behind a fraction that stands alone what it is about
      */
     public static List<Line> under(String label, String start, Expression filled) {
         List<Line> lines = new ArrayList<>();
@@ -31,7 +32,7 @@ public final class TraceLines {
         return lines;
     }
 
-    /** @return the same on one line: {@code 3 × 4 + 1 = 12 + 1 = 13} */
+    /** Returns the same on one line: {@code 3 × 4 + 1 = 12 + 1 = 13}. */
     public static List<Run> inOneLine(Expression filled) {
         List<Run> runs = new ArrayList<>();
         for (Trace.Step step : Trace.lines(filled)) {

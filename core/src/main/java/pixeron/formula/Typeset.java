@@ -26,14 +26,14 @@ public final class Typeset {
     private Typeset() {
     }
 
-    /** @return the expression as runs, numbers in the color of their role */
+    /** Returns the expression as runs, numbers in the color of their role. */
     public static List<Run> runs(Expression expression) {
         Typeset typeset = new Typeset();
         typeset.write(expression);
         return List.copyOf(typeset.runs);
     }
 
-    /** @return the expression as one text */
+    /** Returns the expression as one text. */
     public static String text(Expression expression) {
         return runs(expression).stream().map(Run::text).collect(Collectors.joining());
     }

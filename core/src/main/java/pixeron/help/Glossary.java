@@ -39,7 +39,7 @@ public final class Glossary {
         entries.forEach(entry -> byName.put(key(entry.name()), entry));
     }
 
-    /** @return the words of the page "words"; read anew at every call */
+    /** Returns the words of the page "words"; read anew at every call. */
     public static Glossary read() {
         return parse(Page.read("words").markdown());
     }
@@ -59,17 +59,17 @@ public final class Glossary {
         return new Glossary(entries);
     }
 
-    /** @return all words by the alphabet */
+    /** Returns all words by the alphabet. */
     public List<Entry> entries() {
         return entries;
     }
 
-    /** @return the word of this name or other name; small and capital letters are not told apart, except of {@linkplain #isSign letters of formulas} */
+    /** Returns the word of this name or other name; small and capital letters are not distinguished, except of {@linkplain #isSign letters of formulas}. */
     public Optional<Entry> find(String name) {
         return Optional.ofNullable(byName.get(key(name)));
     }
 
-    /** @return whether a name is a letter of a formula, such as n or P(k), where small and capital ones mean different things */
+    /** Returns whether a name is a letter of a formula, such as n or P(k), where small and capital ones mean different things. */
     public static boolean isSign(String name) {
         return name.matches("\\p{L}(\\(k\\))?");
     }

@@ -19,7 +19,8 @@ public record Page(String name, String title, String markdown) {
             "kernels", "moving", "resampling", "drawing", "two-images", "noise", "frequency", "low-rank", "by-hand", "walk", "practice", "exercises", "variants");
 
     /**
-     * @return all pages, in the order in which somebody would read them; the words are not among them
+     * Returns all pages, in the order in which a user would read them; the words are not among them.
+     *
      * @throws PixeronException if one is missing in the program's files
      */
     public static List<Page> all() {

@@ -21,15 +21,16 @@ public record Area(int row, int column, int height, int width) {
         }
     }
 
-    /** @return the area of all pixels of image */
+    /** Returns the area of all pixels of image. */
     public static Area all(Result image) {
         return new Area(0, 0, image.frame().rows(), image.frame().columns());
     }
 
     /**
+     * Returns the rectangle between them, both included.
+     *
      * @param a a corner inside image
      * @param b the opposite corner, inside image
-     * @return the rectangle between them, both included
      */
     public static Area between(Pixel a, Pixel b) {
         return new Area(Math.min(a.row(), b.row()), Math.min(a.column(), b.column()),
@@ -37,9 +38,10 @@ public record Area(int row, int column, int height, int width) {
     }
 
     /**
+     * Returns the square around a pixel, as far as it lies inside image.
+     *
      * @param middle inside image
      * @param size odd number of rows and columns
-     * @return the square around a pixel, as far as it lies inside image
      */
     public static Area around(Pixel middle, int size, Result image) {
         Frame frame = image.frame();
@@ -49,12 +51,12 @@ public record Area(int row, int column, int height, int width) {
                         Math.min(frame.columns() - 1, middle.column() + reach)));
     }
 
-    /** @return height·width */
+    /** Returns height·width. */
     public int count() {
         return Math.multiplyExact(height, width);
     }
 
-    /** @return the pixel in the corner opposite to the first one */
+    /** Returns the pixel in the corner opposite to the first one. */
     public Pixel lastPixel() {
         return new Pixel(row + height - 1, column + width - 1);
     }
@@ -64,7 +66,8 @@ public record Area(int row, int column, int height, int width) {
     }
 
     /**
-     * @return this
+     * Returns this.
+     *
      * @throws PixeronException if a pixel of the area lies outside image
      */
     public Area requireInside(Result image) {
@@ -75,17 +78,17 @@ public record Area(int row, int column, int height, int width) {
         return this;
     }
 
-    /** @return whether all its pixels lie in the frame */
+    /** Returns whether all its pixels lie in the frame. */
     public boolean isInside(Frame frame) {
         return (long) row + height <= frame.rows() && (long) column + width <= frame.columns();
     }
 
-    /** @return the areas of somebody who writes column and row where row and column belong: with height and width as they are, and swapped too */
+    /** Returns the areas of a user who writes column and row where row and column belong: with height and width as they are, and swapped too. */
     public Stream<Area> swapped() {
         return Stream.of(new Area(column, row, height, width), new Area(column, row, width, height)).distinct().filter(other -> !other.equals(this));
     }
 
-    /** @return the other rectangles for which its four numbers are taken by somebody who mixes up the size and the last pixel */
+    /** Returns the other rectangles for which its four numbers are taken by a user who mixes up the size and the last pixel. */
     public Stream<Area> misread() {
         return Stream.of(
                 // The last pixel is written where height and width belong.
@@ -99,7 +102,7 @@ public record Area(int row, int column, int height, int width) {
         return rows >= 1 && columns >= 1 ? Optional.of(new Area(row, column, rows, columns)) : Optional.empty();
     }
 
-    /** @return as in a step line: row column height width */
+    /** Returns as in a step line: row column height width. */
     @Override
     public String toString() {
         return row + " " + column + " " + height + " " + width;

@@ -19,17 +19,18 @@ public final class BlockSums {
     private BlockSums() {
     }
 
-    /** @return whether blocks of so many pixels are few enough sums */
+    /** Returns whether blocks of so many pixels are few enough sums. */
     public static boolean isPossible(Image before, int down, int right) {
         return before.samples() instanceof ByteSamples && (long) before.maximumLevel() * down * right < MOST_SUMS;
     }
 
     /**
+     * Returns an image of one pixel for each block, with the maximum level of before.
+     *
      * @param before has levels of bytes, in whole blocks
      * @param down rows of a block
      * @param right columns of a block
      * @param level what becomes of a sum
-     * @return an image of one pixel for each block, with the maximum level of before
      */
     public static Image of(Image before, int down, int right, IntUnaryOperator level) {
         byte[] table = new byte[before.maximumLevel() * down * right + 1];

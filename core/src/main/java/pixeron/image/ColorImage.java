@@ -28,7 +28,7 @@ public record ColorImage(Image red, Image green, Image blue, Optional<Image> alp
         return new ColorImage(faces.get(0), faces.get(1), faces.get(2), faces.size() > 3 ? Optional.of(faces.get(3)) : Optional.empty());
     }
 
-    /** @return whether all samples are levels */
+    /** Returns whether all samples are levels. */
     public boolean isLevelImage() {
         return faces().stream().allMatch(face -> face.image().isLevelImage());
     }
@@ -67,7 +67,7 @@ public record ColorImage(Image red, Image green, Image blue, Optional<Image> alp
         return red.maximumLevel();
     }
 
-    /** @return the smallest rectangle around all pixels that are not fully opaque; empty when all are */
+    /** Returns the smallest rectangle around all pixels that are not fully opaque; empty when all are. */
     public Optional<Area> transparentArea() {
         Optional<Area> area = Optional.empty();
         for (int n = 0; alpha.isPresent() && n < alpha.get().count(); n++) {
@@ -87,7 +87,7 @@ public record ColorImage(Image red, Image green, Image blue, Optional<Image> alp
                 : channel.value(n).compareValue(Rational.of(maximumLevel())) < 0;
     }
 
-    /** @return the number of pixels that are not fully opaque */
+    /** Returns the number of pixels that are not fully opaque. */
     public int transparentPixels() {
         int count = 0;
         for (int n = 0; alpha.isPresent() && n < alpha.get().count(); n++) {

@@ -20,9 +20,10 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
         Optional<Double> psnr, Pixel largest) {
 
     /**
+     * Returns the measures; exact when both images are.
+     *
      * @param a the first image, whose M counts
      * @param b the second image
-     * @return the measures; exact when both images are
      * @throws PixeronException if the sizes differ
      */
     public static Comparison of(Image a, Image b) {
@@ -35,9 +36,10 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
     }
 
     /**
+     * Returns the measures over all samples of all faces; agree and differ count samples.
+     *
      * @param a an image, or a color image
      * @param b of the same kind and size
-     * @return the measures over all samples of all faces; agree and differ count samples
      * @throws PixeronException if sizes or faces differ, or one is a spectrum
      */
     public static Comparison of(Result a, Result b) {
@@ -66,9 +68,10 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
     }
 
     /**
+     * Returns b − a, signed, as a real-valued image.
+     *
      * @param a what is subtracted
      * @param b from this
-     * @return b − a, signed, as an open image
      * @throws PixeronException if the sizes differ
      */
     public static Image difference(Image a, Image b) {

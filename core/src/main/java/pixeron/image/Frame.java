@@ -7,11 +7,11 @@ import pixeron.PixeronException;
  *
  * @param rows H ≥ 1
  * @param columns W ≥ 1
- * @param maximumLevel M, 1 … 65535
+ * @param maximumLevel M, 1–65535
  */
 public record Frame(int rows, int columns, int maximumLevel) {
 
-    /** @return the number of pixels, H·W */
+    /** Returns the number of pixels, H·W. */
     public int count() {
         return Math.multiplyExact(rows, columns);
     }
@@ -20,22 +20,22 @@ public record Frame(int rows, int columns, int maximumLevel) {
         return pixel.row() >= 0 && pixel.row() < rows && pixel.column() >= 0 && pixel.column() < columns;
     }
 
-    /** @return the place of a pixel in reading order, 0 … H·W − 1 */
+    /** Returns the place of a pixel in reading order, 0 … H·W − 1. */
     public int offset(Pixel pixel) {
         return pixel.row() * columns + pixel.column();
     }
 
-    /** @return the pixel at an offset 0 … H·W − 1 */
+    /** Returns the pixel at an offset 0 to H·W − 1. */
     public Pixel pixel(int offset) {
         return new Pixel(offset / columns, offset % columns);
     }
 
-    /** @return the pixel nearest to this place; the place itself where it lies inside */
+    /** Returns the pixel nearest to this place; the place itself where it lies inside. */
     public Pixel nearest(Pixel pixel) {
         return new Pixel(Math.max(0, Math.min(rows - 1, pixel.row())), Math.max(0, Math.min(columns - 1, pixel.column())));
     }
 
-    /** @return whether both have as many rows and columns */
+    /** Returns whether both have as many rows and columns. */
     public boolean isSized(Frame other) {
         return rows == other.rows && columns == other.columns;
     }
@@ -47,12 +47,12 @@ public record Frame(int rows, int columns, int maximumLevel) {
         }
     }
 
-    /** @return this with another maximum level */
+    /** Returns this with another maximum level. */
     public Frame with(int otherMaximum) {
         return new Frame(rows, columns, otherMaximum);
     }
 
-    /** @return the size, such as 5 × 7 */
+    /** Returns the size, such as 5 × 7. */
     public String size() {
         return rows + " × " + columns;
     }

@@ -10,7 +10,7 @@ import pixeron.number.Decimals;
  */
 public record Frequency(int u, int v) {
 
-    /** @return u² + v², the square of the distance from the frequency zero */
+    /** Returns u² + v², the square of the distance from the frequency zero. */
     public long squared() {
         return (long) u * u + (long) v * v;
     }

@@ -3,7 +3,7 @@ package pixeron.image;
 import pixeron.PixeronException;
 
 /**
- * How often every level occurs: n(k) for k = 0 … M.
+ * How often every level occurs: n(k) for k = 0–M.
  *
  * <p>Cost: one pass over the pixels.
  */
@@ -18,14 +18,15 @@ public final class Histogram {
         java.util.Arrays.parallelPrefix(running, Integer::sum);
     }
 
-    /** @return C(level) = n(0) + … + n(level), for level 0 … M */
+    /** Returns C(level) = n(0) + … + n(level), for level 0–M. */
     public int running(int level) {
         return running[level];
     }
 
     /**
+     * Returns its counts.
+     *
      * @param image a level image
-     * @return its counts
      * @throws PixeronException if image is open; names its first sample that is not a level
      */
     public static Histogram of(Image image) {
@@ -33,9 +34,10 @@ public final class Histogram {
     }
 
     /**
+     * Returns the counts of the area.
+     *
      * @param image a level image
      * @param area inside image
-     * @return the counts of the area
      * @throws PixeronException if image is open anywhere; names its first sample that is not a level
      */
     public static Histogram of(Image image, Area area) {
@@ -54,13 +56,13 @@ public final class Histogram {
     /**
      * Returns counts that come from elsewhere, such as a tally.
      *
-     * @param counts n(k) for k = 0 … M, each ≥ 0
+     * @param counts n(k) for k = 0–M, each ≥ 0
      */
     public static Histogram ofCounts(int... counts) {
         return new Histogram(counts.clone());
     }
 
-    /** Straight over the arrays: of a large image this is what a person waits for first. */
+    /** Straight over the arrays: of a large image this is what a user waits for first. */
     private static void count(Samples samples, int start, int end, int... counts) {
         if (samples instanceof ByteSamples levels) {
             byte[] bytes = levels.bytes();
@@ -75,19 +77,20 @@ public final class Histogram {
         }
     }
 
-    /** @return n(level), for level 0 … M */
+    /** Returns n(level), for level 0–M. */
     public int count(int level) {
         return counts[level];
     }
 
-    /** @return M */
+    /** Returns M. */
     public int maximumLevel() {
         return counts.length - 1;
     }
 
     /**
-     * @param place 1 … N, in the order of rising levels
-     * @return the level of the pixel at that place
+     * Returns the level of the pixel at that place.
+     *
+     * @param place 1 to N, in the order of rising levels
      */
     public int levelAt(long place) {
         int level = 0;
@@ -100,8 +103,9 @@ public final class Histogram {
     }
 
     /**
+     * Returns the sums of n(k) over width levels each, from level 0 on; the last bin may hold fewer levels.
+     *
      * @param width levels in a bin, ≥ 1
-     * @return the sums of n(k) over width levels each, from level 0 on; the last bin may hold fewer levels
      */
     public int[] bins(int width) {
         int[] bins = new int[(counts.length + width - 1) / width];
@@ -111,7 +115,7 @@ public final class Histogram {
         return bins;
     }
 
-    /** @return the largest n(k) */
+    /** Returns the largest n(k). */
     public int tallest() {
         int tallest = 0;
         for (int count : counts) {

@@ -11,11 +11,11 @@ import pixeron.number.Value;
 /**
  * Rows × columns of samples, never changed once made.
  *
- * <p>Sample r(i, j) stands in row i = 0 … rows − 1 downwards and column j = 0 … columns − 1 to the right; in memory at
- * offset i·columns + j. An image whose samples are all whole and in 0 … M is a <em>level image</em>, whatever made it;
- * any other is an <em>open image</em>, with M carried along as the nominal maximum.
+ * <p>Sample r(i, j) is in row i = 0 to rows − 1 downwards and column j = 0 to columns − 1 to the right; in memory at
+ * offset i·columns + j. An image whose samples are all whole and in 0–M is a <em>level image</em>, whatever made it;
+ * any other is a <em>real-valued image</em>, with M carried along as the nominal maximum.
  *
- * <p>Memory: one byte a sample for M ≤ 255, two for larger M, eight for an open image.
+ * <p>Memory: one byte a sample for M ≤ 255, two for larger M, eight for a real-valued image.
  */
 public final class Image implements Result {
 
@@ -43,10 +43,10 @@ public final class Image implements Result {
      *
      * @param rows H ≥ 1
      * @param columns W ≥ 1
-     * @param maximumLevel M, 1 … 65535
-     * @param level the level for an offset 0 … rows·columns − 1; called once for each, in order
+     * @param maximumLevel M, 1–65535
+     * @param level the level for an offset 0 to rows·columns − 1; called once for each, in order
      * @return the image
-     * @throws PixeronException if a size or M is out of range or a level is not in 0 … M; names the first such pixel
+     * @throws PixeronException if a size or M is out of range or a level is not in 0–M; names the first such pixel
      */
     public static Image ofLevels(int rows, int columns, int maximumLevel, IntUnaryOperator level) {
         int count = requireSize(rows, columns);
@@ -68,7 +68,7 @@ public final class Image implements Result {
         return new Image(rows, columns, maximumLevel, samples);
     }
 
-    /** @return an image with one value everywhere; one that is no level makes an open image */
+    /** Returns an image with one value everywhere; one that is no level makes a real-valued image. */
     public static Image flat(Frame frame, Value value) {
         if (isLevel(value, frame.maximumLevel())) {
             int level = ((Rational) value).toInt();
@@ -82,7 +82,7 @@ public final class Image implements Result {
     /**
      * Makes a level image from rows written out, for tests and small examples.
      *
-     * @param maximumLevel M, 1 … 65535
+     * @param maximumLevel M, 1–65535
      * @param levels rows of equal length
      * @return the image
      * @throws PixeronException as {@link #ofLevels}
@@ -93,11 +93,11 @@ public final class Image implements Result {
     }
 
     /**
-     * Makes a level image when all values are whole and in 0 … M, else an open image.
+     * Makes a level image when all values are whole and in 0–M, else a real-valued image.
      *
      * @param rows H ≥ 1
      * @param columns W ≥ 1
-     * @param maximumLevel M, 1 … 65535
+     * @param maximumLevel M, 1–65535
      * @param values row-major, rows·columns of them; equal values are best the same object
      * @return the image; exact while the values are rational and fit over one denominator in 64 bits
      * @throws PixeronException if a size or M is out of range, or a value is larger than any double
@@ -122,8 +122,9 @@ public final class Image implements Result {
     }
 
     /**
+     * Returns a level image when all of them are levels, else a real-valued image; exact where all are multiples of ½.
+     *
      * @param values row-major, each as good as it can be had: one near to a multiple of ½ is that multiple already
-     * @return a level image when all of them are levels, else an open image; exact where all are multiples of ½
      */
     public static Image ofDoubles(Frame frame, double... values) {
         int maximum = frame.maximumLevel();
@@ -132,9 +133,10 @@ public final class Image implements Result {
     }
 
     /**
+     * Returns a level image when all samples are levels, else an exact real-valued image.
+     *
      * @param denominator of all samples, greater than 0
      * @param numerators row-major; they belong to the image from now on
-     * @return a level image when all samples are levels, else an exact open image
      */
     public static Image ofFractions(Frame frame, long denominator, long... numerators) {
         OpenSamples samples = OpenSamples.of(numerators, denominator);
@@ -152,13 +154,14 @@ public final class Image implements Result {
         return true;
     }
 
-    /** @return true when value is a whole number in 0 … maximumLevel */
+    /** Returns true when value is a whole number in 0 to maximumLevel. */
     public static boolean isLevel(Value value, int maximumLevel) {
         return value instanceof Rational r && r.isInt() && r.toInt() >= 0 && r.toInt() <= maximumLevel;
     }
 
     /**
-     * @return rows·columns
+     * Returns rows·columns.
+     *
      * @throws PixeronException if either is less than 1 or there would be more samples than an array holds
      */
     static int requireSize(int rows, int columns) {
@@ -170,8 +173,9 @@ public final class Image implements Result {
     }
 
     /**
-     * @return maximumLevel
-     * @throws PixeronException if it is not in 1 … 65535
+     * Returns maximumLevel.
+     *
+     * @throws PixeronException if it is not in 1–65535
      */
     public static int requireMaximum(int maximumLevel) {
         if (!(maximumLevel >= 1 && maximumLevel <= LARGEST_MAXIMUM)) {
@@ -189,8 +193,9 @@ public final class Image implements Result {
     }
 
     /**
-     * @param newMaximum 1 … 65535
-     * @return the same samples with another maximum level
+     * Returns the same samples with another maximum level.
+     *
+     * @param newMaximum 1–65535
      * @throws PixeronException if this is a level image with a sample above the new maximum; names the first one
      */
     public Image withMaximum(int newMaximum) {
@@ -204,9 +209,10 @@ public final class Image implements Result {
     }
 
     /**
-     * @param offsets row-major, each 0 … count() − 1
+     * Returns this with one value at all these places; a value that is no level makes a real-valued image.
+     *
+     * @param offsets row-major, each 0 to count() − 1
      * @param value the new sample there
-     * @return this with one value at all these places; a value that is no level makes an open image
      */
     public Image with(int[] offsets, Value value) {
         if (isLevelImage() && isLevel(value, maximumLevel)) {
@@ -221,8 +227,9 @@ public final class Image implements Result {
     }
 
     /**
+     * Returns the part as an image of its own, with the same maximum level.
+     *
      * @param area inside this image
-     * @return the part as an image of its own, with the same maximum level
      */
     public Image part(Area area) {
         area.requireInside(this);
@@ -258,27 +265,27 @@ public final class Image implements Result {
         return columns;
     }
 
-    /** @return M */
+    /** Returns M. */
     public int maximumLevel() {
         return maximumLevel;
     }
 
-    /** @return rows·columns */
+    /** Returns rows·columns. */
     public int count() {
         return rows * columns;
     }
 
-    /** @return true when all samples are whole and in 0 … M */
+    /** Returns true when all samples are whole and in 0–M. */
     public boolean isLevelImage() {
         return !(samples instanceof OpenSamples);
     }
 
-    /** @return the samples of an open image over one denominator; empty for a level image and where samples are doubles */
+    /** Returns the samples of a real-valued image over one denominator; empty for a level image and where samples are doubles. */
     public Optional<Fractions> fractions() {
         return samples instanceof OpenSamples open && open.isExact() ? Optional.of(new Fractions(open.numerators(), open.denominator())) : Optional.empty();
     }
 
-    /** @return false when samples are kept as doubles */
+    /** Returns false when samples are kept as doubles. */
     public boolean isExact() {
         return !(samples instanceof OpenSamples open) || open.isExact();
     }
@@ -287,17 +294,17 @@ public final class Image implements Result {
         return pixel.row() >= 0 && pixel.row() < rows && pixel.column() >= 0 && pixel.column() < columns;
     }
 
-    /** @return the place of a row-major offset */
+    /** Returns the place of a row-major offset. */
     public Pixel pixel(int offset) {
         return new Pixel(offset / columns, offset % columns);
     }
 
-    /** @return row-major offset of the pixel, 0 … count() − 1 */
+    /** Returns row-major offset of the pixel, 0 … count() − 1. */
     public int offset(Pixel pixel) {
         return Math.multiplyExact(pixel.row(), columns) + pixel.column();
     }
 
-    /** @return the sample at a row-major offset */
+    /** Returns the sample at a row-major offset. */
     public Value value(int offset) {
         return samples.value(offset);
     }
@@ -306,15 +313,16 @@ public final class Image implements Result {
         return value(offset(pixel));
     }
 
-    /** @return the sample at a row-major offset as the nearest double; for drawing */
+    /** Returns the sample at a row-major offset as the nearest double; for drawing. */
     public double asDouble(int offset) {
         return samples.asDouble(offset);
     }
 
     /**
+     * Returns the level there.
+     *
      * @param offset row-major, 0 … count() − 1
-     * @return the level there
-     * @throws PixeronException if this is an open image
+     * @throws PixeronException if this is a real-valued image
      */
     public int level(int offset) {
         if (samples instanceof ByteSamples b) {
@@ -328,10 +336,10 @@ public final class Image implements Result {
     /**
      * Copies a row of levels.
      *
-     * @param row 0 … rows − 1
+     * @param row 0 to rows − 1
      * @param into gets the levels
      * @param at where the first one goes
-     * @throws PixeronException if this is an open image
+     * @throws PixeronException if this is a real-valued image
      */
     public void levels(int row, int[] into, int at) {
         int from = row * columns;
@@ -350,7 +358,7 @@ public final class Image implements Result {
         }
     }
 
-    /** @return the larger of M and the largest size of a sample: the size of the numbers around a double that is made of samples */
+    /** Returns the larger of M and the largest size of a sample: the size of the numbers around a double that is made of samples. */
     public double reach() {
         double reach = maximumLevel;
         for (int n = 0; n < count() && !isLevelImage(); n++) {
@@ -359,7 +367,7 @@ public final class Image implements Result {
         return reach;
     }
 
-    /** @return the first pixel in reading order whose sample is not a level, if there is one */
+    /** Returns the first pixel in reading order whose sample is not a level, if there is one. */
     public Optional<Pixel> firstOpenPixel() {
         if (isLevelImage()) {
             return Optional.empty();

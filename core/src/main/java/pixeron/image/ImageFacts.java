@@ -15,15 +15,16 @@ import pixeron.number.Value;
  */
 public record ImageFacts(Value smallest, Value largest, Value mean, int distinct) {
 
-    /** @return the facts of image, in one pass over its pixels */
+    /** Returns the facts of image, in one pass over its pixels. */
     public static ImageFacts of(Image image) {
         return image.isLevelImage() ? ofLevels(Histogram.of(image), image.count()) : ofValues(image);
     }
 
     /**
+     * Returns its facts, without looking at its pixels again.
+     *
      * @param histogram of a level image
      * @param count N
-     * @return its facts, without looking at its pixels again
      */
     public static ImageFacts ofLevels(Histogram histogram, int count) {
         int smallest = -1;

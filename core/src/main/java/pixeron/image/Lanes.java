@@ -7,10 +7,10 @@ import java.util.stream.IntStream;
 
 /**
  * Rows of levels of bytes with two columns in each number, one in the lower 16 bits and one in the upper: number m of the lanes from column p on
- * holds columns 4m + p and 4m + p + 2. Lanes of a row are {@link Quarters#size} long; the last numbers may stand for no column.
+ * holds columns 4m + p and 4m + p + 2. Lanes of a row are {@link Quarters#size} long; the last numbers may represent no column.
  *
  * <p>What is added to such a number, or multiplied by, is so for both columns at once: a sum of numbers times weights holds both columns' sums,
- * exactly where each of them less the least that can occur is below 2¹⁶. Half as many products are then done as for columns by themselves. As with
+ * exactly where each of them less the smallest that can occur is below 2¹⁶. Half as many products are then done as for columns by themselves. As with
  * {@link Quarters}, nothing is widened byte by byte. One for each thread.
  */
 public final class Lanes {
@@ -56,12 +56,12 @@ public final class Lanes {
         System.arraycopy(((ByteSamples) image.samples()).bytes(), row * image.columns(), bytes, left, image.columns());
     }
 
-    /** @return the level that stands in a column */
+    /** Returns the level that is in a column. */
     public int level(int column) {
         return bytes[column] & Image.BYTE_MAXIMUM;
     }
 
-    /** @param level 0 … 255, from now on in this column */
+    /** @param level 0–255, from now on in this column */
     public void put(int column, int level) {
         bytes[column] = (byte) level;
     }
@@ -86,12 +86,12 @@ public final class Lanes {
         }
     }
 
-    /** @param fours levels of four columns in each number, the first one's lowest, that stand in the columns from now on */
+    /** @param fours levels of four columns in each number, the first one's lowest, that are in the columns from now on */
     public void put(int[] fours) {
         from[0].put(0, fours);
     }
 
-    /** @param raster of bytes and as many columns, whose row becomes what stands here */
+    /** @param raster of bytes and as many columns, whose row becomes what is here */
     public void write(LevelRaster raster, int row) {
         raster.write(row, bytes, 0);
     }

@@ -32,7 +32,7 @@ public final class LevelPairs {
         return new LevelPairs(IntStream.range(0, count).parallel().map(level).toArray(), span);
     }
 
-    /** @return a new image, pixels outside the area as they were; empty where a pixel in it has no level */
+    /** Returns a new image, pixels outside the area as they were; empty where a pixel in it has no level. */
     public Optional<Image> applyTo(Image first, Image second, Area area, int maximumLevel) {
         if (maximumLevel <= Image.BYTE_MAXIMUM && first.samples() instanceof ByteSamples one && second.samples() instanceof ByteSamples two
                 && Arrays.stream(levels).noneMatch(level -> level == NONE)) {

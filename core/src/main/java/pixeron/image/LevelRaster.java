@@ -32,8 +32,8 @@ public final class LevelRaster {
     }
 
     /**
-     * @param row 0 … rows − 1
-     * @param levels the levels of the row in its first columns, each in 0 … M
+     * @param row 0 to rows − 1
+     * @param levels the levels of the row in its first columns, each in 0–M
      * @throws pixeron.PixeronException if one is not; names its pixel
      */
     public void write(int row, int... levels) {
@@ -64,8 +64,8 @@ public final class LevelRaster {
     /**
      * Writes a row as it is, for images of bytes.
      *
-     * @param row 0 … rows − 1
-     * @param levels bytes of 0 … M
+     * @param row 0 to rows − 1
+     * @param levels bytes of 0–M
      * @param at where the first one stands
      */
     public void write(int row, byte[] levels, int at) {
@@ -73,10 +73,10 @@ public final class LevelRaster {
     }
 
     /**
-     * Writes a row of bytes that stand apart, for images of bytes.
+     * Writes a row of bytes that are apart, for images of bytes.
      *
-     * @param row 0 … rows − 1
-     * @param levels bytes of 0 … M
+     * @param row 0 to rows − 1
+     * @param levels bytes of 0–M
      * @param at where the first one stands
      * @param step from one to the next, at least 1
      */
@@ -92,7 +92,7 @@ public final class LevelRaster {
         }
     }
 
-    /** @return the image; this cannot be written to any more */
+    /** Returns the image; this cannot be written to any more. */
     public Image image() {
         Samples samples = bytes != null ? new ByteSamples(bytes) : new WordSamples(words);
         bytes = null;

@@ -32,9 +32,10 @@ public final class LevelTable {
     }
 
     /**
-     * @param levels the new level for each level 0 … levels.length − 1, all in 0 … maximumLevel
+     * Returns the table.
+     *
+     * @param levels the new level for each level 0 to levels.length − 1, all in 0 to maximumLevel
      * @param maximumLevel M of the result
-     * @return the table
      */
     public static LevelTable of(char[] levels, int maximumLevel) {
         Image.requireMaximum(maximumLevel);
@@ -42,8 +43,9 @@ public final class LevelTable {
     }
 
     /**
+     * Returns a new image of the same size, every pixel looked up.
+     *
      * @param before a level image whose M is below the number of levels in the table
-     * @return a new image of the same size, every pixel looked up
      */
     public Image applyTo(Image before) {
         if (before.samples() instanceof ByteSamples samples) {
@@ -57,9 +59,10 @@ public final class LevelTable {
     }
 
     /**
+     * Returns a new image of the same size, pixels in the area looked up and the others as they were.
+     *
      * @param before a level image with the table's M
      * @param area inside before
-     * @return a new image of the same size, pixels in the area looked up and the others as they were
      */
     public Image applyTo(Image before, Area area) {
         return Image.ofLevels(before.rows(), before.columns(), maximumLevel, n -> {

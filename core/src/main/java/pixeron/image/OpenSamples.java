@@ -12,10 +12,10 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * Samples of an open image: whole numerators over one common denominator, which is exact, or doubles where that does
+ * Samples of a real-valued image: whole numerators over one common denominator, which is exact, or doubles where that does
  * not fit in 64 bits or a sample is a double itself. Exactly one of the two arrays is there.
  *
- * <p>The common denominator is the least one, so equal samples are kept alike.
+ * <p>The common denominator is the smallest one, so equal samples are kept alike.
  */
 record OpenSamples(long[] numerators, long denominator, double[] doubles) implements Samples {
 
@@ -60,7 +60,7 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
         return new OpenSamples(numerators, denominator / common, null);
     }
 
-    /** @return 1 or 2, times which all values are whole; 0 where they are not */
+    /** Returns 1 or 2, times which all values are whole; 0 where they are not. */
     private static long denominator(double... values) {
         long denominator = 1;
         for (double value : values) {

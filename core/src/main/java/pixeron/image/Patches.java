@@ -17,7 +17,7 @@ public final class Patches {
      */
     public record Patch(Image image, Area part, int row, int column) {
 
-        /** @return whole image at a place */
+        /** Returns whole image at a place. */
         public static Patch all(Image image, int row, int column) {
             return new Patch(image, Area.all(image), row, column);
         }

@@ -5,7 +5,7 @@ import java.nio.ByteOrder;
 import java.nio.IntBuffer;
 
 /**
- * Rows of levels of bytes whose columns stand in four runs: columns 0, 4, 8 … first, then 1, 5, 9 …, then 2, 6, 10 …, then 3, 7, 11 ….
+ * Rows of levels of bytes whose columns are in four runs: columns 0, 4, 8 … first, then 1, 5, 9 …, then 2, 6, 10 …, then 3, 7, 11 ….
  *
  * <p>The virtual machine does several columns at once only where all numbers of a loop have the same size, so not while it widens bytes.
  * Four bytes read as one number, though, are taken apart into four runs by shifts, and put together again, many numbers at once. What is
@@ -31,12 +31,12 @@ public final class Quarters {
         this.packed = new int[size];
     }
 
-    /** @return whether an image has levels of bytes */
+    /** Returns whether an image has levels of bytes. */
     public static boolean isPossible(Image image) {
         return image.samples() instanceof ByteSamples;
     }
 
-    /** @return how long each of the four runs of so many columns is; the last numbers of some may stand for no column */
+    /** Returns how long each of the four runs of so many columns is; the last numbers of some may represent no column. */
     public static int size(int columns) {
         return (columns + FOUR - 1) / FOUR;
     }
@@ -67,7 +67,7 @@ public final class Quarters {
     /**
      * Writes a row of levels.
      *
-     * @param levels four runs, all of 0 … M
+     * @param levels four runs, all of 0–M
      * @param raster of bytes and as many columns
      */
     public void join(int[][] levels, LevelRaster raster, int row) {

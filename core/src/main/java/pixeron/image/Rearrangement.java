@@ -34,8 +34,9 @@ public record Rearrangement(Frame frame, int[] rows, int[] columns, boolean isEx
     private static final long EIGHTHS = 0x00FF00FF00FF00FFL;
 
     /**
-     * @param outside what stands where nothing is read
-     * @return the image rearranged
+     * Returns the image rearranged.
+     *
+     * @param outside what is where nothing is read
      */
     public Image of(Image image, Value outside) {
         boolean isLevel = image.isLevelImage() && Image.isLevel(outside, frame.maximumLevel());

@@ -4,19 +4,19 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 
-/** What can stand in front of a step or behind it: a kind of its own, in a frame of its own, seen by its faces. */
+/** What can be in front of a step or behind it: a kind of its own, in a frame of its own, seen by its faces. */
 public sealed interface Result permits Image, ColorImage, Spectrum {
 
-    /** @return size and maximum level; all faces have it */
+    /** Returns size and maximum level; all faces have it. */
     Frame frame();
 
-    /** @return the kind in words with its article: {@code a color image} */
+    /** Returns the kind in words with its article: {@code a color image}. */
     String kind();
 
-    /** @return its faces by name, in order; an image has one */
+    /** Returns its faces by name, in order; an image has one. */
     List<Face> faces();
 
-    /** @return the face with this name; empty where there is none */
+    /** Returns the face with this name; empty where there is none. */
     default Optional<Image> face(String name) {
         return faces().stream().filter(face -> face.name().equals(name)).map(Face::image).findFirst();
     }
@@ -34,7 +34,7 @@ public sealed interface Result permits Image, ColorImage, Spectrum {
             this(name, () -> image);
         }
 
-        /** @return the samples */
+        /** Returns the samples. */
         public Image image() {
             return source.get();
         }

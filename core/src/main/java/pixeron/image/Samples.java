@@ -9,6 +9,6 @@ sealed interface Samples permits ByteSamples, WordSamples, OpenSamples {
 
     double asDouble(int offset);
 
-    /** @return a copy with a level at some places; only for samples that are levels */
+    /** Returns a copy with a level at some places; only for samples that are levels. */
     Samples with(int[] offsets, int level);
 }

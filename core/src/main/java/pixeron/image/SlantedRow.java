@@ -6,7 +6,7 @@ import java.nio.ByteOrder;
 
 /**
  * A straight line through a level image, read between its pixels quickly and nearly: places in fixed point, weights of 16 bits. Where
- * that leaves it open which level comes out, it says so, and the level is to be worked out exactly.
+ * that leaves it open which level comes out, it says so, and the level is to be calculated exactly.
  *
  * <p>Cost: a few operations a pixel.
  */
@@ -15,7 +15,7 @@ public final class SlantedRow {
     /** Stands for a level that is not sure, or for a place at the edge or outside. */
     public static final int OPEN = -1;
 
-    /** After so many steps the place is worked out anew: until then the error of a step adds up to less than 2⁻²⁰. */
+    /** After so many steps the place is calculated anew: until then the error of a step adds up to less than 2⁻²⁰. */
     private static final int STEPS = 1 << 11;
     private static final int WEIGHT_BITS = 16;
     private static final long ONE = 1L << 32;
@@ -38,14 +38,14 @@ public final class SlantedRow {
         this.columns = columns;
     }
 
-    /** @return whether an image can be read so: it has levels of bytes */
+    /** Returns whether an image can be read so: it has levels of bytes. */
     public static boolean isPossible(Image image) {
         return image.samples() instanceof ByteSamples;
     }
 
     /**
      * @param image for which {@link #isPossible}
-     * @param outside the level that stands outside; {@link #OPEN} where that is not one for all places
+     * @param outside the level that is outside; {@link #OPEN} where that is not one for all places
      */
     public static SlantedRow of(Image image, int outside) {
         return new SlantedRow(((ByteSamples) image.samples()).bytes(), image.rows(), image.columns(), outside);
@@ -80,7 +80,7 @@ public final class SlantedRow {
         }
     }
 
-    /** @return what stands everywhere outside; {@link #OPEN} where that is not one level */
+    /** Returns what is everywhere outside; {@link #OPEN} where that is not one level. */
     public int outside() {
         return outside;
     }

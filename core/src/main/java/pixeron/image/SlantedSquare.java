@@ -9,9 +9,9 @@ import java.util.Arrays;
  * A square of a result whose pixels are read along slanted lines between the pixels of an image of bytes: what all its lines cross is
  * copied once into a room of its own, small enough to stay near to the processor, where rows do not lie a whole image's width apart.
  *
- * <p>One loop works out places, one reads there, one weights what was read: only the second reads elsewhere for each pixel, so that the
+ * <p>One loop calculates places, one reads there, one weights what was read: only the second reads elsewhere for each pixel, so that the
  * virtual machine does the other two several pixels at a time, in whole numbers of 32 bits. Levels near to a half are looked at a second
- * time with 64 bits; where rounding to nearest is not sure even then, the place is named and the level is to be worked out exactly.
+ * time with 64 bits; where rounding to nearest is not sure even then, the place is named and the level is to be calculated exactly.
  * Cost: some thirty operations a pixel, most of them eight pixels at a time. One for each thread.
  */
 public final class SlantedSquare {
@@ -81,7 +81,7 @@ public final class SlantedSquare {
         this.down = down;
         this.right = right;
         for (int n = 0; n < rowOffsets.length; n++) {
-            // Entry m of quarter q stands for pixel 4 · m + q, so that levels of neighbors come to lie in the bytes of one number.
+            // Entry m of quarter q represents pixel 4 · m + q, so that levels of neighbors come to lie in the bytes of one number.
             int pixel = n % QUARTER * 4 + n / QUARTER;
             int i = pixel / SIDE;
             int j = pixel % SIDE;
@@ -107,12 +107,12 @@ public final class SlantedSquare {
         x = fixed(column - left);
     }
 
-    /** @return whether all pixels that are read lie inside the image */
+    /** Returns whether all pixels that are read lie inside the image. */
     public boolean isInside() {
         return top >= 0 && left >= 0 && bottom <= rows && end <= columns && bottom - top <= ROOM && end - left <= ROOM;
     }
 
-    /** @return whether all pixels that are read lie outside the image */
+    /** Returns whether all pixels that are read lie outside the image. */
     public boolean isOutside() {
         return bottom <= 0 || end <= 0 || top >= rows || left >= columns;
     }
@@ -140,7 +140,7 @@ public final class SlantedSquare {
     /**
      * Writes one level everywhere, for a square that lies outside.
      *
-     * @param level 0 … 255
+     * @param level 0–255
      * @param out as of {@link #read}, as the others
      */
     public void fill(int level, byte[] out, int at, int stride) {
@@ -150,12 +150,12 @@ public final class SlantedSquare {
         }
     }
 
-    /** @return how many levels of the square that was read last are not sure */
+    /** Returns how many levels of the square that was read last are not sure. */
     public int openCount() {
         return openCount;
     }
 
-    /** @return where in {@code out} the n-th level stands that is not sure */
+    /** Returns where in {@code out} the n-th level stands that is not sure. */
     public int open(int n) {
         return open[n];
     }
@@ -255,7 +255,7 @@ public final class SlantedSquare {
         }
     }
 
-    /** @return the level plus a half, with 48 bits behind the point */
+    /** Returns the level plus a half, with 48 bits behind the point. */
     private long sum(int y, int x) {
         int at = (y >> BITS << ROOM_BITS) + (x >> BITS);
         long b = x & PART;

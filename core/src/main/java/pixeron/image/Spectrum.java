@@ -12,9 +12,9 @@ import pixeron.number.Value;
 
 /**
  * The coefficients of the waves that an image is made of, one for each pair of frequencies: F(u, v) in row u + ⌊H ÷ 2⌋ and column
- * v + ⌊W ÷ 2⌋, so that the frequency zero stands in the middle.
+ * v + ⌊W ÷ 2⌋, so that the frequency zero is in the middle.
  *
- * <p>Values were real before and are so afterwards: F(−u, −v) is the conjugate of F(u, v), its mate. So half of the coefficients are
+ * <p>Values were real before and are so afterwards: F(−u, −v) is the conjugate of F(u, v), its conjugate. So half of the coefficients are
  * kept, 8 bytes a pixel; faces are made when they are asked for, and forgotten when memory is short.
  */
 public final class Spectrum implements Result {
@@ -23,7 +23,7 @@ public final class Spectrum implements Result {
     private static final double NOTHING = 1e-12;
     private static final double STRAIGHT = 180;
 
-    /** What a coefficient is multiplied with, the same for its mate. */
+    /** What a coefficient is multiplied with, the same for its conjugate. */
     @FunctionalInterface
     public interface Factor {
         double at(Frequency frequency);
@@ -47,7 +47,7 @@ public final class Spectrum implements Result {
         this.scale = largest * Math.sqrt(frame.count());
     }
 
-    /** @return how many coefficients are kept of each row */
+    /** Returns how many coefficients are kept of each row. */
     public static int kept(int columns) {
         return columns / 2 + 1;
     }
@@ -67,32 +67,32 @@ public final class Spectrum implements Result {
         return Arrays.stream(SpectrumFace.values()).map(face -> new Face(face.word(), () -> face(face))).toList();
     }
 
-    /** @return a copy of what is kept, ordered as it was given */
+    /** Returns a copy of what is kept, ordered as it was given. */
     public double[] halves() {
         return halves.clone();
     }
 
-    /** @return the larger of M and the largest size of a sample of the image of this spectrum */
+    /** Returns the larger of M and the largest size of a sample of the image of this spectrum. */
     public double largest() {
         return largest;
     }
 
-    /** @return the size against which a part is as good as a multiple of ½: {@link #largest} · √(H · W) */
+    /** Returns the size against which a part is as good as a multiple of ½: {@link #largest} · √(H · W). */
     public double scale() {
         return scale;
     }
 
-    /** @return the frequencies of a place */
+    /** Returns the frequencies of a place. */
     public static Frequency frequency(Frame frame, Pixel pixel) {
         return new Frequency(pixel.row() - frame.rows() / 2, pixel.column() - frame.columns() / 2);
     }
 
-    /** @return the place of frequencies, counted round modulo H and W */
+    /** Returns the place of frequencies, counted round modulo H and W. */
     public static Pixel place(Frame frame, long u, long v) {
         return new Pixel(Math.floorMod(u + frame.rows() / 2, frame.rows()), Math.floorMod(v + frame.columns() / 2, frame.columns()));
     }
 
-    /** @return the place of the mate of a coefficient, F(−u, −v); the place itself where it is its own */
+    /** Returns the place of the conjugate of a coefficient, F(−u, −v); the place itself where it is its own. */
     public static Pixel mate(Frame frame, Pixel pixel) {
         Frequency at = frequency(frame, pixel);
         return place(frame, -(long) at.u(), -(long) at.v());
@@ -102,7 +102,7 @@ public final class Spectrum implements Result {
         return frequency(frame, pixel);
     }
 
-    /** @return where the real part of a coefficient or of its mate is kept */
+    /** Returns where the real part of a coefficient or of its conjugate is kept. */
     private int index(Pixel pixel, boolean isMate) {
         Frequency at = frequency(frame, pixel);
         int sign = isMate ? -1 : 1;
@@ -113,44 +113,44 @@ public final class Spectrum implements Result {
         return Math.floorMod(pixel.column() - frame.columns() / 2, frame.columns()) < kept(frame.columns());
     }
 
-    /** @return the real part as it was calculated */
+    /** Returns the real part as it was calculated. */
     public double real(Pixel pixel) {
         return halves[index(pixel, !isKept(pixel))];
     }
 
-    /** @return the imaginary part as it was calculated */
+    /** Returns the imaginary part as it was calculated. */
     public double imaginary(Pixel pixel) {
         boolean isMate = !isKept(pixel);
         double part = halves[index(pixel, isMate) + 1];
         return isMate ? -part : part;
     }
 
-    /** @return the magnitude, of the parts as they are shown */
+    /** Returns the magnitude, of the parts as they are shown. */
     public double magnitude(Pixel pixel) {
         return number(SpectrumFace.MAGNITUDE, real(pixel), imaginary(pixel));
     }
 
-    /** @return whether there is no wave at all: its magnitude is nothing against the samples */
+    /** Returns whether there is no wave at all: its magnitude is nothing against the samples. */
     public boolean isNothing(double magnitude) {
         return magnitude <= NOTHING * scale();
     }
 
-    /** @return both parts as they are shown, such as 3 − 4i */
+    /** Returns both parts as they are shown, such as 3 − 4i. */
     public String text(Pixel pixel) {
         return text(value(SpectrumFace.REAL, pixel), value(SpectrumFace.IMAGINARY, pixel));
     }
 
-    /** @return any number with these parts as it is read */
+    /** Returns any number with these parts as it is read. */
     public static String text(Value real, Value imaginary) {
         return Decimals.legible(real) + (imaginary.signum() < 0 ? " \u2212 " : " + ") + Decimals.legible(imaginary.absolute()) + "i";
     }
 
-    /** @return what a face shows of a coefficient */
+    /** Returns what a face shows of a coefficient. */
     public Value value(SpectrumFace face, Pixel pixel) {
         return value(face, real(pixel), imaginary(pixel));
     }
 
-    /** @return what a face shows of any number with these parts */
+    /** Returns what a face shows of any number with these parts. */
     public Value value(SpectrumFace face, double real, double imaginary) {
         return Approximate.snapped(number(face, real, imaginary), 1);
     }
@@ -178,7 +178,7 @@ public final class Spectrum implements Result {
         return degrees <= -STRAIGHT ? STRAIGHT : degrees;
     }
 
-    /** @return one face, as an image whose samples mostly are no levels */
+    /** Returns one face, as an image whose samples mostly are no levels. */
     public synchronized Image face(SpectrumFace face) {
         SoftReference<Image> known = made.get(face);
         Image image = known == null ? null : known.get();
@@ -207,7 +207,7 @@ public final class Spectrum implements Result {
         return numbers;
     }
 
-    /** @return the spectrum as a picture: M · log ÷ largest log, rounded to the nearest level; 0 where the largest is 0 */
+    /** Returns the spectrum as a picture: M · log ÷ largest log, rounded to the nearest level; 0 where the largest is 0. */
     public Image picture() {
         Image logs = face(SpectrumFace.LOG);
         double most = IntStream.range(0, logs.count()).mapToDouble(logs::asDouble).max().orElse(0);
@@ -216,7 +216,7 @@ public final class Spectrum implements Result {
                 : (int) Math.floor(Approximate.snappedDouble(maximum * logs.asDouble(n) / most, maximum) + 0.5));
     }
 
-    /** @return this with every coefficient multiplied */
+    /** Returns this with every coefficient multiplied. */
     public Spectrum times(Factor factor) {
         double[] changed = halves.clone();
         int width = kept(frame.columns());

@@ -24,12 +24,12 @@ public enum SpectrumFace implements Worded {
         return word;
     }
 
-    /** @return what it shows, for people */
+    /** Returns what it shows, for people. */
     public String sentence() {
         return sentence;
     }
 
-    /** @return the face with this word; empty where there is none */
+    /** Returns the face with this word; empty where there is none. */
     public static Optional<SpectrumFace> named(String word) {
         return Worded.find(values(), word);
     }

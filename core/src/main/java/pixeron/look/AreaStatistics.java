@@ -27,9 +27,10 @@ import pixeron.number.Value;
 public record AreaStatistics(Area area, Value smallest, Value largest, Value sum, Value median, Value squares) {
 
     /**
+     * Returns the statistics.
+     *
      * @param image any
      * @param area inside image
-     * @return the statistics
      * @throws pixeron.PixeronException if area reaches beyond image
      */
     public static AreaStatistics of(Image image, Area area) {
@@ -72,23 +73,24 @@ public record AreaStatistics(Area area, Value smallest, Value largest, Value sum
         return new AreaStatistics(area, sorted[0], sorted[sorted.length - 1], sum, median, squares);
     }
 
-    /** @return n */
+    /** Returns n. */
     public int count() {
         return area.count();
     }
 
-    /** @return Σr ÷ n */
+    /** Returns Σr ÷ n. */
     public Value mean() {
         return sum.dividedBy(Rational.of(count()));
     }
 
-    /** @return Σ(r − μ)² ÷ n */
+    /** Returns Σ(r − μ)² ÷ n. */
     public Value populationVariance() {
         return squares.dividedBy(Rational.of(count()));
     }
 
     /**
-     * @return Σ(r − μ)² ÷ (n − 1)
+     * Returns Σ(r − μ)² ÷ (n − 1).
+     *
      * @throws pixeron.PixeronException if n = 1
      */
     public Value sampleVariance() {

@@ -43,9 +43,10 @@ public final class Condition {
     }
 
     /**
+     * Returns the pixels that meet the condition.
+     *
      * @param facts of the image
-     * @param progress told how far it is
-     * @return the pixels that meet the condition
+     * @param progress receives the progress
      * @throws PixeronException if the formula has no value at some pixel; names it
      */
     public PixelSet find(Image image, ImageFacts facts, Progress progress) {

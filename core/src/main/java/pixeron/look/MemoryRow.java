@@ -63,7 +63,7 @@ public record MemoryRow(Layout layout, List<Cell> cells) {
             return Arrays.stream(values()).filter(layout -> layout.isOfColor == image.faces().size() > 1).toList();
         }
 
-        /** Returns how an offset is worked out, with the size of the image put in. */
+        /** Returns how an offset is calculated, with the size of the image put in. */
         public String formula(Frame frame, int channels) {
             return formula.replace("H", String.valueOf(frame.rows())).replace("W", String.valueOf(frame.columns())).replace("C", String.valueOf(channels));
         }
@@ -88,7 +88,7 @@ public record MemoryRow(Layout layout, List<Cell> cells) {
      * Returns a row of an image in memory.
      *
      * @param layout one of those for this kind of image
-     * @param row 0 … H − 1
+     * @param row 0 to H − 1
      */
     public static MemoryRow of(Result image, Layout layout, int row) {
         List<Result.Face> faces = image.faces();

@@ -46,9 +46,10 @@ public enum NumberBase {
     }
 
     /**
+     * Returns the value in this base, without a prefix.
+     *
      * @param value any
      * @param maximumLevel M ≥ 1; every level from 0 to M gets as many digits as M has
-     * @return the value in this base, without a prefix
      */
     public abstract String text(Value value, int maximumLevel);
 

@@ -29,7 +29,8 @@ public record PackedPixel(int packed) {
             new Channel("R", 16, "red"), new Channel("G", 8, "green"), new Channel("B", 0, "blue"));
 
     /**
-     * @return the packed number of a pixel
+     * Returns the packed number of a pixel.
+     *
      * @throws PixeronException if the channels do not have eight bits, M = 255
      */
     public static PackedPixel of(ColorImage picture, Pixel pixel) {
@@ -40,7 +41,7 @@ public record PackedPixel(int packed) {
         return find(picture, pixel).orElseThrow(() -> PixeronException.of("%s has a value that is not a level, so there is no packed value.", pixel));
     }
 
-    /** @return the packed number of a pixel of any result; empty where a channel has no level of 0 to 255 there */
+    /** Returns the packed number of a pixel of any result; empty where a channel has no level of 0 to 255 there. */
     public static Optional<PackedPixel> find(Result result, Pixel pixel) {
         boolean isPossible = result instanceof ColorImage && result.frame().maximumLevel() == Image.BYTE_MAXIMUM
                 && result.faces().stream().allMatch(face -> Image.isLevel(face.image().value(pixel), Image.BYTE_MAXIMUM));
@@ -56,31 +57,32 @@ public record PackedPixel(int packed) {
         return ((Rational) image.value(pixel)).toInt();
     }
 
-    /** @return the number of four levels from 0 to 255: alpha, red, green, blue */
+    /** Returns the number of four levels from 0 to 255: alpha, red, green, blue. */
     public static PackedPixel of(int alpha, int red, int green, int blue) {
         return new PackedPixel(alpha << 24 | red << 16 | green << 8 | blue);
     }
 
     /**
+     * Returns the number; empty where one of them is no whole number from 0 to 255.
+     *
      * @param levels red, green, blue and perhaps alpha, as they were written
-     * @return the number; empty where one of them is no whole number from 0 to 255
      */
     public static Optional<PackedPixel> parse(List<String> levels) {
         return levels.stream().allMatch(text -> text.matches(LEVEL)) ? Optional.of(of(levels.size() > 3 ? Integer.parseInt(levels.get(3))
                 : Image.BYTE_MAXIMUM, Integer.parseInt(levels.get(0)), Integer.parseInt(levels.get(1)), Integer.parseInt(levels.get(2)))) : Optional.empty();
     }
 
-    /** @return the level of a channel, by its name */
+    /** Returns the level of a channel, by its name. */
     public int level(String channel) {
         return packed >>> shift(channel) & 0xFF;
     }
 
-    /** @return the bits that a channel stands higher than blue */
+    /** Returns the bits that a channel stands higher than blue. */
     public static int shift(String channel) {
         return CHANNELS.stream().filter(found -> found.word.equals(channel)).findFirst().orElseThrow().shift;
     }
 
-    /** @return {@code 0xFF3A7BC4} */
+    /** Returns {@code 0xFF3A7BC4}. */
     public String hexadecimal() {
         return hexadecimal(packed);
     }
@@ -89,7 +91,7 @@ public record PackedPixel(int packed) {
         return String.format("0x%08X", number);
     }
 
-    /** @return 32 binary digits in four groups */
+    /** Returns 32 binary digits in four groups. */
     public String binary() {
         return binary(packed);
     }
@@ -100,7 +102,7 @@ public record PackedPixel(int packed) {
         return String.join(" ", all.substring(0, 8), all.substring(8, 16), all.substring(16, 24), all.substring(24));
     }
 
-    /** @return how each channel is taken out of the number: masked, then shifted right; the bits stand one under the other */
+    /** Returns how each channel is taken out of the number: masked, then shifted right; the bits are one under the other. */
     public List<Line> apart() {
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of("packed", Run.before(column(hexadecimal())), Run.plain(binary())));
@@ -113,7 +115,7 @@ public record PackedPixel(int packed) {
         return lines;
     }
 
-    /** @return how the channels are put together: shifted left, then or; and how they follow each other in memory */
+    /** Returns how the channels are put together: shifted left, then or; and how they follow each other in memory. */
     public List<Line> together() {
         List<Line> lines = new ArrayList<>();
         for (Channel channel : CHANNELS) {
@@ -128,7 +130,7 @@ public record PackedPixel(int packed) {
         return lines;
     }
 
-    /** @return the text in front of bits, as long as any such text */
+    /** Returns the text in front of bits, as long as any such text. */
     private static String column(String text) {
         return String.format("%-" + COLUMN + "s", text);
     }

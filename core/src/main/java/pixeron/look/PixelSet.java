@@ -36,10 +36,11 @@ public final class PixelSet {
     }
 
     /**
+     * Returns all pixels with a level in low to high.
+     *
      * @param image a level image; an open one has pixels of a level where its value is that whole number
      * @param low lowest level
      * @param high highest level
-     * @return all pixels with a level in low … high
      */
     public static PixelSet ofLevels(Image image, int low, int high) {
         return image.isLevelImage() ? of(image, n -> image.level(n) >= low && image.level(n) <= high)
@@ -48,9 +49,10 @@ public final class PixelSet {
     }
 
     /**
+     * Returns the pixels of the frame that represent one of this set.
+     *
      * @param to another frame
-     * @param place the pixel of this set's image that a pixel of the frame stands for; empty where it stands for none
-     * @return the pixels of the frame that stand for one of this set
+     * @param place the pixel of this set's image that a pixel of the frame represents; empty where it represents none
      */
     public PixelSet in(Frame to, Function<Pixel, Optional<Pixel>> place) {
         BitSet there = new BitSet(to.count());
@@ -62,23 +64,23 @@ public final class PixelSet {
         return new PixelSet(there, to.columns());
     }
 
-    /** @return the number of pixels */
+    /** Returns the number of pixels. */
     public int count() {
         return offsets.cardinality();
     }
 
-    /** @return whether the pixel at a row-major offset belongs to the set */
+    /** Returns whether the pixel at a row-major offset belongs to the set. */
     public boolean contains(int offset) {
         return offsets.get(offset);
     }
 
-    /** @return whether a pixel of the set lies between two row-major offsets, both included */
+    /** Returns whether a pixel of the set lies between two row-major offsets, both included. */
     public boolean containsAny(int first, int last) {
         int next = offsets.nextSetBit(first);
         return next >= 0 && next <= last;
     }
 
-    /** @return the first pixel behind a place in reading order, or else the first of all; empty for an empty set */
+    /** Returns the first pixel behind a place in reading order, or else the first of all; empty for an empty set. */
     public Optional<Pixel> nextAfter(Pixel place) {
         int next = offsets.nextSetBit(place.row() * columns + place.column() + 1);
         int found = next < 0 ? offsets.nextSetBit(0) : next;

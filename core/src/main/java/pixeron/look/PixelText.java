@@ -7,7 +7,7 @@ import pixeron.PixeronException;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
 
-/** A place that a person writes down: two numbers in the order they say, or with words that leave no doubt. */
+/** A place that a user writes down: two numbers in the order they say, or with words that leave no doubt. */
 public final class PixelText {
 
     private static final Pattern NUMBERS = Pattern.compile("\\(?\\s*(\\d{1,9})\\s*[,; ]\\s*(\\d{1,9})\\s*\\)?");
@@ -19,11 +19,12 @@ public final class PixelText {
     }
 
     /**
+     * Returns the pixel.
+     *
      * @param text {@code 12, 40}, {@code row 12 column 40}, {@code i=12 j=40} or {@code x 40 y 12}
      * @param isXFirst how two bare numbers are meant: x, y (true) or row, column
      * @param first what the first row and column are called, 0 or 1
      * @param image the place must lie inside it
-     * @return the pixel
      * @throws PixeronException if the text is not understood or the place lies outside
      */
     public static Pixel parse(String text, boolean isXFirst, int first, Result image) {

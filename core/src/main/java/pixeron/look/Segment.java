@@ -15,44 +15,44 @@ import pixeron.image.Pixel;
  */
 public record Segment(Pixel from, Pixel to) {
 
-    /** @return the pixels from the first to the last */
+    /** Returns the pixels from the first to the last. */
     public List<Pixel> pixels() {
         int steps = chessboardDistance();
         return IntStream.rangeClosed(0, steps).mapToObj(k -> new Pixel(at(from.row(), rowDifference(), k, steps),
                 at(from.column(), columnDifference(), k, steps))).toList();
     }
 
-    /** @return start + difference·k ÷ steps, rounded to nearest, ties away from zero; no place is below 0 */
+    /** Returns start + difference·k ÷ steps, rounded to nearest, ties away from zero; no place is below 0. */
     private static int at(int start, int difference, int k, int steps) {
         return steps == 0 ? start : (int) Math.floorDiv(2L * start * steps + 2L * difference * k + steps, 2L * steps);
     }
 
-    /** @return Δrow, to − from */
+    /** Returns Δrow, to − from. */
     public int rowDifference() {
         return to.row() - from.row();
     }
 
-    /** @return Δcolumn, to − from */
+    /** Returns Δcolumn, to − from. */
     public int columnDifference() {
         return to.column() - from.column();
     }
 
-    /** @return Δrow² + Δcolumn², the square of the straight distance */
+    /** Returns Δrow² + Δcolumn², the square of the straight distance. */
     public long squaredDistance() {
         return (long) rowDifference() * rowDifference() + (long) columnDifference() * columnDifference();
     }
 
-    /** @return √(Δrow² + Δcolumn²) */
+    /** Returns √(Δrow² + Δcolumn²). */
     public double straightDistance() {
         return Math.sqrt(squaredDistance());
     }
 
-    /** @return |Δrow| + |Δcolumn| */
+    /** Returns |Δrow| + |Δcolumn|. */
     public int cityBlockDistance() {
         return Math.abs(rowDifference()) + Math.abs(columnDifference());
     }
 
-    /** @return max(|Δrow|, |Δcolumn|) */
+    /** Returns max(|Δrow|, |Δcolumn|). */
     public int chessboardDistance() {
         return Math.max(Math.abs(rowDifference()), Math.abs(columnDifference()));
     }

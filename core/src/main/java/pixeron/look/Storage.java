@@ -13,24 +13,25 @@ public final class Storage {
     private Storage() {
     }
 
-    /** @return n where the maximum level is 2ⁿ − 1; empty for any other */
+    /** Returns n where the maximum level is 2ⁿ − 1; empty for any other. */
     public static OptionalInt bits(Image image) {
         int levels = image.maximumLevel() + 1;
         return Integer.bitCount(levels) == 1 ? OptionalInt.of(Integer.numberOfTrailingZeros(levels))
                 : OptionalInt.empty();
     }
 
-    /** @return levels, fractions (exact ones) or doubles */
+    /** Returns levels, fractions (exact ones) or doubles. */
     public static String kind(Image image) {
         return image.isLevelImage() ? "levels" : image.isExact() ? "fractions" : "doubles";
     }
 
     /**
+     * Returns which pixel is at the first offsets: {@code 0: (0, 0)  1: (0, 1) …}.
+     *
      * @param rows of the image
      * @param columns of the image
      * @param order rows for row-major, columns for column-major
      * @param count how many offsets are written out, from 0
-     * @return which pixel stands at the first offsets: {@code 0: (0, 0)  1: (0, 1) …}
      */
     public static String offsets(int rows, int columns, ScanOrder order, int count) {
         long all = (long) rows * columns;

@@ -11,7 +11,7 @@ import java.util.Map;
  *
  * @param name of the program
  * @param sources the images that are read, in the order of the files behind the program
- * @param calls what is worked out, in order
+ * @param calls what is calculated, in order
  * @param result the grid that is written, or the channels of the packed pixels: red, green, blue and perhaps alpha
  * @param isWhole whether what is written is whole numbers
  */
@@ -38,7 +38,7 @@ public record ChainProgram(String name, List<Source> sources, List<Call> calls, 
      * A grid that a step makes of others.
      *
      * @param grid its name
-     * @param step what is said of the step where it is done
+     * @param step the findings about the step where it is done
      * @param program what is done
      * @param arguments the grids that it reads, in its order
      */
@@ -77,7 +77,7 @@ public record ChainProgram(String name, List<Source> sources, List<Call> calls, 
         return names;
     }
 
-    /** What is read, as it stands in a command. */
+    /** What is read, as it is in a command. */
     String files() {
         List<String> files = new ArrayList<>();
         sources.forEach(source -> files.add(source.file));

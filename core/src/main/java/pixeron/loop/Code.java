@@ -8,7 +8,7 @@ import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
 
-/** Something that is worked out. */
+/** Something that is calculated. */
 public sealed interface Code {
 
     /** A number. */
@@ -52,7 +52,7 @@ public sealed interface Code {
     record Call(pixeron.formula.Function function, List<Code> arguments) implements Code {
     }
 
-    /** Only the chosen one is worked out. */
+    /** Only the chosen one is calculated. */
     record Choice(Code condition, Code then, Code otherwise) implements Code {
     }
 
@@ -76,7 +76,7 @@ public sealed interface Code {
         return new Name(name);
     }
 
-    /** @return the sample of the image at a place */
+    /** Returns the sample of the image at a place. */
     static Code before(Code row, Code column) {
         return new Cell("before", row, column);
     }
@@ -85,7 +85,7 @@ public sealed interface Code {
         return new Helped(helper, List.of(arguments));
     }
 
-    /** @param names what stands for a variable of the formula */
+    /** @param names what represents a variable of the formula */
     static Code of(Expression expression, Function<String, Code> names) {
         if (expression instanceof Expression.Literal literal) {
             return new Number(literal.value());
@@ -134,12 +134,12 @@ public sealed interface Code {
         return new Call(pixeron.formula.Function.MOD, List.of(this, other));
     }
 
-    /** @return this, not below one and not above another */
+    /** Returns this, not below one and not above another. */
     default Code between(Code least, Code most) {
         return new Call(pixeron.formula.Function.MIN, List.of(new Call(pixeron.formula.Function.MAX, List.of(this, least)), most));
     }
 
-    /** @return whether this lies in from … below − 1 */
+    /** Returns whether this lies in from to below − 1. */
     static List<Code> inside(Code place, Code from, Code below) {
         return List.of(place.atLeast(from), place.less(below));
     }

@@ -14,8 +14,9 @@ public final class Ending {
     }
 
     /**
+     * Returns what makes s of a value before rounding, which is called {@code exact}.
+     *
      * @param maximum the largest level of the result
-     * @return what makes s of a value before rounding, which is called {@code exact}
      */
     public static List<Statement> of(Rounding rounding, Overflow overflow, Code maximum) {
         List<Statement> end = new ArrayList<>();
@@ -30,7 +31,7 @@ public final class Ending {
         return end;
     }
 
-    /** @return the statements for pixels in an area; the others stay */
+    /** Returns the statements for pixels in an area; the others stay. */
     public static List<Statement> within(Optional<Area> area, List<Statement> statements) {
         return within(area, "before", statements);
     }
@@ -43,7 +44,7 @@ public final class Ending {
         return List.of(new Statement.When(new Code.All(inside(area.get())), statements, List.of(Statement.set("s", new Code.Cell(grid, Code.name("i"), Code.name("j"))))));
     }
 
-    /** @return what holds of the row i and the column j of a pixel in an area */
+    /** Returns what holds of the row i and the column j of a pixel in an area. */
     public static List<Code> inside(Area area) {
         List<Code> inside = new ArrayList<>(Code.inside(Code.name("i"), Code.of(area.row()), Code.of(area.row() + (long) area.height())));
         inside.addAll(Code.inside(Code.name("j"), Code.of(area.column()), Code.of(area.column() + (long) area.width())));

@@ -1,7 +1,7 @@
 package pixeron.loop;
 
 /**
- * What programs bring along for what is no calculation of a few signs. Numbers drawn by chance are those of {@link pixeron.number.Draws}.
+ * What programs bring along for what is no calculation of a few signs. Random numbers are those of {@link pixeron.number.Draws}.
  */
 public enum Helper {
 
@@ -24,7 +24,7 @@ public enum Helper {
         this.kind = kind;
     }
 
-    /** @return its name in programs */
+    /** Returns its name in programs. */
     String word() {
         return word;
     }

@@ -53,7 +53,7 @@ final class JavaHelpers {
             }
             """;
 
-    /** By their names; of those with several the kind of number stands behind. */
+    /** By their names; of those with several the kind of number is behind. */
     static final Map<String, String> ALL = Map.ofEntries(Map.entry(
             "nearest(Fraction)", """
             static long nearest(Fraction x) {

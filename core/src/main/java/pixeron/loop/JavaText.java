@@ -180,7 +180,7 @@ final class JavaText extends Text {
         return isPlain ? text(code) : "(int) " + in(STRONGEST, code);
     }
 
-    /** @return the text of something as a number of a kind at least as wide as its own */
+    /** Returns the text of something as a number of a kind at least as wide as its own. */
     private String as(Kind wanted, Code code) {
         Kind own = kind(code);
         if (isComparison(code)) {

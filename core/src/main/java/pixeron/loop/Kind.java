@@ -7,7 +7,7 @@ import pixeron.formula.Operator;
 import pixeron.number.Rational;
 import pixeron.number.Rounding;
 
-/** What kind of numbers something is worked out in. */
+/** What kind of numbers something is calculated in. */
 enum Kind {
     WHOLE, FRACTION, REAL;
 
@@ -84,7 +84,7 @@ enum Kind {
         };
     }
 
-    /** @return whether the exponent is a whole number from 0 on, as it is known before anything runs */
+    /** Returns whether the exponent is a whole number from 0 on, as it is known before anything runs. */
     static boolean isWholePower(Code.Binary binary) {
         return binary.operator() == Operator.POWER && binary.right() instanceof Code.Number exponent && exponent.value().isWhole() && exponent.value().signum() >= 0;
     }

@@ -48,8 +48,9 @@ public record LoopProgram(String name, String line, List<Input> inputs, List<Sta
     }
 
     /**
+     * Returns the same, where those with fractions are read as numbers that need not be whole.
+     *
      * @param images that the inputs are made for, in their order
-     * @return the same, where those with fractions are read as numbers that need not be whole
      */
     public LoopProgram reading(Image... images) {
         List<Input> read = IntStream.range(0, inputs.size()).mapToObj(n -> n < images.length && !isWhole(images[n]) ? new Input(inputs.get(n).grid(), true) : inputs.get(n)).toList();
@@ -61,10 +62,10 @@ public record LoopProgram(String name, String line, List<Input> inputs, List<Sta
         return image.isLevelImage() || image.isExact() && IntStream.range(0, image.count()).allMatch(n -> image.value(n).isWhole());
     }
 
-    /** Where a program is to be written by somebody else. */
+    /** Where a program is to be written by another person. */
     static final List<Statement> OPEN = List.of(new Statement.Words("s is calculated here from before, i and j"), Statement.set("s", Code.of(0)));
 
-    /** @return the same with the body of the loop left open */
+    /** Returns the same with the body of the loop left open. */
     public LoopProgram open() {
         // How large the result is, and its levels are, stays said.
         List<Statement> sizes = start.stream().filter(statement -> statement instanceof Statement.Set set
@@ -72,17 +73,17 @@ public record LoopProgram(String name, String line, List<Input> inputs, List<Sta
         return new LoopProgram(name, line, inputs, sizes, rows, columns, OPEN);
     }
 
-    /** @return it in Python, with the standard library only */
+    /** Returns it in Python, with the standard library only. */
     public String python() {
         return new PythonText(this).text();
     }
 
-    /** @return it in Java, for {@code java File.java} */
+    /** Returns it in Java, for {@code java File.java}. */
     public String java() {
         return new JavaText(this).text();
     }
 
-    /** @return a name for the class in Java: Equalize, ThresholdOtsu */
+    /** Returns a name for the class in Java: Equalize, ThresholdOtsu. */
     public String className() {
         StringBuilder title = new StringBuilder();
         for (String part : name.split("[^a-z0-9]+")) {

@@ -24,19 +24,20 @@ public record Origin(List<Statement> start, List<Statement> each, boolean readsO
         this(start, each, false);
     }
 
-    /** @return a number that is set once */
+    /** Returns a number that is set once. */
     public static Origin once(String name, Code value) {
         return new Origin(List.of(Statement.set(name, value)), List.of());
     }
 
-    /** @return this, and then another in the same way */
+    /** Returns this, and then another in the same way. */
     public Origin and(Origin other) {
         return new Origin(Stream.concat(start.stream(), other.start.stream()).toList(), Stream.concat(each.stream(), other.each.stream()).toList(), readsOther || other.readsOther);
     }
 
     /**
+     * Returns a loop over the pixels that count: all of the image, or those of the area.
+     *
      * @param body is done for the pixel in row a and column b
-     * @return a loop over the pixels that count: all of the image, or those of the area
      */
     public static Statement over(Area area, Frame frame, List<Statement> body) {
         boolean isAll = area.height() == frame.rows() && area.width() == frame.columns();
@@ -46,27 +47,27 @@ public record Origin(List<Statement> start, List<Statement> each, boolean readsO
                 new Statement.Loop("b", left, isAll ? Code.name("W") : Code.of(area.column() + (long) area.width()), body)));
     }
 
-    /** @return how many pixels count, called {@code N} */
+    /** Returns how many pixels count, called {@code N}. */
     public static Origin pixels(Area area, Frame frame) {
         boolean isAll = area.height() == frame.rows() && area.width() == frame.columns();
         return once("N", isAll ? Code.name("H").times(Code.name("W")) : Code.of(area.count()));
     }
 
-    /** @return the least, or the largest, of the pixels that count */
+    /** Returns the smallest, or the largest, of the pixels that count. */
     public static Origin extreme(String name, boolean isLeast, Area area, Frame frame) {
         Code cell = Code.before(Code.name("a"), Code.name("b"));
         return new Origin(List.of(Statement.set(name, Code.before(Code.of(area.row()), Code.of(area.column()))), over(area, frame, List.of(Statement.set(name,
                 new Code.Call(isLeast ? Function.MIN : Function.MAX, List.of(Code.name(name), cell)))))), List.of());
     }
 
-    /** @return the mean of the pixels that count */
+    /** Returns the mean of the pixels that count. */
     public static Origin mean(String name, Area area, Frame frame) {
         return new Origin(List.of(Statement.set("total", Code.of(0)), Statement.set("pixels", Code.of(0)), over(area, frame, List.of(
                 Statement.set("total", Code.name("total").plus(Code.before(Code.name("a"), Code.name("b")))),
                 Statement.set("pixels", Code.name("pixels").plus(Code.of(1))))), Statement.set(name, Code.name("total").over(Code.name("pixels")))), List.of());
     }
 
-    /** @return how often each level occurs, the list {@code n}, and how often it or one below it does, the list {@code running} */
+    /** Returns how often each level occurs, the list {@code n}, and how often it or one below it does, the list {@code running}. */
     public static Origin counts(Area area, Frame frame) {
         Code level = Code.before(Code.name("a"), Code.name("b"));
         Code one = new Code.At("n", Code.name("k"));
@@ -76,7 +77,7 @@ public record Origin(List<Statement> start, List<Statement> each, boolean readsO
                         new Statement.SetAt("running", Code.name("k"), Code.name("sofar"))))), List.of());
     }
 
-    /** @return a number that is looked up for the level of each pixel */
+    /** Returns a number that is looked up for the level of each pixel. */
     public static Origin ofLevel(String name, String list) {
         return new Origin(List.of(), List.of(Statement.set(name, new Code.At(list, Code.name("r")))));
     }

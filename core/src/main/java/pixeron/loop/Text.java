@@ -16,7 +16,7 @@ abstract class Text {
 
     private static final int PIECE = 16;
     private static final String INDENT = "    ";
-    /** Binds weaker than everything that stands in it. */
+    /** Binds weaker than everything that is in it. */
     static final int WEAKEST = 0;
     static final int COMPARED = 1;
     static final int ADDED = 2;
@@ -53,7 +53,7 @@ abstract class Text {
         return Kind.of(code, kinds);
     }
 
-    /** @return the text of something, in brackets where it binds weaker than what it stands in */
+    /** Returns the text of something, in brackets where it binds weaker than what it is in. */
     final String in(int strength, Code code) {
         String text = text(code);
         return strength(code) < strength ? "(" + text + ")" : text;
@@ -88,12 +88,12 @@ abstract class Text {
         };
     }
 
-    /** @return the files that are read, as they stand in a command */
+    /** Returns the files that are read, as they are in a command. */
     final String files() {
         return program.inputs().stream().map(LoopProgram.Input::file).collect(Collectors.joining(" "));
     }
 
-    /** @return its name; from now on it is needed */
+    /** Returns its name; from now on it is needed. */
     final String helper(String name) {
         helpers.add(name);
         return name;
@@ -104,7 +104,7 @@ abstract class Text {
         return helper(helped.helper().word()) + "(" + helped.arguments().stream().map(this::text).collect(Collectors.joining(", ")) + ")";
     }
 
-    /** @return what is needed, with what numbers drawn by chance are made of */
+    /** Returns what is needed, with what random numbers are made of. */
     final Set<String> helpers() {
         if (isDrawing) {
             helpers.add("bits");
@@ -121,7 +121,7 @@ abstract class Text {
         return Set.of("min", "max", "lambda", "in", "is", "not", "and", "or", "long", "int", "round", "abs", "list", "sum").contains(name) ? name + "_" : name;
     }
 
-    /** @return numbers in lines of so many that they can be read */
+    /** Returns numbers in lines of so many that they can be read. */
     static List<String> inPieces(List<Value> values, Function<Value, String> text) {
         return IntStream.range(0, (values.size() + PIECE - 1) / PIECE).mapToObj(n -> values.subList(n * PIECE, Math.min(values.size(), (n + 1) * PIECE)).stream()
                 .map(text).collect(Collectors.joining(", "))).toList();

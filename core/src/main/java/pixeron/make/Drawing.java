@@ -21,22 +21,24 @@ public final class Drawing {
     private Drawing() {
     }
 
-    /** @return the image with one pixel set */
+    /** Returns the image with one pixel set. */
     public static Image dot(Image image, Pixel pixel, Value value) {
         return image.with(new int[] {image.offset(pixel)}, value);
     }
 
     /**
+     * Returns the image with the pixels of a line set.
+     *
      * @param segment both ends inside image
-     * @return the image with the pixels of a line set
      */
     public static Image line(Image image, Segment segment, Value value) {
         return image.with(segment.pixels().stream().mapToInt(image::offset).toArray(), value);
     }
 
     /**
+     * Returns the image with all pixels of a rectangle set.
+     *
      * @param area inside image
-     * @return the image with all pixels of a rectangle set
      */
     public static Image rectangle(Image image, Area area, Value value) {
         area.requireInside(image);
@@ -93,9 +95,10 @@ public final class Drawing {
     }
 
     /**
+     * Returns the image with the block written into it.
+     *
      * @param corner where the first cell goes, inside image
      * @param block numbers; blank cells leave their pixel as it is
-     * @return the image with the block written into it
      * @throws PixeronException if a cell is no number or the block reaches beyond the image; names it
      */
     public static Image paste(Image image, Pixel corner, CellTable block) {

@@ -31,14 +31,14 @@ final class FormulaMaker extends Maker {
     static final ChoiceParameter ACROSS = ChoiceParameter.of("across", "Direction",
             new ChoiceParameter.Choice("columns", "changes from left to right"),
             new ChoiceParameter.Choice("rows", "changes from top to bottom"));
-    /** The key of a person's own formula. */
+    /** The key of a user's own formula. */
     static final TextParameter EXPRESSION = new TextParameter("expression", "Formula",
             "a formula of i, j, x, y, H, W, N, M, L, such as i * j or mod(x + y, 2)");
 
     private final String formula;
 
     /**
-     * @param formula over the places above, the number keys, {@code along} and {@code length}; null: the person's own
+     * @param formula over the places above, the number keys, {@code along} and {@code length}; null: the user's own
      */
     FormulaMaker(String name, String title, String sentence, String formula, Parameter<?>... ownParameters) {
         super(name, title, sentence, ownParameters);

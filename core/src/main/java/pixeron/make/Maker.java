@@ -26,7 +26,7 @@ public abstract class Maker implements Keyed {
     static final NumberParameter MAXIMUM = NumberParameter.optional("maximum", "Maximum level", 255).only(
             n -> n.isInt() && n.toInt() >= 1 && n.toInt() <= Image.LARGEST_MAXIMUM, "a whole number from 1 to 65535");
 
-    /** Values beyond the levels stay unless the person says otherwise: nothing is clipped silently. */
+    /** Values beyond the levels stay unless the user says otherwise: nothing is clipped silently. */
     static final ChoiceParameter OVERFLOW = new ChoiceParameter(StepType.OVERFLOW.key(), StepType.OVERFLOW.title(),
             Optional.of(StepType.OVERFLOW.parse(Overflow.KEEP.word())), StepType.OVERFLOW.choices());
 
@@ -58,12 +58,12 @@ public abstract class Maker implements Keyed {
         return name;
     }
 
-    /** @return its name for people */
+    /** Returns its name for people. */
     public final String title() {
         return title;
     }
 
-    /** @return what it makes, in one sentence */
+    /** Returns what it makes, in one sentence. */
     public final String sentence() {
         return sentence;
     }
@@ -74,15 +74,16 @@ public abstract class Maker implements Keyed {
     }
 
     /**
+     * Returns the new image, gray or in color; the same for the same arguments on every machine.
+     *
      * @param arguments every required key has a value
-     * @param progress told how far it is
-     * @return the new image, gray or in color; the same for the same arguments on every machine
-     * @throws pixeron.PixeronException if a value cannot be worked out; names the pixel
+     * @param progress receives the progress
+     * @throws pixeron.PixeronException if a value cannot be calculated; names the pixel
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     public abstract Result make(Arguments arguments, Progress progress);
 
-    /** @return the end of every value: rounding and overflow as the person chose */
+    /** Returns the end of every value: rounding and overflow as the user chose. */
     static Finish finish(Arguments arguments, int maximum) {
         return new Finish(Rounding.named(arguments.get(StepType.ROUNDING).word()),
                 Overflow.named(arguments.get(OVERFLOW).word()), maximum);

@@ -54,9 +54,10 @@ public final class Makers {
     }
 
     /**
+     * Returns the new image, gray or in color.
+     *
      * @param line {@code name key=value …}, such as {@code gradient rows=8 columns=8 maximum=7}
-     * @return the new image, gray or in color
-     * @throws PixeronException if the line is not understood or a value cannot be worked out
+     * @throws PixeronException if the line is not understood or a value cannot be calculated
      */
     public static Result make(String line) {
         return make(line, Long.MAX_VALUE);

@@ -28,8 +28,9 @@ abstract class NoiseMaker extends Maker {
     }
 
     /**
+     * Returns where the values come from.
+     *
      * @param count number of pixels
-     * @return where the values come from
      */
     abstract Source source(Arguments arguments, int count, int maximum, Draws draws);
 

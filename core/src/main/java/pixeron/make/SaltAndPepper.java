@@ -11,7 +11,7 @@ import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
 
-/** A flat ground with a number of pixels, all different, that are black or white by chance. */
+/** A flat ground with a number of pixels, all different, that are randomly black or white. */
 final class SaltAndPepper extends NoiseMaker {
 
     private static final NumberParameter GROUND = NumberParameter.level("ground", "Background", Amount.of(128));

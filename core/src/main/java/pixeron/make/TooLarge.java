@@ -10,7 +10,7 @@ import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 
-/** What becomes of values beyond the levels 0 … M, such as 400 in a table of products. */
+/** What becomes of values beyond the levels 0–M, such as 400 in a table of products. */
 public enum TooLarge {
     RAISE("raise the maximum", "M becomes the largest value") {
         @Override
@@ -58,7 +58,7 @@ public enum TooLarge {
         return title;
     }
 
-    /** @return what it does, in a few words */
+    /** Returns what it does, in a few words. */
     public String sentence() {
         return sentence;
     }
@@ -66,8 +66,9 @@ public enum TooLarge {
     abstract Image fit(Image image, ImageFacts facts);
 
     /**
+     * Returns the image dealt with in this way.
+     *
      * @param image any; a level image stays as it is
-     * @return the image dealt with in this way
      * @throws PixeronException if raising would need a maximum level above 65535
      */
     public Image apply(Image image) {

@@ -3,7 +3,7 @@ package pixeron.number;
 import pixeron.PixeronException;
 
 /**
- * A finite double that stands for a value which hand calculation does not get exactly: a root, a logarithm, a sine.
+ * A finite double that represents a value which hand calculation does not get exactly: a root, a logarithm, a sine.
  *
  * @param asDouble the number, never infinite and never not-a-number
  */
@@ -19,8 +19,9 @@ public record Approximate(double asDouble) implements Value {
     }
 
     /**
+     * Returns it as a value.
+     *
      * @param number any double
-     * @return it as a value
      * @throws PixeronException if number is infinite or not a number
      */
     public static Approximate from(double number) {
@@ -43,13 +44,13 @@ public record Approximate(double asDouble) implements Value {
         return isNear && Math.abs(twice) < 0x1p53 ? Rational.of((long) twice, 2) : from(number);
     }
 
-    /** @return the same as a double, for many numbers at once; never −0 */
+    /** Returns the same as a double, for many numbers at once; never −0. */
     public static double snappedDouble(double number, double scale) {
         double half = Math.rint(2 * number) / 2;
         return Math.abs(number - half) < NEAR * Math.max(scale, Math.abs(number)) ? half + 0.0 : number;
     }
 
-    /** @return value, with a double near to a multiple of ½ taken as it; see {@link #snapped(double, double)} */
+    /** Returns value, with a double near to a multiple of ½ taken as it; see {@link #snapped(double, double)}. */
     public static Value snapped(Value value, double scale) {
         return value instanceof Approximate a ? snapped(a.asDouble, scale) : value;
     }

@@ -42,7 +42,7 @@ public final class Decimals {
                 : decimal(plain.substring(0, slash)).dividedBy(decimal(plain.substring(slash + 1)));
     }
 
-    /** @return true when {@link #parse} would take the text */
+    /** Returns true when {@link #parse} would take the text. */
     public static boolean isNumber(String text) {
         return text.length() <= MAXIMUM_LENGTH && NUMBER.matcher(text.replace(MINUS, '-')).matches();
     }
@@ -51,31 +51,32 @@ public final class Decimals {
         return Rational.of(new BigDecimal(text));
     }
 
-    /** @return at most 40 characters of text, for an error message */
+    /** Returns at most 40 characters of text, for an error message. */
     public static String shortened(String text) {
         String line = text.replaceAll("[\\p{Cntrl}]+", " ");
         return line.length() <= 40 ? line : line.substring(0, 37) + "...";
     }
 
-    /** @return the number for a step line: a decimal where it is finite, else a fraction in lowest terms */
+    /** Returns the number for a step line: a decimal where it is finite, else a fraction in lowest terms. */
     public static String print(Rational number) {
         BigDecimal decimal = finite(number);
         return decimal != null ? decimal.toPlainString() : number.toString();
     }
 
-    /** @return the value for a result table: whole values without a point, others as {@link #shortest} */
+    /** Returns the value for a result table: whole values without a point, others as {@link #shortest}. */
     public static String table(Value value) {
         return value.isWhole() && value instanceof Rational r ? r.toString() : shortest(value.asDouble());
     }
 
-    /** @return the value for an exact result table: a fraction where it is rational, else a decimal */
+    /** Returns the value for an exact result table: a fraction where it is rational, else a decimal. */
     public static String exact(Value value) {
         return value instanceof Rational r ? r.toString() : shortest(value.asDouble());
     }
 
     /**
+     * Returns the shortest plain decimal that reads back as the same double.
+     *
      * @param number a finite double
-     * @return the shortest plain decimal that reads back as the same double
      */
     public static String shortest(double number) {
         if (number == 0) {
@@ -95,7 +96,7 @@ public final class Decimals {
     }
 
     /**
-     * The value as it stands in a working, with the typographic minus: up to six decimals exactly ({@code 153.75}),
+     * The value as it is in a working, with the typographic minus: up to six decimals exactly ({@code 153.75}),
      * longer or
      * endless ones as a fraction ({@code 487/9}), doubles as a decimal.
      */
@@ -108,42 +109,43 @@ public final class Decimals {
         return shortest(value.asDouble()).replace('-', MINUS);
     }
 
-    /** @return the whole number as it stands in a working */
+    /** Returns the whole number as it is in a working. */
     public static String working(long number) {
         return String.valueOf(number).replace('-', MINUS);
     }
 
-    /** @return ≈ and the number as a decimal where it is written as a fraction; else nothing */
+    /** Returns ≈ and the number as a decimal where it is written as a fraction; else nothing. */
     public static String nearly(Value value) {
         return isShownAsFraction(value) ? " ≈ " + approximate(value) : "";
     }
 
-    /** @return true when {@link #working} writes the value as a fraction */
+    /** Returns true when {@link #working} writes the value as a fraction. */
     public static boolean isShownAsFraction(Value value) {
         return value instanceof Rational && working(value).indexOf('/') >= 0;
     }
 
-    /** @return the value rounded to seven digits that count, for people, with the typographic minus: {@code 0.00001388143} */
+    /** Returns the value rounded to seven digits that count, for people, with the typographic minus: {@code 0.00001388143}. */
     public static String significant(Value value) {
         BigDecimal rounded = new BigDecimal(value.asDouble()).round(new MathContext(SIGNIFICANT_DIGITS, java.math.RoundingMode.HALF_UP));
         return (rounded.signum() == 0 ? BigDecimal.ZERO : rounded.stripTrailingZeros()).toPlainString().replace('-', MINUS);
     }
 
-    /** @return an exact value as {@link #working}, a double as {@link #significant}: for lines with many numbers */
+    /** Returns an exact value as {@link #working}, a double as {@link #significant}: for lines with many numbers. */
     public static String legible(Value value) {
         return value.isExact() ? working(value) : significant(value);
     }
 
     /**
+     * Returns the value as {@link #legible} writes it, with = before it where that is all of it and of those, else with ≈.
+     *
      * @param value what a line arrives at
-     * @param from the numbers that stand in the line
-     * @return the value as {@link #legible} writes it, with = before it where that is all of it and of those, else with ≈
+     * @param from the numbers that are in the line
      */
     public static String arriving(Value value, Value... from) {
         return equality(value, from) + legible(value);
     }
 
-    /** @return = where {@link #legible} writes all of these numbers whole, else ≈, with blanks around it */
+    /** Returns = where {@link #legible} writes all of these numbers whole, else ≈, with blanks around it. */
     public static String equality(Value value, Value... from) {
         return isWritten(value) && Arrays.stream(from).allMatch(Decimals::isWritten) ? " = " : " ≈ ";
     }
@@ -152,7 +154,7 @@ public final class Decimals {
         return legible(value).equals(working(value));
     }
 
-    /** @return the value rounded to four decimals, for people, with the typographic minus: {@code 54.1111} */
+    /** Returns the value rounded to four decimals, for people, with the typographic minus: {@code 54.1111}. */
     public static String approximate(Value value) {
         BigDecimal decimal = value instanceof Rational r
                 ? new BigDecimal(r.numerator()).divide(new BigDecimal(r.denominator()), APPROXIMATE_DECIMALS,
@@ -162,7 +164,7 @@ public final class Decimals {
         return plain.toPlainString().replace('-', MINUS);
     }
 
-    /** @return a short form for a cell of a number grid: whole as it is, else at most two decimals, {@code 153.75} */
+    /** Returns a short form for a cell of a number grid: whole as it is, else at most two decimals, {@code 153.75}. */
     public static String cell(Value value) {
         if (value.isWhole() && value instanceof Rational r) {
             return r.toString().replace('-', MINUS);
@@ -171,12 +173,12 @@ public final class Decimals {
         return decimal.toPlainString().replace('-', MINUS);
     }
 
-    /** @return the signed difference for a mark: {@code +1}, {@code −0.25} */
+    /** Returns the signed difference for a mark: {@code +1}, {@code −0.25}. */
     public static String signed(Value difference) {
         return (difference.signum() > 0 ? "+" : "") + approximate(difference);
     }
 
-    /** @return the number as a finite decimal without needless zeros, or null when it has endless decimals */
+    /** Returns the number as a finite decimal without needless zeros, or null when it has endless decimals. */
     private static BigDecimal finite(Rational number) {
         BigInteger rest = number.denominator();
         for (BigInteger factor : new BigInteger[] {BigInteger.TWO, BigInteger.valueOf(5)}) {

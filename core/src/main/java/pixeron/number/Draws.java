@@ -5,8 +5,8 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
- * Numbers drawn by chance that are the same on every machine: the n-th is a function of the seed and n alone, so any of them can
- * be worked out without those before it.
+ * Random numbers that are the same on every machine: the n-th is a function of the seed and n alone, so any of them can
+ * be calculated without those before it.
  *
  * <p>h(n) = mix(seed + (n + 1) · 0x9E3779B97F4A7C15) in 64 bits; u(n) = the upper 53 bits of it as a fraction in [0, 1).
  *
@@ -20,7 +20,7 @@ public record Draws(long seed) {
     private static final int SHARE_BITS = 53;
     private static final BigInteger SHARES = BigInteger.ONE.shiftLeft(SHARE_BITS);
 
-    /** @return h(n): 64 bits */
+    /** Returns h(n): 64 bits. */
     public long bits(long n) {
         long z = seed + (n + 1) * STEP;
         z = (z ^ z >>> 30) * 0xBF58476D1CE4E5B9L;
@@ -28,47 +28,48 @@ public record Draws(long seed) {
         return z ^ z >>> 31;
     }
 
-    /** @return u(n) · 2⁵³, a whole number */
+    /** Returns u(n) · 2⁵³, a whole number. */
     public long share53(long n) {
         return bits(n) >>> 64 - SHARE_BITS;
     }
 
-    /** @return u(n), exactly */
+    /** Returns u(n), exactly. */
     public Rational share(long n) {
         return Rational.of(BigInteger.valueOf(share53(n)), SHARES);
     }
 
-    /** @return u(n) as a double, which it is */
+    /** Returns u(n) as a double, which it is. */
     public double shareAsDouble(long n) {
         return share53(n) * 0x1p-53;
     }
 
     /**
-     * @param range 1 … 2³²
-     * @return ⌊u(n) · range⌋: each whole number from 0 to range − 1 equally often
+     * Returns ⌊u(n) · range⌋: each whole number from 0 to range − 1 equally often.
+     *
+     * @param range 1 to 2³²
      */
     public long below(long n, long range) {
         long share = share53(n);
         return Math.multiplyHigh(share, range) << 64 - SHARE_BITS | share * range >>> SHARE_BITS;
     }
 
-    /** @return √(−2 · ln(1 − u(2n))) · cos(2π · u(2n + 1)): around 0 with deviation 1, normally distributed */
+    /** Returns √(−2 · ln(1 − u(2n))) · cos(2π · u(2n + 1)): around 0 with deviation 1, normally distributed. */
     public double normal(long n) {
         return Math.sqrt(-2 * Math.log(1 - shareAsDouble(2 * n))) * Math.cos(2 * Math.PI * shareAsDouble(2 * n + 1));
     }
 
-    /** @return of the numbers 0 … all − 1 the so many with the least h(n), unsigned, in their order */
+    /** Returns of the numbers 0 to all − 1 the so many with the smallest h(n), unsigned, in their order. */
     public int[] least(int all, int count) {
         return least(() -> IntStream.range(0, all), all, count);
     }
 
-    /** Spread evenly, the least of them lie below the same part of all numbers; a little more of that is enough nearly always. */
+    /** Spread evenly, the smallest of them lie below the same part of all numbers; a little more of that is enough nearly always. */
     private static long limit(int count, int all) {
         double part = (count + FAR * Math.sqrt(count) + FAR) / all;
         return part < 1 ? (long) (part * 0x1p63) << 1 : 0;
     }
 
-    /** @return of some numbers n, which rise, the so many with the least h(n), unsigned, in their order */
+    /** Returns of some numbers n, which rise, the so many with the smallest h(n), unsigned, in their order. */
     public int[] least(int[] some, int count) {
         return least(() -> IntStream.of(some), some.length, count);
     }

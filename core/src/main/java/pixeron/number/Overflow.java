@@ -29,15 +29,16 @@ public enum Overflow implements Worded {
         return Worded.find(values(), word).orElseThrow(() -> new IllegalArgumentException(word));
     }
 
-    /** @return what it does, in a few words */
+    /** Returns what it does, in a few words. */
     public String sentence() {
         return sentence;
     }
 
     /**
+     * Returns the value inside 0–M (clip), inside 0–M + 1 without that end (wrap), or as it is (keep).
+     *
      * @param value any, rounded or not
      * @param maximumLevel M ≥ 1
-     * @return the value inside 0 … M (clip), inside 0 … M + 1 without that end (wrap), or as it is (keep)
      */
     public Value apply(Value value, int maximumLevel) {
         return switch (this) {
@@ -49,8 +50,9 @@ public enum Overflow implements Worded {
     }
 
     /**
+     * Returns the level of a whole number.
+     *
      * @param maximumLevel M ≥ 1
-     * @return the level of a whole number
      * @throws IllegalStateException for {@link #KEEP}
      */
     public int apply(long whole, int maximumLevel) {

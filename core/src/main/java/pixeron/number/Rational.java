@@ -27,7 +27,7 @@ public final class Rational implements Value, Comparable<Rational> {
     /** Largest size of a power's numerator or denominator; a hand calculation never comes near it. */
     private static final int MAXIMUM_POWER_BITS = 4096;
 
-    /** Levels of a byte are made so often that sharing them keeps large open images small. */
+    /** Levels of a byte are made so often that sharing them keeps large real-valued images small. */
     private static final Rational[] BYTES = new Rational[256];
 
     static {
@@ -53,9 +53,10 @@ public final class Rational implements Value, Comparable<Rational> {
     }
 
     /**
+     * Returns numerator ÷ denominator.
+     *
      * @param numerator any
      * @param denominator not 0
-     * @return numerator ÷ denominator
      * @throws PixeronException if denominator = 0
      */
     public static Rational of(long numerator, long denominator) {
@@ -71,9 +72,10 @@ public final class Rational implements Value, Comparable<Rational> {
     }
 
     /**
+     * Returns numerator ÷ denominator.
+     *
      * @param numerator any
      * @param denominator not 0
-     * @return numerator ÷ denominator
      * @throws PixeronException if denominator = 0
      */
     public static Rational of(BigInteger numerator, BigInteger denominator) {
@@ -83,7 +85,7 @@ public final class Rational implements Value, Comparable<Rational> {
         return narrowed(BigFraction.of(numerator, denominator));
     }
 
-    /** @return the decimal, exactly */
+    /** Returns the decimal, exactly. */
     public static Rational of(BigDecimal decimal) {
         return decimal.scale() <= 0
                 ? of(decimal.toBigIntegerExact(), BigInteger.ONE)
@@ -105,7 +107,7 @@ public final class Rational implements Value, Comparable<Rational> {
         return new Rational(0, 0, isFlipped ? BigFraction.of(n.negate(), d.negate()) : fraction);
     }
 
-    /** @return the greatest number that divides both, which are not negative; the other where one is 0 */
+    /** Returns the greatest number that divides both, which are not negative; the other where one is 0. */
     public static long gcd(long a, long b) {
         while (b != 0) {
             long rest = a % b;
@@ -123,12 +125,12 @@ public final class Rational implements Value, Comparable<Rational> {
         return wide != null ? wide.getNumerator() : BigInteger.valueOf(numerator);
     }
 
-    /** @return the denominator in lowest terms, always ≥ 1 */
+    /** Returns the denominator in lowest terms, always ≥ 1. */
     public BigInteger denominator() {
         return wide != null ? wide.getDenominator() : BigInteger.valueOf(denominator);
     }
 
-    /** @return true when numerator and denominator both fit in a long */
+    /** Returns true when numerator and denominator both fit in a long. */
     public boolean isNarrow() {
         return wide == null;
     }
@@ -149,9 +151,10 @@ public final class Rational implements Value, Comparable<Rational> {
     }
 
     /**
+     * Returns their exact sum. With many different denominators all are brought to a common one first: reduced after every addition, a sum of 225
+     * fractions would take a hundred times as long.
+     *
      * @param all any number of them
-     * @return their exact sum. With many different denominators all are brought to a common one first: reduced after every addition, a sum of 225
-     *     fractions would take a hundred times as long.
      */
     public static Rational sum(List<Rational> all) {
         Rational sum = ZERO;
@@ -202,8 +205,9 @@ public final class Rational implements Value, Comparable<Rational> {
     }
 
     /**
+     * Returns this ÷ other.
+     *
      * @param other not 0
-     * @return this ÷ other
      * @throws PixeronException if other = 0
      */
     public Rational dividedBy(Rational other) {
@@ -211,7 +215,8 @@ public final class Rational implements Value, Comparable<Rational> {
     }
 
     /**
-     * @return 1 ÷ this
+     * Returns 1 ÷ this.
+     *
      * @throws PixeronException if this = 0
      */
     public Rational reciprocal() {
@@ -222,8 +227,9 @@ public final class Rational implements Value, Comparable<Rational> {
     }
 
     /**
+     * Returns this to the power of exponent, exactly; 0⁰ = 1.
+     *
      * @param exponent any whole number; a negative one needs this ≠ 0
-     * @return this to the power of exponent, exactly; 0⁰ = 1
      * @throws PixeronException if this = 0 and exponent &lt; 0, or if the result is longer than 4096 bits
      */
     public Rational power(int exponent) {
@@ -257,13 +263,14 @@ public final class Rational implements Value, Comparable<Rational> {
         return wide == null ? denominator == 1 : wide.getDenominator().equals(BigInteger.ONE);
     }
 
-    /** @return true when this is a whole number that fits in an int */
+    /** Returns true when this is a whole number that fits in an int. */
     public boolean isInt() {
         return wide == null && denominator == 1 && numerator == (int) numerator;
     }
 
     /**
-     * @return this as an int
+     * Returns this as an int.
+     *
      * @throws ArithmeticException if {@link #isInt} is false
      */
     public int toInt() {
@@ -273,20 +280,21 @@ public final class Rational implements Value, Comparable<Rational> {
         return (int) numerator;
     }
 
-    /** @return the largest whole number ≤ this */
+    /** Returns the largest whole number ≤ this. */
     public Rational floor() {
         return wide == null ? of(Math.floorDiv(numerator, denominator)) : whole(RoundingMode.FLOOR);
     }
 
-    /** @return this as a whole number, by the mode */
+    /** Returns this as a whole number, by the mode. */
     Rational whole(RoundingMode mode) {
         BigDecimal quotient = new BigDecimal(numerator()).divide(new BigDecimal(denominator()), 0, mode);
         return of(quotient.toBigIntegerExact(), BigInteger.ONE);
     }
 
     /**
+     * Returns this rounded to so many decimals, ties away from zero.
+     *
      * @param digits digits behind the point, ≥ 0
-     * @return this rounded to so many decimals, ties away from zero
      */
     public Rational toDecimals(int digits) {
         BigInteger scale = BigInteger.TEN.pow(digits);
@@ -328,7 +336,7 @@ public final class Rational implements Value, Comparable<Rational> {
         return wide == null ? Long.hashCode(numerator) * 31 + Long.hashCode(denominator) : wide.hashCode();
     }
 
-    /** @return the fraction as it reads in a table of exact values: {@code 3} or {@code −3485/23} with a plain minus */
+    /** Returns the fraction as it reads in a table of exact values: {@code 3} or {@code −3485/23} with a plain minus. */
     @Override
     public String toString() {
         return isWhole() ? numerator().toString() : numerator() + "/" + denominator();

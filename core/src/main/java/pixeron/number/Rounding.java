@@ -37,12 +37,12 @@ public enum Rounding implements Worded {
         return Worded.find(values(), word).orElseThrow(() -> new IllegalArgumentException(word));
     }
 
-    /** @return what it does, in a few words */
+    /** Returns what it does, in a few words. */
     public String sentence() {
         return sentence;
     }
 
-    /** @return value as a whole number, or as it is with {@link #NONE} */
+    /** Returns value as a whole number, or as it is with {@link #NONE}. */
     public Value apply(Value value) {
         if (this == NONE) {
             return value;
@@ -55,9 +55,10 @@ public enum Rounding implements Worded {
     }
 
     /**
+     * Returns numerator ÷ denominator as a whole number.
+     *
      * @param numerator |numerator| ≤ 2⁶¹
-     * @param denominator 1 … 2⁶¹
-     * @return numerator ÷ denominator as a whole number
+     * @param denominator 1 to 2⁶¹
      * @throws IllegalStateException for {@link #NONE}
      */
     public long apply(long numerator, long denominator) {

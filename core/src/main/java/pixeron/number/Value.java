@@ -10,53 +10,54 @@ import java.util.List;
  */
 public sealed interface Value permits Rational, Approximate {
 
-    /** @return the nearest double */
+    /** Returns the nearest double. */
     double asDouble();
 
-    /** @return −1, 0 or 1 */
+    /** Returns −1, 0 or 1. */
     int signum();
 
-    /** @return −this */
+    /** Returns −this. */
     Value negated();
 
-    /** @return true for a whole number */
+    /** Returns true for a whole number. */
     boolean isWhole();
 
-    /** @return true when no double was involved */
+    /** Returns true when no double was involved. */
     default boolean isExact() {
         return this instanceof Rational;
     }
 
-    /** @return |this| */
+    /** Returns |this|. */
     default Value absolute() {
         return signum() < 0 ? negated() : this;
     }
 
-    /** @return this + other */
+    /** Returns this + other. */
     default Value plus(Value other) {
         return this instanceof Rational a && other instanceof Rational b
                 ? a.plus(b) : Approximate.from(asDouble() + other.asDouble());
     }
 
-    /** @return the sum of all, exact where all are */
+    /** Returns the sum of all, exact where all are. */
     static Value sum(List<Value> all) {
         return all.stream().allMatch(Rational.class::isInstance) ? Rational.sum(all.stream().map(Rational.class::cast).toList())
                 : all.stream().reduce(Rational.ZERO, Value::plus);
     }
 
-    /** @return this − other */
+    /** Returns this − other. */
     default Value minus(Value other) {
         return plus(other.negated());
     }
 
-    /** @return this × other */
+    /** Returns this × other. */
     default Value times(Value other) {
         return this instanceof Rational a && other instanceof Rational b
                 ? a.times(b) : Approximate.from(asDouble() * other.asDouble());
     }
 
     /**
-     * @return this ÷ other
+     * Returns this ÷ other.
+     *
      * @throws pixeron.PixeronException if other = 0
      */
     default Value dividedBy(Value other) {
@@ -67,7 +68,7 @@ public sealed interface Value permits Rational, Approximate {
                 ? a.dividedBy(b) : Approximate.from(asDouble() / other.asDouble());
     }
 
-    /** @return negative, 0 or positive as this is less than, equal to or greater than other */
+    /** Returns negative, 0 or positive as this is less than, equal to or greater than other. */
     default int compareValue(Value other) {
         return this instanceof Rational a && other instanceof Rational b
                 ? a.compareTo(b) : Double.compare(asDouble(), other.asDouble());

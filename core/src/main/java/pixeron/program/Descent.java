@@ -20,7 +20,7 @@ final class Descent {
     /** A child that is ended may have started another one meanwhile. */
     private static final int ROUNDS = 5;
     private static final Path PROCESSES = Path.of("/proc");
-    /** What programs and the languages they are written in need to start; everything else of the person's environment is not theirs. */
+    /** What programs and the languages they are written in need to start; everything else of the user's environment is not theirs. */
     private static final Set<String> NEEDED = Set.of("PATH", "PATHEXT", "HOME", "USERPROFILE", "USER", "USERNAME", "LOGNAME", "LANG", "LANGUAGE", "TZ", "TMPDIR", "TMP", "TEMP",
             "JAVA_HOME", "PYTHONPATH", "PYTHONHOME", "VIRTUAL_ENV", "CONDA_PREFIX", "LD_LIBRARY_PATH", "DYLD_LIBRARY_PATH", "SYSTEMROOT", "SYSTEMDRIVE", "WINDIR", "COMSPEC",
             "APPDATA", "LOCALAPPDATA", "PROGRAMDATA", "PROGRAMFILES", "NUMBER_OF_PROCESSORS", "PROCESSOR_ARCHITECTURE");

@@ -34,13 +34,13 @@ import pixeron.step.Progress;
 import pixeron.step.Reference;
 
 /**
- * Runs a person's program on the image of a chain, and on images by chance, and checks what it writes against the last step.
+ * Runs a user's program on the image of a chain, and on random images, and checks what it writes against the last step.
  *
  * <p>Case 0 is the image itself. Case n from 1 on has the same size and maximum level; sample(offset) is ⌊u(offset) · (M + 1)⌋ with seed + n.
  */
 public final class ProgramCheck {
 
-    /** So many images by chance, at most. */
+    /** So many random images, at most. */
     public static final int MOST_CASES = 10_000;
 
     /** What a program may write: so many bytes, and so many more for each value of the result. */
@@ -53,7 +53,7 @@ public final class ProgramCheck {
     /**
      * How a program is run.
      *
-     * @param seed of the images by chance
+     * @param seed of the random images
      * @param limits of one run
      * @param from the folder that names of files in the command are meant from
      * @param face of the result that is checked
@@ -62,7 +62,7 @@ public final class ProgramCheck {
     }
 
     /**
-     * What is said of one run.
+     * The findings about one run.
      *
      * @param number of the case
      * @param image that the program was given
@@ -74,12 +74,12 @@ public final class ProgramCheck {
      */
     public record Case(int number, Result image, Explained right, HandSheet sheet, Check check, Optional<String> problem, String said) {
 
-        /** @return whether everything that was asked for is there and right */
+        /** Returns whether everything that was asked for is there and right. */
         public boolean isRight() {
             return problem.isEmpty() && check.agree() == right.frame().count();
         }
 
-        /** @return what explains the cells that differ */
+        /** Returns what explains the cells that differ. */
         public Findings findings(Progress progress) {
             SlipFinder finder = right instanceof Abreast faces ? new SlipFinder(faces) : new SlipFinder((Operation) right);
             return finder.find(check, progress);
@@ -87,7 +87,7 @@ public final class ProgramCheck {
     }
 
     /**
-     * What is said of several runs.
+     * The findings about several runs.
      *
      * @param all the image itself, then those by chance
      * @param smallest the smallest image that was found on which it goes wrong, where one was looked for
@@ -121,23 +121,25 @@ public final class ProgramCheck {
                 .filter(name -> chain.others().containsKey(Reference.other(name).image())).map(name -> chain.other(name, Progress.NONE)).findFirst();
     }
 
-    /** @return what is said of the image itself */
+    /** Returns the findings about the image itself. */
     public Case onImage(Progress progress) {
         return on(0, chain.input(), progress);
     }
 
     /**
+     * Returns the findings about a random image.
+     *
      * @param number from 1
-     * @return what is said of an image by chance
      */
     public Case onCase(int number, Progress progress) {
         return on(number, drawn(chain.input(), chain.input().frame(), conditions.seed() + number), progress);
     }
 
     /**
-     * @param cases so many images by chance, from 0
+     * Returns the findings about the image itself and of those.
+     *
+     * @param cases so many random images, from 0
      * @param isSearching whether the smallest image is looked for where something is wrong
-     * @return what is said of the image itself and of those
      */
     public Outcome run(int cases, boolean isSearching, Progress progress) {
         List<Case> all = new ArrayList<>(List.of(onImage(progress)));
@@ -150,7 +152,7 @@ public final class ProgramCheck {
     }
 
     /**
-     * Returns an image by chance.
+     * Returns a random image.
      *
      * @param like has as many channels; the planes of an image in color are drawn one after the other
      */
@@ -167,7 +169,7 @@ public final class ProgramCheck {
         return Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> (int) draws.below(n, frame.maximumLevel() + 1L));
     }
 
-    /** @return the smallest image by chance, up to the size of the image, on which the program is wrong; nearly square ones above 6 pixels; empty where none was found */
+    /** Returns the smallest image by chance, up to the size of the image, on which the program is wrong; nearly square ones above 6 pixels; empty where none was found. */
     public Optional<Case> smallest(Progress progress) {
         Frame frame = chain.input().frame();
         List<Frame> sizes = IntStream.rangeClosed(1, frame.rows()).limit(MOST_TRIED).boxed().flatMap(rows -> IntStream.rangeClosed(1, frame.columns()).limit(MOST_TRIED)

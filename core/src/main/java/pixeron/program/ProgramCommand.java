@@ -15,10 +15,10 @@ import java.util.stream.Stream;
 import pixeron.PixeronException;
 
 /**
- * The command that runs a person's program, such as {@code python3 equalize.py {in} {out}}. No shell is between: words are parted by blanks,
+ * The command that runs a user's program, such as {@code python3 equalize.py {in} {out}}. No shell is between: words are parted by blanks,
  * and quotes keep blanks in a word.
  *
- * @param words of the command, with what stands for files still in braces
+ * @param words of the command, with what represents files still in braces
  */
 public record ProgramCommand(List<String> words) {
 
@@ -76,26 +76,27 @@ public record ProgramCommand(List<String> words) {
         return braces().map(found -> found.group(1));
     }
 
-    /** @return whether it reads another image besides */
+    /** Returns whether it reads another image besides. */
     public boolean readsOther() {
         return names().anyMatch("with"::equals);
     }
 
-    /** @return what it reads and in which format: the name in, with or out, and an ending such as csv */
+    /** Returns what it reads and in which format: the name in, with or out, and an ending such as csv. */
     Map<String, String> files() {
         return braces().collect(Collectors.toMap(found -> found.group(), found ->
                 found.group(2) == null ? ENDINGS.get(0) : found.group(2), (a, b) -> a));
     }
 
-    /** Returns the ending of the file that stands for a name, in, with or out: csv where the command says none. */
+    /** Returns the ending of the file that represents a name, in, with or out: csv where the command says none. */
     String ending(String name) {
         return braces().filter(found -> found.group(1).equals(name) && found.group(2) != null).map(found -> found.group(2)).findFirst().orElse(ENDINGS.get(0));
     }
 
     /**
-     * @param from where the person is: files of theirs that are named from there are found from anywhere
+     * Returns the words with files in place of braces.
+     *
+     * @param from where the user is: files of theirs that are named from there are found from anywhere
      * @param file the file for a name (in, with, out) and an ending
-     * @return the words with files in place of braces
      */
     List<String> with(Path from, BiFunction<String, String, Path> file) {
         List<String> done = new ArrayList<>();

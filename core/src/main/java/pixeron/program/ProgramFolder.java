@@ -22,7 +22,7 @@ final class ProgramFolder {
         }
     }
 
-    /** @return bytes of all files in a folder, as far as it can be looked into */
+    /** Returns bytes of all files in a folder, as far as it can be looked into. */
     static long written(Path folder) {
         long[] bytes = new long[1];
         visit(folder, new SimpleFileVisitor<>() {

@@ -85,7 +85,7 @@ record ProgramRun(Optional<String> problem, String said) {
     private static final class Said implements Runnable {
 
         private final InputStream in;
-        /** So much is taken away from a program that prints, so that it goes on; more is without end. */
+        /** So much is subtracted from a program that prints, so that it goes on; more is without end. */
         private final long mostTaken;
         private final byte[] kept = new byte[MOST_SAID];
         private volatile int length;
@@ -115,12 +115,12 @@ record ProgramRun(Optional<String> problem, String said) {
             return taken > mostTaken;
         }
 
-        /** @return what was printed; a line too long to be read is cut in its middle */
+        /** Returns what was printed; a line too long to be read is cut in its middle. */
         String text() {
             return new String(kept, 0, length, StandardCharsets.UTF_8).lines().map(line -> Harmless.line(line.replace("\t", TAB))).collect(Collectors.joining("\n"));
         }
 
-        /** @return ": " and the last line that is not blank, where error messages usually stand; else a full stop */
+        /** Returns ": " and the last line that is not blank, where error messages usually stand; else a full stop. */
         String lastLine() {
             List<String> lines = text().lines().filter(line -> !line.isBlank()).toList();
             return lines.isEmpty() ? "." : ": " + lines.get(lines.size() - 1).strip();

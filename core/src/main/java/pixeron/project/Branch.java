@@ -29,7 +29,7 @@ public record Branch(String name, Chain chain, Map<Face, ByHand> byHand) {
         byHand = Map.copyOf(byHand);
     }
 
-    /** @return this with a changed chain; values by hand of steps that are gone go with them */
+    /** Returns this with a changed chain; values by hand of steps that are gone go with them. */
     Branch with(Chain changed) {
         return new Branch(name, changed, byHand.entrySet().stream().filter(entry -> changed.links().stream().anyMatch(link ->
                 link.id() == entry.getKey().step())).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));

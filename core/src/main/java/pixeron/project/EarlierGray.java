@@ -16,7 +16,7 @@ import pixeron.step.gray.Transparency;
  *
  * @param picture the color picture
  * @param step what makes gray of it
- * @param sheet the person's values for the gray image
+ * @param sheet the user's values for the gray image
  */
 record EarlierGray(ColorImage picture, Step step, HandSheet sheet) {
 
@@ -37,7 +37,7 @@ record EarlierGray(ColorImage picture, Step step, HandSheet sheet) {
         return new Work(work.origin(), inFrontOf(work.present()), work.others().stream().map(this::inFrontOf).toList());
     }
 
-    /** @return the branch with the step in front of its own; its id is one that no other step has */
+    /** Returns the branch with the step in front of its own; its id is one that no other step has. */
     private Branch inFrontOf(Branch branch) {
         Chain chain = branch.chain();
         int id = 1 + chain.links().stream().mapToInt(Link::id).max().orElse(0);

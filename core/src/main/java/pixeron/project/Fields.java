@@ -59,7 +59,7 @@ public final class Fields {
         return objects;
     }
 
-    /** @return the names of all fields */
+    /** Returns the names of all fields. */
     public List<String> names() {
         List<String> names = new ArrayList<>();
         node.fieldNames().forEachRemaining(names::add);
@@ -82,12 +82,12 @@ public final class Fields {
         return required(field, JsonNode::isTextual, "a text").textValue();
     }
 
-    /** @return a number or a text, as it is written */
+    /** Returns a number or a text, as it is written. */
     public String scalar(String field) {
         return required(field, n -> n.isTextual() || n.isNumber(), "a number").asText();
     }
 
-    /** @return a list of numbers and texts, as they are written */
+    /** Returns a list of numbers and texts, as they are written. */
     public List<String> scalars(String field) {
         JsonNode array = required(field, JsonNode::isArray, "a list");
         List<String> scalars = new ArrayList<>();
@@ -100,12 +100,12 @@ public final class Fields {
         return scalars;
     }
 
-    /** @return whether a field is there and is a list */
+    /** Returns whether a field is there and is a list. */
     public boolean isList(String field) {
         return node.has(field) && node.get(field).isArray();
     }
 
-    /** @return whether a field is there and is a text */
+    /** Returns whether a field is there and is a text. */
     public boolean isText(String field) {
         return node.has(field) && node.get(field).isTextual();
     }
@@ -114,7 +114,7 @@ public final class Fields {
         return required(field, n -> n.isIntegralNumber() && n.canConvertToInt(), "a whole number").intValue();
     }
 
-    /** @return a whole number of 64 bits */
+    /** Returns a whole number of 64 bits. */
     public long longNumber(String field) {
         return required(field, n -> n.isIntegralNumber() && n.canConvertToLong(), "a whole number").longValue();
     }
@@ -146,7 +146,7 @@ public final class Fields {
         return texts;
     }
 
-    /** @return the text of a field, understood by reader; its error is given with the field's path */
+    /** Returns the text of a field, understood by reader; its error is given with the field's path. */
     public <T> T read(String field, Function<String, T> reader) {
         try {
             return reader.apply(text(field));

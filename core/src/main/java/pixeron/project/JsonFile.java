@@ -23,7 +23,7 @@ public final class JsonFile {
     private JsonFile() {
     }
 
-    /** @return an object without fields */
+    /** Returns an object without fields. */
     public static ObjectNode object() {
         return MAPPER.createObjectNode();
     }

@@ -16,11 +16,12 @@ public final class Mending {
     }
 
     /**
+     * Returns the project in which a step is before it that changes the image; or in which the step takes a changed copy of the
+     * other image, which is then one of the project's images.
+     *
      * @param position of the step
      * @param reference how the step names the other image
      * @param inputs what the step is applied to
-     * @return the project in which a step stands before it that changes the image; or in which the step takes a changed copy of the
-     *     other image, which is then one of the project's images
      * @throws pixeron.PixeronException if the mend cannot be applied
      */
     public static Project mended(Project project, int position, String reference, Inputs inputs, Mend mend, Progress progress) {

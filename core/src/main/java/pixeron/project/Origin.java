@@ -12,7 +12,7 @@ import pixeron.image.Result;
  * @param file the name of the file, or words such as "demo data"
  * @param format png, pgm, table, …
  * @param channels channels in the file
- * @param notes what a person should know about how the numbers came about
+ * @param notes what a user should know about how the numbers came about
  */
 public record Origin(String file, String format, int channels, List<String> notes) {
 
@@ -32,17 +32,17 @@ public record Origin(String file, String format, int channels, List<String> note
         return new Origin(file, "kept", result.faces().size(), told);
     }
 
-    /** @return where the image of a variant came from: it was drawn for an exercise, to be worked out by hand */
+    /** Returns where the image of a variant came from: it was drawn for an exercise, to be calculated by hand. */
     public static Origin exercise() {
         return new Origin(EXERCISE, EXERCISE, 1, List.of());
     }
 
-    /** @return whether the project was given out as an exercise */
+    /** Returns whether the project was given out as an exercise. */
     public boolean isExercise() {
         return format.equals(EXERCISE);
     }
 
-    /** @return whether the image was a table of numbers, which does not say its maximum level */
+    /** Returns whether the image was a table of numbers, which does not say its maximum level. */
     public boolean isTable() {
         return format.equals(LoadedImage.TABLE);
     }

@@ -43,9 +43,10 @@ public record OtherImage(String name, Work work) {
     }
 
     /**
+     * Returns a name for an image that is like the text.
+     *
      * @param text such as the name of a file
      * @param taken names of other images
-     * @return a name for an image that is like the text
      */
     public static String nameLike(String text, Collection<OtherImage> taken) {
         String letters = text.replaceFirst("\\.[^.]*$", "").replaceAll("[^A-Za-z0-9_-]+", "-").replaceFirst("^[^A-Za-z]+", "").replaceFirst("-+$", "");

@@ -9,7 +9,7 @@ import pixeron.step.catalog.StepLine;
 import pixeron.step.kernel.Kernel;
 
 /**
- * A kernel that a person keeps under a name.
+ * A kernel that a user keeps under a name.
  *
  * @param name its name
  * @param line the line of its step
@@ -17,7 +17,8 @@ import pixeron.step.kernel.Kernel;
 public record OwnKernel(String name, String line) {
 
     /**
-     * @return line
+     * Returns line.
+     *
      * @throws PixeronException if it is not the line of a kernel
      */
     public static String requireKernel(String line) {
@@ -28,12 +29,12 @@ public record OwnKernel(String name, String line) {
         return line;
     }
 
-    /** @return the step */
+    /** Returns the step. */
     public Step step() {
         return StepLine.parse(line);
     }
 
-    /** @return others with this at the end; one with the same name is omitted */
+    /** Returns others with this at the end; one with the same name is omitted. */
     public List<OwnKernel> in(List<OwnKernel> others) {
         List<OwnKernel> all = new ArrayList<>(others);
         all.removeIf(other -> other.name.equals(name));

@@ -21,7 +21,7 @@ import pixeron.step.Progress;
 import pixeron.step.Reference;
 
 /**
- * A person's work: the image, the steps, and the values by hand for each step; and other images, which can have all of that as well.
+ * A user's work: the image, the steps, and the values by hand for each step; and other images, which can have all of that as well.
  * One of the images is open; what is asked of the project's chain, branches and values by hand is asked of that one. Immutable.
  *
  * @param name what it is called
@@ -42,12 +42,12 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
         images = List.copyOf(images);
     }
 
-    /** @return a project with one branch */
+    /** Returns a project with one branch. */
     public static Project of(String name, Origin origin, Chain chain) {
         return new Project(name, Work.of(origin, chain), List.of(), List.of(), Optional.empty());
     }
 
-    /** @return a project without steps */
+    /** Returns a project without steps. */
     public static Project of(String name, Origin origin, Result input) {
         return of(name, origin, Chain.of(input));
     }
@@ -81,7 +81,7 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
         return work().others();
     }
 
-    /** @return the name of the branch that is worked on */
+    /** Returns the name of the branch that is worked on. */
     public String branch() {
         return present().name();
     }
@@ -172,48 +172,50 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
     }
 
     /**
+     * Returns what was written by hand for it.
+     *
      * @param position of a step
      * @param face the name of a face of its result
-     * @return what was written by hand for it
      */
     public ByHand byHand(int position, String face) {
         return present().byHand().getOrDefault(face(position, face), ByHand.NONE);
     }
 
-    /** @return this with other values by hand for a face of the step at a position */
+    /** Returns this with other values by hand for a face of the step at a position. */
     public Project withByHand(int position, String face, UnaryOperator<ByHand> change) {
         return with(present().with(face(position, face), change.apply(byHand(position, face))));
     }
 
-    /** @return the values by hand for the step at a position, whose result is an image */
+    /** Returns the values by hand for the step at a position, whose result is an image. */
     public HandSheet sheet(int position) {
         return byHand(position, Image.VALUE).sheet();
     }
 
-    /** @return this with changed values by hand for the step at a position, whose result is an image */
+    /** Returns this with changed values by hand for the step at a position, whose result is an image. */
     public Project withSheet(int position, UnaryOperator<HandSheet> change) {
         return withByHand(position, Image.VALUE, written -> written.withSheet(change));
     }
 
-    /** @return this with changed values by hand in a table of the step at a position, whose result is an image */
+    /** Returns this with changed values by hand in a table of the step at a position, whose result is an image. */
     public Project withTable(int position, String table, UnaryOperator<HandTable> change) {
         return withByHand(position, Image.VALUE, written -> written.withTable(table, change));
     }
 
-    /** @return this with a kernel of one's own more; it takes the place of one with the same name */
+    /** Returns this with a kernel of one's own more; it takes the place of one with the same name. */
     public Project withKernel(OwnKernel kernel) {
         return new Project(name, main, kernel.in(kernels), images, open);
     }
 
-    /** @return this with these other images, which the steps of all branches know; the project's own image is open when that which was is gone */
+    /** Returns this with these other images, which the steps of all branches know; the project's own image is open when that which was is gone. */
     public Project withImages(List<OtherImage> changed) {
         boolean isThere = open.isPresent() && changed.stream().anyMatch(image -> image.name().equals(open.get()));
         return new Project(name, main, kernels, changed, isThere ? open : Optional.empty()).linked();
     }
 
     /**
+     * Returns this with another image more.
+     *
      * @param like what its name shall be like
-     * @return this with another image more
      */
     public Project withImage(String like, Origin from, Result image) {
         List<OtherImage> all = new ArrayList<>(images);
@@ -240,7 +242,8 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
     }
 
     /**
-     * @return this with another image under another name; steps of all branches that name it follow
+     * Returns this with another image under another name; steps of all branches that name it follow.
+     *
      * @throws pixeron.PixeronException if the new name is none, or taken
      */
     public Project renamed(String old, String other) {
@@ -255,7 +258,7 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
         });
     }
 
-    /** @return the names of all branches, in their order */
+    /** Returns the names of all branches, in their order. */
     public List<String> branches() {
         return work().branches().stream().map(Branch::name).toList();
     }
@@ -270,17 +273,17 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
         return with(work().branched(position));
     }
 
-    /** @return this with another branch as the one that is worked on; this itself when there is none with that name */
+    /** Returns this with another branch as the one that is worked on; this itself when there is none with that name. */
     public Project onBranch(String wanted) {
         return with(work().onBranch(wanted));
     }
 
-    /** @return this without the branch that is worked on; the last one stays */
+    /** Returns this without the branch that is worked on; the last one stays. */
     public Project withoutBranch() {
         return with(work().withoutBranch());
     }
 
-    /** @return the chain of a branch */
+    /** Returns the chain of a branch. */
     public Chain chain(String of) {
         return work().branches().stream().filter(branch -> branch.name().equals(of)).findFirst().orElseThrow().chain();
     }

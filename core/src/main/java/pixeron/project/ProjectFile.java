@@ -144,8 +144,9 @@ public final class ProjectFile {
     }
 
     /**
+     * Returns what it holds.
+     *
      * @param file a project
-     * @return what it holds
      * @throws PixeronException if the file cannot be read, is damaged, or was written by a newer version
      */
     public static SavedProject read(Path file) {
@@ -187,7 +188,7 @@ public final class ProjectFile {
         return new Work(origin, present, others);
     }
 
-    /** @param by how many steps stand in front of those that the file counts */
+    /** @param by how many steps are in front of those that the file counts */
     private static View view(Fields view, Project project, int by) {
         Pixel picked = new Pixel(view.number("row"), view.number("column"));
         int position = view.number("step") + by;

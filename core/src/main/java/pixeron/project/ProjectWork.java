@@ -17,16 +17,17 @@ import pixeron.step.Bound;
 import pixeron.step.Progress;
 import pixeron.step.WholeType;
 
-/** What is said of everything that a person wrote by hand for the steps of a project. */
+/** The findings about everything that a user wrote by hand for the steps of a project. */
 public final class ProjectWork {
 
     private ProjectWork() {
     }
 
     /**
+     * Returns the findings about each face of each step that has a result, in their order.
+     *
      * @param project the work
-     * @param progress told how far it is
-     * @return what is said of each face of each step that has a result, in their order
+     * @param progress receives the progress
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     public static List<StepWork> of(Project project, Progress progress) {
@@ -60,9 +61,10 @@ public final class ProjectWork {
     }
 
     /**
+     * Returns the findings about all faces together; empty where the result has no color.
+     *
      * @param position of a step of the project
-     * @param works what is said of its faces, with those of other steps
-     * @return what is said of all faces together; empty where the result has no color
+     * @param works the findings about its faces, with those of other steps
      */
     public static Optional<ColorWork> color(Project project, int position, List<StepWork> works, Progress progress) {
         Stage stage = project.chain().stage(position);

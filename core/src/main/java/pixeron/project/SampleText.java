@@ -46,7 +46,7 @@ public final class SampleText {
             line.setLength(0);
             for (int n = i * image.columns(); n < (i + 1) * image.columns(); n++) {
                 if (hasLevels) {
-                    // Written while the person works, so without a text of its own for every level.
+                    // Written while the user works, so without a text of its own for every level.
                     line.append(image.level(n)).append(' ');
                 } else {
                     line.append(Decimals.exact(image.value(n))).append(' ');

@@ -4,7 +4,7 @@ package pixeron.project;
  * What a project file holds.
  *
  * @param project the work
- * @param view where the person was
+ * @param view where the user was
  */
 public record SavedProject(Project project, View view) {
 }

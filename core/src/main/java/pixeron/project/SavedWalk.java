@@ -12,7 +12,7 @@ import pixeron.walk.Score;
  * @param order rows or columns; empty along a path
  * @param path the path of one's own; empty for rows and columns
  * @param written how many pixels were written
- * @param isGuessing whether the person guessed first
+ * @param isGuessing whether the user guessed first
  * @param isMistaken whether it showed the mistake of its loops
  * @param score of the guesses
  */

@@ -5,13 +5,13 @@ import java.util.Optional;
 import pixeron.image.Pixel;
 
 /**
- * Where a person was when the project was saved.
+ * Where a user was when the project was saved.
  *
  * @param position position of the selected step from 0; −1 for the image itself
  * @param picked the picked pixel
  * @param watched pixels whose values are followed through all steps
  * @param walk the walk over the selected step; empty when there is none
- * @param hints how many hints a person has taken who looks for mistakes alone; −1 when everything is shown
+ * @param hints how many hints a user has taken who looks for mistakes alone; −1 when everything is shown
  */
 public record View(int position, Pixel picked, List<Pixel> watched, Optional<SavedWalk> walk, int hints) {
 

@@ -16,7 +16,7 @@ public sealed interface Block {
     /**
      * A sentence or several.
      *
-     * @param isStrong whether it stands out, as a slip does
+     * @param isStrong whether it is emphasized, as a slip does
      */
     record Words(String text, boolean isStrong) implements Block {
     }
@@ -46,7 +46,7 @@ public sealed interface Block {
         }
     }
 
-    /** A value with what is said of it; blank for a cell that is not filled. */
+    /** A value with the findings about it; blank for a cell that is not filled. */
     record Cell(String text, Mark mark) {
 
         /** Returns a value of which nothing is said. */

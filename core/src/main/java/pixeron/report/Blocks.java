@@ -25,7 +25,7 @@ import pixeron.step.Explained;
 import pixeron.working.Table;
 import pixeron.working.Working;
 
-/** Makes blocks of reports from values by hand and what is said of them. */
+/** Makes blocks of reports from values by hand and the findings about them. */
 public final class Blocks {
 
     /** An image with more rows or columns is shown in part, from before the first differing cell on. */

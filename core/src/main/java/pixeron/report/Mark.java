@@ -6,7 +6,7 @@ import pixeron.byhand.Verdict;
 import pixeron.byhand.table.TableCheck;
 import pixeron.number.Value;
 
-/** What is said of a value in a report; its shape says what its color says. */
+/** The findings about a value in a report; its shape says what its color says. */
 public enum Mark {
     NONE(""), AGREES("✓"), TOO_LARGE("▲"), TOO_SMALL("▼"), NOT_ROUNDED("≈"), FOLLOWS("↳"), NOT_UNDERSTOOD("?");
 
@@ -16,12 +16,12 @@ public enum Mark {
         this.sign = sign;
     }
 
-    /** @return the sign beside the value; empty for none */
+    /** Returns the sign beside the value; empty for none. */
     public String sign() {
         return sign;
     }
 
-    /** @return whether the value is wrong by itself */
+    /** Returns whether the value is wrong by itself. */
     public boolean isWrong() {
         return this == TOO_LARGE || this == TOO_SMALL || this == NOT_ROUNDED || this == NOT_UNDERSTOOD;
     }

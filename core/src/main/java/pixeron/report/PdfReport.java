@@ -47,7 +47,7 @@ final class PdfReport {
     private void write(Block block) throws IOException {
         if (block instanceof Block.Heading heading) {
             pages.space(heading.level() == 1 ? 0 : 14);
-            // A title never stands alone at the foot of a page.
+            // A title never is alone at the foot of a page.
             pages.require(heading.level() == 3 ? 80 : 150);
             pages.begin("H" + heading.level());
             pages.paragraph(heading.text(), pages.bold(), 18 - 3 * heading.level(), Ink.TEXT, 0);

@@ -56,9 +56,10 @@ public final class ReportMaker {
     }
 
     /**
-     * @param project a person's work
-     * @param progress told how far it is
-     * @return the report on it
+     * Returns the report on it.
+     *
+     * @param project a user's work
+     * @param progress receives the progress
      */
     public static Report of(Project project, Progress progress) {
         ReportMaker maker = new ReportMaker(progress);
@@ -94,7 +95,7 @@ public final class ReportMaker {
                         + stage.link().step().line(), false)));
     }
 
-    /** Each channel that was worked on or written by hand, then what is said of all together. */
+    /** Each channel that was worked on or written by hand, then the findings about all together. */
     private void add(List<StepWork> faces, ColorWork whole) {
         Check check = whole.check();
         int cells = whole.faces().after().red().count() * faces.size();
@@ -138,7 +139,7 @@ public final class ReportMaker {
         Findings found = work.findings(progress);
         for (Explanation slip : found.slips()) {
             add(slip);
-            // What the shape of a table says has no cell to be worked out.
+            // What the shape of a table says has no cell to be calculated.
             if (!slip.pixels().isEmpty()) {
                 blocks.add(Blocks.workings(work.operation(), slip));
             }

@@ -14,7 +14,7 @@ import pixeron.image.Pixel;
  */
 public record Beside(String name, Image image, Function<Pixel, Optional<Pixel>> place, Function<Pixel, Optional<Pixel>> home) {
 
-    /** @return an image whose pixels stand at the same places as those of the result */
+    /** Returns an image whose pixels are at the same places as those of the result. */
     public static Beside same(String name, Image image) {
         return new Beside(name, image, pixel -> Optional.of(pixel).filter(image::contains), Optional::of);
     }

@@ -8,31 +8,33 @@ import pixeron.image.Result;
 /** A step bound to what is before it, whatever kind its result has: an image ({@link Operation}), or one with several faces. */
 public interface Bound {
 
-    /** @return the step */
+    /** Returns the step. */
     Step step();
 
-    /** @return size and maximum level of the result */
+    /** Returns size and maximum level of the result. */
     Frame frame();
 
     /**
-     * @param progress told how far it is
-     * @return the step's result
+     * Returns the step's result.
+     *
+     * @param progress receives the progress
      * @throws pixeron.PixeronException if some pixel has no value; names the first one
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     Result result(Progress progress);
 
-    /** @return the names of the faces of the result, in their order */
+    /** Returns the names of the faces of the result, in their order. */
     List<String> faces();
 
-    /** @return what a person should know of this result, one sentence each */
+    /** Returns what a user should know of this result, one sentence each. */
     default List<String> notes() {
         return List.of();
     }
 
     /**
+     * Returns how it is calculated; empty where there is no such face.
+     *
      * @param name of a face of the result
-     * @return how it is worked out; empty where there is no such face
      */
     Optional<Operation> face(String name);
 }

@@ -25,7 +25,7 @@ public final class Early {
         List<Way> ways(Operation right, int decimals);
     }
 
-    /** @return the slip, the most decimals first */
+    /** Returns the slip, the most decimals first. */
     public static Slip slip(Found found) {
         return Slip.of(ID, right -> all(decimals -> found.ways(right, decimals)));
     }
@@ -38,18 +38,18 @@ public final class Early {
         return all;
     }
 
-    /** @return the number rounded to so many decimals */
+    /** Returns the number rounded to so many decimals. */
     public static Rational rounded(Value number, int decimals) {
         Rational scale = scale(decimals);
         return ((Rational) Rounding.NEAREST.apply(number.times(scale))).dividedBy(scale);
     }
 
-    /** @return 10 to the power of decimals */
+    /** Returns 10 to the power of decimals. */
     public static Rational scale(int decimals) {
         return Decimals.parse("1" + "0".repeat(decimals));
     }
 
-    /** @return such as "to 2 decimals" */
+    /** Returns such as "to 2 decimals". */
     public static String to(int decimals) {
         return decimals == 0 ? "to a whole number" : "to " + decimals + (decimals == 1 ? " decimal" : " decimals");
     }

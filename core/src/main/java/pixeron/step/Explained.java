@@ -7,26 +7,26 @@ import pixeron.working.LoopWriter;
 import pixeron.working.Working;
 
 /**
- * Values that can be worked out pixel by pixel, so that values by hand can be held against them: a step bound to its
+ * Values that can be calculated pixel by pixel, so that values by hand can be held against them: a step bound to its
  * input, or gray made of a color picture. {@code value(pixel)} equals {@code explain(pixel).result()}.
  */
 public interface Explained {
 
-    /** @return size and maximum level of all values together; they need not be those of what it is made of */
+    /** Returns size and maximum level of all values together; they need not be those of what it is made of. */
     Frame frame();
 
-    /** @return whether there is a value at this place */
+    /** Returns whether there is a value at this place. */
     default boolean contains(Pixel pixel) {
         return frame().contains(pixel);
     }
 
-    /** @return the value before rounding and overflow; outside the area of a step the sample itself */
+    /** Returns the value before rounding and overflow; outside the area of a step the sample itself. */
     Value exact(Pixel pixel);
 
-    /** @return the value that is written */
+    /** Returns the value that is written. */
     Value value(Pixel pixel);
 
-    /** @return the arithmetic that leads to {@link #value}, line by line */
+    /** Returns the arithmetic that leads to {@link #value}, line by line. */
     Working explain(Pixel pixel);
 
     /**

@@ -33,7 +33,7 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         return new Finish(step.rounding(), step.overflow(), maximumLevel);
     }
 
-    /** @return the value that is written for an exact value */
+    /** Returns the value that is written for an exact value. */
     public Value apply(Value exact) {
         if (exact instanceof Rational whole && Image.isLevel(whole, maximumLevel)) {
             // Whatever the rounding and the overflow, a level stays.
@@ -42,12 +42,12 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         return overflow.apply(rounding.apply(Approximate.snapped(exact, maximumLevel)), maximumLevel);
     }
 
-    /** @return whether every result is a level: rounded, and clipped or wrapped */
+    /** Returns whether every result is a level: rounded, and clipped or wrapped. */
     public boolean isToLevels() {
         return rounding != Rounding.NONE && overflow != Overflow.KEEP;
     }
 
-    /** @return the level that is written, where {@link #isToLevels} */
+    /** Returns the level that is written, where {@link #isToLevels}. */
     public int level(Value exact) {
         return ((Rational) apply(exact)).toInt();
     }
@@ -74,10 +74,11 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
     }
 
     /**
+     * Returns the level that is written, where {@link #isToLevels}; unknown where the value may lie on both sides of a whole number or of a half.
+     *
      * @param near a double near the exact value
      * @param error how far that may be from it
      * @param unknown said where it is not sure
-     * @return the level that is written, where {@link #isToLevels}; unknown where the value may lie on both sides of a whole number or of a half
      */
     public int level(double near, double error, int unknown) {
         double bound = error + SNAPPED * Math.max(maximumLevel, Math.abs(near));
@@ -91,20 +92,21 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
     }
 
     /**
+     * Returns the level that is written for numerator ÷ denominator, where {@link #isToLevels}.
+     *
      * @param denominator greater than 0
-     * @return the level that is written for numerator ÷ denominator, where {@link #isToLevels}
      */
     public int level(long numerator, long denominator) {
         return overflow.apply(rounding.apply(numerator, denominator), maximumLevel);
     }
 
-    /** @return −1 when the rounded value is below 0, 1 when it is above the maximum level, else 0 */
+    /** Returns −1 when the rounded value is below 0, 1 when it is above the maximum level, else 0. */
     public int side(Value exact) {
         Value rounded = rounding.apply(Approximate.snapped(exact, maximumLevel));
         return rounded.signum() < 0 ? -1 : rounded.compareValue(Rational.of(maximumLevel)) > 0 ? 1 : 0;
     }
 
-    /** @return the lines for rounding and overflow of an exact value */
+    /** Returns the lines for rounding and overflow of an exact value. */
     public List<Line> explain(Value exact) {
         Value snapped = Approximate.snapped(exact, maximumLevel);
         Value rounded = rounding.apply(snapped);

@@ -15,7 +15,7 @@ import pixeron.number.Value;
  */
 public record Footprint(Value row, Value column, Value lastRow, Value lastColumn, boolean isFromCorners) {
 
-    /** @return a point between pixels */
+    /** Returns a point between pixels. */
     public static Footprint point(Value row, Value column, boolean isFromCorners) {
         return new Footprint(row, column, row, column, isFromCorners);
     }
@@ -25,14 +25,15 @@ public record Footprint(Value row, Value column, Value lastRow, Value lastColumn
     }
 
     /**
+     * Returns such as {@code 2.5}, or {@code 1.5 to 3}.
+     *
      * @param first what the first row is called, 0 or 1
-     * @return such as {@code 2.5}, or {@code 1.5 to 3}
      */
     public String rows(int first) {
         return numbers(row, lastRow, first);
     }
 
-    /** @return the same of the columns */
+    /** Returns the same of the columns. */
     public String columns(int first) {
         return numbers(column, lastColumn, first);
     }

@@ -11,15 +11,16 @@ public sealed interface Grip {
         BEFORE, OTHER, AFTER
     }
 
-    /** @return on which sheet */
+    /** Returns on which sheet. */
     On on();
 
-    /** @return what it is: piece, place, angle */
+    /** Returns what it is: piece, place, angle. */
     String name();
 
     /**
+     * Returns where it is, in words.
+     *
      * @param first what the first row and column are called, 0 or 1
-     * @return where it is, in words
      */
     String words(int first);
 

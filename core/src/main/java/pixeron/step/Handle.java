@@ -20,20 +20,21 @@ public record Handle(String name, Rational level, Optional<Value> result, Drag d
     public interface Drag {
 
         /**
+         * Returns the step with its keys changed so that the handle is there, as far as they allow it.
+         *
          * @param level where it is moved to
          * @param result how high; without meaning for a line
-         * @return the step with its keys changed so that the handle is there, as far as they allow it
          * @throws pixeron.PixeronException if no step has it there, such as a point behind the next one
          */
         Step to(Rational level, Rational result);
     }
 
-    /** @return a line that stands at a key's level */
+    /** Returns a line that is at a key's level. */
     public static Handle line(Step step, NumberParameter key, Rational at) {
         return new Handle(key.key(), at, Optional.empty(), (level, result) -> step.with(key, new Amount(level)));
     }
 
-    /** @return a point on the curve */
+    /** Returns a point on the curve. */
     public static Handle point(String name, Rational level, Value result, Drag drag) {
         return new Handle(name, level, Optional.of(result), drag);
     }

@@ -42,8 +42,9 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
     }
 
     /**
+     * Returns what is before, which is an image.
+     *
      * @param type the kind of step that asks
-     * @return what is before, which is an image
      * @throws PixeronException if it is of another kind
      */
     public Image image(StepType type) {
@@ -55,8 +56,9 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
     }
 
     /**
+     * Returns what is before, which is a spectrum.
+     *
      * @param type the kind of step that asks
-     * @return what is before, which is a spectrum
      * @throws PixeronException if it is of another kind
      */
     public Spectrum spectrum(StepType type) {
@@ -67,9 +69,10 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
     }
 
     /**
+     * Returns that, which is an image.
+     *
      * @param type the kind of step that asks
      * @param reference names another result
-     * @return that, which is an image
      * @throws PixeronException if there is none, or it is of another kind
      */
     public Image other(StepType type, String reference) {
@@ -81,19 +84,20 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
                 found.kind(), found instanceof ColorImage ? ". Add a gray step before it" : "");
     }
 
-    /** @return the same others, with another result in front of the step */
+    /** Returns the same others, with another result in front of the step. */
     public Inputs on(Result other) {
         return new Inputs(other, others, mostPixels, face);
     }
 
-    /** @return the same, where a face of the result is asked for */
+    /** Returns the same, where a face of the result is asked for. */
     public Inputs asking(String otherFace) {
         return new Inputs(before, others, mostPixels, otherFace);
     }
 
     /**
+     * Returns what is before, which is a color image.
+     *
      * @param type the kind of step that asks
-     * @return what is before, which is a color image
      * @throws PixeronException if it is of another kind
      */
     public ColorImage color(StepType type) {

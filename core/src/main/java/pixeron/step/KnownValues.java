@@ -10,15 +10,15 @@ import pixeron.working.LoopWriter;
 import pixeron.working.Working;
 
 /**
- * An operation whose values are worked out once each, for when many sheets or many slips are held against the same result.
+ * An operation whose values are calculated once each, for when many sheets or many slips are held against the same result.
  *
- * <p>Several threads may ask at the same time; a value may then be worked out twice. Memory: one reference a pixel.
+ * <p>Several threads may ask at the same time; a value may then be calculated twice. Memory: one reference a pixel.
  */
 public final class KnownValues implements Explained {
 
     /** When so many values were asked for, all together cost less than more of them one by one. */
     private static final int WORTH_ALL = 30;
-    /** In a larger result the few values that a person writes cost less than all. */
+    /** In a larger result the few values that a user writes cost less than all. */
     private static final int MOST_AT_ONCE = 1 << 12;
 
     private final Operation operation;
@@ -33,7 +33,7 @@ public final class KnownValues implements Explained {
         this.once = once(this::worked, frame);
     }
 
-    /** @return the same values, each worked out once; of a place outside the frame it is asked each time what there is to say of it */
+    /** Returns the same values, each calculated once; of a place outside the frame it is asked each time what there is to say of it. */
     public static Function<Pixel, Value> once(Function<Pixel, Value> values, Frame frame) {
         Value[] known = new Value[frame.count()];
         return pixel -> {
@@ -48,7 +48,7 @@ public final class KnownValues implements Explained {
         };
     }
 
-    /** @return an operation whose values are worked out once each where it has as many as a person may write; the operation itself where it has more */
+    /** Returns an operation whose values are calculated once each where it has as many as a user may write; the operation itself where it has more. */
     public static Explained of(Operation operation) {
         return operation.frame().count() <= MOST_AT_ONCE ? new KnownValues(operation) : operation;
     }

@@ -6,7 +6,7 @@ import pixeron.number.Value;
 /**
  * What a point step makes of every level.
  *
- * @param entries the levels 0 … M in order; one without a value, such as ln of 0, is omitted
+ * @param entries the levels 0–M in order; one without a value, such as ln of 0, is omitted
  * @param below pixels whose rounded value is below 0
  * @param above pixels whose rounded value is above the result's maximum level
  * @param resultMaximum M of the result

@@ -1,7 +1,7 @@
 package pixeron.step;
 
 /**
- * What is done where somebody takes one operation for its opposite.
+ * What is done where a user takes one operation for its opposite.
  *
  * @param words such as "the number is subtracted instead of added"
  * @param step the opposite step, with the same numbers

@@ -18,7 +18,7 @@ public record Piece(int row, int column, int height, int width) {
         return new Piece(area.row(), area.column(), area.height(), area.width());
     }
 
-    /** @return the rectangle between two cells, both included */
+    /** Returns the rectangle between two cells, both included. */
     public static Piece between(int row, int column, int otherRow, int otherColumn) {
         return new Piece(Math.min(row, otherRow), Math.min(column, otherColumn), Math.abs(row - otherRow) + 1, Math.abs(column - otherColumn) + 1);
     }
@@ -31,12 +31,12 @@ public record Piece(int row, int column, int height, int width) {
         return column + width - 1;
     }
 
-    /** @return this at another place */
+    /** Returns this at another place. */
     public Piece moved(int down, int right) {
         return new Piece(row + down, column + right, height, width);
     }
 
-    /** @return this, cut down to the size of a frame and moved into it */
+    /** Returns this, cut down to the size of a frame and moved into it. */
     public Area within(Frame frame) {
         int rows = Math.min(height, frame.rows());
         int columns = Math.min(width, frame.columns());

@@ -8,7 +8,7 @@ import java.util.function.DoubleUnaryOperator;
  * What coefficients are multiplied with, by their distance D from frequency zero.
  *
  * @param end the largest distance that there is
- * @param factor by the distance, 0 … 1
+ * @param factor by the distance, 0–1
  * @param marks the distances that the step names, which can be dragged
  */
 public record Profile(double end, DoubleUnaryOperator factor, List<Mark> marks) {

@@ -10,20 +10,21 @@ public interface Progress {
     /** Nobody watches and nobody cancels. */
     Progress NONE = done -> true;
 
-    /** @return nobody watches, and after so many seconds from now nobody wants it any more */
+    /** Returns nobody watches, and after so many seconds from now nobody wants it any more. */
     static Progress within(int seconds) {
         long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
         return done -> System.nanoTime() - end < 0;
     }
 
     /**
-     * @param done the part that is done, 0 … 1
-     * @return false when the result is no longer wanted
+     * Returns false when the result is no longer wanted.
+     *
+     * @param done the part that is done, 0–1
      */
     boolean isWanted(double done);
 
     /**
-     * @param done the part that is done, 0 … 1
+     * @param done the part that is done, 0–1
      * @throws CancellationException when the result is no longer wanted
      */
     default void report(double done) {

@@ -50,7 +50,7 @@ public final class Reach {
         return Optional.empty();
     }
 
-    /** Words such as M or auto stand for numbers that are always within reach. */
+    /** Words such as M or auto represent numbers that are always within reach. */
     private static Stream<Rational> numbers(Object value) {
         if (value instanceof Amount amount) {
             return Stream.ofNullable(amount.number());

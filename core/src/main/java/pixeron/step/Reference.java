@@ -28,17 +28,17 @@ public final class Reference {
     private Reference() {
     }
 
-    /** @return the number of the step that is meant; empty where it is no step */
+    /** Returns the number of the step that is meant; empty where it is no step. */
     public static OptionalInt step(String reference) {
         return reference.matches(STEP + NUMBER) ? OptionalInt.of(Integer.parseInt(reference.substring(STEP.length()))) : OptionalInt.empty();
     }
 
-    /** @return the reference to a step */
+    /** Returns the reference to a step. */
     public static String toStep(int number) {
         return STEP + number;
     }
 
-    /** @return the reference where steps have other numbers */
+    /** Returns the reference where steps have other numbers. */
     public static String renumbered(String reference, IntUnaryOperator number) {
         OptionalInt step = step(reference);
         return step.isPresent() ? toStep(number.applyAsInt(step.getAsInt())) : reference;
@@ -66,18 +66,19 @@ public final class Reference {
                 : new OfOther(reference, OptionalInt.empty());
     }
 
-    /** @return whether an image may be given this name: letters, digits, - and _, a letter first, not a word that means something else */
+    /** Returns whether an image may be given this name: letters, digits, - and _, a letter first, not a word that means something else. */
     public static boolean isName(String text) {
         return isReadable(text) && !text.equals(MAXIMUM) && !text.equals(STEP_WORD);
     }
 
-    /** @return whether an image of a project may have this name: M and step were allowed once */
+    /** Returns whether an image of a project may have this name: M and step were allowed once. */
     public static boolean isReadable(String text) {
         return text.matches(NAME) && !text.equals(SELF);
     }
 
     /**
-     * @return the name
+     * Returns the name.
+     *
      * @throws PixeronException if an image may not be given it
      */
     public static String requireName(String text) {

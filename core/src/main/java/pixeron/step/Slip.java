@@ -11,21 +11,22 @@ import java.util.function.Function;
  */
 public interface Slip {
 
-    /** @return the stable id that stands in written results */
+    /** Returns the stable id that is in written results. */
     String id();
 
     /**
+     * Returns what a user with this slip would have written, in one or several ways; none where it cannot happen.
+     *
      * @param right the step, bound to its input
-     * @return what a person with this slip would have written, in one or several ways; none where it cannot happen
      */
     List<Way> ways(Operation right);
 
-    /** @return whether it can only change one cell of the sheet, so that one differing cell is enough to claim it */
+    /** Returns whether it can only change one cell of the sheet, so that one differing cell is enough to claim it. */
     default boolean isOfOneCell(Operation right) {
         return false;
     }
 
-    /** @return a slip with the ways that a function finds */
+    /** Returns a slip with the ways that a function finds. */
     static Slip of(String id, Function<Operation, List<Way>> ways) {
         return new Slip() {
             @Override
@@ -40,7 +41,7 @@ public interface Slip {
         };
     }
 
-    /** @return the slip of doing another step instead; a step that is not possible, or the same, is no way */
+    /** Returns the slip of doing another step instead; a step that is not possible, or the same, is no way. */
     static Slip of(String id, String words, Function<Step, Step> other) {
         return of(id, right -> Way.tried(words, () -> other.apply(right.step()), right));
     }

@@ -24,12 +24,12 @@ public record Source(int row, int column, Optional<Pixel> pixel, Optional<Value>
     /** In larger images not every pixel is named. */
     private static final int MOST_NAMED = 1 << 12;
 
-    /** @return every pixel of an image, for a value that is made of all of them; none of a large one */
+    /** Returns every pixel of an image, for a value that is made of all of them; none of a large one. */
     public static List<Source> all(Image image) {
         return image.count() > MOST_NAMED ? List.of() : IntStream.range(0, image.count()).mapToObj(n -> of(image.pixel(n), image.value(n))).toList();
     }
 
-    /** @return a pixel of an image, taken as it is */
+    /** Returns a pixel of an image, taken as it is. */
     public static Source of(Pixel pixel, Value value) {
         return new Source(pixel.row(), pixel.column(), Optional.of(pixel), Optional.of(value), Optional.empty(), true);
     }

@@ -30,22 +30,22 @@ public record Step(StepType type, Arguments arguments) {
         }
     }
 
-    /** @return this with another value for one key */
+    /** Returns this with another value for one key. */
     public <T> Step with(Parameter<T> parameter, T value) {
         return new Step(type, arguments.with(parameter, value));
     }
 
-    /** @return this with one key left out */
+    /** Returns this with one key left out. */
     public Step without(Parameter<?> parameter) {
         return new Step(type, arguments.without(parameter));
     }
 
-    /** @return this with another rounding; itself where it has none */
+    /** Returns this with another rounding; itself where it has none. */
     public Step with(Rounding rounding) {
         return !has(Common.ROUNDING) ? this : with(type.roundingParameter(), type.roundingParameter().parse(rounding.word()));
     }
 
-    /** @return this with another overflow rule; itself where it has none */
+    /** Returns this with another overflow rule; itself where it has none. */
     public Step with(Overflow overflow) {
         return !has(Common.OVERFLOW) ? this : with(type.overflowParameter(), type.overflowParameter().parse(overflow.word()));
     }
@@ -59,8 +59,9 @@ public record Step(StepType type, Arguments arguments) {
     }
 
     /**
+     * Returns the step bound to it.
+     *
      * @param before the image that the step is applied to
-     * @return the step bound to it
      * @throws PixeronException if the step cannot be applied to this image
      */
     public Operation bind(Image before) {
@@ -68,8 +69,9 @@ public record Step(StepType type, Arguments arguments) {
     }
 
     /**
+     * Returns the step bound to that.
+     *
      * @param inputs what the step is applied to
-     * @return the step bound to that
      * @throws PixeronException if the step cannot be applied to this
      */
     public Operation bind(Inputs inputs) {
@@ -93,12 +95,12 @@ public record Step(StepType type, Arguments arguments) {
         return new Step(type, arguments.ofChannel(names, names.indexOf(channel)));
     }
 
-    /** @return whether its line has a key that steps have in common */
+    /** Returns whether its line has a key that steps have in common. */
     public boolean has(Common key) {
         return type.common().contains(key);
     }
 
-    /** @return a step of another kind with its own keys; those that steps have in common are as in this one */
+    /** Returns a step of another kind with its own keys; those that steps have in common are as in this one. */
     public Step as(StepType other, Arguments own) {
         Arguments all = own;
         for (Parameter<?> key : other.parameters()) {
@@ -110,8 +112,9 @@ public record Step(StepType type, Arguments arguments) {
     }
 
     /**
+     * Returns a step of another kind with the values of this one.
+     *
      * @param names the names of keys here, where they are called differently there
-     * @return a step of another kind with the values of this one
      * @throws PixeronException if a value is not allowed there
      */
     public Step as(StepType other, Map<String, String> names) {
@@ -122,7 +125,7 @@ public record Step(StepType type, Arguments arguments) {
         return new Step(other, all);
     }
 
-    /** @return a step of another kind with the values of this one's keys */
+    /** Returns a step of another kind with the values of this one's keys. */
     public Step as(StepType other) {
         return as(other, Map.of());
     }
@@ -132,12 +135,12 @@ public record Step(StepType type, Arguments arguments) {
                 .map(mine -> into.withText(key, printed(mine), type.takesEach())).orElse(into);
     }
 
-    /** @return the other results that it names */
+    /** Returns the other results that it names. */
     public List<String> references() {
         return type.references().stream().flatMap(key -> arguments.find(key).stream()).toList();
     }
 
-    /** @return this where other results have other names */
+    /** Returns this where other results have other names. */
     public Step referring(UnaryOperator<String> other) {
         Step step = this;
         for (ReferenceParameter key : type.references()) {
@@ -147,7 +150,7 @@ public record Step(StepType type, Arguments arguments) {
         return step;
     }
 
-    /** @return the step as one line of text, which the catalog reads back; keys at their default are left out */
+    /** Returns the step as one line of text, which the catalog reads back; keys at their default are left out. */
     public String line() {
         return type.parameters().stream().filter(arguments::isGiven)
                 .map(parameter -> " " + parameter.key() + "=" + quoted(printed(parameter)))

@@ -73,7 +73,7 @@ public abstract class StepOperation implements Operation {
      */
     public record Sight(Function<Pixel, Value> read, int dropped) {
 
-        /** @return what is read is another thing than the image before */
+        /** Returns what is read is another thing than the image before. */
         public static Sight of(Function<Pixel, Value> read) {
             return new Sight(read, ALL_CELLS);
         }
@@ -87,34 +87,34 @@ public abstract class StepOperation implements Operation {
     public record Kept(String label, String why) {
     }
 
-    /** @return why a result pixel keeps its value, neither rounded nor clipped; empty where it is calculated */
+    /** Returns why a result pixel keeps its value, neither rounded nor clipped; empty where it is calculated. */
     protected Optional<Kept> kept(Pixel result) {
         return isInArea(origin(result)) ? Optional.empty()
                 : Optional.of(new Kept("area", "outside the area: the pixel keeps its value"));
     }
 
-    /** @return what a pixel keeps */
+    /** Returns what a pixel keeps. */
     protected Value keptValue(Pixel result, Sight sight) {
         return sight.read().apply(origin(result));
     }
 
-    /** @return which pixels are calculated, as a condition in a loop; empty where all are */
+    /** Returns which pixels are calculated, as a condition in a loop; empty where all are. */
     protected Optional<String> calculated() {
         return area.map(some -> "(i, j) is in the area");
     }
 
-    /** @return the pixel of the image before that a result pixel stands for */
+    /** Returns the pixel of the image before that a result pixel represents. */
     protected Pixel origin(Pixel result) {
         return result;
     }
 
-    /** @return the value before rounding of a pixel that is calculated */
+    /** Returns the value before rounding of a pixel that is calculated. */
     protected abstract Value calculate(Pixel result, Sight sight);
 
-    /** @return the lines that lead to {@link #calculate} */
+    /** Returns the lines that lead to {@link #calculate}. */
     protected abstract List<Line> work(Pixel result, Sight sight);
 
-    /** @return the lines behind {@link #work}, from the exact value to the one that is written */
+    /** Returns the lines behind {@link #work}, from the exact value to the one that is written. */
     protected List<Line> ending(Pixel result, Value exact, Finish end) {
         return end.explain(exact);
     }
@@ -152,12 +152,12 @@ public abstract class StepOperation implements Operation {
         return finish;
     }
 
-    /** @return the area of the line; empty for the whole image */
+    /** Returns the area of the line; empty for the whole image. */
     protected final Optional<Area> ownArea() {
         return area;
     }
 
-    /** @return the part that is calculated */
+    /** Returns the part that is calculated. */
     protected final Area area() {
         return area.orElseGet(() -> Area.all(before()));
     }
@@ -166,7 +166,7 @@ public abstract class StepOperation implements Operation {
         return area.isEmpty() || area.get().contains(pixel.row(), pixel.column());
     }
 
-    /** @return the result, worked out pixel by pixel; for what cannot be had faster */
+    /** Returns the result, calculated pixel by pixel; for what cannot be had faster. */
     protected final Image oneByOne(Progress progress) {
         Value[] values = new Value[frame.count()];
         for (int n = 0; n < values.length; n++) {
@@ -179,9 +179,10 @@ public abstract class StepOperation implements Operation {
     }
 
     /**
+     * Returns the result, where every value becomes a level; rows on all cores.
+     *
      * @param row the values of a row before rounding, by its number
      * @param scale the size of the numbers around them
-     * @return the result, where every value becomes a level; rows on all cores
      */
     protected final Image rowByRow(IntFunction<double[]> row, double scale, Progress progress) {
         LevelRaster raster = new LevelRaster(frame.rows(), frame.columns(), frame.maximumLevel());
@@ -261,7 +262,7 @@ public abstract class StepOperation implements Operation {
         return Optional.of(new Seeing(asIs, other));
     }
 
-    /** @return the same step with other values read, for a person who read them or left some of them out */
+    /** Returns the same step with other values read, for a user who read them or left some of them out. */
     protected final Explained seeing(Sight sight) {
         return new Seeing(sight, finish);
     }

@@ -39,49 +39,49 @@ public interface StepType extends Keyed {
     /** The key {@code channels}, which belongs to color images; left out, red, green and blue are worked on. */
     ChannelsParameter CHANNELS = new ChannelsParameter("channels", "Channels", false);
 
-    /** @return its name for people */
+    /** Returns its name for people. */
     String title();
 
-    /** @return what it does, in one sentence */
+    /** Returns what it does, in one sentence. */
     String sentence();
 
-    /** @return its formula for people with these values of its keys, all that are required among them: {@code s = r + amount} */
+    /** Returns its formula for people with these values of its keys, all that are required among them: {@code s = r + amount}. */
     String formula(Arguments arguments);
 
-    /** @return the same in a few words, for a narrow place */
+    /** Returns the same in a few words, for a narrow place. */
     default String shortFormula(Arguments arguments) {
         return formula(arguments);
     }
 
-    /** @return which keys it has beside its own */
+    /** Returns which keys it has beside its own. */
     default Set<Common> common() {
         return Common.ALL;
     }
 
-    /** @return the key {@code rounding} of this kind */
+    /** Returns the key {@code rounding} of this kind. */
     default ChoiceParameter roundingParameter() {
         return ROUNDING;
     }
 
-    /** @return the key {@code overflow} of this kind */
+    /** Returns the key {@code overflow} of this kind. */
     default ChoiceParameter overflowParameter() {
         return OVERFLOW;
     }
 
-    /** @return how a step with these arguments rounds */
+    /** Returns how a step with these arguments rounds. */
     default Rounding rounding(Arguments arguments) {
         return common().contains(Common.ROUNDING) ? Rounding.named(arguments.get(roundingParameter()).word()) : Rounding.NONE;
     }
 
-    /** @return what a step with these arguments does with values outside 0–M */
+    /** Returns what a step with these arguments does with values outside 0–M. */
     default Overflow overflow(Arguments arguments) {
         return common().contains(Common.OVERFLOW) ? Overflow.named(arguments.get(overflowParameter()).word()) : Overflow.KEEP;
     }
 
-    /** @return its own keys, in the order of its line */
+    /** Returns its own keys, in the order of its line. */
     List<Parameter<?>> ownParameters();
 
-    /** @return all keys, those that it has in common with others last */
+    /** Returns all keys, those that it has in common with others last. */
     @Override
     default List<Parameter<?>> parameters() {
         List<Parameter<?>> all = new ArrayList<>(ownParameters());
@@ -100,7 +100,7 @@ public interface StepType extends Keyed {
         return all;
     }
 
-    /** @return a step to begin with when a person adds this kind: required keys with values that change little */
+    /** Returns a step to begin with when a user adds this kind: required keys with values that change little. */
     default Step starter(int maximumLevel) {
         return new Step(this, Arguments.NONE);
     }
@@ -110,7 +110,7 @@ public interface StepType extends Keyed {
         return starter(frame.maximumLevel());
     }
 
-    /** @return the same where a rectangle is marked on what the step is applied to, for a kind that takes a rectangle */
+    /** Returns the same where a rectangle is marked on what the step is applied to, for a kind that takes a rectangle. */
     default Step starter(int maximumLevel, Area marked) {
         return starter(maximumLevel);
     }
@@ -124,37 +124,37 @@ public interface StepType extends Keyed {
     default void validate(Arguments arguments) {
     }
 
-    /** @return those of its keys that are limits for levels: a level is compared with them */
+    /** Returns those of its keys that are limits for levels: a level is compared with them. */
     default List<? extends Parameter<?>> limits() {
         return List.of();
     }
 
-    /** @return a step of a more general kind that does the same; empty where there is none */
+    /** Returns a step of a more general kind that does the same; empty where there is none. */
     default Optional<Step> spelledOut(Step step) {
         return Optional.empty();
     }
 
-    /** @return what a person should know who waits for it on something so large; empty where nobody waits long */
+    /** Returns what a user should know who waits for it on something so large; empty where nobody waits long. */
     default Optional<String> patience(Frame before) {
         return Optional.empty();
     }
 
-    /** @return whether it can be applied to results of this kind: an image or a color image, unless it says something else */
+    /** Returns whether it can be applied to results of this kind: an image or a color image, unless it says something else. */
     default boolean takes(Result before) {
         return !(before instanceof Spectrum);
     }
 
-    /** @return the slips that belong to steps of this kind, beside those that every step can have */
+    /** Returns the slips that belong to steps of this kind, beside those that every step can have. */
     default List<Slip> slips() {
         return List.of();
     }
 
-    /** @return frames that the result would have for somebody who mixes up the size and the last pixel of a rectangle in its keys */
+    /** Returns frames that the result would have for a user who mixes up the size and the last pixel of a rectangle in its keys. */
     default Stream<Frame> misread(Operation right) {
         return Stream.empty();
     }
 
-    /** @return whether what becomes of a level depends on the image as a whole: its counts, its smallest and largest value */
+    /** Returns whether what becomes of a level depends on the image as a whole: its counts, its smallest and largest value. */
     default boolean dependsOnCounts() {
         return false;
     }
@@ -169,23 +169,25 @@ public interface StepType extends Keyed {
     }
 
     /**
+     * Returns what the step is on that channel of a color image; the same for all, but where numbers are drawn.
+     *
      * @param step of this type
      * @param place of a channel: red 0, green 1, blue 2, alpha 3
-     * @return what the step is on that channel of a color image; the same for all, but where numbers are drawn
      */
     default Step onChannel(Step step, int place) {
         return step;
     }
 
-    /** @return those of its keys that name another result; see {@link Reference} */
+    /** Returns those of its keys that name another result; see {@link Reference}. */
     default List<ReferenceParameter> references() {
         return List.of();
     }
 
     /**
+     * Returns what would bring both images to a size with which the step can be applied; none where sizes are no hindrance.
+     *
      * @param step of this type
      * @param inputs what it is applied to
-     * @return what would bring both images to a size with which the step can be applied; none where sizes are no hindrance
      * @throws pixeron.PixeronException if there is no other image by the name that the step gives
      */
     default List<Mend> mends(Step step, Inputs inputs) {
@@ -193,9 +195,10 @@ public interface StepType extends Keyed {
     }
 
     /**
+     * Returns what of it is taken hold of on the sheets.
+     *
      * @param step of this type
      * @param inputs what it is applied to
-     * @return what of it is taken hold of on the sheets
      * @throws pixeron.PixeronException if there is no other image by the name that the step gives
      */
     default List<Grip> grips(Step step, Inputs inputs) {
@@ -204,20 +207,21 @@ public interface StepType extends Keyed {
                 Piece.of(area), true, piece -> step.with(AREA, piece.within(before))))).orElse(List.of());
     }
 
-    /** @return the kinds of tables by which it is worked out */
+    /** Returns the kinds of tables by which it is calculated. */
     default List<TableKind> tables() {
         return List.of();
     }
 
-    /** @return what is done where somebody takes this operation for its opposite; empty where it has none */
+    /** Returns what is done where a user takes this operation for its opposite; empty where it has none. */
     default Optional<Opposite> opposite(Step step) {
         return Optional.empty();
     }
 
     /**
+     * Returns the step bound to that.
+     *
      * @param step of this type
      * @param inputs what it is applied to
-     * @return the step bound to that
      * @throws pixeron.PixeronException if the step cannot be applied to this
      */
     Operation bind(Step step, Inputs inputs);

@@ -11,7 +11,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * The wave that a coefficient of a spectrum and its mate stand for.
+ * The wave that a coefficient of a spectrum and its conjugate represent.
  *
  * @param frame of the image
  * @param frequency of the coefficient
@@ -27,27 +27,27 @@ public record Wave(Frame frame, Frequency frequency, Value magnitude, Value phas
     private static final int LARGEST_PICTURE = 96;
     private static final double HALF_WHITE = 127.5;
 
-    /** @return the place of the coefficient */
+    /** Returns the place of the coefficient. */
     public Pixel place() {
         return Spectrum.place(frame, frequency.u(), frequency.v());
     }
 
-    /** @return the place of its mate; its own where it has none */
+    /** Returns the place of its conjugate; its own where it has none. */
     public Pixel mate() {
         return Spectrum.mate(frame, place());
     }
 
-    /** @return whether the coefficient is its own mate */
+    /** Returns whether the coefficient is its own conjugate. */
     public boolean isAlone() {
         return mate().equals(place());
     }
 
-    /** @return how many rows one turn takes; empty where nothing changes from row to row */
+    /** Returns how many rows one turn takes; empty where nothing changes from row to row. */
     public Optional<Rational> periodRows() {
         return period(frame.rows(), frequency.u());
     }
 
-    /** @return how many columns one turn takes; empty where nothing changes from column to column */
+    /** Returns how many columns one turn takes; empty where nothing changes from column to column. */
     public Optional<Rational> periodColumns() {
         return period(frame.columns(), frequency.v());
     }
@@ -56,13 +56,13 @@ public record Wave(Frame frame, Frequency frequency, Value magnitude, Value phas
         return frequency == 0 ? Optional.empty() : Optional.of(Rational.of(length, Math.abs(frequency)));
     }
 
-    /** @return across which the wave runs, in [0, 180) degrees: 0 from column to column, 90 from row to row */
+    /** Returns across which the wave runs, in [0, 180) degrees: 0 from column to column, 90 from row to row. */
     public Value angle() {
         double degrees = Math.toDegrees(Math.atan2(frequency.u(), frequency.v()));
         return Approximate.snapped(degrees < 0 ? degrees + STRAIGHT : degrees >= STRAIGHT ? degrees - STRAIGHT : degrees, 1);
     }
 
-    /** @return what {@link #picture} shows of the image: all of it, or a corner with a few turns */
+    /** Returns what {@link #picture} shows of the image: all of it, or a corner with a few turns. */
     public Frame part() {
         return new Frame(seen(frame.rows(), frequency.u()), seen(frame.columns(), frequency.v()), Image.BYTE_MAXIMUM);
     }
@@ -71,7 +71,7 @@ public record Wave(Frame frame, Frequency frequency, Value magnitude, Value phas
         return Math.abs(frequency) <= MOST_TURNS ? length : Math.max(1, (int) Math.ceil(MOST_TURNS * (double) length / Math.abs(frequency)));
     }
 
-    /** @return the wave alone, from black to white, in at most 96 × 96 pixels; gray where its magnitude is 0 */
+    /** Returns the wave alone, from black to white, in at most 96 × 96 pixels; gray where its magnitude is 0. */
     public Image picture() {
         Frame part = part();
         int every = (Math.max(part.rows(), part.columns()) + LARGEST_PICTURE - 1) / LARGEST_PICTURE;

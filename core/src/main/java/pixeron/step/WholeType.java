@@ -9,9 +9,10 @@ import pixeron.PixeronException;
 public interface WholeType extends StepType {
 
     /**
+     * Returns the step bound to that.
+     *
      * @param step of this type
      * @param inputs what it is applied to, of any kind
-     * @return the step bound to that
      * @throws PixeronException if it cannot be applied to this
      */
     Bound whole(Step step, Inputs inputs);

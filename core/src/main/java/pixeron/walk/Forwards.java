@@ -42,7 +42,7 @@ public final class Forwards implements Mistake {
         this.writers = writers;
     }
 
-    /** @return the mistake; empty for a step whose result has a whole place for every pixel */
+    /** Returns the mistake; empty for a step whose result has a whole place for every pixel. */
     static Optional<Forwards> of(Operation operation, Progress progress) {
         return operation.forward().map(forward -> of(operation, forward, progress));
     }
@@ -83,7 +83,7 @@ public final class Forwards implements Mistake {
         return writers[image.offset(pixel)] != NONE;
     }
 
-    /** @return how many places of the result nothing is written to */
+    /** Returns how many places of the result nothing is written to. */
     public int holes() {
         return (int) Arrays.stream(writers).filter(writer -> writer == NONE).count();
     }

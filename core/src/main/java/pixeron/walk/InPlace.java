@@ -34,9 +34,10 @@ public final class InPlace implements Mistake {
     }
 
     /**
+     * Returns the mistake; empty for a step that reads no pixel but its own, or whose result has another size.
+     *
      * @param visits in which order the pixels are written
-     * @param progress told how far it is
-     * @return the mistake; empty for a step that reads no pixel but its own, or whose result has another size
+     * @param progress receives the progress
      */
     public static Optional<InPlace> of(Operation operation, Visits visits, Progress progress) {
         Image before = operation.before();
@@ -79,7 +80,7 @@ public final class InPlace implements Mistake {
         return order.heads();
     }
 
-    /** What stood in the image when a pixel's turn came: written before it, or not yet. */
+    /** What was in the image when a pixel's turn came: written before it, or not yet. */
     private Explained at(Pixel pixel) {
         int now = visits.place(pixel);
         Function<Pixel, Value> read = other -> visits.place(other) < now ? image.value(other)

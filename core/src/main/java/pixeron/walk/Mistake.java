@@ -8,7 +8,7 @@ import pixeron.step.Explained;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
 
-/** A mistake of the loop, not of the step: all values are worked out, in the wrong order or the wrong way round. It is shown on purpose. */
+/** A mistake of the loop, not of the step: all values are calculated, in the wrong order or the wrong way round. It is shown on purpose. */
 public sealed interface Mistake extends Explained permits InPlace, Forwards {
 
     /** Which mistake belongs to a step. */
@@ -32,40 +32,41 @@ public sealed interface Mistake extends Explained permits InPlace, Forwards {
             return title;
         }
 
-        /** @return what is shown by it, as an invitation */
+        /** Returns what is shown by it, as an invitation. */
         public String sentence() {
             return sentence;
         }
 
-        /** @return what happens then */
+        /** Returns what happens then. */
         public String consequence() {
             return consequence;
         }
 
-        /** @return the mistake that can be made in the loops of a step; empty for a step that reads no pixel but its own */
+        /** Returns the mistake that can be made in the loops of a step; empty for a step that reads no pixel but its own. */
         public static Optional<Kind> of(Operation operation) {
             return operation.forward().isPresent() ? Optional.of(FORWARDS)
                     : operation.reading(operation.before()::value).map(reading -> IN_PLACE);
         }
 
         /**
+         * Returns the mistake, made; empty where it cannot be made in that step.
+         *
          * @param visits in which order the pixels are written, where it is not the loop that is wrong
-         * @return the mistake, made; empty where it cannot be made in that step
          */
         public Optional<? extends Mistake> made(Operation operation, Visits visits, Progress progress) {
             return this == FORWARDS ? Forwards.of(operation, progress) : InPlace.of(operation, visits, progress);
         }
     }
 
-    /** @return which mistake it is */
+    /** Returns which mistake it is. */
     Kind kind();
 
-    /** @return what is there when all is written */
+    /** Returns what is there when all is written. */
     Image image();
 
-    /** @return whether a pixel of the result is written at all */
+    /** Returns whether a pixel of the result is written at all. */
     boolean isWritten(Pixel pixel);
 
-    /** @return the heads of the loops */
+    /** Returns the heads of the loops. */
     List<String> heads(Visits visits);
 }

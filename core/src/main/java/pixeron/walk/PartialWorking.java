@@ -19,9 +19,10 @@ public final class PartialWorking {
     }
 
     /**
+     * Returns the lines that are seen.
+     *
      * @param taken how many cells of the window were taken so far
      * @param why said in the place of what is covered
-     * @return the lines that are seen
      */
     public static List<Line> lines(Working working, int taken, String why) {
         int end = working.lines().size();

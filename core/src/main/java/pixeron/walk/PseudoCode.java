@@ -39,14 +39,15 @@ public record PseudoCode(List<Loop.Row> lines, int heads, List<Moment> moments, 
     }
 
     /**
+     * Returns the line that was done last; the last head when none was.
+     *
      * @param done how many moments are done; beyond the last all
-     * @return the line that was done last; the last head when none was
      */
     public int line(int done) {
         return done == 0 ? heads - 1 : moments.get(Math.min(done, moments.size()) - 1).row();
     }
 
-    /** @return what the variables hold then, i and j first */
+    /** Returns what the variables hold then, i and j first. */
     public List<Moment.Variable> variables(int done) {
         List<Moment.Variable> all = new ArrayList<>(List.of(
                 new Moment.Variable("i", Integer.toString(pixel.row())),
@@ -57,7 +58,7 @@ public record PseudoCode(List<Loop.Row> lines, int heads, List<Moment> moments, 
         return all;
     }
 
-    /** @return how many cells of the window were taken then */
+    /** Returns how many cells of the window were taken then. */
     public int cells(int done) {
         return done == 0 ? 0 : moments.get(Math.min(done, moments.size()) - 1).cells();
     }

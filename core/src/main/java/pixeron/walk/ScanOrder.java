@@ -21,27 +21,29 @@ public enum ScanOrder {
     }
 
     /**
-     * @param place 0 … image.count() − 1
-     * @return the pixel that is visited there
+     * Returns the pixel that is visited there.
+     *
+     * @param place 0 to image.count() − 1
      */
     public Pixel pixel(Image image, int place) {
         return pixel(image.rows(), image.columns(), place);
     }
 
     /**
-     * @param place 0 … rows·columns − 1
-     * @return the pixel that is visited there
+     * Returns the pixel that is visited there.
+     *
+     * @param place 0 to rows·columns − 1
      */
     public Pixel pixel(int rows, int columns, int place) {
         return this == ROWS ? new Pixel(place / columns, place % columns) : new Pixel(place % rows, place / rows);
     }
 
-    /** @return when the pixel is visited, 0 … rows·columns − 1 */
+    /** Returns when the pixel is visited, 0 … rows·columns − 1. */
     public int place(int rows, int columns, Pixel pixel) {
         return this == ROWS ? pixel.row() * columns + pixel.column() : pixel.column() * rows + pixel.row();
     }
 
-    /** @return when the pixel is visited, 0 … image.count() − 1 */
+    /** Returns when the pixel is visited, 0 … image.count() − 1. */
     public int place(Image image, Pixel pixel) {
         return place(image.rows(), image.columns(), pixel);
     }

@@ -1,7 +1,7 @@
 package pixeron.walk;
 
 /**
- * How often a person who guessed first was right.
+ * How often a user who guessed first was right.
  *
  * @param right guesses that agreed
  * @param wrong guesses that did not
@@ -11,7 +11,7 @@ public record Score(int right, int wrong) {
     /** Nothing was guessed yet. */
     public static final Score NONE = new Score(0, 0);
 
-    /** @return this with one guess more */
+    /** Returns this with one guess more. */
     public Score with(boolean isRight) {
         return isRight ? new Score(right + 1, wrong) : new Score(right, wrong + 1);
     }

@@ -28,8 +28,9 @@ public final class Tally {
     }
 
     /**
+     * Returns a tally in which nothing has been counted yet.
+     *
      * @param image a level image
-     * @return a tally in which nothing has been counted yet
      * @throws PixeronException if image is open
      */
     public static Tally start(Image image, ScanOrder order) {
@@ -40,8 +41,9 @@ public final class Tally {
     }
 
     /**
+     * Returns the tally there.
+     *
      * @param place number of pixels that are counted, 0 … image.count(); places beyond are taken as the nearer end
-     * @return the tally there
      */
     public Tally at(int place) {
         int wanted = Math.max(0, Math.min(image.count(), place));
@@ -67,12 +69,12 @@ public final class Tally {
         return order;
     }
 
-    /** @return the number of pixels that are counted */
+    /** Returns the number of pixels that are counted. */
     public int visited() {
         return visited;
     }
 
-    /** @return the pixel that was counted last; empty at the start */
+    /** Returns the pixel that was counted last; empty at the start. */
     public Optional<Pixel> pixel() {
         return visited == 0 ? Optional.empty() : Optional.of(order.pixel(image, visited - 1));
     }
@@ -82,7 +84,7 @@ public final class Tally {
         return Histogram.ofCounts(counts);
     }
 
-    /** @return how often a level 0 … M has been counted so far */
+    /** Returns how often a level 0–M has been counted so far. */
     public int count(int level) {
         return counts[level];
     }

@@ -33,14 +33,15 @@ public final class Visits {
         this.others = others;
     }
 
-    /** @return the visits of an image with so many rows and columns */
+    /** Returns the visits of an image with so many rows and columns. */
     public static Visits of(ScanOrder order, int rows, int columns) {
         return new Visits(rows, columns, Optional.of(order), List.of(), null);
     }
 
     /**
+     * Returns the visits along it.
+     *
      * @param path pixels in order; those outside the image and those that come again are left out
-     * @return the visits along it
      */
     public static Visits along(List<Pixel> path, int rows, int columns) {
         Set<Pixel> kept = new LinkedHashSet<>();
@@ -61,18 +62,18 @@ public final class Visits {
         return new Visits(rows, columns, Optional.empty(), new ArrayList<>(kept), places, others);
     }
 
-    /** @return these for an image of another size */
+    /** Returns these for an image of another size. */
     public Visits sized(int newRows, int newColumns) {
         return rows == newRows && columns == newColumns ? this
                 : order.map(way -> of(way, newRows, newColumns)).orElseGet(() -> along(path, newRows, newColumns));
     }
 
-    /** @return rows or columns; empty along a path */
+    /** Returns rows or columns; empty along a path. */
     public Optional<ScanOrder> order() {
         return order;
     }
 
-    /** @return the path of one's own; empty for rows and columns */
+    /** Returns the path of one's own; empty for rows and columns. */
     public List<Pixel> path() {
         return List.copyOf(path);
     }
@@ -85,12 +86,12 @@ public final class Visits {
         return columns;
     }
 
-    /** @return the number of visits, one for each pixel */
+    /** Returns the number of visits, one for each pixel. */
     public int count() {
         return rows * columns;
     }
 
-    /** @param place 0 … count() − 1 */
+    /** @param place 0 to count() − 1 */
     public Pixel pixel(int place) {
         if (order.isPresent()) {
             return order.get().pixel(rows, columns, place);
@@ -99,13 +100,13 @@ public final class Visits {
         return offset < 0 ? path.get(place) : new Pixel(others[offset] / columns, others[offset] % columns);
     }
 
-    /** @return when the pixel is visited, 0 … count() − 1 */
+    /** Returns when the pixel is visited, 0 … count() − 1. */
     public int place(Pixel pixel) {
         return places != null ? places[pixel.row() * columns + pixel.column()]
                 : order.orElseThrow().place(rows, columns, pixel);
     }
 
-    /** @return where the line after that of a place begins: the next row or column, or what follows the path; count() behind the last */
+    /** Returns where the line after that of a place begins: the next row or column, or what follows the path; count() behind the last. */
     public int nextLine(int place) {
         if (order.isEmpty() && place < path.size()) {
             return path.size();
@@ -123,7 +124,7 @@ public final class Visits {
         return isDown ? pixel(place).column() : pixel(place).row();
     }
 
-    /** @return the heads of the loops that visit the pixels in this order */
+    /** Returns the heads of the loops that visit the pixels in this order. */
     public List<String> heads() {
         String down = "for each row i from 0 to " + (rows - 1);
         String across = "for each column j from 0 to " + (columns - 1);

@@ -15,28 +15,28 @@ public record Walk(Visits visits, int place, int moment) {
     /** Everything is done for the pixel. */
     public static final int ALL = Integer.MAX_VALUE;
 
-    /** @return a walk on which nothing is written yet */
+    /** Returns a walk on which nothing is written yet. */
     public static Walk start(Visits visits) {
         return new Walk(visits, 0, 0);
     }
 
-    /** @return the pixel that it is now */
+    /** Returns the pixel that it is now. */
     public Pixel current() {
         return visits.pixel(place);
     }
 
-    /** @return whether the value of the current pixel is written */
+    /** Returns whether the value of the current pixel is written. */
     public boolean isWritten() {
         return moment == ALL;
     }
 
-    /** @return whether the value of a pixel is written */
+    /** Returns whether the value of a pixel is written. */
     public boolean isWritten(Pixel pixel) {
         int visited = visits.place(pixel);
         return visited < place || visited == place && isWritten();
     }
 
-    /** @return the number of pixels that are written, 0 … visits.count() */
+    /** Returns the number of pixels that are written, 0 … visits.count(). */
     public int written() {
         return place + (isWritten() ? 1 : 0);
     }
@@ -46,37 +46,39 @@ public record Walk(Visits visits, int place, int moment) {
     }
 
     /**
+     * Returns the walk when so many are written, the last of them the current one.
+     *
      * @param count a number of pixels; beyond both ends the nearer end is taken
-     * @return the walk when so many are written, the last of them the current one
      */
     public Walk at(int count) {
         int wanted = Math.max(0, Math.min(visits.count(), count));
         return wanted == 0 ? start(visits) : new Walk(visits, wanted - 1, ALL);
     }
 
-    /** @return one pixel more written */
+    /** Returns one pixel more written. */
     public Walk forward() {
         return at(written() + 1);
     }
 
-    /** @return one pixel less written */
+    /** Returns one pixel less written. */
     public Walk back() {
         return at(isWritten() || moment == 0 ? written() - 1 : written());
     }
 
-    /** @return everything up to the pixel written, and it as well */
+    /** Returns everything up to the pixel written, and it as well. */
     public Walk to(Pixel pixel) {
         return at(visits.place(pixel) + 1);
     }
 
-    /** @return everything written before the next row or column begins */
+    /** Returns everything written before the next row or column begins. */
     public Walk toNextLine() {
         return at(isAtEnd() ? visits.count() : visits.nextLine(Math.min(written(), visits.count() - 1)));
     }
 
     /**
+     * Returns one line more done; behind the last the next pixel begins.
+     *
      * @param moments how many lines are done for the current pixel in all
-     * @return one line more done; behind the last the next pixel begins
      */
     public Walk oneMoment(int moments) {
         if (isWritten()) {
@@ -85,7 +87,7 @@ public record Walk(Visits visits, int place, int moment) {
         return new Walk(visits, place, moment + 1 >= moments ? ALL : moment + 1);
     }
 
-    /** @return the walk before the next pixel's first line; at the end this */
+    /** Returns the walk before the next pixel's first line; at the end this. */
     public Walk next() {
         return place + 1 < visits.count() ? new Walk(visits, place + 1, 0) : this;
     }

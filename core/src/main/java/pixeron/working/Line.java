@@ -11,7 +11,7 @@ import pixeron.number.Value;
  * @param label the short word in front: formula, this pixel, round, overflow; empty on a line that goes on
  * @param runs the line itself
  * @param isCells whether the runs, but for notes, are cells of a grid: a row of a window. Such lines follow each other
- * @param arrived the number that the line arrives at, where a person could write it by hand on the way to the result
+ * @param arrived the number that the line arrives at, where a user could write it by hand on the way to the result
  */
 public record Line(String label, List<Run> runs, boolean isCells, Optional<Arrived> arrived) {
 
@@ -38,7 +38,7 @@ public record Line(String label, List<Run> runs, boolean isCells, Optional<Arriv
         this(label, runs, false);
     }
 
-    /** @return this as the line that arrives at a number */
+    /** Returns this as the line that arrives at a number. */
     public Line arriving(String name, Value value) {
         return new Line(label, runs, isCells, Optional.of(new Arrived(name, value)));
     }
@@ -47,7 +47,7 @@ public record Line(String label, List<Run> runs, boolean isCells, Optional<Arriv
         return new Line(label, List.of(runs));
     }
 
-    /** @return the line without its label */
+    /** Returns the line without its label. */
     public String text() {
         return runs.stream().map(Run::text).collect(Collectors.joining());
     }

@@ -10,7 +10,7 @@ import java.util.List;
 public record Loop(List<Row> rows) {
 
     /**
-     * @param depth how many loops it stands in, from 0
+     * @param depth how many loops it is in, from 0
      * @param text what is done: {@code sum ← sum + w × before[i+a][j+b]}
      */
     public record Row(int depth, String text) {

@@ -4,7 +4,7 @@ package pixeron.working;
  * A stretch of a working line that has one role.
  *
  * @param text as it is read, with typographic signs (− × ÷ →)
- * @param role what it stands for
+ * @param role what it represents
  * @param origin for a cell of a grid how it came about, such as 2 × 137, or where it comes from; else empty
  */
 public record Run(String text, Role role, String origin) {
@@ -30,7 +30,7 @@ public record Run(String text, Role role, String origin) {
         return new Run(text, Role.NOTE);
     }
 
-    /** @return this as a cell that says how it came about */
+    /** Returns this as a cell that says how it came about. */
     public Run from(String where) {
         return new Run(text, role, where);
     }

@@ -26,7 +26,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
 
     /** The key of the row of sums. */
     public static final String SUM = "sum";
-    /** What stands behind the name of a column where its cell in the row above is meant. */
+    /** What is behind the name of a column where its cell in the row above is meant. */
     private static final String ABOVE = "Above";
     private static final String ONLY_ROW = "1";
 
@@ -34,20 +34,21 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
     public interface Rule {
 
         /**
+         * Returns the value of the cell.
+         *
          * @param cells gives the cell of a column in the same row; with "Above" behind its name, that in the row above,
          *     0 in the first row
-         * @return the value of the cell
          */
         Value apply(Function<String, Value> cells);
 
-        /** @return what is worked out, and the lines with the numbers put in */
+        /** Returns what is calculated, and the lines with the numbers put in. */
         List<Line> explain(String column, Function<String, Value> cells);
 
-        /** @return the names that it asks for */
+        /** Returns the names that it asks for. */
         Set<String> inputs();
     }
 
-    /** The cells of a table, perhaps a person's own. */
+    /** The cells of a table, perhaps a user's own. */
     @FunctionalInterface
     public interface Cells {
         Value value(int row, String column);
@@ -91,7 +92,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         this(kind, columns, rows, new Sense(Map.of(), Set.of(), 1, Map.of(), Optional.empty()));
     }
 
-    /** @return its name in written results */
+    /** Returns its name in written results. */
     public String name() {
         return kind.name();
     }
@@ -112,46 +113,47 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         return new Table(kind, columns, rows, other);
     }
 
-    /** @return this with rules */
+    /** Returns this with rules. */
     public Table withRules(Map<String, Rule> all) {
         return with(new Sense(all, sense.summed, sense.keys, sense.origins, sense.conclusion));
     }
 
-    /** @return this with sums below some columns */
+    /** Returns this with sums below some columns. */
     public Table withSums(String... names) {
         return with(new Sense(sense.rules, Set.of(names), sense.keys, sense.origins, sense.conclusion));
     }
 
-    /** @return this with what comes of it */
+    /** Returns this with what comes of it. */
     public Table concluding(String constant, Function<Cells, Value> value) {
         return with(new Sense(sense.rules, sense.summed, sense.keys, sense.origins, Optional.of(new Conclusion(constant, value))));
     }
 
-    /** @return this as a table of one row without a key */
+    /** Returns this as a table of one row without a key. */
     public Table unkeyed() {
         return with(new Sense(sense.rules, sense.summed, 0, sense.origins, sense.conclusion));
     }
 
-    /** @return this with several first columns that say together which row it is */
+    /** Returns this with several first columns that say together which row it is. */
     public Table keyedBy(int columnCount) {
         return with(new Sense(sense.rules, sense.summed, columnCount, sense.origins, sense.conclusion));
     }
 
     /**
+     * Returns this with that said.
+     *
      * @param column one that comes from the image
      * @param lines how the cell of a row comes from there
-     * @return this with that said
      */
     public Table coming(String column, IntFunction<List<Line>> lines) {
         return with(new Sense(sense.rules, sense.summed, sense.keys, Map.of(column, lines), sense.conclusion));
     }
 
-    /** @return how many of the first columns say which row it is */
+    /** Returns how many of the first columns say which row it is. */
     public int keys() {
         return sense.keys;
     }
 
-    /** @return this without a column */
+    /** Returns this without a column. */
     public Table without(String column) {
         int at = columns.indexOf(column);
         if (at < 0) {
@@ -166,23 +168,23 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         }).toList(), sense);
     }
 
-    /** @return a row for people, such as k = 3 */
+    /** Returns a row for people, such as k = 3. */
     public String rowName(int row) {
         return row == rows.size() ? "the row of sums" : isKeyed() ? IntStream.range(0, keys()).mapToObj(n -> columns.get(n) + " = "
                 + Decimals.exact(rows.get(row).get(n))).collect(Collectors.joining(", ")) : "the row";
     }
 
-    /** @return what names a row: its key cells, or {@link #SUM} for the row behind the last */
+    /** Returns what names a row: its key cells, or {@link #SUM} for the row behind the last. */
     public String key(int row) {
         return row == rows.size() ? SUM : isKeyed() ? key(rows.get(row).subList(0, keys()).stream().map(Decimals::exact).toList()) : ONLY_ROW;
     }
 
-    /** @return the key of a row with these key cells */
+    /** Returns the key of a row with these key cells. */
     public static String key(List<String> cells) {
         return String.join(" ", cells);
     }
 
-    /** @return the row with this key, the number of rows for {@link #SUM}; −1 when there is none */
+    /** Returns the row with this key, the number of rows for {@link #SUM}; −1 when there is none. */
     public int row(String key) {
         if (key.equals(SUM) && !summed().isEmpty()) {
             return rows.size();
@@ -195,7 +197,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         return -1;
     }
 
-    /** @return the value of a cell; in the row behind the last the sum of its column; empty where it is blank */
+    /** Returns the value of a cell; in the row behind the last the sum of its column; empty where it is blank. */
     public Optional<Value> value(int row, String column) {
         int at = columns.indexOf(column);
         if (row < rows.size()) {
@@ -204,25 +206,26 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         return summed().contains(column) ? Optional.of(Value.sum(rows.stream().map(cells -> cells.get(at)).toList())) : Optional.empty();
     }
 
-    /** @return whether a person can fill the column: every one but the keys */
+    /** Returns whether a user can fill the column: every one but the keys. */
     public boolean isFillable(String column) {
         return columns.indexOf(column) >= keys();
     }
 
     /**
+     * Returns the column that is meant.
+     *
      * @param name what a rule asks for in a row
-     * @return the column that is meant
      */
     public static String column(String name) {
         return name.endsWith(ABOVE) ? name.substring(0, name.length() - ABOVE.length()) : name;
     }
 
-    /** @return the row that a rule in a row means with a name; −1 above the first */
+    /** Returns the row that a rule in a row means with a name; −1 above the first. */
     public static int row(String name, int row) {
         return name.endsWith(ABOVE) ? row - 1 : row;
     }
 
-    /** @return how a cell is worked out; empty where it comes from the image, and it is not said how */
+    /** Returns how a cell is calculated; empty where it comes from the image, and it is not said how. */
     public List<Line> explain(int row, String column) {
         if (row < rows.size() && sense.origins.containsKey(column)) {
             return sense.origins.get(column).apply(row);

@@ -17,22 +17,22 @@ public record TableKind(String name, String title, Map<String, String> columns, 
         columns = Map.copyOf(columns);
     }
 
-    /** @return a kind whose columns are called as in written results */
+    /** Returns a kind whose columns are called as in written results. */
     public static TableKind of(String name, String title) {
         return new TableKind(name, title, Map.of(), Optional.empty());
     }
 
-    /** @return this with names of columns for people */
+    /** Returns this with names of columns for people. */
     public TableKind with(Map<String, String> words) {
         return new TableKind(name, title, words, plotted);
     }
 
-    /** @return this with a column that is worth a plot */
+    /** Returns this with a column that is worth a plot. */
     public TableKind plotting(String column) {
         return new TableKind(name, title, columns, Optional.of(column));
     }
 
-    /** @return a column's name for people */
+    /** Returns a column's name for people. */
     public String column(String column) {
         return columns.getOrDefault(column, column);
     }

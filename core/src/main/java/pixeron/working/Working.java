@@ -6,7 +6,7 @@ import pixeron.number.Value;
 /**
  * The arithmetic that leads to one value, line by line.
  *
- * @param title what is worked out: {@code stretch, row 2, column 5}
+ * @param title what is calculated: {@code stretch, row 2, column 5}
  * @param lines the lines in reading order
  * @param exact the value before rounding and overflow
  * @param result the value that is written
@@ -17,7 +17,7 @@ public record Working(String title, List<Line> lines, Value exact, Value result)
         lines = List.copyOf(lines);
     }
 
-    /** @return the first line that is not the same in another working, counted from 0; the number of lines where none is */
+    /** Returns the first line that is not the same in another working, counted from 0; the number of lines where none is. */
     public int partsAt(Working other) {
         int n = 0;
         while (n < lines.size() && n < other.lines.size() && lines.get(n).label().equals(other.lines.get(n).label())

@@ -23,12 +23,12 @@ public final class WorkingText {
     private WorkingText() {
     }
 
-    /** @return labels in a left column, one line each, ending with a newline */
+    /** Returns labels in a left column, one line each, ending with a newline. */
     public static String plain(Working working) {
         return plain(working.title(), working.lines());
     }
 
-    /** @return the same for lines that lead to no single value */
+    /** Returns the same for lines that lead to no single value. */
     public static String plain(String title, List<Line> lines) {
         int width = lines.stream().mapToInt(line -> line.label().length()).max().orElse(0);
         return title + "\n" + lines.stream()
@@ -36,12 +36,12 @@ public final class WorkingText {
                 .collect(Collectors.joining());
     }
 
-    /** @return an {@code array} environment for a formula in a LaTeX document, ending with a newline */
+    /** Returns an {@code array} environment for a formula in a LaTeX document, ending with a newline. */
     public static String latex(Working working) {
         return latex(working.lines());
     }
 
-    /** @return the same for lines that lead to no single value */
+    /** Returns the same for lines that lead to no single value. */
     public static String latex(List<Line> lines) {
         return "\\[\n\\begin{array}{ll}\n" + lines.stream()
                 .map(line -> "\\text{" + escaped(line.label()) + "} & "
@@ -89,12 +89,12 @@ public final class WorkingText {
         }).collect(Collectors.joining());
     }
 
-    /** @return a table with class names {@code before}, {@code after} and {@code note} for the roles */
+    /** Returns a table with class names {@code before}, {@code after} and {@code note} for the roles. */
     public static String html(Working working) {
         return html(working.title(), working.lines());
     }
 
-    /** @return the same for lines that lead to no single value */
+    /** Returns the same for lines that lead to no single value. */
     public static String html(String title, List<Line> lines) {
         return "<table class=\"working\">\n<caption>" + markup(title) + "</caption>\n"
                 + lines.stream()

@@ -47,7 +47,7 @@ class ByHandLawsTest {
             operation = step.bind(before);
         }
 
-        /** Every other cell as somebody with a slip would have written it. */
+        /** Every other cell as a user with a slip would have written it. */
         HandSheet half(Way way) {
             HandSheet sheet = HandSheet.EMPTY;
             for (int n = 0; n < operation.frame().count(); n++) {

@@ -15,7 +15,7 @@ import pixeron.step.Operation;
 import pixeron.step.catalog.StepLine;
 
 /**
- * Numbers on the way that were rounded too early, each worked out here with decimals of its own. It must be named, or another slip
+ * Numbers on the way that were rounded too early, each calculated here with decimals of its own. It must be named, or another slip
  * that gives all of the very same values.
  */
 class EarlyRoundingTest {

@@ -116,7 +116,7 @@ class SlipIdsTest {
         proof("one-plus-forgotten", "log", (i, j) -> (int) Math.round(255 * Math.log(PROOF[i][j]) / Math.log(256)));
     }
 
-    /** Every condition stands alone: what is below 160 gets 150, whatever came before; levels of 160 on get 255. */
+    /** Every condition is alone: what is below 160 gets 150, whatever came before; levels of 160 on get 255. */
     @Test
     void theElseIsMissing() {
         proof("no-else", "posterize cuts=\"40 80 160\" values=\"20 60 150 255\"", (i, j) -> PROOF[i][j] < 160 ? 150 : 255);

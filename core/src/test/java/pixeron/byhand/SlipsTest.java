@@ -90,7 +90,7 @@ class SlipsTest {
         // 153 for 154: of one cell alone only a slip of writing is said.
         assertThat(find(one, LINE, BEFORE)).extracting(Explanation::id).containsExactly("one-unit-off");
         assertThat(find(HandSheet.EMPTY.with(BEFORE.pixel(4), "150"), LINE, BEFORE)).isEmpty();
-        // Two dropped fractions, but two others were rounded: the person knows how to round.
+        // Two dropped fractions, but two others were rounded: the user knows how to round.
         HandSheet mixed = one.with(BEFORE.pixel(1), "3").with(BEFORE.pixel(5), "169").with(BEFORE.pixel(6), "203");
         assertThat(find(mixed, LINE, BEFORE)).isEmpty();
         HandSheet wild = HandSheet.EMPTY.with(BEFORE.pixel(0), "17").with(BEFORE.pixel(1),

@@ -62,7 +62,7 @@ class TwoSlipsTest {
         assertThat(both.text()).contains("the fraction is dropped").contains("values outside are 0");
         assertThat(both.explains()).isEqualTo(both.of());
         assertThat(found.wrong()).isEmpty();
-        // The working of both at once stands beside the right one: in the corner 278 ÷ 9 = 30.9 becomes 30.
+        // The working of both at once is beside the right one: in the corner 278 ÷ 9 = 30.9 becomes 30.
         assertThat(both.done().orElseThrow().value(new Pixel(0, 0))).isEqualTo(Rational.of(30));
     }
 
@@ -126,7 +126,7 @@ class TwoSlipsTest {
 
     @Test
     void whatGivesTheSameEverywhereIsNamedToo() {
-        // Counts 5 9 6 2 6 0 19 17 of the levels 0 … 7: level 1 gets 7 · 14 ÷ 64 = 1.53 and so 2, with 13 or less 1.
+        // Counts 5 9 6 2 6 0 19 17 of the levels 0–7: level 1 gets 7 · 14 ÷ 64 = 1.53 and so 2, with 13 or less 1.
         int[] levels = new int[64];
         int[] counts = {5, 9, 6, 2, 6, 0, 19, 17};
         for (int k = 0, n = 0; k < 8; n += counts[k++]) {

@@ -30,7 +30,7 @@ import pixeron.working.Table;
 /** Slips in tables, what follows from a table, and where a whole work first goes wrong. */
 class WorkTest {
 
-    /** Counts 3, 5, 4, 2, 0, 1, 0, 1 of the levels 0 … 7; running 3, 8, 12, 14, 14, 15, 15, 16. */
+    /** Counts 3, 5, 4, 2, 0, 1, 0, 1 of the levels 0–7; running 3, 8, 12, 14, 14, 15, 15, 16. */
     private static final int[][] SORT = {{0, 0, 0, 1}, {1, 1, 1, 1}, {2, 2, 2, 2}, {3, 3, 5, 7}};
     private static final int[] RUNNING = {3, 8, 12, 14, 14, 15, 15, 16};
 
@@ -123,7 +123,7 @@ class WorkTest {
 
     @Test
     void aSheetFollowsFromTheTableAndTheNextStepFromTheSheet() {
-        // The running count goes wrong at level 1: 7 for 8. New levels 7 · 7 ÷ 16 = 3.06 and the others as they are.
+        // The cumulative count goes wrong at level 1: 7 for 8. New levels 7 · 7 ÷ 16 = 3.06 and the others as they are.
         HandTable table = column("running", "3", "7");
         List<StepWork> works = work(List.of("equalize", "threshold at=3"),
                 Map.of(0, sheet(1, 3, 5, 6, 6, 7, 7, 7), 1, sheet(0, 0, 7, 7, 7, 7, 7, 7)), Map.of(0, table), "levels");
@@ -149,13 +149,13 @@ class WorkTest {
 
     @Test
     void whatIsGivenByConstantsAndLimitsFollows() {
-        // Mean of the sort is 29 ÷ 16; the person took t = 1 for a share of 75 %, where C(2) = 12 is just enough: 2.
+        // Mean of the sort is 29 ÷ 16; the user took t = 1 for a share of 75 %, where C(2) = 12 is just enough: 2.
         Map<Place, String> one = Map.of(new Place("1", "t"), "1");
         List<StepWork> limit = work(List.of("threshold-percentile percent=75"), Map.of(0, sheet(0, 0, 7, 7, 7, 7, 7, 7)),
                 Map.of(0, HandTable.EMPTY.with(one)), "constants");
         assertThat(limit.get(0).following().ofTables()).containsOnlyKeys("constants");
         assertThat(limit.get(0).following().pixels()).hasSize(4);
-        // low = 1 instead of the least level 0: (r − 1) · 7 ÷ 6, clipped.
+        // low = 1 instead of the smallest level 0: (r − 1) · 7 ÷ 6, clipped.
         List<StepWork> low = work(List.of("stretch"), Map.of(0, sheet(0, 0, 1, 2, 4, 5, 6, 7)), Map.of(0,
                 HandTable.EMPTY.with(Map.of(new Place("1", "low"), "1"))), "constants");
         assertThat(low.get(0).following().pixels()).hasSize(low.get(0).check().differing().size()).isNotEmpty();

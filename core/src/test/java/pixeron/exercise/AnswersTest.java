@@ -43,7 +43,7 @@ import pixeron.project.SavedProject;
 import pixeron.project.View;
 import pixeron.step.Progress;
 
-/** What is filled in, as it comes in, and what is said of it. */
+/** What is filled in, as it comes in, and the findings about it. */
 class AnswersTest {
 
     private static final Exercise EXERCISE = Exercises.threeParts(5);
@@ -206,7 +206,7 @@ class AnswersTest {
         }
     }
 
-    /** One running count written wrong: the new levels and the results that come of it follow. */
+    /** One cumulative count written wrong: the new levels and the results that come of it follow. */
     @Test
     void whatFollowsCountsAsRight() {
         Exercise exercise = new Exercise("T", "", new GivenImage.Samples(Image.of(3, new int[][] {{0, 0, 1}, {1, 1, 2}, {2, 3, 3}})), List.of("equalize", "add amount=-1"),

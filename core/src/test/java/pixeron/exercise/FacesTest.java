@@ -75,7 +75,7 @@ class FacesTest {
         assertThat(marked.points(true)).isEqualTo(Rational.of(5));
     }
 
-    /** Somebody who does not clip writes 270 and 280. */
+    /** A user who does not clip writes 270 and 280. */
     @Test
     void aSlipInAChannelIsNamed() {
         Variants variants = new Variants(color());

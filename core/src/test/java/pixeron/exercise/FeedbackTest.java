@@ -19,7 +19,7 @@ import pixeron.report.Mark;
 import pixeron.report.Report;
 import pixeron.report.ReportFile;
 
-/** What a person gets back. The exercise has three parts: a column of the levels (8 points), the equalized proof (10), the thresholded one (4). */
+/** What a user gets back. The exercise has three parts: a column of the levels (8 points), the equalized proof (10), the thresholded one (4). */
 class FeedbackTest {
 
     @TempDir

@@ -50,7 +50,7 @@ class GradeTableTest {
                 "id=Student,points,maximum,percent,feedback=Comment");
         assertThat(rows.get(0)).containsExactly("Student", "points", "maximum", "percent", "Comment");
         assertThat(rows.get(1)).containsExactly("17", "22", "22", "100", "22 of 22 points. All values are correct.");
-        // Found by the code of the sheet, whatever name stands in it.
+        // Found by the code of the sheet, whatever name is in it.
         assertThat(rows.get(2).subList(0, 3)).containsExactly("18", "18", "22");
         assertThat(rows.get(2).get(4)).startsWith("18 of 22 points. First mistake: step ").contains("high and low are swapped");
         assertThat(rows.get(3)).containsExactly("19", "22", "22", "100", "22 of 22 points. All values are correct. 2 answers were submitted; the one with the most points counts.");

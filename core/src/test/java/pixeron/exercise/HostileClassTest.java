@@ -69,7 +69,7 @@ class HostileClassTest {
         }
     }
 
-    /** @return whether the system has pipes that lie in folders; whoever opens one waits for somebody who writes */
+    /** Returns whether the system has pipes that lie in folders; whoever opens one waits for a user who writes. */
     private boolean pipe(String name) throws IOException {
         try {
             return new ProcessBuilder("mkfifo", folder.resolve(name).toString()).start().waitFor() == 0;

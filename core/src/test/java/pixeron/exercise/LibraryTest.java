@@ -41,7 +41,7 @@ class LibraryTest {
         assertThat(Library.topics().stream().flatMap(topic -> Stream.of(Size.values()).map(size -> Code.of(topic.exercise(size))))).doesNotHaveDuplicates();
     }
 
-    /** What is drawn by chance in a step stands on no sheet: nobody could work it out. */
+    /** What is drawn by chance in a step is on no sheet: nobody could work it out. */
     @Test
     void everythingCanBeWorkedOutByHand() {
         for (Topic topic : Library.topics()) {

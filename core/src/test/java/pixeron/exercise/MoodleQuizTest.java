@@ -31,7 +31,7 @@ import pixeron.step.Progress;
 /** Cloze questions, read back by the published rules of their boxes. */
 class MoodleQuizTest {
 
-    /** A box ends at the first closing brace; its answers are divided by "~", what is said of one begins at "#". */
+    /** A box ends at the first closing brace; its answers are divided by "~", the findings about one begins at "#". */
     private static final Pattern BOX = Pattern.compile("\\{([0-9]+):NUMERICAL:([^}]*)}");
     private static final Pattern ANSWER = Pattern.compile("(?:=|%([0-9]+)%)([^:~#]+):([^~#]+)(?:#(?<said>.*))?", Pattern.DOTALL);
     /** A "#" of a sign's number ends no answer. */
@@ -44,7 +44,7 @@ class MoodleQuizTest {
     }
 
     private record Box(int weight, List<Answer> answers) {
-        /** @return the first answer that a number meets; Moodle allows a little for binary fractions */
+        /** Returns the first answer that a number meets; Moodle allows a little for binary fractions. */
         Answer of(double typed) {
             return answers.stream().filter(answer -> Math.abs(typed - answer.value()) <= answer.tolerance() + 1e-12).findFirst().orElse(null);
         }

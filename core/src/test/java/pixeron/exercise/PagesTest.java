@@ -34,7 +34,7 @@ class PagesTest {
         return new Variants(new Exercise("Blanks", "", new GivenImage.Samples(image), List.of("equalize"), List.of(), List.of(asked), Wish.NONE, 1)).variant(1);
     }
 
-    /** @return what is printed and where, from above, in points */
+    /** Returns what is printed and where, from above, in points. */
     private static List<Word> words(Variant variant) throws IOException {
         List<Word> words = new ArrayList<>();
         try (PDDocument document = Loader.loadPDF(SheetPages.bytes(List.of(variant), Paper.A4, Progress.NONE))) {
@@ -49,7 +49,7 @@ class PagesTest {
         return words;
     }
 
-    /** The numbers of the columns above a grid of blanks stand as far apart as its cells. */
+    /** The numbers of the columns above a grid of blanks are as far apart as its cells. */
     @Test
     void blanksAreLargeEnoughToWriteIn() throws IOException {
         Variant variant = variant(Image.ofLevels(5, 5, 7, n -> n % 7), Exercises.all(1, 1));
@@ -57,7 +57,7 @@ class PagesTest {
         Word title = words.stream().filter(word -> word.text().startsWith("1. Result of step 1")).findFirst().orElseThrow();
         List<Word> numbers = words.stream().filter(word -> word.y() > title.y() && word.x() >= title.x() && word.text().matches("[0-4]")).toList();
         Word corner = numbers.stream().min(Comparator.comparing(Word::y)).orElseThrow();
-        // Those of the columns stand in a line, those of the rows below each other.
+        // Those of the columns are in a line, those of the rows below each other.
         List<Float> across = numbers.stream().filter(word -> Math.abs(word.y() - corner.y()) < 1).map(Word::x).sorted().toList();
         List<Float> down = numbers.stream().filter(word -> word.y() > corner.y() + 1).map(Word::y).sorted().toList();
         for (List<Float> places : List.of(across, down)) {

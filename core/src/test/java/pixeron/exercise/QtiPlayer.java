@@ -77,7 +77,7 @@ final class QtiPlayer {
         responses.put(field, value);
     }
 
-    /** @return the points */
+    /** Returns the points. */
     double play() {
         numbers.clear();
         feedback.clear();
@@ -130,7 +130,7 @@ final class QtiPlayer {
         }
     }
 
-    /** @return what is said, a line for each sentence */
+    /** Returns what is said, a line for each sentence. */
     String shown() {
         List<String> shown = all("feedbackBlock").stream().filter(block -> feedback.contains(attribute(block, "identifier")))
                 .map(block -> block.getTextContent().strip()).toList();

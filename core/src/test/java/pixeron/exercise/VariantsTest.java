@@ -57,7 +57,7 @@ class VariantsTest {
         }
     }
 
-    /** With seed 7 the shares are known: they were worked out apart from the program, and choose the values 9 and 3 of ten for variants 1 and 2;
+    /** With seed 7 the shares are known: they were calculated apart from the program, and choose the values 9 and 3 of ten for variants 1 and 2;
      * for variant 3 they choose 9 once more, which is alike, and then 8. */
     @Test
     void workedExample() {

@@ -252,7 +252,7 @@ class ImageFilesTest {
         }
     }
 
-    /** Encoders wrap what happened in words of their own; the person is told what happened. */
+    /** Encoders wrap what happened in words of their own; the user is told what happened. */
     @Test
     void aFullDiskIsSaid(@TempDir Path folder) {
         Path file = folder.resolve("proof.png");

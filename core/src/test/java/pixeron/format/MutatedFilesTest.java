@@ -39,7 +39,7 @@ import pixeron.step.Progress;
 
 /** 22,000 files that were changed by chance: each is read, or refused in one line, and none takes much memory.
  *
- * <p>What is allocated while a file is read stands for the work it makes: it is the same on a machine on which much else runs. A loop
+ * <p>What is allocated while a file is read represents the work it makes: it is the same on a machine on which much else runs. A loop
  * that allocates nothing and never ends would show as a test that does not end.
  */
 class MutatedFilesTest {
@@ -51,7 +51,7 @@ class MutatedFilesTest {
     @TempDir
     private Path folder;
 
-    /** What stands in a message is one line that says something, and no name of a class. */
+    /** What is in a message is one line that says something, and no name of a class. */
     private void tryAll(int count, int seed, String ending, List<byte[]> originals, Consumer<Path> reader) throws IOException {
         Random random = new Random(seed);
         Mutation mutation = new Mutation(random);

@@ -27,7 +27,7 @@ public final class Mutation {
         this.random = random;
     }
 
-    /** @return the bytes with one to four changes; where they have an inner form with sums, often changed within it */
+    /** Returns the bytes with one to four changes; where they have an inner form with sums, often changed within it. */
     public byte[] of(byte[] bytes) throws IOException {
         if (random.nextInt(3) > 0 && bytes.length > 8) {
             if (bytes[0] == (byte) 0x89 && bytes[1] == 'P') {

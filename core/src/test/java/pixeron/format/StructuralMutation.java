@@ -10,7 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 
-/** Changes JSON files as somebody does who knows the format: whole values are lost, doubled, moved to other places, or made extreme. What comes out is always JSON. */
+/** Changes JSON files as a user does who knows the format: whole values are lost, doubled, moved to other places, or made extreme. What comes out is always JSON. */
 final class StructuralMutation {
 
     private static final ObjectMapper JSON = new ObjectMapper();

@@ -42,7 +42,7 @@ class TableFormTest {
         assertThatThrownBy(() -> turned.read("1,2\n3", 7)).hasMessageContaining("Line 1 has 1 cells");
     }
 
-    /** A decimal comma is understood wherever the comma does not stand between cells. */
+    /** A decimal comma is understood wherever the comma does not be between cells. */
     @Test
     void theCommaOfDecimals() {
         Image open = TableForm.guess("1,5;2\n3;4").read("1,5;2\n3;4", 7);

@@ -114,7 +114,7 @@ class FormulaTest {
         assertThat(lines.get(lines.size() - 1).expression()).isEqualTo(new Literal(value, Role.PLAIN));
     }
 
-    /** Brackets stand where they are needed: what is typeset reads back with the same value. */
+    /** Brackets are where they are needed: what is typeset reads back with the same value. */
     @Property(tries = 500)
     void typesetTextReadsBackTheSame(@ForAll("expressions") Expression expression) {
         String text = Typeset.text(expression);

@@ -22,7 +22,7 @@ import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 
-/** Formulas that are worked out in longs and in doubles: they give the exact value, or a bound that holds, or nothing. */
+/** Formulas that are calculated in longs and in doubles: they give the exact value, or a bound that holds, or nothing. */
 class WithoutObjectsTest {
 
     private static final List<String> NAMES = List.of("r", "t");
@@ -84,7 +84,7 @@ class WithoutObjectsTest {
         }
     }
 
-    /** What is written as formulas of steps is worked out so for nearly all levels; else nothing would be gained. */
+    /** What is written as formulas of steps is calculated so for nearly all levels; else nothing would be gained. */
     @Test
     void formulasOfStepsAreWorkedOutWithoutObjects() {
         for (String text : List.of("1.15 * r - 15", "(r - 12) * (65535 - 0) / (65000 - 12) + 0", "65535 * (r / 65535) ^ 2", "if(r > 99, 65535, 0)", "max(10, min(r, 40000))", "abs(r - t)", "r * t / 255")) {

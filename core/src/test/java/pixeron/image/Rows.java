@@ -6,7 +6,7 @@ public final class Rows {
     private Rows() {
     }
 
-    /** @return {@code 0 1 2 | 3 4 5}: rows with a stroke between them */
+    /** Returns {@code 0 1 2 | 3 4 5}: rows with a stroke between them. */
     public static String of(Image image) {
         StringBuilder text = new StringBuilder();
         for (int n = 0; n < image.count(); n++) {

@@ -24,7 +24,7 @@ import pixeron.number.Rational;
 import pixeron.step.Progress;
 import pixeron.working.Line;
 
-/** What is said of a rectangle, a line, a condition, a place and a packed pixel. */
+/** The findings about a rectangle, a line, a condition, a place and a packed pixel. */
 class LookTest {
 
     private static final Image SORT = Image.of(7, new int[][] {{1, 2, 2}, {5, 7, 0}, {3, 3, 4}});
@@ -56,7 +56,7 @@ class LookTest {
             @ForAll @IntRange(min = 1, max = 9) int columns, @ForAll long seed) {
         Random random = new Random(seed);
         Image levels = Image.ofLevels(rows, columns + 1, 65535, n -> random.nextInt(65536));
-        // One negative sample outside the area makes it an open image.
+        // One negative sample outside the area makes it a real-valued image.
         Image open = levels.with(new int[] {columns}, Rational.of(-1));
         Area area = new Area(0, 0, rows, columns);
         assertThat(open.isLevelImage()).isFalse();
@@ -159,7 +159,7 @@ class LookTest {
         PackedPixel opaque = PackedPixel.of(new ColorImage(red, green, blue, Optional.empty()), new Pixel(0, 0));
         assertThat(opaque.hexadecimal()).isEqualTo("0xFF3A7BC4");
         assertThat(opaque.binary()).isEqualTo("11111111 00111010 01111011 11000100");
-        // Bits stand under bits, so that one sees what a mask leaves and where a shift takes it.
+        // Bits are under bits, so that one sees what a mask leaves and where a shift takes it.
         assertThat(opaque.apart()).extracting(Line::text).startsWith(
                 "0xFF3A7BC4     11111111 00111010 01111011 11000100",
                 "and 0xFF000000 11111111 00000000 00000000 00000000  right by 24 = 0xFF = 255",

@@ -14,7 +14,7 @@ import pixeron.image.Result;
 import pixeron.look.MemoryRow.Layout;
 import pixeron.number.Decimals;
 
-/** Where samples lie in memory, worked out by hand for two rows of three pixels. */
+/** Where samples lie in memory, calculated by hand for two rows of three pixels. */
 class MemoryRowTest {
 
     private static final Image GRAY = Image.of(255, new int[][] {{1, 2, 3}, {4, 5, 6}});

@@ -114,7 +114,7 @@ class LoopProgramTest {
     /** A program of a step, and images that it is run on, in the order of its files. */
     private record Case(String line, List<Image> images, LoopProgram program, Operation right) {
 
-        /** @return the words behind the program: a file for each image, and one for the result */
+        /** Returns the words behind the program: a file for each image, and one for the result. */
         List<String> files(Path folder, int number) {
             List<String> files = new ArrayList<>();
             for (int n = 0; n < images.size(); n++) {
@@ -133,7 +133,7 @@ class LoopProgramTest {
             Step step = StepLine.parse(line);
             LoopProgram program = step.bind(images.get(0)).program().orElseThrow(() -> new AssertionError(line + " has no program"));
             for (Image image : images) {
-                // What depends on the image is worked out by the program: that of the first image is right for the second.
+                // What depends on the image is calculated by the program: that of the first image is right for the second.
                 boolean isOfSize = List.of("crop", "pad", "move", "flip", "transpose", "tile").contains(step.type().name());
                 Operation right = step.bind(image);
                 cases.add(new Case(line, List.of(image), isOfSize ? right.program().orElseThrow() : program, right));
@@ -222,7 +222,7 @@ class LoopProgramTest {
         return new URLClassLoader(new URL[] {folder.resolve("classes").toUri().toURL()});
     }
 
-    /** @return the file with the result */
+    /** Returns the file with the result. */
     private Path run(URLClassLoader loader, Case one, int number) throws ReflectiveOperationException {
         String[] files = one.files(folder, number).toArray(String[]::new);
         loader.loadClass("p" + number + "." + one.program().className()).getMethod("main", String[].class).invoke(null, (Object) files);

@@ -55,7 +55,7 @@ class LoopTextTest {
         assertThat(both.java()).contains("Fraction s = Fraction.of(0);", "s = Fraction.of(1);", "s = Fraction.of(1, 2);");
     }
 
-    /** The program of an equalization, read as a person would: counts, running counts, then the formula. */
+    /** The program of an equalization, read as a user would: counts, cumulative counts, then the formula. */
     @Test
     void anEqualizationReadsAsItIsDoneByHand() {
         Image sort = Image.of(7, new int[][] {{1, 2}, {3, 4}});

@@ -68,7 +68,7 @@ class DrawingTest {
         assertThat(Area.between(new Pixel(2, 0), new Pixel(1, 3))).isEqualTo(new Area(1, 0, 2, 4));
     }
 
-    /** A table of products 1 · 1 … 20 · 20 has 400 as its largest value. */
+    /** A table of products 1 · 1 to 20 · 20 has 400 as its largest value. */
     @Test
     void valuesBeyondTheLevelsAreDealtWithAsThePersonSays() {
         Image products = Makers.gray("formula rows=20 columns=20 maximum=255 expression=\"(i + 1) * (j + 1)\"");

@@ -23,7 +23,7 @@ class MakersTest {
                 + Decimals.table(image.value(n))).collect(Collectors.joining(" "));
     }
 
-    /** Worked out with paper and pencil. */
+    /** Calculated with paper and pencil. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "fill rows=1 columns=3 value=7; 7 7 7",

@@ -41,7 +41,7 @@ class ProgramCommandTest {
         assertThatThrownBy(() -> ProgramCommand.parse(text)).isInstanceOf(PixeronException.class).hasMessageContaining(message);
     }
 
-    /** A program that lies where the person is, is found from the folder that it runs in; names in the path stay. */
+    /** A program that lies where the user is, is found from the folder that it runs in; names in the path stay. */
     @Test
     void filesOfThePersonAreFoundFromAnywhere(@TempDir Path folder) throws IOException {
         Path mine = Files.writeString(folder.resolve("mine.py"), "");

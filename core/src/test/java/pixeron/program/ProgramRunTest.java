@@ -77,7 +77,7 @@ class ProgramRunTest {
                 .filter(line -> line.matches("sleep 8639[78]"))).isEmpty();
     }
 
-    /** What else a person has in their environment, keys and passwords among it, is not a program's. */
+    /** What else a user has in their environment, keys and passwords among it, is not a program's. */
     @Test
     @EnabledOnOs({OS.LINUX, OS.MAC})
     void itsEnvironmentHoldsOnlyWhatItNeeds() throws IOException {

@@ -73,7 +73,7 @@ class CancelledTest {
         assertThatThrownBy(() -> operation.result(new Until(0))).isInstanceOf(CancellationException.class);
     }
 
-    /** First what slips give is prepared, slip by slip, then they are tried; each may be given up, and begun again. */
+    /** First what slips give is prepared, slip by slip, then they are tried; each may be abandoned, and begun again. */
     @Test
     void theSearchForSlipsIsGivenUpAndBegunAgain() {
         Image before = Image.ofLevels(32, 32, 255, n -> n * 91 % 256);

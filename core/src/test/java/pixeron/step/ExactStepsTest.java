@@ -281,7 +281,7 @@ class ExactStepsTest {
         }
     }
 
-    /** @return the place that stands at an index beyond the ends, walked to step by step; −1 for none */
+    /** Returns the place that is at an index beyond the ends, walked to step by step; −1 for none. */
     private static int walked(String border, int index, int size) {
         int at = index;
         while (at < 0 || at >= size) {

@@ -36,7 +36,7 @@ class FormulaShownTest {
         assertThat(step.type().formula(step.arguments())).isEqualTo(formula);
     }
 
-    /** Point steps write it above the numbers; what a window ends with stands in the line of the pixel. */
+    /** Point steps write it above the numbers; what a window ends with is in the line of the pixel. */
     @Property(tries = 400)
     void theWorkingHasTheSameOne(@ForAll long seed) {
         Random random = new Random(seed);

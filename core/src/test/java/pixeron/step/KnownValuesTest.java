@@ -8,7 +8,7 @@ import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.step.catalog.StepLine;
 
-/** Values that are worked out once each, and all together when many were asked for: they are those of the step, in whatever order. */
+/** Values that are calculated once each, and all together when many were asked for: they are those of the step, in whatever order. */
 class KnownValuesTest {
 
     private static final Image IMAGE = Image.ofLevels(9, 11, 255, n -> n * 37 % 256);

@@ -60,7 +60,7 @@ class SourcesLawTest {
         }
     }
 
-    /** Every source stands in the image with the value that is said; what moves values goes there and back. */
+    /** Every source is in the image with the value that is said; what moves values goes there and back. */
     @Property(tries = 300)
     void sourcesAreWhereTheyAreSaidToBe(@ForAll long seed) {
         Random random = new Random(seed);

@@ -33,7 +33,7 @@ public final class StepArbitraries {
     private StepArbitraries() {
     }
 
-    /** @return a small image with one of many maxima; every third is an open one */
+    /** Returns a small image with one of many maxima; every third is an open one. */
     public static Image image(Random random) {
         int maximum = MAXIMA[random.nextInt(MAXIMA.length)];
         int rows = 1 + random.nextInt(6);
@@ -46,7 +46,7 @@ public final class StepArbitraries {
         return Image.from(rows, columns, maximum, values);
     }
 
-    /** @return a step of a random kind with random arguments that are allowed for the image */
+    /** Returns a step of a random kind with random arguments that are allowed for the image. */
     public static Step step(Random random, Image image) {
         while (true) {
             StepType type = Catalog.all().get(random.nextInt(Catalog.all().size()));

@@ -33,7 +33,7 @@ class StepExamplesTest {
         return StepLine.parse(line).bind(Image.of(maximum, new int[][] {levels})).result(Progress.NONE);
     }
 
-    /** Worked out with paper and pencil. */
+    /** Calculated with paper and pencil. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "add amount=30; 255; 0 100 225 226 255; 30 130 255 255 255",
@@ -72,11 +72,11 @@ class StepExamplesTest {
         "stretch to-low=1 to-high=5 rounding=none; 7; 2 3 4; 1 3 5",
         "stretch low=7 high=0; 7; 0 2 7; 7 5 0",
         "stretch; 7; 3 3; 0 0",
-        // ten pixels, 10 %: the running count passes 1 at level 1, from above at level 6
+        // ten pixels, 10 %: the cumulative count passes 1 at level 1, from above at level 6
         "stretch cut=10; 7; 0 1 1 2 3 4 5 6 6 7; 0 0 0 1 3 4 6 7 7 7",
         "piecewise points=\"0 0 | 4 1 | 7 7\"; 7; 0 2 4 5 6 7; 0 1 1 3 5 7",
         "piecewise points=\"3 5\"; 7; 0 3 7; 5 5 5",
-        // running shares 1/4 5/8 3/4 1 against 1/4 1/2 3/4 1: 5/8 is as near to 1/2 as to 3/4
+        // cumulative shares 1/4 5/8 3/4 1 against 1/4 1/2 3/4 1: 5/8 is as near to 1/2 as to 3/4
         "match counts=\"1 1 1 1\"; 3; 0 0 1 1 1 2 3 3; 0 0 1 1 1 2 3 3",
         "match counts=\"1 1 1 1\" rule=first-at-least; 3; 0 0 1 1 1 2 3 3; 0 0 2 2 2 2 3 3",
         // against 0 1/2 1/2 1: 1/4 is as near to 0 as to 1/2, 3/4 as near to 1/2 as to 1
@@ -305,7 +305,7 @@ class StepExamplesTest {
                 .isInstanceOf(PixeronException.class).hasMessageContaining(message.replace("\\u2212", "\u2212"));
     }
 
-    /** M may be written wherever a level is meant: 7 stands outside, and (7 + 0 + 1) ÷ 3 is 2.67. */
+    /** M may be written wherever a level is meant: 7 is outside, and (7 + 0 + 1) ÷ 3 is 2.67. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "kernel weights=\"1 1 1\" border=constant outside=M; 3 1 2 4",

@@ -3,7 +3,7 @@ package pixeron.working;
 import java.util.OptionalDouble;
 
 /**
- * Works out sums as they are written on paper, by a few lines of its own that share nothing with the program: numbers,
+ * Calculates sums as they are written on paper, by a few lines of its own that share nothing with the program: numbers,
  * + − × ÷ ^ √ | |, brackets, a sign in front. Anything else is no sum.
  */
 final class PlainSums {
@@ -16,7 +16,7 @@ final class PlainSums {
         this.text = text.replace(" ", "").replace('/', '÷');
     }
 
-    /** @return what the sum is worth; empty where it is none, or has numbers beyond those of a double */
+    /** Returns what the sum is worth; empty where it is none, or has numbers beyond those of a double. */
     static OptionalDouble worth(String text) {
         PlainSums sums = new PlainSums(text);
         double value = sums.sum();

@@ -16,7 +16,7 @@ import pixeron.image.Pixel;
 import pixeron.step.Operation;
 import pixeron.step.StepArbitraries;
 
-/** Every line "a = b" of a working is true, worked out by somebody else; every ≈ is near. */
+/** Every line "a = b" of a working is true, calculated by another person; every ≈ is near. */
 class WorkingLawTest {
 
     private static final AtomicInteger CHECKED = new AtomicInteger();

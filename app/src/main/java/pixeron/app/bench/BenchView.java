@@ -95,9 +95,9 @@ public final class BenchView extends BorderPane {
      * What only the window around it can do.
      *
      * @param newImage opens an image that was made here
-     * @param openCells lets the person choose a file with cells and hands them over
-     * @param openAnswer lets the person choose a file with an image and hands over its name and the image
-     * @param keepText lets the person choose a file for a name and a text, and writes it
+     * @param openCells lets the user choose a file with cells and hands them over
+     * @param openAnswer lets the user choose a file with an image and hands over its name and the image
+     * @param keepText lets the user choose a file for a name and a text, and writes it
      * @param shelf how other images come to the project
      */
     public record Ways(Consumer<Result> newImage, Consumer<Consumer<CellTable>> openCells,
@@ -106,7 +106,7 @@ public final class BenchView extends BorderPane {
 
     /**
      * @param bench the state
-     * @param personal the person's own kernels
+     * @param personal the user's own kernels
      * @param background where it is calculated
      * @param ways what the window does for it
      */
@@ -144,7 +144,7 @@ public final class BenchView extends BorderPane {
             split.getItems().setAll(kind == null ? List.of(middle, below) : List.of(middle));
             placeDivider();
         });
-        // A bench that stands before its window has its size would keep what was left for the working then.
+        // A bench that is before its window has its size would keep what was left for the working then.
         split.heightProperty().subscribe(height -> Platform.runLater(this::placeDivider));
         setCenter(split);
         setBottom(status);
@@ -184,7 +184,7 @@ public final class BenchView extends BorderPane {
             if (!parameters.focusFirst()) {
                 steps.focusSelected();
             }
-            // Its fields are seen, as far as they fit, however many steps stand above them.
+            // Its fields are seen, as far as they fit, however many steps are above them.
             Platform.runLater(() -> reveal(side, parameters));
         });
         return side;
@@ -227,7 +227,7 @@ public final class BenchView extends BorderPane {
         bench.looking().colorViewProperty().subscribe(view -> showCount.run());
         StackPane area = new StackPane(tabs, working.copyButton());
         area.getStyleClass().add("work-area");
-        // The button stands at the right of the tabs and lets clicks beside it through to them.
+        // The button is at the right of the tabs and lets clicks beside it through to them.
         StackPane.setAlignment(working.copyButton(), javafx.geometry.Pos.TOP_RIGHT);
         working.copyButton().visibleProperty().bind(tabs.getSelectionModel().selectedIndexProperty().isEqualTo(0)
                 .and(working.hasWorkingProperty()));
@@ -243,7 +243,7 @@ public final class BenchView extends BorderPane {
         LevelsPane counts = new LevelsPane(bench, theme);
         WavePane wave = new WavePane(bench);
         Tab levels = new Tab("Levels", counts);
-        // A spectrum has no levels; its coefficients stand for waves.
+        // A spectrum has no levels; its coefficients represent waves.
         bench.shownProperty().subscribe(shown -> {
             boolean isSpectrum = shown != null && shown.seenAfter().filter(Seen::isSpectrum).isPresent();
             levels.setText(isSpectrum ? "Wave" : "Levels");
@@ -268,12 +268,12 @@ public final class BenchView extends BorderPane {
         return right;
     }
 
-    /** @return a part that shows results, covered while they are withheld */
+    /** Returns a part that shows results, covered while they are withheld. */
     private Withheld withheld(Region part) {
         return new Withheld(bench, part);
     }
 
-    /** What stands in a tab is made when it is opened for the first time: the bench stands sooner without it. */
+    /** What is in a tab is made when it is opened for the first time: the bench stands sooner without it. */
     private static Tab tab(String name, Function<ObservableValue<Boolean>, Node> content) {
         Tab tab = new Tab(name);
         tab.selectedProperty().subscribe(isSelected -> {
@@ -309,7 +309,7 @@ public final class BenchView extends BorderPane {
         return middle.viewport().orElse(sheets.viewport());
     }
 
-    /** Shows the sheets, or what else can stand in their place. */
+    /** Shows the sheets, or what else can be in their place. */
     public void show(MiddlePane.View view) {
         middle.show(view);
     }
@@ -319,12 +319,12 @@ public final class BenchView extends BorderPane {
         search.add(type);
     }
 
-    /** @return whether the slips are looked at */
+    /** Returns whether the slips are looked at. */
     public ObservableValue<Boolean> slipsShownProperty() {
         return slips.selectedProperty();
     }
 
-    /** @param guide stands under the steps until it is taken away; null for none */
+    /** @param guide is under the steps until it is removed; null for none */
     public void setGuide(Node guide) {
         left.getChildren().setAll(side);
         if (guide != null) {
@@ -370,7 +370,7 @@ public final class BenchView extends BorderPane {
         return middle.nextLine();
     }
 
-    /** @return whether only sheets, working and loops are shown, all large */
+    /** Returns whether only sheets, working and loops are shown, all large. */
     public boolean isLecture() {
         return isLecture;
     }

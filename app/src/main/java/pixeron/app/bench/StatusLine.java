@@ -151,7 +151,7 @@ final class StatusLine extends HBox {
             text("    after ?", "role-after", false);
         }
         String byHand = isGone || shown.operation().isEmpty() ? "" : bench.hand().text(picked);
-        // While the person guesses, what they wrote earlier does not help them.
+        // While the user guesses, what they wrote earlier does not help them.
         boolean isCovered = bench.walking().guessingProperty().get() && !bench.walking().isSeen(picked);
         if (!byHand.isEmpty() && !isCovered) {
             text("    by hand ", "role-by-hand", false);
@@ -178,7 +178,7 @@ final class StatusLine extends HBox {
     private void value(String name, Optional<Seen> seen, Pixel picked, String role) {
         seen.map(Seen::result).filter(found -> picked != null && found.frame().contains(picked)).ifPresent(found -> {
             text(name, role, false);
-            // Alpha stands in the packed value; where there is none it is told with the others.
+            // Alpha is in the packed value; where there is none it is told with the others.
             if (found instanceof Spectrum spectrum) {
                 text(spectrum.text(picked), role, true);
                 return;

@@ -40,7 +40,7 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
         return new Answers(new Marker(new Variants(exercise)), exercise, List.of(), true);
     }
 
-    /** @return this with other entries, of which it is noted anew which have the same code */
+    /** Returns this with other entries, of which it is noted anew which have the same code. */
     private Answers noted(List<Marker.Answer> changed) {
         List<Marked> noted = Marker.notingSame(changed.stream().map(entry -> entry.marked().withoutNote()).toList());
         return new Answers(marker, exercise, IntStream.range(0, changed.size()).mapToObj(n -> new Marker.Answer(changed.get(n).received(), noted.get(n))).toList(), followCounts);
@@ -56,7 +56,8 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
     }
 
     /**
-     * @return the answers in some files and folders, marked; one that cannot be read has its reason
+     * Returns the answers in some files and folders, marked; one that cannot be read has its reason.
+     *
      * @throws PixeronException if there are none
      */
     Added read(List<Path> paths, Progress progress) {
@@ -73,7 +74,7 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
         return new Added(found, folder.leftOut());
     }
 
-    /** @return this with more answers behind those that are there */
+    /** Returns this with more answers behind those that are there. */
     Answers with(List<Marker.Answer> more) {
         return noted(Stream.concat(entries.stream(), more.stream()).toList());
     }
@@ -85,8 +86,9 @@ record Answers(Marker marker, Exercise exercise, List<Marker.Answer> entries, bo
     }
 
     /**
+     * Returns this with that answer marked anew.
+     *
      * @param code that the instructor says an answer has
-     * @return this with that answer marked anew
      * @throws PixeronException if it is no code
      */
     Answers withCode(int place, String code) {

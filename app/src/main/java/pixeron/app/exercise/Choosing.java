@@ -8,15 +8,16 @@ import java.util.Optional;
 public interface Choosing {
 
     /**
+     * Returns the file to be opened; empty when the user changed their mind.
+     *
      * @param kind of file, for people
      * @param endings such as {@code *.csv}
-     * @return the file to be opened; empty when the person changed their mind
      */
     Optional<Path> toOpen(String title, String kind, List<String> endings);
 
-    /** @return the file to be written; the platform has asked before an existing one is replaced */
+    /** Returns the file to be written; the platform has asked before an existing one is replaced. */
     Optional<Path> toSave(String title, String name, String kind, List<String> endings);
 
-    /** @return a folder */
+    /** Returns a folder. */
     Optional<Path> folder(String title);
 }

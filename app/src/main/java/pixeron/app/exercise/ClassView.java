@@ -133,9 +133,9 @@ public final class ClassView extends BorderPane {
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         table.setAccessibleText("Answers of the class");
         table.setPlaceholder(new Label("Drop the folder with the answers of the class here."));
-        table.getColumns().addAll(List.of(column("Name", 120, ClassTable::who, ""), code(), column("Points", 76, this::points, NUMBER),
-                column("Agree", 66, marked -> number(marked, marked.agree()), NUMBER), column("Follow", 66, marked -> number(marked, marked.follow()), NUMBER),
-                column("Differ", 66, marked -> number(marked, marked.differ()), NUMBER), column("First slip", 210, marked -> marked.firstSlip().map(SlipTitles::ofWritten).orElse(""), ""),
+        table.getColumns().addAll(List.of(column("Name", 112, ClassTable::who, ""), code(), column("Points", 72, this::points, NUMBER),
+                column("Agree", 62, marked -> number(marked, marked.agree()), NUMBER), column("Follow", 62, marked -> number(marked, marked.follow()), NUMBER),
+                column("Differ", 62, marked -> number(marked, marked.differ()), NUMBER), column("First slip", 236, marked -> marked.firstSlip().map(SlipTitles::ofWritten).orElse(""), ""),
                 column("First mistake", 190, marked -> marked.isMarked() ? (marked.problem().isEmpty() ? "" : "▲ " + marked.problem() + "  ") + marked.starts().map(text -> text.replaceFirst("^First mistake: ", "").replaceFirst("\\. You wrote.*", "")).orElse("")
                         : "▲ " + marked.problem(), "why"), comment()));
         table.setRowFactory(view -> {
@@ -216,7 +216,7 @@ public final class ClassView extends BorderPane {
     }
 
     private TableColumn<Integer, String> comment() {
-        return edited("Comment", 140, Marked::comment, (place, text) -> answers = answers.withComment(place, text));
+        return edited("Comment", 110, Marked::comment, (place, text) -> answers = answers.withComment(place, text));
     }
 
     private TableColumn<Integer, String> edited(String name, int width, Function<Marked, String> text, BiConsumer<Integer, String> change) {

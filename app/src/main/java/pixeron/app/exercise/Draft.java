@@ -142,7 +142,7 @@ record Draft(String title, String task, Result samples, String line, List<String
         asked = List.copyOf(asked);
     }
 
-    /** @return the exercise as it stands in its file, to be changed */
+    /** Returns the exercise as it is in its file, to be changed. */
     static Draft of(Exercise exercise, Result instead) {
         boolean isMade = exercise.image() instanceof GivenImage.Made;
         return new Draft(exercise.title(), exercise.task(), isMade ? instead : ((GivenImage.Samples) exercise.image()).image(),
@@ -196,7 +196,7 @@ record Draft(String title, String task, Result samples, String line, List<String
         }
     }
 
-    /** @return names in braces that have no choice yet */
+    /** Returns names in braces that have no choice yet. */
     List<String> missing() {
         Set<String> names = new LinkedHashSet<>();
         Stream.concat(Stream.of(line), steps.stream()).forEach(text -> NAME.matcher(text).results().forEach(found -> names.add(found.group(1))));
@@ -206,7 +206,8 @@ record Draft(String title, String task, Result samples, String line, List<String
     }
 
     /**
-     * @return the exercise
+     * Returns the exercise.
+     *
      * @throws PixeronException if something is missing or not understood; says what
      */
     Exercise exercise() {

@@ -34,7 +34,7 @@ final class GivenGrid extends GridPane {
         setAccessibleText("Image of " + image.rows() + " rows and " + image.columns() + " columns, levels 0 to " + maximum);
     }
 
-    /** @return the number of a row or a column */
+    /** Returns the number of a row or a column. */
     static Label edge(int number) {
         Label label = new Label(String.valueOf(number));
         label.getStyleClass().add("edge");

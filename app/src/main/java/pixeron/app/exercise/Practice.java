@@ -21,7 +21,7 @@ import pixeron.exercise.practice.Practiced;
 import pixeron.exercise.practice.PracticedFile;
 import pixeron.exercise.practice.Trial;
 
-/** Practicing: the exercise that is being done, what is said of it, and what was practiced before. */
+/** Practicing: the exercise that is being done, the findings about it, and what was practiced before. */
 final class Practice {
 
     private static final String FILE = "practised.json";
@@ -92,7 +92,7 @@ final class Practice {
         return only;
     }
 
-    /** Begins, or goes on where the person left. */
+    /** Begins, or goes on where the user left. */
     void begin() {
         if (task.get() == null) {
             making.set(true);

@@ -87,7 +87,7 @@ public final class PracticeView extends BorderPane {
         });
     }
 
-    /** Begins, or goes on where the person left. */
+    /** Begins, or goes on where the user left. */
     public void begin() {
         practice.begin();
     }

@@ -1,2 +1,2 @@
-/** Exercises in the window: practicing alone, setting one, and marking a class. They stand in the place of the bench. */
+/** Exercises in the window: practicing alone, setting one, and marking a class. They are in the place of the bench. */
 package pixeron.app.exercise;

@@ -67,7 +67,7 @@ public final class Autosave {
     }
 
     /**
-     * Writes the work soon. Changes that come before that are written with it: somebody who never pauses loses no more than
+     * Writes the work soon. Changes that come before that are written with it: a user who never pauses loses no more than
      * what was changed within the delay.
      */
     public synchronized void keep(SavedProject work) {
@@ -109,7 +109,7 @@ public final class Autosave {
         }
     }
 
-    /** The work is saved or given up: nothing is to be recovered. */
+    /** The work is saved or abandoned: nothing is to be recovered. */
     public synchronized void clear() {
         drop();
         pending = writer.submit(this::deleteMine);
@@ -162,7 +162,7 @@ public final class Autosave {
         return process.info().startInstant().map(instant -> String.valueOf(instant.getEpochSecond())).orElse("0");
     }
 
-    /** @return when the file was written, in milliseconds since 1970; 0 when that is not known */
+    /** Returns when the file was written, in milliseconds since 1970; 0 when that is not known. */
     public static long time(Path file) {
         try {
             return Files.getLastModifiedTime(file).toMillis();

@@ -8,7 +8,7 @@ import java.nio.file.attribute.FileTime;
 import java.util.Optional;
 
 /**
- * By what one sees whether somebody else has written a file.
+ * By what one sees whether another person has written a file.
  *
  * @param file which one; empty: none
  * @param time when it was written last
@@ -19,7 +19,7 @@ public record FileMark(Optional<Path> file, FileTime time, long bytes) {
     /** Of no file, or of one that is not there. */
     public static final FileMark NONE = new FileMark(Optional.empty(), FileTime.fromMillis(0), 0);
 
-    /** @return the mark of a file as it is now; {@link #NONE} where it cannot be looked at */
+    /** Returns the mark of a file as it is now; {@link #NONE} where it cannot be looked at. */
     public static FileMark of(Path file) {
         try {
             BasicFileAttributes now = Files.readAttributes(file, BasicFileAttributes.class);
@@ -29,12 +29,12 @@ public record FileMark(Optional<Path> file, FileTime time, long bytes) {
         }
     }
 
-    /** @return whether this is the mark of that file */
+    /** Returns whether this is the mark of that file. */
     public boolean isOf(Path other) {
         return file.filter(other::equals).isPresent();
     }
 
-    /** @return whether the file is there and is not as it was; one that is gone can be written again without a loss */
+    /** Returns whether the file is there and is not as it was; one that is gone can be written again without a loss. */
     public boolean isChanged() {
         FileMark now = file.map(FileMark::of).orElse(NONE);
         return now.file().isPresent() && !now.equals(this);

@@ -10,7 +10,7 @@ import pixeron.PixeronException;
 import pixeron.format.SafeFile;
 import pixeron.project.OwnKernel;
 
-/** The person's own list of kernels, beside those that are kept in a project: a file with a name and a step line each. */
+/** The user's own list of kernels, beside those that are kept in a project: a file with a name and a step line each. */
 public final class OwnKernels {
 
     private static final String FILE = "kernels.txt";
@@ -22,7 +22,7 @@ public final class OwnKernels {
         this.folder = folder;
     }
 
-    /** @return all of them; lines that cannot be read are left out */
+    /** Returns all of them; lines that cannot be read are left out. */
     public List<OwnKernel> all() {
         List<OwnKernel> all = new ArrayList<>();
         try {

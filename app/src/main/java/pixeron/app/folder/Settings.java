@@ -19,7 +19,7 @@ import pixeron.app.theme.Theme;
 import pixeron.format.SafeFile;
 
 /**
- * What a person chose and opened last.
+ * What a user chose and opened last.
  *
  * @param isDark dark theme
  * @param type size of type in percent, one of {@link #TYPES}
@@ -79,7 +79,7 @@ public record Settings(boolean isDark, int type, boolean isStill, boolean isGuid
         return new Settings(isDark, type, isStill, isGuided, Optional.of(where), recent);
     }
 
-    /** @return the settings of last time; the default ones when there are none or they cannot be read */
+    /** Returns the settings of last time; the default ones when there are none or they cannot be read. */
     public static Settings read(UserFolder folder) {
         try {
             Path file = folder.path(FILE);

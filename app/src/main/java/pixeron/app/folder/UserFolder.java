@@ -9,7 +9,7 @@ import pixeron.PixeronException;
 import pixeron.format.FileRights;
 
 /**
- * Where Pixeron keeps what belongs to the person and to no project: autosaved work, recent files, settings, the log.
+ * Where Pixeron keeps what belongs to the user and to no project: autosaved work, recent files, settings, the log.
  */
 public final class UserFolder {
 
@@ -21,9 +21,10 @@ public final class UserFolder {
     }
 
     /**
+     * Returns the folder of this person.
+     *
      * @param environment the process's environment; PIXERON_DATA names the folder, else it is where the platform
      *     keeps such data
-     * @return the folder of this person
      */
     public static UserFolder of(Map<String, String> environment) {
         String home = System.getProperty("user.home");
@@ -50,8 +51,9 @@ public final class UserFolder {
     }
 
     /**
+     * Returns its place; the folder above it exists.
+     *
      * @param name of a file or folder in this folder
-     * @return its place; the folder above it exists
      * @throws PixeronException if it cannot be made
      */
     public Path path(String name) {

@@ -17,7 +17,7 @@ public record WindowPlace(int x, int y, int width, int height, boolean isFilling
     /** So much of a window must be on a screen for a pointer to get hold of it. */
     private static final int HANDLE = 100;
 
-    /** @return the place that was written with {@link #toString}; empty for anything else */
+    /** Returns the place that was written with {@link #toString}; empty for anything else. */
     static Optional<WindowPlace> parse(String text) {
         Matcher parts = FORM.matcher(text);
         return parts.matches() ? Optional.of(new WindowPlace(Integer.parseInt(parts.group(1)), Integer.parseInt(parts.group(2)),
@@ -25,8 +25,9 @@ public record WindowPlace(int x, int y, int width, int height, boolean isFilling
     }
 
     /**
+     * Returns whether a window here can be reached and is no larger than the screen, which may be another one than last time.
+     *
      * @param left edges of a screen, on the same desk
-     * @return whether a window here can be reached and is no larger than the screen, which may be another one than last time
      */
     public boolean isOn(double left, double top, double right, double bottom) {
         return x + width >= left + HANDLE && x <= right - HANDLE && y >= top && y <= bottom - HANDLE && width <= right - left

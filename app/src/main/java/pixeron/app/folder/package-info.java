@@ -1,2 +1,2 @@
-/** What a person keeps between two runs: settings, own kernels, unsaved work. */
+/** What a user keeps between two runs: settings, own kernels, unsaved work. */
 package pixeron.app.folder;

@@ -11,7 +11,7 @@ import pixeron.help.Searched;
  *
  * @param kind what it is
  * @param searched its title, and the texts by which it is found
- * @param aside what stands behind the title, such as a shortcut; may be empty
+ * @param aside what is behind the title, such as a shortcut; may be empty
  * @param preview what is shown of it, made when it is chosen
  * @param action what Enter does
  */
@@ -34,13 +34,13 @@ public record Findable(Kind kind, Searched searched, String aside, Supplier<Node
             return word;
         }
 
-        /** @return what Enter does, in words; empty where it does nothing */
+        /** Returns what Enter does, in words; empty where it does nothing. */
         public String enter() {
             return enter;
         }
     }
 
-    /** @return whether this is a name of it; of letters of formulas small and capital ones are told apart */
+    /** Returns whether this is a name of it; of letters of formulas small and capital ones are distinguished. */
     boolean isCalled(String name) {
         return Stream.concat(Stream.of(title()), searched.names().stream()).anyMatch(own -> Glossary.isSign(name) ? own.equals(name) : own.equalsIgnoreCase(name));
     }
@@ -49,7 +49,7 @@ public record Findable(Kind kind, Searched searched, String aside, Supplier<Node
         return searched.title();
     }
 
-    /** @return how well it matches what was typed: 0 is best, {@link Searched#NONE} not at all */
+    /** Returns how well it matches what was typed: 0 is best, {@link Searched#NONE} not at all. */
     int rank(String typed) {
         return searched.rank(typed);
     }

@@ -31,11 +31,12 @@ public final class Findables {
     }
 
     /**
+     * Returns steps, words, pages and cases.
+     *
      * @param add puts a step behind the selected one
      * @param open opens a case
      * @param go goes on to a word
      * @param figures draws the figures of pages
-     * @return steps, words, pages and cases
      */
     public static List<Findable> all(Consumer<StepType> add, Consumer<DemoCase> open, Consumer<String> go, FigureViews figures) {
         Stream<Findable> steps = Catalog.all().stream().map(type -> new Findable(Kind.STEP, Catalog.searched(type), "",

@@ -185,7 +185,7 @@ public final class Finder extends StackPane {
         found.action().run();
     }
 
-    /** A name, what kind it is of, and what stands aside. */
+    /** A name, what kind it is of, and what is aside. */
     private static final class Cell extends ListCell<Findable> {
 
         private final Label title = new Label();

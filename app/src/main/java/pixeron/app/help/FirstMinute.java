@@ -36,8 +36,8 @@ public final class FirstMinute extends VBox {
 
     /**
      * @param bench on which a case is open
-     * @param areSlipsShown whether the person looks at the slips
-     * @param closed runs when the person wants it away
+     * @param areSlipsShown whether the user looks at the slips
+     * @param closed runs when the user wants it away
      */
     public FirstMinute(Bench bench, ObservableValue<Boolean> areSlipsShown, Runnable closed) {
         this.bench = bench;

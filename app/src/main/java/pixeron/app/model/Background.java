@@ -51,7 +51,7 @@ public final class Background {
         this.window = window;
     }
 
-    /** @return the part of the present work that is done, 0 … 1, or {@link #IDLE} */
+    /** Returns the part of the present work that is done, 0–1, or {@link #IDLE}. */
     public ReadOnlyDoubleProperty progressProperty() {
         return progress.getReadOnlyProperty();
     }
@@ -69,7 +69,7 @@ public final class Background {
                 T result = work.apply(part -> isWanted(number, part));
                 finish(number, () -> done.accept(result));
             } catch (CancellationException noLongerWanted) {
-                // Something newer runs, or the person canceled; both have set the progress.
+                // Something newer runs, or the user canceled; both have set the progress.
             } catch (RuntimeException problem) {
                 finish(number, () -> failed.accept(problem));
             } catch (OutOfMemoryError full) {

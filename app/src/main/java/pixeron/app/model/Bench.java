@@ -48,7 +48,7 @@ public final class Bench {
     private boolean isWorkingOut;
     /**
      * @param background where results are calculated
-     * @param trouble told about what must not happen while calculating
+     * @param trouble notified about what must not happen while calculating
      */
     public Bench(Background background, Consumer<RuntimeException> trouble) {
         this(background, new Background(), trouble);
@@ -66,7 +66,7 @@ public final class Bench {
         });
     }
 
-    /** From now on what will be asked next is worked out while nobody does anything. */
+    /** From now on what will be asked next is calculated while nobody does anything. */
     public void prepareAhead() {
         preparing = Optional.of(new Preparing());
     }
@@ -137,25 +137,25 @@ public final class Bench {
         return gone.getReadOnlyProperty();
     }
 
-    /** How a person looks at what is shown. */
+    /** How a user looks at what is shown. */
     public Looking looking() {
         return looking;
     }
 
-    /** @return whether the result at a pixel is covered, because the person looks for their mistake alone */
+    /** Returns whether the result at a pixel is covered, because the user looks for their mistake alone. */
     public boolean isCovered(Pixel pixel) {
         return isWithheld() || looking.isAlone() && shown() != null && shown().sheet().cells().containsKey(pixel);
     }
 
     /**
-     * @return whether all results are covered, also where nothing is written yet: an exercise that was given out stays so
-     *         until the person has taken all hints or asks for everything
+     * Returns whether all results are covered, also where nothing is written yet: an exercise that was given out stays so
+     * until the user has taken all hints or asks for everything.
      */
     public boolean isWithheld() {
         return looking.isAlone() && shown() != null && shown().project().origin().isExercise();
     }
 
-    /** The person's values by hand. */
+    /** The user's values by hand. */
     public Hand hand() {
         return hand;
     }
@@ -195,7 +195,7 @@ public final class Bench {
         return next;
     }
 
-    /** @return whether Before is the image itself, gray or in color, which can be drawn on */
+    /** Returns whether Before is the image itself, gray or in color, which can be drawn on. */
     public boolean isDrawable() {
         return project() != null && position() <= 0;
     }
@@ -214,14 +214,14 @@ public final class Bench {
         editSlowly(null, project -> project.withChain(chain -> chain.onSource(change.apply(chain.input()))));
     }
 
-    /** Of a spectrum the face that the person wrote about is seen first. */
+    /** Of a spectrum the face that the user wrote about is seen first. */
     private void lookAtWritten(SavedProject opened) {
         int at = Math.min(opened.view().position(), opened.project().chain().size() - 1);
         Arrays.stream(SpectrumFace.values()).map(SpectrumFace::word).filter(face -> at >= 0 && !opened.project().byHand(at, face).sheet().isEmpty())
                 .reduce((first, last) -> last).ifPresent(looking.channelProperty()::set);
     }
 
-    /** @return what a file of this work holds */
+    /** Returns what a file of this work holds. */
     public SavedProject savedProject() {
         return new SavedProject(project(), new View(position(), picked.get(), looking.watchedProperty().get(),
                 walking.saved(), looking.hintsProperty().get()));
@@ -317,7 +317,7 @@ public final class Bench {
         }
     }
 
-    /** @return whether what is shown is what the project now is */
+    /** Returns whether what is shown is what the project now is. */
     private boolean isCurrent() {
         return shown() != null && shown().project() == project() && shown().at().equals(new Shown.At(position(), looking.channelProperty().get()));
     }
@@ -358,7 +358,7 @@ public final class Bench {
         return isMoved ? made.home(pickedBefore.get()).orElse(at) : at;
     }
 
-    /** Gives up a calculation: the change that caused it is undone, or the search is given up. */
+    /** Gives up a calculation: the change that caused it is undone, or the search is abandoned. */
     public void cancelCalculation() {
         background.cancel();
         if (isSearching) {
@@ -370,7 +370,7 @@ public final class Bench {
     }
 
     /**
-     * Changes the project where working out the change takes long; as {@link #edit}, but away from the window's thread.
+     * Changes the project where calculating the change takes long; as {@link #edit}, but away from the window's thread.
      * A newer change takes its place.
      */
     public void editSlowly(String mergeKey, UnaryOperator<Project> change) {

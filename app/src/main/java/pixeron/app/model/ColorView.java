@@ -1,6 +1,6 @@
 package pixeron.app.model;
 
-/** How a person looks at an image with color. */
+/** How a user looks at an image with color. */
 public enum ColorView {
     /** The picture as it looks, each pixel with all its channels. */
     TOGETHER("In color", "Show the picture in color; a pixel has all channels"),

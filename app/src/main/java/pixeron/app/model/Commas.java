@@ -12,7 +12,7 @@ import pixeron.byhand.table.HandTable;
 import pixeron.image.Pixel;
 
 /**
- * How a number such as 1,234 is meant in this work. It is read as 1.234 until the person says otherwise; they are asked when the first
+ * How a number such as 1,234 is meant in this work. It is read as 1.234 until the user says otherwise; they are asked when the first
  * one is written.
  */
 public final class Commas {
@@ -23,7 +23,7 @@ public final class Commas {
     private Reading reading = Reading.NOT_SAID;
     private final ReadOnlyStringWrapper asked = new ReadOnlyStringWrapper("");
 
-    /** The number about which the person is to be asked; empty where there is nothing to ask. */
+    /** The number about which the user is to be asked; empty where there is nothing to ask. */
     public ReadOnlyStringProperty askedProperty() {
         return asked.getReadOnlyProperty();
     }
@@ -39,7 +39,7 @@ public final class Commas {
         asked.set("");
     }
 
-    /** @return what was written as it is meant; what stood there before is left alone */
+    /** Returns what was written as it is meant; what was there before is left alone. */
     HandSheet read(HandSheet before, HandSheet written) {
         Map<Pixel, String> meant = new LinkedHashMap<>();
         written.cells().forEach((pixel, value) -> read(before.cells(), value, pixel, meant::put));

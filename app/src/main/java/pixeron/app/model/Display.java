@@ -12,7 +12,7 @@ import pixeron.look.NumberBase;
  * @param base how numbers are written on the sheets
  * @param first what the first row and the first column are called: 0 or 1
  * @param hasGrid whether cells have lines between them
- * @param cells which numbers stand in a cell with color
+ * @param cells which numbers are in a cell with color
  */
 public record Display(Scale scale, Range range, Ends ends, NumberBase base, int first, boolean hasGrid, Cells cells) {
 
@@ -20,7 +20,7 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
     public static final Display PLAIN = new Display(Scale.GRAY, Range.LEVELS, new Ends(0, 255), NumberBase.DECIMAL, 0,
             false, Cells.ALL);
 
-    /** Which numbers stand in a cell of an image with color. */
+    /** Which numbers are in a cell of an image with color. */
     public enum Cells {
         ALL("all channels"), CHANNEL("one channel"), PACKED("packed value");
 
@@ -67,7 +67,7 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
         return new Display(scale, other, ends, base, first, hasGrid, cells);
     }
 
-    /** @return this with own ends */
+    /** Returns this with own ends. */
     public Display with(Ends other) {
         return new Display(scale, Range.OWN, other, base, first, hasGrid, cells);
     }
@@ -89,7 +89,7 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
         return new Display(scale, range, ends, base, first, hasGrid, other);
     }
 
-    /** @return the ends of the scale for an image */
+    /** Returns the ends of the scale for an image. */
     public Ends ends(Described described) {
         return switch (range) {
             case LEVELS -> isAroundZero(described) ? new Ends(-reach(described), reach(described))
@@ -99,7 +99,7 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
         };
     }
 
-    /** @return whether the image has values below 0, such as a gradient: 0 is then shown in the middle of the scale */
+    /** Returns whether the image has values below 0, such as a gradient: 0 is then shown in the middle of the scale. */
     public boolean isAroundZero(Described described) {
         return range == Range.LEVELS && described.facts().smallest().signum() < 0;
     }
@@ -109,7 +109,7 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
                 described.facts().largest().absolute().asDouble());
     }
 
-    /** @return what is not shown as it is, for a lasting sign; empty when colors and numbers are plain */
+    /** Returns what is not shown as it is, for a lasting sign; empty when colors and numbers are plain. */
     public Optional<String> sign() {
         StringBuilder words = new StringBuilder();
         if (scale != Scale.GRAY) {

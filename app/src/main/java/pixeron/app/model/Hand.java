@@ -22,7 +22,7 @@ import pixeron.look.PackedPixel;
 import pixeron.project.Project;
 import pixeron.step.Explained;
 
-/** The person's values by hand for the selected step: where what is written goes, and which differ. */
+/** The user's values by hand for the selected step: where what is written goes, and which differ. */
 public final class Hand {
 
     private final Bench bench;
@@ -32,12 +32,12 @@ public final class Hand {
         this.bench = bench;
     }
 
-    /** @return how commas in numbers are meant */
+    /** Returns how commas in numbers are meant. */
     public Commas commas() {
         return commas;
     }
 
-    /** The person said what the comma of numbers such as 1,234 is; those that stand in the selected step become what was meant. */
+    /** The user said what the comma of numbers such as 1,234 is; those that are in the selected step become what was meant. */
     public void sayCommas(Commas.Reading answer) {
         commas.say(answer);
         Target target = target();
@@ -52,7 +52,7 @@ public final class Hand {
         }
     }
 
-    /** @return what an edit that is begun now belongs to, wherever the selection moves until it is written */
+    /** Returns what an edit that is begun now belongs to, wherever the selection moves until it is written. */
     public Target target() {
         Optional<Seen> after = bench.shown() == null ? Optional.empty() : bench.shown().seenAfter();
         return bench.position() < 0 ? new Target(0, Image.VALUE, Optional.empty()) : new Target(bench.project().chain().stage(bench.position()).link().id(),
@@ -60,17 +60,17 @@ public final class Hand {
                 after.filter(seen -> seen.hasColor() && bench.looking().isWhole()).map(seen -> ColorCells.of(seen.result())));
     }
 
-    /** @return whether what comes of the selected step is looked at as pixels with all their channels */
+    /** Returns whether what comes of the selected step is looked at as pixels with all their channels. */
     public boolean isWhole() {
         return bench.shown() != null && bench.shown().whole().isPresent() && bench.looking().isWhole();
     }
 
-    /** @return what is said of the values: of all channels where they are looked at together, as places beside each other */
+    /** Returns the findings about the values: of all channels where they are looked at together, as places beside each other. */
     public Check check() {
         return isWhole() ? whole().check() : bench.shown().check();
     }
 
-    /** @return what explains those that differ */
+    /** Returns what explains those that differ. */
     public Findings found() {
         return isWhole() ? whole().found() : bench.shown().found();
     }
@@ -154,7 +154,7 @@ public final class Hand {
         write(target, texts);
     }
 
-    /** @return what a text says of each channel, or of both parts of a coefficient; a single number or expression is of the face that is looked at */
+    /** Returns what a text says of each channel, or of both parts of a coefficient; a single number or expression is of the face that is looked at. */
     private static Map<String, String> values(Target target, String text) {
         Optional<Map<String, String>> parts = SpectrumFace.named(target.face()).flatMap(face -> ComplexCells.find(text)).map(found -> {
             Map<String, String> texts = new LinkedHashMap<>();
@@ -189,7 +189,7 @@ public final class Hand {
                 .map(cell -> isWhole() ? whole().faces().pixel(cell.pixel()) : cell.pixel()).distinct().sorted();
     }
 
-    /** @return what stands in a cell of the selected step, nothing where the image itself is selected: for all channels a number each, or the packed value where those are seen */
+    /** Returns what is in a cell of the selected step, nothing where the image itself is selected: for all channels a number each, or the packed value where those are seen. */
     public String text(Pixel pixel) {
         Target target = target();
         if (target.whole().isEmpty()) {
@@ -213,7 +213,7 @@ public final class Hand {
         return value == null ? "" : value.text();
     }
 
-    /** @return whether what would be written at a pixel is right, in all channels that it says something of */
+    /** Returns whether what would be written at a pixel is right, in all channels that it says something of. */
     boolean agrees(Pixel pixel, String text) {
         Shown shown = bench.shown();
         Target target = target();

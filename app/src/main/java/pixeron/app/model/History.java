@@ -30,9 +30,10 @@ public final class History<T> {
     }
 
     /**
+     * Returns false when next equals the present state, which then stays.
+     *
      * @param next the new state
      * @param key what is being changed; states that follow each other with the same key are undone as one. Null: never
-     * @return false when next equals the present state, which then stays
      */
     public boolean add(T next, String key) {
         if (next.equals(present)) {
@@ -90,7 +91,7 @@ public final class History<T> {
         saved = null;
     }
 
-    /** @return true when the present state is the saved one */
+    /** Returns true when the present state is the saved one. */
     public boolean isSaved() {
         return present == saved || Objects.equals(present, saved);
     }

@@ -12,7 +12,7 @@ import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.project.View;
 
-/** How a person looks at what is shown: nothing of it changes the project, and so nothing of it is undone. */
+/** How a user looks at what is shown: nothing of it changes the project, and so nothing of it is undone. */
 public final class Looking {
 
     /** How many differ, where, which line of the working, the slip in words: then everything is told. */
@@ -34,17 +34,17 @@ public final class Looking {
     Looking() {
     }
 
-    /** How many hints a person has taken who looks for mistakes alone; {@link View#NO_HINTS} when everything is shown. */
+    /** How many hints a user has taken who looks for mistakes alone; {@link View#NO_HINTS} when everything is shown. */
     public ObjectProperty<Integer> hintsProperty() {
         return hints;
     }
 
-    /** @return whether marks, results and slips of filled cells are covered */
+    /** Returns whether marks, results and slips of filled cells are covered. */
     public boolean isAlone() {
         return hints.get() >= 0 && hints.get() < ALL_HINTS;
     }
 
-    /** Another project is shown: only the display stays as the person chose it. */
+    /** Another project is shown: only the display stays as the user chose it. */
     void begin(List<Pixel> followed, int hintsTaken) {
         hints.set(hintsTaken);
         watched.set(followed);
@@ -74,7 +74,7 @@ public final class Looking {
         return colorView;
     }
 
-    /** @return whether a pixel with color is looked at as all its channels */
+    /** Returns whether a pixel with color is looked at as all its channels. */
     public boolean isWhole() {
         return colorView.get() != ColorView.CHANNEL;
     }

@@ -53,7 +53,7 @@ public final class Past {
         return history.present().project();
     }
 
-    /** @return whether that is another project than before */
+    /** Returns whether that is another project than before. */
     boolean add(Project project, int position, String mergeKey) {
         return history.add(new State(project, position), mergeKey);
     }
@@ -69,14 +69,14 @@ public final class Past {
         return history.canUndo();
     }
 
-    /** @return the step that was selected when what is taken back was done */
+    /** Returns the step that was selected when what is taken back was done. */
     int undo() {
         int position = history.present().position();
         history.undo();
         return position;
     }
 
-    /** @return the step that was selected when what is done again was done */
+    /** Returns the step that was selected when what is done again was done. */
     int redo() {
         history.redo();
         return history.present().position();
@@ -95,7 +95,7 @@ public final class Past {
         giveUpUnsaved();
     }
 
-    /** The person has given up what is not saved: nobody is asked about it again. */
+    /** The user has abandoned what is not saved: nobody is asked about it again. */
     public void giveUpUnsaved() {
         history.markSaved();
         saved.set(true);

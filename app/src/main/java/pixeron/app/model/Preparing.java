@@ -5,10 +5,10 @@ import java.util.concurrent.locks.LockSupport;
 import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.step.Progress;
 
-/** Works out in advance, while nobody does anything, what is asked as soon as somebody writes: which slips there are of the step that is shown. */
+/** Calculates in advance, while nobody does anything, what is asked as soon as a user writes: which slips there are of the step that is shown. */
 final class Preparing {
 
-    /** A person who types or clicks is not kept waiting by this. */
+    /** A user who types or clicks is not kept waiting by this. */
     private static final long QUIET = TimeUnit.MILLISECONDS.toNanos(300);
     private static final long LOOK = TimeUnit.MILLISECONDS.toNanos(20);
 
@@ -36,7 +36,7 @@ final class Preparing {
         }
     }
 
-    /** Something else is going to be worked out. */
+    /** Something else is going to be calculated. */
     void stop() {
         aside.cancel();
     }

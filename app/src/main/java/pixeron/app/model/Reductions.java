@@ -6,7 +6,7 @@ import java.util.stream.IntStream;
 import pixeron.image.Image;
 
 /**
- * An image made smaller to a half, a quarter, an eighth … of its sides, so that a large one is drawn as a picture
+ * An image made smaller to a half, a quarter, an eighth to of its sides, so that a large one is drawn as a picture
  * without reading all of it for every frame. Each value is the mean of up to 2 × 2 values of the size above; for
  * drawing only.
  *
@@ -25,7 +25,7 @@ public final class Reductions {
     private Reductions() {
     }
 
-    /** @return all sizes of the image that are at least 256 points wide or high */
+    /** Returns all sizes of the image that are at least 256 points wide or high. */
     static Reductions of(Image image) {
         Reductions reductions = new Reductions();
         int rows = image.rows();
@@ -58,7 +58,7 @@ public final class Reductions {
         int narrower = (columns + 1) / 2;
         float[] values = new float[lower * narrower];
         IntStream.range(0, lower).parallel().forEach(i -> {
-            // At an odd end the last row or column stands for the missing one.
+            // At an odd end the last row or column represents the missing one.
             int first = 2 * i;
             int second = Math.min(rows - 1, first + 1);
             for (int j = 0; j < narrower; j++) {
@@ -71,7 +71,7 @@ public final class Reductions {
         return new Plane(lower, narrower, values);
     }
 
-    /** @return the number of sizes; size 0 is the half */
+    /** Returns the number of sizes; size 0 is the half. */
     public int sizes() {
         return planes.size();
     }
@@ -84,7 +84,7 @@ public final class Reductions {
         return planes.get(size).columns;
     }
 
-    /** @return the value of a size at a row-major offset */
+    /** Returns the value of a size at a row-major offset. */
     public float value(int size, int offset) {
         return planes.get(size).values[offset];
     }

@@ -6,7 +6,7 @@ package pixeron.app.model;
  */
 public enum Scale {
     GRAY("Gray", 0x000000, 0xFFFFFF),
-    /** Blue to ochre: told apart with every common kind of color blindness, and rising in lightness. */
+    /** Blue to ochre: distinguished with every common kind of color blindness, and rising in lightness. */
     DUSK("Dusk", 0x0B1437, 0x2C4A8C, 0x6F7C96, 0xB99A57, 0xE9C765, 0xFFF6D2),
     /** One ink, from full to paper. */
     INK("Ink", 0x0E2240, 0x23508F, 0x7FA0CC, 0xF5F2EA),
@@ -41,7 +41,7 @@ public enum Scale {
         return title;
     }
 
-    /** @return the color at a place 0 … {@link #STEPS} − 1 between the ends, as 0xAARRGGBB */
+    /** Returns the color at a place 0 to {@link #STEPS} − 1 between the ends, as 0xAARRGGBB. */
     public int color(int place) {
         return colors[place];
     }

@@ -8,7 +8,7 @@ import pixeron.step.Progress;
 public sealed interface Search {
 
     /**
-     * All pixels of some levels, such as a bar of the histogram stands for.
+     * All pixels of some levels, such as a bar of the histogram represents.
      *
      * @param isAfter whether After is searched, else Before
      * @param low lowest level
@@ -52,6 +52,6 @@ public sealed interface Search {
      */
     PixelSet in(Described described, Progress progress);
 
-    /** @return what is lit, in a few words */
+    /** Returns what is lit, in a few words. */
     String words();
 }

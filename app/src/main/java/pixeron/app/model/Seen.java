@@ -12,7 +12,7 @@ import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
 
 /**
- * What stands on one side of a step, with what is said about each of its faces. Faces of a spectrum are described when they are first
+ * What is on one side of a step, with the findings about each of its faces. Faces of a spectrum are described when they are first
  * looked at; those of anything else at once.
  */
 public final class Seen {
@@ -24,12 +24,12 @@ public final class Seen {
         this.result = result;
     }
 
-    /** @return a result with what is said about each of its faces */
+    /** Returns a result with the findings about each of its faces. */
     public static Seen of(Result result) {
         return of(result, Optional.empty(), "");
     }
 
-    /** @return an image of which everything is said already */
+    /** Returns an image of which everything is said already. */
     public static Seen of(Described image) {
         Seen seen = new Seen(image.image());
         seen.described.put(seen.names().get(0), image);
@@ -37,7 +37,7 @@ public final class Seen {
     }
 
     /**
-     * @param known what was shown last; what is said of the same image is taken over
+     * @param known what was shown last; the findings about the same image is taken over
      * @param channel which face is looked at
      */
     static Seen of(Result result, Optional<Shown> known, String channel) {
@@ -52,17 +52,17 @@ public final class Seen {
         return seen;
     }
 
-    /** @return an image, or one with several faces */
+    /** Returns an image, or one with several faces. */
     public Result result() {
         return result;
     }
 
-    /** @return its faces in their order */
+    /** Returns its faces in their order. */
     public List<Described> faces() {
         return names().stream().map(this::face).toList();
     }
 
-    /** @return those of its faces that are described already */
+    /** Returns those of its faces that are described already. */
     Stream<Described> described() {
         return described.values().stream();
     }
@@ -71,7 +71,7 @@ public final class Seen {
         return result instanceof ColorImage;
     }
 
-    /** @return the channels; empty where there is no color */
+    /** Returns the channels; empty where there is no color. */
     public Optional<ColorImage> color() {
         return result instanceof ColorImage color ? Optional.of(color) : Optional.empty();
     }
@@ -80,7 +80,7 @@ public final class Seen {
         return result instanceof Spectrum;
     }
 
-    /** @return the coefficients; empty where it is no spectrum */
+    /** Returns the coefficients; empty where it is no spectrum. */
     public Optional<Spectrum> spectrum() {
         return result instanceof Spectrum spectrum ? Optional.of(spectrum) : Optional.empty();
     }
@@ -89,17 +89,17 @@ public final class Seen {
         return result.frame();
     }
 
-    /** @return the names of the faces */
+    /** Returns the names of the faces. */
     public List<String> names() {
         return result.faces().stream().map(Result.Face::name).toList();
     }
 
-    /** @return the name of the face that is looked at while a channel is chosen: that channel where there is one, else the first; of a spectrum the logarithm */
+    /** Returns the name of the face that is looked at while a channel is chosen: that channel where there is one, else the first; of a spectrum the logarithm. */
     public String name(String channel) {
         return names().contains(channel) ? channel : isSpectrum() ? SpectrumFace.LOG.word() : names().get(0);
     }
 
-    /** @return the face that is looked at while a channel is chosen */
+    /** Returns the face that is looked at while a channel is chosen. */
     public Described face(String channel) {
         return described.computeIfAbsent(name(channel), name -> Described.of(result.face(name).orElseThrow(), isSpectrum()));
     }

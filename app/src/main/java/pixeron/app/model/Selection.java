@@ -5,7 +5,7 @@ import pixeron.image.Frame;
 import pixeron.image.Pixel;
 import pixeron.look.Segment;
 
-/** What a person marked on the sheets: a rectangle or a line. */
+/** What a user marked on the sheets: a rectangle or a line. */
 public sealed interface Selection {
 
     /** @param area the marked rectangle */
@@ -24,15 +24,15 @@ public sealed interface Selection {
         }
     }
 
-    /** @return whether all of it lies inside the image */
+    /** Returns whether all of it lies inside the image. */
     boolean isInside(Frame frame);
 
-    /** @return the rectangle between two pixels */
+    /** Returns the rectangle between two pixels. */
     static Selection rectangle(Pixel from, Pixel to) {
         return new Rectangle(Area.between(from, to));
     }
 
-    /** @return the line between two pixels */
+    /** Returns the line between two pixels. */
     static Selection line(Pixel from, Pixel to) {
         return new Line(new Segment(from, to));
     }

@@ -29,12 +29,12 @@ import pixeron.step.color.WholePixel;
 import pixeron.step.table.LevelRows;
 
 /**
- * Everything that the bench shows of a project with one step selected, in layers: results, what is said of the values by
+ * Everything that the bench shows of a project with one step selected, in layers: results, the findings about the values by
  * hand, lit pixels. Made away from the window's thread, then shown as a whole, so that no two places on the bench disagree;
  * a layer that nothing has changed is taken over.
  *
  * @param results what the steps give
- * @param marks what is said of the person's values
+ * @param marks the findings about the user's values
  * @param lit the pixels that are lit on all sheets
  */
 public record Shown(Results results, Marks marks, Optional<Lit> lit) {
@@ -43,9 +43,9 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      * What the steps give.
      *
      * @param project what was calculated
-     * @param at where a person looks
+     * @param at where a user looks
      * @param outcomes what came of each step
-     * @param sides what stands on both sides of the step
+     * @param sides what is on both sides of the step
      * @param bound the selected step, bound to its input; empty for the image, and when the step is off or failed
      * @param inputs what the selected step is applied to; empty for the image, and when something failed before it
      */
@@ -53,7 +53,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     }
 
     /**
-     * Where a person looks.
+     * Where a user looks.
      *
      * @param position the selected step from 0, or −1 for the image itself
      * @param channel the channel that is looked at where there is color
@@ -62,7 +62,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     }
 
     /**
-     * What stands on both sides of a step.
+     * What is on both sides of a step.
      *
      * @param before the selected step's input; the image itself when that is selected
      * @param after the selected step's result; empty when there is none
@@ -80,30 +80,30 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     }
 
     /**
-     * What is said of the person's values.
+     * The findings about the user's values.
      *
      * @param steps all steps with what came of them
      * @param works all that was written, step by step
-     * @param own the person's values for After
-     * @param slips what is said of those that differ
+     * @param own the user's values for After
+     * @param slips the findings about those that differ
      * @param whole the values for all faces together; empty where After has no color
-     * @param start where the person's work on the whole chain first goes wrong; empty when nothing does
+     * @param start where the user's work on the whole chain first goes wrong; empty when nothing does
      */
     public record Marks(List<StepState> steps, List<StepWork> works, Own own, Slips slips, Optional<Whole> whole, Optional<Start> start) {
     }
 
     /**
-     * The person's values for After, or for the channel of it that is looked at.
+     * The user's values for After, or for the channel of it that is looked at.
      *
      * @param sheet what was written
      * @param check the same against After
-     * @param following the differing cells that follow from the step before or from the person's own tables
+     * @param following the differing cells that follow from the step before or from the user's own tables
      */
     public record Own(HandSheet sheet, Check check, Following following) {
     }
 
     /**
-     * What is said of values that differ.
+     * The findings about values that differ.
      *
      * @param finder looks for the slips of the step; empty when there is no step
      * @param found what explains the values that differ, and those that nothing explains
@@ -122,7 +122,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
      */
     public record Lit(Search search, Optional<PixelSet> before, Optional<PixelSet> after, String problem) {
 
-        /** @return the pixels of the sheet that was searched */
+        /** Returns the pixels of the sheet that was searched. */
         public Optional<PixelSet> pixels() {
             return search.isAfter() ? after : before;
         }
@@ -190,8 +190,9 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
     }
 
     /**
+     * Returns this with other pixels lit; nothing else is calculated.
+     *
      * @param search which pixels are to be lit
-     * @return this with other pixels lit; nothing else is calculated
      */
     Shown lighting(Optional<Search> search, Progress progress) {
         return new Shown(results, marks, search.flatMap(wanted -> lit(wanted, progress)));
@@ -216,12 +217,12 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return search.isAfter() ? new Lit(search, there, Optional.of(pixels), "") : new Lit(search, Optional.of(pixels), there, "");
     }
 
-    /** @return all that stands around the step */
+    /** Returns all that is around the step. */
     Stream<Seen> seen() {
         return Stream.of(results.sides.before, results.sides.after, results.sides.other.map(Other::seen)).flatMap(Optional::stream);
     }
 
-    /** @return everything that is described */
+    /** Returns everything that is described. */
     Stream<Described> described() {
         return seen().flatMap(Seen::described);
     }
@@ -230,12 +231,12 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return results.project;
     }
 
-    /** @return the selected step from 0, or −1 for the image itself */
+    /** Returns the selected step from 0, or −1 for the image itself. */
     public int position() {
         return results.at.position;
     }
 
-    /** @return the channel that is looked at where there is color */
+    /** Returns the channel that is looked at where there is color. */
     public String channel() {
         return results.at.channel;
     }
@@ -248,105 +249,105 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return marks.steps;
     }
 
-    /** @return what stands before the step, with all its faces */
+    /** Returns what is before the step, with all its faces. */
     public Optional<Seen> seenBefore() {
         return results.sides.before;
     }
 
-    /** @return what comes of the step, with all its faces */
+    /** Returns what comes of the step, with all its faces. */
     public Optional<Seen> seenAfter() {
         return results.sides.after;
     }
 
-    /** @return the other image that the step takes */
+    /** Returns the other image that the step takes. */
     public Optional<Other> other() {
         return results.sides.other;
     }
 
-    /** @return the pixel of the other image that a pixel of the result has something of; where there is no result the same place */
+    /** Returns the pixel of the other image that a pixel of the result has something of; where there is no result the same place. */
     public Optional<Pixel> placeInOther(Pixel pixel) {
         return other().flatMap(other -> (operation().isPresent() ? operation().flatMap(Operation::beside).flatMap(beside -> beside.place().apply(pixel))
                 : Optional.of(pixel)).filter(other.seen.frame()::contains));
     }
 
-    /** @return the pixel of the result that has something of a pixel of the other image; empty where none has */
+    /** Returns the pixel of the result that has something of a pixel of the other image; empty where none has. */
     public Optional<Pixel> homeOfOther(Pixel pixel) {
         return (operation().isPresent() ? operation().flatMap(Operation::beside).flatMap(beside -> beside.home().apply(pixel)) : Optional.of(pixel))
                 .filter(grid()::contains);
     }
 
-    /** @return what the step is applied to */
+    /** Returns what the step is applied to. */
     public Optional<Inputs> inputs() {
         return results.inputs;
     }
 
-    /** @return what stands before the step; where it has color the channel that is looked at */
+    /** Returns what is before the step; where it has color the channel that is looked at. */
     public Optional<Described> before() {
         return results.sides.before.map(seen -> seen.face(channel()));
     }
 
-    /** @return what comes of the step; where it has color the channel that is looked at */
+    /** Returns what comes of the step; where it has color the channel that is looked at. */
     public Optional<Described> after() {
         return results.sides.after.map(seen -> seen.face(channel()));
     }
 
-    /** @return what the selected step gives, or the image itself; empty where it gives nothing */
+    /** Returns what the selected step gives, or the image itself; empty where it gives nothing. */
     public Optional<Seen> selected() {
         return position() < 0 ? seenBefore() : seenAfter();
     }
 
-    /** @return whether there is color on either side of the step */
+    /** Returns whether there is color on either side of the step. */
     public boolean hasColor() {
         return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::hasColor);
     }
 
-    /** @return whether there is a spectrum on either side of the step */
+    /** Returns whether there is a spectrum on either side of the step. */
     public boolean hasSpectrum() {
         return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::isSpectrum);
     }
 
-    /** @return the face with which values in tables are kept: the tables of a spectrum are those of all its faces */
+    /** Returns the face with which values in tables are kept: the tables of a spectrum are those of all its faces. */
     public String tableFace() {
         return results.sides.after.filter(Seen::isSpectrum).map(after -> after.names().get(0)).orElseGet(this::face);
     }
 
-    /** @return how another face of the result is worked out */
+    /** Returns how another face of the result is calculated. */
     Optional<Operation> operation(String face) {
         return results.bound.flatMap(bound -> bound.face(face));
     }
 
-    /** @return the wave that a coefficient of After belongs to; empty where After is no spectrum */
+    /** Returns the wave that a coefficient of After belongs to; empty where After is no spectrum. */
     public Optional<Wave> wave(Pixel pixel) {
         return operation().filter(found -> found.contains(pixel)).flatMap(found -> found.wave(pixel));
     }
 
-    /** @return the name of the face of After that is looked at */
+    /** Returns the name of the face of After that is looked at. */
     public String face() {
         return results.sides.after.map(after -> after.name(channel())).orElse(Image.VALUE);
     }
 
-    /** @return the selected step, bound to its input, or to the channel that is looked at; empty when After is no result of a step */
+    /** Returns the selected step, bound to its input, or to the channel that is looked at; empty when After is no result of a step. */
     public Optional<Operation> operation() {
         return results.bound.flatMap(bound -> bound.face(face()));
     }
 
-    /** @return what looks for slips of the step; empty when there is none */
+    /** Returns what looks for slips of the step; empty when there is none. */
     Optional<SlipFinder> finder() {
         return marks.slips.finder;
     }
 
-    /** @return what is to be known of the result of the step, one sentence each */
+    /** Returns what is to be known of the result of the step, one sentence each. */
     public List<String> notes() {
         return results.bound.map(Bound::notes).orElse(List.of());
     }
 
-    /** @return all channels of a pixel together, as they are worked out; empty where there is no color on either side */
+    /** Returns all channels of a pixel together, as they are calculated; empty where there is no color on either side. */
     public Optional<WholePixel> wholePixel(boolean isPacked) {
         return !hasColor() ? Optional.empty() : results.bound.map(bound -> new WholePixel(bound, seenBefore().orElseThrow().result(),
                 seenAfter().orElseThrow().result(), isPacked));
     }
 
-    /** @return the person's values for all faces together; empty where After has no color */
+    /** Returns the user's values for all faces together; empty where After has no color. */
     public Optional<Whole> whole() {
         return marks.whole;
     }
@@ -375,43 +376,43 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return marks.slips.isByTable;
     }
 
-    /** @return the pixels that are lit on the sheet that was searched */
+    /** Returns the pixels that are lit on the sheet that was searched. */
     public Optional<PixelSet> litPixels() {
         return lit.flatMap(Lit::pixels);
     }
 
-    /** @return what explains the values that differ, best first */
+    /** Returns what explains the values that differ, best first. */
     public List<Explanation> slips() {
         return found().slips();
     }
 
-    /** @return the frame of the result, in which pixels are picked and values are written by hand; without a result that of Before */
+    /** Returns the frame of the result, in which pixels are picked and values are written by hand; without a result that of Before. */
     public Frame grid() {
         return after().or(this::before).map(found -> found.image().frame()).orElseGet(() -> project().chain().input().frame());
     }
 
-    /** @return the frame of Before; without one that of the result */
+    /** Returns the frame of Before; without one that of the result. */
     public Frame gridBefore() {
         return before().map(found -> found.image().frame()).orElseGet(this::grid);
     }
 
-    /** @return the pixel of Before that a pixel of the result stands for; empty where it stands for none */
+    /** Returns the pixel of Before that a pixel of the result represents; empty where it represents none. */
     public Optional<Pixel> counterpart(Pixel pixel) {
         return (operation().isPresent() ? operation().filter(found -> found.contains(pixel)).flatMap(found -> found.counterpart(pixel))
                 : Optional.of(pixel)).filter(gridBefore()::contains);
     }
 
-    /** @return the result pixel that a pixel of Before went to; empty where it went nowhere */
+    /** Returns the result pixel that a pixel of Before went to; empty where it went nowhere. */
     public Optional<Pixel> home(Pixel pixel) {
         return (operation().isPresent() ? operation().flatMap(found -> found.home(pixel)) : Optional.of(pixel)).filter(grid()::contains);
     }
 
-    /** @return how many values by hand there can be */
+    /** Returns how many values by hand there can be. */
     public int answers() {
         return after().map(described -> described.image().count()).orElse(0);
     }
 
-    /** @return why the selected step has no result, if it has none */
+    /** Returns why the selected step has no result, if it has none. */
     public Optional<Outcome.Failed> failure() {
         return position() >= 0 && results.outcomes.get(position()) instanceof Outcome.Failed failed ? Optional.of(failed)
                 : Optional.empty();

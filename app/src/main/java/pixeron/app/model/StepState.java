@@ -9,7 +9,7 @@ import pixeron.chain.Outcome;
  *
  * @param link the step
  * @param after what came of it
- * @param check the person's values against it
+ * @param check the user's values against it
  */
 public record StepState(Link link, Outcome after, Check check) {
 }

@@ -15,7 +15,7 @@ import pixeron.project.Project;
  */
 public record Target(int id, String face, Optional<ColorCells> whole) {
 
-    /** @return where the step is now, −1 for the image; empty when it is gone */
+    /** Returns where the step is now, −1 for the image; empty when it is gone. */
     public Optional<Integer> position(Project project) {
         return id == 0 ? Optional.of(-1) : project.chain().stages().stream().filter(stage -> stage.link().id() == id)
                 .map(Stage::position).findFirst();

@@ -22,12 +22,12 @@ public enum Tool {
         return title;
     }
 
-    /** @return behind "Dragging": what it does */
+    /** Returns behind "Dragging": what it does. */
     public String sentence() {
         return sentence;
     }
 
-    /** @return true when it changes the image */
+    /** Returns true when it changes the image. */
     public boolean isDrawing() {
         return ordinal() >= PENCIL.ordinal();
     }

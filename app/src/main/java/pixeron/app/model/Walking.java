@@ -45,7 +45,7 @@ public final class Walking {
     private Optional<Explained> whole = Optional.empty();
     private Explained codeOf;
 
-    /** @param background where the mistake is worked out, apart from what the bench shows */
+    /** @param background where the mistake is calculated, apart from what the bench shows */
     Walking(Bench bench, Background background) {
         this.bench = bench;
         this.background = background;
@@ -74,7 +74,7 @@ public final class Walking {
         return walk.get() != null;
     }
 
-    /** Whether values are covered until the person has written one. */
+    /** Whether values are covered until the user has written one. */
     public BooleanProperty guessingProperty() {
         return guessing;
     }
@@ -101,40 +101,40 @@ public final class Walking {
         return score.getReadOnlyProperty();
     }
 
-    /** @return whether pixels go by faster than anybody could read their workings */
+    /** Returns whether pixels go by faster than anybody could read their workings. */
     public boolean isRushing() {
         return playing.get() && speed.get() == Speed.FAST;
     }
 
-    /** What stands in the image when the mistake is made; null while that is not shown. */
+    /** What is in the image when the mistake is made; null while that is not shown. */
     public ReadOnlyObjectProperty<Described> mistakeProperty() {
         return mistake.getReadOnlyProperty();
     }
 
-    /** @return how many values differ from the right result in the end, while the mistake is shown */
+    /** Returns how many values differ from the right result in the end, while the mistake is shown. */
     public Optional<Integer> differing() {
         return mistake.get() == null ? Optional.empty() : Optional.of(differing);
     }
 
-    /** @return the size of what is walked over; empty where nothing is worked out */
+    /** Returns the size of what is walked over; empty where nothing is calculated. */
     private Optional<Image> result() {
         Shown shown = bench.shown();
         return shown == null || shown.operation().isEmpty() ? Optional.empty()
                 : shown.after().map(Described::image);
     }
 
-    /** @return whether there is something to walk over */
+    /** Returns whether there is something to walk over. */
     public boolean isPossible() {
         return result().isPresent();
     }
 
-    /** @return the mistake that can be made in the loops of the step; empty where none is known */
+    /** Returns the mistake that can be made in the loops of the step; empty where none is known. */
     public Optional<Mistake.Kind> mistakeKind() {
         Shown shown = bench.shown();
         return shown == null || isWhole() ? Optional.empty() : shown.operation().flatMap(Mistake.Kind::of);
     }
 
-    /** @return the mistake that is shown, with its working */
+    /** Returns the mistake that is shown, with its working. */
     public Optional<? extends Mistake> made() {
         return made;
     }
@@ -170,7 +170,7 @@ public final class Walking {
         begin(Visits.of(order, walk().visits().rows(), walk().visits().columns()));
     }
 
-    /** Begins again along a path of the person's own. */
+    /** Begins again along a path of the user's own. */
     public void begin(List<Pixel> path) {
         drawingPath.set(false);
         begin(Visits.along(path, walk().visits().rows(), walk().visits().columns()));
@@ -188,7 +188,7 @@ public final class Walking {
         }
     }
 
-    /** While guessing, the walk stands before the next value, not behind the last. */
+    /** While guessing, the walk is before the next value, not behind the last. */
     private static Walk beforeNext(Walk walk) {
         return walk.isWritten() ? walk.next() : new Walk(walk.visits(), walk.place(), 0);
     }
@@ -237,25 +237,25 @@ public final class Walking {
         }
     }
 
-    /** @return whether a value typed at a pixel is the guess that the walk waits for */
+    /** Returns whether a value typed at a pixel is the guess that the walk waits for. */
     public boolean waitsFor(Pixel pixel) {
         return isOn() && guessing.get() && !walk().isWritten() && walk().current().equals(pixel);
     }
 
-    /** The person has written a value for the current pixel: it is counted, and the walk goes on. */
+    /** The user has written a value for the current pixel: it is counted, and the walk goes on. */
     public void guessed(String text) {
         score.set(score.get().with(bench.hand().agrees(walk().current(), text)));
         Walk revealed = walk().at(walk().place() + 1);
         set(revealed.isAtEnd() ? revealed : revealed.next());
     }
 
-    /** @return whether the value of a pixel is seen */
+    /** Returns whether the value of a pixel is seen. */
     public boolean isSeen(Pixel pixel) {
         return !isOn() || pixel.row() >= walk().visits().rows() || pixel.column() >= walk().visits().columns()
                 || walk().isWritten(pixel);
     }
 
-    /** @return how the values are worked out now: as they should be, or with the mistake */
+    /** Returns how the values are calculated now: as they should be, or with the mistake. */
     public Optional<Explained> explained() {
         Shown shown = bench.shown();
         return isOn() && mistaken.get() && made.isPresent() ? made.map(found -> found)
@@ -278,7 +278,7 @@ public final class Walking {
         return whole;
     }
 
-    /** @return the loops with what is done for the picked pixel; empty where it has no value */
+    /** Returns the loops with what is done for the picked pixel; empty where it has no value. */
     public Optional<PseudoCode> code() {
         Pixel pixel = bench.pickedProperty().get();
         Optional<Explained> explained = explained().filter(found -> found.contains(pixel));
@@ -299,7 +299,7 @@ public final class Walking {
         return Optional.of(code);
     }
 
-    /** @return how many lines of the loop are done for the picked pixel */
+    /** Returns how many lines of the loop are done for the picked pixel. */
     public int moment() {
         Pixel pixel = bench.pickedProperty().get();
         return isSeen(pixel) ? Walk.ALL : walk().current().equals(pixel) ? walk().moment() : 0;
@@ -342,7 +342,7 @@ public final class Walking {
         mistaken.set(saved.isMistaken());
     }
 
-    /** @return what is kept of the walk in the project's file */
+    /** Returns what is kept of the walk in the project's file. */
     Optional<SavedWalk> saved() {
         return awaited != null ? Optional.of(awaited) : !isOn() ? Optional.empty() : Optional.of(new SavedWalk(
                 walk().visits().order(), walk().visits().path(), walk().written(), guessing.get(), mistaken.get(),

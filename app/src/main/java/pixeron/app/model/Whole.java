@@ -9,7 +9,7 @@ import pixeron.byhand.work.ColorWork;
 import pixeron.step.Progress;
 
 /**
- * The person's values for all faces of a result with color together.
+ * The user's values for all faces of a result with color together.
  *
  * @param work what was written and whether it agrees
  * @param finder looks for slips that show only in all faces together
@@ -31,7 +31,7 @@ public record Whole(ColorWork work, SlipFinder finder, Findings found) {
         return work.faces();
     }
 
-    /** @return all values, face beside face */
+    /** Returns all values, face beside face. */
     public Check check() {
         return work.check();
     }

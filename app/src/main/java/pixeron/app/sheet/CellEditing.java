@@ -31,7 +31,7 @@ public final class CellEditing {
      * @param frame the sheet
      * @param isOpen says whether its cells can be written now
      * @param picked says which cell is picked
-     * @param textAt says what stands in a cell
+     * @param textAt says what is in a cell
      * @param writer asked when a cell is opened for who gets what was written; an empty text clears the cell
      * @param onMove told where to go on; the place may lie beyond the end of a row
      */

@@ -8,7 +8,7 @@ import javafx.scene.input.KeyEvent;
 import pixeron.image.Pixel;
 
 /**
- * The field that opens over a cell when a person types into it. Enter and Tab write and go on to the right, the arrows
+ * The field that opens over a cell when a user types into it. Enter and Tab write and go on to the right, the arrows
  * up and down write and go there, Esc leaves the cell as it was.
  */
 final class CellEditor extends TextField {

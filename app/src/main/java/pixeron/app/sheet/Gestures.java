@@ -128,7 +128,7 @@ final class Gestures {
         return viewport.pixelAt(event.getX() - sheet.gutter(), event.getY() - sheet.header());
     }
 
-    /** @return the pixel under the pointer, or null outside the image */
+    /** Returns the pixel under the pointer, or null outside the image. */
     private Pixel inside(MouseEvent event) {
         Pixel pixel = at(event);
         return sheet.isEditable() && pixel.equals(nearest(event)) ? pixel : null;

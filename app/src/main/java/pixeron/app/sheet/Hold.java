@@ -6,7 +6,7 @@ import pixeron.step.Grip;
 /** Something on a sheet that is taken hold of and dragged; places are in rows and columns with fractions, and may lie outside. */
 public interface Hold {
 
-    /** @return how the pointer looks over it */
+    /** Returns how the pointer looks over it. */
     Cursor cursor();
 
     /**

@@ -105,17 +105,17 @@ public final class Sheet extends Region {
         }
     }
 
-    /** @return true while something is on the sheet */
+    /** Returns true while something is on the sheet. */
     boolean isEditable() {
         return painter != null;
     }
 
-    /** @param handler told about a pixel that was clicked */
+    /** @param handler notified about a pixel that was clicked */
     public void setOnPick(Consumer<Pixel> handler) {
         gestures.setOnPick(handler);
     }
 
-    /** @param handler told about the pixel under the pointer, null when there is none */
+    /** @param handler notified about the pixel under the pointer, null when there is none */
     public void setOnHover(Consumer<Pixel> handler) {
         gestures.setOnHover(handler);
     }
@@ -171,7 +171,7 @@ public final class Sheet extends Region {
         requestPaint();
     }
 
-    /** @param pixel the one that belongs to the picked one, such as its mate in a spectrum; null for none */
+    /** @param pixel the one that belongs to the picked one, such as its conjugate in a spectrum; null for none */
     public void setPartner(Pixel pixel) {
         partner = pixel;
         requestPaint();
@@ -190,7 +190,7 @@ public final class Sheet extends Region {
         return words.apply(pixel);
     }
 
-    /** @return what stands on this sheet at a pixel, in words; that which is covered is not told */
+    /** Returns what is on this sheet at a pixel, in words; that which is covered is not told. */
     public String says(Pixel pixel) {
         return painter == null ? "nothing" : over == null || over.describe(pixel).isEmpty() ? painter.describe(pixel) : over.describe(pixel);
     }
@@ -227,7 +227,7 @@ public final class Sheet extends Region {
         setMaxSize(width, height);
     }
 
-    /** @return the rows and columns of this sheet as they are seen */
+    /** Returns the rows and columns of this sheet as they are seen. */
     Extent extent() {
         return frame == null ? Extent.of(viewport) : Extent.of(viewport, frame);
     }
@@ -244,12 +244,12 @@ public final class Sheet extends Region {
         return Math.ceil(18 * theme.scale());
     }
 
-    /** @return left edge of a pixel's cell in this sheet */
+    /** Returns left edge of a pixel's cell in this sheet. */
     double cellX(Pixel pixel) {
         return gutter() + viewport.x(pixel.column());
     }
 
-    /** @return top edge of a pixel's cell in this sheet */
+    /** Returns top edge of a pixel's cell in this sheet. */
     double cellY(Pixel pixel) {
         return header() + viewport.y(pixel.row());
     }
@@ -263,7 +263,7 @@ public final class Sheet extends Region {
         requestPaint();
     }
 
-    /** @param isSeen false while it is hidden: drawing on it would make the window draw what stands in its place anew */
+    /** @param isSeen false while it is hidden: drawing on it would make the window draw what is in its place anew */
     void setShown(boolean isSeen) {
         isShown = isSeen;
         takePlace();
@@ -378,7 +378,7 @@ public final class Sheet extends Region {
         }
     }
 
-    /** @return 1, 2, 5, 10, … so that numbers are at least so many points apart */
+    /** Returns 1, 2, 5, 10, … so that numbers are at least so many points apart. */
     private static int every(double apart, double cell) {
         int step = 1;
         for (int n = 0; step * cell < apart; n++) {

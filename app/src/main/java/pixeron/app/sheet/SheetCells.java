@@ -12,7 +12,7 @@ import pixeron.image.Pixel;
 
 /**
  * The cells of a sheet for screen readers. They are drawn, so there is nothing in the scene that could be read; for each one that is
- * asked for an empty part stands in its place and has its words.
+ * asked for an empty part is in its place and has its words.
  */
 final class SheetCells {
 
@@ -29,7 +29,7 @@ final class SheetCells {
         this.children = children;
     }
 
-    /** @return whether {@link #answer} knows about this */
+    /** Returns whether {@link #answer} knows about this. */
     boolean answers(AccessibleAttribute attribute) {
         return switch (attribute) {
             case ROW_COUNT, COLUMN_COUNT, CELL_AT_ROW_COLUMN, FOCUS_ITEM, SELECTED_ITEMS -> true;
@@ -37,7 +37,7 @@ final class SheetCells {
         };
     }
 
-    /** @return what a screen reader wants to know of the grid */
+    /** Returns what a screen reader wants to know of the grid. */
     Object answer(AccessibleAttribute attribute, Object... parameters) {
         Pixel picked = sheet.picked();
         return switch (attribute) {
@@ -64,7 +64,7 @@ final class SheetCells {
         return cell;
     }
 
-    /** One cell: says what stands in it when it is asked. */
+    /** One cell: says what is in it when it is asked. */
     final class Cell extends Region {
 
         private final Pixel pixel;

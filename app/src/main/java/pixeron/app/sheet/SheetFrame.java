@@ -10,7 +10,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** A sheet with its head: what it is, what is said of it, where it comes from; and words where it is empty. */
+/** A sheet with its head: what it is, the findings about it, where it comes from; and words where it is empty. */
 public final class SheetFrame extends VBox {
 
     /** A caption that is cut to less than this part is not shown. */
@@ -85,7 +85,7 @@ public final class SheetFrame extends VBox {
         below.getChildren().add(control);
     }
 
-    /** @return where controls of this sheet are put, at the right of its head */
+    /** Returns where controls of this sheet are put, at the right of its head. */
     public HBox tools() {
         return tools;
     }
@@ -102,7 +102,7 @@ public final class SheetFrame extends VBox {
         caption.setTooltip(new Tooltip(words));
     }
 
-    /** @return the bar that says which color stands for which value; empty until it is told */
+    /** Returns the bar that says which color represents which value; empty until it is told. */
     public ValueBar bar() {
         return bar;
     }

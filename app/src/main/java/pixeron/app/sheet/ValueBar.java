@@ -9,7 +9,7 @@ import pixeron.app.model.Scale;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 
-/** Which color stands for which value: a strip of the scale between its two ends. */
+/** Which color represents which value: a strip of the scale between its two ends. */
 public final class ValueBar extends HBox {
 
     private static final int WIDTH = 64;

@@ -47,7 +47,7 @@ public final class BinarySheets {
         }
     }
 
-    /** @return a style sheet without the rules, and the parts of lists of selectors, that are left out */
+    /** Returns a style sheet without the rules, and the parts of lists of selectors, that are left out. */
     static String used(String sheet) {
         return RULE.matcher(COMMENT.matcher(sheet).replaceAll("")).results().map(rule -> {
             String selectors = Arrays.stream(rule.group(1).split(",")).map(String::strip).filter(selector -> !OF_LEFT_OUT.matcher(selector).find())

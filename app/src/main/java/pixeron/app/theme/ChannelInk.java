@@ -24,7 +24,7 @@ public enum ChannelInk {
         this.sample = sample;
     }
 
-    /** @return that of a channel, by its name */
+    /** Returns that of a channel, by its name. */
     public static ChannelInk of(String channel) {
         for (ChannelInk ink : values()) {
             if (ink.channel.equals(channel)) {
@@ -34,12 +34,12 @@ public enum ChannelInk {
         throw new IllegalArgumentException("no channel " + channel);
     }
 
-    /** @return the name of the channel */
+    /** Returns the name of the channel. */
     public String channel() {
         return channel;
     }
 
-    /** @return its name and how its line looks */
+    /** Returns its name and how its line looks. */
     public String words() {
         return sample + " " + channel;
     }
@@ -48,13 +48,13 @@ public enum ChannelInk {
         return theme.isDark() ? onDark : onLight;
     }
 
-    /** @return the color as a style sheet writes it */
+    /** Returns the color as a style sheet writes it. */
     public String web(Theme theme) {
         Color ink = color(theme);
         return String.format("#%02x%02x%02x", Math.round(ink.getRed() * 255), Math.round(ink.getGreen() * 255), Math.round(ink.getBlue() * 255));
     }
 
-    /** @return lengths of strokes and gaps; none for a whole line */
+    /** Returns lengths of strokes and gaps; none for a whole line. */
     public double[] dashes() {
         return dashes.clone();
     }

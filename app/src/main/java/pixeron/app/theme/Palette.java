@@ -14,7 +14,7 @@ import pixeron.working.Role;
  * @param soft secondary text
  * @param before everything that comes from the input
  * @param after everything computed
- * @param byHand everything the person wrote
+ * @param byHand everything the user wrote
  * @param agree a value that agrees
  * @param differ a value that differs
  * @param differGround behind a value that differs
@@ -33,7 +33,7 @@ public record Palette(Color paper, Color panel, Color line, Color ink, Color sof
                     Color.web("#E5A94A"),
             Color.web("#5CC9BC"), Color.web("#FF9268"), Color.web("#45281D"), Color.web("#F0B400"));
 
-    /** @return the color of a piece of a working */
+    /** Returns the color of a piece of a working. */
     public Color of(Role role) {
         return switch (role) {
             case BEFORE -> before;

@@ -24,17 +24,17 @@ public final class SharpCanvas extends Canvas {
         back.setY(1 / factor);
     }
 
-    /** @return the width as it is laid out */
+    /** Returns the width as it is laid out. */
     public double across() {
         return getWidth() * back.getX();
     }
 
-    /** @return the height as it is laid out */
+    /** Returns the height as it is laid out. */
     public double tall() {
         return getHeight() * back.getY();
     }
 
-    /** @return what draws on empty ground, in lengths as they are laid out */
+    /** Returns what draws on empty ground, in lengths as they are laid out. */
     public GraphicsContext begin() {
         GraphicsContext graphics = getGraphicsContext2D();
         graphics.setTransform(1, 0, 0, 1, 0, 0);

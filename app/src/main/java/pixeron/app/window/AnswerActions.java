@@ -27,7 +27,7 @@ import pixeron.image.Pixel;
 import pixeron.image.Result;
 import pixeron.step.Explained;
 
-/** Values by hand from files: tables, spreadsheets, and what somebody's own program made. */
+/** Values by hand from files: tables, spreadsheets, and what a user's own program made. */
 final class AnswerActions {
 
     private static final List<Dialogs.Kind> ANSWERS = List.of(
@@ -50,7 +50,7 @@ final class AnswerActions {
         this.trouble = trouble;
     }
 
-    /** Lets the person choose a file with values for the selected step: their own, or those of a program. */
+    /** Lets the user choose a file with values for the selected step: their own, or those of a program. */
     void open() {
         voice.dialogs().chooseToOpen("Open values by hand", ANSWERS).ifPresent(this::open);
     }
@@ -183,13 +183,13 @@ final class AnswerActions {
         }
     }
 
-    /** Lets the person choose a program of their own. */
+    /** Lets the user choose a program of their own. */
     Optional<Path> chooseProgram() {
         return voice.dialogs().chooseToOpen("Your program", List.of(new Dialogs.Kind("Programs", List.of("*.py", "*.java")), new Dialogs.Kind("All files", List.of("*"))));
     }
 
     /**
-     * Lets the person choose a file with cells for a table.
+     * Lets the user choose a file with cells for a table.
      *
      * @param take gets them; what it throws is shown with the name of the file
      */
@@ -207,7 +207,7 @@ final class AnswerActions {
     }
 
     /**
-     * Lets the person choose a picture or a table to compare with.
+     * Lets the user choose a picture or a table to compare with.
      *
      * @param take gets its name and the image, in color or gray
      */

@@ -26,7 +26,7 @@ final class Banner extends HBox {
         hide();
     }
 
-    /** @param message one line for the person: what went wrong */
+    /** @param message one line for the user: what went wrong */
     void show(String message) {
         text.setText("▲  " + message);
         setAccessibleText(message);

@@ -14,7 +14,7 @@ final class ClipboardPicture {
     private ClipboardPicture() {
     }
 
-    /** @return the picture as levels of eight bits; gray when all of it is */
+    /** Returns the picture as levels of eight bits; gray when all of it is. */
     static LoadedImage read(Image picture) {
         int rows = (int) picture.getHeight();
         int columns = (int) picture.getWidth();
@@ -26,7 +26,7 @@ final class ClipboardPicture {
         return LoadedImage.packed(rows, columns, hasAlpha, n -> reader.getArgb(n % columns, n / columns), "clipboard");
     }
 
-    /** @return the image as a picture of 256 grays, 0 black and M white, a point for each pixel */
+    /** Returns the image as a picture of 256 grays, 0 black and M white, a point for each pixel. */
     static WritableImage of(pixeron.image.Image image) {
         WritableImage picture = new WritableImage(image.columns(), image.rows());
         for (int n = 0; n < image.count(); n++) {
@@ -35,7 +35,7 @@ final class ClipboardPicture {
         return picture;
     }
 
-    /** @return the picture in color, its transparency kept, a point for each pixel */
+    /** Returns the picture in color, its transparency kept, a point for each pixel. */
     static WritableImage of(ColorImage color) {
         WritableImage picture = new WritableImage(color.columns(), color.rows());
         for (int n = 0; n < color.red().count(); n++) {

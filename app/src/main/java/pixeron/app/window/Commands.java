@@ -187,7 +187,7 @@ final class Commands {
         }
     }
 
-    /** @return whether the sheet is shown now */
+    /** Returns whether the sheet is shown now. */
     boolean toggle(Kind kind) {
         if (isOpen()) {
             view.get().sheets().toggle(kind);
@@ -257,7 +257,7 @@ final class Commands {
         }
     }
 
-    /** Looks at an image with color in another way; of a spectrum at the face that stands in the same place. */
+    /** Looks at an image with color in another way; of a spectrum at the face that is in the same place. */
     void lookAt(ColorView how, String channel) {
         if (isOpen() && bench.shown().hasSpectrum()) {
             int place = how == ColorView.APART ? ChannelsParameter.ALL.size() : ChannelsParameter.ALL.indexOf(channel);

@@ -19,31 +19,32 @@ public interface Dialogs {
     record Kind(String name, List<String> endings) {
     }
 
-    /** @return the file to be opened, or empty when the person changed their mind */
+    /** Returns the file to be opened, or empty when the user changed their mind. */
     Optional<Path> chooseToOpen(String title, List<Kind> kinds);
 
-    /** @return the files to be opened, none when the person changed their mind */
+    /** Returns the files to be opened, none when the user changed their mind. */
     List<Path> chooseManyToOpen(String title, List<Kind> kinds);
 
-    /** @return the file to be written; the platform has asked before an existing one is replaced */
+    /** Returns the file to be written; the platform has asked before an existing one is replaced. */
     Optional<Path> chooseToSave(String title, String suggestedName, List<Kind> kinds);
 
-    /** @return whether a file that is there may be replaced */
+    /** Returns whether a file that is there may be replaced. */
     boolean askAboutReplacing(String name);
 
-    /** @return a folder, or empty when the person changed their mind */
+    /** Returns a folder, or empty when the user changed their mind. */
     Optional<Path> chooseFolder(String title);
 
     /** What to do with levels for which a picture format has no room. */
     enum Room { KEEP_NUMBERS, SPREAD, CANCEL }
 
     /**
+     * Returns what to do.
+     *
      * @param format the format, such as PNG
      * @param maximumLevel of the result
-     * @return what to do
      */
     Room askAboutRoom(String format, int maximumLevel);
 
-    /** @return what to do with the unsaved work of that name */
+    /** Returns what to do with the unsaved work of that name. */
     Answer askAboutUnsaved(String name);
 }

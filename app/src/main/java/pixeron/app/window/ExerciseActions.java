@@ -32,7 +32,7 @@ final class ExerciseActions {
      *
      * @param show puts a view in the place of the bench, and then does what gives it the keyboard
      * @param toBench opens work on the bench, under a name
-     * @param leave goes back to where the person was
+     * @param leave goes back to where the user was
      */
     record Ways(BiConsumer<Region, Runnable> show, BiConsumer<String, Project> toBench, Runnable leave) {
     }

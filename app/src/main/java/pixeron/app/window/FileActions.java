@@ -52,7 +52,7 @@ final class FileActions {
     private final ReadOnlyObjectWrapper<Settings> settings;
     /** The project's file as it was read or written last. */
     private volatile FileMark asFound = FileMark.NONE;
-    /** The file of the table that the person was asked about; empty for one from the clipboard. */
+    /** The file of the table that the user was asked about; empty for one from the clipboard. */
     private Optional<Path> asked = Optional.empty();
     private Consumer<Path> openExercise = file -> { };
     private BiConsumer<String, String> askHow = (name, text) -> { };
@@ -86,7 +86,7 @@ final class FileActions {
         }
     }
 
-    /** Lets the person choose a file and opens it. */
+    /** Lets the user choose a file and opens it. */
     void open() {
         afterUnsaved(() -> voice.dialogs().chooseToOpen("Open an image, a table or a project", TO_OPEN).ifPresent(this::read));
     }
@@ -118,7 +118,7 @@ final class FileActions {
         askHow.accept(name, text);
     }
 
-    /** Opens what was read of a table in the form that the person chose. */
+    /** Opens what was read of a table in the form that the user chose. */
     void openTable(String name, Image image) {
         voice.banner().hide();
         asked.ifPresent(file -> setSettings(settings.get().withRecent(file)));
@@ -164,7 +164,7 @@ final class FileActions {
         openExercise = way;
     }
 
-    /** Opens work that an earlier run left behind; it stays unsaved until the person saves it. */
+    /** Opens work that an earlier run left behind; it stays unsaved until the user saves it. */
     void recover(Path leftBehind) {
         afterUnsaved(() -> opening.start(progress -> ProjectFile.read(leftBehind), work -> {
             bench.open(work, Optional.empty(), false);
@@ -271,7 +271,7 @@ final class FileActions {
         }, this::trouble);
     }
 
-    /** Runs an action when no unsaved work is in its way: saved, given up, or never there. */
+    /** Runs an action when no unsaved work is in its way: saved, abandoned, or never there. */
     void afterUnsaved(Runnable action) {
         if (!bench.isOpen() || bench.past().savedProperty().get()) {
             action.run();

@@ -120,7 +120,7 @@ final class Magnifier extends Region {
         return false;
     }
 
-    /** @return the value of a bar, 0 … 1, at which all from one place to another is seen, or its beginning where it is too long */
+    /** Returns the value of a bar, 0–1, at which all from one place to another is seen, or its beginning where it is too long. */
     private static double moved(double value, double from, double to, double seen, double all) {
         double room = all - seen;
         if (room <= 0) {

@@ -59,7 +59,7 @@ final class MainMenu {
                 item("Quick start", "Shortcut+F1", ways.firstMinute));
     }
 
-    /** @return every action that the menu has, for the search */
+    /** Returns every action that the menu has, for the search. */
     List<Findable> actions() {
         List<Findable> actions = new ArrayList<>();
         collect(button.getItems(), "", actions);

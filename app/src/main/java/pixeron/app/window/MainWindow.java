@@ -80,13 +80,13 @@ public final class MainWindow extends StackPane {
      * How long things may take.
      *
      * @param autosave time without a change before unsaved work is kept
-     * @param program limits of one run of a person's program
+     * @param program limits of one run of a user's program
      */
     public record Pace(Duration autosave, ProgramLimits program) {
     }
 
     /**
-     * @param folder the person's settings and autosaved work
+     * @param folder the user's settings and autosaved work
      * @param dialogs how files are chosen
      * @param pace how long things may take
      */
@@ -365,7 +365,7 @@ public final class MainWindow extends StackPane {
         Rehearsal.start(theme, view(), new OwnKernels(folder), () -> !bench.isOpen(), end);
     }
 
-    /** @return where the window was when it was closed last */
+    /** Returns where the window was when it was closed last. */
     public Optional<WindowPlace> place() {
         return files.settingsProperty().get().place();
     }

@@ -50,7 +50,7 @@ final class NewImagePane extends StackPane {
     private final ComboBox<TooLarge> tooLarge = new ComboBox<>();
     private final Button create = new Button("Create");
     private final Map<Parameter<?>, ParameterField<?>> made = new IdentityHashMap<>();
-    /** The keys that the person wrote themselves. */
+    /** The keys that the user wrote themselves. */
     private final Set<String> typed = new HashSet<>();
     private Arguments arguments = Arguments.NONE;
     private Result image;
@@ -163,7 +163,7 @@ final class NewImagePane extends StackPane {
         arguments = isLeftOut ? arguments.without(field.parameter()) : arguments.withText(field.parameter(), text, false);
         typed.add(field.parameter().key());
         if (field.parameter().key().equals(ROWS) && !typed.contains(COLUMNS)) {
-            // Most images that are made here are square: the columns follow until somebody says otherwise.
+            // Most images that are made here are square: the columns follow until a user says otherwise.
             kind.getValue().parameters().stream().filter(parameter -> parameter.key().equals(COLUMNS)).findFirst().ifPresent(columns -> {
                 arguments = isLeftOut ? arguments.without(columns) : arguments.withText(columns, text, false);
                 made.get(columns).show(arguments);

@@ -30,7 +30,7 @@ import pixeron.project.View;
 record Opened(Optional<SavedProject> work, FileMark project, String problem,
         Map<String, Supplier<SavedProject>> otherWays) {
 
-    /** @return what came of opening a project or an image */
+    /** Returns what came of opening a project or an image. */
     static Opened of(Path file) {
         try {
             if (isProject(file)) {
@@ -70,7 +70,7 @@ record Opened(Optional<SavedProject> work, FileMark project, String problem,
                 return Map.of("Open with signed or fractional values", () -> open);
             }
         } catch (PixeronException notThisWayEither) {
-            // Then it is not offered; the first reason is what the person must see.
+            // Then it is not offered; the first reason is what the user must see.
         }
         return Map.of();
     }

@@ -22,7 +22,7 @@ import pixeron.project.View;
 import pixeron.project.demo.DemoCases;
 
 /**
- * Shows a small case on a second bench that nobody sees, piece by piece, while the opening view waits for the person.
+ * Shows a small case on a second bench that nobody sees, piece by piece, while the opening view waits for the user.
  *
  * <p>The first time that a program styles, lays out and draws a kind of control costs many times what it costs later:
  * classes are loaded, style rules are matched, fonts are read. Paid here, that time is not missing when the first image
@@ -32,7 +32,7 @@ final class Rehearsal {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    /** Time for what the person does between two pieces. */
+    /** Time for what the user does between two pieces. */
     private static final Duration BREATH = Duration.millis(20);
 
     private final BooleanSupplier isWanted;
@@ -42,7 +42,7 @@ final class Rehearsal {
     private final Background background = new Background();
     private final Bench bench = new Bench(background, problem -> { });
 
-    /** @param isWanted false as soon as the person works; what is left then is omitted */
+    /** @param isWanted false as soon as the user works; what is left then is omitted */
     private Rehearsal(BooleanSupplier isWanted, Runnable end) {
         this.isWanted = isWanted;
         this.end = end;

@@ -69,7 +69,7 @@ final class ResultActions {
                 ? drawn.get().picture() : result, suggested));
     }
 
-    /** A picture format without room for these levels is not chosen by somebody who wants an error: what they want is asked. */
+    /** A picture format without room for these levels is not chosen by a user who wants an error: what they want is asked. */
     private void write(Path file, Result result, String suggested) {
         boolean isWithoutRoom = result instanceof Image image && image.isLevelImage() && !ImageFiles.hasRoom(file, image.maximumLevel());
         Dialogs.Room room = isWithoutRoom ? voice.dialogs().askAboutRoom(file.getFileName().toString().replaceFirst(".*\\.", "").toUpperCase(Locale.ROOT),
@@ -97,7 +97,7 @@ final class ResultActions {
         }, trouble);
     }
 
-    /** @return a name for files of the project, of small letters, numbers and dashes */
+    /** Returns a name for files of the project, of small letters, numbers and dashes. */
     static String fileName(Project project) {
         String name = project.name().strip().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "").toLowerCase();
         return name.isEmpty() ? "project" : name;

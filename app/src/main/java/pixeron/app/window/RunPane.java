@@ -42,7 +42,7 @@ import pixeron.program.ProgramCommand;
 import pixeron.program.ProgramLimits;
 import pixeron.step.Progress;
 
-/** Where a person's own program is run in place of values by hand: the command is shown before it is run the first time. */
+/** Where a user's own program is run in place of values by hand: the command is shown before it is run the first time. */
 final class RunPane extends StackPane {
 
     private static final int MOST_CASES = 1000;
@@ -60,7 +60,7 @@ final class RunPane extends StackPane {
 
     /**
      * @param limits of each run
-     * @param chooseFile lets the person choose their program
+     * @param chooseFile lets the user choose their program
      * @param trouble says what must not happen
      */
     RunPane(Bench bench, ProgramLimits limits, Supplier<Optional<Path>> chooseFile, Consumer<RuntimeException> trouble) {

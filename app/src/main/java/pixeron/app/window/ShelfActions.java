@@ -33,7 +33,7 @@ final class ShelfActions {
         this.trouble = trouble;
     }
 
-    /** Lets the person choose an image. */
+    /** Lets the user choose an image. */
     void open() {
         if (bench.isOpen()) {
             voice.dialogs().chooseToOpen("Open another image for this project", FileActions.TO_OPEN).ifPresent(this::open);

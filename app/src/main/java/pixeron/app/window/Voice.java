@@ -3,7 +3,7 @@ package pixeron.app.window;
 import java.util.function.Consumer;
 
 /**
- * How actions speak with the person.
+ * How actions speak with the user.
  *
  * @param dialogs ask
  * @param banner says what went wrong, until it is closed

@@ -22,7 +22,7 @@ import pixeron.project.ProjectFile;
 import pixeron.project.SavedProject;
 import pixeron.project.demo.DemoCases;
 
-/** Somebody types a value every 300 ms and never pauses; the clock is the test's own. */
+/** A user types a value every 300 ms and never pauses; the clock is the test's own. */
 class AutosaveTest {
 
     private static final Duration DELAY = Duration.ofSeconds(2);
@@ -48,7 +48,7 @@ class AutosaveTest {
         }), demo.view());
     }
 
-    /** @return how many values would be found again after a crash now */
+    /** Returns how many values would be found again after a crash now. */
     private int kept() {
         try (Stream<Path> files = Files.walk(folder)) {
             Optional<Path> file = files.filter(path -> path.toString().endsWith(ProjectFile.ENDING)).findFirst();
@@ -90,7 +90,7 @@ class AutosaveTest {
         assertThat(kept()).isZero();
     }
 
-    /** Where the folder should be is a file: nothing can be kept. The person is told once, and again when it went well between. */
+    /** Where the folder should be is a file: nothing can be kept. The user is told once, and again when it went well between. */
     @Test
     void whatCannotBeKeptIsSaidOnce() throws IOException {
         Path place = Files.writeString(folder.resolve("autosave"), "in the way");
@@ -131,7 +131,7 @@ class AutosaveTest {
         assertThat(kept()).isZero();
     }
 
-    /** Nobody else on the machine reads what somebody works on. */
+    /** Nobody else on the machine reads what a user works on. */
     @Test
     void whatIsMadeHereIsForItsOwnerAlone() throws IOException {
         Assumptions.assumeTrue(folder.getFileSystem().supportedFileAttributeViews().contains("posix"));

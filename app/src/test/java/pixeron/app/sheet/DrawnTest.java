@@ -106,13 +106,13 @@ class DrawnTest extends ApplicationTest {
         return found;
     }
 
-    /** @return the cells in which a color is found after painting */
+    /** Returns the cells in which a color is found after painting. */
     private Set<Pixel> cells(Painter painter, Frame frame, Color color) {
         PixelReader reader = painted(painter, frame);
         return cells((x, y) -> isNear(reader.getColor(x, y), color));
     }
 
-    /** @return the cells in which one painter draws something else than another */
+    /** Returns the cells in which one painter draws something else than another. */
     private Set<Pixel> changed(Painter painter, Painter other, Frame frame) {
         PixelReader reader = painted(painter, frame);
         PixelReader plain = painted(other, frame);

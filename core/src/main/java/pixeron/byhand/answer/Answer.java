@@ -20,7 +20,8 @@ public record Answer(String where, CellTable cells, boolean isSwapped, Optional<
     private static final long MOST_OTHER = 1 << 16;
 
     /**
-     * @return the values for a result of this size
+     * Returns the values for a result of this size.
+     *
      * @throws PixeronException if the table is of another shape and far too large
      */
     public HandSheet sheet(Frame grid) {

@@ -28,9 +28,10 @@ public final class AnswerFile {
     }
 
     /**
+     * Returns what fits, best first; at least one.
+     *
      * @param file a text, a spreadsheet (XLSX, ODS) or a picture
      * @param grid the result whose size the answer has
-     * @return what fits, best first; at least one
      * @throws PixeronException if the file cannot be read or nothing in it fits; says what it holds
      */
     public static List<Answer> read(Path file, Frame grid) {
@@ -44,7 +45,8 @@ public final class AnswerFile {
     }
 
     /**
-     * @return the values of cells that are an answer as a whole or hold just one
+     * Returns the values of cells that are an answer as a whole or hold just one.
+     *
      * @throws PixeronException if nothing fits, or more than one block does
      */
     public static HandSheet only(CellTable cells, Frame grid) {
@@ -55,7 +57,7 @@ public final class AnswerFile {
         return found.get(0).sheet(grid);
     }
 
-    /** @return the sheets of a text, a spreadsheet or a gray picture */
+    /** Returns the sheets of a text, a spreadsheet or a gray picture. */
     public static List<NamedCells> sheets(Path file) {
         if (!ImageFiles.isPicture(file)) {
             return CellTable.readAll(file);
@@ -68,7 +70,7 @@ public final class AnswerFile {
         return List.of(new NamedCells("", CellTable.of(image)));
     }
 
-    /** @throws PixeronException if it cannot be read, or has more pixels than anybody works out */
+    /** @throws PixeronException if it cannot be read, or has more pixels than anybody calculates */
     static LoadedImage picture(Path file) {
         try {
             return ImageFiles.read(file, ReadOptions.DEFAULT.withPixelLimit(MOST_PIXELS));

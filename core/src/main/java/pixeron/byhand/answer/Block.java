@@ -17,7 +17,7 @@ record Block(int top, int left, int height, int width) {
 
     private static final int LETTERS = 26;
 
-    /** @return all of a table, from the top; single values that touch nothing too */
+    /** Returns all of a table, from the top; single values that touch nothing too. */
     static List<Block> all(CellTable table) {
         List<List<String>> rows = table.rows();
         boolean[][] open = new boolean[rows.size()][table.width()];
@@ -60,7 +60,7 @@ record Block(int top, int left, int height, int width) {
         return new Block(bounds[0], bounds[1], bounds[2] - bounds[0] + 1, bounds[3] - bounds[1] + 1);
     }
 
-    /** @return whether its first row and column only count: blank or any in the corner, then 0, 1, 2 … or 1, 2, 3 … */
+    /** Returns whether its first row and column only count: blank or any in the corner, then 0, 1, 2 … or 1, 2, 3 …. */
     boolean isNumbered(CellTable table) {
         return height > 2 && width > 2 && counts(table, true) && counts(table, false);
     }
@@ -81,12 +81,12 @@ record Block(int top, int left, int height, int width) {
         return true;
     }
 
-    /** @return it without its first row and column */
+    /** Returns it without its first row and column. */
     Block inner() {
         return new Block(top + 1, left + 1, height - 1, width - 1);
     }
 
-    /** @return where it stands, such as Work!B2:I9 */
+    /** Returns where it stands, such as Work!B2:I9. */
     String where(String sheet) {
         return (sheet.isEmpty() ? "" : sheet + "!") + cell(top, left) + ":" + cell(top + height - 1, left + width - 1);
     }

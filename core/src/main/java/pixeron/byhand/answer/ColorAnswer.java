@@ -23,8 +23,9 @@ public final class ColorAnswer {
     }
 
     /**
+     * Returns what was written, all channels beside each other.
+     *
      * @param faces what the values are for
-     * @return what was written, all channels beside each other
      * @throws PixeronException if the file cannot be read, has another size, or a cell is none of these; names the file
      */
     public static HandSheet read(Path file, Abreast faces) {

@@ -52,7 +52,7 @@ public final class Abreast implements Explained {
         return after;
     }
 
-    /** @return the whole calculation of its pixels, over all faces */
+    /** Returns the whole calculation of its pixels, over all faces. */
     public WholePixel whole() {
         return new WholePixel(bound, before, after, true);
     }
@@ -62,22 +62,22 @@ public final class Abreast implements Explained {
         return new Frame(after.rows(), after.columns() * faces.size(), after.maximumLevel());
     }
 
-    /** @return the place of a face's pixel on the sheet */
+    /** Returns the place of a face's pixel on the sheet. */
     public Pixel place(String face, Pixel pixel) {
         return new Pixel(pixel.row(), pixel.column() + after.columns() * faces.stream().map(Result.Face::name).toList().indexOf(face));
     }
 
-    /** @return the name of the face that a place of the sheet belongs to */
+    /** Returns the name of the face that a place of the sheet belongs to. */
     public String face(Pixel place) {
         return faces.get(place.column() / after.columns()).name();
     }
 
-    /** @return the pixel of the face that a place of the sheet belongs to */
+    /** Returns the pixel of the face that a place of the sheet belongs to. */
     public Pixel pixel(Pixel place) {
         return new Pixel(place.row(), place.column() % after.columns());
     }
 
-    /** @return what was written on the sheet of all faces, as a sheet for each of them by its name */
+    /** Returns what was written on the sheet of all faces, as a sheet for each of them by its name. */
     public Map<String, HandSheet> apart(HandSheet sheet) {
         Map<String, Map<Pixel, String>> texts = new LinkedHashMap<>();
         sheet.cells().forEach((place, written) -> texts.computeIfAbsent(face(place), name -> new HashMap<>()).put(pixel(place), written.text()));

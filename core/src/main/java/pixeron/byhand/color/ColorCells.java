@@ -12,21 +12,22 @@ import pixeron.look.WrittenColor;
 import pixeron.number.Decimals;
 
 /**
- * What a person writes for a pixel with color, as {@link WrittenColor} reads it.
+ * What a user writes for a pixel with color, as {@link WrittenColor} reads it.
  *
  * @param faces the names of the channels, in their order
  * @param maximumLevel M of all of them
  */
 public record ColorCells(List<String> faces, int maximumLevel) {
 
-    /** @return what can be written for a result */
+    /** Returns what can be written for a result. */
     public static ColorCells of(Result result) {
         return new ColorCells(result.faces().stream().map(Result.Face::name).toList(), result.frame().maximumLevel());
     }
 
     /**
+     * Returns the values of all faces as one sheet.
+     *
      * @param written row by row; blank for nothing
-     * @return the values of all faces as one sheet
      * @throws PixeronException if a cell is neither packed nor a number for each channel; names it
      */
     public static HandSheet sheet(List<List<String>> written, Abreast right) {
@@ -68,8 +69,9 @@ public record ColorCells(List<String> faces, int maximumLevel) {
     }
 
     /**
+     * Returns the value of each channel that it says something of; empty where it is one number, an expression or no number at all.
+     *
      * @param text what was written in a cell
-     * @return the value of each channel that it says something of; empty where it is one number, an expression or no number at all
      * @throws PixeronException if it is packed, and the channels have no eight bits
      */
     public Optional<Map<String, String>> find(String text) {

@@ -16,14 +16,14 @@ import pixeron.number.Value;
 /**
  * An expression as a sum of terms over one divisor, or as factors over divisors where it is a single term.
  *
- * @param terms what is added, worked out; a term that is taken away is negative
+ * @param terms what is added, calculated; a term that is removed is negative
  * @param divisor what the whole sum is divided by; 1 when it is not divided
  * @param factors of a single term, what is multiplied; empty for a sum
  * @param divisors of a single term, what it is divided by
  */
 record Terms(List<Value> terms, Value divisor, List<Value> factors, List<Value> divisors) {
 
-    /** @return the parts of an expression; empty where some part has no value */
+    /** Returns the parts of an expression; empty where some part has no value. */
     static Optional<Terms> of(Expression expression) {
         try {
             Value divisor = Rational.ONE;
@@ -45,12 +45,12 @@ record Terms(List<Value> terms, Value divisor, List<Value> factors, List<Value> 
         }
     }
 
-    /** @return a sum of terms over a divisor */
+    /** Returns a sum of terms over a divisor. */
     static Terms sum(List<Value> terms, Value divisor) {
         return new Terms(terms, divisor, List.of(), List.of());
     }
 
-    /** @return the same with each term divided by the divisor */
+    /** Returns the same with each term divided by the divisor. */
     Terms divided() {
         return sum(terms.stream().map(term -> term.dividedBy(divisor)).toList(), Rational.ONE);
     }

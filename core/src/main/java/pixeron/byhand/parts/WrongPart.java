@@ -31,9 +31,10 @@ public final class WrongPart {
     }
 
     /**
-     * @param written what a person wrote for a pixel
+     * Returns one sentence; empty where it is no expression, or nothing can be said.
+     *
+     * @param written what a user wrote for a pixel
      * @param operation it, bound to its input
-     * @return one sentence; empty where it is no expression, or nothing can be said
      */
     public static Optional<String> of(HandValue written, Operation operation, Pixel pixel) {
         if (written.decimals() >= 0 || written.value().isEmpty()) {
@@ -121,7 +122,7 @@ public final class WrongPart {
         return parts;
     }
 
-    /** @return what is in the first list and not in the second, each as often as it is there more often */
+    /** Returns what is in the first list and not in the second, each as often as it is there more often. */
     private static List<Value> without(List<Value> from, List<Value> taken) {
         List<Value> left = new ArrayList<>(from);
         for (Value value : taken) {

@@ -1,2 +1,2 @@
-/** An expression that a person wrote as an answer, held against the right one part by part. */
+/** An expression that a user wrote as an answer, held against the right one part by part. */
 package pixeron.byhand.parts;

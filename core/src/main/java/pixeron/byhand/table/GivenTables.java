@@ -13,17 +13,18 @@ import pixeron.step.Operation;
 import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
-/** What a step gives when a person goes on from their own tables: new levels, a limit, constants. */
+/** What a step gives when a user goes on from their own tables: new levels, a limit, constants. */
 public final class GivenTables {
 
     private GivenTables() {
     }
 
     /**
+     * Returns for each table with something wrong in it what a pixel gets by that table, by the name of the table; a pixel of
+     * which it says nothing has none.
+     *
      * @param operation the step, bound to its input
-     * @param hands the person's tables by name
-     * @return for each table with something wrong in it what a pixel gets by that table, by the name of the table; a pixel of
-     *     which it says nothing has none
+     * @param hands the user's tables by name
      */
     public static Map<String, Function<Pixel, Optional<Value>>> of(Operation operation, Map<String, HandTable> hands) {
         Map<String, Function<Pixel, Optional<Value>>> given = new LinkedHashMap<>();

@@ -13,7 +13,7 @@ import pixeron.format.CellTable;
 import pixeron.number.Decimals;
 import pixeron.working.Table;
 
-/** A person's values for a table: some cells filled, the others blank. Immutable. */
+/** A user's values for a table: some cells filled, the others blank. Immutable. */
 public final class HandTable {
 
     /** Nothing filled. */
@@ -22,7 +22,7 @@ public final class HandTable {
     /**
      * A cell.
      *
-     * @param row the key of its row: what stands in the table's first column, or {@link Table#SUM}
+     * @param row the key of its row: what is in the table's first column, or {@link Table#SUM}
      * @param column the name of its column
      */
     public record Place(String row, String column) implements Comparable<Place> {
@@ -39,7 +39,7 @@ public final class HandTable {
         this.cells = Collections.unmodifiableMap(cells);
     }
 
-    /** @return the filled cells */
+    /** Returns the filled cells. */
     public Map<Place, HandValue> cells() {
         return cells;
     }
@@ -48,12 +48,12 @@ public final class HandTable {
         return cells.isEmpty();
     }
 
-    /** @return what is written in a cell */
+    /** Returns what is written in a cell. */
     public Optional<HandValue> cell(String row, String column) {
         return Optional.ofNullable(cells.get(new Place(row, column)));
     }
 
-    /** @return this with several cells written; blank texts clear theirs */
+    /** Returns this with several cells written; blank texts clear theirs. */
     public HandTable with(Map<Place, String> texts) {
         Map<Place, HandValue> changed = new TreeMap<>(cells);
         texts.forEach((place, text) -> {
@@ -67,7 +67,7 @@ public final class HandTable {
     }
 
     /**
-     * Writes a block of cells into columns that stand beside each other for the person.
+     * Writes a block of cells into columns that are beside each other for the user.
      *
      * @param row the first row of the block, from 0
      * @param columns the columns from the first of the block on

@@ -9,7 +9,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Table;
 
-/** The table as it would be with the person's own cells: where nothing is written, what follows from those. */
+/** The table as it would be with the user's own cells: where nothing is written, what follows from those. */
 final class OwnTable {
 
     private final HandTable hand;
@@ -22,7 +22,7 @@ final class OwnTable {
     }
 
     /**
-     * @param isLiteral false: where an earlier cell agrees, it stands for the exact value; true: for what was written,
+     * @param isLiteral false: where an earlier cell agrees, it represents the exact value; true: for what was written,
      *     such as a share rounded to two decimals
      */
     boolean follows(int row, String column, HandValue written, boolean isLiteral) {

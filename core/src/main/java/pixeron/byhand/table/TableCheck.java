@@ -9,7 +9,7 @@ import pixeron.number.Value;
 import pixeron.working.Table;
 
 /**
- * A person's values for a table compared with the table. A cell that is wrong, but right given the person's own earlier
+ * A user's values for a table compared with the table. A cell that is wrong, but right given the user's own earlier
  * cells, follows from them and is no slip of its own.
  *
  * @param cells the filled cells, row by row
@@ -17,7 +17,7 @@ import pixeron.working.Table;
 public record TableCheck(List<Cell> cells) {
 
     /**
-     * What is said of one filled cell.
+     * The findings about one filled cell.
      *
      * @param row from 0; the number of rows for the row of sums
      * @param column its name
@@ -27,7 +27,7 @@ public record TableCheck(List<Cell> cells) {
      */
     public record Cell(int row, String column, HandValue byHand, Value value, Verdict state) {
 
-        /** @return value by hand − right value; empty when it was not understood */
+        /** Returns value by hand − right value; empty when it was not understood. */
         public Optional<Value> difference() {
             return byHand.value().map(written -> written.minus(value));
         }
@@ -44,7 +44,7 @@ public record TableCheck(List<Cell> cells) {
         cells = List.copyOf(cells);
     }
 
-    /** @return what is said of each filled cell that the table has */
+    /** Returns the findings about each filled cell that the table has. */
     public static TableCheck of(HandTable hand, Table table) {
         OwnTable own = new OwnTable(hand, table);
         List<Cell> cells = new ArrayList<>();
@@ -62,12 +62,12 @@ public record TableCheck(List<Cell> cells) {
         return (int) cells.stream().filter(cell -> cell.state() == state).count();
     }
 
-    /** @return the first cell that is wrong by itself */
+    /** Returns the first cell that is wrong by itself. */
     public Optional<Cell> first() {
         return cells.stream().filter(cell -> cell.state() == Verdict.DIFFERS).findFirst();
     }
 
-    /** @return what is said of a cell, when it is filled */
+    /** Returns the findings about a cell, when it is filled. */
     public Optional<Cell> cell(int row, String column) {
         return cells.stream().filter(cell -> cell.row() == row && cell.column().equals(column)).findFirst();
     }

@@ -5,10 +5,10 @@ import java.util.List;
 /**
  * A slip that explains cells of a table.
  *
- * @param id the stable id that stands in written results
+ * @param id the stable id that is in written results
  * @param column the column that the cells are in
  * @param of how many cells of the column are wrong by themselves
- * @param text one sentence for the person
+ * @param text one sentence for the user
  * @param cells the explained cells, row by row
  */
 public record TableSlip(String id, String column, int of, String text, List<TableCheck.Cell> cells) {
@@ -17,7 +17,7 @@ public record TableSlip(String id, String column, int of, String text, List<Tabl
         cells = List.copyOf(cells);
     }
 
-    /** @return how many cells it explains */
+    /** Returns how many cells it explains. */
     public int explains() {
         return cells.size();
     }

@@ -30,7 +30,7 @@ import pixeron.working.Table;
  *
  * <p>A slip of the step is another table or other new levels; besides, values can stand a row too far down or up, in the
  * column of another, or with their fraction cut off. It is claimed as in a sheet: for at least two cells and at least half of
- * those in the column, against none that agrees. One wrong count or running count from which others follow is named as what
+ * those in the column, against none that agrees. One wrong count or cumulative count from which others follow is named as what
  * it is.
  */
 public final class TableSlips {
@@ -67,10 +67,11 @@ public final class TableSlips {
     }
 
     /**
-     * @param check the person's values for the table
+     * Returns the slips that are claimed, in the order of the columns.
+     *
+     * @param check the user's values for the table
      * @param table what is right
      * @param operation the step whose table it is
-     * @return the slips that are claimed, in the order of the columns
      */
     public static List<TableSlip> find(TableCheck check, Table table, Operation operation) {
         if (check.first().isEmpty()) {

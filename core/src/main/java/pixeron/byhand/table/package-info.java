@@ -1,2 +1,2 @@
-/** A person's values in the tables by which a step is worked out, and how they compare with ours. */
+/** A user's values in the tables by which a step is calculated, and how they compare with ours. */
 package pixeron.byhand.table;

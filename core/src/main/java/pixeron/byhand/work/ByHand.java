@@ -7,7 +7,7 @@ import pixeron.byhand.HandSheet;
 import pixeron.byhand.table.HandTable;
 
 /**
- * What a person wrote by hand for one face of a step's result. Immutable.
+ * What a user wrote by hand for one face of a step's result. Immutable.
  *
  * @param sheet values for the result
  * @param tables values in the tables, by the name of the table; none without values
@@ -25,12 +25,12 @@ public record ByHand(HandSheet sheet, Map<String, HandTable> tables) {
         return equals(NONE);
     }
 
-    /** @return this with a changed sheet */
+    /** Returns this with a changed sheet. */
     public ByHand withSheet(UnaryOperator<HandSheet> change) {
         return new ByHand(change.apply(sheet), tables);
     }
 
-    /** @return this with a changed table */
+    /** Returns this with a changed table. */
     public ByHand withTable(String name, UnaryOperator<HandTable> change) {
         HandTable changed = change.apply(tables.getOrDefault(name, HandTable.EMPTY));
         Map<String, HandTable> all = new HashMap<>(tables);

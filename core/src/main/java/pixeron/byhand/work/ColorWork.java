@@ -17,16 +17,16 @@ import pixeron.image.Pixel;
 import pixeron.step.Progress;
 
 /**
- * A person's work on all faces of a result with color together: a slip of masks, of exchanged channels or of a packed value
+ * A user's work on all faces of a result with color together: a slip of masks, of exchanged channels or of a packed value
  * shows only there.
  *
  * @param faces the right values, all faces beside each other
- * @param check the person's values against them
+ * @param check the user's values against them
  * @param following the places whose values follow from something earlier
  */
 public record ColorWork(Abreast faces, Check check, Set<Pixel> following) {
 
-    /** @return what was written for the faces of one step */
+    /** Returns what was written for the faces of one step. */
     public static ColorWork of(Abreast faces, List<StepWork> works) {
         Map<Pixel, CellCheck> cells = new HashMap<>();
         Set<Pixel> following = new HashSet<>();
@@ -40,13 +40,13 @@ public record ColorWork(Abreast faces, Check check, Set<Pixel> following) {
         return new ColorWork(faces, new Check(cells.keySet().stream().sorted().map(cells::get).toList()), Set.copyOf(following));
     }
 
-    /** @return what explains the differing values that do not follow from something earlier */
+    /** Returns what explains the differing values that do not follow from something earlier. */
     public Findings findings(SlipFinder finder, Progress progress) {
         return finder.find(following.isEmpty() ? check : new Check(check.cells().stream().filter(cell ->
                 !following.contains(cell.pixel())).toList()), progress);
     }
 
-    /** @return the values of one pixel that were written, by the name of the face */
+    /** Returns the values of one pixel that were written, by the name of the face. */
     public Map<String, CellCheck> at(Pixel pixel) {
         return faces.bound().faces().stream().flatMap(name -> cell(name, pixel).stream())
                 .collect(Collectors.toMap(cell -> faces.face(cell.pixel()), cell -> cell, (a, b) -> a, LinkedHashMap::new));

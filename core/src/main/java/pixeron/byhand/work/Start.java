@@ -11,7 +11,7 @@ import pixeron.number.Decimals;
 import pixeron.working.TableKind;
 
 /**
- * Where a person's work on a chain first goes wrong.
+ * Where a user's work on a chain first goes wrong.
  *
  * @param at the step
  * @param inTable the cell of a table; empty when it is a cell of the sheet
@@ -36,14 +36,15 @@ public record Start(At at, Optional<InTable> inTable, Optional<CellCheck> cell, 
      *
      * @param kind of the table
      * @param row for people, such as k = 3
-     * @param cell what is said of it
+     * @param cell the findings about it
      */
     public record InTable(TableKind kind, String row, TableCheck.Cell cell) {
     }
 
     /**
-     * @param steps the person's work, step by step
-     * @return where it starts; empty when nothing is wrong
+     * Returns where it starts; empty when nothing is wrong.
+     *
+     * @param steps the user's work, step by step
      */
     public static Optional<Start> of(List<StepWork> steps) {
         int following = 0;
@@ -66,7 +67,7 @@ public record Start(At at, Optional<InTable> inTable, Optional<CellCheck> cell, 
         return new At(step.position(), step.channel());
     }
 
-    /** @return the step's position, from 0 */
+    /** Returns the step's position, from 0. */
     public int position() {
         return at.position();
     }
@@ -83,8 +84,9 @@ public record Start(At at, Optional<InTable> inTable, Optional<CellCheck> cell, 
     }
 
     /**
-     * @param place says a pixel as the person counts
-     * @return one line: where, what was written, what is right, and what follows
+     * Returns one line: where, what was written, what is right, and what follows.
+     *
+     * @param place says a pixel as the user counts
      */
     public String sentence(Function<Pixel, String> place) {
         String where = "First mistake: step " + (position() + 1) + ", " + at.channel().map(channel -> channel + ", ").orElse("") + inTable.map(found -> found.kind.title() + ", " + found.row

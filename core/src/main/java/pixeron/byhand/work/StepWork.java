@@ -27,18 +27,18 @@ import pixeron.step.table.PixelTable;
 import pixeron.working.Table;
 
 /**
- * A person's work on one step, or on one face of its result where that has several.
+ * A user's work on one step, or on one face of its result where that has several.
  *
  * @param written what all this is said of
- * @param check what is said of the values for the result
+ * @param check the findings about the values for the result
  * @param following the differing cells that follow from something earlier
- * @param tables what is said of the person's values in the step's tables, by name, in the order of the tables
- * @param earlier the person's values for the step before
+ * @param tables the findings about the user's values in the step's tables, by name, in the order of the tables
+ * @param earlier the user's values for the step before
  */
 public record StepWork(Written written, Check check, Following following, Map<String, TableCheck> tables, HandSheet earlier) {
 
     /**
-     * What a person wrote for a step.
+     * What a user wrote for a step.
      *
      * @param position of the step, from 0
      * @param face the name of the face
@@ -61,16 +61,17 @@ public record StepWork(Written written, Check check, Following following, Map<St
         }
     }
 
-    /** @return whether it says what is to be said of just these values */
+    /** Returns whether it says what is to be said of just these values. */
     public boolean isOf(Written other, Optional<Written> before) {
         return written.position == other.position && written.face.equals(other.face) && written.operation == other.operation
                 && written.sheet() == other.sheet() && written.tables().equals(other.tables()) && earlier == before.map(Written::sheet).orElse(HandSheet.EMPTY);
     }
 
     /**
+     * Returns the findings about it.
+     *
      * @param written what was written for the step
      * @param earlier what was written for the step before; empty for the first one
-     * @return what is said of it
      */
     public static StepWork of(Written written, Optional<Written> earlier) {
         Operation operation = written.operation();
@@ -81,9 +82,10 @@ public record StepWork(Written written, Check check, Following following, Map<St
     }
 
     /**
-     * @param check what is said of the sheet
-     * @param earlier the person's values for the step before
-     * @return which differing cells follow from the step before, or from the person's own tables of this one
+     * Returns which differing cells follow from the step before, or from the user's own tables of this one.
+     *
+     * @param check the findings about the sheet
+     * @param earlier the user's values for the step before
      */
     public static Following following(Written written, Check check, HandSheet earlier) {
         if (check.differing().isEmpty()) {
@@ -107,27 +109,27 @@ public record StepWork(Written written, Check check, Following following, Map<St
         return checks;
     }
 
-    /** @return the step's position, from 0 */
+    /** Returns the step's position, from 0. */
     public int position() {
         return written.position();
     }
 
-    /** @return the name of the face */
+    /** Returns the name of the face. */
     public String face() {
         return written.face();
     }
 
-    /** @return what a person calls the face where there are several, such as red; empty where there is one */
+    /** Returns what a user calls the face where there are several, such as red; empty where there is one. */
     public Optional<String> channel() {
         return Optional.of(written.face()).filter(face -> !face.equals(Image.VALUE));
     }
 
-    /** @return the step, bound to its input */
+    /** Returns the step, bound to its input. */
     public Operation operation() {
         return written.operation();
     }
 
-    /** @return the person's values for the result */
+    /** Returns the user's values for the result. */
     public HandSheet sheet() {
         return written.sheet();
     }
@@ -136,27 +138,27 @@ public record StepWork(Written written, Check check, Following following, Map<St
         return operation().step();
     }
 
-    /** @return whether anything was written */
+    /** Returns whether anything was written. */
     public boolean isEmpty() {
         return check.filled() == 0 && tables.isEmpty();
     }
 
-    /** @return one of the step's tables, as it is right */
+    /** Returns one of the step's tables, as it is right. */
     public Table table(String name) {
         return PixelTable.named(operation(), name).orElseThrow();
     }
 
-    /** @return what explains the differing cells that do not follow from something earlier */
+    /** Returns what explains the differing cells that do not follow from something earlier. */
     public Findings findings(Progress progress) {
         return withShape(new SlipFinder(operation()).find(following.rest(check), progress));
     }
 
-    /** @return these with what the shape of the sheet says, where it is larger than the result */
+    /** Returns these with what the shape of the sheet says, where it is larger than the result. */
     public Findings withShape(Findings found) {
         return ShapeSlip.of(sheet(), operation()).map(found::with).orElse(found);
     }
 
-    /** @return what explains wrong cells of the tables, by the name of the table */
+    /** Returns what explains wrong cells of the tables, by the name of the table. */
     public Map<String, List<TableSlip>> tableSlips() {
         Map<String, List<TableSlip>> slips = new HashMap<>();
         tables.forEach((name, found) -> slips.put(name, TableSlips.find(found, table(name), operation())));

@@ -10,8 +10,9 @@ public final class WrittenFaces {
     }
 
     /**
+     * Returns that of an image; of a spectrum those that were written, and its magnitude where none was.
+     *
      * @param faces the work on all faces of the result of one step
-     * @return that of an image; of a spectrum those that were written, and its magnitude where none was
      */
     public static List<StepWork> of(List<StepWork> faces) {
         List<StepWork> written = faces.stream().filter(face -> !face.isEmpty()).toList();

@@ -1,2 +1,2 @@
-/** A person's whole work on a chain: what is said of every step, its tables and its sheet, and where it first goes wrong. */
+/** A user's whole work on a chain: the findings about every step, its tables and its sheet, and where it first goes wrong. */
 package pixeron.byhand.work;

@@ -22,7 +22,7 @@ public final class AnswerBook {
      * A sheet.
      *
      * @param name what it is called, at most 31 letters
-     * @param rows its cells; numbers stand there as numbers
+     * @param rows its cells; numbers are there as numbers
      */
     public record Sheet(String name, List<List<String>> rows) {
     }

@@ -96,7 +96,7 @@ public record AnswerFolder(List<Handed> handed, List<String> leftOut) {
         return Harmless.shown(inside.isEmpty() ? String.valueOf(file.getFileName()) : inside);
     }
 
-    /** Files that are called alike are told apart by their folders, and so are the people. */
+    /** Files that are called alike are distinguished by their folders, and so are the people. */
     private static List<Handed> named(List<Handed> all) {
         Map<String, Long> sources = all.stream().collect(Collectors.groupingBy(Handed::source, Collectors.counting()));
         Set<String> alike = all.stream().collect(Collectors.groupingBy(one -> String.valueOf(one.file().getFileName()), Collectors.counting())).entrySet().stream()

@@ -18,7 +18,7 @@ import pixeron.project.ProjectFile;
  */
 public final class AnswerReader {
 
-    /** More than any answer that is worked out by hand, or by a program for an exercise. */
+    /** More than any answer that is calculated by hand, or by a program for an exercise. */
     private static final long MOST_BYTES = 16L << 20;
     /** A text is read as a whole, and each of its cells takes many times its room. */
     private static final long MOST_TEXT = 4L << 20;
@@ -32,8 +32,9 @@ public final class AnswerReader {
     }
 
     /**
+     * Returns them.
+     *
      * @param handed a file that may hold several answers
-     * @return them
      * @throws PixeronException if it cannot be read
      */
     public static List<Received> read(Handed handed) {

@@ -38,15 +38,16 @@ public final class AnswerTable {
     private AnswerTable() {
     }
 
-    /** @return the cells of the table with its blanks, row by row */
+    /** Returns the cells of the table with its blanks, row by row. */
     public static List<List<String>> blank(Variant variant) {
         return filled(variant, variant.project(), "");
     }
 
     /**
+     * Returns the cells of the table with these values in its blanks.
+     *
      * @param work the variant's project with values by hand
-     * @param name of the person
-     * @return the cells of the table with these values in its blanks
+     * @param name of the user
      */
     public static List<List<String>> filled(Variant variant, Project work, String name) {
         List<List<String>> rows = new ArrayList<>();
@@ -100,12 +101,12 @@ public final class AnswerTable {
         }
     }
 
-    /** @return whether cells are a table of this kind: a line says which part follows */
+    /** Returns whether cells are a table of this kind: a line says which part follows. */
     static boolean matches(CellTable cells) {
         return cells.rows().stream().anyMatch(row -> part(row) > 0);
     }
 
-    /** @return what stands beside a word in the first column; empty where the word does not stand there or nothing is beside it */
+    /** Returns what is beside a word in the first column; empty where the word does not be there or nothing is beside it. */
     private static Optional<String> beside(CellTable cells, String word) {
         return cells.rows().stream().filter(row -> row.size() > 1 && row.get(0).equalsIgnoreCase(word)).map(row -> row.get(1)).filter(text ->
                 !text.isBlank()).findFirst();
@@ -115,7 +116,7 @@ public final class AnswerTable {
         return beside(cells, NAME);
     }
 
-    /** @return the code that stands beside its word, or else anywhere in the first column and the first rows */
+    /** Returns the code that is beside its word, or else anywhere in the first column and the first rows. */
     static List<Code> codes(CellTable cells) {
         Optional<String> said = beside(cells, CODE);
         return said.isPresent() ? Code.all(said.get()) : cells.rows().stream().limit(5).flatMap(List::stream).flatMap(cell -> Code.all(cell).stream()).toList();
@@ -127,10 +128,11 @@ public final class AnswerTable {
     }
 
     /**
+     * Returns the variant's project with these values by hand.
+     *
      * @param cells a table that was filled in, or only the values of one result
      * @param variant that it answers
-     * @return the variant's project with these values by hand
-     * @throws PixeronException if a part is missing its rows, or the cells have the size of no result that is asked for
+     * @throws PixeronException if a part is missing its rows, or the cells have the size of no result in question
      */
     public static Project read(CellTable cells, Variant variant) {
         Project work = variant.project();
@@ -191,7 +193,7 @@ public final class AnswerTable {
         return work.withByHand(part.asked().position(), part.face(), written -> written.withTable(table.name(), hand -> hand.with(texts)));
     }
 
-    /** Only values: they are the last result that is asked for and has their size. */
+    /** Only values: they are the last result in question and has their size. */
     private static Project readResult(CellTable cells, Variant variant, Project work) {
         List<Part.OfCells> results = new ArrayList<>(variant.parts().stream().filter(Part.OfCells.class::isInstance).map(Part.OfCells.class::cast).toList());
         Collections.reverse(results);

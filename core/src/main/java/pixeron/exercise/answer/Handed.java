@@ -13,18 +13,18 @@ import pixeron.Harmless;
  */
 public record Handed(Path file, String source, String person, String problem) {
 
-    /** @return a file that was named by itself */
+    /** Returns a file that was named by itself. */
     public static Handed of(Path file) {
         String name = Harmless.shown(String.valueOf(file.getFileName()));
         return new Handed(file, name, AnswerReader.person(name), "");
     }
 
-    /** @return this, called so */
+    /** Returns this, called so. */
     Handed called(String other) {
         return new Handed(file, other, person, problem);
     }
 
-    /** @return this as somebody's */
+    /** Returns this as a user's. */
     Handed of(String other) {
         return new Handed(file, source, other, problem);
     }

@@ -16,8 +16,8 @@ import pixeron.step.Progress;
  * An answer that came in.
  *
  * @param source the file, and the sheet of it where it has several
- * @param name of the person, as far as it is said
- * @param codes that stand in it, most telling first
+ * @param name of the user, as far as it is said
+ * @param codes that are in it, most telling first
  * @param content what was filled in
  */
 public record Received(String source, String name, List<Code> codes, Content content) {
@@ -26,7 +26,8 @@ public record Received(String source, String name, List<Code> codes, Content con
     @FunctionalInterface
     public interface Content {
         /**
-         * @return the variant's project with the values by hand
+         * Returns the variant's project with the values by hand.
+         *
          * @throws PixeronException if they do not belong to the variant
          */
         Project on(Variant variant);
@@ -40,7 +41,7 @@ public record Received(String source, String name, List<Code> codes, Content con
         }
     }
 
-    /** A person's project. */
+    /** A user's project. */
     record OfProject(Project project) implements Content {
         @Override
         public Project on(Variant variant) {
@@ -61,7 +62,7 @@ public record Received(String source, String name, List<Code> codes, Content con
         }
     }
 
-    /** @return the code that belongs to an exercise; empty where there is none, or two different ones */
+    /** Returns the code that belongs to an exercise; empty where there is none, or two different ones. */
     public Optional<Code> code(String exercise) {
         List<Code> own = codes.stream().filter(code -> code.exercise().equals(exercise)).distinct().toList();
         return own.size() == 1 ? Optional.of(own.get(0)) : Optional.empty();

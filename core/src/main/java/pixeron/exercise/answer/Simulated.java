@@ -16,13 +16,13 @@ import pixeron.project.Project;
 import pixeron.step.Slip;
 import pixeron.step.Way;
 
-/** Answers that nobody wrote: the key of a variant filled in, or what somebody with one slip would have written. */
+/** Answers that nobody wrote: the key of a variant filled in, or what a user with one slip would have written. */
 public final class Simulated {
 
     private Simulated() {
     }
 
-    /** @return the variant's project with everything that is asked filled in rightly */
+    /** Returns the variant's project with all questions filled in rightly. */
     public static Project right(Variant variant) {
         Project work = variant.project();
         for (Part part : variant.parts()) {
@@ -68,7 +68,7 @@ public final class Simulated {
         return answers;
     }
 
-    /** What somebody would write; nothing where a cell has no value or fewer than two differ. */
+    /** What a user would write; nothing where a cell has no value or fewer than two differ. */
     private static Map<Pixel, String> texts(Part.OfCells part, Way way) {
         Map<Pixel, String> texts = new HashMap<>();
         List<Pixel> differing = new ArrayList<>();

@@ -54,8 +54,9 @@ public final class ExerciseFile {
     }
 
     /**
+     * Returns what it holds.
+     *
      * @param file an exercise
-     * @return what it holds
      * @throws PixeronException if it cannot be read, is damaged, or was written by a newer version; names the field
      */
     public static Exercise read(Path file) {

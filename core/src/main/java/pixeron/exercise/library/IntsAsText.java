@@ -8,7 +8,7 @@ final class IntsAsText {
     private IntsAsText() {
     }
 
-    /** @return from, from + by, … up to to */
+    /** Returns from, from + by, … up to to. */
     static String[] range(int from, int to, int by) {
         return IntStream.rangeClosed(0, (to - from) / by).mapToObj(n -> String.valueOf(from + n * by)).toArray(String[]::new);
     }

@@ -22,7 +22,7 @@ public final class Library {
         return ALL;
     }
 
-    /** @return the topic of this id */
+    /** Returns the topic of this id. */
     public static Optional<Topic> topic(String id) {
         return ALL.stream().filter(topic -> topic.id().equals(id)).findFirst();
     }

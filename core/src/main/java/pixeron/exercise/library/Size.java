@@ -14,17 +14,17 @@ public enum Size {
         this.maximum = maximum;
     }
 
-    /** @return rows and columns */
+    /** Returns rows and columns. */
     public int side() {
         return side;
     }
 
-    /** @return M of an image whose levels are counted */
+    /** Returns M of an image whose levels are counted. */
     int maximum() {
         return maximum;
     }
 
-    /** @return its word: small, medium or large */
+    /** Returns its word: small, medium or large. */
     public String word() {
         return name().toLowerCase(Locale.ROOT);
     }

@@ -26,7 +26,7 @@ public record Topic(String id, String title, Function<Size, Exercise> sized) {
     private static final long SEED = 20261127;
     private static final long MOST_SEEDS = 1_000_000;
 
-    /** @return the exercise of a size */
+    /** Returns the exercise of a size. */
     public Exercise exercise(Size size) {
         return sized.apply(size);
     }

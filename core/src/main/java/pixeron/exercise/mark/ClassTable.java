@@ -12,10 +12,10 @@ import pixeron.exercise.Asked;
 import pixeron.exercise.Code;
 
 /**
- * What is said of a class, as rows of cells: people, slips by how often they came first, parts by how many are right.
+ * The findings about a class, as rows of cells: people, slips by how often they came first, parts by how many are right.
  *
  * @param marks of all answers
- * @param titles of the parts that are asked
+ * @param titles of the questions
  * @param followCounts whether a value that follows from an earlier mistake counts as right
  */
 public record ClassTable(List<Marked> marks, List<String> titles, boolean followCounts) {
@@ -42,7 +42,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
     }
 
     /**
-     * A part that is asked.
+     * A question.
      *
      * @param title of it
      * @param cells in all answers
@@ -51,13 +51,13 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
      */
     public record PartCount(String title, int cells, int filled, int right) {
 
-        /** @return right ÷ cells in percent, rounded; 0 where there are none */
+        /** Returns right ÷ cells in percent, rounded; 0 where there are none. */
         public int percent() {
             return cells == 0 ? 0 : (int) Math.round(100.0 * right / cells);
         }
     }
 
-    /** @return the head of the rows of people */
+    /** Returns the head of the rows of people. */
     public List<String> head() {
         List<String> head = new ArrayList<>(List.of("name", "code", "filled", "agree", "follow", "differ", "first slip", "first slip title", "where it starts", "points"));
         IntStream.rangeClosed(1, titles.size()).forEach(n -> head.add("points part " + n));
@@ -65,7 +65,7 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         return head;
     }
 
-    /** @return one row, under {@link #head} */
+    /** Returns one row, under {@link #head}. */
     public List<String> row(Marked marked) {
         List<String> row = new ArrayList<>(List.of(marked.name(), marked.code().map(Code::toString).orElse(NOBODY)));
         if (marked.isMarked()) {
@@ -79,26 +79,26 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         return row;
     }
 
-    /** @return head and rows of people */
+    /** Returns head and rows of people. */
     public List<List<String>> people() {
         List<List<String>> rows = new ArrayList<>(List.of(head()));
         marks.forEach(marked -> rows.add(row(marked)));
         return rows;
     }
 
-    /** @return the slips that came first in an answer, most frequent first, with those who made them */
+    /** Returns the slips that came first in an answer, most frequent first, with those who made them. */
     public List<Count> slips() {
         Map<String, List<String>> by = new TreeMap<>();
         marks.forEach(marked -> marked.firstSlip().ifPresent(slip -> by.computeIfAbsent(slip, s -> new ArrayList<>()).add(who(marked))));
         return by.entrySet().stream().map(slip -> new Count(slip.getKey(), slip.getValue())).sorted((a, b) -> b.by().size() - a.by().size()).toList();
     }
 
-    /** @return the name of a person, or the code where there is none */
+    /** Returns the name of a user, or the code where there is none. */
     public static String who(Marked marked) {
         return !marked.name().isBlank() ? marked.name() : marked.code().map(Code::toString).orElse(marked.source());
     }
 
-    /** @return the parts that are asked, in their order */
+    /** Returns the questions, in their order. */
     public List<PartCount> parts() {
         List<Marked> marked = marks.stream().filter(Marked::isMarked).toList();
         return IntStream.range(0, titles.size()).mapToObj(n -> new PartCount(titles.get(n), sum(marked, n, Marked.PartMark::cells),
@@ -110,14 +110,14 @@ public record ClassTable(List<Marked> marks, List<String> titles, boolean follow
         return marked.stream().map(one -> one.parts().get(part)).mapToInt(what).sum();
     }
 
-    /** @return head and rows of slips: how often, by whom */
+    /** Returns head and rows of slips: how often, by whom. */
     public List<List<String>> slipRows() {
         List<List<String>> rows = new ArrayList<>(List.of(List.of("slip", "title", "count", "by")));
         slips().forEach(slip -> rows.add(List.of(slip.id(), slip.title(), String.valueOf(slip.by().size()), slip.by().stream().collect(Collectors.joining("; ")))));
         return rows;
     }
 
-    /** @return head and rows of parts: how many of their cells are right */
+    /** Returns head and rows of parts: how many of their cells are right. */
     public List<List<String>> partRows() {
         List<List<String>> rows = new ArrayList<>(List.of(List.of("part", "title", "cells", "filled", "right", "percent")));
         List<PartCount> parts = parts();

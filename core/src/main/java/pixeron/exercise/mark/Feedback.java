@@ -21,7 +21,7 @@ import pixeron.step.Progress;
 import pixeron.step.table.PixelTable;
 
 /**
- * What a person gets back: the points, where the work first goes wrong, the first slip with its working beside the correct one, and the marked values
+ * What a user gets back: the points, where the work first goes wrong, the first slip with its working beside the correct one, and the marked values
  * of each part with what follows from what. Always at most two pages: where there is more, parts without a difference are told in words first, then
  * all but the part where the work first goes wrong, then only the first parts.
  */
@@ -47,7 +47,7 @@ final class Feedback {
 
     /**
      * @param parts of the variant
-     * @param works what is said of the person's work
+     * @param works the findings about the user's work
      */
     Feedback(Marked marked, Exercise exercise, List<Part> parts, List<StepWork> works, Optional<FirstSlip> slip, boolean followCounts) {
         this.marked = marked;
@@ -81,7 +81,7 @@ final class Feedback {
         slip.ifPresent(found -> {
             blocks.add(new Block.Heading(2, "The first slip"));
             blocks.add(new Block.Words(found.words(), true));
-            // The shape of a table has no cell that could be worked out.
+            // The shape of a table has no cell that could be calculated.
             found.explanation().filter(explanation -> !explanation.pixels().isEmpty()).ifPresent(explanation ->
                     blocks.add(Blocks.workings(found.step().operation(), explanation)));
         });

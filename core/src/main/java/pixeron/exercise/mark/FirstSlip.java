@@ -14,7 +14,7 @@ import pixeron.byhand.work.StepWork;
 import pixeron.step.Progress;
 
 /**
- * The slip that explains most where a person's work first goes wrong; a slip in a table comes before one in the result, which is made from it.
+ * The slip that explains most where a user's work first goes wrong; a slip in a table comes before one in the result, which is made from it.
  *
  * @param id of the slip; two with a plus between them
  * @param words what it explains, in a sentence

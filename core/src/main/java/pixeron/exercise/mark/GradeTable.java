@@ -27,12 +27,12 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
         ID, NAME, CODE, POINTS, MAXIMUM, PERCENT, FEEDBACK
     }
 
-    /** A column with what stands above it. */
+    /** A column with what is above it. */
     public record Titled(Column column, String title) {
     }
 
     /**
-     * What is said of a person.
+     * The findings about a user.
      *
      * @param handing how often something was handed in
      * @param answer the one that counts; empty where nothing that can be marked was handed in
@@ -40,13 +40,13 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
      */
     public record Line(People.Person person, Handing handing, Optional<Marked> answer, String note) {
 
-        /** @return the name, or what else there is to call the person by */
+        /** Returns the name, or what else there is to call the user by. */
         public String who() {
             return !person.name().isEmpty() ? person.name() : !person.id().isEmpty() ? person.id() : answer.map(Marked::source).orElse("");
         }
     }
 
-    /** How often a person handed something in. */
+    /** How often a user handed something in. */
     public enum Handing {
         NOTHING("no answer"), ONCE(""), SEVERAL("more than one answer"), NOT_LISTED("not on the list");
 
@@ -126,7 +126,7 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
         return column.name().toLowerCase(Locale.ROOT);
     }
 
-    /** @return head and rows */
+    /** Returns head and rows. */
     public List<List<String>> rows(List<Titled> columns) {
         List<List<String>> rows = new ArrayList<>(List.of(columns.stream().map(Titled::title).toList()));
         lines.forEach(line -> rows.add(columns.stream().map(titled -> cell(line, titled.column())).toList()));

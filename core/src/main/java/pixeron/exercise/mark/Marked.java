@@ -7,15 +7,15 @@ import pixeron.number.Rational;
 import pixeron.project.Project;
 
 /**
- * What is said of one answer.
+ * The findings about one answer.
  *
  * @param source the file that it came in
- * @param name of the person; empty where none is said
+ * @param name of the user; empty where none is said
  * @param code of the variant; empty where it is not known
- * @param parts what is said of each part that is asked, in their order; none where it could not be marked
+ * @param parts the findings about each question, in their order; none where it could not be marked
  * @param slip the slip that explains most where the work first goes wrong
  * @param starts where it first goes wrong, in one sentence
- * @param work the variant's project with the person's values; empty where it could not be marked
+ * @param work the variant's project with the user's values; empty where it could not be marked
  * @param problem why it could not be marked, or what else is to be known of it; empty where there is nothing
  * @param comment of the instructor
  */
@@ -27,9 +27,9 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
     }
 
     /**
-     * What is said of a part.
+     * The findings about a part.
      *
-     * @param cells that are asked for
+     * @param cells in question
      * @param filled cells in which something stands
      * @param agree cells that are right
      * @param follow cells that differ, but follow from an earlier difference
@@ -38,12 +38,12 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
      */
     public record PartMark(int cells, int filled, int agree, int follow, Rational points, Rational followPoints) {
 
-        /** @return cells that differ and follow from nothing, or are not understood */
+        /** Returns cells that differ and follow from nothing, or are not understood. */
         public int differ() {
             return filled - agree - follow;
         }
 
-        /** @return the points; what follows from an earlier mistake counts as right, or not */
+        /** Returns the points; what follows from an earlier mistake counts as right, or not. */
         public Rational points(boolean followCounts) {
             return followCounts ? points : points.minus(followPoints);
         }
@@ -58,17 +58,17 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
     public record Slip(String id, String words) {
     }
 
-    /** @return the id of the slip that explains most where the work first goes wrong; two with a plus between them */
+    /** Returns the id of the slip that explains most where the work first goes wrong; two with a plus between them. */
     public Optional<String> firstSlip() {
         return slip.map(Slip::id);
     }
 
-    /** @return an answer that could not be marked */
+    /** Returns an answer that could not be marked. */
     static Marked problem(String source, String name, Optional<Code> code, String problem) {
         return new Marked(source, name, code, List.of(), Optional.empty(), Optional.empty(), Optional.empty(), problem, "");
     }
 
-    /** @return what is said of something that was to be an answer and cannot even be looked for */
+    /** Returns the findings about something that was to be an answer and cannot even be looked for. */
     public static Marked unreadable(String source, String problem) {
         return problem(source, "", Optional.empty(), problem);
     }
@@ -97,22 +97,22 @@ public record Marked(String source, String name, Optional<Code> code, List<PartM
         return parts.stream().mapToInt(PartMark::differ).sum();
     }
 
-    /** @return the points; what follows from an earlier mistake counts as right, or not */
+    /** Returns the points; what follows from an earlier mistake counts as right, or not. */
     public Rational points(boolean followCounts) {
         return parts.stream().map(part -> part.points(followCounts)).reduce(Rational.ZERO, Rational::plus);
     }
 
-    /** @return this with something more to be known of it */
+    /** Returns this with something more to be known of it. */
     public Marked noting(String more) {
         return new Marked(source, name, code, parts, slip, starts, work, problem.isEmpty() ? more : problem + " " + more, comment);
     }
 
-    /** @return this without what was noted of it; why it could not be marked stays */
+    /** Returns this without what was noted of it; why it could not be marked stays. */
     public Marked withoutNote() {
         return isMarked() ? new Marked(source, name, code, parts, slip, starts, work, "", comment) : this;
     }
 
-    /** @return this with another comment */
+    /** Returns this with another comment. */
     public Marked commented(String other) {
         return new Marked(source, name, code, parts, slip, starts, work, problem, other);
     }

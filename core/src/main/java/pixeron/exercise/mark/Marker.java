@@ -32,8 +32,8 @@ import pixeron.report.Report;
 import pixeron.step.Progress;
 
 /**
- * Marks answers to an exercise. An answer is checked as any work by hand is; what is said of it here is counted over the cells that are
- * asked for. A value that differs, but is right for the person's own earlier values, follows and counts as right.
+ * Marks answers to an exercise. An answer is checked as any work by hand is; the findings about it here is counted over the cells that are
+ * asked for. A value that differs, but is right for the user's own earlier values, follows and counts as right.
  *
  * <p>May be asked by several threads. Cost: one check and, where something differs, one search for slips an answer.
  */
@@ -76,16 +76,18 @@ public final class Marker {
     }
 
     /**
+     * Returns the findings about each answer in it, at least one.
+     *
      * @param file any; what cannot be read or marked is said in what comes back
-     * @return what is said of each answer in it, at least one
      */
     public List<Marked> marks(Path file) {
         return marks(Handed.of(file));
     }
 
     /**
+     * Returns the findings about each answer in it, at least one.
+     *
      * @param handed any; what cannot be read or marked is said in what comes back
-     * @return what is said of each answer in it, at least one
      */
     public List<Marked> marks(Handed handed) {
         return answers(handed).stream().map(Answer::marked).toList();
@@ -95,12 +97,12 @@ public final class Marker {
      * An answer.
      *
      * @param received what came in; empty where the file could not be read
-     * @param marked what is said of it
+     * @param marked the findings about it
      */
     public record Answer(Optional<Received> received, Marked marked) {
     }
 
-    /** @return the answers in a file, each with what is said of it, at least one; whatever is wrong with one is said in it and ends nothing else */
+    /** Returns the answers in a file, each with the findings about it, at least one; whatever is wrong with one is said in it and ends nothing else. */
     public List<Answer> answers(Handed handed) {
         try {
             return AnswerReader.read(handed).stream().map(received -> new Answer(Optional.of(received), mark(received))).toList();
@@ -109,12 +111,12 @@ public final class Marker {
         }
     }
 
-    /** @return what went wrong with one answer, in words */
+    /** Returns what went wrong with one answer, in words. */
     private static String words(Throwable broken) {
         return broken instanceof CancellationException ? "Marking takes longer than " + MOST_SECONDS + " s." : PixeronException.words(broken);
     }
 
-    /** @return what is said of one answer */
+    /** Returns the findings about one answer. */
     public Marked mark(Received answer) {
         Optional<Code> code = answer.code(exercise);
         if (code.isEmpty()) {
@@ -154,7 +156,7 @@ public final class Marker {
     }
 
     /**
-     * Returns what the person gets back for an answer: at most two pages.
+     * Returns what the user gets back for an answer: at most two pages.
      *
      * @param marked an answer that could be marked, of this exercise
      * @param followCounts whether a value that follows from an earlier difference counts as correct
@@ -168,7 +170,7 @@ public final class Marker {
         return new Feedback(marked, variant.variant().exercise(), variant.parts(), works, slip, followCounts).report();
     }
 
-    /** @return what is said of a part that is asked */
+    /** Returns the findings about a question. */
     static Marked.PartMark mark(Part part, List<StepWork> works) {
         StepWork work = part.work(works);
         int filled = 0;
@@ -200,7 +202,7 @@ public final class Marker {
         return new Marked.PartMark(all, filled, agree, follow, each.times(Rational.of(agree + follow)), each.times(Rational.of(follow)));
     }
 
-    /** The slips of a step are worked out once for all answers to its variant. */
+    /** The slips of a step are calculated once for all answers to its variant. */
     private static SlipFinder finder(StepWork work, Prepared variant) {
         synchronized (variant.finders()) {
             return variant.finders().computeIfAbsent(work.position() + work.face(), key -> new SlipFinder(
@@ -222,7 +224,7 @@ public final class Marker {
         }).toList();
     }
 
-    /** @return the titles of the parts that are asked, of any variant */
+    /** Returns the titles of the questions, of any variant. */
     public List<String> partTitles() {
         return prepared(1).parts().stream().map(Part::title).toList();
     }

@@ -19,15 +19,15 @@ public record People(List<Person> all) {
     private static final List<String> HEADS = List.of("id", "name", "code");
 
     /**
-     * Somebody on the list.
+     * A user on the list.
      *
-     * @param id by which a grade book knows the person; empty where the list has none
-     * @param name of the person; empty where the list has none
-     * @param code of the sheet that the person got; empty where the list does not say it
+     * @param id by which a grade book knows the user; empty where the list has none
+     * @param name of the user; empty where the list has none
+     * @param code of the sheet that the user got; empty where the list does not say it
      */
     public record Person(String id, String name, Optional<Code> code) {
 
-        /** By the code where both have one, else by the name, or by an identifier that stands in the place of a name. */
+        /** By the code where both have one, else by the name, or by an identifier that is in the place of a name. */
         boolean handedIn(Marked answer) {
             if (code.isPresent() && answer.code().isPresent()) {
                 return code.equals(answer.code());

@@ -15,9 +15,10 @@ public final class ReportNames {
     }
 
     /**
-     * @param wanted what each is called: a person, or a file that came in, with its folder
+     * Returns a name for each, in their order.
+     *
+     * @param wanted what each is called: a user, or a file that came in, with its folder
      * @param ending of each, with its point
-     * @return a name for each, in their order
      */
     public static List<String> of(List<String> wanted, String ending) {
         Set<String> taken = new HashSet<>();

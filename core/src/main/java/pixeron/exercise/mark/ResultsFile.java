@@ -33,8 +33,9 @@ public final class ResultsFile {
     }
 
     /**
+     * Returns the files that were written.
+     *
      * @param file ends with .csv or .xlsx
-     * @return the files that were written
      * @throws PixeronException if they cannot be
      */
     public static List<Path> write(Path file, ClassTable table) {
@@ -51,14 +52,15 @@ public final class ResultsFile {
     }
 
     /**
+     * Returns the files that {@link #write} writes, the named one first.
+     *
      * @param file ends with .csv or .xlsx
-     * @return the files that {@link #write} writes, the named one first
      */
     public static List<Path> targets(Path file) {
         return isWorkbook(file) ? List.of(file) : List.of(file, beside(file, SLIPS), beside(file, PARTS));
     }
 
-    /** @return whether a file holds results that were written here before */
+    /** Returns whether a file holds results that were written here before. */
     public static boolean isResults(Path file) {
         try {
             List<NamedCells> sheets = AnswerFile.sheets(file);

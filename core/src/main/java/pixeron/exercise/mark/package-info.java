@@ -1,2 +1,2 @@
-/** Marking: what is said of each answer, and of all of a class together. */
+/** Marking: the findings about each answer, and of all of a class together. */
 package pixeron.exercise.mark;

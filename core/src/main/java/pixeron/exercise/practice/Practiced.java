@@ -30,7 +30,7 @@ public record Practiced(List<Attempt> attempts) {
         attempts = List.copyOf(attempts);
     }
 
-    /** @return this with another attempt */
+    /** Returns this with another attempt. */
     public Practiced with(Attempt attempt) {
         return new Practiced(Stream.concat(attempts.stream(), Stream.of(attempt)).toList());
     }
@@ -38,7 +38,7 @@ public record Practiced(List<Attempt> attempts) {
     /**
      * Where a topic stands.
      *
-     * @param level 0 … 5
+     * @param level 0–5
      * @param due after how many exercises in all it comes again
      */
     private record Standing(int level, int due) {
@@ -56,14 +56,15 @@ public record Practiced(List<Attempt> attempts) {
         return standings;
     }
 
-    /** @return 0 … 5 */
+    /** Returns 0–5. */
     public int level(String topic) {
         return standings().getOrDefault(topic, new Standing(0, 0)).level();
     }
 
     /**
+     * Returns the topic that comes next.
+     *
      * @param topics ids in the order in which they are to be learned, at least one
-     * @return the topic that comes next
      */
     public String next(List<String> topics) {
         Map<String, Standing> standings = standings();
@@ -73,7 +74,7 @@ public record Practiced(List<Attempt> attempts) {
         return due.or(() -> topics.stream().filter(topic -> !standings.containsKey(topic)).findFirst()).orElseGet(() -> known.get(0));
     }
 
-    /** @return the number of the variant of a topic that was not practiced yet */
+    /** Returns the number of the variant of a topic that was not practiced yet. */
     public int nextVariant(String topic) {
         return 1 + attempts.stream().filter(attempt -> attempt.topic().equals(topic)).mapToInt(Attempt::variant).max().orElse(0);
     }
@@ -89,7 +90,7 @@ public record Practiced(List<Attempt> attempts) {
     public record Summary(int done, int rightAtFirst, List<Map.Entry<String, Long>> slips, int seconds) {
     }
 
-    /** @return what is told of a topic */
+    /** Returns what is told of a topic. */
     public Summary summary(String topic) {
         List<Attempt> of = attempts.stream().filter(attempt -> attempt.topic().equals(topic)).toList();
         List<Map.Entry<String, Long>> slips = new ArrayList<>(of.stream().flatMap(attempt -> attempt.slips().stream()).collect(Collectors.groupingBy(slip -> slip,

@@ -10,7 +10,7 @@ import pixeron.PixeronException;
 import pixeron.project.Fields;
 import pixeron.project.JsonFile;
 
-/** What was practiced as a file in the person's own folder. */
+/** What was practiced as a file in the user's own folder. */
 public final class PracticedFile {
 
     private static final int VERSION = 1;
@@ -33,7 +33,8 @@ public final class PracticedFile {
     }
 
     /**
-     * @return what was practiced; nothing where there is no file
+     * Returns what was practiced; nothing where there is no file.
+     *
      * @throws PixeronException if it is damaged
      */
     public static Practiced read(Path file) {

@@ -21,7 +21,7 @@ import pixeron.project.ProjectWork;
 import pixeron.step.Progress;
 
 /**
- * What somebody wrote for a variant, and what is said of it when it is checked. Immutable.
+ * What a user wrote for a variant, and the findings about it when it is checked. Immutable.
  *
  * @param variant the exercise
  * @param texts what is written in the blanks that are not empty
@@ -39,7 +39,7 @@ public record Trial(Variant variant, Map<Blank, String> texts) {
     }
 
     /**
-     * What is said of all that was written.
+     * The findings about all that was written.
      *
      * @param states of the blanks in which something stands
      * @param isDone whether everything is filled and right
@@ -47,13 +47,13 @@ public record Trial(Variant variant, Map<Blank, String> texts) {
      */
     public record Said(Map<Blank, Verdict> states, boolean isDone, List<Named> slips) {
 
-        /** @return how many differ by themselves */
+        /** Returns how many differ by themselves. */
         public long differing() {
             return states.values().stream().filter(state -> state != Verdict.AGREES && state != Verdict.FOLLOWS).count();
         }
     }
 
-    /** A slip with its id and what is said of it. */
+    /** A slip with its id and the findings about it. */
     public record Named(List<String> ids, String text) {
     }
 
@@ -61,12 +61,12 @@ public record Trial(Variant variant, Map<Blank, String> texts) {
         texts = Map.copyOf(texts);
     }
 
-    /** @return one in which nothing is written */
+    /** Returns one in which nothing is written. */
     public static Trial of(Variant variant) {
         return new Trial(variant, Map.of());
     }
 
-    /** @return this with a text in a blank; a blank text clears it */
+    /** Returns this with a text in a blank; a blank text clears it. */
     public Trial with(Blank blank, String text) {
         Map<Blank, String> changed = new HashMap<>(texts);
         if (text.isBlank()) {
@@ -77,7 +77,7 @@ public record Trial(Variant variant, Map<Blank, String> texts) {
         return new Trial(variant, changed);
     }
 
-    /** @return the variant's project with what is written */
+    /** Returns the variant's project with what is written. */
     public Project work() {
         List<Part> parts = variant.parts();
         Project work = variant.project();
@@ -104,7 +104,7 @@ public record Trial(Variant variant, Map<Blank, String> texts) {
         return new HandTable.Place(part.table().key(part.rows().get(blank.row())), part.columns().get(blank.column()));
     }
 
-    /** @return what is said of what is written */
+    /** Returns the findings about what is written. */
     public Said check(Progress progress) {
         List<StepWork> works = ProjectWork.of(work(), progress);
         List<Part> parts = variant.parts();

@@ -36,7 +36,7 @@ final class Grids {
     }
 
     /**
-     * What stands in a cell.
+     * What is in a cell.
      *
      * @param text printed in it
      * @param isBlank whether it is to be written in, or was
@@ -105,7 +105,7 @@ final class Grids {
     /**
      * Draws a table with its keys.
      *
-     * @param isKey whether the right values stand in it
+     * @param isKey whether the right values are in it
      */
     void table(String title, Part.OfTable part, boolean isKey) throws IOException {
         int keys = part.table().keys();

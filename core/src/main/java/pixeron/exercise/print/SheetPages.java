@@ -39,7 +39,7 @@ public final class SheetPages {
         SafeFile.write(file, out -> out.write(bytes));
     }
 
-    /** @return the pages as a file */
+    /** Returns the pages as a file. */
     public static byte[] bytes(List<Variant> variants, Paper paper, Progress progress) {
         return VariantPages.bytes("sheets", variants.get(0).exercise().title(), variants, paper, progress, (pages, variant) -> new SheetPages(pages).add(variant));
     }
@@ -111,7 +111,7 @@ public final class SheetPages {
         }
     }
 
-    /** @return the number of a part, what it is, and what it is worth */
+    /** Returns the number of a part, what it is, and what it is worth. */
     static String title(int number, Part part) {
         return number + ". " + part.title() + "  (" + Asked.worth(part.asked().points()) + ")";
     }

@@ -14,14 +14,15 @@ final class VariantPages {
     private VariantPages() {
     }
 
-    /** Writes what is said of a variant. */
+    /** Writes the findings about a variant. */
     interface Writer {
         void write(PdfPages pages, Variant variant) throws IOException;
     }
 
     /**
+     * Returns the document as a file.
+     *
      * @param what is made, for an error
-     * @return the document as a file
      */
     static byte[] bytes(String what, String title, List<Variant> variants, Paper paper, Progress progress, Writer writer) {
         try (PdfPages pages = new PdfPages(paper, title)) {

@@ -43,10 +43,11 @@ public final class Worksheet {
     }
 
     /**
+     * Returns the files that were written.
+     *
      * @param folder is made where there is none; files of the same name are replaced
      * @param variants of one exercise, at least one
      * @param formats of quizzes, any number of them
-     * @return the files that were written
      * @throws PixeronException if one cannot be written
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
@@ -115,7 +116,7 @@ public final class Worksheet {
         return List.of(page, table, book, project);
     }
 
-    /** @return a variant as a student opens it: at the first step that is asked for, results covered, hints counted from 0 */
+    /** Returns a variant as a student opens it: at the first step in question, results covered, hints counted from 0. */
     public static SavedProject student(Variant variant) {
         int first = variant.exercise().asked().stream().mapToInt(asked -> asked.position()).min().orElse(0);
         return new SavedProject(variant.project(), new View(first, new Pixel(0, 0), List.of(), Optional.empty(), 0));

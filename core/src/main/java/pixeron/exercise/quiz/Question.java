@@ -19,7 +19,7 @@ import pixeron.number.Rational;
 import pixeron.step.Step;
 
 /**
- * A variant of an exercise as a quiz asks it, whatever the format: the image, the steps, and a box for each cell that is asked for.
+ * A variant of an exercise as a quiz asks it, whatever the format: the image, the steps, and a box for each cell in question.
  *
  * @param variant it asks for
  * @param parts what is asked for, in order

@@ -15,7 +15,7 @@ import pixeron.step.Source;
 /** One part of a figure, with a title above it. */
 public sealed interface Part {
 
-    /** Returns what stands above it. */
+    /** Returns what is above it. */
     String title();
 
     /**

@@ -44,7 +44,7 @@ public final class DemoCase {
         return sentence;
     }
 
-    /** @return its image; made once */
+    /** Returns its image; made once. */
     public synchronized Result image() {
         if (image == null) {
             image = maker.get();
@@ -52,7 +52,7 @@ public final class DemoCase {
         return image;
     }
 
-    /** @return the project, and where to look first; calculated at each call */
+    /** Returns the project, and where to look first; calculated at each call. */
     public SavedProject saved() {
         return work.apply(image());
     }

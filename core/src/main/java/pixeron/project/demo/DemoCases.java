@@ -35,7 +35,7 @@ public final class DemoCases {
     private DemoCases() {
     }
 
-    /** @return all cases, in the order in which they are offered; made anew at each call */
+    /** Returns all cases, in the order in which they are offered; made anew at each call. */
     public static List<DemoCase> all() {
         return List.of(threeBitSort(), levelsOfTheSort(), faintProof(), faintProofLarge(), speckledProof(),
                 unevenlyLitProof(), dustyOrnament(), PlacesCases.twoPulls(), PlacesCases.bandedProof(), PlacesCases.laidPaper(), PlacesCases.borderStrip(), PlacesCases.dustyStrip(),
@@ -57,7 +57,7 @@ public final class DemoCases {
                         StepLine.parse("equalize rounding=truncate"))));
     }
 
-    /** Counts are right; from level 4 on the running counts are one too low, and new levels follow from them. */
+    /** Counts are right; from level 4 on the cumulative counts are one too low, and new levels follow from them. */
     private static Project withSlippedSum(Project project) {
         Table levels = step(project, 0).bind(project.chain().source()).tables().stream()
                 .filter(table -> table.kind().equals(LevelRows.LEVELS)).findFirst().orElseThrow();
@@ -125,7 +125,7 @@ public final class DemoCases {
         return with(Project.of(name, new Origin("demo data", "demo", 1, List.of()), image), lines);
     }
 
-    /** @return the project with these steps behind those that it has */
+    /** Returns the project with these steps behind those that it has. */
     static Project with(Project project, List<String> lines) {
         Project changed = project;
         for (String line : lines) {
@@ -147,7 +147,7 @@ public final class DemoCases {
     /**
      * Fills an area of one face of a spectrum, with two decimals.
      *
-     * @param from the place whose value somebody writes at a place
+     * @param from the place whose value a user writes at a place
      * @param change what else they write
      */
     static Project withFace(Project project, int position, SpectrumFace face, Area area, UnaryOperator<Pixel> from, UnaryOperator<HandSheet> change) {

@@ -15,7 +15,7 @@ final class Workshop {
     private Workshop() {
     }
 
-    /** @return a type sort of three bits: a small ornament cut into metal, dark in the middle */
+    /** Returns a type sort of three bits: a small ornament cut into metal, dark in the middle. */
     static Image sort() {
         int size = 8;
         Random random = new Random(3);
@@ -25,7 +25,7 @@ final class Workshop {
         });
     }
 
-    /** @return a proof with too little ink: levels from 96 to 164 only */
+    /** Returns a proof with too little ink: levels from 96 to 164 only. */
     static Image faintProof(int size) {
         Random random = new Random(16);
         Image proof = Image.ofLevels(size, size, 255, n -> {
@@ -38,7 +38,7 @@ final class Workshop {
                 : Math.max(97, Math.min(163, proof.level(n))));
     }
 
-    /** @return a small faint ornament with one bright and one dark speck of dust */
+    /** Returns a small faint ornament with one bright and one dark speck of dust. */
     static Image dustyOrnament() {
         int size = 8;
         Random random = new Random(8);
@@ -50,7 +50,7 @@ final class Workshop {
         });
     }
 
-    /** @return a proof with specks of dust: single white and black pixels */
+    /** Returns a proof with specks of dust: single white and black pixels. */
     static Image speckledProof() {
         int size = 48;
         Random random = new Random(48);
@@ -61,7 +61,7 @@ final class Workshop {
         });
     }
 
-    /** @return a proof lit from one side: bright on the left, dark on the right */
+    /** Returns a proof lit from one side: bright on the left, dark on the right. */
     static Image unevenlyLitProof() {
         int size = 64;
         Random random = new Random(64);
@@ -74,7 +74,7 @@ final class Workshop {
         return Image.ofLevels(size, size, 255, level);
     }
 
-    /** @return a proof in two inks, one blue and one ochre, whose corners are transparent */
+    /** Returns a proof in two inks, one blue and one ochre, whose corners are transparent. */
     static ColorImage colorProof() {
         int size = 24;
         return new ColorImage(channel(size, 42, 196), channel(size, 84, 132), channel(size, 160, 44),
@@ -85,7 +85,7 @@ final class Workshop {
                 })));
     }
 
-    /** @return a corner of a sheet in tinted stock, 8 × 8 and opaque, on which marks are set: a little darker from column to column */
+    /** Returns a corner of a sheet in tinted stock, 8 × 8 and opaque, on which marks are set: a little darker from column to column. */
     static ColorImage stock() {
         int size = 8;
         int[] tint = {232, 220, 196};
@@ -108,9 +108,10 @@ final class Workshop {
     }
 
     /**
+     * Returns one pull of a forme of 12 × 12 with paper around it, 16 × 16.
+     *
      * @param shift how many rows and columns too far down and to the right
      * @param hasHair whether a hair lay on the forme: a short bright line
-     * @return one pull of a forme of 12 × 12 with paper around it, 16 × 16
      */
     static Image pull(int shift, boolean hasHair) {
         int size = 16;
@@ -122,19 +123,19 @@ final class Workshop {
         });
     }
 
-    /** @return a proof of even ink, 16 × 16 */
+    /** Returns a proof of even ink, 16 × 16. */
     static Image evenProof() {
         int size = 16;
         return Image.ofLevels(size, size, 255, n -> limited((int) StrictMath.rint(190 - 110 * ink(n / size, n % size, size)), 255));
     }
 
-    /** @return a scrap of laid paper, 4 × 4 with 3 bits: ribs from column to column, every other row a little brighter */
+    /** Returns a scrap of laid paper, 4 × 4 with 3 bits: ribs from column to column, every other row a little brighter. */
     static Image laidPaper() {
         int[] ribs = {3, 5, 3, 1};
         return Image.ofLevels(4, 4, 7, n -> ribs[n % 4] + (n / 4 % 2 == 0 ? 1 : 0));
     }
 
-    /** @return the corner of a border, 6 × 6 with 3 bits: a line along two edges, a leaf between them */
+    /** Returns the corner of a border, 6 × 6 with 3 bits: a line along two edges, a leaf between them. */
     static Image corner() {
         int size = 6;
         return Image.ofLevels(size, size, 7, n -> {
@@ -146,7 +147,7 @@ final class Workshop {
         });
     }
 
-    /** @return a border strip of 12 × 24 made of corners, with a few specks of dust */
+    /** Returns a border strip of 12 × 24 made of corners, with a few specks of dust. */
     static Image dustyStrip() {
         Image corner = corner();
         int size = corner.rows();
@@ -166,7 +167,7 @@ final class Workshop {
         return ink(row % 16, column % 16, 16);
     }
 
-    /** @return how much ink an ornament of eight petals around a dot leaves at a place, 0 … 1 */
+    /** Returns how much ink an ornament of eight petals around a dot leaves at a place, 0–1. */
     private static double ink(int row, int column, int size) {
         double y = (row - (size - 1) / 2.0) / (size / 2.0);
         double x = (column - (size - 1) / 2.0) / (size / 2.0);

@@ -17,7 +17,7 @@ public enum Paper {
         return size;
     }
 
-    /** @return the paper that is usual where the person is */
+    /** Returns the paper that is usual where the user is. */
     public static Paper usual() {
         return java.util.Set.of("US", "CA", "MX").contains(Locale.getDefault().getCountry()) ? LETTER : A4;
     }

@@ -32,7 +32,7 @@ public final class PdfPages implements AutoCloseable {
     private final PDFont words;
     private final PDFont bold;
     private final PDFont numbers;
-    /** Asked for again and again: the same numbers and words stand on every page. */
+    /** Asked for again and again: the same numbers and words are on every page. */
     private final Map<PDFont, Map<String, Float>> widths = new HashMap<>();
     private final Map<PDFont, Map<Integer, Boolean>> signs = new HashMap<>();
     private String running = "";
@@ -72,12 +72,12 @@ public final class PdfPages implements AutoCloseable {
         return numbers;
     }
 
-    /** @return how many pages there are */
+    /** Returns how many pages there are. */
     public int count() {
         return document.getNumberOfPages();
     }
 
-    /** @return the height at which writing goes on */
+    /** Returns the height at which writing goes on. */
     public float y() {
         return y;
     }
@@ -86,17 +86,17 @@ public final class PdfPages implements AutoCloseable {
         y -= height;
     }
 
-    /** @return the width between the margins */
+    /** Returns the width between the margins. */
     public float width() {
         return paper.size().getWidth() - 2 * MARGIN;
     }
 
-    /** @return the height between the margins */
+    /** Returns the height between the margins. */
     public float height() {
         return paper.size().getHeight() - 2 * MARGIN;
     }
 
-    /** @return the height that is left on the page */
+    /** Returns the height that is left on the page. */
     public float left() {
         return y - MARGIN;
     }
@@ -108,7 +108,7 @@ public final class PdfPages implements AutoCloseable {
         }
     }
 
-    /** @param words stand above every page that begins from now on, such as whose they are; empty for none */
+    /** @param words are above every page that begins from now on, such as whose they are; empty for none */
     public void running(String words) {
         running = words;
     }
@@ -136,7 +136,7 @@ public final class PdfPages implements AutoCloseable {
         y = paper.size().getHeight() - MARGIN;
     }
 
-    /** @return all pages as a file; nothing can be written any more */
+    /** Returns all pages as a file; nothing can be written any more. */
     public byte[] bytes() throws IOException {
         content.close();
         tags.finish();
@@ -245,7 +245,7 @@ public final class PdfPages implements AutoCloseable {
         content.stroke();
     }
 
-    /** @return the size, or a smaller one in which the text is not wider than allowed */
+    /** Returns the size, or a smaller one in which the text is not wider than allowed. */
     public float fitting(String text, PDFont font, float size, float width) throws IOException {
         float needed = width(text, font, size);
         return needed <= width ? size : size * width / needed;

@@ -70,7 +70,7 @@ public final class Bits extends PointStep {
                 before.maximumLevel()).coming("exact", () -> told(new Code.Call(Function.valueOf(word.toUpperCase(Locale.ROOT)), List.of(Code.name("r"), Code.of(arguments.get(MASK))))));
     }
 
-    /** @return how the value before rounding comes about in a program */
+    /** Returns how the value before rounding comes about in a program. */
     static Origin told(Code exact) {
         return new Origin(List.of(), List.of(Statement.set("exact", exact)));
     }
@@ -80,7 +80,7 @@ public final class Bits extends PointStep {
         return inBinary(word, r, mask, operation.apply(r, mask));
     }
 
-    /** @return {@code 0b1100 and 0b1010 = 0b1000} */
+    /** Returns {@code 0b1100 and 0b1010 = 0b1000}. */
     public static String inBinary(String word, BigInteger first, BigInteger second, BigInteger result) {
         int width = Math.max(1, Math.max(Math.max(first.bitLength(), second.bitLength()), result.bitLength()));
         return String.format(Locale.ROOT, "%s %s %s = %s", binary(first, width), word, binary(second, width), binary(result, width));
@@ -92,7 +92,8 @@ public final class Bits extends PointStep {
     }
 
     /**
-     * @return the sample as a whole number
+     * Returns the sample as a whole number.
+     *
      * @throws PixeronException if it is none from 0 on
      */
     private static BigInteger whole(PointStep step, Value sample) {
@@ -103,7 +104,7 @@ public final class Bits extends PointStep {
                 Decimals.working(sample));
     }
 
-    /** @return the rule of a step that takes a formula of whole numbers from 0 on */
+    /** Returns the rule of a step that takes a formula of whole numbers from 0 on. */
     static PointRule wholeOnly(PointStep step, Expression expression, Image before) {
         return PointRule.ofCases(Typeset.text(expression), sample -> {
             whole(step, sample);

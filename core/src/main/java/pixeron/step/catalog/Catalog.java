@@ -182,12 +182,12 @@ public final class Catalog {
         return names;
     }
 
-    /** @return all kinds; each is the same object every time */
+    /** Returns all kinds; each is the same object every time. */
     public static List<StepType> all() {
         return names().stream().map(Catalog::find).map(Optional::orElseThrow).toList();
     }
 
-    /** @return the kind with this name, or with this name in an earlier version; empty if there is none */
+    /** Returns the kind with this name, or with this name in an earlier version; empty if there is none. */
     public static Optional<StepType> find(String written) {
         String name = EARLIER.getOrDefault(written, written);
         StepType made = MADE.get(name);
@@ -220,7 +220,7 @@ public final class Catalog {
         return new Searched(type.title(), names, SearchWords.of(type.name()), texts);
     }
 
-    /** @return what would be right instead of an unknown name, in words */
+    /** Returns what would be right instead of an unknown name, in words. */
     static String suggestion(String unknown) {
         LevenshteinDistance distance = LevenshteinDistance.getDefaultInstance();
         List<String> nearest = names().stream().sorted(Comparator.comparingInt((String name) ->

@@ -14,7 +14,7 @@ public final class ReadyKernels {
     private ReadyKernels() {
     }
 
-    /** @return all of them, the usual ones first */
+    /** Returns all of them, the usual ones first. */
     public static List<Step> all() {
         return ALL;
     }

@@ -13,9 +13,10 @@ public final class StepLine {
     }
 
     /**
+     * Returns its step.
+     *
      * @param line {@code name key=value …}
-     * @return its step
-     * @throws PixeronException if the name or a key is unknown, a key stands twice, or a value is missing or not
+     * @throws PixeronException if the name or a key is unknown, a key occurs twice, or a value is missing or not
      * allowed;
      *     names the word, its place and what would be right
      */
@@ -29,7 +30,7 @@ public final class StepLine {
                 Decimals.shortened(name), Catalog.suggestion(name)));
     }
 
-    /** @return what a person can write for a step: its name, required keys, others with their default */
+    /** Returns what a user can write for a step: its name, required keys, others with their default. */
     public static String usage(StepType type) {
         return KeyedLine.usage(type);
     }

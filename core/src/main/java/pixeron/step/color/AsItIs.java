@@ -26,7 +26,7 @@ import pixeron.working.LoopWriter;
 
 /**
  * What happens to a face that a step leaves alone, or only takes from elsewhere: nothing. It is in no list of steps; it is there
- * so that every face of a result is worked out by something, and can be written by hand.
+ * so that every face of a result is calculated by something, and can be written by hand.
  *
  * <p>Domain: any image. Cost: none. Source: docs/definitions/color.md.
  */

@@ -14,7 +14,8 @@ public final class Binding {
     }
 
     /**
-     * @return the step bound to it: to an image as it is, to a color image channel by channel, unless the step takes it whole
+     * Returns the step bound to it: to an image as it is, to a color image channel by channel, unless the step takes it whole.
+     *
      * @throws pixeron.PixeronException if the step cannot be applied to this
      */
     public static Bound of(Step step, Result before) {
@@ -22,7 +23,8 @@ public final class Binding {
     }
 
     /**
-     * @return the same, with other results that the step may refer to
+     * Returns the same, with other results that the step may refer to.
+     *
      * @throws pixeron.PixeronException if it cannot be applied to this
      */
     public static Bound of(Step step, Inputs inputs) {

@@ -42,8 +42,8 @@ public final class ColorOperation implements Bound {
     private final Supplier<List<String>> notes;
 
     /**
-     * @param channels how each channel is worked out that does not stay, by name, in the order of the image
-     * @param notes what a person should know of the result
+     * @param channels how each channel is calculated that does not stay, by name, in the order of the image
+     * @param notes what a user should know of the result
      */
     ColorOperation(Step step, ColorImage before, Map<String, Operation> channels, Supplier<List<String>> notes) {
         this.step = step;
@@ -63,8 +63,9 @@ public final class ColorOperation implements Bound {
     }
 
     /**
+     * Returns of another color image the channel of the same name; an image for each channel.
+     *
      * @param isJoined whether alpha is that of both together, so that where the other has none it is opaque
-     * @return of another color image the channel of the same name; an image for each channel
      */
     private static Result other(Result other, String channel, boolean isJoined, int maximum) {
         Optional<Image> own = other instanceof ColorImage color ? color.face(channel) : Optional.empty();
@@ -87,8 +88,9 @@ public final class ColorOperation implements Bound {
     }
 
     /**
+     * Returns the step bound to the channels.
+     *
      * @param step on one image
-     * @return the step bound to the channels
      * @throws PixeronException if it cannot be applied to one of them; names the channel
      */
     static ColorOperation of(Step step, ColorImage before, Inputs inputs) {

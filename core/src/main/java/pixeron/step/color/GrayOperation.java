@@ -42,7 +42,7 @@ final class GrayOperation extends StepOperation {
     private final Transparency transparency;
 
     /**
-     * @param inputs with the color image, and the channel of the result that is asked for where it stays in color
+     * @param inputs with the color image, and the channel of the result in question where it stays in color
      * @param channel what stays outside the area
      * @param rule empty: alpha itself
      */
@@ -53,7 +53,7 @@ final class GrayOperation extends StepOperation {
         this.transparency = transparency;
     }
 
-    /** @return what is said of it as slips: gray in other ways */
+    /** Returns the findings about it as slips: gray in other ways. */
     static List<Slip> slips() {
         return List.of(Slip.of("channels-swapped", right -> right instanceof GrayOperation gray ? gray.swapped() : List.of()),
                 Slip.of("integer-division", right -> right instanceof GrayOperation gray ? gray.dividedApart() : List.of()),
@@ -111,7 +111,7 @@ final class GrayOperation extends StepOperation {
 
     @Override
     public List<String> notes() {
-        // The rule stands in the step's line; what became of transparent pixels need not.
+        // The rule is in the step's line; what became of transparent pixels need not.
         int transparent = picture.transparentPixels();
         return rule.isEmpty() || transparent == 0 ? List.of() : List.of("Gray is calculated by " + rule.get().word() + "; " + transparent
                 + " pixels are transparent and were treated " + transparency.sentence() + ".");

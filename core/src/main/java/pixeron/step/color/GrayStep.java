@@ -51,7 +51,7 @@ public final class GrayStep extends NamedStep implements WholeType {
         super("gray", "Gray", "Calculates one gray value from the three channels of each pixel.");
     }
 
-    /** @return a step with the rule of a command line: {@code mean}, {@code weights 1 2 1} */
+    /** Returns a step with the rule of a command line: {@code mean}, {@code weights 1 2 1}. */
     public static Step of(String rule, Transparency transparency) {
         GrayStep type = new GrayStep();
         String[] words = rule.strip().split("[ ,]+", 2);

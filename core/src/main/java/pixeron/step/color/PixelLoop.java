@@ -37,8 +37,8 @@ final class PixelLoop {
     }
 
     /**
-     * @param read what stands in the image before; empty: the channels are named
-     * @param written what stands in the result; empty where it has no packed value
+     * @param read what is in the image before; empty: the channels are named
+     * @param written what is in the result; empty where it has no packed value
      */
     void follow(Optional<PackedPixel> read, Optional<PackedPixel> written) {
         if (bound.faces().equals(List.of(Image.VALUE))) {
@@ -110,7 +110,7 @@ final class PixelLoop {
         out.set(AFTER, hexadecimal()).line(0, AFTER + " ← q");
     }
 
-    /** @return what a channel that stays is taken from */
+    /** Returns what a channel that stays is taken from. */
     private String source(String name) {
         return operation(name).explain(pixel).lines().get(0).label();
     }

@@ -79,7 +79,7 @@ public final class WholePixel implements Explained {
                 .flatMap(found -> found.counterpart(pixel)).orElse(pixel);
     }
 
-    /** @return the pixels before of which channels are taken: where only some channels move, those that stay are taken of another one */
+    /** Returns the pixels before of which channels are taken: where only some channels move, those that stay are taken of another one. */
     private List<Pixel> read(Pixel pixel) {
         boolean isSplit = !from(pixel).equals(pixel) && bound.faces().stream().anyMatch(this::stays);
         return Stream.of(from(pixel), pixel).limit(isSplit ? 2 : 1).filter(place -> before instanceof ColorImage && before.frame().contains(place)).toList();
@@ -89,7 +89,7 @@ public final class WholePixel implements Explained {
         return bound.face(face).orElseThrow().step().type() instanceof AsItIs;
     }
 
-    /** @return all lines, from the packed value before to the packed value after */
+    /** Returns all lines, from the packed value before to the packed value after. */
     public List<Line> lines(Pixel pixel) {
         List<Line> lines = new ArrayList<>();
         List<Pixel> read = read(pixel);

@@ -18,7 +18,7 @@ import pixeron.step.key.Parameter;
 import pixeron.step.key.TextParameter;
 
 /**
- * {@code line from="i j" to="i j" value=v}: with n = max(|Δi|, |Δj|), the pixels (i₀ + k·Δi ÷ n, j₀ + k·Δj ÷ n) for k = 0 … n, rounded to
+ * {@code line from="i j" to="i j" value=v}: with n = max(|Δi|, |Δj|), the pixels (i₀ + k·Δi ÷ n, j₀ + k·Δj ÷ n) for k = 0 to n, rounded to
  * nearest, ties away from zero; where n = 0 one pixel.
  *
  * <p>Source: docs/definitions/drawing.md.

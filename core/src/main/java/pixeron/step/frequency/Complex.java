@@ -17,17 +17,17 @@ record Complex(Value real, Value imaginary) {
         return new Complex(real.times(other.real).minus(imaginary.times(other.imaginary)), real.times(other.imaginary).plus(imaginary.times(other.real)));
     }
 
-    /** @return a real number turned backwards: r · (cos a − i · sin a) */
+    /** Returns a real number turned backwards: r · (cos a − i · sin a). */
     static Complex turnedBack(Value r, Turn by) {
         return new Complex(r.times(by.cosine()), r.times(by.sine()).negated());
     }
 
-    /** @return this turned backwards */
+    /** Returns this turned backwards. */
     Complex turnedBack(Turn by) {
         return times(turnedBack(Rational.ONE, by));
     }
 
-    /** @return such as 3 − 4i */
+    /** Returns such as 3 − 4i. */
     String text() {
         return Spectrum.text(real, imaginary);
     }

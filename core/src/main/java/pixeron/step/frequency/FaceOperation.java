@@ -29,7 +29,7 @@ abstract class FaceOperation extends StepOperation {
 
     /**
      * @param before what is seen of what the step is applied to
-     * @param inputs what it is applied to, and the face that is asked for
+     * @param inputs what it is applied to, and the face in question
      * @param after gives the result
      */
     FaceOperation(Step step, Supplier<Image> before, Inputs inputs, SpectrumFace face, Supplier<Spectrum> after) {
@@ -65,7 +65,7 @@ abstract class FaceOperation extends StepOperation {
         return new Complex(after().value(SpectrumFace.REAL, pixel), after().value(SpectrumFace.IMAGINARY, pixel));
     }
 
-    /** @return the lines that lead to both parts */
+    /** Returns the lines that lead to both parts. */
     abstract List<Line> parts(Pixel result, Complex parts);
 
     /** Goes through the loop that leads to both parts, which are called real and imaginary. */
@@ -85,7 +85,7 @@ abstract class FaceOperation extends StepOperation {
         return lines;
     }
 
-    /** @return the line of a part, at which its number arrives; that of the face itself arrives at the end */
+    /** Returns the line of a part, at which its number arrives; that of the face itself arrives at the end. */
     final Line arriving(SpectrumFace part, Line line, Value value) {
         return part == face ? line : line.arriving(part.word(), value);
     }

@@ -9,13 +9,13 @@ import pixeron.working.LoopWriter;
 /** What a coefficient is multiplied with. */
 interface Filter {
 
-    /** @return the factor, 0 … 1; the same for a coefficient and its mate */
+    /** Returns the factor, 0–1; the same for a coefficient and its conjugate. */
     double factor(Frequency at);
 
-    /** @return the same as a program has it, over u, v, H and W; sets factor */
+    /** Returns the same as a program has it, over u, v, H and W; sets factor. */
     List<Statement> statements();
 
-    /** @return the lines that lead to the factor */
+    /** Returns the lines that lead to the factor. */
     List<Line> work(Frequency at);
 
     /** Goes through the loop that leads to the factor, which is called factor. */

@@ -32,12 +32,12 @@ final class FilterFace extends FaceOperation {
         this.filter = filter;
     }
 
-    /** @return what the face shows of another number in the place of the coefficient */
+    /** Returns what the face shows of another number in the place of the coefficient. */
     Value shown(double factor, Pixel pixel) {
         return spectrum.value(face(), factor * spectrum.real(pixel), factor * spectrum.imaginary(pixel));
     }
 
-    /** @return what is there before */
+    /** Returns what is there before. */
     Spectrum spectrum() {
         return spectrum;
     }

@@ -16,14 +16,14 @@ import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.WholeType;
 
-/** A step that multiplies every coefficient of a spectrum, a coefficient and its mate alike. */
+/** A step that multiplies every coefficient of a spectrum, a coefficient and its conjugate alike. */
 abstract class FilterStep extends NamedStep implements WholeType {
 
     FilterStep(String name, String title, String sentence) {
         super(name, title, sentence);
     }
 
-    /** @return what coefficients of a spectrum of this size are multiplied with */
+    /** Returns what coefficients of a spectrum of this size are multiplied with. */
     abstract Filter filter(Step step, Spectrum before);
 
     @Override
@@ -44,12 +44,12 @@ abstract class FilterStep extends NamedStep implements WholeType {
                 new FilterFace(step, inputs, face, after, filter));
     }
 
-    /** @return the factor by the distance from frequency zero; empty where it depends on more */
+    /** Returns the factor by the distance from frequency zero; empty where it depends on more. */
     Optional<Profile> profile(Step step, Frame frame) {
         return Optional.empty();
     }
 
-    /** @return slips that only such steps can have */
+    /** Returns slips that only such steps can have. */
     abstract List<Slip> ownSlips();
 
     @Override

@@ -36,7 +36,7 @@ public final class Fourier extends NamedStep implements WholeType {
     static final TableKind PEAKS = TableKind.of("peaks", "Peaks").with(Map.of("period-rows", "period, rows", "period-columns", "period, columns",
             "angle", "angle °"));
 
-    /** Larger images nobody sums up by hand, and what a slip would give there is not worked out. */
+    /** Larger images nobody sums up by hand, and what a slip would give there is not calculated. */
     private static final int MOST_BY_HAND = 1 << 12;
 
     public Fourier() {

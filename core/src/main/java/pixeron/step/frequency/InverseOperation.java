@@ -25,7 +25,7 @@ import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 
-/** An image put together of waves. A pixel is worked out as the waves that make it, the strongest first. */
+/** An image put together of waves. A pixel is calculated as the waves that make it, the strongest first. */
 final class InverseOperation extends StepOperation {
 
     /** More waves than these are summed up in one line. */
@@ -102,7 +102,7 @@ final class InverseOperation extends StepOperation {
         return Spectrum.mate(frame(), place).equals(place);
     }
 
-    /** What a coefficient and its mate add together. */
+    /** What a coefficient and its conjugate add together. */
     private double term(Pixel place, Pixel at) {
         Turn turn = turn(place, at);
         double part = spectrum.real(place) * turn.cosine().asDouble() - spectrum.imaginary(place) * turn.sine().asDouble();

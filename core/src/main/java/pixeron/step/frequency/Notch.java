@@ -24,7 +24,7 @@ import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 
 /**
- * {@code notch u=a v=b radius=0}: coefficients no farther than the radius from (a, b) or from its mate (−a, −b) become 0: a wave is taken
+ * {@code notch u=a v=b radius=0}: coefficients no farther than the radius from (a, b) or from its conjugate (−a, −b) become 0: a wave is taken
  * away.
  *
  * <p>Domain: a spectrum; whole a and b, counted round modulo H and W; radius ≥ 0. Cost: one pass. Source:
@@ -55,7 +55,7 @@ public final class Notch extends FilterStep {
         return at(new Frequency(0, 1));
     }
 
-    /** @return the step that takes one wave away */
+    /** Returns the step that takes one wave away. */
     public Step at(Frequency frequency) {
         return new Step(this, Arguments.NONE.with(U, Amount.of(frequency.u())).with(V, Amount.of(frequency.v())));
     }
@@ -110,7 +110,7 @@ public final class Notch extends FilterStep {
     /**
      * Round places of a spectrum.
      *
-     * @param place one of the two middles; the other is its mate
+     * @param place one of the two middles; the other is its conjugate
      */
     private record Around(Frame frame, Pixel place, Rational radius) implements Filter {
 

@@ -17,7 +17,7 @@ enum OtherUnit {
         return words;
     }
 
-    /** @return the angle whose sine was looked up, in radians */
+    /** Returns the angle whose sine was looked up, in radians. */
     double angle(double turn) {
         return factor * turn;
     }

@@ -16,7 +16,7 @@ import pixeron.step.Wave;
 import pixeron.step.table.TableRule;
 import pixeron.working.Table;
 
-/** The strongest waves of a spectrum, each with its mate once. Cost: two passes over the coefficients. */
+/** The strongest waves of a spectrum, each with its conjugate once. Cost: two passes over the coefficients. */
 final class Peaks {
 
     private static final int MOST = 20;
@@ -27,7 +27,7 @@ final class Peaks {
     private Peaks() {
     }
 
-    /** @return the places of the strongest waves but that of frequency zero, falling; of those that are equally strong in reading order */
+    /** Returns the places of the strongest waves but that of frequency zero, falling; of those that are equally strong in reading order. */
     static List<Pixel> of(Spectrum spectrum) {
         Frame frame = spectrum.frame();
         PriorityQueue<Double> largest = new PriorityQueue<>();
@@ -47,7 +47,7 @@ final class Peaks {
         return grouped(spectrum, firsts);
     }
 
-    /** @return the first magnitude of each group */
+    /** Returns the first magnitude of each group. */
     private static List<Double> firsts(List<Double> falling) {
         List<Double> firsts = new ArrayList<>();
         for (double magnitude : falling) {
@@ -78,7 +78,7 @@ final class Peaks {
         return groups.stream().flatMap(List::stream).limit(MOST).toList();
     }
 
-    /** @return whether it is this coefficient that stands for itself and its mate */
+    /** Returns whether it is this coefficient that represents itself and its conjugate. */
     static boolean stands(Frame frame, Pixel pixel) {
         Frequency at = Spectrum.frequency(frame, pixel);
         if (at.u() > 0 || at.u() == 0 && at.v() >= 0) {
@@ -90,7 +90,7 @@ final class Peaks {
         return !isMate && (at.v() > mate.v() || at.v() == mate.v() && at.u() >= mate.u());
     }
 
-    /** @return what a coefficient stands for */
+    /** Returns what a coefficient represents. */
     static Wave wave(Spectrum spectrum, Pixel pixel) {
         Frequency at = spectrum.frequency(pixel);
         return new Wave(spectrum.frame(), at, spectrum.value(SpectrumFace.MAGNITUDE, pixel), spectrum.value(SpectrumFace.PHASE, pixel), new Notch().at(at));

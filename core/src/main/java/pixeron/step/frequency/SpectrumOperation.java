@@ -16,7 +16,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.Step;
 
-/** A step whose result is a spectrum. It is worked out once for all its faces. */
+/** A step whose result is a spectrum. It is calculated once for all its faces. */
 final class SpectrumOperation implements Bound {
 
     /** Makes one face. */
@@ -32,8 +32,8 @@ final class SpectrumOperation implements Bound {
     private Spectrum made;
 
     /**
-     * @param making works out the result
-     * @param each how each of its faces is worked out
+     * @param making calculates the result
+     * @param each how each of its faces is calculated
      */
     SpectrumOperation(Step step, Inputs inputs, Function<Progress, Spectrum> making, Faces each) {
         this.step = step;

@@ -25,7 +25,7 @@ final class SpectrumProgram {
     private SpectrumProgram() {
     }
 
-    /** @return one face of the spectrum of an image */
+    /** Returns one face of the spectrum of an image. */
     static LoopProgram forwards(Step step, SpectrumFace face, int maximum) {
         Code r = Code.before(Code.name("a"), Code.name("b"));
         List<Statement> each = List.of(turn("a", "b"), angle(), Statement.set(REAL, Code.name(REAL).plus(r.times(cosine()))),
@@ -36,7 +36,7 @@ final class SpectrumProgram {
         return new LoopProgram(step.type().name(), step.line() + ", " + face.word(), LoopProgram.BEFORE, maximum(maximum), ROWS, COLUMNS, body);
     }
 
-    /** @return one face of a spectrum, each coefficient times a factor */
+    /** Returns one face of a spectrum, each coefficient times a factor. */
     static LoopProgram times(Step step, SpectrumFace face, int maximum, Filter filter) {
         Code factor = Code.name("factor");
         List<Statement> body = new ArrayList<>(frequency("i", "j"));
@@ -67,7 +67,7 @@ final class SpectrumProgram {
         return new Statement.Loop("a", Code.of(0), ROWS, List.of(new Statement.Loop("b", Code.of(0), COLUMNS, each)));
     }
 
-    /** The frequency zero stands in the middle. */
+    /** The frequency zero is in the middle. */
     private static List<Statement> frequency(String row, String column) {
         return List.of(Statement.set("u", Code.name(row).minus(half(ROWS))), Statement.set("v", Code.name(column).minus(half(COLUMNS))));
     }

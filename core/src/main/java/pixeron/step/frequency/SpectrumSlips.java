@@ -15,7 +15,7 @@ final class SpectrumSlips {
     private SpectrumSlips() {
     }
 
-    /** @return where F(i, j) stands, of which somebody thinks that it stands in row i and column j */
+    /** Returns where F(i, j) stands, of which a user thinks that it is in row i and column j. */
     private static Pixel centered(Frame frame, Pixel pixel) {
         return new Pixel((pixel.row() + frame.rows() / 2) % frame.rows(), (pixel.column() + frame.columns() / 2) % frame.columns());
     }

@@ -12,7 +12,7 @@ final class Sum {
     private Sum() {
     }
 
-    /** @return Σ over all pixels of r(i, j) · e^(−2πi · (u · i ÷ H + v · j ÷ W)); exact where that is rational */
+    /** Returns Σ over all pixels of r(i, j) · e^(−2πi · (u · i ÷ H + v · j ÷ W)); exact where that is rational. */
     static Complex of(Image image, Frequency at) {
         Complex sum = Complex.ZERO;
         List<Complex> rows = rows(image, at);
@@ -22,13 +22,13 @@ final class Sum {
         return sum;
     }
 
-    /** @return the sum along each row, Σ over j of r(i, j) · e^(−2πi · v · j ÷ W) */
+    /** Returns the sum along each row, Σ over j of r(i, j) · e^(−2πi · v · j ÷ W). */
     static List<Complex> rows(Image image, Frequency at) {
         return IntStream.range(0, image.rows()).mapToObj(row -> IntStream.range(0, image.columns()).mapToObj(column ->
                 Complex.turnedBack(image.value(new Pixel(row, column)), Turn.along(at.v(), column, image.columns()))).reduce(Complex.ZERO, Complex::plus)).toList();
     }
 
-    /** @return the sum along each column, Σ over i of r(i, j) · e^(−2πi · u · i ÷ H) */
+    /** Returns the sum along each column, Σ over i of r(i, j) · e^(−2πi · u · i ÷ H). */
     static List<Complex> columns(Image image, Frequency at) {
         return IntStream.range(0, image.columns()).mapToObj(column -> IntStream.range(0, image.rows()).mapToObj(row ->
                 Complex.turnedBack(image.value(new Pixel(row, column)), Turn.along(at.u(), row, image.rows()))).reduce(Complex.ZERO, Complex::plus)).toList();

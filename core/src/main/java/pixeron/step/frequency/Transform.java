@@ -33,7 +33,7 @@ final class Transform {
     private Transform() {
     }
 
-    /** @return the spectrum of an image */
+    /** Returns the spectrum of an image. */
     static Spectrum of(Image image, Progress progress) {
         Frame frame = image.frame();
         return new Spectrum(frame, isExact(image) ? exactly(image) : fast(image, progress), image.reach());
@@ -134,7 +134,7 @@ final class Transform {
         });
     }
 
-    /** @return the samples that a spectrum is of, row by row; the imaginary parts, which are nothing, are left out */
+    /** Returns the samples that a spectrum is of, row by row; the imaginary parts, which are nothing, are left out. */
     static double[] back(Spectrum spectrum, Progress progress) {
         Frame frame = spectrum.frame();
         int width = Spectrum.kept(frame.columns());

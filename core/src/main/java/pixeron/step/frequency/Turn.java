@@ -23,12 +23,12 @@ record Turn(Rational part) {
             Rational.of(5, 6), HALF);
     private static final int FULL = 360;
 
-    /** @return u · i ÷ H + v · j ÷ W of a turn, without whole turns */
+    /** Returns u · i ÷ H + v · j ÷ W of a turn, without whole turns. */
     static Turn of(Frame frame, Frequency at, int row, int column) {
         return along(at.u(), row, frame.rows()).plus(along(at.v(), column, frame.columns()));
     }
 
-    /** @return k · n ÷ length of a turn, without whole turns */
+    /** Returns k · n ÷ length of a turn, without whole turns. */
     static Turn along(int k, int n, int length) {
         return new Turn(Rational.of(Math.floorMod((long) k * n, (long) length), length));
     }
@@ -41,23 +41,23 @@ record Turn(Rational part) {
         return part.compareTo(Rational.ONE) >= 0 ? part.minus(Rational.ONE) : part;
     }
 
-    /** @return the cosine; exact where it is rational */
+    /** Returns the cosine; exact where it is rational. */
     Value cosine() {
         Rational exact = EXACT.get(part);
         return exact != null ? exact : Approximate.from(Math.cos(2 * Math.PI * part.asDouble()));
     }
 
-    /** @return the sine; exact where it is rational */
+    /** Returns the sine; exact where it is rational. */
     Value sine() {
         return new Turn(whole(part.plus(Rational.of(3, 4)))).cosine();
     }
 
-    /** @return such as 3/8 */
+    /** Returns such as 3/8. */
     String text() {
         return Decimals.exact(part);
     }
 
-    /** @return in degrees */
+    /** Returns in degrees. */
     Rational degrees() {
         return part.times(Rational.of(FULL));
     }

@@ -1,2 +1,2 @@
-/** Images as sums of waves, and what becomes of them when some waves are taken away. */
+/** Images as sums of waves, and what becomes of them when some waves are removed. */
 package pixeron.step.frequency;

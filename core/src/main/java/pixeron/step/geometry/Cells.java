@@ -10,18 +10,19 @@ import pixeron.working.LoopWriter;
 /** Which cells of the image before a value is made of. */
 interface Cells {
 
-    /** @return the cells, row by row; they may lie outside */
+    /** Returns the cells, row by row; they may lie outside. */
     List<Reading.Cell> at(Pixel result);
 
-    /** @return what lies under the pixel */
+    /** Returns what lies under the pixel. */
     Footprint footprint(Pixel result);
 
-    /** @return the lines that lead to the cells */
+    /** Returns the lines that lead to the cells. */
     List<Line> work(Pixel result);
 
     /**
+     * Returns the lines that lead from them to the value.
+     *
      * @param cells what is read in each cell, in their order
-     * @return the lines that lead from them to the value
      */
     List<Line> sum(Pixel result, List<Value> cells);
 
@@ -29,8 +30,9 @@ interface Cells {
     void follow(Pixel result, List<Value> cells, LoopWriter out);
 
     /**
+     * Returns the place of the result that lies nearest to it, in rows and columns.
+     *
      * @param before a pixel of the image before
-     * @return the place of the result that lies nearest to it, in rows and columns
      */
     double[] back(Pixel before);
 }

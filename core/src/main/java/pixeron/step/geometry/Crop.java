@@ -72,13 +72,13 @@ public final class Crop extends NamedStep {
         return of(marked);
     }
 
-    /** @return the step that cuts out this rectangle */
+    /** Returns the step that cuts out this rectangle. */
     public Step of(Area area) {
         return new Step(this, Arguments.NONE.with(ROW, Amount.of(area.row())).with(COLUMN, Amount.of(area.column()))
                 .with(HEIGHT, Amount.of(area.height())).with(WIDTH, Amount.of(area.width())));
     }
 
-    /** @return the rectangle that a step of this kind cuts out */
+    /** Returns the rectangle that a step of this kind cuts out. */
     public static Area area(Step step) {
         int[] numbers = KEYS.stream().mapToInt(key -> step.arguments().get(key).number().toInt()).toArray();
         return new Area(numbers[0], numbers[1], numbers[2], numbers[3]);

@@ -18,7 +18,7 @@ final class EarlyPlaces {
         return Early.slip(EarlyPlaces::ways);
     }
 
-    /** @return what comes of rounded places and of rounded weights; none for a step that reads whole pixels only */
+    /** Returns what comes of rounded places and of rounded weights; none for a step that reads whole pixels only. */
     static List<Way> ways(Operation right, int decimals) {
         List<Way> ways = new ArrayList<>();
         if (right instanceof SampledOperation sampled) {

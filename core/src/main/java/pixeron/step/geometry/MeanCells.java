@@ -30,7 +30,7 @@ record MeanCells(Frame before, Frame frame) implements Cells {
         return Rational.of((long) k * old, made);
     }
 
-    /** @return how much of a row, or of a column, lies inside */
+    /** Returns how much of a row, or of a column, lies inside. */
     private static Rational part(int k, int cell, int old, int made) {
         Rational from = edge(k, old, made);
         Rational to = edge(k + 1, old, made);
@@ -39,17 +39,17 @@ record MeanCells(Frame before, Frame frame) implements Cells {
         return end.minus(start);
     }
 
-    /** @return the first cell that lies under a row or column */
+    /** Returns the first cell that lies under a row or column. */
     static int first(int k, int old, int made) {
         return (int) ((long) k * old / made);
     }
 
-    /** @return the last one */
+    /** Returns the last one. */
     static int last(int k, int old, int made) {
         return (int) (((long) (k + 1) * old - 1) / made);
     }
 
-    /** @return how many pixels of the image before lie under one of the result */
+    /** Returns how many pixels of the image before lie under one of the result. */
     Rational area() {
         return Rational.of((long) before.rows() * before.columns(), (long) frame.rows() * frame.columns());
     }

@@ -24,7 +24,7 @@ import pixeron.step.key.Span;
 /**
  * {@code translate down=a right=b border=zero}: s(i, j) = r(i − a, j − b), whole a, b of any sign.
  *
- * <p>Domain: what stands outside is as for windows, without keep, inside and crop. Cost: one copy. Source:
+ * <p>Domain: what is outside is as for windows, without keep, inside and crop. Cost: one copy. Source:
  * docs/definitions/moving.md.
  */
 public final class Move extends NamedStep {

@@ -39,7 +39,7 @@ final class MovedOperation implements Operation {
     private final Optional<Area> area;
 
     /**
-     * @param outside what stands outside the image before
+     * @param outside what is outside the image before
      */
     MovedOperation(Step step, Image before, Places places, Outside outside) {
         this.step = step;

@@ -15,7 +15,7 @@ import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.BorderSlips;
 
 /**
- * What stands outside the image where values come in from there.
+ * What is outside the image where values come in from there.
  *
  * @param border how the image goes on
  * @param value what is there, where the border has one
@@ -36,7 +36,7 @@ record Outside(Border border, Value value) {
         Border.requireOutside(Border.named(arguments.get(BORDER)), arguments.isGiven(VALUE));
     }
 
-    /** @return slips of taking something else for what stands outside */
+    /** Returns slips of taking something else for what is outside. */
     static List<Slip> slips() {
         return BorderSlips.of(BORDERS, arguments -> Border.named(arguments.get(BORDER)), (step, border, outside) -> {
             Arguments changed = step.arguments().with(BORDER, BORDER.parse(border.word())).without(VALUE);

@@ -42,8 +42,9 @@ record Places(Points points, Expression i, Expression j) {
     }
 
     /**
+     * Returns where every pixel of the result is read.
+     *
      * @param outside what the image before goes on with beyond its ends
-     * @return where every pixel of the result is read
      */
     Rearrangement all(Frame before, Outside outside) {
         boolean isExchanged = points.isExchanged();
@@ -66,22 +67,22 @@ record Places(Points points, Expression i, Expression j) {
         return ((Rational) value).toInt();
     }
 
-    /** @return the place in the image before that a pixel of the result takes its value from; it may lie outside */
+    /** Returns the place in the image before that a pixel of the result takes its value from; it may lie outside. */
     Pixel source(Pixel result) {
         return new Pixel(whole(points.row(result)), whole(points.column(result)));
     }
 
-    /** @return the place in the result that a pixel of the image before went to; it may lie outside */
+    /** Returns the place in the result that a pixel of the image before went to; it may lie outside. */
     Pixel home(Pixel before) {
         return new Pixel(home(i, before), home(j, before));
     }
 
-    /** @return {@code y = i + row}, {@code x = j + column} */
+    /** Returns {@code y = i + row}, {@code x = j + column}. */
     List<String> formulas() {
         return points.formulas();
     }
 
-    /** @return the calculation of the source of a pixel */
+    /** Returns the calculation of the source of a pixel. */
     List<Line> work(Pixel result) {
         return points.work(result);
     }

@@ -23,12 +23,12 @@ import pixeron.working.Run;
  *
  * @param points where the points lie
  * @param reading which cells count
- * @param limit the image whose ends points do not leave; empty where something stands outside
+ * @param limit the image whose ends points do not leave; empty where something is outside
  * @param back the place of the result that lies nearest to a pixel of the image before
  */
 record PointCells(Points points, Reading reading, Optional<Frame> limit, Function<Pixel, double[]> back) implements Cells {
 
-    /** @return the same cells around points rounded to so many decimals */
+    /** Returns the same cells around points rounded to so many decimals. */
     PointCells rounded(int decimals) {
         return new PointCells(points.rounded(decimals), reading, limit, back);
     }
@@ -81,7 +81,7 @@ record PointCells(Points points, Reading reading, Optional<Frame> limit, Functio
         return weighted(cells, read);
     }
 
-    /** @return the cells with their weights, then the sum of the products */
+    /** Returns the cells with their weights, then the sum of the products. */
     static List<Line> weighted(List<Reading.Cell> cells, List<Value> read) {
         List<Line> lines = new ArrayList<>();
         for (int n = 0; n < cells.size(); n++) {

@@ -36,8 +36,8 @@ import pixeron.working.Run;
  * @param y the row
  * @param x the column
  * @param numbers of the formulas: keys and sizes
- * @param parts what is worked out first
- * @param decimals to which both are rounded, by somebody who rounds too early; empty where they are kept as they are
+ * @param parts what is calculated first
+ * @param decimals to which both are rounded, by a user who rounds too early; empty where they are kept as they are
  */
 record Points(Frame frame, Expression y, Expression x, Map<String, Value> numbers, Parts parts, OptionalInt decimals) {
 
@@ -67,7 +67,7 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
 
     /**
      * @param formulas of y and x, over i and j, the parts and the numbers
-     * @param parts formulas over i and j and the numbers, in the order in which they are worked out
+     * @param parts formulas over i and j and the numbers, in the order in which they are calculated
      * @param facts lines that say where numbers come from
      */
     static Points of(Frame frame, List<String> formulas, Map<String, Value> numbers, Map<String, String> parts, List<Line> facts) {
@@ -79,17 +79,17 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
                 OptionalInt.empty());
     }
 
-    /** @return the same points, rounded to so many decimals */
+    /** Returns the same points, rounded to so many decimals. */
     Points rounded(int places) {
         return new Points(frame, y, x, numbers, parts, OptionalInt.of(places));
     }
 
-    /** @return the numbers H and W of formulas that reach to the end of the image before */
+    /** Returns the numbers H and W of formulas that reach to the end of the image before. */
     static Map<String, Value> sizes(Frame before) {
         return Map.of("H", Rational.of(before.rows()), "W", Rational.of(before.columns()));
     }
 
-    /** @return the same, and h and w of the result */
+    /** Returns the same, and h and w of the result. */
     static Map<String, Value> sizes(Frame before, Frame result) {
         Map<String, Value> sizes = new HashMap<>(sizes(before));
         sizes.put("h", Rational.of(result.rows()));
@@ -97,7 +97,7 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
         return sizes;
     }
 
-    /** @return where the middle of a pixel of the image before lies in a result of another size */
+    /** Returns where the middle of a pixel of the image before lies in a result of another size. */
     static double[] inProportion(Pixel pixel, Frame before, Frame result) {
         return new double[] {(pixel.row() + 0.5) * result.rows() / before.rows() - 0.5,
             (pixel.column() + 0.5) * result.columns() / before.columns() - 0.5};
@@ -110,7 +110,7 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
         return Parser.parse(formula, names);
     }
 
-    /** @return whether the row depends on the column of the result, or back */
+    /** Returns whether the row depends on the column of the result, or back. */
     boolean isExchanged() {
         return names(y).contains("j") || names(x).contains("i");
     }
@@ -147,12 +147,12 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
         return decimals.isPresent() ? Early.rounded(exact, decimals.getAsInt()) : exact;
     }
 
-    /** @return the row for each row of the result, or for each column where rows and columns are swapped; to be asked often */
+    /** Returns the row for each row of the result, or for each column where rows and columns are swapped; to be asked often. */
     IntFunction<Value> rows() {
         return along(y, isExchanged());
     }
 
-    /** @return the column for each column of the result, or for each row where rows and columns are swapped */
+    /** Returns the column for each column of the result, or for each row where rows and columns are swapped. */
     IntFunction<Value> columns() {
         return along(x, !isExchanged());
     }
@@ -184,18 +184,18 @@ record Points(Frame frame, Expression y, Expression x, Map<String, Value> number
         return 2 * near == Math.rint(2 * near) ? Rational.of((long) (2 * near), 2) : Approximate.from(number);
     }
 
-    /** @return the number, or the multiple of ½ that it is near to */
+    /** Returns the number, or the multiple of ½ that it is near to. */
     static double near(double number) {
         double half = Math.rint(2 * number) / 2;
         return Math.abs(number - half) < NEAR ? half : number;
     }
 
-    /** @return {@code y = i + row}, {@code x = j + column} */
+    /** Returns {@code y = i + row}, {@code x = j + column}. */
     List<String> formulas() {
         return List.of("y = " + Typeset.text(y), "x = " + Typeset.text(x));
     }
 
-    /** @return the calculation of both for a pixel */
+    /** Returns the calculation of both for a pixel. */
     List<Line> work(Pixel result) {
         List<Line> lines = new ArrayList<>(parts.facts);
         parts.formulas.forEach((name, formula) -> lines.add(calculation("", name, formula, result)));

@@ -39,7 +39,7 @@ enum Reading {
         this.added = added;
     }
 
-    /** @return what somebody does who takes the other one of nearest and linear */
+    /** Returns what a user does who takes the other one of nearest and linear. */
     static String otherWords(boolean isLinear) {
         return isLinear ? "the nearest pixel is used instead of four weighted ones" : "four weighted pixels are used instead of the nearest one";
     }
@@ -52,7 +52,7 @@ enum Reading {
         return place.minus(Rounding.FLOOR.apply(place));
     }
 
-    /** @return the cells that count at a point, row by row; one of weight 0 does not */
+    /** Returns the cells that count at a point, row by row; one of weight 0 does not. */
     List<Cell> cells(Value y, Value x) {
         int row = cell(y);
         int column = cell(x);
@@ -75,7 +75,7 @@ enum Reading {
         return side == 1 ? part : Rational.ONE.minus(part);
     }
 
-    /** @return how the cells follow from the point */
+    /** Returns how the cells follow from the point. */
     List<Line> work(Value y, Value x) {
         if (this != LINEAR) {
             String half = added.signum() == 0 ? "" : " + 1/2";
@@ -89,7 +89,7 @@ enum Reading {
                 + Decimals.working(cell(place)) + " = " + Decimals.working(part(place))));
     }
 
-    /** @return what is done in a loop, in which y and x are known */
+    /** Returns what is done in a loop, in which y and x are known. */
     String loop(boolean hasOutside) {
         String outside = hasOutside ? ", or the value outside" : "";
         return switch (this) {
@@ -100,13 +100,13 @@ enum Reading {
         };
     }
 
-    /** @return a place limited to the image, where nothing outside is read */
+    /** Returns a place limited to the image, where nothing outside is read. */
     static Value limited(Value place, int size) {
         Value last = Rational.of(size - 1);
         return place.signum() < 0 ? Rational.ZERO : place.compareValue(last) > 0 ? last : place;
     }
 
-    /** @return a cell limited to the image */
+    /** Returns a cell limited to the image. */
     static Cell limited(Cell cell, Frame before) {
         return new Cell(Math.max(0, Math.min(before.rows() - 1, cell.row)), Math.max(0, Math.min(before.columns() - 1, cell.column)), cell.weight);
     }

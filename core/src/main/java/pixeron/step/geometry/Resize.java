@@ -103,7 +103,7 @@ public final class Resize extends NamedStep {
         return new Step(this, Arguments.NONE.with(SCALE, Amount.of(2)));
     }
 
-    /** @return a step to this size, by nearest */
+    /** Returns a step to this size, by nearest. */
     public Step to(int height, int width) {
         return new Step(this, Arguments.NONE.with(HEIGHT, Amount.of(height)).with(WIDTH, Amount.of(width)));
     }
@@ -164,7 +164,7 @@ public final class Resize extends NamedStep {
         return sampled(step, before, frame, reading(isLinear, grid), formulas);
     }
 
-    /** @return the places of pixels of the image before, before they are rounded down */
+    /** Returns the places of pixels of the image before, before they are rounded down. */
     private static List<String> forwards(String grid) {
         return switch (grid) {
             case "corners" -> List.of("y * h / H", "x * w / W");

@@ -16,7 +16,7 @@ import pixeron.step.Progress;
 
 /**
  * All pixels of a resized level image at once: whole sums over one denominator, exactly what fractions give. Rows depend on the
- * row alone and columns on the column alone, so places are worked out once for each.
+ * row alone and columns on the column alone, so places are calculated once for each.
  */
 final class ResizeBulk {
 
@@ -26,7 +26,7 @@ final class ResizeBulk {
     private ResizeBulk() {
     }
 
-    /** @return the mean of all that lies under each pixel; empty where values are no levels */
+    /** Returns the mean of all that lies under each pixel; empty where values are no levels. */
     static Optional<Image> mean(Image before, Frame frame, Finish finish, Progress progress) {
         if (!before.isLevelImage() || !finish.isToLevels()) {
             return Optional.empty();
@@ -86,7 +86,7 @@ final class ResizeBulk {
         }
     }
 
-    /** @return what stands at points in proportion; empty where values are no levels, or sums too long */
+    /** Returns what is at points in proportion; empty where values are no levels, or sums too long. */
     static Optional<Image> points(Image before, PointCells cells, Finish finish, Progress progress) {
         Points points = cells.points();
         Frame frame = points.frame();

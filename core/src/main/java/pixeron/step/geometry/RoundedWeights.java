@@ -10,7 +10,7 @@ import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 
 /**
- * The cells of a value with their weights rounded, as somebody writes them down who rounds on the way.
+ * The cells of a value with their weights rounded, as a user writes them down who rounds on the way.
  *
  * @param cells as they should be
  * @param whole what a weight is multiplied with before it is rounded, and divided by afterwards: 1, or the area of a mean

@@ -41,11 +41,11 @@ final class SampledOperation extends StepOperation {
     /** All pixels at once, in a faster way that gives the same. */
     interface Bulk {
 
-        /** @return the result; empty where it cannot be had faster */
+        /** Returns the result; empty where it cannot be had faster. */
         Optional<Image> result(Progress progress);
     }
 
-    /** @param outside what stands outside the image before */
+    /** @param outside what is outside the image before */
     SampledOperation(Step step, Image before, Frame frame, Cells cells, Outside outside) {
         this(step, before, frame, cells, outside, progress -> Optional.empty(), List::of, Optional.empty(), Optional.empty());
     }
@@ -61,27 +61,27 @@ final class SampledOperation extends StepOperation {
         this.program = program;
     }
 
-    /** @return this with other cells, pixel by pixel */
+    /** Returns this with other cells, pixel by pixel. */
     SampledOperation with(Cells others) {
         return new SampledOperation(step(), before(), frame(), others, outside);
     }
 
-    /** @return this with a faster way to all pixels */
+    /** Returns this with a faster way to all pixels. */
     SampledOperation with(Bulk faster) {
         return new SampledOperation(step(), before(), frame(), cells, outside, faster, notes, forward, program);
     }
 
-    /** @return this with what a person should know of the result */
+    /** Returns this with what a user should know of the result. */
     SampledOperation noting(Supplier<List<String>> known) {
         return new SampledOperation(step(), before(), frame(), cells, outside, bulk, known, forward, program);
     }
 
-    /** @return this with the places where its values would be put the wrong way round */
+    /** Returns this with the places where its values would be put the wrong way round. */
     SampledOperation with(Forward wrong) {
         return new SampledOperation(step(), before(), frame(), cells, outside, bulk, notes, Optional.of(wrong), program);
     }
 
-    /** @return this with what its loop as a program needs */
+    /** Returns this with what its loop as a program needs. */
     SampledOperation with(SampledProgram told) {
         return new SampledOperation(step(), before(), frame(), cells, outside, bulk, notes, forward, Optional.of(told));
     }
@@ -100,7 +100,7 @@ final class SampledOperation extends StepOperation {
         return cells;
     }
 
-    /** @return whether a value is the sum of several cells, each with its weight */
+    /** Returns whether a value is the sum of several cells, each with its weight. */
     boolean isWeighted() {
         return !(cells instanceof PointCells points) || points.reading() == Reading.LINEAR;
     }
@@ -131,7 +131,7 @@ final class SampledOperation extends StepOperation {
         return new Pixel(most.row(), most.column());
     }
 
-    /** @return the pixel that stands at a cell; empty where none does */
+    /** Returns the pixel that is at a cell; empty where none does. */
     private Optional<Pixel> pixel(Reading.Cell cell) {
         int row = outside.border().source(cell.row(), before().rows());
         int column = outside.border().source(cell.column(), before().columns());
@@ -204,7 +204,7 @@ final class SampledOperation extends StepOperation {
             for (int right = -NEIGHBORS; right <= NEIGHBORS; right++) {
                 Pixel candidate = new Pixel((int) Math.rint(near[0]) + down, (int) Math.rint(near[1]) + right);
                 Value weight = contains(candidate) ? weight(candidate, pixel) : Rational.ZERO;
-                // What stands for it itself comes before what it only counts in.
+                // What represents it itself comes before what it only counts in.
                 Value more = weight.signum() > 0 && origin(candidate).equals(pixel) ? weight.plus(Rational.of(2)) : weight;
                 if (more.compareValue(most) > 0) {
                     most = more;

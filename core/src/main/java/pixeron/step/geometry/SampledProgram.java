@@ -76,7 +76,7 @@ record SampledProgram(Code rows, Code columns) {
         return body;
     }
 
-    /** What stands outside counts as well. */
+    /** What is outside counts as well. */
     private static List<Statement> around(Reading reading, Outside outside) {
         if (reading != Reading.LINEAR) {
             List<Statement> body = new ArrayList<>(List.of(Statement.set("row", cell("y", reading)), Statement.set("column", cell("x", reading))));

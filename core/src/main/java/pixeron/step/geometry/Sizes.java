@@ -12,7 +12,8 @@ public final class Sizes {
     }
 
     /**
-     * @return the frame of a result, with the maximum level of what the step is applied to
+     * Returns the frame of a result, with the maximum level of what the step is applied to.
+     *
      * @throws PixeronException if it would have more pixels than there may be
      */
     public static Frame frame(long rows, long columns, Inputs inputs) {
@@ -23,7 +24,7 @@ public final class Sizes {
         return new Frame((int) rows, (int) columns, maximumLevel);
     }
 
-    /** @return a key that is a whole number, 0 where it is omitted */
+    /** Returns a key that is a whole number, 0 where it is omitted. */
     static NumberParameter count(String key, String title, int least) {
         return NumberParameter.optional(key, title, least).only(n -> n.isInt() && n.toInt() >= least, "a whole number of at least " + least);
     }

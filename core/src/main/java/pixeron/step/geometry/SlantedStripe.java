@@ -38,7 +38,7 @@ final class SlantedStripe {
 
     /**
      * @param count rows, at most {@link SlantedSquare#SIDE}
-     * @param alone works out a level by its row in the stripe and its column
+     * @param alone calculates a level by its row in the stripe and its column
      */
     void read(Lines lines, int count, IntBinaryOperator alone) {
         for (int left = 0; left < columns; left += SlantedSquare.SIDE) {

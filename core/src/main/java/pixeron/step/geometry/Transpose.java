@@ -48,7 +48,7 @@ public final class Transpose extends NamedStep {
                 + (isLeft ? "to the left" : "to the right") + " instead", quarter(right.step(), right.before(), isLeft))).toList()));
     }
 
-    /** @return a quarter turn, counter-clockwise or clockwise as seen */
+    /** Returns a quarter turn, counter-clockwise or clockwise as seen. */
     private static Operation quarter(Step step, Image before, boolean isLeft) {
         List<String> formulas = isLeft ? List.of("j", "W - 1 - i") : List.of("H - 1 - j", "i");
         List<String> home = isLeft ? List.of("W - 1 - x", "y") : List.of("x", "H - 1 - y");

@@ -148,14 +148,14 @@ public final class Turn extends NamedStep {
         return Math.toDegrees(Math.atan2(middle.row() - place.row(), place.column() - middle.column()));
     }
 
-    /** @return whole degrees; a multiple of 15° where they are next to one, for a hand does not hold still enough */
+    /** Returns whole degrees; a multiple of 15° where they are next to one, for a hand does not hold still enough. */
     private static long even(double degrees) {
         long whole = Math.round(degrees);
         long near = Math.round(degrees / EVEN_ANGLE) * EVEN_ANGLE;
         return Math.abs(whole - near) <= 1 ? near : whole;
     }
 
-    /** @return the same angle above −180° and up to 180° */
+    /** Returns the same angle above −180° and up to 180°. */
     private static long upright(long degrees) {
         long turned = Math.floorMod(degrees, 2L * HALF_TURN);
         return turned > HALF_TURN ? turned - 2L * HALF_TURN : turned;

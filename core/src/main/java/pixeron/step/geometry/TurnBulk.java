@@ -19,8 +19,8 @@ import pixeron.step.neighborhood.Border;
 /**
  * A turned image in doubles: all pixels of a level image at once, and which of its pixels are read nowhere.
  *
- * <p>What is worked out for a pixel alone goes through the same sums, but takes doubles near to a half as fractions on the way. Where
- * that could make a difference, because a value lies near to where it is rounded to another level, the pixel is worked out alone.
+ * <p>What is calculated for a pixel alone goes through the same sums, but takes doubles near to a half as fractions on the way. Where
+ * that could make a difference, because a value lies near to where it is rounded to another level, the pixel is calculated alone.
  */
 final class TurnBulk {
 
@@ -46,9 +46,10 @@ final class TurnBulk {
     }
 
     /**
-     * @param outside the level that stands outside; empty where that is no level
-     * @param alone works out the level of a pixel of the result alone
-     * @return the result; empty where samples or what stands outside are no levels
+     * Returns the result; empty where samples or what is outside are no levels.
+     *
+     * @param outside the level that is outside; empty where that is no level
+     * @param alone calculates the level of a pixel of the result alone
      */
     Optional<Image> result(OptionalInt outside, Finish finish, ToIntFunction<Pixel> alone, Progress progress) {
         if (!before.isLevelImage() || !finish.isToLevels() || outside.isEmpty()) {
@@ -157,7 +158,7 @@ final class TurnBulk {
         return from < 0 || at < 0 ? outside : before.level(from * before.columns() + at);
     }
 
-    /** @return how many pixels of the image before no pixel of the result reads; counted once */
+    /** Returns how many pixels of the image before no pixel of the result reads; counted once. */
     int notRead() {
         if (notRead == NOT_COUNTED) {
             notRead = counted();

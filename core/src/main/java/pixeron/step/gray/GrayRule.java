@@ -85,14 +85,15 @@ public final class GrayRule {
                 divisor);
     }
 
-    /** @return the rules with a name, the usual one first */
+    /** Returns the rules with a name, the usual one first. */
     public static List<GrayRule> ready() {
         return READY;
     }
 
     /**
+     * Returns the rule.
+     *
      * @param text the word of a ready rule, or {@code weights a b c} with three numbers of one's own
-     * @return the rule
      * @throws PixeronException if it is neither, or a weight is beyond 2²⁰ over the common denominator
      */
     public static GrayRule parse(String text) {
@@ -128,7 +129,7 @@ public final class GrayRule {
         return number;
     }
 
-    /** @return the rule of somebody who divides every channel by itself, in whole numbers; empty where it divides no sum by a whole number */
+    /** Returns the rule of a user who divides every channel by itself, in whole numbers; empty where it divides no sum by a whole number. */
     public Optional<GrayRule> dividedApart() {
         return switch (word) {
             case MEAN -> Optional.of(new GrayRule(word, sentence, "floor(R / 3) + floor(G / 3) + floor(B / 3)", (r, g, b) -> r / 3 + g / 3 + b / 3, 1));
@@ -138,7 +139,7 @@ public final class GrayRule {
         };
     }
 
-    /** @return the rule of somebody whose sum of channels is kept in a byte; empty where there is no sum of whole channels */
+    /** Returns the rule of a user whose sum of channels is kept in a byte; empty where there is no sum of whole channels. */
     public Optional<GrayRule> inBytes() {
         return switch (word) {
             case MEAN -> Optional.of(new GrayRule(word, sentence, "mod(R + G + B, 256) / 3", (r, g, b) -> (r + g + b) % 256, 3));
@@ -148,24 +149,22 @@ public final class GrayRule {
         };
     }
 
-    /** @return its word, as {@link #parse} reads it */
+    /** Returns its word, as {@link #parse} reads it. */
     public String word() {
         return word;
     }
 
-    /** @return what it does, in a few words */
+    /** Returns what it does, in a few words. */
     public String sentence() {
         return sentence;
     }
 
-    /** @return its formula for people */
+    /** Returns its formula for people. */
     public String formula() {
         return "gray = " + Typeset.text(formula);
     }
 
-    /**
-     * @return the gray image, with the picture's maximum level
-     */
+    /** Returns the gray image, with the picture's maximum level. */
     public Image apply(ColorImage picture, Transparency transparency) {
         int maximum = picture.maximumLevel();
         boolean isLaid = isLaid(picture, transparency);
@@ -184,7 +183,7 @@ public final class GrayRule {
         });
     }
 
-    /** @return whether transparent pixels are laid on a ground */
+    /** Returns whether transparent pixels are laid on a ground. */
     public static boolean isLaid(ColorImage picture, Transparency transparency) {
         return picture.alpha().isPresent() && transparency != Transparency.IGNORED;
     }
@@ -194,7 +193,7 @@ public final class GrayRule {
         return (int) Math.max(0, Math.min(maximum, Math.floorDiv(2 * numerator + denominator, 2 * denominator)));
     }
 
-    /** @return the arithmetic that leads to the gray level of one pixel */
+    /** Returns the arithmetic that leads to the gray level of one pixel. */
     public Working explain(ColorImage picture, Transparency transparency, Pixel pixel) {
         Value exact = exact(picture, transparency, pixel);
         Finish finish = new Finish(Rounding.NEAREST, Overflow.CLIP, picture.maximumLevel());
@@ -203,7 +202,7 @@ public final class GrayRule {
         return new Working(word + ", " + pixel, lines, exact, finish.apply(exact));
     }
 
-    /** @return the gray value of a pixel before rounding */
+    /** Returns the gray value of a pixel before rounding. */
     public Value exact(ColorImage picture, Transparency transparency, Pixel pixel) {
         return Evaluator.evaluate(formula, channels(picture, transparency, pixel)::get);
     }
@@ -220,7 +219,7 @@ public final class GrayRule {
         return channels;
     }
 
-    /** @return the lines that lead to {@link #exact} */
+    /** Returns the lines that lead to {@link #exact}. */
     public List<Line> lines(ColorImage picture, Transparency transparency, Pixel pixel) {
         int maximum = picture.maximumLevel();
         List<Line> lines = new ArrayList<>();
@@ -253,8 +252,9 @@ public final class GrayRule {
     }
 
     /**
+     * Returns the loop that leads to {@link #exact} as a program has it, over grids red, green, blue and alpha.
+     *
      * @param isLaid whether there is an alpha, and transparent pixels are laid on a ground
-     * @return the loop that leads to {@link #exact} as a program has it, over grids red, green, blue and alpha
      */
     public List<Statement> statements(boolean isLaid, Transparency transparency) {
         List<Statement> body = new ArrayList<>();

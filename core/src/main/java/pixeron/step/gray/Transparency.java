@@ -22,12 +22,12 @@ public enum Transparency implements Worded {
         return word;
     }
 
-    /** @return what it does, in a few words */
+    /** Returns what it does, in a few words. */
     public String sentence() {
         return sentence;
     }
 
-    /** @return the channel value behind the picture */
+    /** Returns the channel value behind the picture. */
     long ground(int maximumLevel) {
         return this == OVER_WHITE ? maximumLevel : 0;
     }

@@ -17,7 +17,7 @@ import pixeron.step.Slip;
 import pixeron.step.StepType;
 import pixeron.step.Way;
 
-/** Slips in the counts of an equalization: shares that do not run, a running count that goes wrong, a level miscounted. */
+/** Slips in the counts of an equalization: shares that do not run, a cumulative count that goes wrong, a level miscounted. */
 final class CountingSlips {
 
     /** By how much a count is off, the nearest first; further is not tried. */
@@ -51,7 +51,7 @@ final class CountingSlips {
                 level -> of.histogram.count(level), of.area.count()));
     }
 
-    /** Each share p(k) is rounded before the running share is added up. */
+    /** Each share p(k) is rounded before the cumulative share is added up. */
     private static List<Way> summedEarly(Equalization of, int decimals) {
         if (of.isFromFirst) {
             return List.of();

@@ -31,8 +31,8 @@ import pixeron.working.Table;
  * {@code equalize method=share}: M·C(k) ÷ N; {@code method=share-from-first}: M·(C(k) − C₀) ÷ (N − C₀), with C₀ the running
  * count of the lowest level present.
  *
- * <p>Domain: levels; N the pixels of the area, C(k) its running count. Cost: one pass more, for the counts. Source:
- * Shares of the running count spread evenly over 0 … M, docs/definitions/equalization.md.
+ * <p>Domain: levels; N the pixels of the area, C(k) its cumulative count. Cost: one pass more, for the counts. Source:
+ * Shares of the cumulative count spread evenly over 0–M, docs/definitions/equalization.md.
  */
 public final class Equalize extends PointStep {
 
@@ -46,12 +46,12 @@ public final class Equalize extends PointStep {
                 "M * C / N", Set.of("C", "N", "C0"), METHOD);
     }
 
-    /** @return the step with M·C ÷ N */
+    /** Returns the step with M·C ÷ N. */
     public static Step share() {
         return new Step(new Equalize(), Arguments.NONE);
     }
 
-    /** @return the step with M·(C − C₀) ÷ (N − C₀) */
+    /** Returns the step with M·(C − C₀) ÷ (N − C₀). */
     public static Step fromFirst() {
         return share().with(METHOD, FROM_FIRST);
     }

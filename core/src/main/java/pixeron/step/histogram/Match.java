@@ -35,11 +35,11 @@ import pixeron.working.Table;
 import pixeron.working.TableKind;
 
 /**
- * {@code match counts="…"} or {@code match with=REF}: with the running shares Q(z) of the target, a level k goes to the z
+ * {@code match counts="…"} or {@code match with=REF}: with the cumulative shares Q(z) of the target, a level k goes to the z
  * whose Q(z) is closest to P(k), the smallest of several; {@code rule=first-at-least}: to the smallest z with Q(z) ≥ P(k).
  *
  * <p>Domain: levels; target counts not all 0. Cost: one pass more, for the counts, and M + 1 comparisons. Source: Equal
- * running shares, docs/definitions/equalization.md.
+ * cumulative shares, docs/definitions/equalization.md.
  */
 public final class Match extends PointStep {
 
@@ -102,7 +102,7 @@ public final class Match extends PointStep {
 
     @Override
     public Step starter(int maximumLevel) {
-        // The same count for every level: what equalization aims at, so a person sees at once what the key means.
+        // The same count for every level: what equalization aims at, so a user sees at once what the key means.
         return new Step(this, Arguments.NONE.with(COUNTS, Collections.nCopies(maximumLevel + 1, Rational.ONE)));
     }
 
@@ -136,7 +136,7 @@ public final class Match extends PointStep {
         return new Origin(List.of(new Statement.Values("target", target.runningCounts().stream().<Value>map(Rational::of).toList())), List.of());
     }
 
-    /** The running counts of the other image. */
+    /** The cumulative counts of the other image. */
     private static Origin ofOther() {
         Code levels = Code.name("M").plus(Code.of(1));
         Code level = new Code.Cell("other", Code.name("a"), Code.name("b"));
@@ -240,7 +240,7 @@ public final class Match extends PointStep {
             return running(levels() - 1);
         }
 
-        /** @return the level that a running share of counted ÷ pixels goes to; shares are compared exactly, crosswise */
+        /** Returns the level that a cumulative share of counted ÷ pixels goes to; shares are compared exactly, crosswise. */
         int level(long counted, long pixels, Choice choice) {
             int at = firstAtLeast(counted, pixels, choice == Choice.FIRST_ABOVE);
             if (choice != Choice.CLOSEST || at == 0) {
@@ -252,7 +252,7 @@ public final class Match extends PointStep {
             return under <= over ? below : at;
         }
 
-        /** @return the smallest level with running ÷ total ≥ counted ÷ pixels. The images are: one, the last has share 1 */
+        /** Returns the smallest level with running ÷ total ≥ counted ÷ pixels. The images are: one, the last has share 1. */
         private int firstAtLeast(long counted, long pixels, boolean isAbove) {
             int low = 0;
             int high = levels() - 1;

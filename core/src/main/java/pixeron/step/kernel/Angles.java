@@ -13,7 +13,7 @@ final class Angles {
 
     /** The largest sum of Sobel's weights over levels of 8 bits. */
     private static final int LARGEST = 4 * 255;
-    /** One row for each |y|, with every second x: of many weights both sums are even or both are odd, and what is never asked for would stand between. */
+    /** One row for each |y|, with every second x: of many weights both sums are even or both are odd, and what is never asked for would be between. */
     private static final int ROW = LARGEST + 1;
     private static final int HALF = (LARGEST + 1) * ROW;
     private static volatile SoftReference<Angles> latest = new SoftReference<>(null);
@@ -36,7 +36,7 @@ final class Angles {
         return angles;
     }
 
-    /** @return the direction of (x, y), above −180 up to 180; 0 for (0, 0) */
+    /** Returns the direction of (x, y), above −180 up to 180; 0 for (0, 0). */
     double of(int x, int y) {
         int down = Math.abs(y);
         if (down > LARGEST || Math.abs(x) > LARGEST) {

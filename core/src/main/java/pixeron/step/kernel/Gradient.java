@@ -54,7 +54,7 @@ public final class Gradient extends WindowStep {
             return Parser.parse(formula, Set.of("g_x", "g_y"));
         }
 
-        /** @return whether negative values belong to it */
+        /** Returns whether negative values belong to it. */
         boolean isSigned() {
             return this == X || this == Y || this == ANGLE;
         }
@@ -101,7 +101,7 @@ public final class Gradient extends WindowStep {
         return ofThree("scharr", "Scharr gradient", 3, 10);
     }
 
-    /** @return the differences along the two diagonals of 2 × 2 pixels */
+    /** Returns the differences along the two diagonals of 2 × 2 pixels. */
     public static Gradient roberts() {
         return new Gradient("roberts", "Roberts gradient", "The differences along both diagonals of 2 × 2 pixels.",
                 Weights.centered(new int[] {1, 0}, new int[] {0, -1}).anchoredAt(0, 0),

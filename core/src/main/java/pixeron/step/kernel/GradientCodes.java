@@ -37,7 +37,7 @@ final class GradientCodes implements Codes {
         this.bitsY = Integer.SIZE - Integer.numberOfLeadingZeros(rangeY.most() - rangeY.least());
     }
 
-    /** @return the codes; empty where they are no whole numbers, or could become too large */
+    /** Returns the codes; empty where they are no whole numbers, or could become too large. */
     static Optional<GradientCodes> of(Gradient.Part part, Weights across, Weights down, Image before, Window window) {
         int[][] x = across.whole().orElseThrow().numerators();
         int[][] y = down.whole().orElseThrow().numerators();
@@ -121,7 +121,7 @@ final class GradientCodes implements Codes {
         return runRows(plane).inOneRun();
     }
 
-    /** Weights of gradients are few and not equal: columns may stand in any order. */
+    /** Weights of gradients are few and not equal: columns may be in any order. */
     @Override
     public Optional<Function<CellRows, RunRows>> inAnyOrder() {
         return Optional.of(this::runRows);

@@ -75,7 +75,7 @@ public final class Kernel extends WindowStep {
         return new Step(this, Arguments.NONE.with(WEIGHTS, WEIGHTS.parse("1 2 1 | 2 4 2 | 1 2 1")));
     }
 
-    /** @return the weights of a step of this type, with anchor, divisor and offset, as they were given */
+    /** Returns the weights of a step of this type, with anchor, divisor and offset, as they were given. */
     public static Weights weights(Step step) {
         Arguments arguments = step.arguments();
         Weights centered = Weights.centered(arguments.get(WEIGHTS));
@@ -88,9 +88,10 @@ public final class Kernel extends WindowStep {
     }
 
     /**
+     * Returns these weights as a kernel.
+     *
      * @param weights rational
      * @param like a step with a window; border, rounding, overflow and area are taken from it
-     * @return these weights as a kernel
      */
     static Step step(Weights weights, Step like) {
         Kernel type = new Kernel();
@@ -108,7 +109,7 @@ public final class Kernel extends WindowStep {
         return step.arguments().get(SUM).equals(CONVOLUTION);
     }
 
-    /** @return convolution for correlation, or back */
+    /** Returns convolution for correlation, or back. */
     static Step turned(Step step) {
         return step.with(SUM, isTurned(step) ? CORRELATION : CONVOLUTION);
     }
@@ -130,7 +131,7 @@ public final class Kernel extends WindowStep {
         return WeightSlips.of(Optional::of);
     }
 
-    /** @return a kernel step with other weights and their anchor; its divisor and offset stay */
+    /** Returns a kernel step with other weights and their anchor; its divisor and offset stay. */
     public static Step with(Step step, Weights weights) {
         Arguments changed = step.arguments().with(WEIGHTS, weights.rows().stream().map(row -> row.stream()
                 .map(Rational.class::cast).toList()).toList()).without(ANCHOR);
@@ -139,8 +140,9 @@ public final class Kernel extends WindowStep {
     }
 
     /**
+     * Returns a kernel step with the weights, the anchor and the divisor of another; border, sum and offset stay.
+     *
      * @param ready a step that can be spelled out as a kernel
-     * @return a kernel step with the weights, the anchor and the divisor of another; border, sum and offset stay
      */
     public static Step filled(Step step, Step ready) {
         Weights weights = weights(ready);

@@ -38,7 +38,7 @@ public final class KernelCodes implements Codes {
     private long q;
     private long d;
 
-    /** The least and the largest sum. */
+    /** The smallest and the largest sum. */
     record Range(int least, int most) {
     }
 
@@ -70,15 +70,16 @@ public final class KernelCodes implements Codes {
     }
 
     /**
+     * Returns the codes; empty where a weight is no fraction or a sum could become too large.
+     *
      * @param dividesByCells whether, where cells are missing, the divisor is the sum of the weights that are there
-     * @return the codes; empty where a weight is no fraction or a sum could become too large
      */
     public static Optional<KernelCodes> of(Weights weights, Image before, Window window, boolean dividesByCells) {
         return weights.whole().flatMap(whole -> range(whole.numerators(), before, window).map(range ->
                 new KernelCodes(whole, weights, range, before, window, dividesByCells)));
     }
 
-    /** @return the least and the largest sum; empty where that does not fit */
+    /** Returns the smallest and the largest sum; empty where that does not fit. */
     static Optional<Range> range(int[][] weights, Image before, Window window) {
         long outside = ((Rational) window.outside()).toInt();
         long low = Math.min(0, outside);

@@ -23,7 +23,7 @@ public record KernelFacts(Value sum, Value divisor, Optional<Weights.Factors> fa
                 .orElseGet(() -> Weights.divisor(weights.sum())), weights.factors(), weights.gain(), weights.offset());
     }
 
-    /** @return all of it, one sentence each */
+    /** Returns all of it, one sentence each. */
     public List<String> sentences() {
         return List.of("The weights add up to " + Decimals.working(sum) + ", the divisor is " + Decimals.working(divisor)
                 + ".", factors.map(found -> "Separable: " + text(found.column()) + " down × " + text(found.row())

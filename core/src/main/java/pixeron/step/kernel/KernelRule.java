@@ -17,7 +17,7 @@ import pixeron.step.neighborhood.WindowRule;
  * A kernel: Σ w·r ÷ divisor + offset over the window.
  *
  * <p>Cost: for a level image and rational weights as in {@link Summation}; for weights that are doubles a product for each
- * cell; for an open image exact fractions for each cell.
+ * cell; for a real-valued image exact fractions for each cell.
  */
 final class KernelRule {
 

@@ -64,7 +64,7 @@ public final class ReadyKernel extends WindowStep {
         this.recipe = recipe;
     }
 
-    /** @return {@code box size=n}: the mean of the window */
+    /** Returns {@code box size=n}: the mean of the window. */
     public static ReadyKernel box() {
         return new ReadyKernel("box", "Mean (box) filter", "Smooths: replaces each pixel with the mean of its window.", "s = Σ r ÷ n²",
                 new Recipe(small(SIZE), arguments -> box(size(arguments, SIZE))), SIZE);
@@ -78,7 +78,7 @@ public final class ReadyKernel extends WindowStep {
         return Weights.centered(Collections.nCopies(size, Collections.nCopies(size, Rational.ONE)));
     }
 
-    /** @return {@code binomial size=n}: weights from Pascal's row, across and down */
+    /** Returns {@code binomial size=n}: weights from Pascal's row, across and down. */
     public static ReadyKernel binomial() {
         return new ReadyKernel("binomial", "Binomial filter",
                 "Smooths with weights from Pascal's triangle, largest in the center.",
@@ -95,7 +95,7 @@ public final class ReadyKernel extends WindowStep {
         return Weights.centered(row.stream().map(down -> row.stream().map(down::times).toList()).toList());
     }
 
-    /** @return {@code gaussian sigma=σ size=auto}: weights exp(−(a² + b²) ÷ (2σ²)), divided by their sum */
+    /** Returns {@code gaussian sigma=σ size=auto}: weights exp(−(a² + b²) ÷ (2σ²)), divided by their sum. */
     public static ReadyKernel gaussian() {
         return new ReadyKernel("gaussian", "Gaussian filter",
                 "Smooths with weights that decrease with distance; a larger sigma blurs more.",
@@ -134,14 +134,14 @@ public final class ReadyKernel extends WindowStep {
         return Weights.centered(rows);
     }
 
-    /** @return {@code sharpen}: five times the pixel less its four neighbors */
+    /** Returns {@code sharpen}: five times the pixel less its four neighbors. */
     public static ReadyKernel sharpen() {
         return new ReadyKernel("sharpen", "Sharpen", "Five times the pixel minus its four neighbors; edges become clearer.",
                 "s = 5 × r − above − below − left − right", new Recipe(Arguments.NONE,
                 arguments -> Weights.centered(new int[] {0, -1, 0}, new int[] {-1, 5, -1}, new int[] {0, -1, 0})));
     }
 
-    /** @return {@code laplacian neighbors=4|8}: the neighbors less as many times the pixel */
+    /** Returns {@code laplacian neighbors=4|8}: the neighbors less as many times the pixel. */
     public static ReadyKernel laplacian() {
         return new ReadyKernel("laplacian", "Laplacian", "The neighbors minus 4 or 8 times the pixel; 0 in flat areas.",
                 "s = Σ neighbors − 4 × r, or − 8 × r", new Recipe(Arguments.NONE.with(NEIGHBORS, FOUR),

@@ -21,15 +21,16 @@ final class Summation {
     /** Moving sums are worth it for so many equal weights. */
     private static final int FEWEST_EQUAL = 16;
     private static final int MOST_OTHERS = 4;
-    /** Where columns may stand in any order, it takes more of them: adding up several columns at once is quicker for fewer. */
+    /** Where columns may be in any order, it takes more of them: adding up several columns at once is quicker for fewer. */
     private static final int FEWEST_MOVED = 50;
 
     private Summation() {
     }
 
     /**
+     * Returns what adds up rows of a plane.
+     *
      * @param weights whole; every sum of products must fit an int
-     * @return what adds up rows of a plane
      */
     static Codes.Rows of(int[][] weights, Plane plane) {
         boolean isBox = Arrays.stream(weights).allMatch(row -> Arrays.stream(row).allMatch(w -> w == weights[0][0]));
@@ -44,15 +45,16 @@ final class Summation {
     }
 
     /**
+     * Returns what adds up runs of cells by a product for each weight, or for each of a column and a row.
+     *
      * @param weights as of {@link #of}
-     * @return what adds up runs of cells by a product for each weight, or for each of a column and a row
      */
     static Codes.RunRows cellByCell(int[][] weights, CellRows rows) {
         return factors(weights).filter(factors -> isWorthwhile(weights)).<Codes.RunRows>map(factors ->
                 new Separable(factors[0], factors[1], rows)).orElseGet(() -> new Plain(weights, rows));
     }
 
-    /** @return the same for columns in any order; empty for large equal weights, whose sums are moved from column to column */
+    /** Returns the same for columns in any order; empty for large equal weights, whose sums are moved from column to column. */
     static Optional<Function<CellRows, Codes.RunRows>> inAnyOrder(int[]... weights) {
         boolean isMoving = weights.length * weights[0].length >= FEWEST_MOVED && Arrays.stream(weights).flatMapToInt(Arrays::stream)
                 .filter(w -> w != weights[0][0]).count() <= MOST_OTHERS;
@@ -79,7 +81,7 @@ final class Summation {
         return weights.length * weights[0].length > weights.length + weights[0].length;
     }
 
-    /** @return a column and a row of whole numbers whose products are the weights; empty where there are none */
+    /** Returns a column and a row of whole numbers whose products are the weights; empty where there are none. */
     static Optional<int[][]> factors(int[]... weights) {
         int pivotRow = 0;
         while (pivotRow < weights.length && Arrays.stream(weights[pivotRow]).allMatch(w -> w == 0)) {

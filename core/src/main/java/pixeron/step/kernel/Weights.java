@@ -8,7 +8,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * The weights of a kernel with the cell that stands on the pixel.
+ * The weights of a kernel with the cell that is on the pixel.
  *
  * @param rows the weights, row by row; all rational, or doubles
  * @param anchorRow row of the anchor, from 0
@@ -32,7 +32,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
     record Whole(int[][] numerators, Rational denominator) {
     }
 
-    /** @return weights with the anchor in the middle, divisor auto and no offset */
+    /** Returns weights with the anchor in the middle, divisor auto and no offset. */
     public static Weights centered(List<? extends List<? extends Value>> rows) {
         List<List<Value>> all = new ArrayList<>();
         rows.forEach(row -> all.add(List.copyOf(row)));
@@ -40,7 +40,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
                 Rational.ZERO);
     }
 
-    /** @return weights from whole numbers, row by row */
+    /** Returns weights from whole numbers, row by row. */
     public static Weights centered(int[]... rows) {
         List<List<Value>> all = new ArrayList<>();
         for (int[] row : rows) {
@@ -53,17 +53,17 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
         return centered(all);
     }
 
-    /** @return these with another anchor */
+    /** Returns these with another anchor. */
     Weights anchoredAt(int row, int column) {
         return new Weights(rows, row, column, divisor, offset);
     }
 
-    /** @return these with a divisor and an offset */
+    /** Returns these with a divisor and an offset. */
     public Weights with(Optional<Rational> newDivisor, Rational newOffset) {
         return new Weights(rows, anchorRow, anchorColumn, newDivisor, newOffset);
     }
 
-    /** @return whether the anchor is the cell that anchor=auto takes */
+    /** Returns whether the anchor is the cell that anchor=auto takes. */
     boolean hasMiddleAnchor() {
         return anchorRow == (height() - 1) / 2 && anchorColumn == (width() - 1) / 2;
     }
@@ -80,12 +80,12 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
         return rows.get(row).get(column);
     }
 
-    /** @return all weights, row by row */
+    /** Returns all weights, row by row. */
     List<Value> all() {
         return rows.stream().flatMap(List::stream).toList();
     }
 
-    /** @return weights and anchor turned by 180°: convolution with these is correlation with those */
+    /** Returns weights and anchor turned by 180°: convolution with these is correlation with those. */
     public Weights turned() {
         List<List<Value>> turned = new ArrayList<>();
         for (int i = height() - 1; i >= 0; i--) {
@@ -98,7 +98,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
         return new Weights(turned, height() - 1 - anchorRow, width() - 1 - anchorColumn, divisor, offset);
     }
 
-    /** @return weights and anchor with rows for columns */
+    /** Returns weights and anchor with rows for columns. */
     public Weights transposed() {
         List<List<Value>> transposed = new ArrayList<>();
         for (int j = 0; j < width(); j++) {
@@ -111,7 +111,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
         return new Weights(transposed, anchorColumn, anchorRow, divisor, offset);
     }
 
-    /** @return every weight with the other sign */
+    /** Returns every weight with the other sign. */
     public Weights negated() {
         return new Weights(rows.stream().map(row -> row.stream().map(Value::negated).toList()).toList(), anchorRow,
                 anchorColumn, divisor, offset);
@@ -121,17 +121,17 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
         return Value.sum(all());
     }
 
-    /** @return what a sum of products is divided by, where all cells count */
+    /** Returns what a sum of products is divided by, where all cells count. */
     public Value divisorOrSum() {
         return divisor.isPresent() ? divisor.get() : divisor(sum());
     }
 
-    /** @return a sum of weights as a divisor: itself, or 1 when it is 0 */
+    /** Returns a sum of weights as a divisor: itself, or 1 when it is 0. */
     static Value divisor(Value sum) {
         return sum.signum() == 0 ? Rational.ONE : sum;
     }
 
-    /** @return what becomes of an image that has 1 everywhere: the sum of the weights ÷ divisor, without the offset */
+    /** Returns what becomes of an image that has 1 everywhere: the sum of the weights ÷ divisor, without the offset. */
     public Value gain() {
         return sum().dividedBy(divisor.isPresent() ? divisor.get() : divisor(sum()));
     }
@@ -140,7 +140,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
         return rows.stream().allMatch(row -> row.stream().allMatch(Rational.class::isInstance));
     }
 
-    /** @return the weights over their common denominator; empty where a number does not fit in 31 bits or is a double */
+    /** Returns the weights over their common denominator; empty where a number does not fit in 31 bits or is a double. */
     Optional<Whole> whole() {
         if (!isRational()) {
             return Optional.empty();
@@ -167,7 +167,7 @@ public record Weights(List<List<Value>> rows, int anchorRow, int anchorColumn, O
         return Optional.of(new Whole(numerators, denominator));
     }
 
-    /** @return a column and a row whose products are these weights; empty where there are none, or all weights are 0 */
+    /** Returns a column and a row whose products are these weights; empty where there are none, or all weights are 0. */
     public Optional<Factors> factors() {
         return whole().flatMap(whole -> Summation.factors(whole.numerators()).map(factors -> new Factors(
                 rationals(factors[0]).stream().map(weight -> weight.dividedBy(whole.denominator())).toList(),

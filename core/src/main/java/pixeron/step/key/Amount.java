@@ -4,8 +4,8 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 
 /**
- * A number in a step line, or a word that stands for one: M for the maximum level of the image before, auto for a number
- * that the step works out.
+ * A number in a step line, or a word that represents one: M for the maximum level of the image before, auto for a number
+ * that the step calculates.
  *
  * @param number the number, or null for a word
  * @param word the word, or null for a number
@@ -16,7 +16,7 @@ public record Amount(Rational number, String word) {
     public static final Amount MAXIMUM = new Amount(null, "M");
     /** A sample stays as it is. */
     public static final Amount KEEP = new Amount(null, "keep");
-    /** What the step works out itself. */
+    /** What the step calculates itself. */
     public static final Amount AUTO = new Amount(null, "auto");
 
     public Amount(Rational number) {
@@ -31,13 +31,14 @@ public record Amount(Rational number, String word) {
         return equals(AUTO);
     }
 
-    /** @return true when the line alone says the number, or the image's maximum level does */
+    /** Returns true when the line alone says the number, or the image's maximum level does. */
     public boolean isResolvable() {
         return number != null || equals(MAXIMUM);
     }
 
     /**
-     * @return the number, with M put in
+     * Returns the number, with M put in.
+     *
      * @throws IllegalStateException if this is auto: only its step knows the number
      */
     public Rational resolve(int maximumLevel) {

@@ -24,7 +24,7 @@ public final class Arguments {
         this.each = each;
     }
 
-    /** @return these with value for the key; a value equal to the default is dropped */
+    /** Returns these with value for the key; a value equal to the default is dropped. */
     public <T> Arguments with(Parameter<T> parameter, T value) {
         Arguments others = without(parameter);
         if (parameter.defaultValue().filter(value::equals).isPresent()) {
@@ -64,7 +64,7 @@ public final class Arguments {
         return isEach ? withEach(parameter, List.of(words).stream().map(parameter::parse).toList()) : with(parameter, parameter.parse(text));
     }
 
-    /** @return whether the key is a number, of which there can be one for each channel */
+    /** Returns whether the key is a number, of which there can be one for each channel. */
     public static boolean isNumber(Parameter<?> parameter) {
         return parameter instanceof NumberParameter || parameter instanceof MaskParameter;
     }
@@ -91,7 +91,7 @@ public final class Arguments {
         return new Arguments(Map.copyOf(changed), Map.copyOf(changedEach));
     }
 
-    /** @return these with the key left out */
+    /** Returns these with the key left out. */
     public Arguments without(Parameter<?> parameter) {
         Map<String, Object> changed = new LinkedHashMap<>(given);
         changed.remove(parameter.key());
@@ -100,41 +100,41 @@ public final class Arguments {
         return new Arguments(Map.copyOf(changed), Map.copyOf(changedEach));
     }
 
-    /** @return the value of the key: given, or its default, or empty */
+    /** Returns the value of the key: given, or its default, or empty. */
     @SuppressWarnings("unchecked") // with(...) stores only a T under the key of a Parameter<T>
     public <T> Optional<T> find(Parameter<T> parameter) {
         Object value = given.get(parameter.key());
         return value == null ? parameter.defaultValue() : Optional.of((T) value);
     }
 
-    /** @return the value of a key that always has one */
+    /** Returns the value of a key that always has one. */
     public <T> T get(Parameter<T> parameter) {
         return find(parameter).orElseThrow();
     }
 
-    /** @return the values of a key for each channel, or the one that it has for all; empty where it has none */
+    /** Returns the values of a key for each channel, or the one that it has for all; empty where it has none. */
     @SuppressWarnings("unchecked") // withEach(...) stores only values of T under the key of a Parameter<T>
     public <T> List<T> all(Parameter<T> parameter) {
         List<?> several = each.get(parameter.key());
         return several == null ? find(parameter).stream().toList() : (List<T>) several;
     }
 
-    /** @return how the values of a key are written in a line, without quotes */
+    /** Returns how the values of a key are written in a line, without quotes. */
     public <T> String print(Parameter<T> parameter) {
         return all(parameter).stream().map(parameter::print).collect(Collectors.joining(" "));
     }
 
-    /** @return true when the key has a value of its own */
+    /** Returns true when the key has a value of its own. */
     public boolean isGiven(Parameter<?> parameter) {
         return given.containsKey(parameter.key());
     }
 
-    /** @return whether some key has a value for each channel */
+    /** Returns whether some key has a value for each channel. */
     public boolean areOfChannels() {
         return !each.isEmpty();
     }
 
-    /** @return the number of values that keys have for each channel: the largest of them, 1 where none has several */
+    /** Returns the number of values that keys have for each channel: the largest of them, 1 where none has several. */
     public int channels() {
         return each.values().stream().mapToInt(List::size).max().orElse(1);
     }
@@ -157,7 +157,7 @@ public final class Arguments {
         return new Arguments(Map.copyOf(changed), Map.of());
     }
 
-    /** @return these with one value for each key: that for the channel at a place, the last where a key has fewer */
+    /** Returns these with one value for each key: that for the channel at a place, the last where a key has fewer. */
     public Arguments at(int place) {
         Map<String, Object> changed = new LinkedHashMap<>(given);
         each.forEach((key, values) -> changed.put(key, values.get(Math.min(place, values.size() - 1))));

@@ -41,12 +41,12 @@ public record ChoiceParameter(String key, String title, Optional<Choice> default
         choices = List.copyOf(choices);
     }
 
-    /** @return a key whose default is the first choice */
+    /** Returns a key whose default is the first choice. */
     public static ChoiceParameter of(String key, String title, Choice... choices) {
         return new ChoiceParameter(key, title, Optional.of(choices[0]), List.of(choices));
     }
 
-    /** @return a key that must be given */
+    /** Returns a key that must be given. */
     public static ChoiceParameter required(String key, String title, Choice... choices) {
         return new ChoiceParameter(key, title, Optional.empty(), List.of(choices));
     }

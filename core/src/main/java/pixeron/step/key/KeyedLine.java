@@ -25,11 +25,12 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
     }
 
     /**
+     * Returns the type and its arguments.
+     *
      * @param what the kind of thing, for messages: {@code step}
      * @param line the line
      * @param find gives what a name names; throws what would be right for a name that names nothing
-     * @return the type and its arguments
-     * @throws PixeronException if the name or a key is unknown, a key stands twice, or a value is missing or not
+     * @throws PixeronException if the name or a key is unknown, a key occurs twice, or a value is missing or not
      * allowed
      */
     public static <K extends Keyed> KeyedLine<K> parse(String what, String line, Function<String, K> find) {
@@ -128,7 +129,7 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
         return end;
     }
 
-    /** @return what a person can write: the name, required keys, others with their default */
+    /** Returns what a user can write: the name, required keys, others with their default. */
     public static String usage(Keyed type) {
         return type.name() + type.parameters().stream().map(KeyedLine::usage).collect(Collectors.joining());
     }

@@ -27,12 +27,12 @@ public record ListParameter(String key, String title, String range, boolean isRe
         this(key, title, range, true, false);
     }
 
-    /** @return this as a key that may be left out and then has no value */
+    /** Returns this as a key that may be left out and then has no value. */
     public ListParameter leftOutAtWill() {
         return new ListParameter(key, title, range, false, false);
     }
 
-    /** @return this as a key whose numbers the step finds unless they are given */
+    /** Returns this as a key whose numbers the step finds unless they are given. */
     public ListParameter automatic() {
         return new ListParameter(key, title, range + ", or auto", false, true);
     }
@@ -48,7 +48,8 @@ public record ListParameter(String key, String title, String range, boolean isRe
     }
 
     /**
-     * @return the numbers of a text
+     * Returns the numbers of a text.
+     *
      * @throws PixeronException if there is none or one is not understood
      */
     static List<Rational> numbers(String key, String text, String range) {

@@ -5,7 +5,7 @@ import pixeron.PixeronException;
 import pixeron.number.Decimals;
 
 /**
- * A key with a mask of bits, 0 … 65535, written in decimal, as 0x… or as 0b….
+ * A key with a mask of bits, 0–65535, written in decimal, as 0x… or as 0b….
  *
  * @param key the key
  * @param title the name beside its field

@@ -15,7 +15,7 @@ import pixeron.number.Rational;
  * @param defaultValue the value otherwise
  * @param words what may be written that is no number
  * @param allowed which numbers are allowed
- * @param span which numbers a person tries out; empty where that depends on too much
+ * @param span which numbers a user tries out; empty where that depends on too much
  */
 public record NumberParameter(String key, String title, boolean isRequired, Optional<Amount> defaultValue,
         Words words, Allowed allowed, Optional<Span> span) implements Parameter<Amount> {
@@ -43,79 +43,79 @@ public record NumberParameter(String key, String title, boolean isRequired, Opti
         }
     }
 
-    /** @return a key that must be given, with any number */
+    /** Returns a key that must be given, with any number. */
     public static NumberParameter required(String key, String title) {
         return new NumberParameter(key, title, true, Optional.empty(), Words.NONE, Allowed.all("a number"), Optional.empty());
     }
 
-    /** @return a key that must be given, with a whole number of any sign */
+    /** Returns a key that must be given, with a whole number of any sign. */
     public static NumberParameter whole(String key, String title) {
         return required(key, title).only(Rational::isInt, "a whole number");
     }
 
-    /** @return a key that must be given, with a whole number of pixels in either direction: farther than any image reaches, and places can still be added to it */
+    /** Returns a key that must be given, with a whole number of pixels in either direction: farther than any image reaches, and places can still be added to it. */
     public static NumberParameter pixels(String key, String title) {
         return required(key, title).only(number -> number.isInt() && number.toInt() >= -FARTHEST && number.toInt() <= FARTHEST, "a whole number from -1000000000 to 1000000000");
     }
 
-    /** @return a key with a default; M may be written for the maximum level */
+    /** Returns a key with a default; M may be written for the maximum level. */
     public static NumberParameter level(String key, String title, Amount defaultValue) {
         return new NumberParameter(key, title, false, Optional.of(defaultValue), Words.MAXIMUM, Allowed.all("a number or M"), LEVELS);
     }
 
-    /** @return a key with a default, for a number that no level stands for */
+    /** Returns a key with a default, for a number that no level represents. */
     public static NumberParameter optional(String key, String title, long defaultValue) {
         return new NumberParameter(key, title, false, Optional.of(Amount.of(defaultValue)), Words.NONE, Allowed.all("a number"), Optional.empty());
     }
 
-    /** @return a key for a number that the step works out unless it is given */
+    /** Returns a key for a number that the step calculates unless it is given. */
     public static NumberParameter automatic(String key, String title, boolean takesMaximum) {
         return new NumberParameter(key, title, false, Optional.of(Amount.AUTO), new Words(takesMaximum, Optional.of(Amount.AUTO)),
                 Allowed.all(takesMaximum ? "a number, M or auto" : "a number or auto"), takesMaximum ? LEVELS : Optional.empty());
     }
 
-    /** @return a key for a number or M; by default the sample is kept */
+    /** Returns a key for a number or M; by default the sample is kept. */
     public static NumberParameter kept(String key, String title) {
         return new NumberParameter(key, title, false, Optional.of(Amount.KEEP), new Words(true, Optional.of(Amount.KEEP)),
                 Allowed.all("a number, M or keep"), LEVELS);
     }
 
-    /** @return this as a key that must be given */
+    /** Returns this as a key that must be given. */
     public NumberParameter givenAlways() {
         return new NumberParameter(key, title, true, Optional.empty(), words, allowed, span);
     }
 
-    /** @return this with another default */
+    /** Returns this with another default. */
     public NumberParameter with(Amount otherDefault) {
         return new NumberParameter(key, title, false, Optional.of(otherDefault), words, allowed, span);
     }
 
-    /** @return this as a key that may be left out and then has no value */
+    /** Returns this as a key that may be left out and then has no value. */
     public NumberParameter leftOutAtWill() {
         return new NumberParameter(key, title, false, Optional.empty(), words, allowed, span);
     }
 
-    /** @return this with fewer numbers allowed */
+    /** Returns this with fewer numbers allowed. */
     public NumberParameter only(Predicate<Rational> rule, String inWords) {
         return new NumberParameter(key, title, isRequired, defaultValue, words, new Allowed(rule, inWords), span);
     }
 
-    /** @return this with the numbers that a person tries out */
+    /** Returns this with the numbers that a user tries out. */
     public NumberParameter sliding(Span numbers) {
         return new NumberParameter(key, title, isRequired, defaultValue, words, allowed, Optional.of(numbers));
     }
 
-    /** @return whether M may be written */
+    /** Returns whether M may be written. */
     public boolean takesMaximum() {
         return words.hasMaximum;
     }
 
-    /** @return another word that may be written: auto or keep */
+    /** Returns another word that may be written: auto or keep. */
     public Optional<Amount> word() {
         return words.other;
     }
 
-    /** @return which numbers are allowed, in words */
+    /** Returns which numbers are allowed, in words. */
     public String range() {
         return allowed.range;
     }

@@ -10,28 +10,29 @@ import java.util.Optional;
 public sealed interface Parameter<T> permits NumberParameter, ChoiceParameter, AreaParameter, WrittenParameter,
         ListParameter, PairsParameter, MatrixParameter, MaskParameter, ChannelsParameter {
 
-    /** @return the key in a step line */
+    /** Returns the key in a step line. */
     String key();
 
-    /** @return the name beside its field: one or two words */
+    /** Returns the name beside its field: one or two words. */
     String title();
 
-    /** @return true when the line must give it */
+    /** Returns true when the line must give it. */
     boolean isRequired();
 
-    /** @return the value when the line does not give it; empty: nothing is there */
+    /** Returns the value when the line does not give it; empty: nothing is there. */
     Optional<T> defaultValue();
 
-    /** @return what may stand there, in words: {@code a number other than 0} */
+    /** Returns what may be there, in words: {@code a number other than 0}. */
     String range();
 
     /**
-     * @param text the value as it stands in a line
-     * @return the value
+     * Returns the value.
+     *
+     * @param text the value as it is in a line
      * @throws PixeronException if text is not in {@link #range}; the message says what would be right
      */
     T parse(String text);
 
-    /** @return the value as {@link #parse} reads it, without quotes */
+    /** Returns the value as {@link #parse} reads it, without quotes. */
     String print(T value);
 }

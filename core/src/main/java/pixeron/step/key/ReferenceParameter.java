@@ -11,7 +11,7 @@ package pixeron.step.key;
  */
 public record ReferenceParameter(String key, String title, String range, boolean isRequired, boolean takesSelf) implements WrittenParameter {
 
-    /** @return this as a key that may be left out and then has no value */
+    /** Returns this as a key that may be left out and then has no value. */
     public ReferenceParameter leftOutAtWill() {
         return new ReferenceParameter(key, title, range, false, takesSelf);
     }

@@ -4,7 +4,7 @@ import java.math.BigInteger;
 import pixeron.number.Rational;
 
 /**
- * The numbers that a person tries out for a key, from one end to the other in steps. A key may have others as well.
+ * The numbers that a user tries out for a key, from one end to the other in steps. A key may have others as well.
  *
  * @param least first of them
  * @param most last of them, above the first

@@ -12,7 +12,7 @@ import pixeron.working.Run;
 
 /**
  * The first singular values found by hand's way: a row vector is stretched by AᵀA again and again and comes to lie along the first
- * pattern; that is taken away, and the same is done with what is left.
+ * pattern; that is removed, and the same is done with what is left.
  *
  * <p>Cost: two products of the matrix with a vector a round.
  */
@@ -63,7 +63,7 @@ final class PowerIteration {
                     + (vector.size() > MOST_SHOWN ? ", …)" : ")");
         }
 
-        /** @return the round as lines, to σ */
+        /** Returns the round as lines, to σ. */
         List<Line> lines(double sigma) {
             return List.of(Line.of("v", Run.plain("v = " + text(before)), Run.note("   of length 1")), Line.of("product", Run.plain("AᵀA·v = " + text(stretched))),
                     Line.of("length", Run.plain("|AᵀA·v| = " + Decimals.approximate(Approximate.from(length)))), Line.of("made 1", Run.plain("v = " + text(after))),
@@ -144,7 +144,7 @@ final class PowerIteration {
         }
     }
 
-    /** @return A·v */
+    /** Returns A·v. */
     private static double[] times(double[][] matrix, double... v) {
         double[] product = new double[matrix.length];
         for (int i = 0; i < product.length; i++) {
@@ -155,7 +155,7 @@ final class PowerIteration {
         return product;
     }
 
-    /** @return Aᵀ·w */
+    /** Returns Aᵀ·w. */
     private static double[] back(double[][] matrix, double... w) {
         double[] product = new double[matrix[0].length];
         for (int i = 0; i < w.length; i++) {
@@ -185,7 +185,7 @@ final class PowerIteration {
         return rounds;
     }
 
-    /** @return the values that are not those of the decomposition: the rounds have led to another one, or have not come to rest */
+    /** Returns the values that are not those of the decomposition: the rounds have led to another one, or have not come to rest. */
     List<Integer> astray() {
         return astray;
     }

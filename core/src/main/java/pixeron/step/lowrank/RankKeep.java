@@ -31,10 +31,10 @@ import pixeron.step.key.Span;
 import pixeron.working.TableKind;
 
 /**
- * {@code low-rank keep=k}, {@code low-rank energy=p measure=sum}: Σ over m = 1 … k of σₘ · uₘ · vₘᵀ, the first k of the patterns that
+ * {@code low-rank keep=k}, {@code low-rank energy=p measure=sum}: Σ over m = 1 to k of σₘ · uₘ · vₘᵀ, the first k of the patterns that
  * the image is made of.
  *
- * <p>Domain: 1 ≤ k ≤ min(H, W); 0 &lt; p ≤ 100, the least k whose running fraction of Σσ (or Σσ²) reaches p %. Doubles. Cost: one
+ * <p>Domain: 1 ≤ k ≤ min(H, W); 0 &lt; p ≤ 100, the smallest k whose cumulative fraction of Σσ (or Σσ²) reaches p %. Doubles. Cost: one
  * decomposition, then k products a pixel. Source: docs/definitions/low-rank.md.
  */
 public final class RankKeep extends NamedStep implements WholeType {
@@ -92,12 +92,12 @@ public final class RankKeep extends NamedStep implements WholeType {
         return keeping(1);
     }
 
-    /** @return the step that keeps the k largest values */
+    /** Returns the step that keeps the k largest values. */
     public static Step keeping(int k) {
         return new Step(new RankKeep(), Arguments.NONE.with(KEEP, Amount.of(k)));
     }
 
-    /** @return a step that keeps another number of values, with the same end */
+    /** Returns a step that keeps another number of values, with the same end. */
     static Step keeping(Step step, int k) {
         return new Step(step.type(), step.arguments().without(ENERGY).without(MEASURE).with(KEEP, Amount.of(k)));
     }
@@ -106,7 +106,7 @@ public final class RankKeep extends NamedStep implements WholeType {
         return step.arguments().isGiven(ENERGY);
     }
 
-    /** @return the column of cumulatives that the step goes by */
+    /** Returns the column of cumulatives that the step goes by. */
     static String share(Step step) {
         return isOfSquares(step.arguments()) ? "running-squares" : "running";
     }

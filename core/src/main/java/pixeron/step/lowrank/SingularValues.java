@@ -147,12 +147,12 @@ final class SingularValues {
         }
     }
 
-    /** @return the larger one of M and the largest sample in size, by which doubles are taken for what they are next to */
+    /** Returns the larger one of M and the largest sample in size, by which doubles are taken for what they are next to. */
     double largest() {
         return largest;
     }
 
-    /** @return the same values found in rounds; gone through once for the image, however many are kept */
+    /** Returns the same values found in rounds; gone through once for the image, however many are kept. */
     synchronized PowerIteration power() {
         if (power == null) {
             power = PowerIteration.of(image, this);
@@ -160,12 +160,12 @@ final class SingularValues {
         return power;
     }
 
-    /** @return how many values there are, min(H, W) */
+    /** Returns how many values there are, min(H, W). */
     int count() {
         return sigma.length;
     }
 
-    /** @return how many of them are above 0 */
+    /** Returns how many of them are above 0. */
     int rank() {
         int rank = 0;
         while (rank < sigma.length && sigma[rank] > 0) {
@@ -179,7 +179,7 @@ final class SingularValues {
         return sigma[m];
     }
 
-    /** @return the mean squared error where the first values are kept, one value, two and so on: Σ of the σ² left out over the pixels */
+    /** Returns the mean squared error where the first values are kept, one value, two and so on: Σ of the σ² left out over the pixels. */
     double[] errors() {
         double[] errors = new double[sigma.length];
         for (int m = errors.length - 1; m > 0; m--) {
@@ -188,27 +188,27 @@ final class SingularValues {
         return errors;
     }
 
-    /** @return how many numbers the first k values are with their columns and rows: k·(H + W + 1) */
+    /** Returns how many numbers the first k values are with their columns and rows: k·(H + W + 1). */
     long numbers(int k) {
         return k * (image.rows() + image.columns() + 1L);
     }
 
-    /** @return uₘ at a row of the image, for a value above 0 */
+    /** Returns uₘ at a row of the image, for a value above 0. */
     double u(int m, int row) {
         return columns[m][row];
     }
 
-    /** @return vₘ at a column of the image, for a value above 0 */
+    /** Returns vₘ at a column of the image, for a value above 0. */
     double v(int m, int column) {
         return rows[m][column];
     }
 
-    /** @return vₘ */
+    /** Returns vₘ. */
     double[] v(int m) {
         return rows[m];
     }
 
-    /** @return Σσ, or Σσ² */
+    /** Returns Σσ, or Σσ². */
     double sum(boolean isOfSquares) {
         double sum = 0;
         for (double value : sigma) {
@@ -218,8 +218,9 @@ final class SingularValues {
     }
 
     /**
+     * Returns the smallest number of values whose cumulative share reaches a percentage; 1 where all are 0.
+     *
      * @param isMore whether the share must be above the percentage, which is a slip
-     * @return the least number of values whose running share reaches a percentage; 1 where all are 0
      */
     int reaching(double percent, boolean isOfSquares, boolean isMore) {
         double sum = sum(isOfSquares);
@@ -234,7 +235,7 @@ final class SingularValues {
         return sum > 0 ? sigma.length : 1;
     }
 
-    /** @return whether the sum of the first k patterns is determined: the next value is another one, or 0 */
+    /** Returns whether the sum of the first k patterns is determined: the next value is another one, or 0. */
     boolean isDetermined(int k) {
         return k >= sigma.length || sigma[k] == 0 || sigma[k - 1] - sigma[k] > SAME * sigma[0];
     }

@@ -59,19 +59,20 @@ public enum Border implements Worded {
     }
 
     /**
+     * Returns the row or column of the image that is there; −1 where none does.
+     *
      * @param index a row or column, also outside 0–size − 1
-     * @return the row or column of the image that is there; −1 where none does
      */
     public int source(int index, int size) {
         return index >= 0 && index < size ? index : source == null ? -1 : source.applyAsInt(index, size);
     }
 
-    /** @return the key {@code border} with this as its default */
+    /** Returns the key {@code border} with this as its default. */
     public ChoiceParameter parameter() {
         return parameter(values());
     }
 
-    /** @return the key {@code border} of steps that only some borders make sense for, with this as its default */
+    /** Returns the key {@code border} of steps that only some borders make sense for, with this as its default. */
     public ChoiceParameter parameter(Border... some) {
         ChoiceParameter.Choice[] choices = Arrays.stream(some)
                 .sorted((a, b) -> Boolean.compare(b == this, a == this))
@@ -88,7 +89,7 @@ public enum Border implements Worded {
         }
     }
 
-    /** @return the border with this word */
+    /** Returns the border with this word. */
     public static Border named(ChoiceParameter.Choice choice) {
         return Worded.find(values(), choice.word()).orElseThrow();
     }

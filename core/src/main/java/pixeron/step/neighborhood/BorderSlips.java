@@ -10,7 +10,7 @@ import pixeron.step.Way;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 
-/** Something else taken for what stands outside the image: the same in windows and where values come in from outside. */
+/** Something else taken for what is outside the image: the same in windows and where values come in from outside. */
 public final class BorderSlips {
 
     /** Constants up to this are tried one by one. */
@@ -19,7 +19,7 @@ public final class BorderSlips {
     /** Another border in a step. */
     public interface Change {
 
-        /** @param outside what stands outside for a constant; null for other borders */
+        /** @param outside what is outside for a constant; null for other borders */
         Step to(Step step, Border border, Amount outside);
     }
 
@@ -27,10 +27,11 @@ public final class BorderSlips {
     }
 
     /**
+     * Returns a slip for each of them.
+     *
      * @param some the borders that the step can have; the constant last: it has the most ways
      * @param given the border of a step with these arguments
      * @param change makes the step with another one
-     * @return a slip for each of them
      */
     public static List<Slip> of(List<Border> some, Function<Arguments, Border> given, Change change) {
         return some.stream().map(border -> Slip.of("border-" + border.slipWord(), right -> ways(border, given, change, right))).toList();

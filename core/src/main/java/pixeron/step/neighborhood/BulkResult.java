@@ -21,7 +21,7 @@ final class BulkResult {
 
     /** Images with fewer pixels are done before a second core has begun; slips ask for very many of them. */
     static final int WORTH_ALL_CORES = 1 << 14;
-    /** Where there can be more different codes than this, each is worked out where it occurs. */
+    /** Where there can be more different codes than this, each is calculated where it occurs. */
     static final int MOST_KEPT = 1 << 22;
     /** From here on a double no longer holds every whole number and half. */
     private static final double LONGEST = 0x1p52;
@@ -101,17 +101,17 @@ final class BulkResult {
         return operation.isKept(pixel) ? before.level(before.offset(pixel)) : operation.finish().level(codes.valueAt(pixel, code));
     }
 
-    /** @return what works codes out for columns in any order, where the samples can be had so and enough is done to be worth it */
+    /** Returns what works codes out for columns in any order, where the samples can be had so and enough is done to be worth it. */
     private Optional<Function<CellRows, Codes.RunRows>> inQuarters() {
         return rows * columns >= WORTH_ALL_CORES && Quarters.isPossible(before) && !operation.hasArea() ? codes.inAnyOrder() : Optional.empty();
     }
 
-    /** @return the levels of codes of two columns in one number, where they can be had so */
+    /** Returns the levels of codes of two columns in one number, where they can be had so. */
     private Optional<LaneLevels> inLanes() {
         return LanePlane.isPossible(Margins.of(before, window, 0, codes.absent())) ? LaneLevels.of(codes, operation.finish()) : Optional.empty();
     }
 
-    /** What becomes of a row of codes that stand in runs. */
+    /** What becomes of a row of codes that are in runs. */
     @FunctionalInterface
     private interface RunSink {
         void take(int row, int[][] found);
@@ -122,7 +122,7 @@ final class BulkResult {
         inRuns(QuarteredPlane::new, maker, progress, plane -> {
             RunSink sink = sinks.apply(plane);
             return (row, found) -> {
-                // What stands for no column need not be a code.
+                // What represents no column need not be a code.
                 for (int j = columns; j < plane.runs() * plane.length(); j++) {
                     found[plane.run(j)][plane.place(j)] = codes.least();
                 }
@@ -165,7 +165,7 @@ final class BulkResult {
         return Image.ofDoubles(operation.frame(), numbers);
     }
 
-    /** @return the line of values that are written as they are, or only clipped */
+    /** Returns the line of values that are written as they are, or only clipped. */
     private Optional<Codes.Line> unrounded() {
         Overflow overflow = operation.finish().overflow();
         boolean isOnLine = (overflow == Overflow.KEEP || overflow == Overflow.CLIP) && !codes.hasDoubles() && !codes.dependsOnCells();

@@ -4,12 +4,12 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import pixeron.step.Finish;
 
-/** The levels of codes, each kind the fastest way that it allows: by a product, looked up, or worked out where one first occurs. Several threads may ask. */
+/** The levels of codes, each kind the fastest way that it allows: by a product, looked up, or calculated where one first occurs. Several threads may ask. */
 final class CodeLevels {
 
     /** A table may have so many codes for each pixel of the image: of a small image most codes of a long table would never be looked up. */
     private static final int TABLED_FOR_PIXEL = 16;
-    /** Where there can be fewer different codes, the levels of all are worked out before. */
+    /** Where there can be fewer different codes, the levels of all are calculated before. */
     private static final int MOST_TABLED = 1 << 18;
 
     private final Codes codes;

@@ -6,10 +6,10 @@ public interface CodeNumbers {
 
     /**
      * @param codes in one run of {@link CellRows}
-     * @param into gets the number of each code that stands for a column
+     * @param into gets the number of each code that represents a column
      * @param at where the first one goes
      * @param apart how far one goes from the one before
-     * @param count how many stand for a column
+     * @param count how many represent a column
      */
     void of(int[] codes, double[] into, int at, int apart, int count);
 }

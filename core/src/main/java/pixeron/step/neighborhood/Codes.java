@@ -12,53 +12,55 @@ import pixeron.step.Finish;
  */
 public interface Codes {
 
-    /** @return the smallest code there can be */
+    /** Returns the smallest code there can be. */
     int least();
 
-    /** @return the largest code there can be; less than 2³¹ above the smallest */
+    /** Returns the largest code there can be; less than 2³¹ above the smallest. */
     int most();
 
-    /** @return the value of a code before rounding */
+    /** Returns the value of a code before rounding. */
     Value value(int code);
 
-    /** @return whether all values are doubles, as roots and angles are */
+    /** Returns whether all values are doubles, as roots and angles are. */
     default boolean hasDoubles() {
         return false;
     }
 
-    /** @return the value of a code, where {@link #hasDoubles}, before what is near to a multiple of ½ is taken as that */
+    /** Returns the value of a code, where {@link #hasDoubles}, before what is near to a multiple of ½ is taken as that. */
     default double number(int code) {
         return value(code).asDouble();
     }
 
     /**
+     * Returns the numbers of codes, where they come quicker together than each by itself.
+     *
      * @param finish how they are written, as doubles
      * @param count how many pixels there are
-     * @return the numbers of codes, where they come quicker together than each by itself
      */
     default Optional<CodeNumbers> numbers(Finish finish, int count) {
         return Optional.empty();
     }
 
-    /** @return whether the value of a code depends on the cells that are there: with border=inside at the edge */
+    /** Returns whether the value of a code depends on the cells that are there: with border=inside at the edge. */
     default boolean dependsOnCells() {
         return false;
     }
 
-    /** @return the value of a code at a pixel whose window leaves the image */
+    /** Returns the value of a code at a pixel whose window leaves the image. */
     default Value valueAt(Pixel pixel, int code) {
         return value(code);
     }
 
     /**
+     * Returns the level that is written for a code.
+     *
      * @param finish one whose results are levels
-     * @return the level that is written for a code
      */
     default int level(int code, Finish finish) {
         return hasDoubles() ? finish.level(number(code), finish.maximumLevel()) : finish.level(value(code));
     }
 
-    /** @return what stands in a plane where nothing stands outside the image */
+    /** Returns what is in a plane where nothing is outside the image. */
     default int absent() {
         return 0;
     }
@@ -71,7 +73,7 @@ public interface Codes {
     record Line(long numerator, long constant, long denominator) {
     }
 
-    /** @return the line on which all values lie, but for those of {@link #valueAt}; empty where they lie on none or its numbers do not fit */
+    /** Returns the line on which all values lie, but for those of {@link #valueAt}; empty where they lie on none or its numbers do not fit. */
     default Optional<Line> line() {
         return Optional.empty();
     }
@@ -84,20 +86,20 @@ public interface Codes {
     record Cut(int last, int low, int high) {
     }
 
-    /** @return the cut by which all levels are one of two, but for those of {@link #valueAt}; empty where there is none */
+    /** Returns the cut by which all levels are one of two, but for those of {@link #valueAt}; empty where there is none. */
     default Optional<Cut> cut(Finish finish) {
         return Optional.empty();
     }
 
-    /** @return whether codes are sums of whole weights times samples, so that those of several columns can be added up in one number */
+    /** Returns whether codes are sums of whole weights times samples, so that those of several columns can be added up in one number. */
     default boolean areSums() {
         return false;
     }
 
-    /** @return what fills rows of codes from a plane; asked for once in each thread */
+    /** Returns what fills rows of codes from a plane; asked for once in each thread. */
     Rows rows(Plane plane);
 
-    /** @return the same for columns in any order, which goes much faster for bytes; empty where one column is worked out from the one before */
+    /** Returns the same for columns in any order, which goes much faster for bytes; empty where one column is calculated from the one before. */
     default Optional<Function<CellRows, RunRows>> inAnyOrder() {
         return Optional.empty();
     }
@@ -123,7 +125,7 @@ public interface Codes {
          */
         void fill(int row, int[][] codes);
 
-        /** @return the same for a plane, whose only run is a row */
+        /** Returns the same for a plane, whose only run is a row. */
         default Rows inOneRun() {
             int[][] only = new int[1][];
             return (row, codes) -> {

@@ -21,14 +21,15 @@ final class LaneLevels {
 
     private LaneLevels(int least, Rule rule) {
         this.least = least;
-        // Codes less the least one: none of two in a number reaches into the other.
+        // Codes less the smallest one: none of two in a number reaches into the other.
         this.up = -least * Lanes.BOTH;
         this.rule = rule;
     }
 
     /**
+     * Returns the levels; empty where codes are no sums, too large for 16 bits, or their levels come neither from a product nor from a cut.
+     *
      * @param finish one whose results are levels
-     * @return the levels; empty where codes are no sums, too large for 16 bits, or their levels come neither from a product nor from a cut
      */
     static Optional<LaneLevels> of(Codes codes, Finish finish) {
         if (!codes.areSums() || codes.most() - codes.least() > Lanes.MOST) {
@@ -60,7 +61,7 @@ final class LaneLevels {
         rule.apply(sums[0], sums[1], up, levels);
     }
 
-    /** @return the code that is one of two sums in a number */
+    /** Returns the code that is one of two sums in a number. */
     int code(int sums, int shift) {
         return (sums + up >>> shift & Lanes.MOST) + least;
     }

@@ -5,7 +5,7 @@ import pixeron.image.Image;
 import pixeron.image.Lanes;
 import pixeron.image.Quarters;
 
-/** Some rows of an image of bytes with what stands outside around them, two columns in one number: even columns are one run of {@link Lanes}, odd ones another. */
+/** Some rows of an image of bytes with what is outside around them, two columns in one number: even columns are one run of {@link Lanes}, odd ones another. */
 final class LanePlane extends RowsAround {
 
     private final Lanes lanes;
@@ -22,7 +22,7 @@ final class LanePlane extends RowsAround {
         this.rows = new RowRing<>(window().height(), () -> new int[begins + begins % 2][size], this::read);
     }
 
-    /** @return whether what stands outside is a byte too */
+    /** Returns whether what is outside is a byte too. */
     static boolean isPossible(Margins around) {
         return around.outside() >= 0 && around.outside() <= Image.BYTE_MAXIMUM;
     }
@@ -57,7 +57,7 @@ final class LanePlane extends RowsAround {
         return column / Quarters.FOUR;
     }
 
-    /** @return the bits by which a column's number is shifted up */
+    /** Returns the bits by which a column's number is shifted up. */
     int shift(int column) {
         return column / 2 % 2 * Lanes.BITS;
     }

@@ -21,7 +21,7 @@ final class LevelScale {
 
     private static final int MOST_SHIFT = 30;
     private static final int SIGN = 31;
-    /** Codes in two halves: a code less the least has at most so many bits in the upper one, and its factor one more. */
+    /** Codes in two halves: a code less the smallest has at most so many bits in the upper one, and its factor one more. */
     private static final int HALF_BITS = 15;
     private static final int FACTOR_BITS = 16;
 
@@ -47,13 +47,13 @@ final class LevelScale {
         this.isWithin = isWithin;
     }
 
-    /** @return the scale; empty where the codes have no line or are finished in another way */
+    /** Returns the scale; empty where the codes have no line or are finished in another way. */
     static Optional<LevelScale> of(Codes codes, Finish finish) {
         long size = Math.max(Math.abs((long) codes.least()), Math.abs((long) codes.most()));
         return line(codes, finish).flatMap(line -> whole(line, size, finish).or(() -> inHalves(line, codes, finish)));
     }
 
-    /** @return the scale of codes less the least one, where it has no doubts; empty where there is none */
+    /** Returns the scale of codes less the smallest one, where it has no doubts; empty where there is none. */
     static Optional<LevelScale> fromLeast(Codes codes, Finish finish) {
         return line(codes, finish).flatMap(line -> whole(new Codes.Line(line.numerator(), line.constant() + codes.least() * line.numerator(), line.denominator()),
                 codes.most() - codes.least(), finish));
@@ -82,7 +82,7 @@ final class LevelScale {
         return Optional.empty();
     }
 
-    /** Codes less the least one, in two halves whose products are added up. */
+    /** Codes less the smallest one, in two halves whose products are added up. */
     private static Optional<LevelScale> inHalves(Codes.Line line, Codes codes, Finish finish) {
         long range = (long) codes.most() - codes.least();
         int half = Math.max(0, Long.SIZE - Long.numberOfLeadingZeros(range) - HALF_BITS);
@@ -106,7 +106,7 @@ final class LevelScale {
         return rounded(BigInteger.valueOf(numerator), denominator, shift);
     }
 
-    /** @return 2^shift · numerator ÷ denominator, rounded; Long.MAX_VALUE where it does not fit */
+    /** Returns 2^shift · numerator ÷ denominator, rounded; Long.MAX_VALUE where it does not fit. */
     private static long rounded(BigInteger numerator, long denominator, int shift) {
         BigInteger two = BigInteger.valueOf(2 * denominator);
         BigInteger value = numerator.shiftLeft(shift + 1).add(BigInteger.valueOf(denominator));
@@ -115,7 +115,7 @@ final class LevelScale {
         return floor.bitLength() < Long.SIZE - 2 ? floor.longValueExact() : 1L << Long.SIZE - 2;
     }
 
-    /** @return whether some levels may be {@link #UNSURE} */
+    /** Returns whether some levels may be {@link #UNSURE}. */
     boolean hasDoubts() {
         return doubt > 0;
     }
@@ -144,11 +144,11 @@ final class LevelScale {
     }
 
     /**
-     * For a scale {@link #fromLeast from the least code on}.
+     * For a scale {@link #fromLeast from the smallest code on}.
      *
      * @param even sums of even columns, two in each number
      * @param odd sums of odd columns
-     * @param up what makes all of them codes less the least one
+     * @param up what makes all of them codes less the smallest one
      * @param levels get four levels in each number, the first column's lowest
      */
     void applyToLanes(int[] even, int[] odd, int up, int[] levels) {

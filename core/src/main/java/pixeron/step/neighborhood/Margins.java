@@ -5,16 +5,16 @@ import pixeron.image.Image;
 import pixeron.number.Rational;
 
 /**
- * What stands around the rows of a result: for each row and column of its windows' cells the one of the image that is there.
+ * What is around the rows of a result: for each row and column of its windows' cells the one of the image that is there.
  *
  * @param first the first row of the result
- * @param outside what stands where there is none
- * @param left how many columns stand before the image's first one
+ * @param outside what is where there is none
+ * @param left how many columns are before the image's first one
  * @param columns for each the one of the image; −1 where there is none
  */
 record Margins(Image image, Window window, int first, int outside, int left, int... columns) {
 
-    /** @param absent stands where nothing stands outside */
+    /** @param absent is where nothing is outside */
     static Margins of(Image image, Window window, int first, int absent) {
         boolean isGiven = window.border() == Border.ZERO || window.border() == Border.CONSTANT;
         int left = window.border() == Border.CROP ? 0 : window.anchorColumn();
@@ -23,18 +23,18 @@ record Margins(Image image, Window window, int first, int outside, int left, int
         return new Margins(image, window, first, isGiven ? ((Rational) window.outside()).toInt() : absent, left, columns);
     }
 
-    /** @return the columns of the result */
+    /** Returns the columns of the result. */
     int resultColumns() {
         return columns.length - window.width() + 1;
     }
 
-    /** @return the row of the image that stands at a row of the plane, from the first row of the first window on; negative where there is none */
+    /** Returns the row of the image that is at a row of the plane, from the first row of the first window on; negative where there is none. */
     int row(int n) {
         int up = window.border() == Border.CROP ? 0 : window.anchorRow();
         return window.border().source(first + n - up, image.rows());
     }
 
-    /** What stands beside the image. */
+    /** What is beside the image. */
     @FunctionalInterface
     interface Side {
 
@@ -42,7 +42,7 @@ record Margins(Image image, Window window, int first, int outside, int left, int
         void take(int at, int column);
     }
 
-    /** Visits the columns that stand beside the image. */
+    /** Visits the columns that are beside the image. */
     void forSides(Side side) {
         for (int j = 0; j < left; j++) {
             side.take(j, columns[j]);

@@ -7,7 +7,7 @@ import pixeron.image.Image;
 import pixeron.number.Rational;
 
 /**
- * Some rows of a level image with what stands outside around them: the cell (a, b) of the window of the result at (i, j)
+ * Some rows of a level image with what is outside around them: the cell (a, b) of the window of the result at (i, j)
  * is {@code row(i + a)[j + b]}, without a question about borders.
  */
 public final class Plane extends RowsAround {
@@ -27,13 +27,13 @@ public final class Plane extends RowsAround {
                 (n, into) -> System.arraycopy(row(n), by, into, 0, columns))).toList();
     }
 
-    /** @return whether all that can stand in a window is a whole number */
+    /** Returns whether all that can be in a window is a whole number. */
     public static boolean isPossible(Image image, Window window) {
         return image.isLevelImage() && window.outside() instanceof Rational outside && outside.isInt()
                 && Math.abs((long) outside.toInt()) <= LARGEST_OUTSIDE;
     }
 
-    /** @return all rows, with 0 where nothing stands outside; several threads may read it */
+    /** Returns all rows, with 0 where nothing is outside; several threads may read it. */
     public static Plane all(Image image, Window window) {
         int rows = window.frameOf(image).rows();
         Plane plane = new Plane(Margins.of(image, window, 0, 0), rows, rows + window.height() - 1);
@@ -52,7 +52,7 @@ public final class Plane extends RowsAround {
         return new Plane(around, count, around.window().height());
     }
 
-    /** @return a row with its sides, not to be changed; it holds until a row by the window's height further is asked for */
+    /** Returns a row with its sides, not to be changed; it holds until a row by the window's height further is asked for. */
     public int[] row(int n) {
         return rows.get(n);
     }
@@ -95,7 +95,7 @@ public final class Plane extends RowsAround {
         return columns;
     }
 
-    /** @return the number of rows, those around the result counted in */
+    /** Returns the number of rows, those around the result counted in. */
     public int height() {
         return count + window().height() - 1;
     }

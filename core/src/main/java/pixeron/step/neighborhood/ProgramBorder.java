@@ -7,13 +7,13 @@ import pixeron.loop.Code;
 import pixeron.loop.Statement;
 import pixeron.number.Value;
 
-/** What stands outside the image, as statements of a program. */
+/** What is outside the image, as statements of a program. */
 public final class ProgramBorder {
 
     private ProgramBorder() {
     }
 
-    /** @return whether a place lies in the image */
+    /** Returns whether a place lies in the image. */
     static Code isInside(String row, String column) {
         List<Code> both = new ArrayList<>(Code.inside(Code.name(row), Code.of(0), Code.name("H")));
         both.addAll(Code.inside(Code.name(column), Code.of(0), Code.name("W")));
@@ -21,9 +21,10 @@ public final class ProgramBorder {
     }
 
     /**
-     * @param read sets a name to what stands at the place
+     * Returns what reads at a place that may lie outside the image.
+     *
+     * @param read sets a name to what is at the place
      * @param outside what the name is set to outside, where the border has a value of its own
-     * @return what reads at a place that may lie outside the image
      */
     public static List<Statement> reading(Border border, String row, String column, Statement.Set read, Value outside) {
         if (border == Border.ZERO || border == Border.CONSTANT) {
@@ -35,7 +36,7 @@ public final class ProgramBorder {
         return statements;
     }
 
-    /** @return what brings a place outside back into the image, as the border says; nothing where nothing of the image is there */
+    /** Returns what brings a place outside back into the image, as the border says; nothing where nothing of the image is there. */
     private static List<Statement> within(Border border, String name, Code size) {
         Code place = Code.name(name);
         Code two = Code.of(2);

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import pixeron.image.Quarters;
 
-/** Some rows of an image of bytes with what stands outside around them, their columns in {@link Quarters}. */
+/** Some rows of an image of bytes with what is outside around them, their columns in {@link Quarters}. */
 final class QuarteredPlane extends RowsAround {
 
     private static final int FOUR = Quarters.FOUR;
@@ -41,7 +41,7 @@ final class QuarteredPlane extends RowsAround {
                 : into[run(around.left() + column)][place(around.left() + column)]);
     }
 
-    /** What stands so many columns further stands in another run, or further on in its own. */
+    /** What stands so many columns further is in another run, or further on in its own. */
     @Override
     public int[] cells(int n, int by, int run) {
         int from = (run + by) % FOUR;

@@ -7,7 +7,7 @@ import pixeron.step.Finish;
 
 /**
  * The numbers of codes one by one. Of the codes seen last so many are kept as stay near to the processor: neighbors have
- * the same ones often, and a table of all would take longer to read than most numbers to work out. One for each thread.
+ * the same ones often, and a table of all would take longer to read than most numbers to calculate. One for each thread.
  */
 final class RecentNumbers implements CodeNumbers {
 
@@ -26,7 +26,7 @@ final class RecentNumbers implements CodeNumbers {
         this.codes = codes;
         this.finish = finish;
         this.isExact = finish.rounding() != Rounding.NONE;
-        // No code is below the least one.
+        // No code is below the smallest one.
         Arrays.fill(seen, codes.least() - 1);
     }
 

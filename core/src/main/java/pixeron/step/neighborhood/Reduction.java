@@ -18,42 +18,43 @@ import pixeron.working.LoopWriter;
  */
 public interface Reduction<A> {
 
-    /** @return what the number is called in the formula that follows; "s" where none does */
+    /** Returns what the number is called in the formula that follows; "s" where none does. */
     String name();
 
-    /** @return what is kept before any cell is taken */
+    /** Returns what is kept before any cell is taken. */
     A none();
 
-    /** @return what is kept after one more cell, one that counts */
+    /** Returns what is kept after one more cell, one that counts. */
     A with(A taken, Window.Cell cell);
 
     /**
+     * Returns the number.
+     *
      * @param taken after all cells
-     * @return the number
      * @throws pixeron.PixeronException if these cells have none
      */
     Value value(A taken, Neighborhood around);
 
-    /** @return whether a cell is taken */
+    /** Returns whether a cell is taken. */
     default boolean counts(Window.Cell cell) {
         return cell.value().isPresent();
     }
 
-    /** @return the lines that lead to the number, below those of the window */
+    /** Returns the lines that lead to the number, below those of the window. */
     List<Line> lines(Neighborhood around);
 
-    /** @return the line of a loop before any cell is taken: {@code sum ← 0} */
+    /** Returns the line of a loop before any cell is taken: {@code sum ← 0}. */
     String start();
 
-    /** @return the line of a loop that takes a cell */
+    /** Returns the line of a loop that takes a cell. */
     String each();
 
-    /** @return the line of a loop after all cells; empty where the last cell's line has given the number its name */
+    /** Returns the line of a loop after all cells; empty where the last cell's line has given the number its name. */
     default Optional<String> end() {
         return Optional.empty();
     }
 
-    /** @return the head of the loop over the cells */
+    /** Returns the head of the loop over the cells. */
     default String head(Window window) {
         return "for each cell (a, b) of the " + window.height() + " × " + window.width() + " window"
                 + (window.border() == Border.INSIDE ? " that is inside" : "");
@@ -66,30 +67,30 @@ public interface Reduction<A> {
     default void show(Window.Cell cell, LoopWriter out) {
     }
 
-    /** @return the weight of a cell, where the step's value is this weighted sum, divided */
+    /** Returns the weight of a cell, where the step's value is this weighted sum, divided. */
     default Optional<Value> weight(Window.Cell cell) {
         return Optional.empty();
     }
 
     /**
-     * @return what makes, for one thread, a faster way to the number of pixel after pixel of the image before, best asked
-     *     row by row; empty where there is none
+     * Returns what makes, for one thread, a faster way to the number of pixel after pixel of the image before, best asked
+     * row by row; empty where there is none.
      */
     default Optional<Supplier<Function<Pixel, Value>>> moving(Image before, Window window) {
         return Optional.empty();
     }
 
-    /** @return the same as statements of a program; empty where none are written yet */
+    /** Returns the same as statements of a program; empty where none are written yet. */
     default Optional<Reduced> program() {
         return Optional.empty();
     }
 
-    /** @return a name for people of the image of these numbers, where it is worth looking at */
+    /** Returns a name for people of the image of these numbers, where it is worth looking at. */
     default Optional<String> sheet() {
         return Optional.empty();
     }
 
-    /** @return what is kept after all cells of a window */
+    /** Returns what is kept after all cells of a window. */
     default A taken(Neighborhood around) {
         A taken = none();
         for (Window.Cell cell : around.cells()) {
@@ -98,7 +99,7 @@ public interface Reduction<A> {
         return taken;
     }
 
-    /** @return the number of a window */
+    /** Returns the number of a window. */
     default Value of(Neighborhood around) {
         return value(taken(around), around);
     }

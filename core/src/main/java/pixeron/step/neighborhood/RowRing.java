@@ -37,7 +37,7 @@ public final class RowRing<R> {
         Arrays.fill(rows, -1);
     }
 
-    /** @return a row, from 0; it holds until another one takes its place */
+    /** Returns a row, from 0; it holds until another one takes its place. */
     public R get(int row) {
         int slot = row % rows.length;
         if (rows[slot] != row) {

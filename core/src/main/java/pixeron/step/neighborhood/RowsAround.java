@@ -1,6 +1,6 @@
 package pixeron.step.neighborhood;
 
-/** Rows of a result with what stands outside around them, as {@link Margins} say. */
+/** Rows of a result with what is outside around them, as {@link Margins} say. */
 abstract class RowsAround implements CellRows {
 
     final Margins around;

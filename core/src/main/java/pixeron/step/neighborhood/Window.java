@@ -17,9 +17,9 @@ import pixeron.number.Value;
  *
  * @param height rows
  * @param width columns
- * @param anchorRow the row of the cell that stands on the pixel, from 0
+ * @param anchorRow the row of the cell that is on the pixel, from 0
  * @param anchorColumn its column
- * @param border what stands outside the image
+ * @param border what is outside the image
  * @param outside the value outside where the border gives one: 0 or a constant
  */
 public record Window(int height, int width, int anchorRow, int anchorColumn, Border border, Value outside) {
@@ -35,13 +35,13 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
      */
     public record Cell(int row, int column, Optional<Pixel> source, boolean isInside, Optional<Value> value) {
 
-        /** @return the cell with nothing in it */
+        /** Returns the cell with nothing in it. */
         Cell blank() {
             return new Cell(row, column, Optional.empty(), isInside, Optional.empty());
         }
     }
 
-    /** @return whether the whole window on the pixel is inside the image */
+    /** Returns whether the whole window on the pixel is inside the image. */
     public boolean fits(Image image, Pixel pixel) {
         int top = pixel.row() - anchorRow;
         int left = pixel.column() - anchorColumn;
@@ -61,7 +61,8 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
     }
 
     /**
-     * @return the frame of a result; smaller than that of the image with border=crop
+     * Returns the frame of a result; smaller than that of the image with border=crop.
+     *
      * @throws PixeronException if with border=crop no pixel is left
      */
     public Frame frameOf(Image image) {
@@ -74,24 +75,25 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
         return new Frame(image.rows() - height + 1, image.columns() - width + 1, image.maximumLevel());
     }
 
-    /** @return the pixel of the image that a pixel of the result stands for */
+    /** Returns the pixel of the image that a pixel of the result represents. */
     public Pixel source(Pixel result) {
         return border == Border.CROP ? new Pixel(result.row() + anchorRow, result.column() + anchorColumn) : result;
     }
 
-    /** @return the pixel of the result that stands for a pixel of the image; outside the result where none does */
+    /** Returns the pixel of the result that represents a pixel of the image; outside the result where none does. */
     public Pixel home(Pixel pixel) {
         return border == Border.CROP ? new Pixel(pixel.row() - anchorRow, pixel.column() - anchorColumn) : pixel;
     }
 
-    /** @return the cells on a pixel, row by row */
+    /** Returns the cells on a pixel, row by row. */
     public List<Cell> cells(Image image, Pixel pixel) {
         return cells(image, pixel, image::value);
     }
 
     /**
-     * @param read gives what stands at a pixel of the image
-     * @return the cells on a pixel, row by row
+     * Returns the cells on a pixel, row by row.
+     *
+     * @param read gives what is at a pixel of the image
      */
     public List<Cell> cells(Image image, Pixel pixel, Function<Pixel, Value> read) {
         List<Cell> cells = new ArrayList<>(height * width);

@@ -21,7 +21,7 @@ public final class WindowMeans {
 
     private final Image image;
     private final Window window;
-    /** Of an open image that can be added up; empty for levels. */
+    /** Of a real-valued image that can be added up; empty for levels. */
     private final Optional<Fractions> fractions;
     private final boolean isMoving;
     private final long denominator;
@@ -73,7 +73,7 @@ public final class WindowMeans {
         return fractions.isPresent() ? fractions.get().numerators()[offset] : image.level(offset);
     }
 
-    /** @return the mean of the window on a pixel; pixels are best asked for row by row */
+    /** Returns the mean of the window on a pixel; pixels are best asked for row by row. */
     public Value at(Pixel pixel) {
         if (pixel.row() != meansRow) {
             means = means(pixel.row());

@@ -50,8 +50,9 @@ public final class WindowOperation extends StepOperation {
     }
 
     /**
+     * Returns the loops as a program; empty where they are not told as one.
+     *
      * @param grid what the image that is read is called in it
-     * @return the loops as a program; empty where they are not told as one
      */
     public Optional<LoopProgram> program(String grid) {
         WindowProgram program = new WindowProgram(window, grid);
@@ -64,7 +65,7 @@ public final class WindowOperation extends StepOperation {
         });
     }
 
-    /** @return whether a pixel of the image before keeps its value, neither rounded nor clipped */
+    /** Returns whether a pixel of the image before keeps its value, neither rounded nor clipped. */
     boolean isKept(Pixel pixel) {
         return !isInArea(pixel) || leaves(pixel);
     }
@@ -138,7 +139,7 @@ public final class WindowOperation extends StepOperation {
         };
     }
 
-    /** @return an image of the result's size, whose values come from the pixels of the image before */
+    /** Returns an image of the result's size, whose values come from the pixels of the image before. */
     private Image each(Progress progress, boolean isOnAllCores, Supplier<Function<Pixel, Value>> maker) {
         int columns = frame().columns();
         Value[] values = new Value[frame().count()];

@@ -26,8 +26,9 @@ final class WindowProgram {
     }
 
     /**
+     * Returns the loops over all cells that count.
+     *
      * @param cells what is done for each cell, whose value is v and whose place in the window (a, b)
-     * @return the loops over all cells that count
      */
     Statement over(List<Statement> cells) {
         List<Statement> body = new ArrayList<>();
@@ -48,7 +49,7 @@ final class WindowProgram {
         return window.border() == Border.CROP;
     }
 
-    /** @return what is done only where the whole window is inside; the others stay */
+    /** Returns what is done only where the whole window is inside; the others stay. */
     List<Statement> kept(List<Statement> body) {
         if (window.border() != Border.KEEP) {
             return body;
@@ -60,7 +61,7 @@ final class WindowProgram {
         return List.of(new Statement.When(fits, body, List.of(Statement.set("s", at(Code.name("i"), Code.name("j"))))));
     }
 
-    /** @return rows of the result */
+    /** Returns rows of the result. */
     Code rows() {
         return isCut() ? Code.name("H").minus(Code.of(window.height() - 1L)) : Code.name("H");
     }
@@ -69,12 +70,12 @@ final class WindowProgram {
         return isCut() ? Code.name("W").minus(Code.of(window.width() - 1L)) : Code.name("W");
     }
 
-    /** @return the pixel of the image that stands where the pixel of the result is worked out */
+    /** Returns the pixel of the image that is where the pixel of the result is calculated. */
     Code sample() {
         return at(Code.name("i").plus(Code.of(isCut() ? window.anchorRow() : 0)), Code.name("j").plus(Code.of(isCut() ? window.anchorColumn() : 0)));
     }
 
-    /** @return empty where one of the reductions is not told as a program */
+    /** Returns empty where one of the reductions is not told as a program. */
     static Optional<List<Reduced>> all(List<Reduction<?>> reductions) {
         List<Reduced> all = new ArrayList<>();
         for (Reduction<?> reduction : reductions) {

@@ -55,24 +55,24 @@ public final class WindowRule {
         this.formulas = this.parts.stream().map(part -> Compiled.of(withNumbersOfLine(part.expression), this::place)).toList();
     }
 
-    /** @return a rule whose value is that of the last one, unless parts follow */
+    /** Returns a rule whose value is that of the last one, unless parts follow. */
     public static WindowRule of(Reduction<?>... reductions) {
         return new WindowRule(List.of(reductions), List.of(), Map.of(), Optional::empty);
     }
 
-    /** @return this with numbers of the step's line, by the names that the formula has for them */
+    /** Returns this with numbers of the step's line, by the names that the formula has for them. */
     public WindowRule withNumbers(Map<String, Value> more) {
         Map<String, Value> all = new HashMap<>(numbers);
         all.putAll(more);
         return new WindowRule(reductions, parts, all, codes);
     }
 
-    /** @return this with one more part of the formula, whose value is a number on the way; the last one is the value */
+    /** Returns this with one more part of the formula, whose value is a number on the way; the last one is the value. */
     public WindowRule then(String label, String name, Expression expression, String note) {
         return with(new Part(label, Optional.of(name), expression, note));
     }
 
-    /** @return this with the last part of the formula */
+    /** Returns this with the last part of the formula. */
     public WindowRule ending(Expression expression) {
         return with(new Part("this pixel", Optional.empty(), expression, ""));
     }
@@ -83,7 +83,7 @@ public final class WindowRule {
         return new WindowRule(reductions, all, numbers, codes);
     }
 
-    /** @return this with a fast way to the values of all pixels, where there is one; worked out when it is asked for */
+    /** Returns this with a fast way to the values of all pixels, where there is one; calculated when it is asked for. */
     public WindowRule withCodes(Supplier<Optional<Codes>> fast) {
         return new WindowRule(reductions, parts, numbers, fast);
     }
@@ -96,7 +96,7 @@ public final class WindowRule {
         return codes.get();
     }
 
-    /** @return the weight of a cell in a result that is a weighted sum; empty where it is none */
+    /** Returns the weight of a cell in a result that is a weighted sum; empty where it is none. */
     Optional<Value> weight(Window.Cell cell) {
         return reductions.get(0).weight(cell);
     }
@@ -110,8 +110,9 @@ public final class WindowRule {
     }
 
     /**
+     * Returns the value before rounding.
+     *
      * @param found the value of each reduction
-     * @return the value before rounding
      */
     public Value value(Value sample, Value... found) {
         Value[] known = known(sample, found);
@@ -121,7 +122,7 @@ public final class WindowRule {
         return parts.isEmpty() ? found[found.length - 1] : known[known.length - 1];
     }
 
-    /** @return the numbers of one pixel: r, the reductions, the parts as far as they are known */
+    /** Returns the numbers of one pixel: r, the reductions, the parts as far as they are known. */
     private Value[] known(Value sample, Value... found) {
         Value[] known = new Value[partsFrom + parts.size()];
         known[0] = sample;
@@ -129,7 +130,7 @@ public final class WindowRule {
         return known;
     }
 
-    /** @return the place of a name among {@link #known}; −1 for a number of the line */
+    /** Returns the place of a name among {@link #known}; −1 for a number of the line. */
     private int place(String name) {
         if (name.equals("r")) {
             return 0;
@@ -190,9 +191,10 @@ public final class WindowRule {
     }
 
     /**
+     * Returns what is done for a pixel up to the value before rounding, called {@code exact}; empty where a reduction is not told as a program.
+     *
      * @param window the cells
      * @param before what is done before the loop over all pixels, added to
-     * @return what is done for a pixel up to the value before rounding, called {@code exact}; empty where a reduction is not told as a program
      */
     Optional<List<Statement>> statements(WindowProgram window, List<Statement> before) {
         Optional<List<Reduced>> reduced = WindowProgram.all(reductions);

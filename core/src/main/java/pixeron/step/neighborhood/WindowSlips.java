@@ -7,7 +7,7 @@ import pixeron.step.Slip;
 import pixeron.step.Source;
 import pixeron.step.Way;
 
-/** Slips that every step with a window has: something else stands outside the image, or a cell of the window is omitted. */
+/** Slips that every step with a window has: something else is outside the image, or a cell of the window is omitted. */
 final class WindowSlips {
 
     /** In windows with more cells than this a single one is not looked for. */
@@ -36,7 +36,7 @@ final class WindowSlips {
         });
     }
 
-    /** @return where a cell lies from the pixel: 1 up, 2 left */
+    /** Returns where a cell lies from the pixel: 1 up, 2 left. */
     static String place(int down, int right) {
         String row = down == 0 ? "" : Math.abs(down) + (down < 0 ? " up" : " down");
         String column = right == 0 ? "" : Math.abs(right) + (right < 0 ? " left" : " right");

@@ -28,8 +28,8 @@ public abstract class WindowStep extends NamedStep {
     private final List<Parameter<?>> parameters;
 
     /**
-     * @param border what stands outside the image unless the line says more
-     * @param own its own keys; border and outside stand behind them
+     * @param border what is outside the image unless the line says more
+     * @param own its own keys; border and outside are behind them
      */
     protected WindowStep(String name, String title, String sentence, String formula, Border border, Parameter<?>... own) {
         super(name, title, sentence);
@@ -41,7 +41,7 @@ public abstract class WindowStep extends NamedStep {
         this.parameters = List.copyOf(all);
     }
 
-    /** @return the key {@code size}, which must be given */
+    /** Returns the key {@code size}, which must be given. */
     protected static NumberParameter size() {
         return NumberParameter.required("size", "Size").sliding(Span.of(Rational.ONE, Rational.of(31), Rational.of(2))).only(size -> size.isInt() && size.toInt() >= 1
                 && size.toInt() <= LARGEST, "a whole number from 1 to " + LARGEST);
@@ -72,7 +72,7 @@ public abstract class WindowStep extends NamedStep {
     private static final List<Border> BORDERS = List.of(Border.ZERO, Border.REPEAT, Border.MIRROR_HALF, Border.MIRROR_WHOLE, Border.WRAP,
             Border.KEEP, Border.INSIDE, Border.CONSTANT);
 
-    /** @return slips with the cells of the window that this kind of step can have */
+    /** Returns slips with the cells of the window that this kind of step can have. */
     protected List<Slip> cellSlips() {
         return List.of(WindowSlips.missed());
     }
@@ -82,13 +82,13 @@ public abstract class WindowStep extends NamedStep {
         return Stream.concat(BorderSlips.of(BORDERS, this::border, this::withBorder).stream(), cellSlips().stream()).toList();
     }
 
-    /** @param outside what stands outside for a constant; null for other borders */
+    /** @param outside what is outside for a constant; null for other borders */
     final Step withBorder(Step step, Border other, Amount outside) {
         Arguments changed = step.arguments().with(border, border.parse(other.word())).without(OUTSIDE);
         return new Step(step.type(), outside == null ? changed : changed.with(OUTSIDE, outside));
     }
 
-    /** @return where a cell of a window lies from the pixel, in words */
+    /** Returns where a cell of a window lies from the pixel, in words. */
     public static String place(int down, int right) {
         return WindowSlips.place(down, right);
     }
@@ -97,23 +97,23 @@ public abstract class WindowStep extends NamedStep {
         return Border.named(arguments.get(border));
     }
 
-    /** @return the window with what stands outside the image */
+    /** Returns the window with what is outside the image. */
     protected final Window window(Arguments arguments, Image before, int height, int width, int anchorRow, int anchorColumn) {
         Optional<Rational> outside = arguments.find(OUTSIDE).map(amount -> amount.resolve(before.maximumLevel()));
         return new Window(height, width, anchorRow, anchorColumn, border(arguments), outside.orElse(Rational.ZERO));
     }
 
-    /** @return a square window with its anchor in the middle, or before the middle of an even one */
+    /** Returns a square window with its anchor in the middle, or before the middle of an even one. */
     protected final Window square(Arguments arguments, Image before, int size) {
         return window(arguments, before, size, size, (size - 1) / 2, (size - 1) / 2);
     }
 
-    /** @return arguments with a size of 3, to begin with */
+    /** Returns arguments with a size of 3, to begin with. */
     protected static Arguments small(NumberParameter size) {
         return Arguments.NONE.with(size, Amount.of(3));
     }
 
-    /** @return arguments with border, outside, rounding, overflow and area of another step with a window */
+    /** Returns arguments with border, outside, rounding, overflow and area of another step with a window. */
     protected final Arguments taking(Arguments arguments, Step like) {
         WindowStep type = (WindowStep) like.type();
         Arguments all = arguments.with(border, border.parse(like.arguments().get(type.border).word()));

@@ -23,20 +23,20 @@ public final class WindowText {
     private static final int LARGEST_SHOWN = 7;
 
     private static final int MOST_NAMED = 2;
-    /** Not empty: an empty label says that a line goes on behind the one above, and rows of a grid stand below each other. */
+    /** Not empty: an empty label says that a line goes on behind the one above, and rows of a grid are below each other. */
     private static final String NEXT_ROW = " ";
-    /** What stands in a cell that does not count. */
+    /** What is in a cell that does not count. */
     private static final String NOTHING = "·";
 
     private WindowText() {
     }
 
-    /** @return whether a grid of this size is written out */
+    /** Returns whether a grid of this size is written out. */
     public static boolean isShown(int height, int width) {
         return Math.max(height, width) <= LARGEST_SHOWN;
     }
 
-    /** @return a line for each row of the window; one line of words where it is too large to be written out */
+    /** Returns a line for each row of the window; one line of words where it is too large to be written out. */
     static List<Line> lines(Neighborhood around) {
         Window window = around.window();
         if (!isShown(window.height(), window.width())) {
@@ -61,10 +61,11 @@ public final class WindowText {
     }
 
     /**
+     * Returns a line for each row.
+     *
      * @param note behind the first line
      * @param columns cells in a row
      * @param run a cell as it is read, and where it comes from
-     * @return a line for each row
      */
     public static <T> List<Line> grid(String label, String note, int columns, List<T> cells, Function<T, Run> run) {
         return grid(label, note, columns, cells, run, row -> "");
@@ -90,18 +91,18 @@ public final class WindowText {
         return lines;
     }
 
-    /** @return a cell of products: weight × value, with the weight and the value above it */
+    /** Returns a cell of products: weight × value, with the weight and the value above it. */
     public static Run product(Value weight, Window.Cell cell) {
         return cell.value().map(value -> Run.plain(Decimals.working(weight.times(value)))
                 .from(Decimals.working(weight) + " × " + bracketed(value))).orElse(Run.plain(NOTHING));
     }
 
-    /** @return the number as it stands in a product or behind a sign: with brackets where it is negative or a fraction */
+    /** Returns the number as it is in a product or behind a sign: with brackets where it is negative or a fraction. */
     public static String bracketed(Value value) {
         return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.working(value) + ")" : Decimals.working(value);
     }
 
-    /** @return the same in a line with many numbers, where doubles are written shorter */
+    /** Returns the same in a line with many numbers, where doubles are written shorter. */
     public static String legible(Value value) {
         return value.signum() < 0 || Decimals.isShownAsFraction(value) ? "(" + Decimals.legible(value) + ")" : Decimals.legible(value);
     }
@@ -113,7 +114,7 @@ public final class WindowText {
                 .set("r", cell.value().map(Decimals::working).orElse("none"));
     }
 
-    /** @return which cells a loop over a window takes, behind its head */
+    /** Returns which cells a loop over a window takes, behind its head. */
     public static String ifInside(Window window) {
         return window.border() == Border.INSIDE ? ", where the cell is inside" : "";
     }

@@ -1,5 +1,5 @@
 /**
- * Steps whose result at a pixel depends on a window of pixels around it, and what stands outside the image.
+ * Steps whose result at a pixel depends on a window of pixels around it, and what is outside the image.
  *
  * <p>{@link pixeron.step.neighborhood.Border} says where a place outside comes from, a
  * {@link pixeron.step.neighborhood.Window} gives the cells around a pixel; a step is a

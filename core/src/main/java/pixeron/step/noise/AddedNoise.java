@@ -33,19 +33,19 @@ final class AddedNoise extends StepOperation {
     /** What is drawn. */
     interface Drawn {
 
-        /** @return the number for an offset */
+        /** Returns the number for an offset. */
         Value at(int offset);
 
-        /** @return how it comes about */
+        /** Returns how it comes about. */
         List<Line> work(int offset);
 
-        /** @return the number for the offset n as a program has it */
+        /** Returns the number for the offset n as a program has it. */
         Code code();
 
-        /** @return its formula, with n for the offset */
+        /** Returns its formula, with n for the offset. */
         String formula();
 
-        /** @return the same number where it is whole and fits, drawn without objects; empty for other numbers */
+        /** Returns the same number where it is whole and fits, drawn without objects; empty for other numbers. */
         default Optional<Whole> whole() {
             return Optional.empty();
         }
@@ -132,7 +132,7 @@ final class AddedNoise extends StepOperation {
         return List.of(Source.of(pixel, before().value(pixel)));
     }
 
-    /** @return a drawn number in the digits of a double: with fewer, who works on with them would not come to the same result */
+    /** Returns a drawn number in the digits of a double: with fewer, who works on with them would not come to the same result. */
     static String digits(Value drawn) {
         return Decimals.working(Approximate.from(drawn.asDouble()));
     }

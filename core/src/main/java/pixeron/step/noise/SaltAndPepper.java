@@ -35,10 +35,10 @@ import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 
 /**
- * {@code salt-pepper count=n white=50 low=0 high=M seed=1}: the n pixels with the least drawn numbers h(offset) get another
+ * {@code salt-pepper count=n white=50 low=0 high=M seed=1}: the n pixels with the smallest drawn numbers h(offset) get another
  * value; in that order the first n · white ÷ 100 high, the others low. All others stay.
  *
- * <p>Domain: 0 ≤ n ≤ N, 0 ≤ white ≤ 100. Cost: a draw for each pixel, and sorting the least. Source: docs/definitions/noise.md.
+ * <p>Domain: 0 ≤ n ≤ N, 0 ≤ white ≤ 100. Cost: a draw for each pixel, and sorting the smallest. Source: docs/definitions/noise.md.
  */
 public final class SaltAndPepper extends NoiseStep {
 
@@ -91,7 +91,7 @@ public final class SaltAndPepper extends NoiseStep {
     private static final class Specks extends StepOperation {
 
         private final Draws draws;
-        /** The offsets of the pixels that change, those with the least numbers first. */
+        /** The offsets of the pixels that change, those with the smallest numbers first. */
         private final int[] order;
         private final int white;
         private final Value high;
@@ -106,7 +106,7 @@ public final class SaltAndPepper extends NoiseStep {
             this.low = low;
         }
 
-        /** @return the place among those with the least numbers, in whose order they stand; −1 where it is not among them */
+        /** Returns the place among those with the smallest numbers, in whose order they stand; −1 where it is not among them. */
         private int place(Pixel pixel) {
             int offset = before().offset(pixel);
             long bits = draws.bits(offset);

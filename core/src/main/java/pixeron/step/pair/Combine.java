@@ -82,7 +82,7 @@ public final class Combine extends PointStep {
             return ordinal() >= AND.ordinal();
         }
 
-        /** @return what is the same with r and t the other way round */
+        /** Returns what is the same with r and t the other way round. */
         boolean isSymmetric() {
             return this != DIFFERENCE && this != QUOTIENT && this != BLEND;
         }

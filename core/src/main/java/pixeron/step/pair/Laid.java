@@ -20,7 +20,7 @@ record Laid(Frame frame, Pixel first, Area part, int row, int column) {
         return i >= row && i - row < part.height() && j >= column && j - column < part.width();
     }
 
-    /** @return this with as much of the part as falls into an area; empty where none of it does */
+    /** Returns this with as much of the part as falls into an area; empty where none of it does. */
     Optional<Laid> within(Optional<Area> area) {
         int top = Math.max(row, area.map(Area::row).orElse(row));
         int left = Math.max(column, area.map(Area::column).orElse(column));
@@ -30,12 +30,12 @@ record Laid(Frame frame, Pixel first, Area part, int row, int column) {
                 part.column() + left - column, (int) (bottom - top), (int) (right - left)), top, left));
     }
 
-    /** @return where a pixel of the other image is laid */
+    /** Returns where a pixel of the other image is laid. */
     Pixel home(Pixel pixel) {
         return new Pixel(pixel.row() - part.row() + row, pixel.column() - part.column() + column);
     }
 
-    /** @return the row of the image that a pixel of the result is taken from */
+    /** Returns the row of the image that a pixel of the result is taken from. */
     int sourceRow(int i, boolean isOther) {
         return isOther ? i - row + part.row() : i - first.row();
     }

@@ -101,7 +101,7 @@ final class LaidOperation implements Operation {
         return !isOther(result) || isOwn();
     }
 
-    /** A value of another image than the one before stands at the place where it is laid, and comes from no pixel of that one. */
+    /** A value of another image than the one before is at the place where it is laid, and comes from no pixel of that one. */
     @Override
     public List<Source> sources(Pixel result) {
         int row = laid.sourceRow(result.row(), false);
@@ -159,7 +159,7 @@ final class LaidOperation implements Operation {
         return Image.from(frame().rows(), columns, frame().maximumLevel(), values);
     }
 
-    /** @return i − 3 + 2, without what is 0 */
+    /** Returns i − 3 + 2, without what is 0. */
     private static String place(String name, int start, int offset) {
         return name + signed(-start) + signed(offset);
     }

@@ -28,7 +28,7 @@ record LaidProgram(Code rows, Code columns, Place first, Place from, Place size,
         static final Place START = new Place(Code.of(0), Code.of(0));
     }
 
-    /** @return rows and columns of the other image */
+    /** Returns rows and columns of the other image. */
     static Place other() {
         return new Place(new Code.Rows("other"), new Code.Columns("other"));
     }

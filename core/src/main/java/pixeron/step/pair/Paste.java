@@ -104,7 +104,7 @@ public final class Paste extends NamedStep {
         return grips;
     }
 
-    /** @return the start nearest to this one from which at least one cell falls on the image */
+    /** Returns the start nearest to this one from which at least one cell falls on the image. */
     private static int onImage(int start, int length, int size) {
         return Math.max(1 - length, Math.min(size - 1, start));
     }

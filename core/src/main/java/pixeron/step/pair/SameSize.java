@@ -17,9 +17,10 @@ public final class SameSize {
     }
 
     /**
+     * Returns the other image.
+     *
      * @param type the name of the step
      * @param reference names the other image
-     * @return the other image
      * @throws PixeronException if it has another size
      */
     public static Image require(String type, Image before, String reference, Image other) {

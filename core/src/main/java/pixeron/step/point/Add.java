@@ -28,7 +28,7 @@ public final class Add extends PointStep {
                 "r + amount", AMOUNT);
     }
 
-    /** @return the step that adds this number */
+    /** Returns the step that adds this number. */
     public static Step of(long amount) {
         return new Step(new Add(), Arguments.NONE.with(AMOUNT, Amount.of(amount)));
     }

@@ -55,7 +55,7 @@ public final class Depth extends PointStep {
                 "r * (maximum + 1) / M"));
     }
 
-    /** @return the step that makes M2 the maximum level */
+    /** Returns the step that makes M2 the maximum level. */
     public static Step to(int maximumLevel) {
         return new Step(new Depth(), Arguments.NONE.with(MAXIMUM, Amount.of(maximumLevel)));
     }

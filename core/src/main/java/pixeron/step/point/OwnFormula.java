@@ -59,7 +59,7 @@ public final class OwnFormula extends PointStep {
         return List.of(WITH);
     }
 
-    /** @return the step with this formula */
+    /** Returns the step with this formula. */
     public static Step of(String expression) {
         return new Step(new OwnFormula(), Arguments.NONE.with(EXPRESSION, expression));
     }

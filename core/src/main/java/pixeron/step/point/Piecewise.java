@@ -85,7 +85,7 @@ public final class Piecewise extends PointStep {
                         new Statement.When(new Code.At("levels", last).atMost(r), List.of(Statement.set("exact", new Code.At("values", last))), List.of())));
     }
 
-    /** @return the number of points at or below the sample */
+    /** Returns the number of points at or below the sample. */
     private static int below(List<PairsParameter.Pair> points, Value sample) {
         int below = 0;
         while (below < points.size() && points.get(below).from().compareValue(sample) <= 0) {

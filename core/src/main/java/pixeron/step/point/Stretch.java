@@ -61,7 +61,7 @@ public final class Stretch extends PointStep {
         this.isAtLeast = isAtLeast;
     }
 
-    /** @return the step that spreads smallest and largest to 0 and M */
+    /** Returns the step that spreads smallest and largest to 0 and M. */
     public static Step plain() {
         return new Step(new Stretch(), Arguments.NONE);
     }
@@ -152,7 +152,7 @@ public final class Stretch extends PointStep {
         return arguments.get(key).isAuto() ? Optional.empty() : Optional.of(arguments.get(key).resolve(maximum));
     }
 
-    /** The smallest level whose running count is above p % of N. */
+    /** The smallest level whose cumulative count is above p % of N. */
     private Value cutLow(Image before, Area area, Rational percent) {
         Histogram histogram = Histogram.of(before, area);
         Rational wanted = percent.times(Rational.of(area.count()));

@@ -17,7 +17,7 @@ import pixeron.step.key.ChoiceParameter;
 import pixeron.step.key.Parameter;
 
 /**
- * A point step as somebody does it who takes its formula for another one. It is in no catalog: its line is that of the
+ * A point step as a user does it who takes its formula for another one. It is in no catalog: its line is that of the
  * right step, whose keys it has, so that a second slip can be made in it.
  */
 final class OtherFormula implements StepType {
@@ -30,7 +30,7 @@ final class OtherFormula implements StepType {
         this.change = change;
     }
 
-    /** @return the step done in this way */
+    /** Returns the step done in this way. */
     Step of(Step step) {
         return new Step(this, step.arguments());
     }

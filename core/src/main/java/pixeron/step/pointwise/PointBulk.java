@@ -23,9 +23,9 @@ import pixeron.step.Progress;
 final class PointBulk {
 
     private static final int REPORT_EVERY = 1 << 14;
-    /** More pairs of levels than these are not worked out beforehand. */
+    /** More pairs of levels than these are not calculated beforehand. */
     private static final int MOST_PAIRS = 1 << 16;
-    /** From so many levels on they are worked out on all cores, in so many parts. */
+    /** From so many levels on they are calculated on all cores, in so many parts. */
     private static final int MANY = 1 << 12;
     private static final int PARTS = 16;
 
@@ -43,7 +43,7 @@ final class PointBulk {
         return before.isLevelImage() && !rule.hasPlace() ? fromLevels(progress) : fromPairs().orElseGet(() -> fromValues(progress));
     }
 
-    /** Two images of levels: worked out once for every pair of levels, where the pixels are more than the pairs. */
+    /** Two images of levels: calculated once for every pair of levels, where the pixels are more than the pairs. */
     private Optional<Image> fromPairs() {
         Optional<Image> other = rule.other().map(PointRule.Other::image).filter(Image::isLevelImage);
         if (other.isEmpty() || rule.hasRowOrColumn() || !before.isLevelImage()) {
@@ -60,7 +60,7 @@ final class PointBulk {
     }
 
     private Image fromLevels(Progress progress) {
-        // Counting which levels occur costs more than working out the few that do not, unless these are most of them.
+        // Counting which levels occur costs more than calculating the few that do not, unless these are most of them.
         boolean hasFew = before.count() < before.maximumLevel();
         Optional<char[]> levels = hasFew ? Optional.empty() : levels(level -> true);
         if (levels.isEmpty()) {
@@ -72,7 +72,7 @@ final class PointBulk {
                 .orElseGet(() -> fromValues(progress));
     }
 
-    /** @return the new level for every level that occurs, or nothing when one of them has none */
+    /** Returns the new level for every level that occurs, or nothing when one of them has none. */
     private Optional<char[]> levels(IntPredicate occurs) {
         char[] levels = new char[before.maximumLevel() + 1];
         Supplier<PointLevels> maker = PointLevels.of(operation, rule);

@@ -17,7 +17,7 @@ import pixeron.number.Value;
 
 /**
  * What a point step makes of one level after the other, for one thread. Where the formula is one for all samples its names are looked up once; its
- * values are worked out in longs where they fit, and as exact values where they do not.
+ * values are calculated in longs where they fit, and as exact values where they do not.
  */
 final class PointLevels {
 
@@ -60,7 +60,7 @@ final class PointLevels {
         }
     }
 
-    /** @return makes one for a thread */
+    /** Returns makes one for a thread. */
     static Supplier<PointLevels> of(PointOperation operation, PointRule rule) {
         Optional<Expression> same = rule.formula();
         if (same.isEmpty()) {
@@ -96,9 +96,10 @@ final class PointLevels {
     }
 
     /**
+     * Returns the level that is written; {@link #NONE} where there is none.
+     *
      * @param sample r
      * @param other t; {@link #NONE} where there is no other image
-     * @return the level that is written; {@link #NONE} where there is none
      */
     int level(int sample, int other) {
         if (inLongs.isPresent() && fill(sample, other) && inLongs.get().at(numerators, denominators, slot)) {
@@ -123,7 +124,7 @@ final class PointLevels {
         return doubles;
     }
 
-    /** @return false where a number that depends on the sample is too long */
+    /** Returns false where a number that depends on the sample is too long. */
     private boolean fill(int sample, int other) {
         for (int n = 0; n < constants.length; n++) {
             if (constants[n] == null) {

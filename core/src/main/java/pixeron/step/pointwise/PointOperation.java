@@ -47,13 +47,13 @@ import pixeron.working.Working;
  * A point step bound to an image.
  *
  * <p>The formula is evaluated once for every different sample and then looked up for all pixels: for a level image in
- * a {@link LevelTable}, for an open image in a map.
+ * a {@link LevelTable}, for a real-valued image in a map.
  */
 final class PointOperation extends StepOperation {
 
     /** The sample of another image in a formula, where there is one. */
     static final String OTHER = "t";
-    /** Where a formula without a place is worked out for all pixels of a level at once. */
+    /** Where a formula without a place is calculated for all pixels of a level at once. */
     static final Pixel NO_PLACE = new Pixel(0, 0);
 
     private final Image before;
@@ -259,7 +259,7 @@ final class PointOperation extends StepOperation {
         return new PointBulk(this, rule, before).result(progress);
     }
 
-    /** @return the part that is calculated; the step's own area, or all */
+    /** Returns the part that is calculated; the step's own area, or all. */
     Area calculatedArea() {
         return area();
     }
@@ -308,7 +308,7 @@ final class PointOperation extends StepOperation {
         };
     }
 
-    /** @return a number of the formula that is the same for all pixels; null where there is none of that name */
+    /** Returns a number of the formula that is the same for all pixels; null where there is none of that name. */
     Value constant(String name) {
         return constants.get(name);
     }

@@ -40,7 +40,7 @@ final class PointProgram {
         this.origins = rule.origins();
     }
 
-    /** @return the program; empty where a number of the image is needed whose way is not told as a program */
+    /** Returns the program; empty where a number of the image is needed whose way is not told as a program. */
     Optional<LoopProgram> program(Optional<Area> area) {
         boolean hasOther = rule.other().isPresent();
         start.add(Statement.set("M", Code.of(operation.before().maximumLevel())));

@@ -32,7 +32,7 @@ public final class PointRule {
     /**
      * The formula of a sample.
      *
-     * @param why why it is that one, put into words only where somebody reads it
+     * @param why why it is that one, put into words only where a user reads it
      */
     record Case(Expression expression, Supplier<String> why) {
     }
@@ -53,7 +53,7 @@ public final class PointRule {
      * Another image, whose sample at the same place is t.
      *
      * @param name how the step names it
-     * @param why what a person should see of r and t beside the formula; empty for nothing
+     * @param why what a user should see of r and t beside the formula; empty for nothing
      */
     record Other(String name, Image image, BiFunction<Value, Value, String> why) {
     }
@@ -62,7 +62,7 @@ public final class PointRule {
     private record Told(List<Line> facts, List<String> notes, Map<String, Supplier<Origin>> origins) {
     }
 
-    /** Tables by which it is worked out, and the exact value of a level over the columns of the levels table. */
+    /** Tables by which it is calculated, and the exact value of a level over the columns of the levels table. */
     private record Tables(List<Supplier<Table>> all, Optional<Table.Rule> mapping) {
     }
 
@@ -126,12 +126,12 @@ public final class PointRule {
         return new PointRule(formula, constants, told, changed, other, maximumLevel);
     }
 
-    /** @return this with a number that the formula has, told as it is */
+    /** Returns this with a number that the formula has, told as it is. */
     public PointRule withConstant(String name, Value value) {
         return withConstant(name, value, Line.of(name, Run.plain(name + " = " + Decimals.working(value))));
     }
 
-    /** @return this with a number that the formula has, and how it came about */
+    /** Returns this with a number that the formula has, and how it came about. */
     public PointRule withConstant(String name, Value value, Line how) {
         Map<String, Value> all = new LinkedHashMap<>(constants);
         all.put(name, value);
@@ -139,10 +139,11 @@ public final class PointRule {
     }
 
     /**
+     * Returns this with numbers that depend on the sample.
+     *
      * @param shown the formula as it is written for all samples: M × C(r) ÷ N
      * @param number a number of the formula for a sample, or null for a name that does not depend on it
      * @param why how those came about
-     * @return this with numbers that depend on the sample
      */
     public PointRule withOfSample(String shown, BiFunction<String, Value, Value> number, Function<Value, String> why) {
         Function<Value, Case> cases = formula.cases;
@@ -151,9 +152,10 @@ public final class PointRule {
     }
 
     /**
+     * Returns this with how a number that the image gives comes about in a program.
+     *
      * @param name of the number; {@code exact} for the whole value before rounding, where no formula gives it
      * @param origin is made when a program is asked for: some list a number for every level
-     * @return this with how a number that the image gives comes about in a program
      */
     public PointRule coming(String name, Supplier<Origin> origin) {
         Map<String, Supplier<Origin>> all = new LinkedHashMap<>(told.origins);
@@ -161,52 +163,54 @@ public final class PointRule {
         return new PointRule(formula, constants, new Told(told.facts, told.notes, all), tables, other, maximumLevel);
     }
 
-    /** @return this with something that the person should know */
+    /** Returns this with something that the user should know. */
     public PointRule withNote(String note) {
         return new PointRule(formula, constants, new Told(told.facts, with(told.notes, note), told.origins), tables, other, maximumLevel);
     }
 
     /**
+     * Returns this with a table by which a number of the formula is calculated.
+     *
      * @param table is made when it is asked for: some have many rows of long fractions
-     * @return this with a table by which a number of the formula is worked out
      */
     public PointRule withTable(Supplier<Table> table) {
         return with(new Tables(with(tables.all, table), tables.mapping));
     }
 
-    /** @return this with the exact value of a level as a rule over the columns of the levels table */
+    /** Returns this with the exact value of a level as a rule over the columns of the levels table. */
     public PointRule withMapping(Table.Rule rule) {
         return with(new Tables(tables.all, Optional.of(rule)));
     }
 
-    /** @return this with a formula that has the pixel's place: i, j, y, x */
+    /** Returns this with a formula that has the pixel's place: i, j, y, x. */
     public PointRule withPlace() {
         return with(new Formula(formula.shown, formula.same, formula.cases, formula.ofSample, true));
     }
 
     /**
+     * Returns this with a formula that has t, the sample of the other image at the same place.
+     *
      * @param name how the step names the other image
      * @param image of the same size
-     * @param why what a person should see of r and t beside the formula; empty for nothing
-     * @return this with a formula that has t, the sample of the other image at the same place
+     * @param why what a user should see of r and t beside the formula; empty for nothing
      */
     public PointRule withOther(String name, Image image, BiFunction<Value, Value, String> why) {
         return new PointRule(formula, constants, told, tables, Optional.of(new Other(name, image, why)), maximumLevel);
     }
 
-    /** @return this with another formula of the same names, for somebody who takes it for the right one */
+    /** Returns this with another formula of the same names, for a user who takes it for the right one. */
     PointRule with(Expression changed) {
         Function<Value, Case> cases = formula.cases;
         return with(new Formula(Typeset.runs(changed), Optional.of(changed), sample -> new Case(changed, cases.apply(sample).why),
                 formula.ofSample, formula.hasPlace));
     }
 
-    /** @return this with parts of the formula changed; see {@link Trace#changed} */
+    /** Returns this with parts of the formula changed; see {@link Trace#changed}. */
     PointRule changed(UnaryOperator<Expression> change) {
         return formula.same.map(expression -> with(Trace.changed(expression, change))).orElse(this);
     }
 
-    /** @return the formula that serves all samples; empty where it depends on the sample */
+    /** Returns the formula that serves all samples; empty where it depends on the sample. */
     Optional<Expression> formula() {
         return formula.same;
     }
@@ -219,7 +223,7 @@ public final class PointRule {
         return formula.cases.apply(sample);
     }
 
-    /** @return a number that depends on the sample; null for a name that does not */
+    /** Returns a number that depends on the sample; null for a name that does not. */
     Value ofSample(String name, Value sample) {
         return formula.ofSample.apply(name, sample);
     }
@@ -228,7 +232,7 @@ public final class PointRule {
         return constants;
     }
 
-    /** @return how the numbers that the image gives come about in a program, made anew each time */
+    /** Returns how the numbers that the image gives come about in a program, made anew each time. */
     Map<String, Origin> origins() {
         Map<String, Origin> all = new LinkedHashMap<>();
         told.origins.forEach((name, origin) -> all.put(name, origin.get()));
@@ -251,12 +255,12 @@ public final class PointRule {
         return tables.mapping;
     }
 
-    /** @return whether pixels of the same level may get different values */
+    /** Returns whether pixels of the same level may get different values. */
     boolean hasPlace() {
         return formula.hasPlace || other.isPresent();
     }
 
-    /** @return whether the formula has the row or the column */
+    /** Returns whether the formula has the row or the column. */
     boolean hasRowOrColumn() {
         return formula.hasPlace;
     }

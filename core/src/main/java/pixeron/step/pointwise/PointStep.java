@@ -67,7 +67,7 @@ public abstract class PointStep extends NamedStep {
         this.expression = parsed(formula);
     }
 
-    /** @return the text as a formula over r, M and the number keys */
+    /** Returns the text as a formula over r, M and the number keys. */
     protected final Expression parsed(String formula) {
         Set<String> names = Stream.concat(Stream.of("r", "M"), ownParameters.stream().map(Parameter::key))
                 .collect(Collectors.toSet());
@@ -75,7 +75,7 @@ public abstract class PointStep extends NamedStep {
         return Parser.parse(formula, names);
     }
 
-    /** @return the formula for these arguments, where it depends on a choice; else always the same */
+    /** Returns the formula for these arguments, where it depends on a choice; else always the same. */
     protected Expression expression(Arguments arguments) {
         return expression;
     }
@@ -107,7 +107,7 @@ public abstract class PointStep extends NamedStep {
         return "s = " + Typeset.text(expression(arguments));
     }
 
-    /** @return the same without its left side */
+    /** Returns the same without its left side. */
     protected final String shown(Arguments arguments) {
         return formula(arguments).substring("s = ".length());
     }
@@ -132,7 +132,7 @@ public abstract class PointStep extends NamedStep {
         }
     }
 
-    /** @return keys that are input levels: lines on the curve and across the counts of levels */
+    /** Returns keys that are input levels: lines on the curve and across the counts of levels. */
     protected List<NumberParameter> levelKeys() {
         return List.of();
     }
@@ -148,22 +148,23 @@ public abstract class PointStep extends NamedStep {
     }
 
     /**
+     * Returns what can be dragged on its curve.
+     *
      * @param step of this type
      * @param constants the numbers of its formula, those that the image gives among them
      * @param maximumLevel M of the image before
-     * @return what can be dragged on its curve
      */
     protected List<Handle> handles(Step step, Map<String, Value> constants, int maximumLevel) {
         return levelKeys().stream().filter(key -> constants.get(key.key()) instanceof Rational)
                 .map(key -> Handle.line(step, key, (Rational) constants.get(key.key()))).toList();
     }
 
-    /** @return numbers on the way that are often rounded too early, with these arguments */
+    /** Returns numbers on the way that are often rounded too early, with these arguments. */
     protected List<EarlyPart> earlyParts(Arguments arguments) {
         return List.of();
     }
 
-    /** @return slips of its own kind, beside those that its formula alone makes possible */
+    /** Returns slips of its own kind, beside those that its formula alone makes possible. */
     protected List<Slip> ownSlips() {
         return List.of();
     }
@@ -173,13 +174,13 @@ public abstract class PointStep extends NamedStep {
         return Stream.concat(FormulaSlips.of(this).stream(), ownSlips().stream()).toList();
     }
 
-    /** @return the slip of taking the formula for another one of the same names */
+    /** Returns the slip of taking the formula for another one of the same names. */
     protected final Slip otherFormula(String id, String words, String formula) {
         Expression other = parsed(formula);
         return Slip.of(id, words, step -> new OtherFormula(this, rule -> rule.with(other)).of(step));
     }
 
-    /** @return the way of taking the formula for another one, whose names are those that the right one has */
+    /** Returns the way of taking the formula for another one, whose names are those that the right one has. */
     protected final List<Way> otherFormula(String words, Step step, Expression other, Operation right) {
         return Way.tried(words, () -> new OtherFormula(this, rule -> rule.with(other)).of(step), right);
     }
@@ -189,7 +190,7 @@ public abstract class PointStep extends NamedStep {
         return !fromImage.isEmpty();
     }
 
-    /** @return the tables that are its own, beside counts of levels, new levels and constants */
+    /** Returns the tables that are its own, beside counts of levels, new levels and constants. */
     protected List<TableKind> ownTables() {
         return List.of();
     }
@@ -204,7 +205,7 @@ public abstract class PointStep extends NamedStep {
         return bind(step, inputs, UnaryOperator.identity());
     }
 
-    /** @param change what somebody makes of the rule who takes it for another one */
+    /** @param change what a user makes of the rule who takes it for another one */
     final Operation bind(Step step, Inputs inputs, UnaryOperator<PointRule> change) {
         Image before = inputs.image(this);
         validate(step.arguments(), before.maximumLevel());

@@ -107,7 +107,7 @@ final class ColumnCounts implements Codes.Rows {
         sums[3] -= counts[at + 3];
     }
 
-    /** @return the level at a place from 0 of the window whose first column is given */
+    /** Returns the level at a place from 0 of the window whose first column is given. */
     private int level(int column, int at) {
         int group = found(window, at);
         int inGroup = rest;

@@ -89,17 +89,17 @@ final class EdgeRanks {
         return row < firstRow || row + height > endOfRows;
     }
 
-    /** @return the columns of results at the left that miss something */
+    /** Returns the columns of results at the left that miss something. */
     private int left() {
         return Math.min(firstColumn, columns);
     }
 
-    /** @return the first column at the right that misses something, and is not one at the left */
+    /** Returns the first column at the right that misses something, and is not one at the left. */
     private int right() {
         return Math.max(left(), endOfColumns - width + 1);
     }
 
-    /** Works out all windows of some rows of results of which something is missing. */
+    /** Calculates all windows of some rows of results of which something is missing. */
     void find(int results) {
         for (int row = 0; row < results; row++) {
             if (isRowMissing(row)) {
@@ -174,7 +174,7 @@ final class EdgeRanks {
         reaching -= level >= value ? 1 : 0;
     }
 
-    /** @return the value and once more the value, or that at the next place */
+    /** Returns the value and once more the value, or that at the next place. */
     private int code() {
         int needed = ranked.needed(count);
         while (reaching < needed) {

@@ -22,7 +22,7 @@ import pixeron.working.LoopWriter;
 import pixeron.working.Role;
 import pixeron.working.Run;
 
-/** The least or the largest value of the cells that a shape has; the pixel's own where none of them is there. */
+/** The smallest or the largest value of the cells that a shape has; the pixel's own where none of them is there. */
 final class Extreme implements Reduction<Optional<Value>> {
 
     private final boolean[][] shape;

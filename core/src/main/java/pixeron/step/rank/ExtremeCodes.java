@@ -39,7 +39,7 @@ final class ExtremeCodes implements Codes {
         return true;
     }
 
-    /** Beyond all levels and what stands outside, so that it is the smallest or the largest only where nothing else is. */
+    /** Beyond all levels and what is outside, so that it is the smallest or the largest only where nothing else is. */
     @Override
     public int absent() {
         return isLeast ? Math.max(before.maximumLevel(), outside) + 1 : Math.min(0, outside) - 1;

@@ -5,7 +5,7 @@ import java.util.stream.IntStream;
 import pixeron.step.neighborhood.Border;
 import pixeron.step.neighborhood.CellRows;
 
-/** Places of sorted windows of which cells are missing, at the edge of an image: these are worked out one by one. */
+/** Places of sorted windows of which cells are missing, at the edge of an image: these are calculated one by one. */
 final class Gaps {
 
     private static final int SIGN = 31;
@@ -27,7 +27,7 @@ final class Gaps {
         this.inside = new int[cells.length];
     }
 
-    /** @return whether rows of the windows of a row are missing as a whole, the topmost or the lowest first */
+    /** Returns whether rows of the windows of a row are missing as a whole, the topmost or the lowest first. */
     boolean isRowMissing(int row) {
         int middle = rows.window().anchorColumn();
         return rows.cells(row, middle, 0)[0] == SortedRows.ABSENT || rows.cells(row + rows.window().height() - 1, middle, 0)[0] == SortedRows.ABSENT;
@@ -72,7 +72,7 @@ final class Gaps {
         }
     }
 
-    /** The value at a place from 0, bit by bit: it has a bit where no more cells than stand before the place are below the value with it. */
+    /** The value at a place from 0, bit by bit: it has a bit where no more cells than are before the place are below the value with it. */
     private int value(int count, int at) {
         int value = 0;
         for (int bit = highestBit; bit > 0; bit >>= 1) {

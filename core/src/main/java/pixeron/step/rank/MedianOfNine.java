@@ -68,7 +68,7 @@ final class MedianOfNine implements Codes.RunRows {
         }
     }
 
-    /** The largest of three comes to stand in the first. */
+    /** The largest of three comes to be in the first. */
     private static void largest(int[] first, int[] second, int[] third) {
         for (int j = 0; j < first.length; j++) {
             int a = first[j];

@@ -18,7 +18,7 @@ import pixeron.step.neighborhood.WindowRule;
 import pixeron.step.neighborhood.WindowStep;
 
 /**
- * The least or the largest value under a shape of 0 and 1, and the two one after the other: {@code erode}, {@code dilate},
+ * The smallest or the largest value under a shape of 0 and 1, and the two one after the other: {@code erode}, {@code dilate},
  * {@code open}, {@code close}, each with {@code shape="…"}.
  *
  * <p>Domain: up to 31 × 31 cells, at least one of them 1. Cost: see {@link ExtremeCodes}, twice for the two one after the

@@ -9,7 +9,7 @@ import pixeron.step.neighborhood.RowRing;
 
 /**
  * Places in sorted windows of bytes without sorting, bit by bit from the highest: the next bit of the value is set where so many cells of the
- * window are at least the value with it as stand at the place or behind.
+ * window are at least the value with it as are at the place or behind.
  *
  * <p>Every line is a loop of differences over a whole run of columns, which the virtual machine does many columns at once; two columns are
  * kept in one number, 16 bits each. Cost for each pixel: one and a half operations for each cell and bit, many pixels at a time.
@@ -24,7 +24,7 @@ final class RankByBits implements Codes.RunRows {
     private static final int BYTE = 0xFF;
     private static final int LOWER = 0xFFFF;
     private static final int BOTH = 0x00010001;
-    /** Stands above a level: it is still there after a number is taken away that is no larger than the level. */
+    /** Stands above a level: it is still there after a number is removed that is no larger than the level. */
     private static final int ABOVE = BOTH << BITS;
     private static final int SIGNS = BOTH << HALF - 1;
 

@@ -67,12 +67,12 @@ final class RankByThresholds implements Codes.Rows {
         return plane.height() - height + 1;
     }
 
-    /** @return whether a plane has enough rows and columns for tiles */
+    /** Returns whether a plane has enough rows and columns for tiles. */
     static boolean isPossible(Plane plane) {
         return plane.height() - plane.window().height() + 1 >= TileLanes.ROWS && plane.columns() >= TileLanes.COLUMNS;
     }
 
-    /** @return whether values lie so near to each other in most places that this is quicker than other ways */
+    /** Returns whether values lie so near to each other in most places that this is quicker than other ways. */
     static boolean isQuick(Image image, Window window, Ranked ranked) {
         int cells = window.height() * window.width();
         if (image.maximumLevel() > BYTE || image.count() < FEWEST_PIXELS || cells < FEWEST_CELLS || !TileLanes.isPossible(window.height(), window.width()) || ranked.isBetween(cells)
@@ -91,7 +91,7 @@ final class RankByThresholds implements Codes.Rows {
         return sum <= (TileLanes.isNarrow(cells, ranked.needed(cells)) ? NEAR : NEAR_IF_WIDE) * LOOKED_AT * LOOKED_AT && far <= MOST_FAR;
     }
 
-    /** @return how far the means of a tile's blocks lie from each other; every second row and column is enough */
+    /** Returns how far the means of a tile's blocks lie from each other; every second row and column is enough. */
     private static int spread(IntBinaryOperator level) {
         int least = Integer.MAX_VALUE;
         int most = 0;
@@ -164,7 +164,7 @@ final class RankByThresholds implements Codes.Rows {
                 spread((i, j) -> rows[down + i][across + j] & BYTE));
     }
 
-    /** @return the level at the place among those of a tile, near to which the values will lie */
+    /** Returns the level at the place among those of a tile, near to which the values will lie. */
     private int level(int row, int column) {
         Arrays.fill(counts, 0);
         for (int i = row; i < row + TileLanes.ROWS; i += 2) {
@@ -175,7 +175,7 @@ final class RankByThresholds implements Codes.Rows {
         return reached(needed * (TileLanes.ROWS * TileLanes.COLUMNS / 4) / (height * width));
     }
 
-    /** @return the value of a whole window, found by counting its levels */
+    /** Returns the value of a whole window, found by counting its levels. */
     private int value(int row, int column) {
         Arrays.fill(counts, 0);
         for (int a = 0; a < height; a++) {
@@ -187,7 +187,7 @@ final class RankByThresholds implements Codes.Rows {
         return reached(needed);
     }
 
-    /** @return the largest level that so many of those counted reach */
+    /** Returns the largest level that so many of those counted reach. */
     private int reached(int many) {
         int value = BYTE;
         for (int reaching = counts[value]; reaching < many; reaching += counts[value]) {

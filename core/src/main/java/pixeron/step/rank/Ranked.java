@@ -35,7 +35,7 @@ final class Ranked implements Reduction<List<Value>> {
                 ? "; for an even count the mean of the two middle values" : "");
     }
 
-    /** @return the place that is taken, from 0; of an even count's middle the lower one */
+    /** Returns the place that is taken, from 0; of an even count's middle the lower one. */
     int at(int count) {
         return switch (kind) {
             case MINIMUM -> 0;
@@ -45,12 +45,12 @@ final class Ranked implements Reduction<List<Value>> {
         };
     }
 
-    /** @return the place that is taken where cells are missing, in a pixel that may be one that keeps its value: then any place will do */
+    /** Returns the place that is taken where cells are missing, in a pixel that may be one that keeps its value: then any place will do. */
     int anyAt(int count) {
         return Math.max(0, Math.min(at(count), count - 1));
     }
 
-    /** @return how many of so many cells are no less than the value at the place */
+    /** Returns how many of so many cells are no less than the value at the place. */
     int needed(int count) {
         return count - anyAt(count);
     }
@@ -59,7 +59,7 @@ final class Ranked implements Reduction<List<Value>> {
         return kind == Rank.Kind.MEDIAN;
     }
 
-    /** @return whether of so many the next place counts as well, and the mean of both is taken */
+    /** Returns whether of so many the next place counts as well, and the mean of both is taken. */
     boolean isBetween(int count) {
         return kind == Rank.Kind.MEDIAN && count % 2 == 0;
     }

@@ -4,7 +4,7 @@ import pixeron.step.neighborhood.Codes;
 import pixeron.step.neighborhood.Plane;
 
 /**
- * Places in sorted windows without sorting: how often each level stands in the window is counted, one column joins and one
+ * Places in sorted windows without sorting: how often each level is in the window is counted, one column joins and one
  * leaves from pixel to pixel, and the place is found by counting up, first in groups of levels, then within one.
  *
  * <p>Cost for each pixel: 2·height counts, and at most 2·√(M + 1) additions.
@@ -74,7 +74,7 @@ final class SortedRows implements Codes.Rows {
         count += one * seen;
     }
 
-    /** @return the level at a place from 0 */
+    /** Returns the level at a place from 0. */
     private int level(int at) {
         int left = at;
         int group = 0;

@@ -29,7 +29,7 @@ final class TileLanes {
     /** So many cells of a window fit in a lane, with what they are compared with. */
     private static final int NARROW = 128;
     private static final int COUNT_EVERY = 16;
-    /** One place of so many is worked out alone sooner than by one threshold more for all. */
+    /** One place of so many is calculated alone sooner than by one threshold more for all. */
     private static final int FEW = 700;
 
     private static final VarHandle EIGHT = MethodHandles.byteArrayViewVarHandle(long[].class, ByteOrder.LITTLE_ENDIAN);
@@ -39,7 +39,7 @@ final class TileLanes {
     private static final long EVEN = 0x00FF00FF00FF00FFL;
     private static final long WIDE_ONES = 0x0001000100010001L;
 
-    /** A tile: its first row and column, and what its thresholds are counted from, 0 … 128. */
+    /** A tile: its first row and column, and what its thresholds are counted from, 0–128. */
     record Tile(int row, int column, int base) {
     }
 
@@ -66,12 +66,12 @@ final class TileLanes {
     private final long[] block = new long[ABREAST];
     private final Tile[] tiles = new Tile[LANES];
 
-    /** @return whether counts of windows fit: those of a column in 8 bits, those of all cells in 16 */
+    /** Returns whether counts of windows fit: those of a column in 8 bits, those of all cells in 16. */
     static boolean isPossible(int height, int width) {
         return height <= 0xFF && height * width <= Short.MAX_VALUE;
     }
 
-    /** @return whether 8 bits hold counts of all cells as well, which takes half as long */
+    /** Returns whether 8 bits hold counts of all cells as well, which takes half as long. */
     static boolean isNarrow(int cells, int needed) {
         return needed <= NARROW && cells - needed < NARROW;
     }
@@ -94,7 +94,7 @@ final class TileLanes {
     }
 
     /**
-     * @param rows levels, with what stands around the tiles, and {@link #SPARE} more
+     * @param rows levels, with what is around the tiles, and {@link #SPARE} more
      * @param some the tiles, at most 64; one lane each
      */
     void take(byte[][] rows, Tile... some) {
@@ -185,7 +185,7 @@ final class TileLanes {
         }
     }
 
-    /** @return in how many places, of every sixteenth row, enough cells reach the threshold */
+    /** Returns in how many places, of every sixteenth row, enough cells reach the threshold. */
     private int count(int threshold) {
         long lack = (MOST + 1 - threshold) * ONES;
         Arrays.fill(down, 0);
@@ -306,7 +306,7 @@ final class TileLanes {
         }
     }
 
-    /** @return the highest bit of each byte that is 0 */
+    /** Returns the highest bit of each byte that is 0. */
     private static long zeros(long bytes) {
         return ~((bytes & LOW_SEVEN) + LOW_SEVEN | bytes) & HIGH;
     }

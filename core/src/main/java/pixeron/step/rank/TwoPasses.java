@@ -23,7 +23,7 @@ import pixeron.working.Run;
 
 /**
  * Opening and closing, bound to an image: two passes of morphology, both over the whole image; the area counts for what is
- * written. The image between them is worked out when it is first needed.
+ * written. The image between them is calculated when it is first needed.
  */
 final class TwoPasses extends StepOperation {
 
@@ -43,7 +43,7 @@ final class TwoPasses extends StepOperation {
     }
 
     private TwoPasses(Step step, Image before, boolean erodesFirst, Pass pass, WindowOperation first) {
-        // What would not fit is refused now, not when the image between is worked out.
+        // What would not fit is refused now, not when the image between is calculated.
         super(step, before, first.window().frameOf(blank(first.frame())));
         this.erodesFirst = erodesFirst;
         this.pass = pass;

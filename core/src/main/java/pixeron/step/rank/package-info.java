@@ -1,2 +1,2 @@
-/** Places in the sorted window, and morphology: the least and the largest value under a shape. */
+/** Places in the sorted window, and morphology: the smallest and the largest value under a shape. */
 package pixeron.step.rank;

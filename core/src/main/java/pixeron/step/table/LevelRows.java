@@ -14,7 +14,7 @@ import pixeron.step.Finish;
 import pixeron.working.Table;
 import pixeron.working.TableKind;
 
-/** The tables with a row for every level 0 … M. */
+/** The tables with a row for every level 0–M. */
 public final class LevelRows {
 
     private static final Map<String, String> WORDS = Map.of("k", "level k", "n", "count n", "p", "relative p", "running",
@@ -49,7 +49,7 @@ public final class LevelRows {
         return TableRule.of("n / N", Map.of("N", Rational.of(total(histogram))), "n");
     }
 
-    /** @return k, n(k), p(k) */
+    /** Returns k, n(k), p(k). */
     public static Table histogram(Histogram histogram) {
         List<List<Value>> rows = new ArrayList<>();
         for (int level = 0; level <= histogram.maximumLevel(); level++) {
@@ -59,7 +59,7 @@ public final class LevelRows {
                 .withSums("n", "p");
     }
 
-    /** @return k, n(k), p(k), C(k): the counts of an image on which nothing is worked out */
+    /** Returns k, n(k), p(k), C(k): the counts of an image on which nothing is calculated. */
     public static Table counts(Histogram histogram) {
         List<List<Value>> rows = new ArrayList<>();
         for (int level = 0; level <= histogram.maximumLevel(); level++) {
@@ -72,10 +72,11 @@ public final class LevelRows {
     }
 
     /**
+     * Returns k, n(k), p(k), C(k), P(k), exact value, new level; without the rows of levels that have no value.
+     *
      * @param exact the value of a level before rounding
      * @param finish rounding and overflow
-     * @param mapping the exact value as a rule over the running count, where it is one
-     * @return k, n(k), p(k), C(k), P(k), exact value, new level; without the rows of levels that have no value
+     * @param mapping the exact value as a rule over the cumulative count, where it is one
      */
     public static Table levels(Histogram histogram, IntFunction<Value> exact, Finish finish, Optional<Table.Rule> mapping) {
         List<List<Value>> rows = new ArrayList<>();
@@ -100,7 +101,7 @@ public final class LevelRows {
                 .withSums("n", "p");
     }
 
-    /** @return a table as it stands in written results: that of levels without its shares, which n says already */
+    /** Returns a table as it is in written results: that of levels without its shares, which n says already. */
     public static Table written(Table table) {
         return table.kind().equals(LEVELS) ? table.without("share") : table;
     }

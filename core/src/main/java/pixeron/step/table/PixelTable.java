@@ -22,7 +22,7 @@ import pixeron.working.TableKind;
 import pixeron.working.Working;
 
 /**
- * The numbers on the way to one pixel as a table of one row, so that a person can write them by hand: the sum, the quotient,
+ * The numbers on the way to one pixel as a table of one row, so that a user can write them by hand: the sum, the quotient,
  * the exact value, the rounded one.
  */
 public final class PixelTable {
@@ -35,12 +35,12 @@ public final class PixelTable {
     private PixelTable() {
     }
 
-    /** @return the name of the table of a pixel */
+    /** Returns the name of the table of a pixel. */
     public static String name(Pixel pixel) {
         return "pixel " + pixel.row() + "," + pixel.column();
     }
 
-    /** @return the pixel whose table has this name; empty when it is another table */
+    /** Returns the pixel whose table has this name; empty when it is another table. */
     public static Optional<Pixel> pixel(String name) {
         Matcher matcher = NAME.matcher(name);
         return matcher.matches() ? Optional.of(new Pixel(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))))
@@ -48,8 +48,9 @@ public final class PixelTable {
     }
 
     /**
+     * Returns that table; empty where the step has none of this name.
+     *
      * @param name of one of the step's tables or of a pixel's
-     * @return that table; empty where the step has none of this name
      */
     public static Optional<Table> named(Operation operation, String name) {
         Optional<Pixel> pixel = pixel(name);
@@ -57,13 +58,13 @@ public final class PixelTable {
                 : operation.tables().stream().filter(table -> table.name().equals(name)).findFirst();
     }
 
-    /** @return what a table of this step is and is called; also that of a pixel */
+    /** Returns what a table of this step is and is called; also that of a pixel. */
     public static TableKind kind(StepType type, String name) {
         return type.tables().stream().filter(kind -> kind.name().equals(name)).findFirst().orElseGet(() ->
                 TableKind.of(name, pixel(name).isPresent() ? "Working of " + name : name));
     }
 
-    /** @return the numbers on the way to a pixel; the last but one is worked out from the one before it where that is known */
+    /** Returns the numbers on the way to a pixel; the last but one is calculated from the one before it where that is known. */
     public static Table of(Operation operation, Pixel pixel) {
         Step step = operation.step();
         Working working = operation.explain(pixel);
@@ -87,7 +88,7 @@ public final class PixelTable {
                 .withRules(rules).unkeyed();
     }
 
-    /** What a sum is divided by is the same for the right sum and for the person's. */
+    /** What a sum is divided by is the same for the right sum and for the user's. */
     private static void quotient(Map<String, Value> numbers, String sum, String quotient, Map<String, Table.Rule> rules) {
         Value whole = numbers.get(sum);
         Value part = numbers.get(quotient);

@@ -46,7 +46,7 @@ public final class TableRule implements Table.Rule {
         return new TableRule(Parser.parse(formula, names), constants, Set.of(inputs));
     }
 
-    /** @return rounding and overflow of the column with this name */
+    /** Returns rounding and overflow of the column with this name. */
     static Table.Rule finished(Finish finish, String input) {
         return new Table.Rule() {
             @Override

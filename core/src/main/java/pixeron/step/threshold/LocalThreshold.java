@@ -84,7 +84,7 @@ public final class LocalThreshold extends WindowStep {
                 .map(sums -> new LocalCodes(sums, before, window, offset, levels == ABOVE, (sample, mean) -> rule.value(sample, mean)))));
     }
 
-    /** @return the weights of r − mean */
+    /** Returns the weights of r − mean. */
     private static Weights lessMean(int size) {
         int cells = size * size;
         int[][] weights = new int[size][size];

@@ -11,7 +11,7 @@ final class TwoLevels {
     private TwoLevels() {
     }
 
-    /** @return the slip of writing high for low and low for high */
+    /** Returns the slip of writing high for low and low for high. */
     static Slip swapped(NumberParameter low, NumberParameter high) {
         return Slip.of("black-white-swapped", "high and low are swapped", step -> swapped(step, low, high));
     }

@@ -108,7 +108,7 @@ public final class TwoMeans extends PointStep {
         return start.isAuto() ? Origin.mean("t", area, before.frame()) : Origin.once("t", Code.of(start.resolve(before.maximumLevel())));
     }
 
-    /** @return counts and means of the samples up to t and above it */
+    /** Returns counts and means of the samples up to t and above it. */
     private Value[] round(Image part, Value t) {
         long[] counts = new long[2];
         Value[] sums = {Rational.ZERO, Rational.ZERO};

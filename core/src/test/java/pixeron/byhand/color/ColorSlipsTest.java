@@ -38,7 +38,7 @@ class ColorSlipsTest {
     }
 
     private interface Packed {
-        /** @return what is written for a pixel with these channels, as 0xRRGGBB */
+        /** Returns what is written for a pixel with these channels, as 0xRRGGBB. */
         long of(int red, int green, int blue);
     }
 
@@ -101,7 +101,7 @@ class ColorSlipsTest {
         assertThat(shift.slips().get(0).text()).contains("green has the correct mask, but is shifted as red");
     }
 
-    /** Only what stands before is mistaken; t stays that of its own channel. */
+    /** Only what is before is mistaken; t stays that of its own channel. */
     @Test
     void withAnotherImageTheOtherOneIsTheSame() {
         Findings mask = found("combine with=step:0 by=mean", (r, g, b) -> packed(r, (g + b + 1) / 2, b));

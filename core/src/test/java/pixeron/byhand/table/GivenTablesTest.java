@@ -16,12 +16,12 @@ import pixeron.step.Operation;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.table.PixelTable;
 
-/** What pixels get when somebody goes on from their own tables: worked out here by hand for a row of eight pixels. */
+/** What pixels get when a user goes on from their own tables: calculated here by hand for a row of eight pixels. */
 class GivenTablesTest {
 
     private static final Image ROW = Image.of(7, new int[][] {{0, 1, 1, 2, 3, 5, 5, 7}});
 
-    /** @return the row of values that follows from a table, with – where the table says nothing */
+    /** Returns the row of values that follows from a table, with – where the table says nothing. */
     private static String row(String line, String table, Map<Place, String> cells) {
         Operation operation = StepLine.parse(line).bind(ROW);
         Function<Pixel, Optional<Value>> given = GivenTables.of(operation, Map.of(table, HandTable.EMPTY.with(cells))).get(table);
@@ -53,7 +53,7 @@ class GivenTablesTest {
         assertThat(row("threshold-percentile percent=50", "constants", Map.of(only("t"), "4"))).isEqualTo("0 0 0 0 0 7 7 7");
     }
 
-    /** Whose largest variance stands at t = 1 goes on with r > 1. */
+    /** Whose largest variance is at t = 1 goes on with r > 1. */
     @Test
     void theVarianceTableGivesTheLimit() {
         assertThat(row("threshold-otsu", "otsu", Map.of(new Place("1", "between"), "99"))).isEqualTo("0 0 0 7 7 7 7 7");

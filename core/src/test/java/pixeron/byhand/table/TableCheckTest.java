@@ -29,7 +29,7 @@ import pixeron.step.catalog.StepLine;
 import pixeron.working.Line;
 import pixeron.working.Table;
 
-/** Levels 0 to 3, four of each of 0 and 1, two of 2, six of 3: running counts 4, 8, 10, 16. */
+/** Levels 0 to 3, four of each of 0 and 1, two of 2, six of 3: cumulative counts 4, 8, 10, 16. */
 class TableCheckTest {
 
     private static final Image SORT = Image.of(3, new int[][] {{0, 0, 0, 0, 1, 1, 1, 1}, {2, 2, 3, 3, 3, 3, 3, 3}});
@@ -47,7 +47,7 @@ class TableCheckTest {
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "k,running|0,4|1,8|2,10|3,16; agrees agrees agrees agrees",
-        // 4 + 4 is 9 by hand; the rows below add right to what stands above them
+        // 4 + 4 is 9 by hand; the rows below add right to what is above them
         "k,running|0,4|1,9|2,11|3,17; agrees differs follows follows",
         // two slips: 9 for 8, then 9 + 2 = 12 for 11
         "k,running|0,4|1,9|2,12|3,18; agrees differs differs follows",
@@ -55,7 +55,7 @@ class TableCheckTest {
         "k,running|0,4|1,9|2,10|3,16; agrees differs agrees agrees",
         // a count is off, and everything after it is right for that count
         "k,n,p,running,s|1,5,5/16,9,2|2,2,0.13,11,2; differs follows follows agrees agrees agrees follows agrees",
-        // the new level follows from a running count that nobody wrote: 3 · 13 ÷ 16 = 2.4 from n(2) = 5
+        // the new level follows from a cumulative count that nobody wrote: 3 · 13 ÷ 16 = 2.4 from n(2) = 5
         "k,n,s|2,5,2|3,6,3; differs agrees agrees agrees",
         "k,n|2,x; not-understood",
         // sums below: 4 + 5 + 2 + 6

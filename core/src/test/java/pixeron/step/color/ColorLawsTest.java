@@ -63,7 +63,7 @@ class ColorLawsTest {
         }
     }
 
-    /** @return the step itself where its size may change, so that it takes no channels */
+    /** Returns the step itself where its size may change, so that it takes no channels. */
     private static Step onChannels(Step step, List<String> wanted) {
         try {
             return step.has(Common.CHANNELS) ? step.with(StepType.CHANNELS, wanted) : step;

@@ -32,7 +32,7 @@ import pixeron.step.catalog.StepLine;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 
-/** Steps on color images, worked out by hand on two rows of three inks. */
+/** Steps on color images, calculated by hand on two rows of three inks. */
 class ColorStepsTest {
 
     private static final Image RED = Image.of(255, new int[][] {{71, 250, 1}, {100, 255, 0}});

@@ -23,7 +23,7 @@ import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 import pixeron.step.color.Binding;
 
-/** Pixels that are set, worked out by hand. */
+/** Pixels that are set, calculated by hand. */
 class DrawnStepsTest {
 
     private static final Image GROUND = Image.of(9, new int[][] {{1, 1, 1, 1}, {1, 1, 1, 1}, {1, 1, 1, 1}, {1, 1, 1, 1}});

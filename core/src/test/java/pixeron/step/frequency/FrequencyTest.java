@@ -45,7 +45,7 @@ import pixeron.step.color.Binding;
 import pixeron.working.LoopWriter;
 import pixeron.working.Table;
 
-/** Images as sums of waves: numbers worked out on paper, and what must hold of any image. */
+/** Images as sums of waves: numbers calculated on paper, and what must hold of any image. */
 class FrequencyTest {
 
     private static final Image ROW = Image.of(7, new int[][] {{1, 2, 3, 4}});
@@ -112,7 +112,7 @@ class FrequencyTest {
         assertThat(Rows.of(spectrum("fourier", Image.ofLevels(2, 2, 7, n -> 0)).picture())).isEqualTo("0 0 | 0 0");
     }
 
-    /** Zero at 11: 1, −5, −3 alone are ¼ of their sums with signs; without −3 and its mate (itself) the columns have equal means. */
+    /** Zero at 11: 1, −5, −3 alone are ¼ of their sums with signs; without −3 and its conjugate (itself) the columns have equal means. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"notch u=0 v=0; 1 -5 | -3 0", "notch u=0 v=1; 1 -5 | 0 11", "notch u=3 v=-2; 1 0 | -3 11", "notch u=0 v=0 radius=1; 1 0 | 0 0",
         "notch u=0 v=0 radius=2; 0 0 | 0 0", "frequency-filter keep=low radius=1; 0 -5 | -3 11", "frequency-filter keep=high radius=1; 1 0 | 0 0", "frequency-filter keep=band radius=1 to=1; 0 -5 | -3 0",
@@ -154,7 +154,7 @@ class FrequencyTest {
         assertThat(chain(odd, "fourier", "fourier-inverse rounding=none")).isEqualTo(odd);
     }
 
-    /** The fast way gives what the definition says; Parseval; a coefficient is the conjugate of its mate. */
+    /** The fast way gives what the definition says; Parseval; a coefficient is the conjugate of its conjugate. */
     @Property(tries = 100)
     void coefficientsAreSums(@ForAll long seed) {
         Random random = new Random(seed);
@@ -248,7 +248,7 @@ class FrequencyTest {
         assertThat(bound("fourier", Image.ofLevels(3, 3, 7, n -> 5)).face("log").orElseThrow().tables().get(0).rows()).isEmpty();
     }
 
-    /** Every face is worked out to what it shows, its loop ends there, and what is right is not called a slip. */
+    /** Every face is calculated to what it shows, its loop ends there, and what is right is not called a slip. */
     @Property(tries = 60)
     void whatHoldsForEveryFace(@ForAll long seed) {
         Random random = new Random(seed);
@@ -285,7 +285,7 @@ class FrequencyTest {
 
     private static final Image NOISY = Image.of(255, new int[][] {{106, 152, 249, 131}, {253, 147, 202, 107}, {119, 166, 224, 148}, {248, 26, 81, 218}, {60, 129, 179, 90}});
 
-    /** What somebody writes is summed up here by a loop of its own. */
+    /** What a user writes is summed up here by a loop of its own. */
     private static double[] sum(Frequency at, boolean isCentered, double sign, double perTurn, boolean isReduced) {
         double u = isCentered ? at.u() : Math.floorMod(at.u() + NOISY.rows() / 2, NOISY.rows());
         double v = isCentered ? at.v() : Math.floorMod(at.v() + NOISY.columns() / 2, NOISY.columns());
@@ -325,7 +325,7 @@ class FrequencyTest {
         Operation notch = face("notch u=1 v=1", spectrum, "real");
         Pixel mate = Spectrum.place(NOISY.frame(), -1, -1);
         assertThat(slips(notch, pixel -> text(pixel.equals(mate) ? spectrum.real(pixel) : notch.value(pixel).asDouble()))).containsExactly("pair-forgotten");
-        // One other cell that differs is no forgotten mate.
+        // One other cell that differs is no forgotten conjugate.
         assertThat(slips(notch, pixel -> text(pixel.equals(new Pixel(2, 2)) ? -3 : notch.value(pixel).asDouble()))).isEmpty();
         Operation wide = face("notch u=1 v=1 radius=1", spectrum, "imaginary");
         Operation strict = face("notch u=1 v=1 radius=1/2", spectrum, "imaginary");

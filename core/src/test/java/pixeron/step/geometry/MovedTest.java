@@ -96,7 +96,7 @@ class MovedTest {
         assertThat(SlipFinder.find(Check.of(sheet, operation), operation).slips()).first().extracting("id").isEqualTo(id);
     }
 
-    /** A quarter to the right: what stands in the first column comes into the first row, from below. */
+    /** A quarter to the right: what is in the first column comes into the first row, from below. */
     @Test
     void turnedForTransposed() {
         Operation operation = StepLine.parse("transpose").bind(SORT);
@@ -193,7 +193,7 @@ class MovedTest {
                 .hasMessageContaining(message.replaceAll("; (the|give) .*", ""));
     }
 
-    /** A person's own value of the step before is looked for where the crop takes it from. */
+    /** A user's own value of the step before is looked for where the crop takes it from. */
     @Test
     void valuesFollowThroughAResultOfAnotherSize() {
         Operation crop = StepLine.parse("crop row=1 column=1 height=1 width=3").bind(SORT);

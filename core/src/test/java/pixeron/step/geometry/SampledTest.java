@@ -33,7 +33,7 @@ import pixeron.walk.ScanOrder;
 import pixeron.walk.Visits;
 import pixeron.working.Line;
 
-/** Resizing and turning, against numbers worked out apart from the program. */
+/** Resizing and turning, against numbers calculated apart from the program. */
 class SampledTest {
 
     private static final Image SORT = Image.of(7, new int[][] {{0, 1, 2, 3}, {4, 5, 6, 7}, {7, 6, 5, 4}});
@@ -215,7 +215,7 @@ class SampledTest {
         assertThat(found(resize, Image.of(255, wrong))).isEqualTo("other-grid");
     }
 
-    /** Values written with rounded places, weights, cosines and parts, worked out apart from the program. */
+    /** Values written with rounded places, weights, cosines and parts, calculated apart from the program. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "resize height=7 width=6 by=linear; 0 18 43 65 90 108 | 14 32 58 79 104 122 | 86 104 130 151 176 194 | 144 162 187 209 234 252 | 187 191 196 200 205 209 | 241 227 207 189 169 155 | 252 234 209 187 162 144; y and x are rounded to 1 decimal",

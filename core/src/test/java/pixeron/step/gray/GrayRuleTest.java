@@ -29,7 +29,7 @@ class GrayRuleTest {
                         .map(a -> Image.of(255, new int[][] {{a}})));
     }
 
-    /** Worked out with paper and pencil for R = 10, G = 20, B = 31. */
+    /** Calculated with paper and pencil for R = 10, G = 20, B = 31. */
     @ParameterizedTest
     @CsvSource({"mean,20", "luma-601,18", "luma-709,19", "lightness,21", "maximum,31", "red,10", "green,20", "blue,31",
         "weights 0.5 0.5 0,15", "weights 1 1 1,61", "weights -1 0 0,0", "weights 1/3 1/3 1/3,20", "weights 9 9 9,255"})

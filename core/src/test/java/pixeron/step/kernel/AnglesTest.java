@@ -16,7 +16,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 
-/** Directions that are kept are what they are when they are worked out, to the last bit. */
+/** Directions that are kept are what they are when they are calculated, to the last bit. */
 class AnglesTest {
 
     /** Drawn on paper: east, south-east and so on round, down being positive. */

@@ -38,7 +38,7 @@ import pixeron.step.catalog.StepLine;
 import pixeron.working.Line;
 import pixeron.working.Table;
 
-/** Sums of few patterns, against numbers worked out apart from the program and against what must hold for any image. */
+/** Sums of few patterns, against numbers calculated apart from the program and against what must hold for any image. */
 class LowRankTest {
 
     private static final Image SORT = Image.of(7, new int[][] {{0, 1, 2, 3}, {4, 5, 6, 7}, {7, 6, 5, 4}});
@@ -115,7 +115,7 @@ class LowRankTest {
         assertThat(sum).isCloseTo(squares, offset(1e-9 * Math.max(1, squares)));
     }
 
-    /** Worked out apart: 15.844 and 15.849 …, then 3.848; what is left after two values is nothing. */
+    /** Calculated apart: 15.844 and 15.849 …, then 3.848; what is left after two values is nothing. */
     @Test
     void theRoundsLeadToTheFirstValues() {
         Table power = bound("low-rank keep=1", SORT).tables().get(1);
@@ -136,7 +136,7 @@ class LowRankTest {
         assertThatThrownBy(() -> HandTable.of(CellTable.parse("value,round,sigma\n3,1,2\n"), power)).hasMessageContaining("no row with this value and round");
     }
 
-    /** For a vector v of the table AᵀA·v = σ²·v, worked out with the samples alone. */
+    /** For a vector v of the table AᵀA·v = σ²·v, calculated with the samples alone. */
     @Example
     void valuesAreRootsOfWhatTheMatrixStretches() {
         SingularValues values = SingularValues.of(NOISY);
@@ -200,7 +200,7 @@ class LowRankTest {
         return Arrays.stream(made).mapToObj(entry -> Decimals.approximate(Approximate.from(entry))).collect(Collectors.joining(", ", "(", ")"));
     }
 
-    /** Nobody who gives up waits on; what was given up can be asked for again. */
+    /** Nobody who gives up waits on; what was abandoned can be asked for again. */
     @Test
     void aLongDecompositionIsGivenUp() {
         Image large = Image.ofLevels(200, 200, 255, n -> n * 31 % 256);

@@ -13,7 +13,7 @@ import pixeron.number.Rounding;
 import pixeron.number.Value;
 import pixeron.step.Finish;
 
-/** Levels by a product and a shift, with numbers worked out on paper. */
+/** Levels by a product and a shift, with numbers calculated on paper. */
 class LevelScaleTest {
 
     private static Codes codes(int least, int most, long numerator, long constant, long denominator) {

@@ -24,7 +24,7 @@ import pixeron.step.Operation;
 import pixeron.step.Progress;
 import pixeron.step.catalog.StepLine;
 
-/** What is done for many columns at once, in four runs of columns or two columns in a number, against what it stands for. */
+/** What is done for many columns at once, in four runs of columns or two columns in a number, against what it represents. */
 class QuartersTest {
 
     /** Values on a line, and nothing else. */
@@ -160,7 +160,7 @@ class QuartersTest {
         assertThat(raster.image()).isEqualTo(image);
     }
 
-    /** Each cell of each window stands where it stands in a plane of whole rows. */
+    /** Each cell of each window is where it is in a plane of whole rows. */
     @ParameterizedTest
     @EnumSource(Border.class)
     void cellsInRunsAreThoseOfThePlane(Border border) {

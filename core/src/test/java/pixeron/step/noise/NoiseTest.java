@@ -33,7 +33,7 @@ import pixeron.step.catalog.StepLine;
 import pixeron.step.color.Binding;
 import pixeron.working.Line;
 
-/** Disturbances, against numbers worked out apart from the program. */
+/** Disturbances, against numbers calculated apart from the program. */
 class NoiseTest {
 
     private static final Image GRAY = Image.ofLevels(3, 4, 255, n -> 100);

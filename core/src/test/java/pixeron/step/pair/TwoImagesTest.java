@@ -91,7 +91,7 @@ class TwoImagesTest {
         assertThat(Rows.of(chain.last(Progress.NONE).image())).isEqualTo(expected);
     }
 
-    /** The target's running shares are 0, 1/2, 1/2 and 1: 1/8 and 2/8 (as far from both) go to 0, 7/8 to 3. */
+    /** The target's cumulative shares are 0, 1/2, 1/2 and 1: 1/8 and 2/8 (as far from both) go to 0, 7/8 to 3. */
     @Test
     void countsOfAnotherImageAreATarget() {
         Image target = Image.of(3, new int[][] {{1, 3}});
@@ -144,7 +144,7 @@ class TwoImagesTest {
         }
     }
 
-    /** More pixels than pairs of levels: the pairs are worked out beforehand. */
+    /** More pixels than pairs of levels: the pairs are calculated beforehand. */
     @Property(tries = 30)
     void pairsOfLevelsGiveWhatPixelsGive(@ForAll long seed) {
         Random random = new Random(seed);
@@ -222,7 +222,7 @@ class TwoImagesTest {
                 .collect(Collectors.joining(" "));
     }
 
-    /** Each by hand as somebody writes it who makes just this slip. */
+    /** Each by hand as a user writes it who makes just this slip. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "order-swapped; combine with=pull by=difference; 7 0 0 0 | 0 0 1 0",

@@ -8,7 +8,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.lifecycle.AfterContainer;
 
-/** Steps worked out once more by plain loops over fractions that share no line with the program. */
+/** Steps calculated once more by plain loops over fractions that share no line with the program. */
 class AgainstPlainLoopsTest {
 
     private static final AtomicInteger WINDOWS = new AtomicInteger();

@@ -60,20 +60,20 @@ final class Numbers {
         return fitted(rounded(value, rounding), overflow, maximum);
     }
 
-    /** @return whether a value of the program is just this fraction */
+    /** Returns whether a value of the program is just this fraction. */
     static boolean same(Value value, BigFraction expected) {
         BigInteger sign = BigInteger.valueOf(expected.getDenominator().signum());
         return value instanceof Rational rational && rational.numerator().equals(expected.getNumerator().multiply(sign))
                 && rational.denominator().equals(expected.getDenominator().abs());
     }
 
-    /** @return whether numerators over one common denominator fit in signed whole numbers of 64 bits */
+    /** Returns whether numerators over one common denominator fit in signed whole numbers of 64 bits. */
     static boolean haveCommonDenominator(List<BigFraction> values) {
         BigInteger common = values.stream().map(value -> value.getDenominator().abs()).reduce(BigInteger.ONE, (a, b) -> a.divide(a.gcd(b)).multiply(b));
         return common.bitLength() < Long.SIZE && values.stream().allMatch(value -> value.multiply(common).getNumerator().bitLength() < Long.SIZE);
     }
 
-    /** @return whether a double is as near as doubles in calculations are */
+    /** Returns whether a double is as near as doubles in calculations are. */
     static boolean near(Value value, BigFraction expected, int maximum) {
         double right = expected.doubleValue();
         return Math.abs(value.asDouble() - right) <= 1e-12 * Math.max(maximum, Math.abs(right));

@@ -51,7 +51,7 @@ final class PlainWindow {
         };
     }
 
-    /** @return what is there; null for nothing */
+    /** Returns what is there; null for nothing. */
     BigFraction at(int row, int column) {
         if (isInside(row, column)) {
             return Numbers.whole(levels[row][column]);
@@ -64,12 +64,12 @@ final class PlainWindow {
         return border.equals("zero") ? Numbers.ZERO : border.equals("constant") ? outside : null;
     }
 
-    /** @return whether all cells of a window stand on the image */
+    /** Returns whether all cells of a window are on the image. */
     boolean fits(int row, int column, int height, int width, int down, int right) {
         return isInside(row - down, column - right) && isInside(row - down + height - 1, column - right + width - 1);
     }
 
-    /** @return what stands in a square window around a pixel, sorted */
+    /** Returns what is in a square window around a pixel, sorted. */
     List<BigFraction> sorted(int row, int column, int size) {
         int back = (size - 1) / 2;
         List<BigFraction> all = new ArrayList<>();
@@ -85,7 +85,7 @@ final class PlainWindow {
         return all;
     }
 
-    /** @return Σ w·r over what is there, weights laid with this anchor, and beside it the Σ w of the same cells */
+    /** Returns Σ w·r over what is there, weights laid with this anchor, and beside it the Σ w of the same cells. */
     BigFraction[] sum(BigFraction[][] weights, int row, int column, int down, int right) {
         BigFraction sum = Numbers.ZERO;
         BigFraction used = Numbers.ZERO;

@@ -257,7 +257,7 @@ final class PointCase {
         return new Plain("depth maximum=" + to, r -> n((long) r * to).divide(maximum));
     }
 
-    /** @return how many pixels were compared */
+    /** Returns how many pixels were compared. */
     int compare() {
         Plain plain = plain();
         String rounding = List.of("nearest", "nearest-even", "truncate", "floor", "ceiling", "none").get(random.nextInt(6));

@@ -213,7 +213,7 @@ final class WindowCase {
         };
     }
 
-    /** @return how many pixels were compared */
+    /** Returns how many pixels were compared. */
     int compare() {
         Plain plain = plain();
         String rounding = List.of("nearest", "nearest-even", "truncate", "floor", "ceiling", "none").get(random.nextInt(6));

@@ -26,7 +26,7 @@ class EveryLevelTest {
         check(line, StepLine.parse(line).bind(EVERY_LEVEL));
     }
 
-    /** All pairs of 8 bits, which are worked out once each. */
+    /** All pairs of 8 bits, which are calculated once each. */
     @ParameterizedTest
     @ValueSource(strings = {"combine with=pull by=sum", "combine with=pull by=difference overflow=wrap", "combine with=pull by=absolute-difference", "combine with=pull by=product rounding=floor",
         "combine with=pull by=mean rounding=nearest-even", "combine with=pull by=blend share=1/3", "combine with=pull by=maximum", "combine with=pull by=xor",

@@ -27,7 +27,7 @@ class RankByThresholdsTest {
         return Image.ofLevels(ROWS, COLUMNS, 255, n -> Math.max(0, Math.min(255, level.applyAsInt(n / COLUMNS, n % COLUMNS))));
     }
 
-    /** @return the speckled print of a slow ramp, which has few thresholds in each place and others in the next */
+    /** Returns the speckled print of a slow ramp, which has few thresholds in each place and others in the next. */
     private static Image speckled(long seed) {
         Random random = new Random(seed);
         return image((i, j) -> random.nextInt(20) == 0 ? 0 : (i + j) / 9 + random.nextInt(30));

@@ -13,7 +13,7 @@ class TileLanesTest {
 
     private static final int LEVELS = 256;
 
-    /** @return the largest level that so many cells of a window reach */
+    /** Returns the largest level that so many cells of a window reach. */
     private static int reached(byte[][] rows, int row, int column, int height, int width, int needed) {
         int[] counts = new int[LEVELS];
         for (int a = 0; a < height; a++) {

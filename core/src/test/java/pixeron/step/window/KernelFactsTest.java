@@ -20,7 +20,7 @@ import pixeron.step.kernel.Kernel;
 import pixeron.step.kernel.KernelFacts;
 import pixeron.step.kernel.Weights;
 
-/** What is said of weights without an image, and how they are changed. */
+/** The findings about weights without an image, and how they are changed. */
 class KernelFactsTest {
 
     private static KernelFacts facts(String keys) {

@@ -44,7 +44,7 @@ class WindowStepsTest {
         return StepLine.parse(line).bind(before).result(Progress.NONE).value(new Pixel(row, column));
     }
 
-    /** Worked out with paper and pencil on 1 2 3 | 4 5 6 | 7 8 9. */
+    /** Calculated with paper and pencil on 1 2 3 | 4 5 6 | 7 8 9. */
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {
         "sobel part=x; 8; 9", "sobel part=y; 24; 13", "sobel part=sum; 32; 22",

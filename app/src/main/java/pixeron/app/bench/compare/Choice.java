@@ -10,17 +10,18 @@ import pixeron.step.Progress;
 import pixeron.step.Step;
 import pixeron.step.color.Binding;
 
-/** What can stand in a place of the comparison. */
+/** What can be in a place of the comparison. */
 sealed interface Choice {
 
     /**
+     * Returns the result, an image or one with color.
+     *
      * @param project the work
-     * @return the result, an image or one with color
      * @throws pixeron.PixeronException if there is none
      */
     Result result(Project project, Progress progress);
 
-    /** @return its name in the list of what can be chosen */
+    /** Returns its name in the list of what can be chosen. */
     String title(Project project);
 
     /**
@@ -81,7 +82,7 @@ sealed interface Choice {
     }
 
     /**
-     * An answer from outside, such as what a person's own program gave.
+     * An answer from outside, such as what a user's own program gave.
      *
      * @param name its file
      * @param answer what it holds

@@ -63,7 +63,7 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     private ShownComparison shown;
 
     /**
-     * @param openImage lets the person choose a file with an image or a table; gives its name and the image
+     * @param openImage lets the user choose a file with an image or a table; gives its name and the image
      * @param isSeen whether this is shown
      */
     public ComparePane(Bench bench, Theme theme, Consumer<BiConsumer<String, Result>> openImage, Consumer<String> say,

@@ -131,13 +131,13 @@ final class PlaceView extends VBox {
         }
     }
 
-    /** The working below is that of the result in which somebody picks. */
+    /** The working below is that of the result in which a user picks. */
     private void pick(Pixel pixel) {
         ownStep().ifPresent(bench::select);
         bench.pick(pixel);
     }
 
-    /** @return the step of the work whose result stands here, where it is one of the branch that is worked on */
+    /** Returns the step of the work whose result is here, where it is one of the branch that is worked on. */
     private Optional<Integer> ownStep() {
         return shown != null && shown.choice() instanceof Choice.OfStep step && step.image().equals(bench.project().open()) && step.branch().equals(bench.project().branch()) ? Optional.of(step.position())
                 : Optional.empty();
@@ -176,7 +176,7 @@ final class PlaceView extends VBox {
         if (!all.contains(chosen)) {
             all.add(chosen);
         }
-        // Without the step in between the box goes on showing what stood there before the list was made anew.
+        // Without the step in between the box goes on showing what was there before the list was made anew.
         choice.setValue(null);
         choice.getItems().setAll(all);
         choice.setValue(chosen);

@@ -17,7 +17,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.step.lowrank.RankError;
 
-/** What each of the person's ranks costs and gives, and the mean squared error over all ranks as a curve. */
+/** What each of the user's ranks costs and gives, and the mean squared error over all ranks as a curve. */
 final class RankPane extends VBox {
 
     private static final String HEADING = "   k       MSE  numbers       %\n";

@@ -21,7 +21,7 @@ import pixeron.project.Origin;
 /** What can be said of Before and After, side by side, and where the image came from. */
 public final class FactsPane extends ScrollPane {
 
-    /** Room for four samples in memory and what is said of them. */
+    /** Room for four samples in memory and the findings about them. */
     private static final double LEAST_ASIDE = 350;
 
     private final Facts table = new Facts();

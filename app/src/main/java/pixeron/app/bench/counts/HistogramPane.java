@@ -9,7 +9,7 @@ import pixeron.app.bench.parts.MiddlePane;
 import pixeron.app.model.Bench;
 import pixeron.app.theme.Theme;
 
-/** The histogram in one place: its bars with the running counts, and beside them its table, in which it can be counted by hand. */
+/** The histogram in one place: its bars with the cumulative counts, and beside them its table, in which it can be counted by hand. */
 public final class HistogramPane extends HBox implements MiddlePane.Content {
 
     private final CountingPane counting;

@@ -34,7 +34,7 @@ public final class HistogramPlot extends Plot {
      *
      * @param width levels in a bin
      * @param isLogarithmic bars as high as log(1 + count)
-     * @param hasRunning whether a line shows the running counts
+     * @param hasRunning whether a line shows the cumulative counts
      */
     public record Style(int width, boolean isLogarithmic, boolean hasRunning) {
     }
@@ -215,7 +215,7 @@ public final class HistogramPlot extends Plot {
         }
     }
 
-    /** A stair from level to level, so that three of them can be told apart where they cross. */
+    /** A stair from level to level, so that three of them can be distinguished where they cross. */
     private void paintChannel(GraphicsContext graphics, Channel channel, double tallest) {
         int[] counts = channel.counts.bins(style.width());
         double[] x = new double[2 * counts.length];
@@ -234,7 +234,7 @@ public final class HistogramPlot extends Plot {
         graphics.setLineWidth(1);
     }
 
-    /** The running count as a stair from 0 to all pixels; that of After is dashed, so that color is not all. */
+    /** The cumulative count as a stair from 0 to all pixels; that of After is dashed, so that color is not all. */
     private void paintRunning(GraphicsContext graphics, Histogram histogram, Color color, double[] dashes) {
         int[] counts = histogram.bins(style.width());
         double all = 0;

@@ -85,12 +85,12 @@ public final class LevelsPane extends VBox {
         theme.paletteProperty().subscribe(palette -> render());
     }
 
-    /** Begins with the running counts as well. */
+    /** Begins with the cumulative counts as well. */
     void showRunning() {
         running.setSelected(true);
     }
 
-    /** While somebody counts by hand, only what is counted so far is shown. */
+    /** While a user counts by hand, only what is counted so far is shown. */
     void showCounted(Optional<Tally> tally) {
         boolean isOther = !tally.equals(counted);
         counted = tally;

@@ -176,7 +176,7 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
         return step().filter(step -> step.type() instanceof Lookup).isPresent();
     }
 
-    /** @return the key with the points of the curve, where the step has one */
+    /** Returns the key with the points of the curve, where the step has one. */
     private Optional<PairsParameter> pairs() {
         return step().flatMap(step -> step.type().ownParameters().stream().filter(PairsParameter.class::isInstance)
                 .map(PairsParameter.class::cast).findFirst());

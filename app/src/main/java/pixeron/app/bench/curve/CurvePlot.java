@@ -30,7 +30,7 @@ public final class CurvePlot extends Plot {
     /** Fewer levels are drawn as dots, each a level of its own. */
     private static final int FEW_LEVELS = 64;
 
-    /** What a person does with the plot. */
+    /** What a user does with the plot. */
     public interface Listener {
         void drag(Handle handle, Rational level, Rational result);
 
@@ -225,7 +225,7 @@ public final class CurvePlot extends Plot {
         graphics.restore();
     }
 
-    /** Where rounding leaves 0 … M, overflow has a say: the ground is colored, and the pixels are counted. */
+    /** Where rounding leaves 0–M, overflow has a say: the ground is colored, and the pixels are counted. */
     private void paintClipped(GraphicsContext graphics, Mapping mapping, Palette palette) {
         graphics.setFill(palette.differGround());
         double half = plotWidth() / curve.maximum() / 2;

@@ -37,7 +37,7 @@ public final class WeightsGrid extends VBox {
 
     /**
      * @param name what the cells are, for a screen reader
-     * @param changed runs when a person changed a cell or the size
+     * @param changed runs when a user changed a cell or the size
      */
     public WeightsGrid(String name, Runnable changed) {
         this.name = name;
@@ -68,7 +68,7 @@ public final class WeightsGrid extends VBox {
         return button;
     }
 
-    /** @return the cells as a step line has them */
+    /** Returns the cells as a step line has them. */
     public String getText() {
         return fields.stream().map(row -> row.stream().map(field -> field.getText().isBlank() ? EMPTY
                 : field.getText().strip()).collect(Collectors.joining(" "))).collect(Collectors.joining(" | "));

@@ -18,12 +18,12 @@ public final class AskedWord {
         set(part, () -> word);
     }
 
-    /** @param word is asked when the person asks; blank where nothing special is meant */
+    /** @param word is asked when the user asks; blank where nothing special is meant */
     public static void set(Node part, Supplier<String> word) {
         part.getProperties().put(KEY, word);
     }
 
-    /** @return the words of a part and of those around it, the nearest first */
+    /** Returns the words of a part and of those around it, the nearest first. */
     public static List<String> of(Node part) {
         List<String> words = new ArrayList<>();
         for (Node at = part; at != null; at = at.getParent()) {

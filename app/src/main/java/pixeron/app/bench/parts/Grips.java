@@ -13,7 +13,7 @@ public final class Grips {
     private Grips() {
     }
 
-    /** @return all that can be taken hold of, as the step now is; what is calculated may come after it */
+    /** Returns all that can be taken hold of, as the step now is; what is calculated may come after it. */
     public static List<Grip> of(Bench bench) {
         Shown shown = bench.shown();
         if (shown == null || bench.position() < 0 || shown.position() != bench.position() || shown.inputs().isEmpty()

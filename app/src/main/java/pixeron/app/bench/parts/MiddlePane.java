@@ -21,7 +21,7 @@ import pixeron.app.sheet.paint.Viewport;
 /** The place of the sheets: they, or another view of the same step. */
 public final class MiddlePane extends BorderPane {
 
-    /** What can stand in the middle. */
+    /** What can be in the middle. */
     public enum View {
         SHEETS("Sheets", "F3", "Before, After and By hand side by side"),
         TABLE("Table", "F4", "The tables of the step, with your values beside them"),
@@ -39,12 +39,12 @@ public final class MiddlePane extends BorderPane {
             this.words = words;
         }
 
-        /** @return its name */
+        /** Returns its name. */
         public String title() {
             return title;
         }
 
-        /** @return the key that shows it */
+        /** Returns the key that shows it. */
         public String key() {
             return key;
         }
@@ -52,7 +52,7 @@ public final class MiddlePane extends BorderPane {
 
     /** A view that says where the keyboard goes first. */
     public interface Content {
-        /** @return the control that gets the keyboard when the view is shown */
+        /** Returns the control that gets the keyboard when the view is shown. */
         Node first();
 
         /**
@@ -73,13 +73,13 @@ public final class MiddlePane extends BorderPane {
             return false;
         }
 
-        /** @return what its own sheets show of their images; empty when it has none */
+        /** Returns what its own sheets show of their images; empty when it has none. */
         public default Optional<Viewport> viewport() {
             return Optional.empty();
         }
     }
 
-    /** @return what the sheets of the view that is shown have of their images; empty when it has none of its own */
+    /** Returns what the sheets of the view that is shown have of their images; empty when it has none of its own. */
     public Optional<Viewport> viewport() {
         return Withheld.open(made.get(shown.get())) instanceof Content content ? content.viewport() : Optional.empty();
     }
@@ -107,7 +107,7 @@ public final class MiddlePane extends BorderPane {
     private final ObjectProperty<View> shown = new SimpleObjectProperty<>(View.SHEETS);
 
     /**
-     * @param action stands at the right of the choices
+     * @param action is at the right of the choices
      * @param makers make the other views when they are first opened; they get whether they are seen
      */
     public MiddlePane(Node sheets, Node action, Map<View, Function<ObservableValue<Boolean>, Node>> makers) {

@@ -41,17 +41,17 @@ public abstract class Plot extends Region {
         }
     }
 
-    /** @return the width of the drawing */
+    /** Returns the width of the drawing. */
     protected final double across() {
         return canvas.across();
     }
 
-    /** @return the height of the drawing */
+    /** Returns the height of the drawing. */
     protected final double tall() {
         return canvas.tall();
     }
 
-    /** @return the font of small numbers, as large as the theme has it */
+    /** Returns the font of small numbers, as large as the theme has it. */
     protected final Font numbers() {
         return Font.font(Theme.NUMBERS, TEXT * theme.scale());
     }

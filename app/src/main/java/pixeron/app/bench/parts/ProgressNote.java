@@ -10,7 +10,7 @@ import javafx.util.Duration;
 import pixeron.app.model.Background;
 import pixeron.app.theme.Theme;
 
-/** Says that something is under way, how far it is, and lets the person give it up. Short work is not worth a word. */
+/** Says that something is under way, how far it is, and lets the user give it up. Short work is not worth a word. */
 public final class ProgressNote extends HBox {
 
     private static final Duration PATIENCE = Duration.millis(300);

@@ -6,7 +6,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import pixeron.app.model.Bench;
 
-/** A part of the bench that tells results: while an exercise is done alone, a sentence stands in its place. */
+/** A part of the bench that tells results: while an exercise is done alone, a sentence is in its place. */
 public final class Withheld extends StackPane {
 
     /** Why nothing is shown, and what would show it. */
@@ -27,7 +27,7 @@ public final class Withheld extends StackPane {
         bench.looking().hintsProperty().subscribe(taken -> render());
     }
 
-    /** @return the part itself, where a node covers one */
+    /** Returns the part itself, where a node covers one. */
     static Node open(Node node) {
         return node instanceof Withheld covered ? covered.part : node;
     }

@@ -34,7 +34,7 @@ public final class Words {
     private Words() {
     }
 
-    /** @return size and levels of an image: {@code 8 × 8 · levels 0–7} */
+    /** Returns size and levels of an image: {@code 8 × 8 · levels 0–7}. */
     public static String size(Result result) {
         Frame frame = result.frame();
         if (result instanceof Spectrum) {
@@ -50,17 +50,17 @@ public final class Words {
                 + " · mean " + oneDecimal(facts.mean());
     }
 
-    /** @return smallest and largest, for a narrow sheet */
+    /** Returns smallest and largest, for a narrow sheet. */
     public static String shortRange(ImageFacts facts) {
         return "from " + Decimals.approximate(facts.smallest()) + " to " + Decimals.approximate(facts.largest());
     }
 
-    /** @return smallest and largest of red, green and blue */
+    /** Returns smallest and largest of red, green and blue. */
     public static String range(Seen seen) {
         return ranges(seen, name -> name + " ");
     }
 
-    /** @return the same without their names, for a narrow sheet */
+    /** Returns the same without their names, for a narrow sheet. */
     public static String shortRange(Seen seen) {
         return ranges(seen, name -> "");
     }
@@ -78,14 +78,14 @@ public final class Words {
         return String.format(java.util.Locale.ROOT, "%.1f", mean.asDouble()).replace('-', Decimals.MINUS);
     }
 
-    /** @return the step's line without its name, or words for a step without keys */
+    /** Returns the step's line without its name, or words for a step without keys. */
     public static String arguments(Step step) {
         String line = step.line();
         String rest = line.substring(step.type().name().length()).strip();
         return rest.isEmpty() ? step.type().shortFormula(step.arguments()) : rest.replace('-', Decimals.MINUS);
     }
 
-    /** @return the same for a narrow place: what is too long for a line goes on behind its "=", not in the middle of a word */
+    /** Returns the same for a narrow place: what is too long for a line goes on behind its "=", not in the middle of a word. */
     public static String narrow(String arguments) {
         return Arrays.stream(arguments.split(" ")).map(word -> word.length() > LONG_WORD ? broken(word) : word)
                 .collect(Collectors.joining(" "));
@@ -106,18 +106,18 @@ public final class Words {
                         + " not valid");
     }
 
-    /** @return a place as the person counts: {@code row 2, column 5} */
+    /** Returns a place as the user counts: {@code row 2, column 5}. */
     public static String place(Pixel pixel, Display display) {
         return "row " + (pixel.row() + display.first()) + ", column " + (pixel.column() + display.first());
     }
 
-    /** @return what is lit and how much of it was found */
+    /** Returns what is lit and how much of it was found. */
     public static String lit(Shown.Lit lit) {
         return lit.pixels().map(pixels -> "Highlighted: " + lit.search().words() + ", " + pixels.count()
                 + (pixels.count() == 1 ? " pixel" : " pixels")).orElse("▲ " + lit.problem());
     }
 
-    /** @return the value of a pixel, or those of all its channels */
+    /** Returns the value of a pixel, or those of all its channels. */
     public static String values(Result result, Pixel pixel) {
         return result.faces().stream().map(face -> Decimals.cell(face.image().value(pixel))).collect(Collectors.joining(" "));
     }
@@ -126,7 +126,7 @@ public final class Words {
         return described.map(Described::image);
     }
 
-    /** @return the mark of a value by hand: its shape says what its color says, the number how far off it is */
+    /** Returns the mark of a value by hand: its shape says what its color says, the number how far off it is. */
     public static String mark(Verdict verdict, Optional<Value> difference) {
         return switch (verdict) {
             case AGREES -> "✓";

@@ -19,7 +19,7 @@ public final class WorkingLines {
     }
 
     /**
-     * Shows all lines but rows of cells. Lines that only go on stand behind one another while they fit, as on paper.
+     * Shows all lines but rows of cells. Lines that only go on are behind one another while they fit, as on paper.
      *
      * @param grid gets the lines below what it has
      * @param length characters on one line before it goes on below

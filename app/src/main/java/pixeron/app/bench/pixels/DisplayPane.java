@@ -36,7 +36,7 @@ public final class DisplayPane extends ScrollPane {
     private final CheckBox grid = new CheckBox("lines between cells");
     private final Label problem = new Label();
     private final FindPart find;
-    /** True while values are shown that the person did not choose; also while the pane is being made. */
+    /** True while values are shown that the user did not choose; also while the pane is being made. */
     private boolean isShowing = true;
 
     public DisplayPane(Bench bench) {
@@ -169,7 +169,7 @@ public final class DisplayPane extends ScrollPane {
         find.focusPlace();
     }
 
-    /** @return what is not shown as it is */
+    /** Returns what is not shown as it is. */
     public static Optional<String> sign(Display display) {
         return display.sign().map(words -> "◐ shown in " + words);
     }

@@ -96,7 +96,7 @@ final class LinePart extends HBox {
                 Math.min(pixels.size(), 64)))).orElse(""));
     }
 
-    /** @return the image when the line is inside it; a result may be smaller than what it is made of */
+    /** Returns the image when the line is inside it; a result may be smaller than what it is made of. */
     private Optional<Described> whole(Optional<Described> described) {
         return described.filter(d -> pixels.stream().allMatch(d.image()::contains));
     }

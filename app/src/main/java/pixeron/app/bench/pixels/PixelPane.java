@@ -104,7 +104,7 @@ public final class PixelPane extends ScrollPane {
 
     private List<String> numbers(boolean isAfter, String name) {
         Optional<Seen> seen = isAfter ? bench.shown().seenAfter() : bench.shown().seenBefore();
-        // Where one side is gray, its value stands in the first row.
+        // Where one side is gray, its value is in the first row.
         Optional<Image> image = seen.flatMap(found -> found.hasColor() ? found.result().face(name)
                 : name.equals("red") ? found.result().face(Image.VALUE) : Optional.empty());
         return image.flatMap(found -> place(isAfter).filter(found::contains).map(pixel -> found.value(pixel)).map(value -> List.of(Decimals.working(value),
@@ -123,7 +123,7 @@ public final class PixelPane extends ScrollPane {
                 .orElse("")).toArray(String[]::new));
     }
 
-    /** @return the place in one of the columns' images that belongs to the picked pixel */
+    /** Returns the place in one of the columns' images that belongs to the picked pixel. */
     private Optional<Pixel> pixel(Image image, Pixel picked) {
         boolean isAfter = bench.shown().seenAfter().filter(after -> after.faces().stream().anyMatch(face -> face.image() == image)).isPresent();
         return Optional.ofNullable(isAfter ? picked : bench.pickedBeforeProperty().get()).filter(image::contains);

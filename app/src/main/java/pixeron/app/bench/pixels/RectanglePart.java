@@ -37,7 +37,7 @@ import pixeron.step.StepType;
 /** A marked rectangle: where it is, its statistics before and after, and what can be done with it. */
 final class RectanglePart extends HBox {
 
-    /** Width of what stands beside the statistics. */
+    /** Width of what is beside the statistics. */
     private static final double SIDE = 292;
     private static final List<String> NAMES = List.of("row", "column", "height", "width", "to row", "to column");
     private static final int SIZES = 4;
@@ -133,7 +133,7 @@ final class RectanglePart extends HBox {
                 problem -> say.accept(problem.getMessage()));
     }
 
-    /** @return the image when the rectangle is inside it; a result may be smaller than what it is made of */
+    /** Returns the image when the rectangle is inside it; a result may be smaller than what it is made of. */
     private Optional<Image> inside(Optional<Described> described) {
         return described.map(Described::image).filter(image -> image.contains(area.lastPixel()));
     }
@@ -178,7 +178,7 @@ final class RectanglePart extends HBox {
         }
     }
 
-    /** @return what is shown: After, or Before where there is none */
+    /** Returns what is shown: After, or Before where there is none. */
     private Optional<Image> image() {
         return inside(bench.shown().after()).or(() -> inside(bench.shown().before()));
     }

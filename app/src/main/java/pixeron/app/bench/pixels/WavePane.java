@@ -22,7 +22,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Wave;
 
-/** The wave that the picked coefficient and its mate stand for: a picture of it alone, its periods, its angle, where it begins. */
+/** The wave that the picked coefficient and its conjugate represent: a picture of it alone, its periods, its angle, where it begins. */
 public final class WavePane extends VBox {
 
     private static final int SIDE = 112;

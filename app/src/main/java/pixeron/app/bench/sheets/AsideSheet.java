@@ -10,7 +10,7 @@ import pixeron.app.model.Shown;
 import pixeron.step.Operation;
 
 /**
- * A sheet that the step works out on the way, such as the mean of each pixel's window: shown in the place of After while
+ * A sheet that the step calculates on the way, such as the mean of each pixel's window: shown in the place of After while
  * its button is pressed, and calculated only then.
  */
 final class AsideSheet {
@@ -64,7 +64,7 @@ final class AsideSheet {
         }
     }
 
-    /** @return what stands in the place of After now, if it is not After itself */
+    /** Returns what is in the place of After now, if it is not After itself. */
     Optional<Described> sheet() {
         return madeFor == bench.shown() ? sheet : Optional.empty();
     }

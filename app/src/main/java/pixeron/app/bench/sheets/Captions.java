@@ -11,7 +11,7 @@ import pixeron.app.sheet.SheetFrame;
 import pixeron.byhand.Check;
 import pixeron.walk.Mistake;
 
-/** What stands above the sheets, and on those that are empty. */
+/** What is above the sheets, and on those that are empty. */
 final class Captions {
 
     private static final int LONGEST_TITLE = 18;

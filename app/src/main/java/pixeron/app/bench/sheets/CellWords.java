@@ -14,7 +14,7 @@ final class CellWords {
     private CellWords() {
     }
 
-    /** @return such as "row 2, column 3, before 156, after 150, by hand 112, differs by 38 less"; what is covered or hidden is not told */
+    /** Returns such as "row 2, column 3, before 156, after 150, by hand 112, differs by 38 less"; what is covered or hidden is not told. */
     static String of(Bench bench, SheetsPane sheets, Kind kind, Pixel pixel) {
         int first = bench.looking().display().first();
         String place = "row " + (pixel.row() + first) + ", column " + (pixel.column() + first);

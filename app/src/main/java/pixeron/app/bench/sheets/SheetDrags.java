@@ -35,7 +35,7 @@ public final class SheetDrags {
         this.trouble = trouble;
     }
 
-    /** @return what a drag that begins now does; null: it moves the image */
+    /** Returns what a drag that begins now does; null: it moves the image. */
     Drag begin(MouseEvent event) {
         if (bench.walking().drawingPathProperty().get()) {
             return new Path();

@@ -33,14 +33,15 @@ public final class SheetGrips {
         return dragged.getReadOnlyProperty();
     }
 
-    /** @return those on one sheet */
+    /** Returns those on one sheet. */
     List<Grip> on(Grip.On sheet) {
         return Grips.of(bench).stream().filter(grip -> grip.on() == sheet).toList();
     }
 
     /**
+     * Returns what is taken hold of at a place; null for nothing.
+     *
      * @param reach how near to an edge or a tip the pointer must be, in cells
-     * @return what is taken hold of at a place; null for nothing
      */
     Hold at(Grip.On sheet, Grip.Place place, double reach) {
         List<Hold> holds = new ArrayList<>();

@@ -49,9 +49,10 @@ public final class SheetKeys {
     }
 
     /**
+     * Returns the pixel to which a key goes, perhaps beyond the edge; empty for a key that does not pick.
+     *
      * @param at the picked pixel
      * @param frame of the sheet that has the keyboard
-     * @return the pixel to which a key goes, perhaps beyond the edge; empty for a key that does not pick
      */
     public static Optional<Pixel> target(KeyEvent event, Pixel at, Frame frame) {
         return event.isAltDown() ? Optional.empty() : Optional.ofNullable(switch (event.getCode()) {

@@ -22,7 +22,7 @@ import pixeron.app.theme.Theme;
 import pixeron.image.SpectrumFace;
 import pixeron.number.Decimals;
 
-/** What is drawn on the sheets: an image, a picture in color, or one channel of it, as the person looks at it. */
+/** What is drawn on the sheets: an image, a picture in color, or one channel of it, as the user looks at it. */
 final class SheetPainters {
 
     private final Bench bench;
@@ -47,7 +47,7 @@ final class SheetPainters {
      * Shows a side of the step.
      *
      * @param isAfter whether it is After
-     * @param instead what stands in its place, if anything does
+     * @param instead what is in its place, if anything does
      */
     void show(SheetFrame frame, Optional<Seen> seen, boolean isAfter, Optional<Described> instead) {
         boolean isColor = seen.filter(Seen::hasColor).isPresent() && bench.looking().isWhole() && instead.isEmpty();
@@ -90,14 +90,14 @@ final class SheetPainters {
         }
     }
 
-    /** @return what is drawn in the overview of the first side that is there */
+    /** Returns what is drawn in the overview of the first side that is there. */
     Painter overview() {
         return Stream.concat(bench.shown().seenBefore().stream(), bench.shown().seenAfter().stream()).findFirst().<Painter>map(seen ->
                 seen.hasColor() && bench.looking().isWhole() ? new ColorPainter(seen, text(), look(), theme)
                         : new ImagePainter(seen.face(bench.shown().channel()), look(), theme)).orElse(null);
     }
 
-    /** @return what the person wrote; null where nothing can be written */
+    /** Returns what the user wrote; null where nothing can be written. */
     Painter byHand(boolean areMarksShown) {
         Shown shown = bench.shown();
         if (shown.operation().isEmpty()) {
@@ -110,7 +110,7 @@ final class SheetPainters {
         return new HandPainter(shown.sheet(), shown.check(), theme, characters, areMarksShown, shown.following().pixels());
     }
 
-    /** @return the channels that stand side by side, with what they are of; none where they do not */
+    /** Returns the channels that stand side by side, with what they are of; none where they do not. */
     Optional<Apart> apart() {
         Shown shown = bench.shown();
         if (shown == null || !shown.hasColor()) {

@@ -67,12 +67,12 @@ public final class SheetsPane extends HBox {
             this.grips = grips;
         }
 
-        /** @return the digit that shows or hides it */
+        /** Returns the digit that shows or hides it. */
         public int key() {
             return key;
         }
 
-        /** @return its name */
+        /** Returns its name. */
         public String title() {
             return title;
         }
@@ -181,7 +181,7 @@ public final class SheetsPane extends HBox {
         sheet.addEventHandler(KeyEvent.KEY_PRESSED, event -> keys.pressed(event, isBefore.getAsBoolean()));
         SheetFrame frame = new SheetFrame(title, role, sheet);
         HBox.setHgrow(frame, Priority.ALWAYS);
-        // All sheets share the room evenly, whatever stands on them.
+        // All sheets share the room evenly, whatever is on them.
         frame.setMinWidth(0);
         frame.setPrefWidth(100);
         getChildren().add(frame);
@@ -243,7 +243,7 @@ public final class SheetsPane extends HBox {
         large.set(large.get() == null ? focused : null);
     }
 
-    /** @return the button that opens a table of values by hand */
+    /** Returns the button that opens a table of values by hand. */
     public Button openTableButton() {
         return openTable;
     }
@@ -252,7 +252,7 @@ public final class SheetsPane extends HBox {
         return viewport;
     }
 
-    /** @return the sheet, for the keyboard */
+    /** Returns the sheet, for the keyboard. */
     public Sheet sheet(Kind kind) {
         return frames.get(kind).sheet();
     }
@@ -268,7 +268,7 @@ public final class SheetsPane extends HBox {
         }
         Kind beside = bench.shown() != null && bench.shown().position() < 0 ? Kind.BEFORE : Kind.AFTER;
         boolean hasOther = bench.shown() != null && bench.shown().other().isPresent();
-        // The image itself has no result and nothing to write: it has all the room, and its picture stands beside its numbers.
+        // The image itself has no result and nothing to write: it has all the room, and its picture is beside its numbers.
         boolean isAlone = bench.shown() != null && bench.shown().position() < 0 && apart.isEmpty();
         show(picture, isAlone);
         boolean isLarge = large.get() != null && apart.isEmpty() && (large.get() != Kind.OTHER || hasOther);
@@ -297,7 +297,7 @@ public final class SheetsPane extends HBox {
         if (shown == null) {
             all().forEach(frame -> frame.sheet().setPainter(null));
             overview.setPainter(null);
-            // What is opened next is shown whole, also when it is as large as what stood here.
+            // What is opened next is shown whole, also when it is as large as what was here.
             viewport.fit();
             return;
         }
@@ -338,7 +338,7 @@ public final class SheetsPane extends HBox {
         return marks.isSelected() && !bench.looking().isAlone();
     }
 
-    /** What stands in the place of After while the mistake of the loops is shown. */
+    /** What is in the place of After while the mistake of the loops is shown. */
     private Optional<Described> mistake() {
         return Optional.ofNullable(bench.walking().mistakeProperty().get());
     }
@@ -416,7 +416,7 @@ public final class SheetsPane extends HBox {
         }
     }
 
-    /** @return the frame of a sheet, for tests and pictures */
+    /** Returns the frame of a sheet, for tests and pictures. */
     Node frame(Kind kind) {
         return frames.get(kind);
     }

@@ -107,7 +107,7 @@ final class ToolBar extends HBox {
         }
     }
 
-    /** @return what stands in the field of the level to draw with */
+    /** Returns what is in the field of the level to draw with. */
     String level() {
         return level.getText();
     }

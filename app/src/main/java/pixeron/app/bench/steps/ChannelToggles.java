@@ -17,7 +17,7 @@ final class ChannelToggles extends HBox {
     private final Map<String, ToggleButton> toggles = new LinkedHashMap<>();
     private final Runnable onChange;
 
-    /** @param onChange runs when a person has switched one on or off */
+    /** @param onChange runs when a user has switched one on or off */
     ChannelToggles(Runnable onChange) {
         this.onChange = onChange;
         getStyleClass().add("channel-toggles");
@@ -49,7 +49,7 @@ final class ChannelToggles extends HBox {
         });
     }
 
-    /** @return the names of the channels that are on; empty where they are those of a step that names none */
+    /** Returns the names of the channels that are on; empty where they are those of a step that names none. */
     String getText() {
         List<String> on = toggles.keySet().stream().filter(channel -> toggles.get(channel).isSelected()).toList();
         return on.equals(COLOURS) ? "" : on.stream().collect(Collectors.joining(" "));

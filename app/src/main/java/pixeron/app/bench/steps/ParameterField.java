@@ -56,12 +56,12 @@ public final class ParameterField<T> extends VBox {
     private Runnable released = () -> { };
     /** What a reference can name. */
     private Map<String, Offered> offered = Map.of();
-    /** True while a value is shown that the person did not give; also while the field is being made. */
+    /** True while a value is shown that the user did not give; also while the field is being made. */
     private boolean isShowing = true;
     private boolean isWaiting;
 
     /**
-     * @param onChange gets the text that the person gave, blank for the key's default; throws a PixeronException where it is not in the
+     * @param onChange gets the text that the user gave, blank for the key's default; throws a PixeronException where it is not in the
      *     key's range
      */
     public ParameterField(Parameter<T> parameter, BiConsumer<ParameterField<T>, String> onChange) {
@@ -123,7 +123,7 @@ public final class ParameterField<T> extends VBox {
         name.setOnMouseReleased(event -> released.run());
     }
 
-    /** What the sliders were moved to stands in the field, and takes effect as if it was typed. */
+    /** What the sliders were moved to is in the field, and takes effect as if it was typed. */
     private void write(String text) {
         text().ifPresent(field -> field.setText(text));
     }
@@ -150,12 +150,12 @@ public final class ParameterField<T> extends VBox {
                 found.word().length() > LONGEST_BESIDE);
     }
 
-    /** @return the key */
+    /** Returns the key. */
     public Parameter<T> parameter() {
         return parameter;
     }
 
-    /** @return the field or box itself */
+    /** Returns the field or box itself. */
     public Node control() {
         return control;
     }
@@ -256,7 +256,7 @@ public final class ParameterField<T> extends VBox {
         }
     }
 
-    /** @return where text is typed; empty where a value is chosen */
+    /** Returns where text is typed; empty where a value is chosen. */
     private Optional<TextField> text() {
         return control instanceof TextField field ? Optional.of(field)
                 : control instanceof ComboBox<?> box && box.isEditable() ? Optional.of(box.getEditor()) : Optional.empty();
@@ -314,12 +314,12 @@ public final class ParameterField<T> extends VBox {
         }
     }
 
-    /** @param isOn whether what stands here is kept although the step does not have it yet, because it goes with what is written next */
+    /** @param isOn whether what is here is kept although the step does not have it yet, because it goes with what is written next */
     void setWaiting(boolean isOn) {
         isWaiting = isOn;
     }
 
-    /** Shows the value that is given, unless the person is typing it. */
+    /** Shows the value that is given, unless the user is typing it. */
     public void show(Arguments arguments) {
         if (isWaiting) {
             return;
@@ -352,7 +352,7 @@ public final class ParameterField<T> extends VBox {
         isShowing = false;
     }
 
-    /** A person who types "1.50" or a default must not see it become "1.5" or vanish under the cursor. */
+    /** A user who types "1.50" or a default must not see it become "1.5" or vanish under the cursor. */
     private boolean isSame(String typed, String text) {
         if (typed.strip().equals(text)) {
             return true;

@@ -64,7 +64,7 @@ public final class ParameterPane extends VBox {
     private StepType type;
     private int id;
 
-    /** @param personal the person's own kernels */
+    /** @param personal the user's own kernels */
     public ParameterPane(Bench bench, OwnKernels personal) {
         this.bench = bench;
         this.kernel = new KernelTools(bench, personal, this::replace);
@@ -150,7 +150,7 @@ public final class ParameterPane extends VBox {
         getChildren().addAll(places, spellOut, new HBox(copy));
     }
 
-    /** Which channels are worked on stands behind the step's own keys, before what is rarely touched. */
+    /** Which channels are worked on is behind the step's own keys, before what is rarely touched. */
     private static List<Parameter<?>> channelsFirst(StepType type) {
         List<Parameter<?>> ordered = new ArrayList<>(type.parameters());
         if (ordered.remove(StepType.CHANNELS)) {
@@ -350,11 +350,11 @@ public final class ParameterPane extends VBox {
         String reference = bench.project().chain().stage(position).link().step().references().get(0);
         button.setOnAction(event -> {
             if (mend.isOfOther()) {
-                // The other image may be large, and is worked out before it is on the shelf.
+                // The other image may be large, and is calculated before it is on the shelf.
                 bench.editSlowly(null, project -> Mending.mended(project, position, reference, inputs, mend, Progress.NONE));
             } else {
                 bench.edit(project -> Mending.mended(project, position, reference, inputs, mend, Progress.NONE));
-                // The step stands one further down.
+                // The step is one further down.
                 bench.select(position + 1);
             }
         });

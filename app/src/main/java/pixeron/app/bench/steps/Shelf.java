@@ -46,7 +46,7 @@ public final class Shelf extends VBox {
     /**
      * How images come onto the shelf.
      *
-     * @param open lets the person choose a file
+     * @param open lets the user choose a file
      * @param paste takes what is on the clipboard
      * @param drop takes a file that was dropped
      * @param use makes one of them the project's image
@@ -55,7 +55,7 @@ public final class Shelf extends VBox {
     }
 
     /**
-     * What is said of an image.
+     * The findings about an image.
      *
      * @param file where it came from
      * @param steps how many it has of its own

@@ -223,7 +223,7 @@ public final class StepList extends VBox {
                 chain -> chain.removed(position));
     }
 
-    /** @return what can be done with a step, each with its key */
+    /** Returns what can be done with a step, each with its key. */
     ContextMenu menu(int position) {
         boolean isOn = bench.project().chain().stage(position).link().isOn();
         return new ContextMenu(

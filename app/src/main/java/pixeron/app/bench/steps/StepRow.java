@@ -91,7 +91,7 @@ final class StepRow extends HBox {
         setAccessibleText("Step " + (position + 1) + ": " + step.line() + (isOn ? "" : ", off"));
     }
 
-    /** @param isOpen false while somebody looks for a mistake alone: then neither picture nor counts give anything away */
+    /** @param isOpen false while a user looks for a mistake alone: then neither picture nor counts give anything away */
     void showOutcome(StepState state, boolean isOpen) {
         if (state.after() instanceof Outcome.Done done) {
             if (isOpen) {

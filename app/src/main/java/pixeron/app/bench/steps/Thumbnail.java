@@ -87,7 +87,7 @@ public final class Thumbnail extends ImageView {
         return picture;
     }
 
-    /** @return the sample for each point, row by row; −1 beside the image */
+    /** Returns the sample for each point, row by row; −1 beside the image. */
     private static int[] offsets(Frame image, int side) {
         double span = Math.max(image.rows(), image.columns());
         int[] offsets = new int[side * side];

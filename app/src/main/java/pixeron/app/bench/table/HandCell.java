@@ -17,16 +17,16 @@ import pixeron.byhand.table.TableCheck;
  */
 final class HandCell extends TableCell<Integer, String> {
 
-    /** What a cell needs of the table that it stands in. */
+    /** What a cell needs of the table that it is in. */
     interface Owner {
 
-        /** What is said of a cell, when it is filled. */
+        /** The findings about a cell, when it is filled. */
         Optional<TableCheck.Cell> check(int row, String column);
 
-        /** @return whether the row has a cell in this column */
+        /** Returns whether the row has a cell in this column. */
         boolean isWritable(int row, String column);
 
-        /** @return what editing begins with instead of what is there; empty to go on with that */
+        /** Returns what editing begins with instead of what is there; empty to go on with that. */
         Optional<String> takeTyped();
 
         void write(int row, String column, String text);

@@ -24,7 +24,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.working.Table;
 
-/** A table with a by-hand column beside each column that a person wants to fill. */
+/** A table with a by-hand column beside each column that a user wants to fill. */
 final class HandTableView extends TableView<Integer> implements HandCell.Owner {
 
     private static final String STARTS = "0123456789.,-+(\u2212";
@@ -121,7 +121,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         return id.endsWith("*") ? handWidth(id.substring(0, id.length() - 1)) : theme.scale() * width(id);
     }
 
-    /** What was written there stands beside a mark that says how far off it is. */
+    /** What was written there is beside a mark that says how far off it is. */
     private double handWidth(String column) {
         int longest = check.cells().stream().filter(cell -> cell.column().equals(column))
                 .mapToInt(cell -> cell.byHand().text().length() + TableWords.mark(cell).length()).max().orElse(0);
@@ -146,7 +146,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         return table.value(row, column).map(TableWords::value).orElse("") + (isLargest(row, column) ? " ◂" : "");
     }
 
-    /** @return whether the right values of a row are covered: all are withheld, or the walk has not come to it yet */
+    /** Returns whether the right values of a row are covered: all are withheld, or the walk has not come to it yet. */
     boolean isCovered(int row) {
         return row > lastSeen;
     }
@@ -161,13 +161,13 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         return row > table.rows().size() ? "" : hand.cell(table.key(row), column).map(HandValue::text).orElse("");
     }
 
-    /** @return the row that is chosen, of all rows of the table */
+    /** Returns the row that is chosen, of all rows of the table. */
     Optional<Integer> chosenRow() {
         int at = getFocusModel().getFocusedIndex();
         return at < 0 || at >= getItems().size() ? Optional.empty() : Optional.of(getItems().get(at));
     }
 
-    /** @return the column that is chosen, ours or by hand */
+    /** Returns the column that is chosen, ours or by hand. */
     Optional<String> chosenColumn() {
         return chosen().map(id -> id.endsWith("*") ? id.substring(0, id.length() - 1) : id);
     }
@@ -177,14 +177,14 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         return at == null || at.getTableColumn() == null ? Optional.empty() : Optional.of(at.getTableColumn().getId());
     }
 
-    /** @return the by-hand columns from the chosen one on, for a block that is pasted */
+    /** Returns the by-hand columns from the chosen one on, for a block that is pasted. */
     List<String> handColumnsFromChosen() {
         List<String> columns = handColumns();
         String from = chosenColumn().orElse("");
         return columns.contains(from) ? columns.subList(columns.indexOf(from), columns.size()) : List.of();
     }
 
-    /** @return the by-hand columns that are shown */
+    /** Returns the by-hand columns that are shown. */
     List<String> handColumns() {
         return getColumns().stream().map(TableColumn::getId).filter(id -> id.endsWith("*"))
                 .map(id -> id.substring(0, id.length() - 1)).toList();
@@ -268,7 +268,7 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         choose(getItems().get(row), columns.get(Math.floorMod(at, columns.size())));
     }
 
-    /** @return what is shown, with tabs between cells and a head line */
+    /** Returns what is shown, with tabs between cells and a head line. */
     String asText() {
         List<String> lines = new ArrayList<>();
         lines.add(String.join("\t", getColumns().stream().map(column -> column.getId().endsWith("*")

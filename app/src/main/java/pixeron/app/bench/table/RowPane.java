@@ -24,7 +24,7 @@ import pixeron.working.Line;
 import pixeron.working.Run;
 import pixeron.working.Table;
 
-/** Beside a table: the chosen cell worked out, what is said of the person's value there, and the pixels of the row. */
+/** Beside a table: the chosen cell calculated, the findings about the user's value there, and the pixels of the row. */
 final class RowPane extends VBox {
 
     private static final int LINE_LENGTH = 26;

@@ -58,8 +58,9 @@ final class RowWalk extends HBox {
     }
 
     /**
+     * Returns false when there is no walk.
+     *
      * @param by rows to go on, or back
-     * @return false when there is no walk
      */
     boolean step(int by) {
         if (walk == null) {
@@ -81,7 +82,7 @@ final class RowWalk extends HBox {
         }
     }
 
-    /** @return how many rows are seen from above */
+    /** Returns how many rows are seen from above. */
     int seen() {
         return walk == null ? Integer.MAX_VALUE : walk.written();
     }

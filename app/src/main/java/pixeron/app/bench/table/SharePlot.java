@@ -17,14 +17,14 @@ import pixeron.step.Step;
 import pixeron.step.TableChoice;
 import pixeron.working.Table;
 
-/** Singular values as bars with their running share as a line above and the mean squared error dashed; the last one that is kept is dragged. */
+/** Singular values as bars with their cumulative share as a line above and the mean squared error dashed; the last one that is kept is dragged. */
 final class SharePlot extends Plot {
 
     private static final double AXIS = 18;
     private static final double HEAD = 16;
     private static final double HEIGHT = 120;
     private static final double WIDEST = 40;
-    /** So many bars could stand where the words about the lines do. */
+    /** So many bars could be where the words about the lines do. */
     private static final int LEGEND = 5;
 
     private final Consumer<Step> change;

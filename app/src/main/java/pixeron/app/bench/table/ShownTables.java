@@ -14,25 +14,25 @@ import pixeron.step.table.LevelRows;
 import pixeron.working.Table;
 
 /**
- * The tables of the selected step with what is said of the person's values. Made away from the window's thread.
+ * The tables of the selected step with the findings about the user's values. Made away from the window's thread.
  *
  * @param shown what they belong to
  * @param tables all of them; empty when the selected step has none
- * @param hands the person's values by the name of the table
- * @param checks what is said of them
+ * @param hands the user's values by the name of the table
+ * @param checks the findings about them
  * @param slips what explains cells that are wrong by themselves
  */
 record ShownTables(Shown shown, List<Table> tables, Map<String, HandTable> hands, Map<String, TableCheck> checks,
         Map<String, List<TableSlip>> slips) {
 
-    /** @return the tables of what is shown; what a person writes most about stands first */
+    /** Returns the tables of what is shown; what a user writes most about is first. */
     static ShownTables of(Shown shown) {
         if (shown.operation().isEmpty()) {
             return new ShownTables(shown, List.of(), Map.of(), Map.of(), Map.of());
         }
         Operation operation = shown.operation().get();
         List<Table> tables = new ArrayList<>(operation.tables());
-        // The counts alone stand in the levels table as well.
+        // The counts alone are in the levels table as well.
         if (tables.stream().anyMatch(table -> table.kind().equals(LevelRows.LEVELS))) {
             tables.removeIf(table -> table.kind().equals(LevelRows.HISTOGRAM));
         }

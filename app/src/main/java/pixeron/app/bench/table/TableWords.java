@@ -23,7 +23,7 @@ public final class TableWords {
         return table.kind().column(name);
     }
 
-    /** @return a value as it fits into a column */
+    /** Returns a value as it fits into a column. */
     static String value(Value value) {
         return !value.isExact() ? Decimals.significant(value) : Decimals.isShownAsFraction(value) ? Decimals.approximate(value) : Decimals.working(value);
     }
@@ -41,7 +41,7 @@ public final class TableWords {
                 + check.count(Verdict.DIFFERS) + " differ" + (follow == 0 ? "" : " · " + follow + " follow");
     }
 
-    /** @return the mark of a cell: its shape says what its color says */
+    /** Returns the mark of a cell: its shape says what its color says. */
     public static String mark(TableCheck.Cell cell) {
         return Words.mark(cell.state(), cell.difference());
     }

@@ -49,10 +49,10 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.working.Table;
 
-/** The tables of the selected step, to be filled by hand and checked; the chosen row is worked out beside them. */
+/** The tables of the selected step, to be filled by hand and checked; the chosen row is calculated beside them. */
 public final class TablesPane extends HBox implements MiddlePane.Content {
 
-    /** Columns that a person fills first; the others are a choice away. */
+    /** Columns that a user fills first; the others are a choice away. */
     private static final Set<String> FILLED_FIRST = Set.of("n", "running", "s", "between", "next",
             "low", "high", "scale", "t");
     private static final Set<String> HIDDEN_FIRST = Set.of("levels share", "otsu n1", "otsu total", "otsu variance0", "otsu variance1");
@@ -78,7 +78,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     private Optional<Integer> litRow = Optional.empty();
 
     /**
-     * @param openFile lets the person choose a file with cells and hands them over
+     * @param openFile lets the user choose a file with cells and hands them over
      * @param isSeen whether this is shown
      */
     public TablesPane(Bench bench, Theme theme, Consumer<Consumer<CellTable>> openFile, Consumer<String> say,
@@ -163,7 +163,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     }
 
     private void show(ShownTables made) {
-        // Another step begins with the table that is most its own; the same one stays at what the person chose.
+        // Another step begins with the table that is most its own; the same one stays at what the user chose.
         boolean isSameStep = shown != null && shown.shown().position() == made.shown().position();
         String name = choice.getValue() == null || !isSameStep ? "" : choice.getValue().name();
         shown = made;
@@ -215,7 +215,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         }
     }
 
-    /** More or fewer rows are seen: the last of them is worked out. */
+    /** More or fewer rows are seen: the last of them is calculated. */
     private void walked() {
         Table table = choice.getValue();
         if (table != null && shown != null && !isShowing) {
@@ -369,7 +369,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     /** The pixels that a row is about: those of its level, or those that are not above its limit. */
     private void light(Table table, int at) {
         if (table.columns().containsAll(List.of("u", "v"))) {
-            // The coefficient itself is picked: its mate is lit with it.
+            // The coefficient itself is picked: its conjugate is lit with it.
             bench.pick(Spectrum.place(shown.shown().grid(), whole(table, at, "u"), whole(table, at, "v")));
             return;
         }

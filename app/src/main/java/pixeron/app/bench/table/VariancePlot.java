@@ -12,7 +12,7 @@ import pixeron.image.Histogram;
 import pixeron.number.Value;
 import pixeron.working.Table;
 
-/** The variance between the classes over every limit t, above the counts of levels; a line stands at the t that is taken. */
+/** The variance between the classes over every limit t, above the counts of levels; a line is at the t that is taken. */
 final class VariancePlot extends Plot {
 
     private static final double AXIS = 18;

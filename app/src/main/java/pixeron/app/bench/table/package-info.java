@@ -1,2 +1,2 @@
-/** The tables by which a step is worked out, with the person's values beside ours. */
+/** The tables by which a step is calculated, with the user's values beside ours. */
 package pixeron.app.bench.table;

@@ -42,7 +42,7 @@ public final class LoopsPane extends ScrollPane {
 
     /**
      * @param isSeen whether the pane is seen now
-     * @param keep lets the person choose a file for a name and a text, and writes it
+     * @param keep lets the user choose a file for a name and a text, and writes it
      */
     public LoopsPane(Bench bench, ObservableValue<Boolean> isSeen, BiConsumer<String, String> keep) {
         this.bench = bench;

@@ -65,7 +65,7 @@ final class ProgramPane extends VBox {
     private Optional<ChainProgram> shownChain = Optional.empty();
     private Language language = Language.PYTHON;
 
-    /** @param keep lets the person choose a file for a name and a text, and writes it */
+    /** @param keep lets the user choose a file for a name and a text, and writes it */
     ProgramPane(Bench bench, BiConsumer<String, String> keep) {
         this.bench = bench;
         getStyleClass().add("program");

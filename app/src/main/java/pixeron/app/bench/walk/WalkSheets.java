@@ -39,7 +39,7 @@ public final class WalkSheets {
     /**
      * @param before the sheet that is read
      * @param after the sheet that is written
-     * @param byHand the sheet of the person; while they guess, what they wrote before is covered as well
+     * @param byHand the sheet of the user; while they guess, what they wrote before is covered as well
      */
     public WalkSheets(Bench bench, Theme theme, Sheet before, Sheet after, Sheet byHand) {
         this.byHand = byHand;
@@ -100,7 +100,7 @@ public final class WalkSheets {
         return sources.size() > 1 || !sources.isEmpty() && !sources.get(0).isInside();
     }
 
-    /** From pixel to pixel the same drawing is used; its colors are not worked out anew. */
+    /** From pixel to pixel the same drawing is used; its colors are not calculated anew. */
     private ImagePainter painter(Described mistake) {
         Display display = bench.looking().display();
         if (mistakePainter == null || mistake != painted || !display.equals(paintedIn)) {

@@ -57,7 +57,7 @@ final class CellGrids extends FlowPane {
         }
     }
 
-    /** @return the width at which all grids stand in one row; the pane itself asks for as much as it may break at */
+    /** Returns the width at which all grids are in one row; the pane itself asks for as much as it may break at. */
     double widthOfOneRow() {
         return getChildren().stream().map(grid -> grid.prefWidth(-1) + getHgap()).reduce(-getHgap(), Double::sum);
     }
@@ -77,7 +77,7 @@ final class CellGrids extends FlowPane {
         return kept;
     }
 
-    /** Where cells outside come from is said in the cells; other words, such as turned by 180°, stand with the label. */
+    /** Where cells outside come from is said in the cells; other words, such as turned by 180°, are with the label. */
     private static String words(Line line) {
         return line.runs().stream().filter(CellGrids::isNote).map(run -> run.text().strip())
                 .filter(text -> !text.startsWith("outside:") && !text.startsWith(line.label())).map(text -> ", " + text).findFirst().orElse("");
@@ -87,7 +87,7 @@ final class CellGrids extends FlowPane {
         return line.runs().stream().filter(run -> !isNote(run)).toList();
     }
 
-    /** What is covered is a note as well, but stands in its cell. */
+    /** What is covered is a note as well, but is in its cell. */
     private static boolean isNote(Run run) {
         return run.role() == Role.NOTE && !run.text().strip().equals(COVER);
     }

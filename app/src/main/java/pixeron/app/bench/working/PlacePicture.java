@@ -127,7 +127,7 @@ final class PlacePicture extends Plot {
         });
     }
 
-    /** Where a point lies between the middles of cells, numbers stand in the corners that it leaves free. */
+    /** Where a point lies between the middles of cells, numbers are in the corners that it leaves free. */
     private void write(GraphicsContext graphics, Palette palette, Source source, int i, int j) {
         boolean isPoint = shown.place.isPoint;
         TextAlignment alignment = !isPoint ? TextAlignment.CENTER : j == 0 ? TextAlignment.LEFT : TextAlignment.RIGHT;

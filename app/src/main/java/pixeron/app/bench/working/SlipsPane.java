@@ -134,7 +134,7 @@ public final class SlipsPane extends ScrollPane {
         }
     }
 
-    /** In which line of the working the person's way parts from the right one. */
+    /** In which line of the working the user's way parts from the right one. */
     private String line(Pixel pixel) {
         return told.slips().stream().filter(slip -> slip.pixels().contains(pixel)).findFirst().flatMap(slip ->
                 slip.done().flatMap(done -> bench.shown().operation().map(right -> {

@@ -12,7 +12,7 @@ import pixeron.byhand.slip.search.Findings;
 import pixeron.image.Pixel;
 
 /**
- * What is told of the person's values: those of one image, or of all channels together, whose places are told with their channel.
+ * What is told of the user's values: those of one image, or of all channels together, whose places are told with their channel.
  *
  * @param bench where places are gone to
  * @param check the values
@@ -30,7 +30,7 @@ record Told(Bench bench, Check check, Findings found, Optional<Abreast> faces) {
         return found.slips();
     }
 
-    /** @return a place as the person counts, with its channel where there are several */
+    /** Returns a place as the user counts, with its channel where there are several. */
     String place(Pixel at) {
         return faces.map(all -> all.face(at) + ", ").orElse("") + Words.place(faces.map(all -> all.pixel(at)).orElse(at), bench.looking().display());
     }

@@ -16,7 +16,7 @@ final class WorkingBody extends Pane {
     private final Region lines;
     private final Region picture;
 
-    /** @param picture stands at the right while it is visible */
+    /** @param picture is at the right while it is visible */
     WorkingBody(CellGrids cells, Region lines, Region picture) {
         this.cells = cells;
         this.lines = lines;
@@ -57,7 +57,7 @@ final class WorkingBody extends Pane {
         return picture.isVisible() && whole(width) - picture.prefWidth(-1) - GAP >= Math.max(NARROWEST, cells.isVisible() ? cells.widthOfOneRow() : 0);
     }
 
-    /** @return the height of what stands at the left of the picture */
+    /** Returns the height of what is at the left of the picture. */
     private double withPicture(double width, double height) {
         return !picture.isVisible() ? height : isPictureBeside(width) ? Math.max(height, picture.prefHeight(-1)) : height + picture.prefHeight(-1);
     }

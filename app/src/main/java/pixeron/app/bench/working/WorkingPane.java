@@ -52,7 +52,7 @@ import pixeron.working.Line;
 import pixeron.working.Working;
 import pixeron.working.WorkingText;
 
-/** The working of the picked pixel, line by line, and what is said of the person's value there. */
+/** The working of the picked pixel, line by line, and the findings about the user's value there. */
 public final class WorkingPane extends BorderPane {
 
     /** Characters on one line of a working before it goes on below. */
@@ -79,7 +79,7 @@ public final class WorkingPane extends BorderPane {
     private Working known;
     private Explained knownOf;
     private Pixel knownAt;
-    /** What stands in the pane; empty where something else does. While somebody types it is the same from key to key. */
+    /** What is in the pane; empty where something else does. While a user types it is the same from key to key. */
     private List<Line> standing = List.of();
 
     public WorkingPane(Bench bench, Theme theme) {
@@ -94,7 +94,7 @@ public final class WorkingPane extends BorderPane {
         AskedWord.set(this, "working");
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
-        // What is said of the person's own value is always seen, however long the working is.
+        // The findings about the user's own value is always seen, however long the working is.
         VBox bottom = new VBox(numbers, callout);
         bottom.getStyleClass().add("callout-place");
         setCenter(scroll);
@@ -133,7 +133,7 @@ public final class WorkingPane extends BorderPane {
         return hasWorking;
     }
 
-    /** @return the button that copies the working, to be put where there is room */
+    /** Returns the button that copies the working, to be put where there is room. */
     public Button copyButton() {
         return copy;
     }
@@ -235,7 +235,7 @@ public final class WorkingPane extends BorderPane {
             cells.show(rows);
         }
         body.setGrids(!rows.isEmpty());
-        // Bits stand under bits: a line of them must not break.
+        // Bits are under bits: a line of them must not break.
         lines.pseudoClassStateChanged(DENSE, shown.stream().anyMatch(line -> !line.isCells() && line.text().length() >= DENSE_FROM));
         WorkingLines.show(shown, lines, LINE_LENGTH, theme);
     }

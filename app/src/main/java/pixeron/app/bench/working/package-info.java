@@ -1,2 +1,2 @@
-/** The working of the picked pixel, its numbers by hand, and what is said of slips. */
+/** The working of the picked pixel, its numbers by hand, and the findings about slips. */
 package pixeron.app.bench.working;

@@ -20,7 +20,7 @@ import pixeron.image.Pixel;
 import pixeron.look.PackedPixel;
 
 /**
- * Draws what the person wrote for the channels of pixels with color, one under the other as on the sheets beside it, each with
+ * Draws what the user wrote for the channels of pixels with color, one under the other as on the sheets beside it, each with
  * a mark of its own; where numbers do not fit, the mark of a cell is that of its first channel that is wrong.
  */
 public final class ColorHandPainter implements Painter {
@@ -36,8 +36,8 @@ public final class ColorHandPainter implements Painter {
     private final Map<Pixel, Map<String, CellCheck>> cells = new TreeMap<>();
 
     /**
-     * @param text which numbers stand in the cells of the sheets beside this one
-     * @param areMarksShown false while the person wants to find the mistakes alone
+     * @param text which numbers are in the cells of the sheets beside this one
+     * @param areMarksShown false while the user wants to find the mistakes alone
      */
     public ColorHandPainter(Whole whole, ColorText text, Theme theme, boolean areMarksShown) {
         this.whole = whole;
@@ -127,7 +127,7 @@ public final class ColorHandPainter implements Painter {
         }
     }
 
-    /** @return the written levels as one number; empty where one of red, green and blue is missing or is no level */
+    /** Returns the written levels as one number; empty where one of red, green and blue is missing or is no level. */
     private static Optional<PackedPixel> packed(Map<String, CellCheck> written) {
         return PackedPixel.parse(Stream.concat(COLOURS.stream(), written.containsKey("alpha") ? Stream.of("alpha") : Stream.empty())
                 .map(name -> written.containsKey(name) ? written.get(name).byHand().text() : "").toList());

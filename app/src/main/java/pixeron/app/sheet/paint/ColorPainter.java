@@ -31,7 +31,7 @@ public final class ColorPainter implements Painter {
 
     /**
      * @param seen what is drawn; it has color
-     * @param text which numbers stand in its cells
+     * @param text which numbers are in its cells
      */
     public ColorPainter(Seen seen, ColorText text, Look look, Theme theme) {
         this.seen = seen;

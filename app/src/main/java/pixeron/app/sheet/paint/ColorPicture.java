@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import pixeron.app.model.Seen;
 
-/** An image in color drawn as it looks, transparent parts over a checked ground; levels beyond 0 … M as the nearer end. */
+/** An image in color drawn as it looks, transparent parts over a checked ground; levels beyond 0–M as the nearer end. */
 final class ColorPicture extends Picture {
 
     private static final int COLOURS = 3;
@@ -42,7 +42,7 @@ final class ColorPicture extends Picture {
         return Math.max(0, Math.min(1, value / maximum));
     }
 
-    /** @return the color of a pixel where its whole cell is seen, over a ground between the squares of the checked one */
+    /** Returns the color of a pixel where its whole cell is seen, over a ground between the squares of the checked one. */
     int point(int offset) {
         double alpha = seen.faces().size() > COLOURS ? share(seen.faces().get(COLOURS).image().asDouble(offset)) : 1;
         int point = 0xFF;

@@ -13,7 +13,7 @@ import pixeron.look.NumberBase;
 import pixeron.look.PackedPixel;
 import pixeron.number.Value;
 
-/** Which numbers stand in a cell of an image with color, one line under the other, and how large they can be. */
+/** Which numbers are in a cell of an image with color, one line under the other, and how large they can be. */
 public final class ColorText {
 
     private static final List<String> COLORS = List.of("red", "green", "blue");
@@ -29,7 +29,7 @@ public final class ColorText {
     private final int characters;
 
     /**
-     * @param channel that stands in a cell with one number
+     * @param channel that is in a cell with one number
      * @param seen the sheets that have the same numbers, for the longest of them
      */
     public ColorText(Display display, String channel, List<Seen> seen) {
@@ -44,7 +44,7 @@ public final class ColorText {
         this.characters = characters;
     }
 
-    /** @return the same with room for a mark beside each number */
+    /** Returns the same with room for a mark beside each number. */
     public ColorText withMark() {
         return new ColorText(cells, channel, base, characters + 1);
     }
@@ -61,13 +61,13 @@ public final class ColorText {
      */
     record Fit(Font font) {
 
-        /** @return how far below the middle of the cell a line stands */
+        /** Returns how far below the middle of the cell a line stands. */
         double offset(int line, int lines) {
             return (line - (lines - 1) / 2.0) * font.getSize() * LINE;
         }
     }
 
-    /** @return how many lines and characters a cell has */
+    /** Returns how many lines and characters a cell has. */
     private int count() {
         return switch (cells) {
             case ALL -> COLORS.size();
@@ -84,7 +84,7 @@ public final class ColorText {
         return new Fit(size < SMALLEST ? null : NumberFont.of(size));
     }
 
-    /** @return the lines of a pixel's cell */
+    /** Returns the lines of a pixel's cell. */
     List<String> lines(Result result, Pixel pixel) {
         if (cells == Display.Cells.PACKED) {
             return packed(PackedPixel.find(result, pixel).map(PackedPixel::hexadecimal).orElse("–"));
@@ -93,7 +93,7 @@ public final class ColorText {
         return lines(names, name -> base.text(value(result, name, pixel), result.frame().maximumLevel()));
     }
 
-    /** @return a packed value in two halves, one above the other */
+    /** Returns a packed value in two halves, one above the other. */
     static List<String> packed(String text) {
         int half = PREFIX.length() + HALF;
         return text.length() <= half ? List.of(text) : List.of(text.substring(0, half), "  " + text.substring(half));
@@ -112,7 +112,7 @@ public final class ColorText {
         return cells == Display.Cells.PACKED;
     }
 
-    /** @return the names of the channels that stand in a cell, line by line; packed values hold red, green and blue */
+    /** Returns the names of the channels that are in a cell, line by line; packed values hold red, green and blue. */
     List<String> names() {
         return cells == Display.Cells.CHANNEL ? List.of(channel) : COLORS;
     }

@@ -52,7 +52,7 @@ public final class CoverPainter implements Painter {
         this.theme = theme;
     }
 
-    /** @return what lies over pixels that nothing is ever written to */
+    /** Returns what lies over pixels that nothing is ever written to. */
     public static CoverPainter holes(Predicate<Pixel> isWritten, int rows, int columns, Theme theme) {
         return new CoverPainter(isWritten, null, rows, columns, "a hole: no value is written here", theme);
     }

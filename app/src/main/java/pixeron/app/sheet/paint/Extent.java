@@ -20,12 +20,12 @@ public final class Extent {
         this.columns = columns;
     }
 
-    /** @return all that the viewport can show */
+    /** Returns all that the viewport can show. */
     public static Extent of(Viewport viewport) {
         return new Extent(viewport, viewport.rows(), viewport.columns());
     }
 
-    /** @return the rows and columns of a frame */
+    /** Returns the rows and columns of a frame. */
     public static Extent of(Viewport viewport, Frame frame) {
         return new Extent(viewport, frame.rows(), frame.columns());
     }
@@ -43,22 +43,22 @@ public final class Extent {
         return viewport.cell();
     }
 
-    /** @return column at the left edge, fractions allowed */
+    /** Returns column at the left edge, fractions allowed. */
     public double left() {
         return viewport.left();
     }
 
-    /** @return row at the top edge, fractions allowed */
+    /** Returns row at the top edge, fractions allowed. */
     public double top() {
         return viewport.top();
     }
 
-    /** @return the left edge of a column on the screen */
+    /** Returns the left edge of a column on the screen. */
     public double x(int column) {
         return viewport.x(column);
     }
 
-    /** @return the top edge of a row on the screen */
+    /** Returns the top edge of a row on the screen. */
     public double y(int row) {
         return viewport.y(row);
     }
@@ -79,7 +79,7 @@ public final class Extent {
         return Math.min(columns - 1, (int) Math.ceil(viewport.left() + viewport.across()) - 1);
     }
 
-    /** @return the pixel nearest to a place */
+    /** Returns the pixel nearest to a place. */
     public Pixel nearest(Pixel pixel) {
         return new Frame(rows, columns, 1).nearest(pixel);
     }

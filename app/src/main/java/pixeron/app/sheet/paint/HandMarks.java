@@ -27,12 +27,12 @@ final class HandMarks {
      */
     record Place(double right, double top, double size, boolean isNumbered) {
 
-        /** @return in the corner of a cell, because a number stands in its middle */
+        /** Returns in the corner of a cell, because a number is in its middle. */
         static Place corner(double x, double y, double side) {
             return new Place(x + side - 4, y + 4, Math.min(7, side / 5), side >= WORDS_FROM);
         }
 
-        /** @return in the middle of a cell */
+        /** Returns in the middle of a cell. */
         static Place middle(double x, double y, double side) {
             return new Place(x + side * 0.7, y + side * 0.3, side * 0.4, false);
         }
@@ -77,7 +77,7 @@ final class HandMarks {
         graphics.fillText(sign, right + 1, top + size / 2);
     }
 
-    /** Up when the person's value is too large, down when it is too small, with how much. */
+    /** Up when the user's value is too large, down when it is too small, with how much. */
     private void paintTriangle(CellCheck check, double right, double top, double size, boolean isNumbered) {
         String amount = isNumbered ? Decimals.approximate(check.difference().orElseThrow().absolute()) : "";
         amount = amount.length() > 4 ? "" : amount;

@@ -19,7 +19,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 
 /**
- * Draws what the person wrote, with a mark on every cell: a tick for one that agrees, a triangle up or down with the
+ * Draws what the user wrote, with a mark on every cell: a tick for one that agrees, a triangle up or down with the
  * difference for one that differs, ≈ for one that is right before rounding, ? for one that is not understood. The
  * marks differ in shape as
  * well as in color.
@@ -39,8 +39,8 @@ public final class HandPainter implements Painter {
      * @param sheet what was written
      * @param check how it compares
      * @param characters length of the longest number on the sheets beside this one
-     * @param areMarksShown false while the person wants to find the mistakes alone
-     * @param following the cells that are right for the person's values of the step before
+     * @param areMarksShown false while the user wants to find the mistakes alone
+     * @param following the cells that are right for the user's values of the step before
      */
     public HandPainter(HandSheet sheet, Check check, Theme theme, int characters, boolean areMarksShown,
             Set<Pixel> following) {
@@ -115,7 +115,7 @@ public final class HandPainter implements Painter {
         return "differs by " + Decimals.signed(difference).replaceFirst("[+\u2212-]", "") + (difference.signum() < 0 ? " less" : " more");
     }
 
-    /** @return how a cell compares, in words */
+    /** Returns how a cell compares, in words. */
     public static String words(CellCheck check) {
         return switch (check.state()) {
             case AGREES -> "agrees";

@@ -51,7 +51,7 @@ public final class ImagePainter implements Painter {
         return look.display().base().text(value, image.maximumLevel());
     }
 
-    /** @return the longest number of the image, in characters */
+    /** Returns the longest number of the image, in characters. */
     public int characters() {
         return characters;
     }

@@ -16,19 +16,19 @@ import pixeron.look.PixelSet;
  */
 public record Look(Display display, Optional<PixelSet> lit) {
 
-    /** @return this with the lit pixels of Before or of After, where they belong to an image of this size */
+    /** Returns this with the lit pixels of Before or of After, where they belong to an image of this size. */
     public Look on(Frame frame, boolean isAfter, Shown shown) {
         Optional<Image> found = (isAfter ? shown.after() : shown.before()).or(shown::after).map(Described::image);
         return new Look(display, shown.lit().filter(lit -> found.filter(same -> same.frame().isSized(frame)).isPresent())
                 .flatMap(isAfter ? Shown.Lit::after : Shown.Lit::before));
     }
 
-    /** @return whether the pixel at a row-major offset is lit */
+    /** Returns whether the pixel at a row-major offset is lit. */
     boolean isLit(int offset) {
         return lit.isPresent() && lit.get().contains(offset);
     }
 
-    /** @return the look of what is shown */
+    /** Returns the look of what is shown. */
     public static Look of(Shown shown, Display display) {
         return new Look(display, shown.litPixels());
     }

@@ -21,10 +21,11 @@ public final class NumberFont {
     }
 
     /**
+     * Returns the font, or null when the numbers do not fit.
+     *
      * @param cell side of the cell in points
      * @param characters length of the longest number
      * @param scale how much larger than normal type is
-     * @return the font, or null when the numbers do not fit
      */
     static Font fitting(double cell, int characters, double scale) {
         double room = (cell - 4) / (characters * DIGIT);
@@ -32,7 +33,7 @@ public final class NumberFont {
         return size < SMALLEST ? null : of(size);
     }
 
-    /** @return the largest type for numbers in a cell of this side */
+    /** Returns the largest type for numbers in a cell of this side. */
     static double largest(double cell) {
         return LARGEST + GROWTH * Math.max(0, cell - SQUARED_PAPER);
     }

@@ -9,6 +9,6 @@ public interface Painter {
     /** Draws the part of the sheet that the viewport shows. */
     void paint(GraphicsContext graphics, Extent extent);
 
-    /** @return what a screen reader says of a cell, behind its place; of what is drawn over cells empty where they are seen */
+    /** Returns what a screen reader says of a cell, behind its place; of what is drawn over cells empty where they are seen. */
     String describe(Pixel pixel);
 }

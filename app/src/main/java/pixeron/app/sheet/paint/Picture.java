@@ -15,7 +15,7 @@ import pixeron.look.PixelSet;
  * Draws the visible part of an image as a picture, point by point.
  *
  * <p>Cost: at most four values of each face for every point, whatever the size of the image; with lit pixels, a look at each
- * row that a point stands for.
+ * row that a point represents.
  */
 abstract class Picture {
 
@@ -53,7 +53,7 @@ abstract class Picture {
         graphics.drawImage(kept, 0, 0);
     }
 
-    /** A point is lit when any of the pixels that it stands for is: a single one must not be overlooked. */
+    /** A point is lit when any of the pixels that it represents is: a single one must not be overlooked. */
     private void light(PixelSet pixels, Extent extent, int width, int height, int ground, int lit) {
         int columns = frame.columns();
         double step = 1 / extent.cell();

@@ -4,7 +4,7 @@ import pixeron.app.model.Described;
 import pixeron.app.model.Reductions;
 
 /**
- * Which samples of an image stand behind the points that are seen of it: one where cells are larger than a point, else the mean
+ * Which samples of an image are behind the points that are seen of it: one where cells are larger than a point, else the mean
  * of four of the image made smaller, which are at most two wide together.
  */
 final class Sampling {
@@ -35,7 +35,7 @@ final class Sampling {
         down = places(extent.top() / scale, step / scale / points, points * height, rows);
     }
 
-    /** @return for every point the place in the image that its middle shows */
+    /** Returns for every point the place in the image that its middle shows. */
     private static int[] places(double start, double step, int points, int size) {
         int[] places = new int[points];
         for (int point = 0; point < points; point++) {
@@ -44,17 +44,17 @@ final class Sampling {
         return places;
     }
 
-    /** @return whether a point is a mean, else one sample, which {@link #offset} names */
+    /** Returns whether a point is a mean, else one sample, which {@link #offset} names. */
     boolean isMean() {
         return plane >= 0;
     }
 
-    /** @return the row-major offset of the sample that a point shows */
+    /** Returns the row-major offset of the sample that a point shows. */
     int offset(int x, int y) {
         return down[y] * columns + across[x];
     }
 
-    /** @return what a point shows of samples made smaller */
+    /** Returns what a point shows of samples made smaller. */
     double mean(int x, int y) {
         int first = down[2 * y] * columns;
         int second = down[2 * y + 1] * columns;
@@ -64,7 +64,7 @@ final class Sampling {
                 + smaller.value(plane, second + right)) / 4.0;
     }
 
-    /** @return what a point shows */
+    /** Returns what a point shows. */
     double value(int x, int y) {
         return isMean() ? mean(x, y) : described.image().asDouble(offset(x, y));
     }

@@ -16,7 +16,7 @@ public final class Tones {
     private final Color[] fills = new Color[Scale.STEPS];
     private final Color[] inks = new Color[Scale.STEPS];
     private final Scale scale;
-    /** Place on the scale for each level of a level image; null for an open image. */
+    /** Place on the scale for each level of a level image; null for a real-valued image. */
     private final byte[] places;
     private final Described described;
 
@@ -38,12 +38,12 @@ public final class Tones {
         }
     }
 
-    /** @return black or white, whichever has more contrast on a ground */
+    /** Returns black or white, whichever has more contrast on a ground. */
     static Color ink(Color ground) {
         return luminance(ground) > MIDDLE_LUMINANCE ? Color.BLACK : Color.WHITE;
     }
 
-    /** @return relative luminance, 0 … 1 */
+    /** Returns relative luminance, 0–1. */
     public static double luminance(Color color) {
         return 0.2126 * linear(color.getRed()) + 0.7152 * linear(color.getGreen()) + 0.0722 * linear(color.getBlue());
     }
@@ -56,18 +56,18 @@ public final class Tones {
         return (int) Math.max(0, Math.min(Scale.STEPS - 1, Math.rint((value - low) * factor)));
     }
 
-    /** @return the place on the scale of the sample at a row-major offset, 0 … {@link Scale#STEPS} − 1 */
+    /** Returns the place on the scale of the sample at a row-major offset, 0 … {@link Scale#STEPS} − 1. */
     int placeAt(int offset) {
         return places != null ? places[described.image().level(offset)] & 0xFF
                 : place(described.image().asDouble(offset));
     }
 
-    /** @return the point for a value, as 0xAARRGGBB */
+    /** Returns the point for a value, as 0xAARRGGBB. */
     int point(double value) {
         return scale.color(place(value));
     }
 
-    /** @return the point for the sample at a row-major offset, as 0xAARRGGBB */
+    /** Returns the point for the sample at a row-major offset, as 0xAARRGGBB. */
     int pointAt(int offset) {
         return scale.color(placeAt(offset));
     }
@@ -76,7 +76,7 @@ public final class Tones {
         return fills[place];
     }
 
-    /** @return black or white, whichever has more contrast on the color of that place */
+    /** Returns black or white, whichever has more contrast on the color of that place. */
     Color ink(int place) {
         return inks[place];
     }

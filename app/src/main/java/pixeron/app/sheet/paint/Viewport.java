@@ -46,12 +46,12 @@ public final class Viewport {
         return cell.get();
     }
 
-    /** @return column of the image at the left edge */
+    /** Returns column of the image at the left edge. */
     public double left() {
         return left;
     }
 
-    /** @return row of the image at the top edge */
+    /** Returns row of the image at the top edge. */
     public double top() {
         return top;
     }
@@ -145,7 +145,7 @@ public final class Viewport {
         moveTo(start(column, x / next), start(row, y / next));
     }
 
-    /** @return where the sheet starts so that a place is so many cells from there: just so, or with whole cells the same cell */
+    /** Returns where the sheet starts so that a place is so many cells from there: just so, or with whole cells the same cell. */
     private double start(double place, double cells) {
         return isResting() ? Math.floor(place) - Math.floor(cells) : place - cells;
     }
@@ -185,17 +185,17 @@ public final class Viewport {
         moveTo(column - across() / 2, row - down() / 2);
     }
 
-    /** @return true while the whole image is seen */
+    /** Returns true while the whole image is seen. */
     public boolean isWhole() {
         return columns * cell() <= width + 0.5 && rows * cell() <= height + 0.5;
     }
 
-    /** @return columns of the image that are seen, fractions allowed */
+    /** Returns columns of the image that are seen, fractions allowed. */
     public double across() {
         return width / cell();
     }
 
-    /** @return rows of the image that are seen, fractions allowed */
+    /** Returns rows of the image that are seen, fractions allowed. */
     public double down() {
         return height / cell();
     }
@@ -208,23 +208,23 @@ public final class Viewport {
         changes.set(changes.get() + 1);
     }
 
-    /** @return the last place to start from: at the end of the image the last cell is seen whole, with a part of a cell empty behind it */
+    /** Returns the last place to start from: at the end of the image the last cell is seen whole, with a part of a cell empty behind it. */
     private double last(int count, double span) {
         double end = count - span;
         return isResting() ? Math.min(count - 1, Math.ceil(end)) : end;
     }
 
-    /** @return the pixel under a place on the screen; it may lie outside the image */
+    /** Returns the pixel under a place on the screen; it may lie outside the image. */
     public Pixel pixelAt(double x, double y) {
         return new Pixel((int) Math.floor(top + y / cell()), (int) Math.floor(left + x / cell()));
     }
 
-    /** @return the left edge of a column on the screen */
+    /** Returns the left edge of a column on the screen. */
     public double x(int column) {
         return (column - left) * cell();
     }
 
-    /** @return the top edge of a row on the screen */
+    /** Returns the top edge of a row on the screen. */
     public double y(int row) {
         return (row - top) * cell();
     }

@@ -58,7 +58,7 @@ class HistogramPlotTest extends ApplicationTest {
         return reader[0];
     }
 
-    /** @return how many pixels of a column on the screen have the color */
+    /** Returns how many pixels of a column on the screen have the color. */
     private static int tall(PixelReader reader, double x, Color color) {
         int tall = 0;
         for (int y = 0; y < HEIGHT - 20; y++) {

@@ -22,7 +22,7 @@ class ScaleForEveryEyeTest {
             this.matrix = matrix;
         }
 
-        /** @return linear red, green and blue as seen */
+        /** Returns linear red, green and blue as seen. */
         double[] sees(int argb) {
             double[] light = {linear(argb >> 16 & 0xFF), linear(argb >> 8 & 0xFF), linear(argb & 0xFF)};
             double[] seen = new double[3];
@@ -33,7 +33,7 @@ class ScaleForEveryEyeTest {
             return seen;
         }
 
-        /** @return lightness 0 … 100 */
+        /** Returns lightness 0–100. */
         double lightness(int argb) {
             double[] seen = sees(argb);
             double y = 0.2126 * seen[0] + 0.7152 * seen[1] + 0.0722 * seen[2];
@@ -62,7 +62,7 @@ class ScaleForEveryEyeTest {
         }
     }
 
-    /** From both ends it gets lighter toward the middle, and what lies as far on either side is told apart by blue. */
+    /** From both ends it gets lighter toward the middle, and what lies as far on either side is distinguished by blue. */
     @ParameterizedTest
     @EnumSource(Eye.class)
     void bothSidesAreToldApart(Eye eye) {

@@ -5,7 +5,7 @@ import pixeron.step.Operation;
 import pixeron.step.Slip;
 import pixeron.step.Way;
 
-/** The opposite was done, as the step itself says: added where it subtracts, the least where the largest is meant. */
+/** The opposite was done, as the step itself says: added where it subtracts, the smallest where the largest is meant. */
 public final class WrongOperation implements Slip {
 
     @Override

@@ -10,7 +10,7 @@ import pixeron.number.Value;
 /**
  * A filled cell that slips are asked about.
  *
- * @param cell what is said of it
+ * @param cell the findings about it
  * @param offset its place in the step's result
  * @param level what was written, where that is a plain whole number from 0 to 65535; else {@link #NO_LEVEL}. Numbers of this
  *     kind are compared a thousand times as often as all others

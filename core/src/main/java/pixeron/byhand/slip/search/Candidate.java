@@ -59,7 +59,7 @@ final class Candidate {
         return way;
     }
 
-    /** @return what the person would have written; empty where the slip says nothing of the cell */
+    /** Returns what the user would have written; empty where the slip says nothing of the cell. */
     Optional<Value> value(Pixel pixel) {
         int at = frame.offset(pixel);
         if (whole.isPresent() && whole.get().contains(pixel)) {
@@ -120,12 +120,12 @@ final class Candidate {
         }
     }
 
-    /** @return what is given at a place in reading order, where all is known; negative where that is nothing, or no level */
+    /** Returns what is given at a place in reading order, where all is known; negative where that is nothing, or no level. */
     private int level(int offset) {
         return levels == null ? whole.orElseThrow().level(offset) : levels[offset];
     }
 
-    /** @return all values in reading order; negative where there is none, or one that is no level */
+    /** Returns all values in reading order; negative where there is none, or one that is no level. */
     int[] levels() {
         if (!isReady) {
             makeReady();
@@ -137,7 +137,7 @@ final class Candidate {
         return Image.isLevel(value, Image.LARGEST_MAXIMUM) ? ((Rational) value).toInt() : OTHER;
     }
 
-    /** @return all values at once where a step gives them and none is missing or a double */
+    /** Returns all values at once where a step gives them and none is missing or a double. */
     private Optional<Image> whole() {
         try {
             return way.done().filter(Operation.class::isInstance).map(Operation.class::cast)
@@ -147,7 +147,7 @@ final class Candidate {
         }
     }
 
-    /** @return whether it gives what the person wrote */
+    /** Returns whether it gives what the user wrote. */
     boolean explains(Asked cell) {
         if (cell.level() != Asked.NO_LEVEL && hasLevels() && level(cell.offset()) != OTHER) {
             return level(cell.offset()) == cell.level();
@@ -158,7 +158,7 @@ final class Candidate {
                 && byHand.agreesWith(value.get());
     }
 
-    /** @return whether the person would have written something else in an agreeing cell */
+    /** Returns whether the user would have written something else in an agreeing cell. */
     boolean contradicts(Asked agreeing) {
         if (agreeing.level() != Asked.NO_LEVEL && hasLevels() && level(agreeing.offset()) != OTHER) {
             return level(agreeing.offset()) != NONE && level(agreeing.offset()) != agreeing.level();
@@ -168,8 +168,8 @@ final class Candidate {
     }
 
     /**
-     * @return whether the person would have written neither what is right nor what they wrote in a cell that is explained
-     *     already
+     * Returns whether the user would have written neither what is right nor what they wrote in a cell that is explained
+     * already.
      */
     boolean contradictsExplained(Asked explained) {
         Optional<Value> value = value(explained.pixel());
@@ -177,7 +177,7 @@ final class Candidate {
                 && !explained.cell().byHand().agreesWith(value.get());
     }
 
-    /** @return the first place of those in which this and another give different values; empty where there is none */
+    /** Returns the first place of those in which this and another give different values; empty where there is none. */
     Optional<Telling> telling(Candidate other, List<Pixel> places) {
         return places.stream().flatMap(pixel -> value(pixel).flatMap(mine -> other.value(pixel)
                 .filter(theirs -> mine.compareValue(theirs) != 0).map(theirs -> new Telling(pixel, mine, theirs))).stream())

@@ -42,11 +42,12 @@ final class Candidates {
     }
 
     /**
+     * Returns the numbers of candidates among which all are that explain so many and contradict nothing that agrees, and perhaps others.
+     *
      * @param agreeing what agrees on a sheet
      * @param differing what is to be explained
      * @param needed how many of those at least
-     * @param progress told how far it is where slips are looked up the first time
-     * @return the numbers of candidates among which all are that explain so many and contradict nothing that agrees, and perhaps others
+     * @param progress receives the progress where slips are looked up the first time
      */
     IntStream possible(List<Asked> agreeing, List<Asked> differing, int needed, Progress progress) {
         // For one larger sheet alone it is quicker to give each candidate up at the first cells that speak against it.
@@ -66,7 +67,7 @@ final class Candidates {
         return possible.stream().filter(n -> others.get(n) || detailed + explained[n] >= needed);
     }
 
-    /** @return for each of the possible ones how many cells it explains */
+    /** Returns for each of the possible ones how many cells it explains. */
     private int[] explained(List<BitSet> explaining, BitSet possible) {
         int[] explained = new int[all.size()];
         for (BitSet givers : explaining) {
@@ -87,7 +88,7 @@ final class Candidates {
         return givers.get(cell.offset()).getOrDefault(cell.level(), NOBODY);
     }
 
-    /** Works out what slips give all at once. */
+    /** Calculates what slips give all at once. */
     void prepare(Progress progress) {
         for (int n = 0; n < all.size(); n++) {
             if (n % REPORT_EVERY == 0) {
@@ -117,7 +118,7 @@ final class Candidates {
         BitSet same = null;
         for (int n = 0; n < levels.size(); n++) {
             int level = levels.get(n)[cell];
-            // Those that stand beside each other often give the same.
+            // Those that are beside each other often give the same.
             if (same == null || level != last) {
                 same = givers.computeIfAbsent(level, found -> new BitSet(all.size()));
                 last = level;

@@ -59,7 +59,7 @@ final class ColorSlips {
         return List.copyOf(slips.all);
     }
 
-    /** @return whether it is a slip with packed values, which is rarer than the same values by a plain one */
+    /** Returns whether it is a slip with packed values, which is rarer than the same values by a plain one. */
     static boolean isOfPacked(Candidate candidate) {
         return candidate.ids().stream().anyMatch(id -> id.equals(MASK) || id.equals(CARRIED));
     }

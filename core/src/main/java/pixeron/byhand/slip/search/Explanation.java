@@ -12,10 +12,10 @@ import pixeron.step.Explained;
  *
  * @param ids the slip; two when both were made at once
  * @param claim how many cells it explains, of how many differing ones that were to be explained: all, or those that were left
- * @param text one sentence for the person
+ * @param text one sentence for the user
  * @param certainty how sure that is
  * @param pixels the explained cells in reading order
- * @param done what was worked out instead, whose working can be shown beside the right one; empty where that is no step
+ * @param done what was calculated instead, whose working can be shown beside the right one; empty where that is no step
  */
 public record Explanation(List<String> ids, Claim claim, String text, Certainty certainty, List<Pixel> pixels,
         Optional<Explained> done) {
@@ -46,17 +46,17 @@ public record Explanation(List<String> ids, Claim claim, String text, Certainty 
         pixels = List.copyOf(pixels);
     }
 
-    /** @return how many cells it explains */
+    /** Returns how many cells it explains. */
     public int explains() {
         return claim.explains();
     }
 
-    /** @return how many differing cells there were to be explained */
+    /** Returns how many differing cells there were to be explained. */
     public int of() {
         return claim.of();
     }
 
-    /** @return the slip; of two the one that explains more by itself */
+    /** Returns the slip; of two the one that explains more by itself. */
     public String id() {
         return ids.get(0);
     }

@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 import pixeron.byhand.CellCheck;
 
 /**
- * What is said of the differing cells of a sheet.
+ * The findings about the differing cells of a sheet.
  *
  * @param slips what explains some of them, best first
  * @param wrong those that nothing explains, in reading order
@@ -20,7 +20,7 @@ public record Findings(List<Explanation> slips, List<CellCheck> wrong) {
         wrong = List.copyOf(wrong);
     }
 
-    /** @return these with another explanation first */
+    /** Returns these with another explanation first. */
     public Findings with(Explanation first) {
         return new Findings(Stream.concat(Stream.of(first), slips.stream()).toList(), wrong);
     }

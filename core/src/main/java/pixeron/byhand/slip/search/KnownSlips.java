@@ -57,7 +57,7 @@ public final class KnownSlips {
     private KnownSlips() {
     }
 
-    /** @return all that a step of this kind can have, in the order of preference; of the same id in the order of the step */
+    /** Returns all that a step of this kind can have, in the order of preference; of the same id in the order of the step. */
     public static List<Slip> of(StepType type) {
         List<Slip> all = new ArrayList<>(OF_ALL);
         all.addAll(type.slips());
@@ -65,7 +65,7 @@ public final class KnownSlips {
         return all;
     }
 
-    /** @return those of {@link #of} with an id, in their order */
+    /** Returns those of {@link #of} with an id, in their order. */
     static Stream<Slip> of(StepType type, String id) {
         return Stream.concat(OF_ALL.stream(), type.slips().stream()).filter(slip -> slip.id().equals(id));
     }

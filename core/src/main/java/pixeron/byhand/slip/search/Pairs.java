@@ -54,7 +54,7 @@ final class Pairs {
         };
     }
 
-    /** @return all pairs that are tried on a step, in the order of preference of the first and then of the second */
+    /** Returns all pairs that are tried on a step, in the order of preference of the first and then of the second. */
     static List<Candidate> of(Operation right, Progress progress) {
         Frame frame = right.frame();
         List<Slip> slips = KnownSlips.of(right.step().type()).stream().filter(slip -> !(slip instanceof LeftUnfinished)
@@ -106,7 +106,7 @@ final class Pairs {
         return both;
     }
 
-    /** What is moved to other places is the same values each time: in a small image each is worked out once. */
+    /** What is moved to other places is the same values each time: in a small image each is calculated once. */
     private static Function<Pixel, Value> once(Way way, Frame frame) {
         return frame.count() <= MOST_IN_PLACE ? KnownValues.once(way.value(), frame) : way.value();
     }

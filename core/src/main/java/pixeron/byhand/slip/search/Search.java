@@ -60,7 +60,7 @@ final class Search {
      * @param singles all single slips
      * @param pairs gives all pairs of slips; asked when single ones are not enough
      * @param blank gives cells that are not filled, where a value could tell slips apart; asked when there are several
-     * @param progress told how far it is
+     * @param progress receives the progress
      */
     Search(Check check, Frame frame, Candidates singles, Supplier<Candidates> pairs, Supplier<List<Pixel>> blank, Progress progress) {
         this.singles = singles;
@@ -101,7 +101,7 @@ final class Search {
         explained.addAll(found.explained());
     }
 
-    /** @return single slips, each for the cells that the ones before it left; nothing is taken yet */
+    /** Returns single slips, each for the cells that the ones before it left; nothing is taken yet. */
     private List<Found> oneAfterTheOther() {
         List<Found> all = new ArrayList<>();
         List<Asked> leftBefore = List.copyOf(left);
@@ -120,7 +120,7 @@ final class Search {
         return all;
     }
 
-    /** @return what explains most cells; null where none explains as many as needed */
+    /** Returns what explains most cells; null where none explains as many as needed. */
     private Found best(Candidates from, int needed) {
         int[] possible = from.possible(agreeing, left, needed, progress).toArray();
         List<Candidate> candidates = from.all();
@@ -149,7 +149,7 @@ final class Search {
                         ColorSlips.isOfPacked(candidates.get(possible[found])) || !ColorSlips.isOfPacked(other)).toList());
     }
 
-    /** @return the cells that a candidate explains; none as soon as it contradicts a cell or explains too few */
+    /** Returns the cells that a candidate explains; none as soon as it contradicts a cell or explains too few. */
     private List<Asked> judged(Candidate candidate, int needed) {
         if (candidate.way().isUnrounded() && !hasFractions) {
             // Where only whole numbers were written, nobody left fractions.
@@ -199,7 +199,7 @@ final class Search {
 
     private static String certainty(int explains, Optional<Rival> rival, Found found) {
         String few = explains == 1 ? "One cell is" : explains + " cells are";
-        // What gives the same in every cell can only be told apart by the numbers on the way.
+        // What gives the same in every cell can only be distinguished by the numbers on the way.
         List<String> same = rival.isPresent() ? List.of() : found.rivals().stream().filter(other ->
                 !other.ids().equals(found.candidate().ids())).collect(Collectors.toMap(Candidate::ids, other -> other.way().words(),
                         (first, other) -> first, LinkedHashMap::new)).values().stream().limit(MOST_NAMED).toList();

@@ -29,8 +29,9 @@ public final class ShapeSlip {
     }
 
     /**
+     * Returns the slip that gives a result of this shape; empty where none does.
+     *
      * @param written rows and columns of the table
-     * @return the slip that gives a result of this shape; empty where none does
      */
     public static Optional<Explanation> of(Frame written, Operation right) {
         return right.step().type().misread(right).filter(written::isSized).findFirst().map(frame -> new Explanation(

@@ -24,12 +24,12 @@ import pixeron.step.Slip;
 /**
  * Looks for the slips that explain the differing cells of a check.
  *
- * <p>A slip explains a cell when it gives the person's value. It is claimed when it explains at least two differing
+ * <p>A slip explains a cell when it gives the user's value. It is claimed when it explains at least two differing
  * cells and at least half of them, and contradicts no agreeing cell; then the cells left over are searched in the same
  * way. Most cells explained comes first; among equals, the order of {@link KnownSlips}. Two slips at once are claimed when
  * they explain at least four cells, and at least two more than single slips one after the other.
  *
- * <p>Cost: (ways + pairs of ways) × filled cells values of the step at most; most ways are given up after a few cells.
+ * <p>Cost: (ways + pairs of ways) × filled cells values of the step at most; most ways are abandoned after a few cells.
  */
 public final class SlipFinder {
 
@@ -62,15 +62,16 @@ public final class SlipFinder {
     }
 
     /**
-     * @param check the person's values against the step
+     * Returns the findings about the differing cells.
+     *
+     * @param check the user's values against the step
      * @param operation the step, bound to its input
-     * @return what is said of the differing cells
      */
     public static Findings find(Check check, Operation operation) {
         return new SlipFinder(operation).find(check, Progress.NONE);
     }
 
-    /** @return whether it looks for slips in just this step on this very image */
+    /** Returns whether it looks for slips in just this step on this very image. */
     public boolean isFor(Explained other) {
         return right == other || right instanceof Operation mine && other instanceof Operation operation
                 && mine.step().equals(operation.step()) && mine.inputs().face().equals(operation.inputs().face()) && mine.before() == operation.before();
@@ -101,10 +102,10 @@ public final class SlipFinder {
     }
 
     /**
-     * Works out what a first sheet would have to wait for: all slips, and what those give. Does nothing for large images, where nobody writes
+     * Calculates what a first sheet would have to wait for: all slips, and what those give. Does nothing for large images, where nobody writes
      * all values, and what slips give would fill the memory.
      *
-     * @param progress told how far it is
+     * @param progress receives the progress
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     public synchronized void prepare(Progress progress) {
@@ -115,9 +116,10 @@ public final class SlipFinder {
     }
 
     /**
-     * @param check a person's values against the step
-     * @param progress told how far it is
-     * @return what is said of the differing cells
+     * Returns the findings about the differing cells.
+     *
+     * @param check a user's values against the step
+     * @param progress receives the progress
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
     public synchronized Findings find(Check check, Progress progress) {

@@ -18,7 +18,7 @@ import pixeron.step.Way;
 /**
  * The loop over rows or columns began at 1, or ended before the last one.
  *
- * <p>Gives the right values, but in the first (the last) row, column or both 0, or what stood there before. Source: docs/slips.md.
+ * <p>Gives the right values, but in the first (the last) row, column or both 0, or what was there before. Source: docs/slips.md.
  */
 public final class LoopEnds implements Slip {
 
@@ -30,12 +30,12 @@ public final class LoopEnds implements Slip {
         this.isAtStart = isAtStart;
     }
 
-    /** @return {@code started-at-one} */
+    /** Returns {@code started-at-one}. */
     public static Slip startedAtOne() {
         return new LoopEnds("started-at-one", true);
     }
 
-    /** @return {@code stopped-early} */
+    /** Returns {@code stopped-early}. */
     public static Slip stoppedEarly() {
         return new LoopEnds("stopped-early", false);
     }
@@ -51,7 +51,7 @@ public final class LoopEnds implements Slip {
         int row = isAtStart ? 0 : frame.rows() - 1;
         int column = isAtStart ? 0 : frame.columns() - 1;
         String words = isAtStart ? "the loop over %s starts at 1" : "the loop over %s stops before the last";
-        // All but the ends is as it should be, in every way: worked out once for all of them.
+        // All but the ends is as it should be, in every way: calculated once for all of them.
         Explained rest = KnownValues.of(right);
         List<Way> ways = new ArrayList<>();
         add(ways, String.format(words, "rows and over columns"), pixel -> pixel.row() == row || pixel.column() == column, right, rest);

@@ -12,9 +12,10 @@ import pixeron.step.Way;
 public interface PlaceSlip extends Slip {
 
     /**
+     * Returns what is where it was written down.
+     *
      * @param result what came out for a pixel
      * @param right the step, whose size the result has
-     * @return what stands where it was written down
      */
     List<Way> moved(Function<Pixel, Value> result, Operation right);
 

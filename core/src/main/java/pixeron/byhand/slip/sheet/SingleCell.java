@@ -14,7 +14,7 @@ import pixeron.number.Value;
  */
 public record SingleCell(String id, String words) {
 
-    /** @return what explains one cell; empty where nothing does */
+    /** Returns what explains one cell; empty where nothing does. */
     public static Optional<SingleCell> of(CellCheck cell) {
         Optional<Value> written = cell.byHand().value();
         if (written.isEmpty()) {

@@ -27,7 +27,7 @@ public final class Unchanged {
     /**
      * Returns whether enough was written for this slip to be claimed.
      *
-     * @param check the person's values
+     * @param check the user's values
      * @param right the step, or the steps of all channels
      */
     public static boolean isPossible(Check check, Explained right) {
