@@ -37,7 +37,7 @@ public final class Seen {
     }
 
     /**
-     * @param known what was shown last; the findings about the same image is taken over
+     * @param known what was shown last; the findings about the same image are kept
      * @param channel which face is looked at
      */
     static Seen of(Result result, Optional<Shown> known, String channel) {

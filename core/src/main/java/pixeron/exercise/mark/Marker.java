@@ -32,7 +32,7 @@ import pixeron.report.Report;
 import pixeron.step.Progress;
 
 /**
- * Marks answers to an exercise. An answer is checked as any work by hand is; the findings about it here is counted over the cells that are
+ * Marks answers to an exercise. An answer is checked as any work by hand is; the findings about it here are counted over the cells that are
  * asked for. A value that differs, but is right for the user's own earlier values, follows and counts as right.
  *
  * <p>May be asked by several threads. Cost: one check and, where something differs, one search for slips an answer.

@@ -94,7 +94,7 @@ public final class WorkingPane extends BorderPane {
         AskedWord.set(this, "working");
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
-        // The findings about the user's own value is always seen, however long the working is.
+        // The findings about the user's own value are always seen, however long the working is.
         VBox bottom = new VBox(numbers, callout);
         bottom.getStyleClass().add("callout-place");
         setCenter(scroll);
