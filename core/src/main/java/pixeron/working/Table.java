@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.IntFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.number.Decimals;
@@ -232,6 +234,22 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         }
         Rule rule = rules().get(column);
         return rule == null || row >= rows.size() || value(row, column).isEmpty() ? List.of() : rule.explain(column, name -> row(name, row) < 0
-                ? Rational.ZERO : value(row(name, row), column(name)).orElse(Rational.ZERO));
+                ? Rational.ZERO : value(row(name, row), column(name)).orElse(Rational.ZERO)).stream().map(this::inSymbols).toList();
+    }
+
+    /** A formula names columns as their heads do. */
+    private Line inSymbols(Line line) {
+        return new Line(line.label(), line.runs().stream().map(run -> new Run(inSymbols(run.text()), run.role(), run.origin())).toList(), line.isCells(), line.arrived());
+    }
+
+    private String inSymbols(String text) {
+        String symbols = text;
+        for (String column : columns) {
+            String symbol = kind.symbol(column);
+            if (!symbol.equals(column)) {
+                symbols = symbols.replaceAll("(?<![\\w-])" + Pattern.quote(column) + "(?![\\w-])", Matcher.quoteReplacement(symbol));
+            }
+        }
+        return symbols;
     }
 }

@@ -36,4 +36,11 @@ public record TableKind(String name, String title, Map<String, String> columns, 
     public String column(String column) {
         return columns.getOrDefault(column, column);
     }
+
+    /** Returns the name of a column in a formula: the letter at the end of its title, such as C in "cumulative C", or its title if that is one word. */
+    public String symbol(String column) {
+        String title = column(column);
+        String last = title.substring(title.lastIndexOf(' ') + 1);
+        return last.length() == 1 || last.equals(title) ? last : column;
+    }
 }

@@ -106,7 +106,7 @@ class TableCheckTest {
     @Test
     void everyCellWithARuleIsWorkedOut() {
         List<String> lines = table("equalize", "levels").explain(2, "running").stream().map(Line::text).toList();
-        assertThat(lines).containsExactly("running = running above + n", "  = 8 + 2", "  = 10");
+        assertThat(lines).containsExactly("C = C above + n", "  = 8 + 2", "  = 10");
         assertThat(table("equalize", "levels").explain(2, "n")).isEmpty();
     }
 
