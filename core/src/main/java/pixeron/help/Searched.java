@@ -3,6 +3,7 @@ package pixeron.help;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * The texts by which something is found: titles rank before search words, search words before sentences.
@@ -16,6 +17,7 @@ public record Searched(String title, List<String> names, List<String> words, Lis
 
     /** The rank of what is not found. */
     public static final int NONE = 9;
+    private static final int LAST = 8;
 
     public Searched {
         names = List.copyOf(names);
@@ -24,13 +26,21 @@ public record Searched(String title, List<String> names, List<String> words, Lis
     }
 
     /**
-     * Returns how well it matches; British and American spellings and hyphens make no difference.
+     * Returns how well it matches; British and American spellings and hyphens make no difference. Several words match if each of them does.
      *
      * @param typed a few letters
      * @return 0 is best, {@link #NONE} is no match
      */
     public int rank(String typed) {
-        String wanted = plain(typed);
+        int whole = rankOfPlain(plain(typed));
+        if (whole != NONE || !typed.strip().contains(" ")) {
+            return whole;
+        }
+        // Words that are found one by one rank last.
+        return Stream.of(plain(typed).split(" +")).allMatch(word -> rankOfPlain(word) != NONE) ? LAST : NONE;
+    }
+
+    private int rankOfPlain(String wanted) {
         String name = plain(title);
         if (wanted.isEmpty() || name.equals(wanted) || any(names, own -> own.equals(wanted))) {
             return 0;

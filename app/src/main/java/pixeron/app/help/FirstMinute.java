@@ -57,6 +57,7 @@ public final class FirstMinute extends VBox {
         HBox head = new HBox(title, space, close);
         head.getStyleClass().add("first-head");
         end.setWrapText(true);
+        end.setMinHeight(USE_PREF_SIZE);
         end.getStyleClass().add("first-end");
         end.setVisible(false);
         end.managedProperty().bind(end.visibleProperty());

@@ -117,4 +117,14 @@ class SearchTest {
         assertThat(found.rank("median")).isEqualTo(Searched.NONE);
         assertThat(new Searched("Gray", List.of(), List.of("color to neutral"), List.of()).rank("Colour")).isEqualTo(4);
     }
+
+    /** A phrase that occurs nowhere is found by its words, after entries that contain the phrase. */
+    @Test
+    void severalWordsAreFoundOneByOne() {
+        Searched resize = new Searched("Resize", List.of("resize"), List.of("scale"), List.of("Makes an image larger or smaller."));
+        Searched phrase = new Searched("Other", List.of(), List.of(), List.of("To scale image and frame."));
+        assertThat(resize.rank("scale image")).isLessThan(Searched.NONE).isGreaterThan(phrase.rank("scale image"));
+        assertThat(resize.rank("image  scale")).isEqualTo(resize.rank("scale image"));
+        assertThat(resize.rank("scale zebra")).isEqualTo(Searched.NONE);
+    }
 }
