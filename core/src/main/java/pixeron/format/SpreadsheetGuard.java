@@ -4,7 +4,12 @@ import java.io.ByteArrayInputStream;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.OutputStream;
+import java.io.Reader;
+import java.nio.charset.Charset;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
 import java.util.Enumeration;
 import java.util.Locale;
 import java.util.zip.ZipEntry;
@@ -16,6 +21,8 @@ import javax.xml.stream.XMLStreamReader;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipFile;
 import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
+import org.apache.commons.io.ByteOrderMark;
+import org.apache.commons.io.input.BOMInputStream;
 import pixeron.PixeronException;
 
 /**
@@ -84,11 +91,11 @@ final class SpreadsheetGuard {
     }
 
     /** Cells of both formats, those that are repeated as often as that. Elements are known by their names without a namespace. */
-    private void xml(InputStream in) throws XMLStreamException {
+    private void xml(InputStream in) throws XMLStreamException, IOException {
         XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        XMLStreamReader reader = factory.createXMLStreamReader(in);
+        XMLStreamReader reader = factory.createXMLStreamReader(decoded(in));
         Extent extent = new Extent();
         int depth = 0;
         while (reader.hasNext()) {
@@ -113,6 +120,13 @@ final class SpreadsheetGuard {
             }
         }
         reader.close();
+    }
+
+    /** Decoded here, broken text is only refused; the XML readers of Java print a message about it as well. */
+    private static Reader decoded(InputStream in) throws IOException {
+        BOMInputStream marked = BOMInputStream.builder().setInputStream(in).setByteOrderMarks(ByteOrderMark.UTF_8, ByteOrderMark.UTF_16LE, ByteOrderMark.UTF_16BE).get();
+        String charset = marked.hasBOM() ? marked.getBOMCharsetName() : StandardCharsets.UTF_8.name();
+        return new InputStreamReader(marked, Charset.forName(charset).newDecoder().onMalformedInput(CodingErrorAction.REPORT).onUnmappableCharacter(CodingErrorAction.REPORT));
     }
 
     /** Where in a sheet something stands. */

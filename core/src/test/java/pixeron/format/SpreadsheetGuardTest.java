@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Spreadsheets that would fill all memory are refused before anything is made of them. */
 class SpreadsheetGuardTest {
@@ -66,6 +68,22 @@ class SpreadsheetGuardTest {
             }
         });
         assertThatThrownBy(() -> CellTable.readAll(file)).isInstanceOf(pixeron.PixeronException.class);
+    }
+
+    /** The readers of XML print what is wrong, beside throwing it, where text is no UTF-8. */
+    @ParameterizedTest
+    @ValueSource(strings = {"a.ods,content.xml", "a.ods,META-INF/manifest.xml", "a.xlsx,xl/workbook.xml"})
+    void brokenTextIsRefusedWithoutAnotherWord(String place) throws IOException {
+        Path file = zip(place.split(",")[0], place.split(",")[1], zip -> zip.write(new byte[] {'<', 'a', '>', (byte) 0xFF, '<', '/', 'a', '>'}));
+        ByteArrayOutputStream printed = new ByteArrayOutputStream();
+        PrintStream former = System.err;
+        System.setErr(new PrintStream(printed, true, StandardCharsets.UTF_8));
+        try {
+            assertThatThrownBy(() -> CellTable.readAll(file)).hasMessageContaining("not a readable spreadsheet");
+        } finally {
+            System.setErr(former);
+        }
+        assertThat(printed.toString(StandardCharsets.UTF_8)).isEmpty();
     }
 
     @Test
