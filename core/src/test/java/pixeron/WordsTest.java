@@ -32,6 +32,8 @@ class WordsTest {
             "goes? round", "turn(s|ed)? round", "\\bturned\\b", "the other way round",
             // cumulative count, relative frequency, clip, swapped, instead of
             "running count", "running share", "capp(ed|ing)", "exchanged?\\b", "taken (for|as)", "for the other\\b", "in place of",
+            // component or channel, empty, real-valued image, credit follow-through, clip
+            "\\bfaces?\\b", "\\bblanks?\\b", "\\bopen image\\b", "count what follows", "\\bcap\\b",
             // highlight, clear, track, remove, recover, cancel, worksheet
             "put out", "\\blit pixel", "nothing is lit", "take(n)? (away|up|off)", "give(n)? (up|out)", "follow (a|this|the picked) pixel", "unmark",
             // things are shown, appear or are; they are not said and do not stand or lie
@@ -40,7 +42,7 @@ class WordsTest {
             "\\bwho\\b", "somebody", "nobody", "the person",
             // simply, of course, just
             "\\bsimply\\b", "of course", "\\bjust\\b",
-            // "the smallest", not "the smallest"; "0–255", not "0–255"
+            // smallest; ranges with a dash
             "(?<!at[- ])\\bleast\\b(?! significant)", "\\d … [\\dM]", "0 … \"",
             // British spelling
             "colour", "grey", "neighbour", "\\bcentre", "practise", "behaviour", "labelled", "cancelled", "licence", "\\btowards\\b", "equalis", "normalis", "recognis", "analys(e|ing)\\b")

@@ -126,7 +126,7 @@ record OpenSamples(long[] numerators, long denominator, double[] doubles) implem
 
     @Override
     public Samples with(int[] offsets, int level) {
-        throw new IllegalStateException("an open image is changed value by value, its denominator may change");
+        throw new IllegalStateException("a real-valued image is changed value by value, its denominator may change");
     }
 
     @Override

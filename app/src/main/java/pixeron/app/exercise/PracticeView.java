@@ -264,7 +264,7 @@ public final class PracticeView extends BorderPane {
         }
         long blank = cells - what.states().size();
         said.getChildren().add(line(agree + " of " + cells + " agree" + (what.differing() > 0 ? ", " + what.differing() + (what.differing() == 1 ? " differs" : " differ") : "")
-                + (blank > 0 ? ", " + blank + " blank" : "") + ".", what.differing() > 0 ? "said-wrong" : "said-line"));
+                + (blank > 0 ? ", " + blank + " empty" : "") + ".", what.differing() > 0 ? "said-wrong" : "said-line"));
         if (task.told() == Practice.Told.REASONS) {
             List<Trial.Named> slips = what.slips();
             slips.forEach(slip -> said.getChildren().add(line(slip.text() + "  (" + SlipTitles.of(slip.ids()) + ")", "said-line")));

@@ -173,7 +173,7 @@ public final class Figures {
     private static Figure exercises() {
         Variant variant = variants("lighter").get(0);
         Work work = new Work(variant.chain());
-        return Figure.of(work.cells("Image of variant 1", 0), work.byHand("Blank cells for the student", 1, HandSheet.EMPTY), work.cells("Answer key", 1));
+        return Figure.of(work.cells("Image of variant 1", 0), work.byHand("Empty cells for the student", 1, HandSheet.EMPTY), work.cells("Answer key", 1));
     }
 
     private static Figure variants() {

@@ -56,7 +56,7 @@ public final class SineNoise extends PointStep {
     @Override
     public void validate(Arguments arguments) {
         if (isGiven(arguments, PERIODS) == isGiven(arguments, CYCLES)) {
-            throw PixeronException.of(isGiven(arguments, PERIODS) ? "Periods and cycles exclude each other; Leave one of them out."
+            throw PixeronException.of(isGiven(arguments, PERIODS) ? "Periods and cycles exclude each other. Leave one of them out."
                     : "periodic-noise needs period-rows, period-columns, cycles-rows or cycles-columns.");
         }
     }
