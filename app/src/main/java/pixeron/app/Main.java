@@ -16,6 +16,8 @@ public final class Main {
     }
 
     /**
+     * Starts the program: the window, or a command.
+     *
      * @param words a command with its words, or the file to open, or nothing
      */
     public static void main(String... words) {

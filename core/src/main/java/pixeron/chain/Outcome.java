@@ -10,11 +10,17 @@ import pixeron.step.frequency.FourierInverse;
 /** What came of a stage: a result, or the reason why there is none. */
 public sealed interface Outcome {
 
-    /** @param result of any kind */
+    /**
+     * A step with a result.
+     *
+     * @param result of any kind
+     */
     record Done(Result result) implements Outcome {
     }
 
     /**
+     * A step without a result.
+     *
      * @param position the position of the step that failed, from 0; later steps carry it on
      * @param message one line for the user
      */

@@ -186,7 +186,11 @@ public final class ImageFiles {
         }
     }
 
-    /** @throws PixeronException if {@link #write} knows no format for the ending of file */
+    /**
+     * Checks that an image can be written to a file.
+     *
+     * @throws PixeronException if {@link #write} knows no format for the ending of file
+     */
     public static void requireWritable(Path file, boolean isExact) {
         writer(file, isExact);
         SafeFile.requireTarget(file);

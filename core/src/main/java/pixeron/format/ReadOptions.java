@@ -30,7 +30,11 @@ public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) 
         return pixelLimit != DEFAULT_PIXEL_LIMIT;
     }
 
-    /** @param pixels most pixels that are read, at least 1 */
+    /**
+     * Returns this with another limit for pixels.
+     *
+     * @param pixels most pixels that are read, at least 1
+     */
     public ReadOptions withPixelLimit(long pixels) {
         return new ReadOptions(maximum, isOpen, pixels);
     }

@@ -29,7 +29,11 @@ public final class ResultTable {
         return text.toString();
     }
 
-    /** @throws pixeron.PixeronException if the file cannot be written */
+    /**
+     * Writes a table.
+     *
+     * @throws pixeron.PixeronException if the file cannot be written
+     */
     public static void write(Path file, List<List<String>> rows) {
         String text = text(rows);
         SafeFile.write(file, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));

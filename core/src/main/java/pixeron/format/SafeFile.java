@@ -45,6 +45,8 @@ public final class SafeFile {
     }
 
     /**
+     * Writes a file.
+     *
      * @param target the file to make or replace
      * @param content writes the whole file
      * @throws PixeronException if the folder is missing, the target is a folder or read-only, or the disk is full
@@ -105,6 +107,8 @@ public final class SafeFile {
     }
 
     /**
+     * Checks that a file can be written.
+     *
      * @throws PixeronException if target cannot be written for a reason that is known beforehand
      */
     public static void requireTarget(Path target) {

@@ -23,7 +23,11 @@ public record TableForm(char separator, boolean hasDecimalComma, int headLines, 
 
     private static final Predicate<String> DECIMAL_COMMA = cell -> cell.matches("[+\u2212-]?\\d*,\\d+");
 
-    /** @throws PixeronException if the comma is to be both or there would be a negative number of head lines */
+    /**
+     * Checks the separators.
+     *
+     * @throws PixeronException if the comma is to be both or there would be a negative number of head lines
+     */
     public TableForm {
         if (hasDecimalComma && separator == ',' || headLines < 0) {
             throw PixeronException.of("The comma cannot separate cells and decimals at the same time.");

@@ -21,7 +21,11 @@ public interface Compiled {
      */
     Value at(Value... numbers);
 
-    /** @param place where the value of a variable will stand */
+    /**
+     * Compiles an expression.
+     *
+     * @param place where the value of a variable will stand
+     */
     static Compiled of(Expression expression, ToIntFunction<String> place) {
         if (expression instanceof Expression.Literal literal) {
             Value value = literal.value();

@@ -19,15 +19,25 @@ public sealed interface Expression {
         }
     }
 
-    /** @param name a variable such as r or M, or the key of a parameter */
+    /**
+     * A variable.
+     *
+     * @param name a variable such as r or M, or the key of a parameter
+     */
     record Variable(String name) implements Expression {
     }
 
-    /** @param operand what is negated */
+    /**
+     * A negated expression.
+     *
+     * @param operand what is negated
+     */
     record Negation(Expression operand) implements Expression {
     }
 
     /**
+     * Two expressions with an operator.
+     *
      * @param operator between the two
      * @param left in front of it
      * @param right behind it
@@ -36,6 +46,8 @@ public sealed interface Expression {
     }
 
     /**
+     * A function with its arguments.
+     *
      * @param function what is applied
      * @param arguments to these, in order
      */

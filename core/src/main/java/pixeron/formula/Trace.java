@@ -21,6 +21,8 @@ public final class Trace {
     }
 
     /**
+     * One line of the calculation.
+     *
      * @param expression what is on the line
      * @param note why a branch was taken on the way to this line: {@code 137 > 128 holds}; else empty
      */

@@ -16,14 +16,22 @@ import pixeron.number.Rational;
  */
 public record ColorImage(Image red, Image green, Image blue, Optional<Image> alpha) implements Result {
 
-    /** @throws PixeronException if the channels differ in size or maximum level */
+    /**
+     * Checks the channels.
+     *
+     * @throws PixeronException if the channels differ in size or maximum level
+     */
     public ColorImage {
         requireSame(red, green);
         requireSame(red, blue);
         alpha.ifPresent(channel -> requireSame(red, channel));
     }
 
-    /** @param faces red, green, blue and perhaps alpha */
+    /**
+     * Creates a color image.
+     *
+     * @param faces red, green, blue and perhaps alpha
+     */
     public static ColorImage of(List<Image> faces) {
         return new ColorImage(faces.get(0), faces.get(1), faces.get(2), faces.size() > 3 ? Optional.of(faces.get(3)) : Optional.empty());
     }

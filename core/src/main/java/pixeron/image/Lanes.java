@@ -61,7 +61,11 @@ public final class Lanes {
         return bytes[column] & Image.BYTE_MAXIMUM;
     }
 
-    /** @param level 0–255, from now on in this column */
+    /**
+     * Puts a level into a column.
+     *
+     * @param level 0–255, from now on in this column
+     */
     public void put(int column, int level) {
         bytes[column] = (byte) level;
     }
@@ -86,12 +90,20 @@ public final class Lanes {
         }
     }
 
-    /** @param fours levels of four columns in each number, the first one's lowest, that are in the columns from now on */
+    /**
+     * Puts the levels of all columns.
+     *
+     * @param fours levels of four columns in each number, the first one's lowest, that are in the columns from now on
+     */
     public void put(int[] fours) {
         from[0].put(0, fours);
     }
 
-    /** @param raster of bytes and as many columns, whose row becomes what is here */
+    /**
+     * Writes the levels.
+     *
+     * @param raster of bytes and as many columns, whose row becomes what is here
+     */
     public void write(LevelRaster raster, int row) {
         raster.write(row, bytes, 0);
     }

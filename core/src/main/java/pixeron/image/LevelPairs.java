@@ -24,6 +24,8 @@ public final class LevelPairs {
     }
 
     /**
+     * Creates the table of pairs.
+     *
      * @param count of pairs
      * @param span levels of the second image
      * @param level the new level of the pair first · span + second, or {@link #NONE}

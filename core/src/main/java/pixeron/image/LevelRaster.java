@@ -32,6 +32,8 @@ public final class LevelRaster {
     }
 
     /**
+     * Writes a row.
+     *
      * @param row 0 to rows − 1
      * @param levels the levels of the row in its first columns, each in 0–M
      * @throws pixeron.PixeronException if one is not; names its pixel

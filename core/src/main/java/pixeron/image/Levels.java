@@ -10,6 +10,8 @@ public final class Levels {
     }
 
     /**
+     * Checks that an image has levels.
+     *
      * @param title of the step that needs levels
      * @throws PixeronException if image is open; names its first sample that is not a level
      */

@@ -24,6 +24,8 @@ public final class Patches {
     }
 
     /**
+     * Combines images.
+     *
      * @param patches level images with no level above that of the frame; later ones lie over earlier ones, and together they leave
      *     nothing free
      */

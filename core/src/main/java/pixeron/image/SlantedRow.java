@@ -44,6 +44,8 @@ public final class SlantedRow {
     }
 
     /**
+     * Creates rows that are read along a line.
+     *
      * @param image for which {@link #isPossible}
      * @param outside the level that is outside; {@link #OPEN} where that is not one for all places
      */
@@ -56,6 +58,8 @@ public final class SlantedRow {
     }
 
     /**
+     * Reads along a line with linear interpolation.
+     *
      * @param first the first place of the line that is read
      * @param last the place behind the last one
      * @param levels gets at these places the level of four weighted pixels, rounded to nearest, or {@link #OPEN}

@@ -35,6 +35,8 @@ public final class Condition {
     }
 
     /**
+     * Parses a condition.
+     *
      * @param text such as {@code r < 5}
      * @throws PixeronException if it is no formula over these names
      */

@@ -85,7 +85,11 @@ public sealed interface Code {
         return new Helped(helper, List.of(arguments));
     }
 
-    /** @param names what represents a variable of the formula */
+    /**
+     * Converts an expression.
+     *
+     * @param names what represents a variable of the formula
+     */
     static Code of(Expression expression, Function<String, Code> names) {
         if (expression instanceof Expression.Literal literal) {
             return new Number(literal.value());

@@ -36,7 +36,11 @@ public final class Ending {
         return within(area, "before", statements);
     }
 
-    /** @param grid what the image is called whose pixels stay */
+    /**
+     * Returns statements that change pixels of an area only.
+     *
+     * @param grid what the image is called whose pixels stay
+     */
     public static List<Statement> within(Optional<Area> area, String grid, List<Statement> statements) {
         if (area.isEmpty()) {
             return statements;

@@ -81,6 +81,8 @@ public final class Makers {
     }
 
     /**
+     * Creates an image.
+     *
      * @param mostPixels that the image may have
      * @throws PixeronException also if it would have more; nothing is made then
      */

@@ -22,6 +22,8 @@ public enum Overflow implements Worded {
     }
 
     /**
+     * Returns the overflow rule of this name.
+     *
      * @param word as in {@link #word}
      * @throws IllegalArgumentException if there is no such word
      */

@@ -30,6 +30,8 @@ public enum Rounding implements Worded {
     }
 
     /**
+     * Returns the rounding of this name.
+     *
      * @param word as in {@link #word}
      * @throws IllegalArgumentException if there is no such word
      */

@@ -31,6 +31,8 @@ public record ProgramCommand(List<String> words) {
     }
 
     /**
+     * Parses a command.
+     *
      * @param text as it is typed
      * @throws PixeronException if it is empty, a quote does not end, or it does not say where the image is read and the result written
      */

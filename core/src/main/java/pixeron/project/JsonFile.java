@@ -29,6 +29,8 @@ public final class JsonFile {
     }
 
     /**
+     * Writes a JSON file.
+     *
      * @param file is replaced as a whole, or stays as it is
      * @throws PixeronException if it cannot be written
      */
@@ -40,6 +42,8 @@ public final class JsonFile {
     }
 
     /**
+     * Reads a JSON file.
+     *
      * @param understood makes of the whole file what it holds
      * @throws PixeronException if the file cannot be read, is no JSON, or is not understood; names the file
      */
@@ -67,6 +71,8 @@ public final class JsonFile {
     }
 
     /**
+     * Checks the version of a file.
+     *
      * @param field holds the version
      * @param newest that is read
      * @param what the file holds, such as project

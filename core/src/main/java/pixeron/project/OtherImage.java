@@ -15,7 +15,11 @@ import pixeron.step.Reference;
  */
 public record OtherImage(String name, Work work) {
 
-    /** @throws pixeron.PixeronException if the name is none for an image */
+    /**
+     * Checks the name.
+     *
+     * @throws pixeron.PixeronException if the name is none for an image
+     */
     public OtherImage {
         if (!Reference.isReadable(name)) {
             Reference.requireName(name);

@@ -44,6 +44,8 @@ public final class ProjectFile {
     }
 
     /**
+     * Writes a project.
+     *
      * @param file is replaced as a whole, or stays as it is
      * @param saved what is written
      * @throws PixeronException if the file cannot be written

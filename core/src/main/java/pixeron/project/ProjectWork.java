@@ -35,6 +35,8 @@ public final class ProjectWork {
     }
 
     /**
+     * Evaluates the work of a project.
+     *
      * @param known what was said last; what is written for the same step in the same way need not be checked again
      */
     public static List<StepWork> of(Project project, List<StepWork> known, Progress progress) {

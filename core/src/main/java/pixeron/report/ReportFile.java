@@ -15,6 +15,8 @@ public final class ReportFile {
     }
 
     /**
+     * Writes a report.
+     *
      * @param file ends with .pdf, .html or .md
      * @param report what is written
      * @throws PixeronException if the ending is none of these or the file cannot be written; an existing file stays then

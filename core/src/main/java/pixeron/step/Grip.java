@@ -77,6 +77,8 @@ public sealed interface Grip {
     interface Pull {
 
         /**
+         * Returns the step after dragging.
+         *
          * @param from where it was taken hold of
          * @param to where it is now
          */

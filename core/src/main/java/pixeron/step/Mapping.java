@@ -14,6 +14,8 @@ import pixeron.number.Value;
 public record Mapping(List<Entry> entries, long below, long above, int resultMaximum) {
 
     /**
+     * The new value of one level.
+     *
      * @param level r
      * @param exact before rounding and overflow
      * @param result s

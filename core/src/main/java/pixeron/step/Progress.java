@@ -24,6 +24,8 @@ public interface Progress {
     boolean isWanted(double done);
 
     /**
+     * Reports progress.
+     *
      * @param done the part that is done, 0–1
      * @throws CancellationException when the result is no longer wanted
      */

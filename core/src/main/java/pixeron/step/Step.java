@@ -22,7 +22,11 @@ import pixeron.step.key.ReferenceParameter;
  */
 public record Step(StepType type, Arguments arguments) {
 
-    /** @throws PixeronException if a required key has no value or the keys contradict each other */
+    /**
+     * Checks the arguments.
+     *
+     * @throws PixeronException if a required key has no value or the keys contradict each other
+     */
     public Step {
         KeyedLine.requireAll(type, arguments);
         for (int n = 0; n < arguments.channels(); n++) {

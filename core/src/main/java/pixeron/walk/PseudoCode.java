@@ -23,7 +23,11 @@ public record PseudoCode(List<Loop.Row> lines, int heads, List<Moment> moments, 
         moments = List.copyOf(moments);
     }
 
-    /** @throws pixeron.PixeronException if the pixel has no value */
+    /**
+     * Creates the loops of a step.
+     *
+     * @throws pixeron.PixeronException if the pixel has no value
+     */
     public static PseudoCode of(Explained explained, Visits visits, Pixel pixel) {
         LoopWriter out = new LoopWriter();
         explained.follow(pixel, out);

@@ -91,7 +91,11 @@ public final class Visits {
         return rows * columns;
     }
 
-    /** @param place 0 to count() − 1 */
+    /**
+     * Returns the pixel of a visit.
+     *
+     * @param place 0 to count() − 1
+     */
     public Pixel pixel(int place) {
         if (order.isPresent()) {
             return order.get().pixel(rows, columns, place);

@@ -10,6 +10,8 @@ import java.util.List;
 public record Loop(List<Row> rows) {
 
     /**
+     * One line of a loop.
+     *
      * @param depth how many loops it is in, from 0
      * @param text what is done: {@code sum ← sum + w × before[i+a][j+b]}
      */

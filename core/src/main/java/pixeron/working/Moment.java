@@ -12,6 +12,8 @@ import java.util.List;
 public record Moment(int row, List<Variable> variables, int cells) {
 
     /**
+     * A variable with its value.
+     *
      * @param name as in the loop
      * @param value as it is read
      */

@@ -324,7 +324,11 @@ public final class BenchView extends BorderPane {
         return slips.selectedProperty();
     }
 
-    /** @param guide is under the steps until it is removed; null for none */
+    /**
+     * Shows a guide.
+     *
+     * @param guide is under the steps until it is removed; null for none
+     */
     public void setGuide(Node guide) {
         left.getChildren().setAll(side);
         if (guide != null) {
@@ -425,7 +429,11 @@ public final class BenchView extends BorderPane {
         }
     }
 
-    /** @param text shown for a moment in the status line */
+    /**
+     * Shows a line of text.
+     *
+     * @param text shown for a moment in the status line
+     */
     public void say(String text) {
         status.say(text);
     }

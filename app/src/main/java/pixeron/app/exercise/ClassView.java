@@ -241,7 +241,11 @@ public final class ClassView extends BorderPane {
         (answers == null ? exercise : answers.entries().isEmpty() ? add : table).requestFocus();
     }
 
-    /** @param file an exercise whose answers are marked from now on */
+    /**
+     * Opens an exercise.
+     *
+     * @param file an exercise whose answers are marked from now on
+     */
     public void open(Path file) {
         marking.start(progress -> Answers.of(ExerciseFile.read(file)), opened -> {
             answers = opened.counting(follow.isSelected());

@@ -61,7 +61,11 @@ public final class Autosave {
         this.writer = writer;
     }
 
-    /** @param trouble is told in one line, in a thread of its own and once, when work can no longer be kept */
+    /**
+     * Sets who is notified of a failure.
+     *
+     * @param trouble is told in one line, in a thread of its own and once, when work can no longer be kept
+     */
     public void setTrouble(Consumer<String> trouble) {
         this.trouble = trouble;
     }

@@ -57,6 +57,8 @@ public final class Background {
     }
 
     /**
+     * Starts work in the background.
+     *
      * @param work runs in the background
      * @param done gets the result on the window's thread, unless something newer was started or it was canceled
      * @param failed gets what the work threw, on the window's thread

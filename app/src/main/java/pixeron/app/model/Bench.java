@@ -170,12 +170,20 @@ public final class Bench {
         return walking;
     }
 
-    /** @param marked what is marked now, or null; what reaches beyond the image is omitted */
+    /**
+     * Marks a rectangle or a line.
+     *
+     * @param marked what is marked now, or null; what reaches beyond the image is omitted
+     */
     public void mark(Selection marked) {
         looking.mark(marked, grid());
     }
 
-    /** @param wanted which pixels are lit from now on; empty for none */
+    /**
+     * Highlights pixels.
+     *
+     * @param wanted which pixels are lit from now on; empty for none
+     */
     public void light(Optional<Search> wanted) {
         search = wanted;
         if (isCurrent()) {
@@ -233,6 +241,8 @@ public final class Bench {
     }
 
     /**
+     * Changes the project.
+     *
      * @param mergeKey what is changed; changes in a row with the same key are undone as one
      * @param change makes the new project
      */

@@ -76,7 +76,11 @@ public record Display(Scale scale, Range range, Ends ends, NumberBase base, int 
         return new Display(scale, range, ends, other, first, hasGrid, cells);
     }
 
-    /** @param other 0 or 1 */
+    /**
+     * Returns this with another number for the first row and column.
+     *
+     * @param other 0 or 1
+     */
     public Display withFirst(int other) {
         return new Display(scale, range, ends, base, other, hasGrid, cells);
     }

@@ -47,6 +47,8 @@ public sealed interface Search {
     boolean isAfter();
 
     /**
+     * Finds pixels.
+     *
      * @param described the image that is searched
      * @throws pixeron.PixeronException if a condition has no value at some pixel
      */

@@ -8,7 +8,11 @@ import pixeron.look.Segment;
 /** What a user marked on the sheets: a rectangle or a line. */
 public sealed interface Selection {
 
-    /** @param area the marked rectangle */
+    /**
+     * A rectangle.
+     *
+     * @param area the marked rectangle
+     */
     record Rectangle(Area area) implements Selection {
         @Override
         public boolean isInside(Frame frame) {
@@ -16,7 +20,11 @@ public sealed interface Selection {
         }
     }
 
-    /** @param segment the marked line */
+    /**
+     * A line.
+     *
+     * @param segment the marked line
+     */
     record Line(Segment segment) implements Selection {
         @Override
         public boolean isInside(Frame frame) {

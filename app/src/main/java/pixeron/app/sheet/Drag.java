@@ -6,6 +6,8 @@ import pixeron.image.Pixel;
 public interface Drag {
 
     /**
+     * Continues or ends the drag.
+     *
      * @param from where the pointer was pressed, inside the image
      * @param to where it is now, inside the image; the same pixel at the beginning
      * @param isEnd true when the pointer was let go

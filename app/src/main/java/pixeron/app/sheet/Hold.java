@@ -10,6 +10,8 @@ public interface Hold {
     Cursor cursor();
 
     /**
+     * Continues or ends the drag.
+     *
      * @param from where it was taken hold of
      * @param to where the pointer is now, measured as when it was taken hold of, whatever has changed on the sheet since
      * @param isEnd true when it was let go

@@ -33,7 +33,11 @@ public final class Overview extends Region {
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::go);
     }
 
-    /** @param newPainter what the map shows; null for nothing */
+    /**
+     * Sets what the map shows.
+     *
+     * @param newPainter what the map shows; null for nothing
+     */
     public void setPainter(Painter newPainter) {
         painter = newPainter;
         paint();

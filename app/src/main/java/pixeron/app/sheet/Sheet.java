@@ -81,14 +81,22 @@ public final class Sheet extends Region {
         gestures = new Gestures(this, viewport);
     }
 
-    /** @param newPainter what is drawn; null for a sheet without anything on it */
+    /**
+     * Sets what the sheet shows.
+     *
+     * @param newPainter what is drawn; null for a sheet without anything on it
+     */
     public void setPainter(Painter newPainter) {
         painter = newPainter;
         describe();
         requestPaint();
     }
 
-    /** @param newOver what is drawn over the cells, such as what a walk covers; null for nothing */
+    /**
+     * Sets what is drawn over the cells.
+     *
+     * @param newOver what is drawn over the cells, such as what a walk covers; null for nothing
+     */
     public void setOver(Painter newOver) {
         if (over != newOver) {
             over = newOver;
@@ -97,7 +105,11 @@ public final class Sheet extends Region {
         }
     }
 
-    /** @param newGrips what can be taken hold of, drawn over all else; null for nothing */
+    /**
+     * Sets what can be dragged.
+     *
+     * @param newGrips what can be taken hold of, drawn over all else; null for nothing
+     */
     public void setGrips(Painter newGrips) {
         if (grips != newGrips) {
             grips = newGrips;
@@ -110,29 +122,47 @@ public final class Sheet extends Region {
         return painter != null;
     }
 
-    /** @param handler notified about a pixel that was clicked */
+    /**
+     * Sets who is notified of a click.
+     *
+     * @param handler notified about a pixel that was clicked
+     */
     public void setOnPick(Consumer<Pixel> handler) {
         gestures.setOnPick(handler);
     }
 
-    /** @param handler notified about the pixel under the pointer, null when there is none */
+    /**
+     * Sets who is notified of the pointer.
+     *
+     * @param handler notified about the pixel under the pointer, null when there is none
+     */
     public void setOnHover(Consumer<Pixel> handler) {
         gestures.setOnHover(handler);
     }
 
-    /** @param chooser says when the mouse is pressed what dragging does; null: it moves the image */
+    /**
+     * Sets what dragging does.
+     *
+     * @param chooser says when the mouse is pressed what dragging does; null: it moves the image
+     */
     public void setDragFor(Function<MouseEvent, Drag> chooser) {
         gestures.setDragFor(chooser);
     }
 
     /**
+     * Sets what can be dragged at a place.
+     *
      * @param chooser says what is taken hold of at a place, given how near to it the pointer must be, in cells; null for nothing
      */
     public void setHoldFor(BiFunction<Grip.Place, Double, Hold> chooser) {
         gestures.setHoldFor(chooser);
     }
 
-    /** @param selection the marked rectangle or line, or null */
+    /**
+     * Shows a marked rectangle or line.
+     *
+     * @param selection the marked rectangle or line, or null
+     */
     public void setMarked(Selection selection) {
         marked = selection;
         requestPaint();
@@ -160,7 +190,11 @@ public final class Sheet extends Region {
         setFirst(corner.map(Frequency::u).orElse(first), corner.map(Frequency::v).orElse(first));
     }
 
-    /** @param pixel the picked pixel; null where nothing on this sheet is */
+    /**
+     * Shows the picked pixel.
+     *
+     * @param pixel the picked pixel; null where nothing on this sheet is
+     */
     public void setPicked(Pixel pixel) {
         boolean isOther = !Objects.equals(pixel, picked);
         picked = pixel;
@@ -171,7 +205,11 @@ public final class Sheet extends Region {
         requestPaint();
     }
 
-    /** @param pixel the one that belongs to the picked one, such as its conjugate in a spectrum; null for none */
+    /**
+     * Shows the partner of the picked pixel.
+     *
+     * @param pixel the one that belongs to the picked one, such as its conjugate in a spectrum; null for none
+     */
     public void setPartner(Pixel pixel) {
         partner = pixel;
         requestPaint();
@@ -181,7 +219,11 @@ public final class Sheet extends Region {
         setAccessibleText(picked == null ? name + ": the picked pixel is not used" : name + ", " + place(picked) + ": " + says(picked));
     }
 
-    /** @param newWords what a screen reader says of a cell: where it is and all that is there */
+    /**
+     * Sets the text that a screen reader reads for a cell.
+     *
+     * @param newWords what a screen reader says of a cell: where it is and all that is there
+     */
     public void setWords(Function<Pixel, String> newWords) {
         words = newWords;
     }
@@ -208,7 +250,11 @@ public final class Sheet extends Region {
         return picked;
     }
 
-    /** @param newFrame rows and columns of this sheet; null: those that the viewport has */
+    /**
+     * Sets the size of the image on this sheet.
+     *
+     * @param newFrame rows and columns of this sheet; null: those that the viewport has
+     */
     public void setFrame(Frame newFrame) {
         if (!Objects.equals(frame, newFrame)) {
             frame = newFrame;

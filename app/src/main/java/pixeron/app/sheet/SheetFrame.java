@@ -71,7 +71,11 @@ public final class SheetFrame extends VBox {
         visibleProperty().subscribe(sheet::setShown);
     }
 
-    /** @param role style class of its color: before, after or by-hand */
+    /**
+     * Sets the role of the sheet.
+     *
+     * @param role style class of its color: before, after or by-hand
+     */
     public void setRole(String role) {
         getStyleClass().setAll("sheet", role);
     }
@@ -80,7 +84,11 @@ public final class SheetFrame extends VBox {
         return sheet;
     }
 
-    /** @param control is put at the right of the line below the head */
+    /**
+     * Adds a control.
+     *
+     * @param control is put at the right of the line below the head
+     */
     public void setCornerControl(Node control) {
         below.getChildren().add(control);
     }
@@ -90,14 +98,22 @@ public final class SheetFrame extends VBox {
         return tools;
     }
 
-    /** @param map lies over the lower right corner of the sheet */
+    /**
+     * Adds an overview.
+     *
+     * @param map lies over the lower right corner of the sheet
+     */
     public void setOverview(Overview map) {
         overview = map;
         map.layoutBoundsProperty().subscribe(bounds -> body.requestLayout());
         body.getChildren().add(map);
     }
 
-    /** @param words what the pointer is told over the caption: what a sign in it means */
+    /**
+     * Sets the tooltip of the caption.
+     *
+     * @param words what the pointer is told over the caption: what a sign in it means
+     */
     public void setCaptionWords(String words) {
         caption.setTooltip(new Tooltip(words));
     }
@@ -120,7 +136,11 @@ public final class SheetFrame extends VBox {
         caption.setManaged(!text.isEmpty());
     }
 
-    /** @param text said on the sheet while nothing is on it; empty for none */
+    /**
+     * Sets the text of an empty sheet.
+     *
+     * @param text said on the sheet while nothing is on it; empty for none
+     */
     public void setHint(String text) {
         hint.setText(text);
         hint.setVisible(!text.isEmpty());

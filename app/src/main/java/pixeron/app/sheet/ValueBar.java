@@ -37,6 +37,8 @@ public final class ValueBar extends HBox {
     }
 
     /**
+     * Shows a color scale.
+     *
      * @param scale from value to color
      * @param ends the values of its first and last color
      */

@@ -32,7 +32,11 @@ public final class BinarySheets {
     private BinarySheets() {
     }
 
-    /** @param words the folder of the compiled classes */
+    /**
+     * Writes the style sheets in their binary form.
+     *
+     * @param words the folder of the compiled classes
+     */
     public static void main(String... words) throws IOException {
         for (String sheet : List.of("/pixeron/app/pixeron.css", new PrimerLight().getUserAgentStylesheet())) {
             Path text = Files.createTempFile("sheet", ".css");

@@ -15,7 +15,11 @@ public final class SharpCanvas extends Canvas {
         getTransforms().add(back);
     }
 
-    /** @param width as it is laid out */
+    /**
+     * Sets the size.
+     *
+     * @param width as it is laid out
+     */
     public void size(double width, double height) {
         double factor = theme.magnificationProperty().get();
         setWidth(Math.max(1, width * factor));

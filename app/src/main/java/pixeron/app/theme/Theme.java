@@ -93,7 +93,11 @@ public final class Theme {
         return root.getStyleClass().contains(STILL_CLASS);
     }
 
-    /** @param still whether nothing is to move by itself: for people whom motion distracts or makes ill */
+    /**
+     * Switches motion on or off.
+     *
+     * @param still whether nothing is to move by itself: for people whom motion distracts or makes ill
+     */
     public void setStill(boolean still) {
         put(STILL_CLASS, still);
     }
@@ -108,6 +112,8 @@ public final class Theme {
     }
 
     /**
+     * Sets the size of type.
+     *
      * @param percent how large type is: {@link #NORMAL_TYPE}, {@link #LARGE_TYPE}, or that one magnified
      */
     public void setType(int percent) {
@@ -124,7 +130,11 @@ public final class Theme {
         return magnification.getReadOnlyProperty();
     }
 
-    /** @param lecture whether everything is as large as the last row of a room needs it */
+    /**
+     * Switches the lecture view on or off.
+     *
+     * @param lecture whether everything is as large as the last row of a room needs it
+     */
     public void setLecture(boolean lecture) {
         put(LECTURE_CLASS, lecture);
         showScale();

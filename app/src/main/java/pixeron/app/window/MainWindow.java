@@ -370,12 +370,20 @@ public final class MainWindow extends StackPane {
         return files.settingsProperty().get().place();
     }
 
-    /** @param where the window is now; kept when it is closed */
+    /**
+     * Sets the place of the window.
+     *
+     * @param where the window is now; kept when it is closed
+     */
     public void setPlace(WindowPlace where) {
         place = where;
     }
 
-    /** @param close runs when nothing unsaved is in the way */
+    /**
+     * Asks about unsaved changes.
+     *
+     * @param close runs when nothing unsaved is in the way
+     */
     public void askToClose(Runnable close) {
         files.afterUnsaved(() -> {
             if (place != null && !place().equals(Optional.of(place))) {

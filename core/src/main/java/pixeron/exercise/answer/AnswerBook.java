@@ -30,7 +30,11 @@ public final class AnswerBook {
     private AnswerBook() {
     }
 
-    /** @throws pixeron.PixeronException if the file cannot be written */
+    /**
+     * Writes a table as text.
+     *
+     * @throws pixeron.PixeronException if the file cannot be written
+     */
     public static void writeText(Path file, List<List<String>> rows) {
         StringWriter text = new StringWriter();
         try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.DEFAULT)) {
@@ -41,7 +45,11 @@ public final class AnswerBook {
         SafeFile.write(file, out -> out.write(text.toString().getBytes(StandardCharsets.UTF_8)));
     }
 
-    /** @throws pixeron.PixeronException if the file cannot be written */
+    /**
+     * Writes tables as a workbook.
+     *
+     * @throws pixeron.PixeronException if the file cannot be written
+     */
     public static void writeWorkbook(Path file, List<Sheet> sheets) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (Workbook book = new Workbook(bytes, "Pixeron", "1.0")) {

@@ -36,6 +36,8 @@ public record AnswerFolder(List<Handed> handed, List<String> leftOut) {
     }
 
     /**
+     * Finds the answers.
+     *
      * @param paths files, and folders whose files are taken with those of the folders in them, in the order of their names
      * @throws PixeronException if a path is not there
      */

@@ -46,6 +46,8 @@ public final class ExerciseFile {
     }
 
     /**
+     * Writes an exercise.
+     *
      * @param file is replaced as a whole, or stays as it is
      * @throws PixeronException if it cannot be written
      */

@@ -68,6 +68,8 @@ public record GradeTable(List<Line> lines, Rational maximum, boolean followCount
     }
 
     /**
+     * Creates the table.
+     *
      * @param people who should have handed something in; empty: whoever did
      * @param maximum points for everything
      */

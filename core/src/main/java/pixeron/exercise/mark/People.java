@@ -46,6 +46,8 @@ public record People(List<Person> all) {
     }
 
     /**
+     * Reads a class list.
+     *
      * @param file a table whose first row names its columns, of which id, name and code are read
      * @throws PixeronException if it cannot be read or names none of them
      */

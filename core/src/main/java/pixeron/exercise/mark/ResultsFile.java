@@ -24,7 +24,11 @@ public final class ResultsFile {
     private ResultsFile() {
     }
 
-    /** @throws PixeronException if the ending is neither .csv nor .xlsx */
+    /**
+     * Checks that results can be written to a file.
+     *
+     * @throws PixeronException if the ending is neither .csv nor .xlsx
+     */
     public static void requireKnown(Path file) {
         String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
         if (!name.endsWith(".csv") && !name.endsWith(".xlsx")) {

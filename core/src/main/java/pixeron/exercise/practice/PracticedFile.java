@@ -19,7 +19,11 @@ public final class PracticedFile {
     private PracticedFile() {
     }
 
-    /** @throws PixeronException if it cannot be written */
+    /**
+     * Writes the practice history.
+     *
+     * @throws PixeronException if it cannot be written
+     */
     public static void write(Path file, Practiced practiced) {
         ObjectNode root = JsonFile.object().put(VERSION_FIELD, VERSION);
         ArrayNode attempts = root.putArray("attempts");

@@ -35,6 +35,8 @@ public final class KeyPages {
     }
 
     /**
+     * Writes an answer key.
+     *
      * @param file gets the key of all variants
      * @throws PixeronException if the file cannot be written
      */

@@ -30,6 +30,8 @@ public final class SheetPages {
     }
 
     /**
+     * Writes worksheets.
+     *
      * @param file gets one or more pages for each variant
      * @param variants of one exercise, at least one
      * @throws PixeronException if the file cannot be written

@@ -26,7 +26,11 @@ record Grid(List<Cell> head, List<List<Cell>> rows) {
     sealed interface Cell {
     }
 
-    /** @param isHead whether it names its row or column */
+    /**
+     * A cell with text.
+     *
+     * @param isHead whether it names its row or column
+     */
     record Text(String text, boolean isHead) implements Cell {
     }
 

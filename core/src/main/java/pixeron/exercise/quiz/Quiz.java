@@ -31,7 +31,11 @@ public final class Quiz {
         }).toList());
     }
 
-    /** @throws PixeronException if the file cannot be written */
+    /**
+     * Writes the quiz.
+     *
+     * @throws PixeronException if the file cannot be written
+     */
     public void write(Path file, QuizFormat format) {
         byte[] bytes = format.bytes(questions);
         SafeFile.write(file, out -> out.write(bytes));

@@ -108,7 +108,11 @@ public final class PdfPages implements AutoCloseable {
         }
     }
 
-    /** @param words are above every page that begins from now on, such as whose they are; empty for none */
+    /**
+     * Sets the running head.
+     *
+     * @param words are above every page that begins from now on, such as whose they are; empty for none
+     */
     public void running(String words) {
         running = words;
     }
@@ -228,7 +232,11 @@ public final class PdfPages implements AutoCloseable {
         frame(x, bottom, width, height, Ink.LINE, 0.5f);
     }
 
-    /** @param thickness of its lines */
+    /**
+     * Draws a frame.
+     *
+     * @param thickness of its lines
+     */
     public void frame(float x, float bottom, float width, float height, Ink ink, float thickness) throws IOException {
         content.setStrokingColor(ink.red(), ink.green(), ink.blue());
         content.setLineWidth(thickness);

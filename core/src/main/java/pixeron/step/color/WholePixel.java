@@ -56,7 +56,11 @@ public final class WholePixel implements Explained {
         return value(pixel);
     }
 
-    /** @throws PixeronException if a channel has no level of 0 to 255 */
+    /**
+     * Returns the packed value of a pixel.
+     *
+     * @throws PixeronException if a channel has no level of 0 to 255
+     */
     @Override
     public Value value(Pixel pixel) {
         return after instanceof Image image ? image.value(pixel) : packed(after, pixel).map(packed -> Rational.of(Integer.toUnsignedLong(packed.packed())))

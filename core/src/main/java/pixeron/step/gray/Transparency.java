@@ -33,6 +33,8 @@ public enum Transparency implements Worded {
     }
 
     /**
+     * Returns the rule of this name.
+     *
      * @param word as in {@link #word}
      * @throws PixeronException if there is no such word
      */

@@ -18,6 +18,8 @@ public record ChoiceParameter(String key, String title, Optional<Choice> default
         implements Parameter<ChoiceParameter.Choice> {
 
     /**
+     * One of several words.
+     *
      * @param word in the step line
      * @param sentence what it means, in a few words
      * @param earlier the words that earlier versions wrote; they are read and never written

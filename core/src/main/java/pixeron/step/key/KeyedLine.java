@@ -139,7 +139,11 @@ public record KeyedLine<K extends Keyed>(K type, Arguments arguments) {
         return parameter.isRequired() ? " " + parameter.key() + "=…" : " [" + parameter.key() + "=" + shown + "]";
     }
 
-    /** @throws PixeronException if a required key of type has no value */
+    /**
+     * Checks that no argument is missing.
+     *
+     * @throws PixeronException if a required key of type has no value
+     */
     public static void requireAll(Keyed type, Arguments arguments) {
         for (Parameter<?> parameter : type.parameters()) {
             if (parameter.isRequired() && arguments.find(parameter).isEmpty()) {

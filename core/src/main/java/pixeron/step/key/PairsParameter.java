@@ -18,6 +18,8 @@ import pixeron.number.Rational;
 public record PairsParameter(String key, String title, String range) implements Parameter<List<PairsParameter.Pair>> {
 
     /**
+     * One pair.
+     *
      * @param from an input level
      * @param to what it becomes
      */

@@ -81,7 +81,11 @@ public enum Border implements Worded {
         return ChoiceParameter.of("border", "Border", choices);
     }
 
-    /** @throws PixeronException if a value outside is given without the border that has one, or back */
+    /**
+     * Checks that a border value is used.
+     *
+     * @throws PixeronException if a value outside is given without the border that has one, or back
+     */
     public static void requireOutside(Border border, boolean isGiven) {
         if ((border == CONSTANT) != isGiven) {
             throw PixeronException.of(isGiven ? "Border value (outside) applies to border=constant only. Leave it out."

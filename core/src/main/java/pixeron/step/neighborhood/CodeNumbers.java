@@ -5,6 +5,8 @@ package pixeron.step.neighborhood;
 public interface CodeNumbers {
 
     /**
+     * Converts codes to numbers.
+     *
      * @param codes in one run of {@link CellRows}
      * @param into gets the number of each code that represents a column
      * @param at where the first one goes

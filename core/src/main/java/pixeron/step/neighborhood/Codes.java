@@ -109,6 +109,8 @@ public interface Codes {
     interface Rows {
 
         /**
+         * Calculates the codes of a row.
+         *
          * @param row of the plane's results, from 0, one after the other
          * @param codes gets one for each column of the result
          */
@@ -120,6 +122,8 @@ public interface Codes {
     interface RunRows {
 
         /**
+         * Calculates the codes of a row.
+         *
          * @param row of the results, from 0, one after the other
          * @param codes gets one for each place
          */

@@ -23,6 +23,8 @@ import pixeron.working.Run;
 public final class Mean implements Reduction<Mean.Sum> {
 
     /**
+     * A running sum.
+     *
      * @param sum of the cells so far
      * @param count how many they are
      */

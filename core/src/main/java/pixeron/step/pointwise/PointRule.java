@@ -89,6 +89,8 @@ public final class PointRule {
     }
 
     /**
+     * Creates a rule.
+     *
      * @param expression over r, the keys and the constants; the same for every sample
      * @param maximumLevel M of the result
      */

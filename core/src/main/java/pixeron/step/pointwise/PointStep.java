@@ -125,7 +125,11 @@ public abstract class PointStep extends NamedStep {
     protected void validate(Arguments arguments, int maximumLevel) {
     }
 
-    /** @throws PixeronException if low is above high for this maximum level */
+    /**
+     * Checks the order of two levels.
+     *
+     * @throws PixeronException if low is above high for this maximum level
+     */
     protected static void requireOrder(String name, Amount low, Amount high, int maximumLevel) {
         if (low.resolve(maximumLevel).compareTo(high.resolve(maximumLevel)) > 0) {
             throw PixeronException.of("%s: low=%s is above high=%s. Low must be at most High.", name, low, high);

@@ -36,6 +36,8 @@ public final class TableRule implements Table.Rule {
     }
 
     /**
+     * Creates a rule from a formula.
+     *
      * @param formula over the inputs and the constants
      * @param constants numbers that are the same in all rows
      * @param inputs the columns that it reads; with "Above" behind the name, in the row above

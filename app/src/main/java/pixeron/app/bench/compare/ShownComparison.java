@@ -20,6 +20,8 @@ import pixeron.step.Progress;
 record ShownComparison(List<Place> places) {
 
     /**
+     * One result of the comparison.
+     *
      * @param choice what was asked for
      * @param seen what it is; empty when there is none
      * @param map the signed differences from the first; empty for the first itself and where sizes differ

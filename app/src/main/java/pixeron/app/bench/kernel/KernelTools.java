@@ -72,7 +72,11 @@ public final class KernelTools extends VBox {
         return button;
     }
 
-    /** @param shown a kernel */
+    /**
+     * Shows a kernel.
+     *
+     * @param shown a kernel
+     */
     public void show(Step shown) {
         step = shown;
         facts.setText(String.join("\n", KernelFacts.of(Kernel.weights(shown)).sentences()));

@@ -74,7 +74,11 @@ public final class WeightsGrid extends VBox {
                 : field.getText().strip()).collect(Collectors.joining(" "))).collect(Collectors.joining(" | "));
     }
 
-    /** @param text rows of words with | between them */
+    /**
+     * Replaces all cells.
+     *
+     * @param text rows of words with | between them
+     */
     public void setText(String text) {
         isShowing = true;
         List<List<String>> rows = Arrays.stream(text.split("\\|", -1)).map(row ->

@@ -13,12 +13,20 @@ public final class AskedWord {
     private AskedWord() {
     }
 
-    /** @param word a word of the glossary, or the name of a step, for this and all that lies in it */
+    /**
+     * Sets the word that F1 explains here.
+     *
+     * @param word a word of the glossary, or the name of a step, for this and all that lies in it
+     */
     public static void set(Node part, String word) {
         set(part, () -> word);
     }
 
-    /** @param word is asked when the user asks; blank where nothing special is meant */
+    /**
+     * Sets the word that F1 explains here.
+     *
+     * @param word is asked when the user asks; blank where nothing special is meant
+     */
     public static void set(Node part, Supplier<String> word) {
         part.getProperties().put(KEY, word);
     }

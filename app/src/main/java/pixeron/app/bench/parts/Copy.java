@@ -16,7 +16,11 @@ public final class Copy {
     private Copy() {
     }
 
-    /** @param text replaces what is on the clipboard */
+    /**
+     * Copies a text.
+     *
+     * @param text replaces what is on the clipboard
+     */
     public static void text(String text) {
         ClipboardContent content = new ClipboardContent();
         content.putString(text);

@@ -10,7 +10,11 @@ public final class Facts extends GridPane {
         getStyleClass().add("facts");
     }
 
-    /** @param title name of a column, with the style class of its role or an empty one */
+    /**
+     * Adds the head of a column.
+     *
+     * @param title name of a column, with the style class of its role or an empty one
+     */
     public void head(int column, String title, String role) {
         put(title, role.isEmpty() ? "fact-name" : role, column, 0);
     }

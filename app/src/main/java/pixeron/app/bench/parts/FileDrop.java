@@ -14,6 +14,8 @@ public final class FileDrop {
     }
 
     /**
+     * Accepts files that are dropped on a part of the window.
+     *
      * @param node files can be let go over it
      * @param dropped gets them, at least one
      */

@@ -374,7 +374,11 @@ public final class ParameterField<T> extends VBox {
         box.setValue((V) value);
     }
 
-    /** @param text what is worth knowing of the value, shown quietly below the field; empty for nothing */
+    /**
+     * Shows a remark.
+     *
+     * @param text what is worth knowing of the value, shown quietly below the field; empty for nothing
+     */
     public void setRemark(String text) {
         remark.setText(text);
         if (text.isEmpty()) {
@@ -384,7 +388,11 @@ public final class ParameterField<T> extends VBox {
         }
     }
 
-    /** @param text what is wrong, shown below the field; empty when nothing is */
+    /**
+     * Shows a problem.
+     *
+     * @param text what is wrong, shown below the field; empty when nothing is
+     */
     public void setProblem(String text) {
         problem.setText(text.isEmpty() ? "" : "▲ " + text);
         control.pseudoClassStateChanged(WRONG, !text.isEmpty());
