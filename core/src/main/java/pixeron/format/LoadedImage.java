@@ -16,15 +16,25 @@ import pixeron.image.Result;
  * @param format short lower-case name: png, jpeg, bmp, gif, tiff, pbm, pgm, ppm, pam, table
  * @param channels channels in the file: 1 gray, 2 gray with transparency, 3 color, 4 color with transparency
  * @param notes one sentence for each thing a user should know about how the numbers came about
+ * @param summary what was read, in one line; empty for a picture and a plain table
  */
 public record LoadedImage(Optional<Image> gray, Optional<ColorImage> color, String format, int channels,
-        List<String> notes) {
+        List<String> notes, Optional<String> summary) {
 
     /** The format of numbers that were written as text, in whatever way. */
     public static final String TABLE = "table";
 
     public LoadedImage {
         notes = List.copyOf(notes);
+    }
+
+    /** A picture or a plain table. */
+    LoadedImage(Optional<Image> gray, Optional<ColorImage> color, String format, int channels, List<String> notes) {
+        this(gray, color, format, channels, notes, Optional.empty());
+    }
+
+    LoadedImage withSummary(String line) {
+        return new LoadedImage(gray, color, format, channels, notes, Optional.of(line));
     }
 
     public static LoadedImage gray(Image image, String format) {
@@ -63,20 +73,20 @@ public record LoadedImage(Optional<Image> gray, Optional<ColorImage> color, Stri
 
     /** Returns this with another gray image in the place of its own. */
     public LoadedImage with(Image image) {
-        return new LoadedImage(Optional.of(image), color, format, channels, notes);
+        return new LoadedImage(Optional.of(image), color, format, channels, notes, summary);
     }
 
     /** Returns this with one more note. */
     public LoadedImage withNote(String note) {
         List<String> all = new ArrayList<>(notes);
         all.add(note);
-        return new LoadedImage(gray, color, format, channels, all);
+        return new LoadedImage(gray, color, format, channels, all, summary);
     }
 
     /** Returns this with the gray image that was made of the color picture, and how. */
     public LoadedImage madeGray(Image image, String how) {
         LoadedImage noted = withNote(how);
-        return new LoadedImage(Optional.of(image), color, format, channels, noted.notes);
+        return new LoadedImage(Optional.of(image), color, format, channels, noted.notes, summary);
     }
 
     /** Returns what the file held, of whatever kind. */

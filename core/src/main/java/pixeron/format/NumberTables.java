@@ -9,7 +9,10 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import pixeron.PixeronException;
+import pixeron.format.array.ArrayCells;
+import pixeron.format.array.ArrayText;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -24,8 +27,22 @@ final class NumberTables {
     private NumberTables() {
     }
 
+    /** A plain table is read as it always was; what it cannot be is read as a program may have written it. */
     static LoadedImage read(String text, ReadOptions options) {
-        return read(TableForm.plain(text).cells(text), options);
+        Optional<ArrayCells> array = ArrayText.read(text, options.array().arePlanes());
+        if (array.isPresent()) {
+            return ArrayImages.read(array.get(), options);
+        }
+        try {
+            if (options.array().equals(ArrayOptions.NONE)) {
+                return read(TableForm.plain(text).cells(text), options);
+            }
+        } catch (TooManyPixelsException tooMany) {
+            throw tooMany;
+        } catch (PixeronException noPlainTable) {
+            return ArrayImages.read(ArrayText.columns(text).orElseThrow(() -> noPlainTable), options);
+        }
+        return ArrayImages.read(ArrayText.columns(text).orElseThrow(() -> PixeronException.of("The table has no numbers.")), options);
     }
 
     static LoadedImage read(CellTable table, ReadOptions options) {

@@ -9,8 +9,9 @@ import pixeron.image.Image;
  * @param maximum M for a format that does not carry it; empty: the format's default
  * @param isOpen true to read a number table of any numbers as a real-valued image
  * @param pixelLimit most pixels that are read
+ * @param array what the text of an array leaves open
  */
-public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) {
+public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit, ArrayOptions array) {
 
     /** 8192 × 8192: far beyond what is looked at as numbers, and still a quarter of a gigabyte at most. */
     public static final long DEFAULT_PIXEL_LIMIT = 1L << 26;
@@ -21,8 +22,18 @@ public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) 
         maximum.ifPresent(Image::requireMaximum);
     }
 
+    /** Nothing is said about arrays. */
+    public ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) {
+        this(maximum, isOpen, pixelLimit, ArrayOptions.NONE);
+    }
+
+    /** Returns this with what the text of an array leaves open. */
+    public ReadOptions with(ArrayOptions other) {
+        return new ReadOptions(maximum, isOpen, pixelLimit, other);
+    }
+
     public ReadOptions withMaximum(int maximumLevel) {
-        return new ReadOptions(OptionalInt.of(maximumLevel), isOpen, pixelLimit);
+        return new ReadOptions(OptionalInt.of(maximumLevel), isOpen, pixelLimit, array);
     }
 
     /** Returns true when the user has said how many pixels are read, and so how much memory may be taken. */
@@ -36,10 +47,10 @@ public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) 
      * @param pixels most pixels that are read, at least 1
      */
     public ReadOptions withPixelLimit(long pixels) {
-        return new ReadOptions(maximum, isOpen, pixels);
+        return new ReadOptions(maximum, isOpen, pixels, array);
     }
 
     public ReadOptions asOpen() {
-        return new ReadOptions(maximum, true, pixelLimit);
+        return new ReadOptions(maximum, true, pixelLimit, array);
     }
 }

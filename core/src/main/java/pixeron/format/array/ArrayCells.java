@@ -1,0 +1,58 @@
+package pixeron.format.array;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * An array as it was read, before its values are numbers of an image.
+ *
+ * @param notation how it was written
+ * @param rows its rows; each cell has the texts of its values, one for a gray level, three or four for a pixel with channels
+ * @param arePlanes whether three levels were read as planes
+ * @param hasOtherReading whether three levels fit both as pixels and as planes
+ * @param isFlat whether the text was a list without rows, which the number of columns can be given for
+ * @param type the type that the text names, such as uint8
+ * @param factor a common factor of all values, as a number in text; empty for none
+ * @param notes one sentence for everything that was dropped
+ */
+public record ArrayCells(Notation notation, List<List<List<String>>> rows, boolean arePlanes, boolean hasOtherReading, boolean isFlat, Optional<String> type, Optional<String> factor,
+        List<String> notes) {
+
+    public ArrayCells {
+        rows = rows.stream().map(List::copyOf).toList();
+        notes = List.copyOf(notes);
+    }
+
+    /** Returns an array of single values with nothing else known. */
+    static ArrayCells of(Notation notation, List<List<String>> rows) {
+        return new ArrayCells(notation, rows.stream().map(row -> row.stream().map(List::of).toList()).toList(), false, false, false, Optional.empty(), Optional.empty(), List.of());
+    }
+
+    ArrayCells withNote(String note) {
+        List<String> all = new ArrayList<>(notes);
+        all.add(note);
+        return new ArrayCells(notation, rows, arePlanes, hasOtherReading, isFlat, type, factor, all);
+    }
+
+    ArrayCells withFactor(String number) {
+        return new ArrayCells(notation, rows, arePlanes, hasOtherReading, isFlat, type, Optional.of(number), notes);
+    }
+
+    ArrayCells asFlat() {
+        return new ArrayCells(notation, rows, arePlanes, hasOtherReading, true, type, factor, notes);
+    }
+
+    ArrayCells ofType(Optional<String> name) {
+        return new ArrayCells(notation, rows, arePlanes, hasOtherReading, isFlat, name, factor, notes);
+    }
+
+    ArrayCells asPlanes(boolean planes, boolean isOtherPossible) {
+        return new ArrayCells(notation, rows, planes, isOtherPossible, isFlat, type, factor, notes);
+    }
+
+    /** Returns the number of values in the first cell: 1, 3 or 4. */
+    public int channels() {
+        return rows.isEmpty() || rows.get(0).isEmpty() ? 1 : rows.get(0).get(0).size();
+    }
+}

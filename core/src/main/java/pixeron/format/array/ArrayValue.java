@@ -1,0 +1,96 @@
+package pixeron.format.array;
+
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import pixeron.PixeronException;
+import pixeron.number.Decimals;
+import pixeron.number.Rational;
+
+/** The values of an array as programs write them: exponents, other bases, truth values, suffixes. */
+public final class ArrayValue {
+
+    private static final int LARGEST_EXPONENT = 400;
+    private static final int MOST_DIGITS = 400;
+    private static final String DIGITS = "(?:\\d+\\.?\\d*|\\.\\d+)";
+    private static final Pattern DECIMAL = Pattern.compile("([+-]?" + DIGITS + ")(?:[eE]([+-]?\\d{1,9}))?[fFdDlLuU]{0,3}");
+    private static final Pattern FRACTION = Pattern.compile("[+-]?" + DIGITS + "/" + DIGITS);
+    private static final Pattern OTHER_BASE = Pattern.compile("([+-]?)0(?:[xX]([0-9a-fA-F]{1,16})|[bB]([01]{1,64}))[lLuU]{0,3}");
+    private static final Pattern COLOR = Pattern.compile("#([0-9a-fA-F]{6}(?:[0-9a-fA-F]{2})?)");
+    private static final Pattern TRUTH = Pattern.compile("(?:\\w+\\.)*(true|false)_?", Pattern.CASE_INSENSITIVE);
+    private static final Set<String> MISSING = Set.of("nan", "inf", "infinity", "none", "null", "na");
+    private static final Set<String> LEFT_OUT = Set.of("..", "...", "…", "⋮");
+
+    private ArrayValue() {
+    }
+
+    /** Returns whether the text is a value: a number, a truth value, a color, or a word for a missing one. */
+    public static boolean isValue(String text) {
+        String plain = plain(text);
+        return DECIMAL.matcher(plain).matches() || FRACTION.matcher(plain).matches() || OTHER_BASE.matcher(plain).matches() || isColor(plain) || isTruth(plain) || isMissing(plain);
+    }
+
+    /** Returns whether it is a word for a value that is not there, such as nan. */
+    public static boolean isMissing(String text) {
+        return MISSING.contains(plain(text).replaceFirst("^[+-]", "").toLowerCase(Locale.ROOT));
+    }
+
+    /** Returns whether the program left values out here. */
+    static boolean isLeftOut(String text) {
+        return LEFT_OUT.contains(text);
+    }
+
+    /** Returns whether it is a color such as #FF8000. */
+    public static boolean isColor(String text) {
+        return COLOR.matcher(text).matches();
+    }
+
+    /** Returns whether it is true or false. */
+    public static boolean isTruth(String text) {
+        return TRUTH.matcher(text).matches();
+    }
+
+    /**
+     * Returns the number.
+     *
+     * @param text a value that is not missing
+     * @return empty where it is none, or has an exponent beyond ± 400
+     * @throws PixeronException if it divides by 0
+     */
+    public static Optional<Rational> number(String text) {
+        String plain = plain(text);
+        Matcher decimal = DECIMAL.matcher(plain);
+        Matcher other = OTHER_BASE.matcher(plain);
+        if (plain.length() > MOST_DIGITS) {
+            return Optional.empty();
+        } else if (decimal.matches()) {
+            return decimal(decimal.group(1), decimal.group(2));
+        } else if (FRACTION.matcher(plain).matches()) {
+            return Optional.of(Decimals.parse(plain));
+        } else if (other.matches()) {
+            BigInteger digits = other.group(2) != null ? new BigInteger(other.group(2), 16) : new BigInteger(other.group(3), 2);
+            return Optional.of(Decimals.parse((other.group(1).equals("-") ? digits.negate() : digits).toString()));
+        } else if (isTruth(plain)) {
+            return Optional.of(plain.toLowerCase(Locale.ROOT).contains("true") ? Rational.ONE : Rational.ZERO);
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Rational> decimal(String digits, String exponent) {
+        int power = exponent == null ? 0 : Integer.parseInt(exponent);
+        if (Math.abs(power) > LARGEST_EXPONENT) {
+            return Optional.empty();
+        }
+        return Optional.of(power == 0 ? Decimals.parse(digits) : Decimals.parse(new BigDecimal(digits).scaleByPowerOfTen(power).toPlainString()));
+    }
+
+    /** Without quotes, and with the plain minus sign. */
+    private static String plain(String text) {
+        boolean isQuoted = text.length() > 1 && (text.charAt(0) == '"' || text.charAt(0) == '\'') && text.charAt(text.length() - 1) == text.charAt(0);
+        return (isQuoted ? text.substring(1, text.length() - 1).strip() : text).replace(Decimals.MINUS, '-');
+    }
+}
