@@ -69,6 +69,7 @@ final class FactsCommand implements Runnable {
         Storage.bits(image).ifPresentOrElse(bits -> node.put("bits", bits), () -> node.putNull("bits"));
         node.put("open", !image.isLevelImage()).put("exact", image.isExact());
         put(node, ImageFacts.of(image));
+        loaded.summary().ifPresent(summary -> node.put("summary", summary));
         node.put("format", loaded.format()).put("channels", loaded.channels());
         channels.forEach((name, facts) -> put(node.withArray("channelFacts").addObject().put("name", name), facts));
         loaded.color().ifPresent(picture -> node.put("transparentPixels", picture.transparentPixels()));
@@ -102,6 +103,7 @@ final class FactsCommand implements Runnable {
         out.printf("mean       %s%n", mean(facts.mean()));
         out.printf("distinct   %d%n", facts.distinct());
         out.printf("format     %s%n", loaded.format());
+        loaded.summary().ifPresent(summary -> out.printf("summary    %s%n", summary));
         out.printf("channels   %d%s%n", loaded.channels(), loaded.color()
                 .map(picture -> ", " + picture.transparentPixels() + " transparent pixels").orElse(""));
         channels.forEach((name, of) -> out.printf("  %-8s smallest %s, largest %s, mean %s, distinct %d%n", name,

@@ -1,10 +1,12 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.OptionalInt;
 import pixeron.PixeronException;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
+import pixeron.format.ArrayOptions;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
@@ -22,6 +24,11 @@ final class ImageInput {
     private final Argument<String> maximum;
     private final Argument<Boolean> isOpen;
     private final Argument<Long> mostPixels;
+    private final Argument<Integer> columns;
+    private final Argument<String> channels;
+    private final Argument<Boolean> arePlanes;
+    private final Argument<Boolean> areSignedBytes;
+    private final Argument<String> packed;
     private final Argument<String> rule;
     private final Argument<String> transparent;
 
@@ -29,6 +36,11 @@ final class ImageInput {
         maximum = syntax.option("--max", "M", String.class, "Maximum level, 1 to 65535, if the file does not contain it.");
         isOpen = syntax.flag("--open", "Read a table with signed or fractional values as a real-valued image (M = 255 unless --max is given).");
         mostPixels = syntax.option("--most-pixels", "N", long.class, "" + ReadOptions.DEFAULT_PIXEL_LIMIT, "Limit for the number of pixels; default: ${DEFAULT-VALUE}.");
+        columns = syntax.option("--columns", "W", Integer.class, "Number of columns of a flat list of numbers.");
+        channels = syntax.option("--channels", "ORDER", String.class, "Order of the channels of each pixel in a list of numbers, such as rgb or bgra.");
+        arePlanes = syntax.flag("--planes", "Read three levels of brackets as one plane for each channel.");
+        areSignedBytes = syntax.flag("--signed-bytes", "Add 256 to negative values: bytes that were printed with a sign.");
+        packed = syntax.option("--packed-as", "WAY", String.class, "Read whole numbers as packed pixels: argb or rgb. The short form is --packed argb.");
         rule = syntax.option("--gray", "RULE", String.class,
                 "Convert a color picture to gray: mean, luma-601, luma-709, lightness, maximum, red, green, blue, or \"weights a b c\".");
         transparent = syntax.option("--transparent", "WAY", String.class, "over-white",
@@ -61,7 +73,17 @@ final class ImageInput {
     /** Returns the file as it is, color or gray. */
     LoadedImage readAsItIs(Path file) {
         return ImageFiles.read(file, new ReadOptions(maximum.isGiven() ? OptionalInt.of(maximum()) : OptionalInt.empty(),
-                isOpen.value(), mostPixels.value()));
+                isOpen.value(), mostPixels.value(), array()));
+    }
+
+    private ArrayOptions array() {
+        if (columns.isGiven() && columns.value() < 1) {
+            throw PixeronException.of("--columns %d is not a number of columns. Use 1 or more.", columns.value());
+        } else if (packed.isGiven() && !packed.value().matches("a?rgb")) {
+            throw PixeronException.of("--packed %s is not a kind of packed pixels. Use argb or rgb.", Decimals.shortened(packed.value()));
+        }
+        return new ArrayOptions(columns.isGiven() ? OptionalInt.of(columns.value()) : OptionalInt.empty(), channels.isGiven() ? Optional.of(channels.value()) : Optional.empty(), arePlanes.value(),
+                areSignedBytes.value(), packed.isGiven() ? Optional.of(packed.value()) : Optional.empty());
     }
 
     private int maximum() {

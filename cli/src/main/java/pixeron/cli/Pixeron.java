@@ -40,14 +40,26 @@ public final class Pixeron {
         return execute(new PrintWriter(new HarmlessWriter(out)), new PrintWriter(new HarmlessWriter(err)), words);
     }
 
-    private static int execute(PrintWriter out, PrintWriter err, String... words) {
+    /** {@code --packed argb} says how numbers are read; {@code --packed} alone how a result is written. */
+    private static String[] withReadPacked(String... words) {
+        String[] read = words.clone();
+        for (int n = 0; n + 1 < read.length; n++) {
+            if (read[n].equals("--packed") && read[n + 1].matches("a?rgb")) {
+                read[n] = "--packed-as";
+            }
+        }
+        return read;
+    }
+
+    private static int execute(PrintWriter out, PrintWriter err, String... given) {
+        String[] words = withReadPacked(given);
         // Else the library looks for a class of another language, which nobody has, in every file there is: a tenth of a short command.
         System.setProperty("picocli.disable.closures", "true");
         // Words of commands are no times and no databases; readers for these would be made at every start.
         System.setProperty("picocli.converters.excludes", "java\\.(sql|time)\\..*");
         boolean isOne = words.length > 0 && COMMANDS.contains(words[0]);
         CommandLine line = isOne ? line("pixeron " + words[0], words[0], out, err) : all(out, err);
-        line.setParameterExceptionHandler((problem, given) -> complain(err, used(problem.getMessage(), problem.getCommandLine().getCommandSpec().qualifiedName())))
+        line.setParameterExceptionHandler((problem, all) -> complain(err, used(problem.getMessage(), problem.getCommandLine().getCommandSpec().qualifiedName())))
                 .setExecutionExceptionHandler((problem, command, result) -> complain(err, problem));
         int code = run(line, err, isOne ? Arrays.copyOfRange(words, 1, words.length) : words);
         out.flush();

@@ -11,6 +11,7 @@ import pixeron.chain.Chain;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
 import pixeron.format.ImageFiles;
+import pixeron.format.array.ArrayNotation;
 import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Result;
@@ -32,6 +33,7 @@ final class RunCommand implements Callable<Integer> {
     private final Argument<Boolean> isReplacing;
     private final Argument<Boolean> isPacked;
     private final Argument<Boolean> isExact;
+    private final Argument<String> as;
 
     RunCommand(Syntax syntax) {
         this.syntax = syntax;
@@ -46,6 +48,7 @@ final class RunCommand implements Callable<Integer> {
         isReplacing = syntax.flag("--replace", "With --out-folder: replace existing files.");
         isPacked = syntax.flag("--packed", "Write a color image into a table as packed pixels, 0xAARRGGBB.");
         isExact = syntax.flag("--exact", "Write fractions into a table instead of decimals.");
+        as = syntax.option("--as", "NOTATION", String.class, "Write an array as text: python, numpy, java, c, semicolons, json, latex, markdown or columns. Endings .py, .json, .tex and .md choose it.");
     }
 
     @Override
@@ -54,7 +57,9 @@ final class RunCommand implements Callable<Integer> {
         if (folder.isGiven()) {
             return many();
         }
-        ImageFiles.requireWritable(out.value(), isExact.value());
+        if (notation(out.value()).isEmpty()) {
+            ImageFiles.requireWritable(out.value(), isExact.value());
+        }
         write(image.chain(), out.value(), syntax.err(), "");
         return 0;
     }
@@ -92,6 +97,15 @@ final class RunCommand implements Callable<Integer> {
         Chain chain = steps.chain(start, image.input());
         chain.stages().forEach(this::askPatience);
         Result last = chain.last(Progress.NONE).required();
+        Optional<ArrayNotation> notation = notation(target);
+        if (notation.isPresent() && isPacked.value()) {
+            throw PixeronException.of("--packed works with color images that are written to a table.");
+        } else if (notation.isPresent()) {
+            face.chosen(last);
+            ResultFile.Written text = ResultFile.write(target, last, new ResultFile.Wish(face.name(), isExact.value(), false), notation.get());
+            tell(chain, notes, about);
+            return text.size();
+        }
         if (ImageFiles.isTable(target)) {
             face.requireOf(last, "a table of numbers stores one component");
         }
@@ -105,12 +119,20 @@ final class RunCommand implements Callable<Integer> {
         // A face that is not there is named with those that are.
         face.chosen(last);
         ResultFile.Written written = ResultFile.write(target, last, new ResultFile.Wish(face.name(), isExact.value(), isPacked.value()));
+        tell(chain, notes, about);
+        written.note().ifPresent(note -> notes.println("pixeron: " + about + note));
+        return written.size();
+    }
+
+    private Optional<ArrayNotation> notation(Path target) {
+        return as.isGiven() ? Optional.of(ArrayNotation.named(as.value())) : ResultFile.notation(target);
+    }
+
+    private static void tell(Chain chain, PrintWriter notes, String about) {
         for (Stage stage : chain.stages()) {
             stage.bound(Progress.NONE).ifPresent(bound -> bound.notes().forEach(note ->
                     notes.printf("pixeron: %sStep %d: %s%n", about, stage.position() + 1, note)));
         }
-        written.note().ifPresent(note -> notes.println("pixeron: " + about + note));
-        return written.size();
     }
 
     private void askPatience(Stage stage) {

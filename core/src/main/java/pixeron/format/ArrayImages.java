@@ -215,8 +215,8 @@ final class ArrayImages {
 
     private static PixeronException notALevel(Rational value, int row, int column, int maximum, boolean areBytes) {
         return areBytes && value.signum() < 0
-                ? PixeronException.of("Row %d, column %d (counted from 0): %s is negative. If these are bytes printed with a sign, use --signed-bytes; to keep negative values, use --open.", row, column,
-                        Decimals.table(value))
+                ? new UndecidedException(String.format("Row %d, column %d (counted from 0): %s is negative. These may be bytes printed with a sign.", row, column, Decimals.table(value)),
+                        "Add 256 with --signed-bytes, or keep negative values with --open.", UndecidedException.Way.SIGNED_BYTES, UndecidedException.Way.KEEP)
                 : PixeronException.of("Row %d, column %d (counted from 0): %s is not a whole number from 0 to %d. Set another maximum level (--max), or read signed and fractional values (--open).", row, column,
                         Decimals.table(value), maximum);
     }
@@ -234,7 +234,9 @@ final class ArrayImages {
             for (int j = 0; j < rows.get(i).size(); j++) {
                 Rational value = rows.get(i).get(j).get(0);
                 if (value.compareTo(Rational.of(SMALLEST_SHORT)) < 0 || value.compareTo(Rational.of(Image.LARGEST_MAXIMUM)) > 0) {
-                    throw PixeronException.of("Row %d, column %d (counted from 0): %s is too large for a level. If these are packed pixels, use --packed argb or --packed rgb.", i, j, Decimals.table(value));
+                    throw new UndecidedException(String.format("Row %d, column %d (counted from 0): %s is not a level. These may be packed pixels.", i, j,
+                            Decimals.table(value)), "Use --packed argb or --packed rgb, or keep the values with --open.", UndecidedException.Way.PACKED, UndecidedException.Way.PACKED_WITH_ALPHA,
+                            UndecidedException.Way.KEEP);
                 }
             }
         }

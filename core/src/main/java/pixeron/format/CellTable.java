@@ -15,14 +15,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import pixeron.PixeronException;
+import pixeron.format.array.ArrayText;
+import pixeron.format.array.ArrayValue;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
+import pixeron.number.Rational;
 
 /**
  * A block of cells as text: a CSV, TSV, semicolon- or blank-separated file, or what a spreadsheet puts on the
@@ -79,7 +84,28 @@ public final class CellTable {
         return Spreadsheets.matches(bytes) ? Spreadsheets.read(bytes) : List.of(new NamedCells("", parse(decode(bytes), MOST_CELLS)));
     }
 
+    /** An array in a notation of programs as cells; each has the values of a pixel with spaces between them, and is blank where a value is missing. */
+    private static Optional<CellTable> array(String text) {
+        // Round brackets belong to expressions here.
+        return text.indexOf('[') < 0 && text.indexOf('{') < 0 && text.indexOf('|') < 0 && text.indexOf('\\') < 0 && text.indexOf('&') < 0 ? Optional.empty()
+                : ArrayText.read(text, false).map(array -> {
+                    Builder cells = new Builder(MOST_CELLS);
+                    array.rows().forEach(row -> cells.add(row.stream().map(pixel -> pixel.stream().allMatch(ArrayValue::isMissing) ? ""
+                            : pixel.stream().map(value -> text(value, array.factor())).collect(Collectors.joining(" "))).toList()));
+                    return cells.build();
+                });
+    }
+
+    private static String text(String value, Optional<String> factor) {
+        Optional<Rational> number = value.startsWith("0x") || value.startsWith("#") ? Optional.empty() : ArrayValue.number(value);
+        return number.map(found -> Decimals.exact(factor.flatMap(ArrayValue::number).map(found::times).orElse(found))).orElse(value);
+    }
+
     private static CellTable parse(String text, int most) {
+        Optional<CellTable> array = array(text);
+        if (array.isPresent()) {
+            return array.get();
+        }
         if (most < Integer.MAX_VALUE && text.lines().anyMatch(line -> line.length() > LONGEST_LINE)) {
             throw PixeronException.of("A line of this table has more than %d characters, the limit for values by hand.", LONGEST_LINE);
         }

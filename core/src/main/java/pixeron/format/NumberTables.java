@@ -40,9 +40,21 @@ final class NumberTables {
         } catch (TooManyPixelsException tooMany) {
             throw tooMany;
         } catch (PixeronException noPlainTable) {
-            return ArrayImages.read(ArrayText.columns(text).orElseThrow(() -> noPlainTable), options);
+            return columns(text, options, noPlainTable);
         }
         return ArrayImages.read(ArrayText.columns(text).orElseThrow(() -> PixeronException.of("The table has no numbers.")), options);
+    }
+
+    /** Perhaps columns with headings, labels or exponents; what is none of these is refused as a table. */
+    private static LoadedImage columns(String text, ReadOptions options, PixeronException noPlainTable) {
+        ArrayCells columns = ArrayText.columns(text).orElseThrow(() -> noPlainTable);
+        try {
+            return ArrayImages.read(columns, options);
+        } catch (UndecidedException | TooManyPixelsException asked) {
+            throw asked;
+        } catch (PixeronException noColumns) {
+            throw columns.notes().isEmpty() && columns.factor().isEmpty() ? noPlainTable : noColumns;
+        }
     }
 
     static LoadedImage read(CellTable table, ReadOptions options) {

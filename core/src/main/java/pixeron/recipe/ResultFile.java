@@ -11,6 +11,7 @@ import pixeron.PixeronException;
 import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
 import pixeron.format.SafeFile;
+import pixeron.format.array.ArrayNotation;
 import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
@@ -66,6 +67,24 @@ public final class ResultFile {
         }
         ImageFiles.write(file, kept, wish.isExact);
         return new Written(kept.frame(), ImageFiles.mayChange(file, kept) ? Optional.of(LossyNote.of(file, kept)) : Optional.empty());
+    }
+
+    /**
+     * Writes a result as the text of an array.
+     *
+     * @throws PixeronException if the notation cannot hold it, or the file cannot be written; the file stays as it was
+     */
+    public static Written write(Path file, Result result, Wish wish, ArrayNotation notation) {
+        Result kept = wish.face.isEmpty() ? result : face(result, wish.face.get());
+        String text = notation.write(kept, wish.isExact);
+        SafeFile.write(file, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
+        return new Written(kept.frame(), Optional.empty());
+    }
+
+    /** Returns the notation of a file by its ending; empty for pictures and tables. */
+    public static Optional<ArrayNotation> notation(Path file) {
+        String name = String.valueOf(file.getFileName());
+        return ArrayNotation.ofEnding(name.substring(name.lastIndexOf('.') + 1));
     }
 
     private static Image face(Result result, String name) {

@@ -110,7 +110,7 @@ class ImageFilesTest {
         {"1,2\n3,", "an empty cell"},
         {"1,2.5", "2.5 is not a whole number from 0 to 255"},
         {"1,-2", "row 0, column 1"},
-        {"1,70000", "70000 is not a whole number"},
+        {"1,70000", "--packed argb"},
         {"\n\n", "no numbers"},
         {"\"1,2", "quotation mark without an end"},
         {"hello world", "is not a number"}};

@@ -21,6 +21,8 @@ import pixeron.app.model.Bench;
 import pixeron.exercise.file.ExerciseFile;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
+import pixeron.format.ReadOptions;
+import pixeron.format.UndecidedException;
 import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -115,7 +117,28 @@ final class FileActions {
 
     private void ask(Optional<Path> file, String name, String text) {
         asked = file;
-        askHow.accept(name, text);
+        if (ImageFiles.isArray(text)) {
+            openArray(name, text, ReadOptions.DEFAULT);
+        } else {
+            askHow.accept(name, text);
+        }
+    }
+
+    /** Opens an array at once; where its numbers can be read in several ways, the banner offers them. */
+    private void openArray(String name, String text, ReadOptions options) {
+        opening.start(progress -> ImageFiles.parse(text, options), loaded -> {
+            voice.banner().hide();
+            asked.ifPresent(file -> setSettings(settings.get().withRecent(file)));
+            bench.open(Opened.image(name, name, loaded), Optional.empty(), asked.isPresent());
+            loaded.summary().ifPresent(voice.say());
+        }, problem -> {
+            if (problem instanceof UndecidedException undecided) {
+                voice.banner().show(undecided.question());
+                undecided.ways().forEach(way -> voice.banner().offer(way.title(), () -> openArray(name, text, way.in(options))));
+            } else {
+                trouble(problem);
+            }
+        });
     }
 
     /** Opens what was read of a table in the form that the user chose. */

@@ -248,7 +248,7 @@ final class Brackets {
     static <T> List<List<T>> sameLength(List<List<T>> rows) {
         for (int i = 1; i < rows.size(); i++) {
             if (rows.get(i).size() != rows.get(0).size()) {
-                throw PixeronException.of("Row %d (counted from 0) has %d values, but row 0 has %d.", i, rows.get(i).size(), rows.get(0).size());
+                throw PixeronException.of("Row %d (counted from 0) has %d %s, but row 0 has %d.", i, rows.get(i).size(), rows.get(i).size() == 1 ? "cell" : "cells", rows.get(0).size());
             }
         }
         return rows;
