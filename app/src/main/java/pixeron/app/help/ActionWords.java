@@ -26,6 +26,15 @@ public final class ActionWords {
             Redo: repeat, undo the undo
             Add a step: insert step, operation, filter, effect, apply
             Copy values of the sheet: copy table, clipboard numbers
+            Copy as Python list: nested list, list literal, source code
+            Copy as NumPy array: np.array, numpy
+            Copy as Java array: array literal, 2D array
+            Copy as C array: array literal, header file
+            Copy as rows with semicolons: matrix, semicolons
+            Copy as JSON: JSON array
+            Copy as LaTeX matrix: TeX, bmatrix
+            Copy as Markdown table: Markdown, table with bars
+            Copy as aligned columns: printed columns, console
             Copy the sheet as a picture: screenshot, copy image
             Paste values: insert values, paste table
             Open values by hand: import answers, load my values, homework

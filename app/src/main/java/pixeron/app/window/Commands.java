@@ -22,6 +22,7 @@ import pixeron.app.model.Seen;
 import pixeron.app.model.Shown;
 import pixeron.app.model.Walking;
 import pixeron.format.CellTable;
+import pixeron.format.array.ArrayNotation;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -225,6 +226,34 @@ final class Commands {
                 n -> text(seen, seen.frame().pixel(n))));
     }
 
+    /** Copies After, or Before where the image is selected or Before has the keyboard, as the text of an array. */
+    void copyAs(ArrayNotation notation) {
+        if (isOpen() && !isBeforeMeant() && bench.isWithheld()) {
+            view.get().say(Withheld.WORDS);
+        } else if (isOpen()) {
+            (isBeforeMeant() ? bench.shown().seenBefore() : bench.shown().seenAfter()).ifPresent(seen -> copyAs(notation, seen));
+        }
+    }
+
+    private void copyAs(ArrayNotation notation, Seen seen) {
+        Frame frame = seen.frame();
+        if (frame.count() > Copy.MOST_VALUES) {
+            tooMany(frame);
+            return;
+        }
+        boolean isColor = seen.hasColor() && bench.looking().isWhole();
+        try {
+            Copy.text(notation.write(isColor ? seen.result() : seen.face(bench.shown().channel()).image(), false));
+            view.get().say("Copied " + frame.rows() + " × " + frame.columns() + " values as " + notation.title());
+        } catch (PixeronException oneChannelOnly) {
+            view.get().say(notation.title() + " holds one channel: look at one first, with Alt+1 to Alt+4");
+        }
+    }
+
+    private void tooMany(Frame frame) {
+        banner.show(String.format("%d × %d values are too many for the clipboard. Save the result as a table instead.", frame.rows(), frame.columns()));
+    }
+
     /** A value; of a pixel with color a number for each channel, or the packed value where those are seen. */
     private String text(Seen seen, Pixel pixel) {
         if (!seen.hasColor() || !bench.looking().isWhole()) {
@@ -274,8 +303,7 @@ final class Commands {
 
     private void copy(String what, Frame image, IntFunction<String> text) {
         if (image.count() > Copy.MOST_VALUES) {
-            banner.show(String.format("%d × %d values are too many for the clipboard. Save the result as a table instead.",
-                    image.rows(), image.columns()));
+            tooMany(image);
             return;
         }
         Copy.table(image.rows(), image.columns(), text);

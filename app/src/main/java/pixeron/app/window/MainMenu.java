@@ -21,6 +21,7 @@ import pixeron.app.help.MarkdownView;
 import pixeron.app.model.ColorView;
 import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
+import pixeron.format.array.ArrayNotation;
 import pixeron.step.key.ChannelsParameter;
 
 /** Every action, in groups, with its key. The keys work whether the menu is open or not. */
@@ -118,6 +119,7 @@ final class MainMenu {
                 item("Add a step…", "Shortcut+Shift+A", commands::addStep),
                 new SeparatorMenuItem(),
                 item("Copy values of the sheet", "Shortcut+C", commands::copyValues),
+                copyAsMenu(commands),
                 item("Copy the sheet as a picture", "Shortcut+Alt+C", commands::copyPicture),
                 item("Paste values", "Shortcut+V", commands::pasteValues),
                 item("Open values by hand…", "Shortcut+Shift+O", answers::open),
@@ -125,6 +127,14 @@ final class MainMenu {
                 item("Next difference", "F8", commands::nextDifference),
                 item("Copy working", "Shortcut+Shift+C", () -> commands.copyWorking(false)),
                 item("Copy working as LaTeX", "Shortcut+Shift+X", () -> commands.copyWorking(true)));
+    }
+
+    private static Menu copyAsMenu(Commands commands) {
+        Menu menu = new Menu("Copy the sheet as an array");
+        for (ArrayNotation notation : ArrayNotation.values()) {
+            menu.getItems().add(item("Copy as " + notation.title(), null, () -> commands.copyAs(notation)));
+        }
+        return menu;
     }
 
     private static Menu viewMenu(FileActions files, Commands commands, Theme theme) {
@@ -213,7 +223,7 @@ final class MainMenu {
 
     private static MenuItem item(String text, String key, Runnable action) {
         MenuItem item = new MenuItem(text);
-        item.setAccelerator(KeyCombination.valueOf(key));
+        item.setAccelerator(key == null ? null : KeyCombination.valueOf(key));
         item.setOnAction(event -> action.run());
         return item;
     }
