@@ -12,6 +12,8 @@ import pixeron.exercise.Variant;
 import pixeron.exercise.Variants;
 import pixeron.exercise.library.Library;
 import pixeron.exercise.library.Size;
+import pixeron.format.ImageFiles;
+import pixeron.format.ReadOptions;
 import pixeron.image.Area;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
@@ -36,6 +38,8 @@ public final class Figures {
         Map<String, Supplier<Figure>> all = new LinkedHashMap<>();
         all.put("looking", Figures::looking);
         all.put("new-images", Figures::newImages);
+        all.put("numbers-in", Figures::numbersIn);
+        all.put("numbers-out", () -> numbersOut(Work.on("faint-proof", "crop row=4 column=4 height=4 width=4", "linear gain=3.75 bias=-360")));
         all.put("gray", Figures::gray);
         all.put("color", () -> color(Work.on(COLOR, "crop row=3 column=8 height=4 width=3")));
         all.put("point-steps", () -> pointSteps(Work.on("faint-proof", "linear gain=3.75 bias=-360")));
@@ -80,6 +84,15 @@ public final class Figures {
             parts.add(Part.Cells.of(line, Makers.make(line + " rows=6 columns=6 maximum=5")));
         }
         return new Figure(parts);
+    }
+
+    private static Figure numbersIn() {
+        return Figure.of(Part.Cells.of("[[52, 55], [61, 59]]", ImageFiles.parse("[[52, 55], [61, 59]]", ReadOptions.DEFAULT).result()),
+                Part.Cells.of("[[[52, 107, 172], … ], … ]", ImageFiles.parse("[[[52, 107, 172], [240, 240, 240]], [[42, 84, 160], [230, 232, 236]]]", ReadOptions.DEFAULT).result()));
+    }
+
+    private static Figure numbersOut(Work work) {
+        return Figure.of(work.cells("Before", 1), work.cells("After, written as an array", 2));
     }
 
     private static Figure gray() {
