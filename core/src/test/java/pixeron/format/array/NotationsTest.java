@@ -3,8 +3,10 @@ package pixeron.format.array;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -381,5 +383,38 @@ class NotationsTest {
         assertThatThrownBy(() -> read("[[1, 2], [3, 4]]\n5 6 7\n[[8, 9]]", ReadOptions.DEFAULT)).isInstanceOf(PixeronException.class);
         assertThat(read("     [,1] [,2]\n[1,]   52   55\n[2,]   61   59\n", ReadOptions.DEFAULT).notes()).anyMatch(note -> note.contains("Labels were dropped"));
         assertThat(read("first,second\n52,55\n", ReadOptions.DEFAULT).notes()).anyMatch(note -> note.contains("One line above the numbers was skipped"));
+    }
+
+    /** Texts that are cut, doubled, shuffled or have foreign characters are read, or refused in one line; -Dpixeron.mutants=100000 tries more. */
+    @Test
+    void brokenTextsEndReadOrRefused() {
+        List<String> texts = twoByTwo().toList();
+        Random random = new Random(34);
+        for (int n = 0; n < Integer.getInteger("pixeron.mutants", 4000); n++) {
+            StringBuilder text = new StringBuilder(texts.get(random.nextInt(texts.size())));
+            for (int change = random.nextInt(4); change >= 0 && text.length() > 1; change--) {
+                mutate(text, texts, random);
+            }
+            try {
+                assertThat(read(text.toString(), ReadOptions.DEFAULT).result().frame().count()).isPositive();
+            } catch (PixeronException refused) {
+                assertThat(refused.getMessage()).isNotBlank().doesNotContain("\n").hasSizeLessThan(301);
+            } catch (RuntimeException broken) {
+                throw new AssertionError(text.toString(), broken);
+            }
+        }
+    }
+
+    private static void mutate(StringBuilder text, List<String> texts, Random random) {
+        int from = random.nextInt(text.length());
+        int to = Math.min(text.length(), from + 1 + random.nextInt(12));
+        String piece = text.substring(from, to);
+        switch (random.nextInt(5)) {
+            case 0 -> text.delete(from, to);
+            case 1 -> text.insert(from, piece);
+            case 2 -> text.setCharAt(from, "[](){};,|&\\#%*/.-+0eEx\"'\n\t é⋮…".charAt(random.nextInt(30)));
+            case 3 -> text.delete(from, to).insert(random.nextInt(text.length() + 1), piece);
+            default -> text.insert(from, texts.get(random.nextInt(texts.size())));
+        }
     }
 }
