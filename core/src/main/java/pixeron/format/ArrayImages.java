@@ -2,6 +2,7 @@ package pixeron.format;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -21,6 +22,7 @@ import pixeron.number.Value;
 final class ArrayImages {
 
     private static final Map<String, Integer> MAXIMA = Map.of("uint8", 255, "uint16", 65_535, "bool", 1, "bool_", 1);
+    private static final int MOST_KNOWN = 1 << 16;
     private static final String CHANNELS = "rgba";
     private static final long ALL_BITS = 0xFFFF_FFFFL;
     private static final int SMALLEST_BYTE = -128;
@@ -49,19 +51,29 @@ final class ArrayImages {
     private List<List<List<Rational>>> numbers() {
         NumberTables.requirePixelLimit(array.rows().size(), array.rows().get(0).size(), options);
         Rational factor = array.factor().flatMap(ArrayValue::number).orElse(Rational.ONE);
+        // Cells that are written alike are one list in memory.
+        Map<List<String>, List<Rational>> known = new HashMap<>();
         List<List<List<Rational>>> numbers = new ArrayList<>();
         for (int i = 0; i < array.rows().size(); i++) {
             List<List<Rational>> row = new ArrayList<>();
             for (int j = 0; j < array.rows().get(i).size(); j++) {
-                List<Rational> pixel = new ArrayList<>();
-                for (String text : array.rows().get(i).get(j)) {
-                    pixel.add(number(text, i, j).times(factor));
+                List<String> texts = array.rows().get(i).get(j);
+                List<Rational> pixel = known.get(texts);
+                if (pixel == null) {
+                    pixel = numbers(texts, i, j, factor);
+                    if (known.size() < MOST_KNOWN) {
+                        known.put(texts, pixel);
+                    }
                 }
                 row.add(pixel);
             }
             numbers.add(row);
         }
         return numbers;
+    }
+
+    private List<Rational> numbers(List<String> texts, int row, int column, Rational factor) {
+        return texts.stream().map(text -> number(text, row, column).times(factor)).toList();
     }
 
     private Rational number(String text, int row, int column) {

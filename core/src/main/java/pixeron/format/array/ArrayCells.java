@@ -1,7 +1,9 @@
 package pixeron.format.array;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -19,6 +21,8 @@ import java.util.Optional;
 public record ArrayCells(Notation notation, List<List<List<String>>> rows, boolean arePlanes, boolean hasOtherReading, boolean isFlat, Optional<String> type, Optional<String> factor,
         List<String> notes) {
 
+    private static final int MOST_KNOWN = 1 << 16;
+
     public ArrayCells {
         rows = rows.stream().map(List::copyOf).toList();
         notes = List.copyOf(notes);
@@ -26,7 +30,9 @@ public record ArrayCells(Notation notation, List<List<List<String>>> rows, boole
 
     /** Returns an array of single values with nothing else known. */
     static ArrayCells of(Notation notation, List<List<String>> rows) {
-        return new ArrayCells(notation, rows.stream().map(row -> row.stream().map(List::of).toList()).toList(), false, false, false, Optional.empty(), Optional.empty(), List.of());
+        // Values that are written alike are one cell in memory.
+        Map<String, List<String>> known = new HashMap<>();
+        return new ArrayCells(notation, rows.stream().map(row -> row.stream().map(value -> known.size() < MOST_KNOWN ? known.computeIfAbsent(value, List::of) : List.of(value)).toList()).toList(), false, false, false, Optional.empty(), Optional.empty(), List.of());
     }
 
     ArrayCells withNote(String note) {

@@ -38,13 +38,13 @@ public final class ArrayText {
         List<String> lines = SourceText.lines(text);
         String plain = String.join("\n", lines);
         Optional<ArrayCells> found;
-        if (LATEX.matcher(withoutComments(text)).find()) {
+        if (text.indexOf('\\') >= 0 && LATEX.matcher(withoutComments(text)).find()) {
             found = Rows.latex(withoutComments(text));
         } else if (LABELS.matcher(plain).find()) {
             found = Rows.columns(lines);
         } else {
             found = Stream.of("[", "(", "{").anyMatch(plain::contains) ? Brackets.read(lines, arePlanes) : Optional.empty();
-            if (found.isEmpty() && AMPERSANDS.matcher(plain).find()) {
+            if (found.isEmpty() && plain.contains("&") && AMPERSANDS.matcher(plain).find()) {
                 found = Rows.latex(plain);
             } else if (found.isEmpty() && plain.contains("|")) {
                 found = Rows.bars(lines);

@@ -1,42 +1,38 @@
 package pixeron.format.array;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
-import java.util.regex.Matcher;
+import java.util.Map;
 import java.util.regex.Pattern;
 import pixeron.PixeronException;
 import pixeron.number.Decimals;
 
-/** Brackets with what is in them, as a tree. All kinds of brackets mean the same, but each must be closed by its own. */
+/**
+ * A text as tokens, and its brackets with what is in them as trees. All kinds of brackets mean the same, but each must be closed by its own.
+ *
+ * <p>Cost: one pass over the text for its tokens and one for each tree. Arrays have millions of values and few different ones, so tokens are kept as places in the text, and
+ * equal values are one leaf.
+ */
 final class BracketText {
 
-    private static final Pattern TOKEN = Pattern.compile("\"[^\"\n]*\"|'[^'\n]*'|[\\[\\](){},;]|[^\\s\\[\\](){},;\"']+");
     private static final Pattern NAME = Pattern.compile("[\\p{L}_][\\w.<>:]*!?");
+    private static final Pattern TYPE = Pattern.compile("[A-Za-z_]\\w*");
+    private static final Pattern ASSIGNED = Pattern.compile("\\w+=.*");
     private static final String OPEN = "[({";
     private static final String CLOSED = "])}";
+    private static final String SIGNS = OPEN + CLOSED + ",;";
     private static final int MOST_LEVELS = 16;
-
-    /** @param line from 1 */
-    record Token(String text, int line, int start, int end) {
-
-        boolean isOpen() {
-            return text.length() == 1 && OPEN.contains(text);
-        }
-
-        boolean isClosed() {
-            return text.length() == 1 && CLOSED.contains(text);
-        }
-
-        boolean is(String sign) {
-            return text.equals(sign);
-        }
-    }
+    private static final int MOST_KNOWN = 1 << 16;
 
     /** An item of a group: a value, or a group of its own. */
     sealed interface Item {
     }
 
-    record Leaf(String text, int line) implements Item {
+    record Leaf(String text) implements Item {
     }
 
     /**
@@ -45,6 +41,7 @@ final class BracketText {
      * @param items its values and groups
      * @param rowEnds for each semicolon the number of items before it
      * @param lineEnds for each line end between items the number of items before it
+     * @param line where it begins, from 1
      * @param isTransparent whether its brackets mean nothing if there is one item: round ones without a comma, or behind a word
      */
     record Group(List<Item> items, List<Integer> rowEnds, List<Integer> lineEnds, int line, boolean isTransparent) implements Item {
@@ -54,91 +51,173 @@ final class BracketText {
         }
     }
 
-    private final List<Token> tokens = new ArrayList<>();
+    private final String text;
+    private final Map<String, Leaf> leaves = new HashMap<>();
+    private int[] starts = new int[64];
+    private int[] ends = new int[64];
+    private int[] lines = new int[64];
+    private int count;
 
-    BracketText(List<String> lines) {
-        for (int n = 0; n < lines.size(); n++) {
-            Matcher matcher = TOKEN.matcher(lines.get(n));
-            while (matcher.find()) {
-                tokens.add(new Token(matcher.group(), n + 1, matcher.start(), matcher.end()));
+    BracketText(List<String> rows) {
+        text = String.join("\n", rows);
+        int line = 1;
+        int at = 0;
+        while (at < text.length()) {
+            char sign = text.charAt(at);
+            if (Character.isWhitespace(sign)) {
+                line += sign == '\n' ? 1 : 0;
+                at++;
+            } else {
+                int end = end(at, sign);
+                add(at, end, line);
+                at = end;
             }
         }
     }
 
-    List<Token> tokens() {
-        return tokens;
+    /** Where the token that begins at a place ends. */
+    private int end(int at, char sign) {
+        if (SIGNS.indexOf(sign) >= 0) {
+            return at + 1;
+        } else if (sign == '"' || sign == '\'') {
+            int end = text.indexOf(sign, at + 1);
+            int lineEnd = text.indexOf('\n', at);
+            return end < 0 || lineEnd >= 0 && lineEnd < end ? at + 1 : end + 1;
+        }
+        int end = at;
+        while (end < text.length() && !Character.isWhitespace(text.charAt(end)) && SIGNS.indexOf(text.charAt(end)) < 0 && text.charAt(end) != '"' && text.charAt(end) != '\'') {
+            end++;
+        }
+        return end;
+    }
+
+    private void add(int start, int end, int line) {
+        if (count == starts.length) {
+            starts = Arrays.copyOf(starts, 2 * count);
+            ends = Arrays.copyOf(ends, 2 * count);
+            lines = Arrays.copyOf(lines, 2 * count);
+        }
+        starts[count] = start;
+        ends[count] = end;
+        lines[count++] = line;
+    }
+
+    /** Returns the number of tokens. */
+    int size() {
+        return count;
+    }
+
+    String text(int n) {
+        return text.substring(starts[n], ends[n]);
+    }
+
+    int line(int n) {
+        return lines[n];
+    }
+
+    /** Returns a bracket, comma or semicolon; 0 for any other token, and behind the last. */
+    private char sign(int n) {
+        return n < 0 || n >= count || ends[n] - starts[n] > 1 || SIGNS.indexOf(text.charAt(starts[n])) < 0 ? 0 : text.charAt(starts[n]);
+    }
+
+    boolean is(int n, char sign) {
+        return sign(n) == sign;
+    }
+
+    boolean isOpen(int n) {
+        return sign(n) != 0 && OPEN.indexOf(sign(n)) >= 0;
+    }
+
+    boolean isClosed(int n) {
+        return sign(n) != 0 && CLOSED.indexOf(sign(n)) >= 0;
     }
 
     /** Returns whether the bracket at a place directly follows a word. */
     boolean isCall(int at) {
-        Token before = at == 0 ? null : tokens.get(at - 1);
-        return before != null && before.line() == tokens.get(at).line() && before.end() == tokens.get(at).start() && before.text().matches(".*[\\p{L}\\d_>]") && !ArrayValue.isValue(before.text());
+        if (at == 0 || sign(at - 1) != 0 || ends[at - 1] != starts[at]) {
+            return false;
+        }
+        char last = text.charAt(ends[at - 1] - 1);
+        return (Character.isLetterOrDigit(last) || last == '_' || last == '>') && !ArrayValue.isValue(text(at - 1));
     }
 
     /** Returns whether brackets with one whole number, or nothing, follow a name or other such brackets: a size or an index. */
     boolean isIndex(int at) {
-        if (!tokens.get(at).is("[")) {
-            return false;
+        boolean isEmpty = is(at, '[') && is(at + 1, ']');
+        boolean isNumber = is(at, '[') && is(at + 2, ']') && sign(at + 1) == 0 && TYPE.matcher("n" + text(at + 1)).matches();
+        return (isEmpty || isNumber) && (isCall(at) || is(at - 1, ']') && ends[at - 1] == starts[at] && isEndOfIndex(at - 1));
+    }
+
+    private boolean isEndOfIndex(int closed) {
+        int open = closed;
+        while (open >= 0 && closed - open < 3 && !is(open, '[')) {
+            open--;
         }
-        boolean isEmpty = at + 1 < tokens.size() && tokens.get(at + 1).is("]");
-        boolean isNumber = at + 2 < tokens.size() && tokens.get(at + 1).text().matches("\\w+") && tokens.get(at + 2).is("]");
-        return (isEmpty || isNumber) && (isCall(at) || at > 0 && tokens.get(at - 1).is("]") && tokens.get(at - 1).end() == tokens.get(at).start() && isAfterName(at - 1));
+        return open >= 0 && is(open, '[') && isIndex(open);
     }
 
     /** Returns whether a type is in round brackets here, as in (byte) 200. */
     boolean isCast(int at) {
-        return tokens.get(at).is("(") && !isCall(at) && at + 3 < tokens.size() && tokens.get(at + 2).is(")") && tokens.get(at + 1).text().matches("[A-Za-z_]\\w*")
-                && !ArrayValue.isValue(tokens.get(at + 1).text());
+        return is(at, '(') && is(at + 2, ')') && at + 3 < count && !isCall(at) && TYPE.matcher(text(at + 1)).matches() && !ArrayValue.isValue(text(at + 1));
     }
 
-    /** Whether the closed bracket at a place ends an index. */
-    private boolean isAfterName(int closed) {
-        int open = closed;
-        while (open >= 0 && !tokens.get(open).is("[")) {
-            open--;
+    /** Returns whether a word that can be in front of a bracket is here, such as np.array or vec!, and a bracket follows. */
+    boolean isNameOfBracket(int n) {
+        return isOpen(n + 1) && sign(n) == 0 && NAME.matcher(text(n)).matches();
+    }
+
+    /** Returns whether a value is here, or a sign that values were left out. */
+    boolean isValue(int n) {
+        return n < count && sign(n) == 0 && leaf(text(n)) != null;
+    }
+
+    /** One leaf for all values that are written alike; null for what is no value. */
+    private Leaf leaf(String value) {
+        Leaf known = leaves.get(value);
+        if (known == null && (ArrayValue.isValue(value) || ArrayValue.isLeftOut(value))) {
+            known = new Leaf(value);
+            if (leaves.size() < MOST_KNOWN) {
+                leaves.put(value, known);
+            }
         }
-        return open >= 0 && isIndex(open);
+        return known;
     }
 
-    /** Returns whether it is a word that can be in front of a bracket, such as np.array or vec!. */
-    static boolean isName(String text) {
-        return NAME.matcher(text).matches();
-    }
-
-    /** Returns the place behind the bracket that closes the one at a place. */
+    /**
+     * Returns the place behind the bracket that closes the one at a place.
+     *
+     * @throws PixeronException if brackets do not match; names the lines
+     */
     int end(int at) {
-        List<Token> opened = new ArrayList<>();
-        for (int n = at; n < tokens.size(); n++) {
-            Token token = tokens.get(n);
-            if (token.isOpen()) {
-                opened.add(token);
+        Deque<Integer> opened = new ArrayDeque<>();
+        for (int n = at; n < count; n++) {
+            if (isOpen(n)) {
+                opened.push(n);
                 if (opened.size() > MOST_LEVELS) {
-                    throw PixeronException.of("Line %d: brackets are nested more than %d levels deep.", token.line(), MOST_LEVELS);
+                    throw PixeronException.of("Line %d: brackets are nested more than %d levels deep.", lines[n], MOST_LEVELS);
                 }
-            } else if (token.isClosed()) {
-                Token open = opened.remove(opened.size() - 1);
-                if (OPEN.indexOf(open.text()) != CLOSED.indexOf(token.text())) {
-                    throw PixeronException.of("Line %d: “%s” does not match the “%s” of line %d.", token.line(), token.text(), open.text(), open.line());
+            } else if (isClosed(n)) {
+                int open = opened.pop();
+                if (OPEN.indexOf(sign(open)) != CLOSED.indexOf(sign(n))) {
+                    throw PixeronException.of("Line %d: “%s” does not match the “%s” of line %d.", lines[n], sign(n), sign(open), lines[open]);
                 } else if (opened.isEmpty()) {
                     return n + 1;
                 }
             }
         }
-        Token open = opened.get(opened.size() - 1);
-        throw PixeronException.of("Line %d: “%s” is not closed.", open.line(), open.text());
+        throw PixeronException.of("Line %d: “%s” is not closed.", lines[opened.peek()], sign(opened.peek()));
     }
 
     /**
-     * Returns the group that begins at a place.
+     * Returns the group that begins at a place, whose brackets are known to match.
      *
-     * @throws PixeronException if brackets do not match, a value is left out, or a word is between the values
+     * @throws PixeronException if a value is missing between commas, or a word is between the values
      */
     Group group(int at) {
-        end(at);
         return new Reader(at).group();
     }
 
-    /** Reads a group whose brackets are known to match. */
+    /** Reads a group and those in it. */
     private final class Reader {
 
         private int next;
@@ -148,66 +227,63 @@ final class BracketText {
         }
 
         private Group group() {
-            Token open = tokens.get(next);
+            int open = next;
             boolean isCall = isCall(next);
             next++;
             List<Item> items = new ArrayList<>();
             List<Integer> rowEnds = new ArrayList<>();
             List<Integer> lineEnds = new ArrayList<>();
-            int line = open.line();
-            boolean isComma = false;
+            int line = lines[open];
+            boolean isAfterComma = false;
             boolean hasComma = false;
-            while (!tokens.get(next).isClosed()) {
-                Token token = tokens.get(next);
-                if (token.line() > line && !items.isEmpty()) {
+            while (!isClosed(next)) {
+                if (lines[next] > line && !items.isEmpty()) {
                     lineEnds.add(items.size());
                 }
-                line = token.line();
-                if (token.is(",")) {
-                    if (isComma || items.isEmpty()) {
-                        throw PixeronException.of("Line %d: a value is missing between two commas.", token.line());
+                line = lines[next];
+                if (is(next, ',')) {
+                    if (isAfterComma || items.isEmpty()) {
+                        throw PixeronException.of("Line %d: a value is missing between two commas.", line);
                     }
-                    isComma = true;
+                    isAfterComma = true;
                     hasComma = true;
                     next++;
-                } else if (token.is(";")) {
+                    continue;
+                } else if (is(next, ';')) {
                     rowEnds.add(items.size());
-                    isComma = false;
                     next++;
-                } else if (token.isOpen()) {
-                    if (isIndex(next) || isCast(next)) {
-                        next = BracketText.this.end(next);
-                        continue;
-                    }
+                } else if (isOpen(next) && (isIndex(next) || isCast(next))) {
+                    next = end(next);
+                    continue;
+                } else if (isOpen(next)) {
                     items.add(unwrapped(group()));
-                    line = tokens.get(next - 1).line();
-                    isComma = false;
-                } else if (ArrayValue.isLeftOut(token.text()) || ArrayValue.isValue(token.text())) {
-                    items.add(new Leaf(token.text(), token.line()));
-                    isComma = false;
+                    line = lines[next - 1];
+                } else if (!skipsWord()) {
+                    Leaf leaf = leaf(text(next));
+                    if (leaf == null) {
+                        throw PixeronException.of("Line %d: “%s” is not a number.", line, Decimals.shortened(text(next)));
+                    }
+                    items.add(leaf);
                     next++;
-                } else if (skipsWord()) {
-                    isComma = false;
-                } else {
-                    throw PixeronException.of("Line %d: “%s” is not a number.", token.line(), Decimals.shortened(token.text()));
                 }
+                isAfterComma = false;
             }
             next++;
-            return new Group(items, rowEnds, lineEnds, open.line(), open.is("(") && (isCall || !hasComma));
+            return new Group(items, rowEnds, lineEnds, lines[open], is(open, '(') && (isCall || !hasComma));
         }
 
-        /** Words in front of a bracket, as in np.array([…]), casts such as (byte), and names with a value, as in dtype=uint8, are skipped. */
+        /** Words in front of a bracket, as in np.array([…]), and names with a value, as in dtype=uint8, are skipped. */
         private boolean skipsWord() {
-            Token token = tokens.get(next);
-            boolean isBeforeBracket = next + 1 < tokens.size() && tokens.get(next + 1).isOpen();
-            if (isName(token.text()) && isBeforeBracket || token.is("new")) {
+            if (leaves.containsKey(text(next))) {
+                return false;
+            } else if (isNameOfBracket(next) || text(next).equals("new")) {
                 next++;
                 return true;
-            }
-            if (token.text().matches("\\w+=.*")) {
+            } else if (ASSIGNED.matcher(text(next)).matches()) {
+                boolean isOpenEnded = text(next).endsWith("=");
                 next++;
-                if (token.text().endsWith("=") && !tokens.get(next).isClosed()) {
-                    next = tokens.get(next).isOpen() ? BracketText.this.end(next) : next + 1;
+                if (isOpenEnded && !isClosed(next)) {
+                    next = isOpen(next) ? end(next) : next + 1;
                 }
                 return true;
             }

@@ -9,7 +9,6 @@ import pixeron.PixeronException;
 import pixeron.format.array.BracketText.Group;
 import pixeron.format.array.BracketText.Item;
 import pixeron.format.array.BracketText.Leaf;
-import pixeron.format.array.BracketText.Token;
 
 /** Nested lists and array literals of any language: what is a row, a pixel or a plane follows from the depth of the brackets. */
 final class Brackets {
@@ -36,16 +35,15 @@ final class Brackets {
     }
 
     private Optional<ArrayCells> read(boolean arePlanes) {
-        List<Token> tokens = text.tokens();
         int depth = 0;
-        for (int n = 0; n < tokens.size(); n++) {
-            if (tokens.get(n).isClosed()) {
+        for (int n = 0; n < text.size(); n++) {
+            if (text.isClosed(n)) {
                 depth--;
-            } else if (tokens.get(n).isOpen() && text.isIndex(n)) {
+            } else if (text.isOpen(n) && text.isIndex(n)) {
                 n = text.end(n) - 1;
-            } else if (tokens.get(n).isOpen()) {
+            } else if (text.isOpen(n)) {
                 // A call such as print(52, 55) is no array; within other brackets it is a group, as List.of(52, 55).
-                boolean isCall = tokens.get(n).is("(") && text.isCall(n);
+                boolean isCall = text.is(n, '(') && text.isCall(n);
                 if (!(isCall && depth == 0) && beginsWithValue(n)) {
                     return Optional.of(from(n, arePlanes));
                 }
@@ -57,52 +55,45 @@ final class Brackets {
 
     /** Whether the first item, perhaps in further brackets, is a value. */
     private boolean beginsWithValue(int at) {
-        List<Token> tokens = text.tokens();
         int n = at;
-        while (n < tokens.size() && (tokens.get(n).isOpen() || n > at && isWordBeforeBracket(n))) {
+        while (text.isOpen(n) || n > at && n < text.size() && text.isNameOfBracket(n)) {
             n = text.isCast(n) ? text.end(n) : n + 1;
         }
-        return n < tokens.size() && (ArrayValue.isValue(tokens.get(n).text()) || ArrayValue.isLeftOut(tokens.get(n).text()));
-    }
-
-    private boolean isWordBeforeBracket(int n) {
-        List<Token> tokens = text.tokens();
-        return n + 1 < tokens.size() && tokens.get(n + 1).isOpen() && BracketText.isName(tokens.get(n).text());
+        return text.isValue(n);
     }
 
     private ArrayCells from(int first, boolean arePlanes) {
-        List<Token> tokens = text.tokens();
-        Group group = text.group(first);
         int end = text.end(first);
+        Group group = text.group(first);
         List<Group> rows = new ArrayList<>(List.of(group));
-        List<Integer> lines = new ArrayList<>(List.of(tokens.get(first).line()));
+        List<Integer> lines = new ArrayList<>(List.of(text.line(first)));
         // Brackets of one level with only commas between them are the rows of one array.
         if (group.isOfLeaves() && group.rowEnds().isEmpty()) {
             int n = end;
-            while (n < tokens.size() && (tokens.get(n).is(",") || isWordBeforeBracket(n) || tokens.get(n).isOpen() && beginsWithValue(n))) {
-                if (tokens.get(n).isOpen()) {
+            while (n < text.size() && (text.is(n, ',') || text.isNameOfBracket(n) || text.isOpen(n) && beginsWithValue(n))) {
+                if (text.isOpen(n)) {
+                    end = text.end(n);
                     rows.add(text.group(n));
-                    lines.add(tokens.get(n).line());
-                    n = text.end(n);
-                    end = n;
+                    lines.add(text.line(n));
+                    n = end;
                 } else {
                     n++;
                 }
             }
         }
-        requireNothingMore(tokens, end, tokens.get(first).line());
+        requireNothingMore(end, text.line(first));
         ArrayCells cells = rows.size() > 1 ? beside(rows, lines, arePlanes) : shaped(group, arePlanes);
         Matcher type = TYPE.matcher(all);
-        return type.find() ? cells.ofType(Optional.of(type.group(1))) : cells;
+        return all.contains("dtype") && type.find() ? cells.ofType(Optional.of(type.group(1))) : cells;
     }
 
-    private void requireNothingMore(List<Token> tokens, int end, int firstLine) {
-        for (int n = end; n < tokens.size(); n++) {
-            if (tokens.get(n).isOpen() && !text.isIndex(n) && beginsWithValue(n)) {
-                throw PixeronException.of("There are two arrays, in line %d and in line %d. Copy only one of them.", firstLine, tokens.get(n).line());
-            } else if (tokens.get(n).text().matches("\\.reshape\\b.*")) {
+    private void requireNothingMore(int end, int firstLine) {
+        for (int n = end; n < text.size(); n++) {
+            if (text.isOpen(n) && !text.isIndex(n) && beginsWithValue(n)) {
+                throw PixeronException.of("There are two arrays, in line %d and in line %d. Copy only one of them.", firstLine, text.line(n));
+            } else if (text.text(n).startsWith(".reshape")) {
                 throw PixeronException.of("The array is reshaped. Give the number of columns with --columns instead.");
-            } else if (tokens.get(n).text().matches("\\.T;?")) {
+            } else if (text.text(n).matches("\\.T;?")) {
                 throw PixeronException.of("The array is transposed. Use --swap instead of .T.");
             }
         }
@@ -155,7 +146,7 @@ final class Brackets {
         int depth = 0;
         for (Item item : group.items()) {
             if (!(item instanceof Group inner)) {
-                throw PixeronException.of("Line %d: the value “%s” is beside brackets.", ((Leaf) item).line(), ((Leaf) item).text());
+                throw PixeronException.of("Line %d: the value “%s” is beside brackets.", group.line(), ((Leaf) item).text());
             }
             int own = depth(inner);
             if (depth != 0 && own != depth) {
