@@ -172,6 +172,7 @@ class SlipIdsTest {
         proof("rounded-up", "divide divisor=3", (i, j) -> (PROOF[i][j] + 2) / 3);
         proof("not-clipped", "add amount=120", (i, j) -> PROOF[i][j] + 120);
         proof("wrapped", "add amount=120", (i, j) -> (PROOF[i][j] + 120) % 256);
+        proof("signed-byte", "invert", (i, j) -> (byte) (255 - PROOF[i][j]));
     }
 
     @Test

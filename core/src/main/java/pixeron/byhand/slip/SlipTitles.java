@@ -17,6 +17,7 @@ public final class SlipTitles {
             rounded-early: Rounded too early
             not-clipped: Not clipped
             wrapped: Wrapped around
+            signed-byte: Signed bytes
             count-for-maximum: M + 1 instead of M
             maximum-for-count: M instead of M + 1
             wrong-operation: Opposite operation

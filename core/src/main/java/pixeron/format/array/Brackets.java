@@ -94,7 +94,7 @@ final class Brackets {
             } else if (text.text(n).startsWith(".reshape")) {
                 throw PixeronException.of("The array is reshaped. Give the number of columns with --columns instead.");
             } else if (text.text(n).matches("\\.T;?")) {
-                throw PixeronException.of("The array is transposed. Use --swap instead of .T.");
+                throw PixeronException.of("The array is transposed with .T. Print the transposed array and copy its text.");
             }
         }
     }

@@ -14,6 +14,7 @@ import pixeron.byhand.slip.ending.NotRounded;
 import pixeron.byhand.slip.ending.RoundedDown;
 import pixeron.byhand.slip.ending.RoundedNearest;
 import pixeron.byhand.slip.ending.RoundedUp;
+import pixeron.byhand.slip.ending.SignedByte;
 import pixeron.byhand.slip.ending.TiesToEven;
 import pixeron.byhand.slip.ending.Wrapped;
 import pixeron.byhand.slip.point.CornerForSize;
@@ -36,7 +37,7 @@ import pixeron.step.StepType;
 public final class KnownSlips {
 
     private static final List<Slip> OF_ALL = List.of(new NotRounded(), new RoundedDown(), new RoundedUp(), new RoundedNearest(),
-            new TiesToEven(), new NotClipped(), new Wrapped(), new LeftUnfinished(), new CountForMaximum(), new MaximumForCount(),
+            new TiesToEven(), new NotClipped(), new Wrapped(), new SignedByte(), new LeftUnfinished(), new CountForMaximum(), new MaximumForCount(),
             new WrongOperation(), new CornerForSize(), new PlaceSwapped(), new ParameterOffByOne(), new WrittenInPlace(), new RowsColumnsSwapped(),
             new ShiftedByOne(), LoopEnds.startedAtOne(), LoopEnds.stoppedEarly());
 
@@ -50,7 +51,7 @@ public final class KnownSlips {
             "border-repeat", "border-mirror-half", "border-mirror-whole", "border-wrap", "border-keep", "border-inside",
             "kernel-turned", "kernel-transposed", "divisor-missing", "offset-missing", "written-in-place",
             "rows-columns-swapped", "shifted-by-one", "neighbor-missed", "neighbor-twice", "sign-slip", "rounded-early",
-            "running-count-slip", "miscounted", "integer-division", "byte-overflow", "started-at-one", "stopped-early", "border-constant");
+            "running-count-slip", "miscounted", "integer-division", "byte-overflow", "signed-byte", "started-at-one", "stopped-early", "border-constant");
 
     private static final Map<String, Integer> PLACES = IntStream.range(0, ORDER.size()).boxed().collect(Collectors.toMap(ORDER::get, Function.identity()));
 

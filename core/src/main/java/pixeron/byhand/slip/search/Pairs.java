@@ -47,7 +47,7 @@ final class Pairs {
     private static String kind(String id) {
         return switch (id) {
             case "not-rounded", "rounded-down", "rounded-up", "rounded-nearest", "ties-to-even" -> "rounding";
-            case "not-clipped", "wrapped" -> "overflow";
+            case "not-clipped", "wrapped", "signed-byte" -> "overflow";
             case "share-not-running", "share-from-first", "share-plain", "stretch-for-equalize", "running-count-slip",
                     "miscounted" -> "counts";
             default -> id.startsWith("border-") ? "border" : id;
