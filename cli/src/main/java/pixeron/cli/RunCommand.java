@@ -42,7 +42,7 @@ final class RunCommand implements Callable<Integer> {
         more = syntax.others("MORE", "With --out-folder: more images, folders of them, and patterns such as \"proofs/*.png\".");
         steps = new StepLines(syntax);
         face = new FaceChoice(syntax);
-        out = syntax.option("--out", "FILE", Path.class, "Output file; the ending sets the format: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, lossy .jpg.");
+        out = syntax.option("--out", "FILE", Path.class, "Output file; the ending sets the format: .png, .tif, .bmp, .gif, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx, .npy, lossy .jpg.");
         folder = syntax.option("--out-folder", "FOLDER", Path.class, "Output folder for one or more images; created if missing. Results keep the names of their images.");
         format = syntax.option("--format", "ENDING", String.class, "With --out-folder: format of the results, such as png or csv; default: the format of the image, or png.");
         isReplacing = syntax.flag("--replace", "With --out-folder: replace existing files.");

@@ -38,6 +38,7 @@ public final class ImageFiles {
             Map.entry("ppm", NetpbmFiles::writeColor),
             Map.entry("pam", NetpbmFiles::writeMap),
             Map.entry("xlsx", WorkbookFiles::write),
+            Map.entry("npy", NpyFiles::write),
             Map.entry("csv", (image, out) -> NumberTables.write(image, ",", false, out)),
             Map.entry("tsv", (image, out) -> NumberTables.write(image, "\t", false, out)),
             Map.entry("txt", (image, out) -> NumberTables.write(image, " ", false, out)));
@@ -54,7 +55,7 @@ public final class ImageFiles {
     /**
      * Returns the image; the file is never changed.
      *
-     * @param file a picture (PNG, JPEG, BMP, GIF, TIFF, Netpbm) or a table of numbers, also as a spreadsheet (XLSX, ODS)
+     * @param file a picture (PNG, JPEG, BMP, GIF, TIFF, Netpbm), a table or an array of numbers, also as a spreadsheet (XLSX, ODS) or .npy
      * @param options what the file does not say itself
      * @throws PixeronException if the file cannot be read or is none of these; one line that names it
      */
@@ -99,7 +100,7 @@ public final class ImageFiles {
         byte[] bytes = bytes(file);
         try {
             requireContent(bytes);
-            return isPicture(bytes) || Spreadsheets.matches(bytes) ? Optional.empty()
+            return isPicture(bytes) || Spreadsheets.matches(bytes) || NpyFiles.matches(bytes) ? Optional.empty()
                     : Optional.of(CellTable.decode(bytes));
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
@@ -134,6 +135,9 @@ public final class ImageFiles {
         } else if (NetpbmFiles.matches(bytes)) {
             return NetpbmFiles.read(bytes, options);
         }
+        if (NpyFiles.matches(bytes)) {
+            return NpyFiles.read(bytes, options);
+        }
         return Spreadsheets.matches(bytes) ? NumberTables.read(CellTable.firstFilled(Spreadsheets.read(bytes)).trimmed(), options)
                 : NumberTables.read(CellTable.decode(bytes), options);
     }
@@ -165,7 +169,7 @@ public final class ImageFiles {
     /**
      * Writes beside the target and then moves, so that a failure leaves an existing file as it was.
      *
-     * @param file ends with .png, .tif, .bmp, .gif, .jpg, .pgm, .ppm, .pam, .csv, .tsv, .txt or .xlsx
+     * @param file ends with .png, .tif, .bmp, .gif, .jpg, .pgm, .ppm, .pam, .csv, .tsv, .txt, .xlsx or .npy
      * @param result an image or a color image; of a spectrum its picture is written
      * @param isExact true to write fractions instead of decimals; tables only
      * @throws PixeronException if the ending is unknown, the format cannot hold the result (names those that can), or the
@@ -175,6 +179,8 @@ public final class ImageFiles {
         Writer writer = writer(file, isExact);
         if (result instanceof ColorImage && ending(file).equals("xlsx")) {
             SafeFile.write(file, out -> WorkbookFiles.write(result, out));
+        } else if (result instanceof ColorImage && ending(file).equals("npy")) {
+            SafeFile.write(file, out -> NpyFiles.write(result, out));
         } else if (result instanceof ColorImage color) {
             SafeFile.write(file, out -> ColorFiles.write(color, ending(file), out));
         } else {
@@ -259,7 +265,7 @@ public final class ImageFiles {
             throw PixeronException.of("Exact fractions can be written to .csv, .tsv or .txt, not to \"%s\".", name);
         } else if (writer == null) {
             throw PixeronException.of("“%s” has no known ending. Use .png, .tif, .bmp, .gif, .pgm,"
-                    + " .ppm, .pam, .csv, .tsv, .txt, .xlsx, or the lossy .jpg.",
+                    + " .ppm, .pam, .csv, .tsv, .txt, .xlsx, .npy, or the lossy .jpg.",
                     name);
         }
         return writer;

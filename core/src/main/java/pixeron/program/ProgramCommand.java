@@ -24,7 +24,7 @@ public record ProgramCommand(List<String> words) {
 
     private static final Pattern WORD = Pattern.compile("\"([^\"]*)\"|'([^']*)'|((?:[^\\s\"'\\\\]|\\\\.)+)|(\\S)");
     private static final Pattern BRACES = Pattern.compile("\\{(in|with|out)(?:\\.([a-z]+))?\\}");
-    private static final List<String> ENDINGS = List.of("csv", "pgm", "ppm", "png");
+    private static final List<String> ENDINGS = List.of("csv", "pgm", "ppm", "png", "npy");
 
     public ProgramCommand {
         words = List.copyOf(words);
@@ -66,7 +66,7 @@ public record ProgramCommand(List<String> words) {
             throw PixeronException.of("The command needs {in} for the input file and {out} for the output file, such as: python3 mine.py {in} {out}.");
         }
         braces().filter(found -> found.group(2) != null && !ENDINGS.contains(found.group(2))).findFirst().ifPresent(found -> {
-            throw PixeronException.of("%s is unknown. Use {in}, {in.csv}, {in.pgm}, {in.ppm}, {in.png}, and the same with {with} and {out}.", found.group());
+            throw PixeronException.of("%s is unknown. Use {in}, {in.csv}, {in.pgm}, {in.ppm}, {in.png}, {in.npy}, and the same with {with} and {out}.", found.group());
         });
     }
 

@@ -38,7 +38,7 @@ final class FileActions {
 
     static final List<Dialogs.Kind> TO_OPEN = List.of(
             new Dialogs.Kind("Images, tables and projects", List.of("*.png", "*.jpg", "*.jpeg", "*.bmp", "*.gif",
-                    "*.tif", "*.tiff", "*.pbm", "*.pgm", "*.ppm", "*.pam", "*.pnm", "*.csv", "*.tsv", "*.txt", "*.xlsx", "*.ods",
+                    "*.tif", "*.tiff", "*.pbm", "*.pgm", "*.ppm", "*.pam", "*.pnm", "*.csv", "*.tsv", "*.txt", "*.xlsx", "*.ods", "*.npy", "*.py", "*.java", "*.c", "*.m", "*.json", "*.md", "*.tex",
                     "*.pixeron.json", "*.pixeron-exercise.json")),
             new Dialogs.Kind("All files", List.of("*")));
     private static final List<Dialogs.Kind> PROJECTS = List.of(new Dialogs.Kind("Pixeron project",

@@ -29,7 +29,7 @@ final class ResultActions {
             new Dialogs.Kind("PNG picture", List.of("*.png")), new Dialogs.Kind("PGM picture", List.of("*.pgm")),
             new Dialogs.Kind("Other lossless pictures", List.of("*.tif", "*.bmp", "*.gif", "*.ppm", "*.pam")),
             new Dialogs.Kind("JPEG picture (changes values)", List.of("*.jpg")),
-            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")), new Dialogs.Kind("Spreadsheet", List.of("*.xlsx")));
+            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")), new Dialogs.Kind("Spreadsheet", List.of("*.xlsx")), new Dialogs.Kind("Array (.npy)", List.of("*.npy")));
     private static final List<Dialogs.Kind> REPORTS = List.of(new Dialogs.Kind("PDF", List.of("*.pdf")),
             new Dialogs.Kind("HTML", List.of("*.html")), new Dialogs.Kind("Markdown", List.of("*.md")));
 

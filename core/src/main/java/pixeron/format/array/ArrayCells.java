@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /**
  * An array as it was read, before its values are numbers of an image.
@@ -35,6 +36,26 @@ public record ArrayCells(Notation notation, List<List<List<String>>> rows, boole
         return new ArrayCells(notation, rows.stream().map(row -> row.stream().map(value -> known.size() < MOST_KNOWN ? known.computeIfAbsent(value, List::of) : List.of(value)).toList()).toList(), false, false, false, Optional.empty(), Optional.empty(), List.of());
     }
 
+    /** Returns an array whose cells are asked for one by one. */
+    public static ArrayCells of(Notation notation, int rows, int columns, BiFunction<Integer, Integer, List<String>> cell) {
+        Map<List<String>, List<String>> known = new HashMap<>();
+        List<List<List<String>>> all = new ArrayList<>();
+        for (int i = 0; i < rows; i++) {
+            List<List<String>> row = new ArrayList<>();
+            for (int j = 0; j < columns; j++) {
+                List<String> made = cell.apply(i, j);
+                row.add(known.size() < MOST_KNOWN ? known.computeIfAbsent(made, same -> same) : made);
+            }
+            all.add(row);
+        }
+        return new ArrayCells(notation, all, false, false, false, Optional.empty(), Optional.empty(), List.of());
+    }
+
+    /** Returns a flat list. */
+    public static ArrayCells flat(List<String> values) {
+        return of(Notation.BRACKETS, List.of(values)).asFlat();
+    }
+
     ArrayCells withNote(String note) {
         List<String> all = new ArrayList<>(notes);
         all.add(note);
@@ -49,7 +70,8 @@ public record ArrayCells(Notation notation, List<List<List<String>>> rows, boole
         return new ArrayCells(notation, rows, arePlanes, hasOtherReading, true, type, factor, notes);
     }
 
-    ArrayCells ofType(Optional<String> name) {
+    /** Returns this with the name of its type. */
+    public ArrayCells ofType(Optional<String> name) {
         return new ArrayCells(notation, rows, arePlanes, hasOtherReading, isFlat, name, factor, notes);
     }
 
