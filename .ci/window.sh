@@ -13,12 +13,31 @@ begin_display() {
 
 window() { xdotool search --onlyvisible --name '^Pixeron$' 2>/dev/null | head -1; }
 
-# Waits until the window stands, and gives it the keyboard. $1: seconds for what comes after, such as opening a project.
+# Waits until the window is there and gives it the keyboard. $1: seconds for what comes after, such as opening a project; a busy machine
+# needs more, so it also waits until the window is drawn and no longer changes.
 until_window() {
-    timeout 60 bash -c 'until xdotool search --onlyvisible --name "^Pixeron$" >/dev/null 2>&1; do sleep 0.2; done'
+    timeout 180 bash -c 'until xdotool search --onlyvisible --name "^Pixeron$" >/dev/null 2>&1; do sleep 0.2; done'
     sleep "$1"
+    until_still
     xdotool windowfocus "$(window)"
 }
+
+# Waits until two pictures in a row are the same and show something, for two minutes or more.
+until_still() {
+    local shot last="" now
+    shot=$(mktemp --suffix=.png)
+    for n in $(seq 120); do
+        import -window root "$shot"
+        now=$(identify -format '%# %k' "$shot")
+        [ "$now" = "$last" ] && [ "${now##* }" -gt 100 ] && break
+        last=$now
+        sleep 0.5
+    done
+    rm -f "$shot"
+}
+
+# Whether other work keeps this machine busy, so that times say nothing about Pixeron.
+is_busy() { awk '{ exit !($1 > 5) }' /proc/loadavg; }
 
 # The picture of the whole screen must show something. $1: file.
 picture() {
@@ -31,13 +50,13 @@ picture() {
 # Ctrl+Q, and the process must end. $1: the process.
 quit_window() {
     xdotool key ctrl+q
-    for n in $(seq 100); do kill -0 "$1" 2>/dev/null || return 0; sleep 0.2; done
+    for n in $(seq 300); do kill -0 "$1" 2>/dev/null || return 0; sleep 0.2; done
     echo "the window did not close"; kill -9 "$1"; exit 1
 }
 
 # Waits until there is no window any more.
 until_gone() {
-    for n in $(seq 100); do [ -n "$(window)" ] || return 0; sleep 0.1; done
+    for n in $(seq 300); do [ -n "$(window)" ] || return 0; sleep 0.1; done
     echo "the window stays"; exit 1
 }
 
