@@ -119,7 +119,7 @@ class CropTest extends WindowTest {
         assertThat(shownText()).contains("correct, given your step 1");
     }
 
-    /** Results of different sizes are beside each other, each with its own ends, and why there is no difference is said. */
+    /** Results of different sizes are beside each other, each with its own ends, and a line says why there is no difference. */
     @Test
     void resultsOfDifferentSizesAreCompared() {
         push(KeyCode.F6);

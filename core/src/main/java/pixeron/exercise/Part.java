@@ -22,7 +22,7 @@ public sealed interface Part {
     /** Returns the name of the face of the step's result that values by hand for it belong to. */
     String face();
 
-    /** Returns the findings about its step, of all that is said of a project. */
+    /** Returns the findings about its step. */
     default StepWork work(List<StepWork> works) {
         return works.stream().filter(one -> one.position() == asked().position() && one.face().equals(face())).findFirst().orElseThrow();
     }

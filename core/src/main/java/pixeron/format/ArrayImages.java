@@ -77,11 +77,7 @@ final class ArrayImages {
     }
 
     private Rational number(String text, int row, int column) {
-        if (ArrayValue.isMissing(text)) {
-            throw PixeronException.of("Row %d, column %d (counted from 0): \"%s\" is not a number.", row, column, text);
-        }
-        return color(text).or(() -> ArrayValue.number(text)).orElseThrow(() -> PixeronException.of("Row %d, column %d (counted from 0): %s is not a number.", row, column,
-                text.isEmpty() ? "an empty cell" : "\"" + Decimals.shortened(text) + "\""));
+        return color(text).or(() -> ArrayValue.number(text)).orElseThrow(() -> NumberTables.notANumber(text, row, column));
     }
 
     /** A color such as #FF8000 as a packed number. */
@@ -229,8 +225,7 @@ final class ArrayImages {
         return areBytes && value.signum() < 0
                 ? new UndecidedException(String.format("Row %d, column %d (counted from 0): %s is negative. These may be bytes printed with a sign.", row, column, Decimals.table(value)),
                         "Add 256 with --signed-bytes, or keep negative values with --open.", UndecidedException.Way.SIGNED_BYTES, UndecidedException.Way.KEEP)
-                : PixeronException.of("Row %d, column %d (counted from 0): %s is not a whole number from 0 to %d. Set another maximum level (--max), or read signed and fractional values (--open).", row, column,
-                        Decimals.table(value), maximum);
+                : NumberTables.notALevel(value, row, column, maximum);
     }
 
     /** All values are whole and fit a signed byte, and one is negative. */

@@ -106,8 +106,7 @@ final class NumberTables {
 
     private static Rational number(String cell, int row, int column) {
         if (!Decimals.isNumber(cell)) {
-            throw PixeronException.of("Row %d, column %d (counted from 0): %s is not a number.",
-                    row, column, cell.isEmpty() ? "an empty cell" : "\"" + Decimals.shortened(cell) + "\"");
+            throw notANumber(cell, row, column);
         }
         return Decimals.parse(cell);
     }
@@ -121,11 +120,18 @@ final class NumberTables {
     private static void requireLevels(Value[] values, int maximum, int columns) {
         for (int n = 0; n < values.length; n++) {
             if (!Image.isLevel(values[n], maximum)) {
-                throw PixeronException.of("Row %d, column %d (counted from 0): %s is not a whole number from 0 to %d. "
-                                + "Set another maximum level (--max), or read signed and fractional values (--open).",
-                        n / columns, n % columns, Decimals.table(values[n]), maximum);
+                throw notALevel(values[n], n / columns, n % columns, maximum);
             }
         }
+    }
+
+    static PixeronException notALevel(Value value, int row, int column, int maximum) {
+        return PixeronException.of("Row %d, column %d (counted from 0): %s is not a whole number from 0 to %d. Set another maximum level (--max), or read signed and fractional values"
+                + " (--open).", row, column, Decimals.table(value), maximum);
+    }
+
+    static PixeronException notANumber(String cell, int row, int column) {
+        return PixeronException.of("Row %d, column %d (counted from 0): %s is not a number.", row, column, cell.isEmpty() ? "an empty cell" : "\"" + Decimals.shortened(cell) + "\"");
     }
 
     static void write(Image image, String separator, boolean isExact, OutputStream out) throws IOException {

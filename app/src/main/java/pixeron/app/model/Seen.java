@@ -29,7 +29,7 @@ public final class Seen {
         return of(result, Optional.empty(), "");
     }
 
-    /** Returns an image of which everything is said already. */
+    /** Returns an image that is described already. */
     public static Seen of(Described image) {
         Seen seen = new Seen(image.image());
         seen.described.put(seen.names().get(0), image);

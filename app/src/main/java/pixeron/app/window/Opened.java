@@ -30,7 +30,7 @@ import pixeron.project.View;
 record Opened(Optional<SavedProject> work, FileMark project, String problem,
         Map<String, Supplier<SavedProject>> otherWays) {
 
-    /** Returns what came of opening a project or an image. */
+    /** Returns the result of opening a project or an image. */
     static Opened of(Path file) {
         try {
             if (isProject(file)) {

@@ -16,7 +16,7 @@ import pixeron.step.Progress;
  * An answer that came in.
  *
  * @param source the file, and the sheet of it where it has several
- * @param name of the user, as far as it is said
+ * @param name of the user, as far as it is known
  * @param codes that are in it, most telling first
  * @param content what was filled in
  */

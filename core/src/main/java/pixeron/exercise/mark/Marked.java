@@ -10,7 +10,7 @@ import pixeron.project.Project;
  * The findings about one answer.
  *
  * @param source the file that it came in
- * @param name of the user; empty where none is said
+ * @param name of the user; empty where none is known
  * @param code of the variant; empty where it is not known
  * @param parts the findings about each question, in their order; none where it could not be marked
  * @param slip the slip that explains most where the work first goes wrong

@@ -77,7 +77,7 @@ final class CellGrids extends FlowPane {
         return kept;
     }
 
-    /** Where cells outside come from is said in the cells; other words, such as turned by 180°, are with the label. */
+    /** The cells show where cells outside come from; other words, such as turned by 180°, are with the label. */
     private static String words(Line line) {
         return line.runs().stream().filter(CellGrids::isNote).map(run -> run.text().strip())
                 .filter(text -> !text.startsWith("outside:") && !text.startsWith(line.label())).map(text -> ", " + text).findFirst().orElse("");
