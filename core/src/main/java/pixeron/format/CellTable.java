@@ -67,6 +67,16 @@ public final class CellTable {
         return firstFilled(readAll(file));
     }
 
+    /**
+     * Returns the cells of a table of words and numbers, such as a class list, in which brackets and bars are text.
+     *
+     * @throws PixeronException if it cannot be read or is neither text nor a spreadsheet
+     */
+    public static CellTable readPlain(Path file) {
+        byte[] bytes = ImageFiles.bytes(file);
+        return Spreadsheets.matches(bytes) ? firstFilled(Spreadsheets.read(bytes)) : parsePlain(decode(bytes), MOST_CELLS);
+    }
+
     /** Returns the cells of the first sheet that is not empty. */
     static CellTable firstFilled(List<NamedCells> sheets) {
         return sheets.stream().map(NamedCells::cells).filter(cells -> !cells.trimmed().rows().isEmpty()).findFirst()
@@ -107,9 +117,10 @@ public final class CellTable {
 
     private static CellTable parse(String text, int most) {
         Optional<CellTable> array = array(text);
-        if (array.isPresent()) {
-            return array.get();
-        }
+        return array.isPresent() ? array.get() : parsePlain(text, most);
+    }
+
+    private static CellTable parsePlain(String text, int most) {
         if (most < Integer.MAX_VALUE && text.lines().anyMatch(line -> line.length() > LONGEST_LINE)) {
             throw PixeronException.of("A line of this table has more than %d characters, the limit for values by hand.", LONGEST_LINE);
         }

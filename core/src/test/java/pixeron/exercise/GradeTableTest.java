@@ -67,6 +67,12 @@ class GradeTableTest {
                 List.of("Max", "Max", "0", "22", "0 of 22 points. 0 of " + variants.variant(3).parts().stream().mapToInt(Part::count).sum() + " cells are filled in."));
     }
 
+    /** A list of people is no array, whatever signs a name has. */
+    @Test
+    void signsOfArraysAreLettersOfNames() throws IOException {
+        assertThat(people("id,name", "17,Kim & 2 others", "18,\"Lia [1, 2]\"", "19,A|3").all()).extracting(People.Person::name).containsExactly("Kim & 2 others", "Lia [1, 2]", "A|3");
+    }
+
     @Test
     void whatIsNotUnderstoodIsSaid() {
         assertThatThrownBy(() -> GradeTable.columns(Optional.of("id,mark"))).hasMessage("There is no column \"mark\". Use id, name, code, points, maximum, percent and feedback.");

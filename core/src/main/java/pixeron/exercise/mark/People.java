@@ -52,7 +52,7 @@ public record People(List<Person> all) {
      * @throws PixeronException if it cannot be read or names none of them
      */
     public static People read(Path file) {
-        List<List<String>> rows = CellTable.read(file).trimmed().rows();
+        List<List<String>> rows = CellTable.readPlain(file).trimmed().rows();
         List<String> head = rows.isEmpty() ? List.of() : rows.get(0).stream().map(word -> word.toLowerCase(Locale.ROOT)).toList();
         if (head.stream().noneMatch(HEADS::contains)) {
             throw PixeronException.of("%s: The first row must name the columns. Use id, name or code.", file.getFileName());

@@ -1,6 +1,7 @@
 package pixeron.format.array;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -16,11 +17,11 @@ final class Brackets {
     private static final Pattern TYPE = Pattern.compile("dtype\\s*=\\s*[\"']?(?:\\w+\\.)*(\\w+)");
 
     private final BracketText text;
-    private final String all;
+    private final List<String> lines;
 
     private Brackets(List<String> lines) {
         text = new BracketText(lines);
-        all = String.join("\n", lines);
+        this.lines = lines;
     }
 
     /**
@@ -66,7 +67,7 @@ final class Brackets {
         int end = text.end(first);
         Group group = text.group(first);
         List<Group> rows = new ArrayList<>(List.of(group));
-        List<Integer> lines = new ArrayList<>(List.of(text.line(first)));
+        List<Integer> begins = new ArrayList<>(List.of(text.line(first)));
         // Brackets of one level with only commas between them are the rows of one array.
         if (group.isOfLeaves() && group.rowEnds().isEmpty()) {
             int n = end;
@@ -74,7 +75,7 @@ final class Brackets {
                 if (text.isOpen(n)) {
                     end = text.end(n);
                     rows.add(text.group(n));
-                    lines.add(text.line(n));
+                    begins.add(text.line(n));
                     n = end;
                 } else {
                     n++;
@@ -82,9 +83,9 @@ final class Brackets {
             }
         }
         requireNothingMore(end, text.line(first));
-        ArrayCells cells = rows.size() > 1 ? beside(rows, lines, arePlanes) : shaped(group, arePlanes);
-        Matcher type = TYPE.matcher(all);
-        return all.contains("dtype") && type.find() ? cells.ofType(Optional.of(type.group(1))) : cells;
+        requireNoNumbersOutside(text.line(first), text.line(end - 1));
+        ArrayCells cells = rows.size() > 1 ? beside(rows, begins, arePlanes) : shaped(group, arePlanes);
+        return cells.ofType(lines.stream().filter(line -> line.contains("dtype")).map(TYPE::matcher).filter(Matcher::find).map(type -> type.group(1)).findFirst());
     }
 
     private void requireNothingMore(int end, int firstLine) {
@@ -95,6 +96,16 @@ final class Brackets {
                 throw PixeronException.of("The array is reshaped. Give the number of columns with --columns instead.");
             } else if (text.text(n).matches("\\.T;?")) {
                 throw PixeronException.of("The array is transposed with .T. Print the transposed array and copy its text.");
+            }
+        }
+    }
+
+    /** A line of numbers only would be lost in silence. */
+    private void requireNoNumbersOutside(int firstLine, int lastLine) {
+        for (int line = 1; line <= lines.size(); line++) {
+            String outside = line < firstLine || line > lastLine ? lines.get(line - 1).replaceAll("[,;]", " ").strip() : "";
+            if (!outside.isEmpty() && Arrays.stream(outside.split("\\s+")).allMatch(ArrayValue::isValue)) {
+                throw PixeronException.of("Line %d has numbers outside the array of line %d. Copy only one of them.", line, firstLine);
             }
         }
     }

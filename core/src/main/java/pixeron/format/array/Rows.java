@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
+import pixeron.number.Decimals;
 
 /** Arrays without brackets: a row on each line, its values between bars, ampersands, or spaces. */
 final class Rows {
@@ -35,6 +37,9 @@ final class Rows {
                 above = DASHES.matcher(line).matches() && above < 0 ? rows.size() : above;
                 continue;
             } else if (!line.contains("|")) {
+                if (Stream.of(line.split("[\\s,;]+")).anyMatch(ArrayValue::isValue)) {
+                    throw PixeronException.of("“%s” has no bars, but other lines have them.", Decimals.shortened(line));
+                }
                 continue;
             }
             String inner = line.replaceFirst("^\\|", "").replaceFirst("\\|$", "");

@@ -371,7 +371,8 @@ class NotationsTest {
     @ValueSource(strings = {
         "[[1, 2], [3, 4};the “[” of line 1", "[[1, 2], [3, 4]; is not closed", "[[1, 2], [3]];Row 1 (counted from 0) has 1 cell, but row 0 has 2", "[[1, ..., 3]];after row 0, column 0. Print the whole array",
         "[[1, 2], 3];is beside brackets", "[[1, , 2]];between two commas", "[1 - 2];is not a number", "[1-2];is not a number", "[[[[1]]]];4 levels deep", "[[1, x]];“x” is not a number",
-        "[[1, nan]];\"nan\" is not a number", "a = [[1, 2]]\nb = [[3, 4]];in line 1 and in line 2", "[[1, 2]].T;Print the transposed array", "np.array([1, 2, 3, 4]).reshape(2, 2);--columns",
+        "[[1, nan]];\"nan\" is not a number", "a = [[1, 2]]\nb = [[3, 4]];in line 1 and in line 2", "[[1, 2]]\n3 4;Line 2 has numbers outside the array of line 1", "3, 4\n[[1, 2]];Line 1 has numbers outside",
+        "| 1 | 2 |\n3 4;has no bars", "[[1, 2]].T;Print the transposed array", "np.array([1, 2, 3, 4]).reshape(2, 2);--columns",
         "[[1e500, 2]];is not a number", "not a picture;is not a number", "52 55\n61;row 0 has 2", "[[], []];is not a number"})
     void whatIsNoArrayIsRefusedInOneLine(String textAndWords) {
         int end = textAndWords.lastIndexOf(';');
