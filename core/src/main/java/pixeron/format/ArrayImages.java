@@ -18,7 +18,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 
-/** Arrays as images: values become levels, pixels with channels become colors, and what was read is said in one line. */
+/** Arrays as images: values become levels, pixels with channels become colors, and a summary tells in one line what was read. */
 final class ArrayImages {
 
     private static final Map<String, Integer> MAXIMA = Map.of("uint8", 255, "uint16", 65_535, "bool", 1, "bool_", 1);

@@ -14,6 +14,6 @@ import java.util.OptionalInt;
  */
 public record ArrayOptions(OptionalInt columns, Optional<String> channels, boolean arePlanes, boolean areSignedBytes, Optional<String> packed) {
 
-    /** Nothing is said. */
+    /** No choice is made. */
     public static final ArrayOptions NONE = new ArrayOptions(OptionalInt.empty(), Optional.empty(), false, false, Optional.empty());
 }

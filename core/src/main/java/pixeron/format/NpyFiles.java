@@ -16,7 +16,6 @@ import java.util.function.IntFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.format.array.ArrayCells;
 import pixeron.format.array.Notation;
@@ -39,8 +38,9 @@ final class NpyFiles {
     private static final Pattern TYPE = Pattern.compile("'descr'\\s*:\\s*'([<>|=])([biuf])(\\d)'");
     private static final Pattern ORDER = Pattern.compile("'fortran_order'\\s*:\\s*(True|False)");
     private static final Pattern SHAPE = Pattern.compile("'shape'\\s*:\\s*\\(([\\d, ]*)\\)");
-    private static final Map<String, String> NAMES = Map.of("b1", "bool", "u1", "uint8", "u2", "uint16", "u4", "uint32", "u8", "uint64", "i1", "int8", "i2", "int16", "i4", "int32", "i8", "int64");
-    private static final Map<String, String> FLOATS = Map.of("f2", "float16", "f4", "float32", "f8", "float64");
+    private static final Map<String, String> NAMES = Map.ofEntries(Map.entry("b1", "bool"), Map.entry("u1", "uint8"), Map.entry("u2", "uint16"), Map.entry("u4", "uint32"),
+            Map.entry("u8", "uint64"), Map.entry("i1", "int8"), Map.entry("i2", "int16"), Map.entry("i4", "int32"), Map.entry("i8", "int64"), Map.entry("f2", "float16"),
+            Map.entry("f4", "float32"), Map.entry("f8", "float64"));
 
     private NpyFiles() {
     }
@@ -73,8 +73,8 @@ final class NpyFiles {
             throw PixeronException.of("This .npy file does not contain plain numbers. Save whole numbers, truth values or floats.");
         }
         String kind = type.group(2) + type.group(3);
-        if (!NAMES.containsKey(kind) && !FLOATS.containsKey(kind)) {
-            throw PixeronException.of("The type %s of this .npy file is not read. Use one of %s.", kind, String.join(", ", kinds()));
+        if (!NAMES.containsKey(kind)) {
+            throw PixeronException.of("The type %s of this .npy file is not read. Use one of %s.", kind, String.join(", ", NAMES.keySet().stream().sorted().toList()));
         }
         List<Integer> sizes = sizes(shape.group(1));
         int size = Integer.parseInt(type.group(3));
@@ -88,11 +88,7 @@ final class NpyFiles {
         buffer.order(type.group(1).equals(">") ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
         int first = begin + (int) length;
         return ArrayImages.read(cells(sizes, order.group(1).equals("True"), n -> text(buffer, first + n * size, kind), options.array().arePlanes())
-                .ofType(Optional.ofNullable(NAMES.getOrDefault(kind, FLOATS.get(kind)))), options);
-    }
-
-    private static List<String> kinds() {
-        return Stream.concat(NAMES.keySet().stream(), FLOATS.keySet().stream()).sorted().toList();
+                .ofType(Optional.of(NAMES.get(kind))), options);
     }
 
     private static List<Integer> sizes(String shape) {
@@ -156,17 +152,13 @@ final class NpyFiles {
         } else if (dimensions == 2) {
             return cells(sizes.get(0), sizes.get(1), 1, (i, j, c) -> value.apply(i * steps[0] + j * steps[1]));
         }
-        boolean arePixels = isChannels(sizes.get(2));
-        boolean arePlanes = isChannels(sizes.get(0));
+        boolean arePixels = ArrayCells.isChannelCount(sizes.get(2));
+        boolean arePlanes = ArrayCells.isChannelCount(sizes.get(0));
         if (!arePixels && !arePlanes) {
             throw PixeronException.of("Three dimensions need 1, 3 or 4 values in the first or the last, but the shape is %s.", sizes);
         }
         return arePlanes && (wantsPlanes || !arePixels) ? cells(sizes.get(1), sizes.get(2), sizes.get(0), (i, j, c) -> value.apply(c * steps[0] + i * steps[1] + j * steps[2]))
                 : cells(sizes.get(0), sizes.get(1), sizes.get(2), (i, j, c) -> value.apply(i * steps[0] + j * steps[1] + c * steps[2]));
-    }
-
-    private static boolean isChannels(int count) {
-        return count == 1 || count == 3 || count == 4;
     }
 
     private interface At {

@@ -22,7 +22,7 @@ public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit, 
         maximum.ifPresent(Image::requireMaximum);
     }
 
-    /** Nothing is said about arrays. */
+    /** No choice is made about arrays. */
     public ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit) {
         this(maximum, isOpen, pixelLimit, ArrayOptions.NONE);
     }

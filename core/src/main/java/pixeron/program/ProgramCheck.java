@@ -169,7 +169,7 @@ public final class ProgramCheck {
         return Image.ofLevels(frame.rows(), frame.columns(), frame.maximumLevel(), n -> (int) draws.below(n, frame.maximumLevel() + 1L));
     }
 
-    /** Returns the smallest image by chance, up to the size of the image, on which the program is wrong; nearly square ones above 6 pixels; empty where none was found. */
+    /** Returns the smallest random image, up to the size of the image, on which the program is wrong; nearly square ones above 6 pixels; empty where none was found. */
     public Optional<Case> smallest(Progress progress) {
         Frame frame = chain.input().frame();
         List<Frame> sizes = IntStream.rangeClosed(1, frame.rows()).limit(MOST_TRIED).boxed().flatMap(rows -> IntStream.rangeClosed(1, frame.columns()).limit(MOST_TRIED)

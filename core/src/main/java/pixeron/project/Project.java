@@ -201,7 +201,7 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
         return withByHand(position, Image.VALUE, written -> written.withTable(table, change));
     }
 
-    /** Returns this with a kernel of one's own more; it takes the place of one with the same name. */
+    /** Returns this with another custom kernel; it replaces one with the same name. */
     public Project withKernel(OwnKernel kernel) {
         return new Project(name, main, kernel.in(kernels), images, open);
     }

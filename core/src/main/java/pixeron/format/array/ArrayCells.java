@@ -75,8 +75,9 @@ public record ArrayCells(Notation notation, List<List<List<String>>> rows, boole
         return new ArrayCells(notation, rows, arePlanes, hasOtherReading, isFlat, name, factor, notes);
     }
 
-    ArrayCells asPlanes(boolean planes, boolean isOtherPossible) {
-        return new ArrayCells(notation, rows, planes, isOtherPossible, isFlat, type, factor, notes);
+    /** Returns whether so many values can be a pixel: 1, 3 or 4. */
+    public static boolean isChannelCount(int count) {
+        return count == 1 || count == 3 || count == 4;
     }
 
     /** Returns the number of values in the first cell: 1, 3 or 4. */

@@ -210,18 +210,14 @@ final class Brackets {
         for (Item row : array.items()) {
             outer.add(((Group) row).items().stream().map(pixel -> texts((Group) pixel)).toList());
         }
-        boolean arePixels = outer.stream().flatMap(List::stream).map(List::size).distinct().count() == 1 && isChannelCount(outer.get(0).get(0).size());
-        boolean arePlanes = isChannelCount(outer.size());
+        boolean arePixels = outer.stream().flatMap(List::stream).map(List::size).distinct().count() == 1 && ArrayCells.isChannelCount(outer.get(0).get(0).size());
+        boolean arePlanes = ArrayCells.isChannelCount(outer.size());
         if (!arePixels && !arePlanes) {
             throw PixeronException.of("Line %d: three levels of brackets need 1, 3 or 4 values in the innermost ones, or 1, 3 or 4 outer ones.", array.line());
         }
         boolean isPlanar = arePlanes && (wantsPlanes || !arePixels);
         List<List<List<String>>> rows = isPlanar ? planes(outer) : sameLength(outer);
         return new ArrayCells(Notation.BRACKETS, rows, isPlanar, arePixels && arePlanes, false, Optional.empty(), Optional.empty(), List.of());
-    }
-
-    static boolean isChannelCount(int count) {
-        return count == 1 || count == 3 || count == 4;
     }
 
     /** One plane for each channel, put together pixel by pixel. */

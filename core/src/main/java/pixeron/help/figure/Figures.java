@@ -20,8 +20,6 @@ import pixeron.image.Result;
 import pixeron.make.Makers;
 import pixeron.number.Decimals;
 import pixeron.project.SavedProject;
-import pixeron.project.demo.DemoCase;
-import pixeron.project.demo.DemoCases;
 
 /** All figures, each under the name of its page; a figure is calculated when it is asked for. */
 public final class Figures {
@@ -49,7 +47,7 @@ public final class Figures {
         all.put("moving", Figures::moving);
         all.put("resampling", Figures::resampling);
         all.put("drawing", () -> drawing(Work.on(SORT, "line from=\"3 0\" to=\"0 2\" value=7", "rectangle area=\"4 3 3 5\" value=0")));
-        all.put("two-images", () -> twoImages(new Work(demo("two-pulls").saved().project().chain())));
+        all.put("two-images", () -> twoImages(new Work(Work.demo("two-pulls").saved().project().chain())));
         all.put("noise", () -> noise(Work.on("banded-proof", "salt-pepper count=24", "median size=3 border=replicate")));
         all.put("frequency", () -> frequency(Work.on("banded-proof", "periodic-noise amplitude=24 period-rows=4 period-columns=8", "fourier", "notch u=4 v=2",
                 "fourier-inverse")));
@@ -160,7 +158,7 @@ public final class Figures {
     }
 
     private static Figure byHand() {
-        SavedProject saved = demo("three-bit-sort").saved();
+        SavedProject saved = Work.demo("three-bit-sort").saved();
         Work work = new Work(saved.project().chain());
         HandSheet sheet = saved.project().byHand(0, "value").sheet();
         return Figure.of(work.cells("After multiply factor=1.25", 1), work.byHand("By hand", 1, sheet));
@@ -202,9 +200,5 @@ public final class Figures {
 
     private static List<Variant> variants(String topic) {
         return new Variants(Library.topic(topic).orElseThrow().exercise(Size.SMALL)).first(3);
-    }
-
-    private static DemoCase demo(String id) {
-        return DemoCases.all().stream().filter(found -> found.id().equals(id)).findFirst().orElseThrow();
     }
 }

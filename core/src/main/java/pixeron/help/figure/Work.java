@@ -9,6 +9,7 @@ import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.Result;
+import pixeron.project.demo.DemoCase;
 import pixeron.project.demo.DemoCases;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
@@ -20,7 +21,11 @@ record Work(Chain chain) {
 
     /** Returns the image of a demo case with these steps. */
     static Work on(String demo, String... lines) {
-        return on(DemoCases.all().stream().filter(found -> found.id().equals(demo)).findFirst().orElseThrow().image(), lines);
+        return on(demo(demo).image(), lines);
+    }
+
+    static DemoCase demo(String id) {
+        return DemoCases.all().stream().filter(found -> found.id().equals(id)).findFirst().orElseThrow();
     }
 
     static Work on(Result image, String... lines) {
