@@ -9,7 +9,11 @@ package pixeron;
  */
 public class PixeronException extends RuntimeException {
 
-    /** @param message one line for the user */
+    /**
+     * Creates an error with one line for the user.
+     *
+     * @param message one line for the user
+     */
     protected PixeronException(String message, Throwable cause) {
         super(Harmless.line(message), cause);
     }

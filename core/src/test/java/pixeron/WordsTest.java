@@ -47,6 +47,37 @@ class WordsTest {
             // British spelling
             "colour", "grey", "neighbour", "\\bcentre", "practise", "behaviour", "labelled", "cancelled", "licence", "\\btowards\\b", "equalis", "normalis", "recognis", "analys(e|ing)\\b")
             .map(word -> Pattern.compile(word, Pattern.CASE_INSENSITIVE)).toList();
+    /** A word that is not used in one sense, the phrases in which it is right all the same, and why. */
+    private record Sense(String word, String phrases, String why) {
+
+        private boolean isBrokenBy(String text) {
+            return Pattern.compile("\\b(?:" + word + ")\\b", Pattern.CASE_INSENSITIVE).matcher(text.replaceAll("(?i)" + phrases, "")).find();
+        }
+    }
+
+    /** The words of the list that have another sense which is right, in everything but prose. Step lines, keys and code in a text are not counted. */
+    private static final List<Sense> SENSES = List.of(
+            new Sense("turn(s|ed|ing)?", "of (a|the) turn|× the turn", "a turn is a unit of angle; images are rotated"),
+            new Sense("mov(e|es|ed|ing)", "moves? (the|it|them|up|down)|cannot move|^move$|arrows move|not be moved|, moved back|do not move",
+                    "a person moves what is on the screen, and rows or steps in a list; images are translated"),
+            new Sense("drawn", "drawn (=|←)|drawn$|\\+ drawn", "the variable that holds a random number; numbers are random"),
+            new Sense("less", "less (contrast|blue|than|below)|^ less$", "a smaller amount; numbers are subtracted: minus"),
+            new Sense("running", "^Running…$|running [/-]|\\* running", "a program that runs; counts are cumulative"),
+            new Sense("shares?", "share\\(|\\(share\\)|[-+] share\\b|^levels share$", "names in formulas and files; people read relative frequency or weight"),
+            new Sense("limits?", "(the|time|without) limit|^limit (for|the)", "the largest size or time allowed; levels have a threshold"),
+            new Sense("cuts?", "cut[- ]points?|≤ cut|^cuts $|cut out", "cut points of posterize, and a piece that is cut out; frequencies have a cut-off"),
+            new Sense("lights?|lit", "too light|light and dark|lit from|unevenly lit|light, dark|dark and light", "brightness and lamps; pixels are highlighted"),
+            new Sense("marked", " marked, of $|answers? marked|be marked|marked (answers|values)|already marked", "answers that got their marks; cells are selected"),
+            new Sense("follow(s|ed|ing)?", "follow-through|follows? (from|your path)|differences? follows?\\.|, and the cumulative counts follow|^ ?follow$|following",
+                    "values that depend on earlier ones; pixels are tracked"),
+            new Sense("leav(e|es|ing)", "leave (\\S+ )?out|leave one of them out|leaves (no pixel|this computer)|nothing leaves", "things left out; views are closed"),
+            new Sense("shapes?", "\\(shape\\)|'shape'|\"shape|the shape (\\(|is)", "the lengths of an array in a program; morphology has a structuring element"),
+            new Sense("keys?", "answer key|arrow keys?|page keys|^keys?(: )?$|has the keys|key\\.pdf|with the keys", "keys of a keyboard and a step line, and the answer key; a person sees parameters and shortcuts"),
+            new Sense("right(ly)?", "alt\\+(shift\\+)?right|(to|at|from|on|in) the (lower |upper )?right|left (and|or|to|becomes) right|from left to right|^ ?right$|bottom, left, right|(go|column further) right"
+                    + "|down and (to the )?right|right (by|halves)|x \\+ right|shifted right|left and right|left-right|[-−+] (left|right)\\b", "a direction; values are correct"),
+            new Sense("paper", "paper size|^paper$|ink from paper|laid paper", "the material; what students get is a worksheet"),
+            new Sense("own", "(your|its|their|['’]s) own", "belonging to somebody; kernels are custom"));
+    private static final Pattern CODE = Pattern.compile("^[a-z-]+ [a-z]+=.*|`[^`]*`|\\S+=\\S+|\\b[ijruvn] [-+×*] \\w+");
     /** What is read and not shown. */
     private static final Set<String> EXCEPTIONS = Set.of(
             // The search finds British spellings too.
@@ -78,6 +109,13 @@ class WordsTest {
         return texts;
     }
 
+    private static List<String> otherSenses(List<Text> texts) {
+        return texts.stream().flatMap(text -> {
+            String said = CODE.matcher(text.text()).replaceAll("");
+            return SENSES.stream().filter(sense -> sense.isBrokenBy(said)).map(sense -> text.where() + " \"" + sense.word() + "\" (" + sense.why() + ") in: " + text.text());
+        }).toList();
+    }
+
     private static List<String> unwanted(List<Text> texts) {
         return texts.stream().filter(text -> !EXCEPTIONS.contains(text.text())).flatMap(text -> UNWANTED.stream().map(word -> word.matcher(text.text())).filter(Matcher::find)
                 .map(found -> text.where() + " \"" + found.group() + "\" in: " + text.text())).toList();
@@ -89,6 +127,7 @@ class WordsTest {
                 .filter(text -> text.text().contains(" ") || text.text().matches("\\p{Lu}.*")).toList();
         assertThat(texts).hasSizeGreaterThan(2000);
         assertThat(unwanted(texts)).isEmpty();
+        assertThat(otherSenses(texts)).isEmpty();
     }
 
     @Test

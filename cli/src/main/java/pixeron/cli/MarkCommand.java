@@ -36,7 +36,7 @@ import pixeron.step.Progress;
 /** {@code pixeron mark EXERCISE ANSWERS… --out RESULTS.csv}: a row for each answer, and what went wrong how often. */
 final class MarkCommand implements Callable<Integer> {
 
-    /** So many names of files that were left out are said. */
+    /** How many names of files that were left out are listed. */
     private static final int TOLD = 5;
 
     private static final String PDF = "pdf";
@@ -157,7 +157,7 @@ final class MarkCommand implements Callable<Integer> {
     }
 
     /**
-     * Results of before lie in the same folder as the answers only too often: they are no answers, and are replaced only where that is said. Nothing else
+     * Earlier results are often in the same folder as the answers. They are not answers, and are replaced only if the user asks for it. Nothing else
      * that is read is ever written.
      */
     private List<Handed> answers(List<Handed> handed) {

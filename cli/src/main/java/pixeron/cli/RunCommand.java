@@ -80,7 +80,7 @@ final class RunCommand implements Callable<Integer> {
         List<Path> given = new ArrayList<>(List.of(image.file()));
         given.addAll(more.value());
         Batch batch = Batch.plan(given, folder.value(), format.isGiven() ? Optional.of(format.value()) : Optional.empty(), isReplacing.value());
-        // What is wrong with the steps themselves is said before anything is read.
+        // Errors in the steps themselves are reported before anything is read.
         steps.requireReadable();
         boolean isAllDone = true;
         for (Batch.Item item : batch.items()) {

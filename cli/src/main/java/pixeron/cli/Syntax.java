@@ -19,7 +19,7 @@ import pixeron.PixeronException;
 import pixeron.format.SafeFile;
 
 /**
- * What a command takes, said to the library for arguments by calls. Annotations on fields would say it as well, but to
+ * The arguments of a command, declared to the library by calls. Annotations on fields would do as well, but to
  * read them Java makes classes while it runs, which was a quarter of a short command.
  */
 final class Syntax {

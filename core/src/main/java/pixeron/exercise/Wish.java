@@ -4,7 +4,7 @@ import java.util.OptionalInt;
 import pixeron.PixeronException;
 
 /**
- * What keeps the calculation of a variant fit for paper; a variant is drawn again until it holds. It is said of all values of the steps
+ * What keeps the calculation of a variant fit for paper; numbers are chosen again until it holds. It concerns all values of the steps
  * before the last one that is asked for, and of the cells of that one that are asked for (of all, where a table of it is).
  *
  * @param isWithoutTies no value lies just between two whole numbers when it is rounded

@@ -36,7 +36,7 @@ public record ReadOptions(OptionalInt maximum, boolean isOpen, long pixelLimit, 
         return new ReadOptions(OptionalInt.of(maximumLevel), isOpen, pixelLimit, array);
     }
 
-    /** Returns true when the user has said how many pixels are read, and so how much memory may be taken. */
+    /** Returns true if the user has set the limit for the number of pixels, and so for memory. */
     boolean isLimitChosen() {
         return pixelLimit != DEFAULT_PIXEL_LIMIT;
     }

@@ -6,7 +6,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * What can be said about all samples of an image together.
+ * Facts about all samples of an image together.
  *
  * @param smallest least sample
  * @param largest greatest sample

@@ -34,6 +34,8 @@ public final class Lanes {
     private final int[] packed;
 
     /**
+     * Creates empty lanes for one row of results.
+     *
      * @param columns of a row of results, at least 1
      * @param further how many columns further on the last lanes begin, at least 1
      */
@@ -73,7 +75,7 @@ public final class Lanes {
     /**
      * Reads lanes.
      *
-     * @param column even, at most as far on as was said
+     * @param column even, at most as far on as the lanes were created for
      * @param here gets the lanes from that column on
      * @param next gets the lanes from the next column on
      */

@@ -14,6 +14,8 @@ public final class LevelRaster {
     private char[] words;
 
     /**
+     * Creates a raster of zeros.
+     *
      * @param rows H ≥ 1
      * @param columns W ≥ 1
      * @param maximumLevel M of the image

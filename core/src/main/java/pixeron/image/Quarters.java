@@ -23,7 +23,11 @@ public final class Quarters {
     private final IntBuffer fours;
     private final int[] packed;
 
-    /** @param columns of a row, at least 1 */
+    /**
+     * Creates an empty row in four quarters.
+     *
+     * @param columns of a row, at least 1
+     */
     public Quarters(int columns) {
         int size = size(columns);
         this.bytes = new byte[FOUR * size];

@@ -69,6 +69,8 @@ public final class SlantedSquare {
     private int x;
 
     /**
+     * Creates a square without pixels; it is moved to its place later.
+     *
      * @param image for which {@link SlantedRow#isPossible}
      * @param down by how much the place read goes down from one column of the result to the next; from one row to the next it goes right by
      *        as much to the left

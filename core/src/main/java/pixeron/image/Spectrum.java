@@ -36,6 +36,8 @@ public final class Spectrum implements Result {
     private final Map<SpectrumFace, SoftReference<Image>> made = new EnumMap<>(SpectrumFace.class);
 
     /**
+     * Creates a spectrum from the half that determines the rest.
+     *
      * @param frame size and maximum level of the image
      * @param halves of the rows u mod H in order: for each v from 0 to ⌊W ÷ 2⌋ the real and the imaginary part; not copied
      * @param largest the larger of M and the largest size of a sample of that image

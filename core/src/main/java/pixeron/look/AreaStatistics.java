@@ -9,7 +9,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * What can be said of the samples of a rectangle together.
+ * Statistics of the samples of a rectangle.
  *
  * <p>With n samples r and mean μ: the variance of the population is Σ(r − μ)² ÷ n, of a sample Σ(r − μ)² ÷ (n − 1); a
  * deviation is the root of its variance. The median of an even count is the mean of the two middle samples.

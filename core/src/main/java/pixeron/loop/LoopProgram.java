@@ -67,7 +67,7 @@ public record LoopProgram(String name, String line, List<Input> inputs, List<Sta
 
     /** Returns the same with the body of the loop left open. */
     public LoopProgram open() {
-        // How large the result is, and its levels are, stays said.
+        // How large the result is, and its levels are, stays in the program.
         List<Statement> sizes = start.stream().filter(statement -> statement instanceof Statement.Set set
                 && List.of(rows, columns, Code.name("M")).contains(Code.name(set.name()))).toList();
         return new LoopProgram(name, line, inputs, sizes, rows, columns, OPEN);

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 import pixeron.formula.Operator;
 import pixeron.number.Value;
 
-/** A program written down, line by line; what differs between languages is said by those. */
+/** A program written down, line by line; each language adds what differs. */
 abstract class Text {
 
     private static final int PIECE = 16;

@@ -70,7 +70,7 @@ public final class ProgramCheck {
      * @param sheet what the program wrote; nothing where it failed
      * @param check of that
      * @param problem why there is nothing to be checked, or what is wrong with its shape; empty where there is nothing
-     * @param said what it printed
+     * @param said the text it printed
      */
     public record Case(int number, Result image, Explained right, HandSheet sheet, Check check, Optional<String> problem, String said) {
 
@@ -104,6 +104,8 @@ public final class ProgramCheck {
     private final Conditions conditions;
 
     /**
+     * Checks that a program can be compared with the chain.
+     *
      * @param chain has at least one step
      * @throws PixeronException if the command reads another image and no step names one
      */

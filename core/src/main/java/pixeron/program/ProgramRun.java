@@ -17,7 +17,7 @@ import pixeron.step.Progress;
  * One run of a program: in a folder of its own, for a bounded time, with bounded output.
  *
  * @param problem why there is no result, in one sentence; empty where the program ended well
- * @param said what it printed, at most {@link #MOST_SAID} bytes
+ * @param said the text it printed, at most {@link #MOST_SAID} bytes
  */
 record ProgramRun(Optional<String> problem, String said) {
 
@@ -107,7 +107,7 @@ record ProgramRun(Optional<String> problem, String said) {
                     taken += count;
                 }
             } catch (IOException ended) {
-                // The program is gone; what it said until then is kept.
+                // The program is gone; the text it printed until then is kept.
             }
         }
 

@@ -17,6 +17,8 @@ public final class Fields {
     private final JsonNode node;
 
     /**
+     * Reads the fields of a JSON object, and reports each error with the field's name.
+     *
      * @param subject what is read, such as project
      * @param node an object
      */

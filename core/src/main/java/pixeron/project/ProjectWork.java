@@ -37,7 +37,7 @@ public final class ProjectWork {
     /**
      * Evaluates the work of a project.
      *
-     * @param known what was said last; what is written for the same step in the same way need not be checked again
+     * @param known the findings of the last time; what is written for the same step in the same way need not be checked again
      */
     public static List<StepWork> of(Project project, List<StepWork> known, Progress progress) {
         List<StepWork> works = new ArrayList<>();
@@ -50,7 +50,7 @@ public final class ProjectWork {
             Map<String, Written> written = new LinkedHashMap<>();
             for (String face : bound.map(Bound::faces).orElse(List.of())) {
                 Written found = new Written(stage.position(), face, bound.get().face(face).orElseThrow(), project.byHand(stage.position(), face));
-                // A step that takes a result of several faces whole reads more than one, so nothing is said of one alone.
+                // A step that takes a result of several faces whole reads more than one, so there is no finding about one face alone.
                 boolean isOfImage = image.filter(one -> found.operation().before() == one).isPresent();
                 Optional<Written> before = Optional.ofNullable(earlier.get(isOfImage ? Image.VALUE : face))
                         .filter(one -> isOfImage || !(stage.link().step().type() instanceof WholeType));

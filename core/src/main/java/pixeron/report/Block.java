@@ -49,7 +49,7 @@ public sealed interface Block {
     /** A value with the findings about it; blank for a cell that is not filled. */
     record Cell(String text, Mark mark) {
 
-        /** Returns a value of which nothing is said. */
+        /** Returns a value without a note. */
         public static Cell plain(String text) {
             return new Cell(text, Mark.NONE);
         }

@@ -78,7 +78,7 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
      *
      * @param near a double near the exact value
      * @param error how far that may be from it
-     * @param unknown said where it is not sure
+     * @param unknown the text where it is not certain
      */
     public int level(double near, double error, int unknown) {
         double bound = error + SNAPPED * Math.max(maximumLevel, Math.abs(near));

@@ -8,6 +8,8 @@ public abstract class NamedStep implements StepType {
     private final String sentence;
 
     /**
+     * Creates a step with its name, title and sentence.
+     *
      * @param name the first word of its line
      * @param title its name for people
      * @param sentence what it does

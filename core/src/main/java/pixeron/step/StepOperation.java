@@ -35,6 +35,8 @@ public abstract class StepOperation implements Operation {
     private final Sight asIs;
 
     /**
+     * Creates an operation on one image.
+     *
      * @param frame of the result
      * @throws pixeron.PixeronException if the step's area reaches beyond the image
      */
@@ -43,6 +45,8 @@ public abstract class StepOperation implements Operation {
     }
 
     /**
+     * Creates an operation on an image and those that it refers to.
+     *
      * @param frame of the result
      * @param inputs the image before, and others that the step may refer to
      * @throws pixeron.PixeronException if the step's area reaches beyond the image

@@ -22,7 +22,7 @@ public final class PartialWorking {
      * Returns the lines that are seen.
      *
      * @param taken how many cells of the window were taken so far
-     * @param why said in the place of what is covered
+     * @param why text that is shown instead of covered values
      */
     public static List<Line> lines(Working working, int taken, String why) {
         int end = working.lines().size();

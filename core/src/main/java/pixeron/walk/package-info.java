@@ -1,2 +1,2 @@
-/** Visiting pixels one at a time, in a said order, forwards and back. */
+/** Visits pixels one at a time in a given order, forward and back. */
 package pixeron.walk;

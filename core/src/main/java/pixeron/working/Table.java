@@ -141,7 +141,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
     }
 
     /**
-     * Returns this with that said.
+     * Returns this table with that statement.
      *
      * @param column one that comes from the image
      * @param lines how the cell of a row comes from there
@@ -227,7 +227,7 @@ public record Table(TableKind kind, List<String> columns, List<List<Value>> rows
         return name.endsWith(ABOVE) ? row - 1 : row;
     }
 
-    /** Returns how a cell is calculated; empty where it comes from the image, and it is not said how. */
+    /** Returns how a cell is calculated; empty where it comes from the image, and has no working. */
     public List<Line> explain(int row, String column) {
         if (row < rows.size() && sense.origins.containsKey(column)) {
             return sense.origins.get(column).apply(row);

@@ -105,6 +105,8 @@ public final class BenchView extends BorderPane {
     }
 
     /**
+     * Lays out the bench: the chain, its sheets, and the tabs below.
+     *
      * @param bench the state
      * @param personal the user's own kernels
      * @param background where it is calculated

@@ -161,7 +161,7 @@ final class Blanks extends FlowPane {
         fields.values().stream().filter(field -> field.getText().isBlank()).findFirst().or(() -> fields.values().stream().findFirst()).ifPresent(TextField::requestFocus);
     }
 
-    /** Shows which cells agree and which differ; none where nothing is said of them. */
+    /** Shows which cells agree and which differ; none before they are checked. */
     void mark(Map<Trial.Blank, Verdict> states) {
         fields.forEach((blank, field) -> {
             Verdict state = states.get(blank);

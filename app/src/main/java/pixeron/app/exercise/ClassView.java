@@ -71,7 +71,11 @@ public final class ClassView extends BorderPane {
     private final Label done = new Label();
     private Answers answers;
 
-    /** @param toBench opens work on the bench, under a name */
+    /**
+     * Creates the view of a class without answers.
+     *
+     * @param toBench opens work on the bench, under a name
+     */
     public ClassView(Choosing choosing, Consumer<RuntimeException> trouble, BiConsumer<String, Project> toBench, Runnable leave) {
         this.choosing = choosing;
         this.trouble = trouble;

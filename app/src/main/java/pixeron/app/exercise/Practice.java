@@ -42,7 +42,7 @@ final class Practice {
      *
      * @param topic it is of
      * @param trial what is written
-     * @param said what was said when it was checked last; empty before that, and where something was written since
+     * @param said the feedback of the last check; empty before that, and after a later change
      * @param told how much of that is told
      * @param isChecked whether it was checked before
      * @param isRightAtFirst whether everything was right then

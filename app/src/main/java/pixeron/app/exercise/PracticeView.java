@@ -62,6 +62,8 @@ public final class PracticeView extends BorderPane {
     private Variant shown;
 
     /**
+     * Creates the practice view without a task.
+     *
      * @param toBench opens work on the bench, under a name
      * @param leave goes back to where one begins
      */

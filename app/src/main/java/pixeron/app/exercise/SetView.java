@@ -97,7 +97,11 @@ public final class SetView extends BorderPane {
     private Variant shown;
     private boolean isFilling;
 
-    /** @param toBench opens work on the bench, under a name */
+    /**
+     * Creates the view in which an instructor sets an exercise.
+     *
+     * @param toBench opens work on the bench, under a name
+     */
     public SetView(Choosing choosing, Consumer<RuntimeException> trouble, BiConsumer<String, Project> toBench, Runnable leave) {
         this.choosing = choosing;
         this.trouble = trouble;

@@ -43,6 +43,8 @@ public final class Autosave {
     private SavedProject newest;
 
     /**
+     * Creates an autosave that writes once the work has rested for the delay.
+     *
      * @param folder where the files are
      * @param delay time from a change until the work is written, however many changes follow
      */

@@ -37,7 +37,7 @@ public record Settings(boolean isDark, int type, boolean isStill, boolean isGuid
     private static final String FILE = "settings.properties";
     private static final String DARK = "dark";
     private static final String TYPE = "type";
-    /** How large type was said before there were several sizes. */
+    /** The setting for large type from before there were several sizes. */
     private static final String LARGE = "large";
     private static final String STILL = "still";
     private static final String GUIDED = "guided";

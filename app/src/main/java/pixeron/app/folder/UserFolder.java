@@ -15,7 +15,11 @@ public final class UserFolder {
 
     private final Path folder;
 
-    /** @param folder is made when something is first written */
+    /**
+     * Refers to a folder with the user's settings.
+     *
+     * @param folder is made when something is first written
+     */
     public UserFolder(Path folder) {
         this.folder = folder;
     }

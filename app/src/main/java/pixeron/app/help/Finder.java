@@ -39,7 +39,11 @@ public final class Finder extends StackPane {
     /** What had the keyboard before. */
     private Node from;
 
-    /** @param all what can be found; asked each time that the search is opened */
+    /**
+     * Creates the search, with a field and an empty list.
+     *
+     * @param all what can be found; asked each time that the search is opened
+     */
     public Finder(Supplier<List<Findable>> all) {
         this.all = all;
         getStyleClass().add("help");

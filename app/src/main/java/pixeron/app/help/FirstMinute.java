@@ -35,6 +35,8 @@ public final class FirstMinute extends VBox {
     private Subscription watching = Subscription.EMPTY;
 
     /**
+     * Creates the three tips of the quick start.
+     *
      * @param bench on which a case is open
      * @param areSlipsShown whether the user looks at the slips
      * @param closed runs when the user wants it away

@@ -40,12 +40,18 @@ public final class MarkdownView extends VBox {
     private static final double LETTER = 8.2;
     private static final Parser PARSER = Parser.builder().extensions(List.of(TablesExtension.create())).build();
 
-    /** @param markdown a piece of a page, without figures */
+    /**
+     * Lays out text, tables and code without figures.
+     *
+     * @param markdown a piece of a page, without figures
+     */
     public MarkdownView(String markdown) {
         this(markdown, mark -> Optional.empty());
     }
 
     /**
+     * Lays out a page with its figures.
+     *
      * @param markdown a page
      * @param figures draws a figure of it
      */

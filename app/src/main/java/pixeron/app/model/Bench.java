@@ -47,6 +47,8 @@ public final class Bench {
     /** What runs in the background is a change that has not been made yet. */
     private boolean isWorkingOut;
     /**
+     * Creates a bench with a background of its own for slow results.
+     *
      * @param background where results are calculated
      * @param trouble notified about what must not happen while calculating
      */

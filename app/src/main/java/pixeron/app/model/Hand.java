@@ -37,7 +37,7 @@ public final class Hand {
         return commas;
     }
 
-    /** The user said what the comma of numbers such as 1,234 is; those that are in the selected step become what was meant. */
+    /** Applies the user's choice for the comma in numbers such as 1,234 to the values of the selected step. */
     public void sayCommas(Commas.Reading answer) {
         commas.say(answer);
         Target target = target();

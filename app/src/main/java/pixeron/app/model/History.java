@@ -19,7 +19,11 @@ public final class History<T> {
     private T saved;
     private String mergeKey;
 
-    /** @param first the state to begin with; it counts as saved */
+    /**
+     * Creates a history that holds one state.
+     *
+     * @param first the state to begin with; it counts as saved
+     */
     public History(T first) {
         present = first;
         saved = first;

@@ -17,7 +17,7 @@ import pixeron.step.Progress;
  */
 public record Whole(ColorWork work, SlipFinder finder, Findings found) {
 
-    /** @param known what was said last; what slips would give stays while only values by hand change */
+    /** @param known the findings of the last time; what slips would give stays while only values by hand change */
     static Whole of(ColorWork work, Optional<Whole> known, Progress progress) {
         Optional<Whole> same = known.filter(old -> old.faces().bound() == work.faces().bound() && old.faces().after() == work.faces().after());
         if (same.filter(old -> old.check().equals(work.check()) && old.work.following().equals(work.following())).isPresent()) {

@@ -28,6 +28,8 @@ public final class CellEditing {
     private BiConsumer<Pixel, String> onWrite;
 
     /**
+     * Makes the cells of a sheet editable by keyboard and mouse.
+     *
      * @param frame the sheet
      * @param isOpen says whether its cells can be written now
      * @param picked says which cell is picked

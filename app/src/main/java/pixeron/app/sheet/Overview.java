@@ -20,7 +20,11 @@ public final class Overview extends Region {
     private final Theme theme;
     private Painter painter;
 
-    /** @param viewport the part that the sheets show */
+    /**
+     * Creates the small picture of a whole image, with a frame around the visible part.
+     *
+     * @param viewport the part that the sheets show
+     */
     public Overview(Viewport viewport, Theme theme) {
         this.viewport = viewport;
         this.theme = theme;

@@ -58,6 +58,8 @@ public final class Sheet extends Region {
     private final Gestures gestures;
 
     /**
+     * Creates an empty sheet.
+     *
      * @param name what a screen reader calls it
      * @param viewport shared with the other sheets
      */

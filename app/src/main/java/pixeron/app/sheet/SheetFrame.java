@@ -27,6 +27,8 @@ public final class SheetFrame extends VBox {
     private final Sheet sheet;
 
     /**
+     * Creates a frame with a title, a sheet and room for a caption.
+     *
      * @param title what it is
      * @param role style class of its color: before, after or by-hand
      */
@@ -139,7 +141,7 @@ public final class SheetFrame extends VBox {
     /**
      * Sets the text of an empty sheet.
      *
-     * @param text said on the sheet while nothing is on it; empty for none
+     * @param text the message of an empty sheet; empty for none
      */
     public void setHint(String text) {
         hint.setText(text);

@@ -40,7 +40,11 @@ public final class Theme {
     private final ReadOnlyObjectWrapper<Double> magnification = new ReadOnlyObjectWrapper<>(1.0);
     private final ReadOnlyObjectWrapper<Double> scale = new ReadOnlyObjectWrapper<>(1.0);
 
-    /** @param root gets the style sheet and the style classes */
+    /**
+     * Gives a window its style sheet and loads the fonts.
+     *
+     * @param root gets the style sheet and the style classes
+     */
     public Theme(Parent root) {
         this.root = root;
         WORD_FONTS.forEach(Theme::load);

@@ -319,7 +319,7 @@ final class Commands {
             pasteImage.run();
             return;
         }
-        // What was said of an earlier block says nothing of this one.
+        // A choice for an earlier block does not apply to this one.
         banner.hide();
         String text = Clipboard.getSystemClipboard().getString();
         if (text != null && view.get().sheets().sheet(Kind.BEFORE).isFocused() && bench.isDrawable() && bench.project().chain().input() instanceof Image) {

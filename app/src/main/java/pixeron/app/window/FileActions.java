@@ -262,7 +262,7 @@ final class FileActions {
         return name.endsWith(".json") ? chosen : chosen.resolveSibling(name + ProjectFile.ENDING);
     }
 
-    /** What another window or program did to the file meanwhile is not replaced unasked. */
+    /** Asks before replacing what another window or program wrote to the file meanwhile. */
     private void write(Path file, Runnable then) {
         saving.start(progress -> asFound.isOf(file) && asFound.isChanged(), isChanged -> {
             if (isChanged) {

@@ -86,6 +86,8 @@ public final class MainWindow extends StackPane {
     }
 
     /**
+     * Opens the window with the work that was autosaved, or with a demo case.
+     *
      * @param folder the user's settings and autosaved work
      * @param dialogs how files are chosen
      * @param pace how long things may take

@@ -75,7 +75,7 @@ record Opened(Optional<SavedProject> work, FileMark project, String problem,
         return Map.of();
     }
 
-    /** A project without steps. Nothing becomes gray unasked. */
+    /** A project without steps. Color stays unless the user asks for gray. */
     static SavedProject image(String fileName, String name, LoadedImage loaded) {
         int point = name.lastIndexOf('.');
         String title = point > 0 ? name.substring(0, point) : name;

@@ -29,7 +29,11 @@ public final class PlatformDialogs implements Dialogs {
     /** Whether the window is to fill the screen again as soon as no dialog is open. */
     private boolean isFillingDue;
 
-    /** @param owner the window that waits for an answer */
+    /**
+     * Creates dialogs that belong to a window.
+     *
+     * @param owner the window that waits for an answer
+     */
     public PlatformDialogs(Window owner) {
         this.owner = owner;
     }

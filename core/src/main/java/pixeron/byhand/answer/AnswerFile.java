@@ -99,7 +99,7 @@ public final class AnswerFile {
             if (isRectangle(cells)) {
                 return List.of(new Answer("", cells, false, Optional.of(new Frame(cells.rows().size(), cells.width(), grid.maximumLevel()))));
             }
-            // Rows of different lengths: which one is too long or too short is said.
+            // Rows of different lengths: the error names the row that is too long or too short.
             HandSheet.of(cells, grid);
         }
         if (found.isEmpty()) {

@@ -30,6 +30,8 @@ public final class Abreast implements Explained {
     private final List<Result.Face> faces;
 
     /**
+     * Places the channels of a color result beside each other.
+     *
      * @param before what the step is applied to
      * @param after its result
      */

@@ -31,7 +31,7 @@ public final class WrongPart {
     }
 
     /**
-     * Returns one sentence; empty where it is no expression, or nothing can be said.
+     * Returns one sentence; empty if the text is not an expression, or no part of it explains the difference.
      *
      * @param written what a user wrote for a pixel
      * @param operation it, bound to its input
@@ -62,7 +62,7 @@ public final class WrongPart {
         String quotient = numbers.columns().contains("quotient") ? "quotient" : "mean";
         Value part = numbers.columns().contains(quotient) ? numbers.value(0, quotient).orElseThrow() : sum.get();
         Value all = Value.sum(terms);
-        // Turned weights and offsets have terms of another kind: then nothing is said.
+        // Turned weights and offsets have terms of another kind: then there is no explanation.
         return all.compareValue(sum.get()) != 0 || part.signum() == 0 || part.compareValue(operation.exact(pixel)) != 0
                 ? Optional.empty() : Optional.of(Terms.sum(terms, sum.get().dividedBy(part)));
     }

@@ -29,7 +29,7 @@ import pixeron.working.Table;
 /**
  * A user's work on one step, or on one face of its result where that has several.
  *
- * @param written what all this is said of
+ * @param written the values that the findings are about
  * @param check the findings about the values for the result
  * @param following the differing cells that follow from something earlier
  * @param tables the findings about the user's values in the step's tables, by name, in the order of the tables
@@ -61,7 +61,7 @@ public record StepWork(Written written, Check check, Following following, Map<St
         }
     }
 
-    /** Returns whether it says what is to be said of just these values. */
+    /** Returns whether the findings are about exactly these values. */
     public boolean isOf(Written other, Optional<Written> before) {
         return written.position == other.position && written.face.equals(other.face) && written.operation == other.operation
                 && written.sheet() == other.sheet() && written.tables().equals(other.tables()) && earlier == before.map(Written::sheet).orElse(HandSheet.EMPTY);

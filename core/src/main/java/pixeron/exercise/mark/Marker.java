@@ -78,7 +78,7 @@ public final class Marker {
     /**
      * Returns the findings about each answer in it, at least one.
      *
-     * @param file any; what cannot be read or marked is said in what comes back
+     * @param file any; the result names what cannot be read or marked
      */
     public List<Marked> marks(Path file) {
         return marks(Handed.of(file));
@@ -87,7 +87,7 @@ public final class Marker {
     /**
      * Returns the findings about each answer in it, at least one.
      *
-     * @param handed any; what cannot be read or marked is said in what comes back
+     * @param handed any; the result names what cannot be read or marked
      */
     public List<Marked> marks(Handed handed) {
         return answers(handed).stream().map(Answer::marked).toList();
@@ -102,7 +102,7 @@ public final class Marker {
     public record Answer(Optional<Received> received, Marked marked) {
     }
 
-    /** Returns the answers in a file, each with the findings about it, at least one; whatever is wrong with one is said in it and ends nothing else. */
+    /** Returns the answers in a file, each with the findings about it, at least one; a problem is kept with its answer, and the others are still read else. */
     public List<Answer> answers(Handed handed) {
         try {
             return AnswerReader.read(handed).stream().map(received -> new Answer(Optional.of(received), mark(received))).toList();

@@ -20,7 +20,11 @@ public final class ReportFolder {
     private final Path folder;
     private final List<String> names;
 
-    /** @param ending of the files: .pdf or .html */
+    /**
+     * Chooses the kind of file of each report.
+     *
+     * @param ending of the files: .pdf or .html
+     */
     public ReportFolder(List<Marked> marks, Path folder, String ending) {
         this.marks = List.copyOf(marks);
         this.folder = folder;

@@ -40,7 +40,11 @@ public final class PdfPages implements AutoCloseable {
     private PDStructureElement piece;
     private float y;
 
-    /** @param title of the document */
+    /**
+     * Creates an empty document.
+     *
+     * @param title of the document
+     */
     public PdfPages(Paper paper, String title) throws IOException {
         this.document = new PDDocument();
         this.paper = paper;

@@ -35,6 +35,8 @@ public final class WholePixel implements Explained {
     private final boolean isPacked;
 
     /**
+     * Creates the working of all channels of a pixel.
+     *
      * @param bound a step with color before it or behind it
      * @param after its result
      * @param isPacked whether loops take packed values apart with masks and shifts; else they name the channels

@@ -49,7 +49,7 @@ final class MovedOperation implements Operation {
         this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before));
     }
 
-    /** A side of the result that is one of the image's is said as that, so that the program goes for images of other sizes. */
+    /** A side of the result that equals one of the image's is written as that, so that the program goes for images of other sizes. */
     private static Code side(int length, String name, int own, String otherName, int other) {
         return length == own ? Code.name(name) : length == other ? Code.name(otherName) : Code.of(length);
     }

@@ -8,7 +8,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * What can be said of a kernel without an image.
+ * Facts about a kernel that need no image.
  *
  * @param sum of the weights
  * @param divisor what a sum of products is divided by

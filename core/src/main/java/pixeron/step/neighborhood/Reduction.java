@@ -11,7 +11,7 @@ import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 
 /**
- * One number out of the cells of a window: a weighted sum, a mean, a place in the sorted list, an extreme. It is said as
+ * One number out of the cells of a window: a weighted sum, a mean, a place in the sorted list, an extreme. It is written as
  * what is kept while the cells are taken one after the other, so that the value and the loop are the same thing.
  *
  * @param <A> what is kept while cells are taken; {@link #with} may change and return the one that it was given

@@ -25,6 +25,8 @@ public final class RowRing<R> {
     private final Maker<R> maker;
 
     /**
+     * Creates an empty ring of rows.
+     *
      * @param capacity how many rows are kept at a time
      * @param holder makes what holds a row
      * @param maker fills it

@@ -24,7 +24,7 @@ import pixeron.working.LoopWriter;
 /**
  * A step bound to an image whose result at a pixel comes from a window around it: what the area, the border and a smaller
  * result mean is the same for all of them. What becomes of the cells of one
- * window is said by a {@link WindowRule}.
+ * window is given by a {@link WindowRule}.
  */
 public final class WindowOperation extends StepOperation {
 
@@ -33,7 +33,11 @@ public final class WindowOperation extends StepOperation {
     private final Window window;
     private final WindowRule rule;
 
-    /** @throws PixeronException if with border=crop no pixel is left */
+    /**
+     * Creates an operation whose results depend on a window around each pixel.
+     *
+     * @throws PixeronException if with border=crop no pixel is left
+     */
     public WindowOperation(Step step, Image before, Window window, WindowRule rule) {
         super(step, before, window.frameOf(before));
         this.window = window;

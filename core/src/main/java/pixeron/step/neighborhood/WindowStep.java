@@ -28,6 +28,8 @@ public abstract class WindowStep extends NamedStep {
     private final List<Parameter<?>> parameters;
 
     /**
+     * Creates a kind of step with a window and a border.
+     *
      * @param border what is outside the image unless the line says more
      * @param own its own keys; border and outside are behind them
      */

@@ -46,6 +46,8 @@ public abstract class PointStep extends NamedStep {
     private final Expression expression;
 
     /**
+     * Creates a kind of step whose formula depends on the level alone.
+     *
      * @param name the first word of its line
      * @param title its name for people
      * @param sentence what it does
@@ -57,6 +59,8 @@ public abstract class PointStep extends NamedStep {
     }
 
     /**
+     * Creates a kind of step whose formula also uses numbers of the whole image.
+     *
      * @param fromImage names in the formula that {@link #rule} gives numbers to
      */
     protected PointStep(String name, String title, String sentence, String formula, Set<String> fromImage,

@@ -63,6 +63,8 @@ public final class ComparePane extends VBox implements MiddlePane.Content {
     private ShownComparison shown;
 
     /**
+     * Creates the pane with the selected step's result and no other beside it.
+     *
      * @param openImage lets the user choose a file with an image or a table; gives its name and the image
      * @param isSeen whether this is shown
      */

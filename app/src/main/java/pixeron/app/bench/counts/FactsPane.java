@@ -18,7 +18,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.project.Origin;
 
-/** What can be said of Before and After, side by side, and where the image came from. */
+/** Facts about Before and After, side by side, and the source of the image. */
 public final class FactsPane extends ScrollPane {
 
     /** Room for four samples in memory and the findings about them. */

@@ -59,6 +59,8 @@ public final class HistogramPlot extends Plot {
     private int pointed = -1;
 
     /**
+     * Creates an empty histogram that reports the bin under the pointer and the bin that was picked.
+     *
      * @param onPoint told the bin under the pointer, −1 for none
      * @param onPick told the bin that was picked, and whether its bar of After was
      */

@@ -55,7 +55,11 @@ public final class CurvePane extends HBox implements CurvePlot.Listener, MiddleP
     private ShownCurve curve;
     private boolean isShowing;
 
-    /** @param isSeen whether this is shown */
+    /**
+     * Creates the curve of the selected step; it is drawn while it is shown.
+     *
+     * @param isSeen whether this is shown
+     */
     public CurvePane(Bench bench, Theme theme, Consumer<String> say, ObservableValue<Boolean> isSeen) {
         this.bench = bench;
         this.say = say;

@@ -24,7 +24,7 @@ import pixeron.step.kernel.Kernel;
 import pixeron.step.kernel.KernelFacts;
 import pixeron.step.kernel.Weights;
 
-/** What can be done with the weights of a kernel beside typing them, and what is to be said of them. */
+/** Actions for the weights of a kernel besides typing them, and facts about them. */
 public final class KernelTools extends VBox {
 
     private final Bench bench;
@@ -35,7 +35,11 @@ public final class KernelTools extends VBox {
     private final TextField name = new TextField();
     private Step step;
 
-    /** @param write gets the changed step */
+    /**
+     * Creates the buttons beside the weights of a kernel step.
+     *
+     * @param write gets the changed step
+     */
     public KernelTools(Bench bench, OwnKernels personal, Consumer<Step> write) {
         this.bench = bench;
         this.personal = personal;

@@ -36,6 +36,8 @@ public final class WeightsGrid extends VBox {
     private boolean isShowing;
 
     /**
+     * Creates a grid of editable weights with one cell in it.
+     *
      * @param name what the cells are, for a screen reader
      * @param changed runs when a user changed a cell or the size
      */

@@ -13,7 +13,11 @@ public final class AfterSheets {
     private final Runnable render;
     private final AnimationTimer nextFrame;
 
-    /** @param render draws it */
+    /**
+     * Creates it for one pane; its renderer is called when another pixel is picked.
+     *
+     * @param render draws it
+     */
     public AfterSheets(Walking walking, Runnable render) {
         this.walking = walking;
         this.render = render;

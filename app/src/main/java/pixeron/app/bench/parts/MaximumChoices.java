@@ -11,7 +11,11 @@ public final class MaximumChoices extends FlowPane {
 
     private final IntConsumer choose;
 
-    /** @param choose gets the maximum level that was clicked */
+    /**
+     * Creates the choices, one for each usual maximum level, none of them selected.
+     *
+     * @param choose gets the maximum level that was clicked
+     */
     public MaximumChoices(IntConsumer choose) {
         this.choose = choose;
         getStyleClass().add("maximum-choices");

@@ -107,6 +107,8 @@ public final class MiddlePane extends BorderPane {
     private final ObjectProperty<View> shown = new SimpleObjectProperty<>(View.SHEETS);
 
     /**
+     * Creates the middle of the bench, where one view is shown at a time.
+     *
      * @param action is at the right of the choices
      * @param makers make the other views when they are first opened; they get whether they are seen
      */

@@ -20,7 +20,11 @@ public abstract class Plot extends Region {
     private final SharpCanvas canvas;
     private final Insets around;
 
-    /** @param around what is left free around the drawing */
+    /**
+     * Creates an empty plot with margins for its axes.
+     *
+     * @param around what is left free around the drawing
+     */
     protected Plot(Theme theme, String style, Insets around) {
         this.theme = theme;
         this.around = around;

@@ -19,6 +19,8 @@ public final class ProgressNote extends HBox {
     private final PauseTransition patience = new PauseTransition(PATIENCE);
 
     /**
+     * Creates a note with a progress bar and a button that cancels the work.
+     *
      * @param what is under way: {@code Calculating…}
      * @param words what giving up means
      * @param cancel gives it up

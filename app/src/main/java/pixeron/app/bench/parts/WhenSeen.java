@@ -10,6 +10,8 @@ public final class WhenSeen {
     private boolean isDue;
 
     /**
+     * Creates a renderer that waits while its tab is closed and draws once when it opens.
+     *
      * @param isSeen whether the tab is open
      * @param render draws all of it
      */

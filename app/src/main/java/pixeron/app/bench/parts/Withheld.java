@@ -16,7 +16,11 @@ public final class Withheld extends StackPane {
     private final Region part;
     private final Label words = new Label(WORDS);
 
-    /** @param part what tells results */
+    /**
+     * Wraps a part of the bench that is replaced by a message while results are covered.
+     *
+     * @param part what tells results
+     */
     public Withheld(Bench bench, Region part) {
         this.bench = bench;
         this.part = part;

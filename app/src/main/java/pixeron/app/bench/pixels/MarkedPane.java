@@ -24,6 +24,8 @@ public final class MarkedPane extends ScrollPane {
     private final VBox nothing;
 
     /**
+     * Creates the pane of the selected pixel, rectangle or search result.
+     *
      * @param newImage opens a part of an image as an image of its own
      * @param say shows one line for a moment
      * @param isSeen whether its tab is open

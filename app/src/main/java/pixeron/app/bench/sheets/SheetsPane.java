@@ -99,7 +99,11 @@ public final class SheetsPane extends HBox {
     private final AsideSheet aside;
     private boolean hadHand = true;
 
-    /** @param say shows one line for a moment */
+    /**
+     * Creates the three sheets Before, After and By hand.
+     *
+     * @param say shows one line for a moment
+     */
     public SheetsPane(Bench bench, Theme theme, Consumer<String> say) {
         this.bench = bench;
         this.theme = theme;

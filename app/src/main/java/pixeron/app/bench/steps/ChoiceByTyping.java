@@ -16,7 +16,11 @@ public final class ChoiceByTyping<T> {
     private final Function<T, String> word;
     private String typed = "";
 
-    /** @param word what is typed for a choice */
+    /**
+     * Creates an empty field in which typing a word selects a choice.
+     *
+     * @param word what is typed for a choice
+     */
     public ChoiceByTyping(ComboBox<T> box, Function<T, String> word) {
         this.box = box;
         this.word = choice -> word.apply(choice).toLowerCase(Locale.ROOT);

@@ -61,6 +61,8 @@ public final class ParameterField<T> extends VBox {
     private boolean isWaiting;
 
     /**
+     * Creates the field of one parameter, with its label and its message.
+     *
      * @param onChange gets the text that the user gave, blank for the key's default; throws a PixeronException where it is not in the
      *     key's range
      */

@@ -64,7 +64,11 @@ public final class ParameterPane extends VBox {
     private StepType type;
     private int id;
 
-    /** @param personal the user's own kernels */
+    /**
+     * Creates an empty pane; it shows the parameters of the selected step.
+     *
+     * @param personal the user's own kernels
+     */
     public ParameterPane(Bench bench, OwnKernels personal) {
         this.bench = bench;
         this.kernel = new KernelTools(bench, personal, this::replace);

@@ -67,7 +67,11 @@ public final class Shelf extends VBox {
         }
     }
 
-    /** @param trouble told in one line why a name is not taken */
+    /**
+     * Creates the shelf of the images that steps can refer to.
+     *
+     * @param trouble told in one line why a name is not taken
+     */
     public Shelf(Bench bench, Ways ways, Consumer<String> trouble) {
         this.bench = bench;
         this.ways = ways;

@@ -36,7 +36,11 @@ public final class StepList extends VBox {
     private final Bench bench;
     private final Consumer<String> trouble;
 
-    /** @param trouble told in one line why steps stay as they are */
+    /**
+     * Creates the list of the steps of the chain.
+     *
+     * @param trouble told in one line why steps stay as they are
+     */
     public StepList(Bench bench, Consumer<String> trouble) {
         this.bench = bench;
         this.trouble = trouble;

@@ -19,6 +19,8 @@ public final class Thumbnail extends ImageView {
     private Result shown;
 
     /**
+     * Draws an image once, in a square.
+     *
      * @param image an image, or one with color
      * @param size side in points
      */

@@ -78,6 +78,8 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
     private Optional<Integer> litRow = Optional.empty();
 
     /**
+     * Creates the table view of the selected step.
+     *
      * @param openFile lets the user choose a file with cells and hands them over
      * @param isSeen whether this is shown
      */

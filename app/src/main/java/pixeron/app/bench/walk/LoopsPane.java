@@ -41,6 +41,8 @@ public final class LoopsPane extends ScrollPane {
     private List<Loop.Row> shown = List.of();
 
     /**
+     * Creates the pane with the loop of the selected step in each language.
+     *
      * @param isSeen whether the pane is seen now
      * @param keep lets the user choose a file for a name and a text, and writes it
      */

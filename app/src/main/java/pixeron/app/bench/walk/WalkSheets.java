@@ -37,6 +37,8 @@ public final class WalkSheets {
     private ImagePainter mistakePainter;
 
     /**
+     * Connects the walk with the sheets whose cells it highlights.
+     *
      * @param before the sheet that is read
      * @param after the sheet that is written
      * @param byHand the sheet of the user; while they guess, what they wrote before is covered as well

@@ -19,7 +19,7 @@ import pixeron.working.Run;
  */
 final class CellGrids extends FlowPane {
 
-    /** In wider grids how a cell came about is said when one points at it. */
+    /** In wider grids the calculation of a cell appears when the user points at it. */
     private static final int WIDEST_WITH_ORIGIN = 4;
     private static final String COVER = "…";
 

@@ -44,6 +44,8 @@ public final class SlipsPane extends ScrollPane {
     private Told told;
 
     /**
+     * Creates the pane that lists which slips explain the user's values.
+     *
      * @param show brings a view into the middle
      * @param isSeen whether its tab is open
      */

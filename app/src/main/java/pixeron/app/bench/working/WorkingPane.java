@@ -325,7 +325,7 @@ public final class WorkingPane extends BorderPane {
                 : "It " + HandPainter.words(check) + "; no known slip explains it.");
     }
 
-    /** Which part of an expression is wrong, where that can be said. */
+    /** Names the wrong part of an expression, if one part explains the difference. */
     private static String wrongPart(CellCheck check, Shown shown) {
         return !check.isDiffering() || shown.position() < 0 ? "" : shown.operation()
                 .flatMap(operation -> WrongPart.of(check.byHand(), operation, check.pixel()))

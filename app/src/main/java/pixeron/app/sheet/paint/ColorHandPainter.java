@@ -36,6 +36,8 @@ public final class ColorHandPainter implements Painter {
     private final Map<Pixel, Map<String, CellCheck>> cells = new TreeMap<>();
 
     /**
+     * Creates a painter of color values that the user wrote, with the marks of their check.
+     *
      * @param text which numbers are in the cells of the sheets beside this one
      * @param areMarksShown false while the user wants to find the mistakes alone
      */

@@ -30,6 +30,8 @@ public final class ColorPainter implements Painter {
     private final ColorText text;
 
     /**
+     * Creates a painter of a color image with its values.
+     *
      * @param seen what is drawn; it has color
      * @param text which numbers are in its cells
      */

@@ -29,6 +29,8 @@ public final class ColorText {
     private final int characters;
 
     /**
+     * Creates the texts of the cells of a color image.
+     *
      * @param channel that is in a cell with one number
      * @param seen the sheets that have the same numbers, for the longest of them
      */

@@ -34,6 +34,8 @@ public final class CoverPainter implements Painter {
     private final Theme theme;
 
     /**
+     * Creates a painter that hides the cells whose values are not yet seen.
+     *
      * @param isSeen which pixels are not covered
      * @param current the pixel that it is now
      * @param rows of what is covered

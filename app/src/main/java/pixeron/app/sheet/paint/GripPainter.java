@@ -26,6 +26,8 @@ public final class GripPainter implements Painter {
     private final Theme theme;
 
     /**
+     * Creates a painter of the rectangles and arms that can be dragged.
+     *
      * @param dragged the name of the one that is being dragged; empty for none
      * @param first what the first row and column are called
      */

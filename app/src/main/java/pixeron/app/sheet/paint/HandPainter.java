@@ -36,6 +36,8 @@ public final class HandPainter implements Painter {
     private final Set<Pixel> following;
 
     /**
+     * Creates a painter of gray values that the user wrote, with their marks.
+     *
      * @param sheet what was written
      * @param check how it compares
      * @param characters length of the longest number on the sheets beside this one

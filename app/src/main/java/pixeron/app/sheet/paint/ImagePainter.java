@@ -29,6 +29,8 @@ public final class ImagePainter implements Painter {
     private final int characters;
 
     /**
+     * Creates a painter of a gray image with its values.
+     *
      * @param described what is drawn
      * @param look how
      */

@@ -13,6 +13,8 @@ public final class OverwrittenPainter implements Painter {
     private final int columns;
 
     /**
+     * Creates a painter that uses one drawing where pixels were written and the sheet's own elsewhere.
+     *
      * @param written is drawn over what the sheet shows
      * @param isWritten where
      */

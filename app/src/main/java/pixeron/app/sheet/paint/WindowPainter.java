@@ -32,6 +32,8 @@ public final class WindowPainter implements Painter {
     private final Theme theme;
 
     /**
+     * Creates a painter of the window around a pixel, with the cells that were already read.
+     *
      * @param sources the cells, row by row
      * @param taken how many of them were taken so far; beyond the last all
      * @param areWeightsShown whether each cell says what it is multiplied with, where there is room

@@ -23,7 +23,7 @@ public record Explanation(List<String> ids, Claim claim, String text, Certainty 
     /**
      * How sure an explanation is.
      *
-     * @param words one sentence; empty where there is nothing to be said
+     * @param words one sentence; empty if there is no explanation
      * @param telling a cell that would tell it from another that explains the same; empty where none is needed
      */
     public record Certainty(String words, Optional<Telling> telling) {

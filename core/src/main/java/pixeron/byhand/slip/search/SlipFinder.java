@@ -158,7 +158,7 @@ public final class SlipFinder {
                         Certainty.UNSAID, List.of(differing.pixel()), found.way().done())), List.of()));
     }
 
-    /** One differing cell alone is no pattern; only a slip of writing is said of it. */
+    /** One differing cell alone is no pattern; only a slip in writing the number can explain it. */
     private static Findings only(CellCheck cell) {
         return SingleCell.of(cell).map(slip -> new Findings(List.of(new Explanation(List.of(slip.id()), new Claim(1, 1),
                 "The only differing value " + slip.words() + ".", Certainty.UNSAID, List.of(cell.pixel()),

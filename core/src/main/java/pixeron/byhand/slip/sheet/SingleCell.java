@@ -7,7 +7,7 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 
 /**
- * What can be said of the only cell that differs.
+ * Explanations for a sheet in which only one cell differs.
  *
  * @param id the stable id
  * @param words behind "The only differing value"
