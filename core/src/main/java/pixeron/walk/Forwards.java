@@ -90,7 +90,7 @@ public final class Forwards implements Mistake {
 
     @Override
     public List<String> heads(Visits visits) {
-        return List.of("for each row y of the image before, from 0 to " + (operation.before().rows() - 1),
+        return List.of("for each row y of the input image, from 0 to " + (operation.before().rows() - 1),
                 "for each column x from 0 to " + (operation.before().columns() - 1));
     }
 

@@ -195,7 +195,7 @@ class WalkTest {
                 "s = r(1, 0) = 30");
         assertThat(forwards.explain(new Pixel(0, 3)).lines()).extracting(Line::label).containsExactly("hole");
         PseudoCode code = PseudoCode.of(forwards, Visits.of(ScanOrder.ROWS, 4, 4), new Pixel(1, 3));
-        assertThat(code.lines().get(0).text()).isEqualTo("for each row y of the image before, from 0 to 1");
+        assertThat(code.lines().get(0).text()).isEqualTo("for each row y of the input image, from 0 to 1");
         assertThat(code.variables(Walk.ALL)).extracting(variable -> variable.name() + variable.value()).contains("y0", "x1", "after[i][j]20");
     }
 

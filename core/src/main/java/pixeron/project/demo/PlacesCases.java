@@ -66,7 +66,7 @@ final class PlacesCases {
     /** Small enough to be summed up by hand: a wave over the columns, one over the rows, and their mean. */
     static DemoCase laidPaper() {
         return DemoCases.demo("Laid paper", Workshop::laidPaper,
-                "A 4 × 4 scrap transformed into waves by hand. The imaginary parts have the wrong sign.",
+                "A 4 × 4 image, Fourier-transformed by hand. The imaginary parts have the wrong sign.",
                 List.of("fourier", "notch u=0 v=1", "fourier-inverse"), project -> {
                     Area all = new Area(0, 0, 4, 4);
                     Project real = DemoCases.withFace(project, 0, SpectrumFace.REAL, all, pixel -> pixel, sheet -> sheet);
