@@ -96,9 +96,9 @@ class ProgramWindowTest extends WindowTest {
     @Test
     void whatCannotBeRunIsSaid() {
         push(KeyCode.SHORTCUT, KeyCode.R);
-        interact(() -> field("The command that runs your program").setText("mine {in}"));
+        interact(() -> field("The command that runs your program").setText("mine {out}"));
         clickOn("Run");
-        assertThat(shownText()).contains("{out} for the output file");
+        assertThat(shownText()).contains("{in} for the input file");
         interact(() -> field("The command that runs your program").setText("no-such-program {in} {out}"));
         clickOn("Run");
         clickOn("Run");

@@ -33,7 +33,7 @@ final class ByProgram {
     ByProgram(Syntax syntax) {
         command = syntax.option("--by-program", "COMMAND", String.class,
                 "Run a program instead of --by-hand, such as \"python3 mine.py {in} {out}\". It reads the image from {in} (a CSV; "
-                        + "{in.pgm}, {in.ppm}, {in.png}, {in.npy}) and writes a table to {out} (or {out.png} and so on). {with} is the other image. A color image is a table of "
+                        + "{in.pgm}, {in.ppm}, {in.png}, {in.npy}) and writes a table or an array to {out} (or {out.png} and so on), or prints it if {out} is omitted. {with} is the other image. A color image is a table of "
                         + "packed pixels.");
         cases = syntax.option("--cases", "N", int.class, "0", "Number of random images of the same size to test as well; default: ${DEFAULT-VALUE}.");
         seed = syntax.option("--seed", "S", long.class, "1", "Seed of the random images; default: ${DEFAULT-VALUE}.");

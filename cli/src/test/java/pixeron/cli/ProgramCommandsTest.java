@@ -152,6 +152,28 @@ class ProgramCommandsTest extends CommandTest {
         assertThat(Files.readString(image)).hasLineCount(3);
     }
 
+    /** Arrays are printed among other lines, as programs print them. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
+        "`System.out.println(java.util.Arrays.deepToString(out));` | true",
+        "`System.out.println(\"rows done\"); for (int[] row : out) System.out.println(java.util.Arrays.toString(row));` | true",
+        "`for (int[] row : out) { for (int v : row) System.out.printf(\"%4d\", v); System.out.println(); }` | true",
+        "`System.err.println(\"only an error\");` | false"})
+    void whatAProgramPrintsIsItsResult(String print, boolean isRead) throws IOException {
+        Path file = Files.writeString(folder.resolve("Mine.java"), """
+                import java.nio.file.*;
+                class Mine { public static void main(String[] a) throws Exception {
+                    int[][] in = Files.readAllLines(Path.of(a[0])).stream().map(line -> java.util.stream.Stream.of(line.split(",")).mapToInt(Integer::parseInt).toArray()).toArray(int[][]::new);
+                    int[][] out = new int[in.length][in[0].length];
+                    for (int i = 0; i < in.length; i++) for (int j = 0; j < in[0].length; j++) out[i][j] = Math.max(0, in[i][j] - 2);
+                    %s
+                } }
+                """.formatted(print));
+        assertThat(check("\"" + JAVA + "\" -XX:TieredStopAtLevel=1 \"" + file + "\" {in}")).isEqualTo(isRead ? 0 : 1);
+        assertThat(json().get("agree").intValue()).isEqualTo(isRead ? 9 : 0);
+        assertThat(output.contains("The program printed nothing")).isEqualTo(!isRead);
+    }
+
     /** However fast the machine is, a program that does not end is stopped. */
     @Test
     void aProgramWithoutEndIsStopped() throws IOException {
@@ -161,7 +183,7 @@ class ProgramCommandsTest extends CommandTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"mine {in}; {out}", "mine {in.tif} {out}; {in.tif} is unknown", "'mine {in} {out}; the closing quote is missing",
+    @CsvSource(delimiter = ';', quoteCharacter = '`', value = {"mine {out}; {in} for the input file", "mine {in.tif} {out}; {in.tif} is unknown", "'mine {in} {out}; the closing quote is missing",
         "no-such-program {in} {out}; Cannot start \"no-such-program\"", "mine {with} {in} {out}; The command reads {with}, but no step uses another image"})
     void badCommandsAreRefused(String command, String message) {
         assertThat(check(command)).isEqualTo(2);

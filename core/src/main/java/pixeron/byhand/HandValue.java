@@ -2,6 +2,8 @@ package pixeron.byhand;
 
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import pixeron.PixeronException;
 import pixeron.formula.Evaluator;
 import pixeron.formula.Expression;
@@ -19,10 +21,15 @@ import pixeron.number.Value;
  * @param value what it is worth; empty when it is not understood
  * @param decimals digits behind the point of a plain number; −1 for an expression
  * @param problem why it is not understood; empty when it is
+ * @param nearness relative difference up to which it agrees; 0: by its decimals, or exactly
  */
-public record HandValue(String text, Optional<Value> value, int decimals, String problem) {
+public record HandValue(String text, Optional<Value> value, int decimals, String problem, double nearness) {
 
     private static final double NEAR = 1e-9;
+    /** A number with so many digits is what a program prints of a double. */
+    private static final int DIGITS_OF_PRINTED_DOUBLES = 15;
+    /** A number with its own tolerance, as values of a binary file have one: 0.3333 ±0.1%. */
+    private static final Pattern TOLERANT = Pattern.compile("(.+?)\\s*±\\s*(\\d{1,9}(?:\\.\\d{1,18})?)\\s*%");
     /** Nobody writes so many decimals by hand; a program that prints doubles does. */
     private static final int DIGITS_OF_DOUBLES = 12;
     private static final int EXPRESSION = -1;
@@ -33,19 +40,38 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
     public static HandValue parse(String text) {
         String written = text.strip();
         if (isPlain(written)) {
-            return new HandValue(written, Optional.of(Rational.of(Integer.parseInt(written))), 0, "");
+            return new HandValue(written, Optional.of(Rational.of(Integer.parseInt(written))), 0, "", 0);
         } else if (written.length() <= Decimals.MAXIMUM_LENGTH && Grouping.isNumber(written)) {
             // A spreadsheet in many countries writes a comma where step lines have a point.
             String number = Grouping.plain(written);
             int point = number.indexOf('.');
             return new HandValue(written, Optional.of(Decimals.parse(number)),
-                    point < 0 ? 0 : number.length() - point - 1, "");
+                    point < 0 ? 0 : number.length() - point - 1, "", significantDigits(number) >= DIGITS_OF_PRINTED_DOUBLES ? NEAR : 0);
+        }
+        Matcher tolerant = TOLERANT.matcher(written);
+        if (tolerant.matches() && Decimals.isNumber(tolerant.group(1))) {
+            return new HandValue(written, Optional.of(Decimals.parse(tolerant.group(1))), EXPRESSION, "", Double.parseDouble(tolerant.group(2)) / 100);
         }
         try {
-            return new HandValue(written, Optional.of(Evaluator.evaluate(expression(written), Scope.EMPTY)), EXPRESSION, "");
+            return new HandValue(written, Optional.of(Evaluator.evaluate(expression(written), Scope.EMPTY)), EXPRESSION, "", 0);
         } catch (PixeronException notUnderstood) {
-            return new HandValue(written, Optional.empty(), EXPRESSION, notUnderstood.getMessage());
+            return new HandValue(written, Optional.empty(), EXPRESSION, notUnderstood.getMessage(), 0);
         }
+    }
+
+    /** Returns the text without a tolerance of its own. */
+    public String number() {
+        Matcher tolerant = TOLERANT.matcher(text);
+        return nearness > 0 && tolerant.matches() ? tolerant.group(1) : text;
+    }
+
+    private static int significantDigits(String number) {
+        int digits = 0;
+        for (int n = 0; n < number.length() && number.charAt(n) != '/'; n++) {
+            char sign = number.charAt(n);
+            digits += Character.isDigit(sign) && (digits > 0 || sign != '0') ? 1 : 0;
+        }
+        return digits;
     }
 
     /** Digits alone, as most cells are: these need no grammar. */
@@ -75,7 +101,8 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
 
     /**
      * A number with d decimals agrees with a result that rounds to it (nearest, ties away from zero) at d decimals; an
-     * expression agrees when it equals an exact result, or a double to 10⁻⁹ relative.
+     * expression agrees when it equals an exact result, or a double to 10⁻⁹ relative. A number with 15 digits or more agrees to 10⁻⁹
+     * relative, and one with a tolerance of its own to that.
      *
      * @param result a value
      * @return whether this agrees with it; false when it is not understood
@@ -85,7 +112,11 @@ public record HandValue(String text, Optional<Value> value, int decimals, String
             return false;
         }
         Value written = value.get();
-        if (decimals >= 0 && result instanceof Rational whole && whole.isWhole()) {
+        if (nearness > 0 && Math.abs(written.asDouble() - result.asDouble()) <= nearness * Math.max(Math.abs(written.asDouble()), Math.abs(result.asDouble()))) {
+            return true;
+        } else if (nearness > NEAR) {
+            return false;
+        } else if (decimals >= 0 && result instanceof Rational whole && whole.isWhole()) {
             // The usual case, and asked for very often while slips are looked for: nothing is to be rounded.
             return written.compareValue(whole) == 0;
         } else if (decimals >= 0) {

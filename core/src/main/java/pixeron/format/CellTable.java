@@ -92,8 +92,7 @@ public final class CellTable {
     public static List<NamedCells> readAll(Path file) {
         byte[] bytes = ImageFiles.bytes(file);
         if (NpyFiles.matches(bytes)) {
-            return List.of(new NamedCells("", of(NpyFiles.read(bytes, ReadOptions.DEFAULT.asOpen()).gray().orElseThrow(() -> PixeronException.of(
-                    "This .npy file contains a color image. As values by hand, save one channel.")))));
+            return List.of(new NamedCells("", NpyFiles.byHand(bytes)));
         }
         return Spreadsheets.matches(bytes) ? Spreadsheets.read(bytes) : List.of(new NamedCells("", parse(decode(bytes), MOST_CELLS)));
     }

@@ -18,6 +18,7 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
 import pixeron.format.array.ArrayCells;
+import pixeron.format.array.ArrayValue;
 import pixeron.format.array.Notation;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -55,6 +56,26 @@ final class NpyFiles {
      * @throws PixeronException if the header has another form, the type is no number, or the file holds more or fewer values than the header says; one line
      */
     static LoadedImage read(byte[] bytes, ReadOptions options) {
+        return ArrayImages.read(array(bytes, options, NpyFiles::text), options);
+    }
+
+    /**
+     * Returns the values as a person would write them: the fewest digits of each float, with the tolerance that its type asks for.
+     *
+     * @throws PixeronException as {@link #read}, and if there are channels
+     */
+    static CellTable byHand(byte[] bytes) {
+        ArrayCells array = array(bytes, ReadOptions.DEFAULT, (buffer, at, kind) -> kind.startsWith("f") ? tolerant(buffer, at, kind) : text(buffer, at, kind));
+        if (array.channels() > 1) {
+            throw PixeronException.of("This .npy file contains a color image. As values by hand, save one channel.");
+        }
+        CellTable.Builder cells = new CellTable.Builder();
+        array.rows().forEach(row -> cells.add(row.stream().map(cell -> cell.get(0)).map(text -> ArrayValue.isMissing(text) ? "" : ArrayValue.isTruth(text)
+                ? ArrayValue.number(text).orElseThrow().toString() : text).toList()));
+        return cells.build();
+    }
+
+    private static ArrayCells array(byte[] bytes, ReadOptions options, Kind values) {
         int version = bytes[MAGIC.length];
         int begin = version == 1 ? SHORT_HEADER : LONG_HEADER;
         ByteBuffer buffer = ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
@@ -87,8 +108,12 @@ final class NpyFiles {
         NumberTables.requirePixelLimit(count, 1, options);
         buffer.order(type.group(1).equals(">") ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
         int first = begin + (int) length;
-        return ArrayImages.read(cells(sizes, order.group(1).equals("True"), n -> text(buffer, first + n * size, kind), options.array().arePlanes())
-                .ofType(Optional.of(NAMES.get(kind))), options);
+        return cells(sizes, order.group(1).equals("True"), n -> values.text(buffer, first + n * size, kind), options.array().arePlanes()).ofType(Optional.of(NAMES.get(kind)));
+    }
+
+    /** The text of a value at a place in the bytes. */
+    private interface Kind {
+        String text(ByteBuffer buffer, int at, String kind);
     }
 
     private static List<Integer> sizes(String shape) {
@@ -121,6 +146,16 @@ final class NpyFiles {
             case "f4" -> exact(buffer.getFloat(at));
             default -> exact(buffer.getDouble(at));
         };
+    }
+
+    /** The fewest digits that tell a float from its neighbors, and the relative tolerance in percent. */
+    private static String tolerant(ByteBuffer buffer, int at, String kind) {
+        double value = kind.equals("f2") ? half(buffer.getShort(at)) : kind.equals("f4") ? buffer.getFloat(at) : buffer.getDouble(at);
+        if (!Double.isFinite(value)) {
+            return "nan";
+        }
+        String number = new BigDecimal(kind.equals("f8") ? Double.toString(value) : Float.toString((float) value)).stripTrailingZeros().toPlainString();
+        return number + (kind.equals("f2") ? " ±0.1%" : kind.equals("f4") ? " ±0.0001%" : " ±0.0000001%");
     }
 
     /** All digits of a double, which is a fraction of a power of two. */

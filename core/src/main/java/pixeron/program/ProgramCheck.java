@@ -225,12 +225,14 @@ public final class ProgramCheck {
                 write(folder.resolve("with." + ending), other().orElseThrow());
             }
         });
-        ProgramRun run = ProgramRun.of(command.with(conditions.from(), (name, ending) -> name.equals("out") ? out : folder.resolve(name + "." + ending)), folder,
+        ProgramRun run = ProgramRun.of(command.with(conditions.from(), (name, ending) -> name.equals("out") ? out : folder.resolve(name + "." + ending)), folder, command.prints() ? Optional.of(out) : Optional.empty(),
                 conditions.limits(), progress);
         if (run.problem().isPresent()) {
             return failed(number, image, right, run.problem().get(), run.said());
         } else if (!Files.exists(out)) {
             return failed(number, image, right, "The program wrote no file {out}.", run.said());
+        } else if (command.prints() && out.toFile().length() == 0) {
+            return failed(number, image, right, "The program printed nothing. Print the result, or write it to {out}.", run.said());
         }
         Frame grid = right.frame();
         long bytes = out.toFile().length();

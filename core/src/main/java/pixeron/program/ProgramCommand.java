@@ -16,7 +16,7 @@ import pixeron.PixeronException;
 
 /**
  * The command that runs a user's program, such as {@code python3 equalize.py {in} {out}}. No shell is between: words are parted by blanks,
- * and quotes keep blanks in a word.
+ * and quotes keep blanks in a word. Without {@code {out}} the program prints its result.
  *
  * @param words of the command, with what represents files still in braces
  */
@@ -34,7 +34,7 @@ public record ProgramCommand(List<String> words) {
      * Parses a command.
      *
      * @param text as it is typed
-     * @throws PixeronException if it is empty, a quote does not end, or it does not say where the image is read and the result written
+     * @throws PixeronException if it is empty, a quote does not end, or it does not say where the image is read
      */
     public static ProgramCommand parse(String text) {
         List<String> words = new ArrayList<>();
@@ -62,8 +62,8 @@ public record ProgramCommand(List<String> words) {
     private void requireFiles() {
         if (words.isEmpty()) {
             throw PixeronException.of("The command is empty. Use the form: python3 mine.py {in} {out}.");
-        } else if (names().noneMatch("in"::equals) || names().noneMatch("out"::equals)) {
-            throw PixeronException.of("The command needs {in} for the input file and {out} for the output file, such as: python3 mine.py {in} {out}.");
+        } else if (names().noneMatch("in"::equals)) {
+            throw PixeronException.of("The command needs {in} for the input file, such as: python3 mine.py {in} {out}. Without {out}, Pixeron reads what the program prints.");
         }
         braces().filter(found -> found.group(2) != null && !ENDINGS.contains(found.group(2))).findFirst().ifPresent(found -> {
             throw PixeronException.of("%s is unknown. Use {in}, {in.csv}, {in.pgm}, {in.ppm}, {in.png}, {in.npy}, and the same with {with} and {out}.", found.group());
@@ -76,6 +76,11 @@ public record ProgramCommand(List<String> words) {
 
     private Stream<String> names() {
         return braces().map(found -> found.group(1));
+    }
+
+    /** Returns whether it prints its result, because it names no file for it. */
+    public boolean prints() {
+        return names().noneMatch("out"::equals);
     }
 
     /** Returns whether it reads another image besides. */

@@ -3,7 +3,9 @@ package pixeron.program;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -30,16 +32,18 @@ record ProgramRun(Optional<String> problem, String said) {
     /**
      * @param words the program and what it is given
      * @param folder that it runs in
+     * @param printed the file that gets its standard output, for a program that prints its result; empty where it writes a file itself
      * @param limits of time and output
      * @throws PixeronException if there is no such program
      * @throws java.util.concurrent.CancellationException when progress says it is no longer wanted
      */
-    static ProgramRun of(List<String> words, Path folder, ProgramLimits limits, Progress progress) {
+    static ProgramRun of(List<String> words, Path folder, Optional<Path> printed, ProgramLimits limits, Progress progress) {
         long start = limits.clock().getAsLong();
         Process process;
         Descent descent = new Descent();
         try {
-            ProcessBuilder builder = new ProcessBuilder(words).directory(folder.toFile()).redirectErrorStream(true);
+            ProcessBuilder builder = new ProcessBuilder(words).directory(folder.toFile()).redirectErrorStream(printed.isEmpty());
+            printed.ifPresent(file -> builder.redirectOutput(file.toFile()));
             descent.prepare(builder.environment());
             process = builder.start();
             descent.started(process);
@@ -47,7 +51,7 @@ record ProgramRun(Optional<String> problem, String said) {
         } catch (IOException notStarted) {
             throw PixeronException.because(notStarted, "Cannot start \"%s\". Check the name and the installation.", words.get(0));
         }
-        Said said = new Said(process.getInputStream(), limits.printed());
+        Said said = new Said(printed.isPresent() ? process.getErrorStream() : process.getInputStream(), limits.printed());
         Thread listener = new Thread(said, "output of a program");
         listener.setDaemon(true);
         listener.start();
@@ -56,13 +60,27 @@ record ProgramRun(Optional<String> problem, String said) {
             listener.join(MILLIS);
             Optional<String> failed = stopped.isPresent() || process.exitValue() == 0 ? stopped
                     : Optional.of("The program failed with exit code " + process.exitValue() + said.lastLine());
-            return new ProgramRun(failed, said.text());
+            return new ProgramRun(failed, printed.map(file -> beginning(file) + said.text()).orElseGet(said::text));
         } catch (InterruptedException wantedElsewhere) {
             Thread.currentThread().interrupt();
             throw new CancellationException();
         } finally {
             descent.kill();
         }
+    }
+
+    /** As much of the printed text as is kept, with a line end after it. */
+    private static String beginning(Path file) {
+        try (InputStream in = Files.newInputStream(file)) {
+            String text = harmless(in.readNBytes(MOST_SAID));
+            return text.isEmpty() ? "" : text + "\n";
+        } catch (IOException gone) {
+            return "";
+        }
+    }
+
+    private static String harmless(byte[] bytes) {
+        return new String(bytes, StandardCharsets.UTF_8).lines().map(line -> Harmless.line(line.replace("\t", TAB))).collect(Collectors.joining("\n"));
     }
 
     private static Optional<String> watch(Descent descent, Path folder, long start, ProgramLimits limits, Said said, Progress progress)
@@ -117,7 +135,7 @@ record ProgramRun(Optional<String> problem, String said) {
 
         /** Returns what was printed; a line too long to be read is cut in its middle. */
         String text() {
-            return new String(kept, 0, length, StandardCharsets.UTF_8).lines().map(line -> Harmless.line(line.replace("\t", TAB))).collect(Collectors.joining("\n"));
+            return harmless(Arrays.copyOf(kept, length));
         }
 
         /** Returns ": " and the last line that is not blank, where error messages usually stand; else a full stop. */

@@ -2,10 +2,13 @@ package pixeron.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,9 +20,11 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pixeron.PixeronException;
+import pixeron.byhand.HandValue;
 import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
+import pixeron.number.Approximate;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 
@@ -49,6 +54,23 @@ class NpyFilesTest {
 
     private static Image read(byte[] bytes) {
         return ImageFiles.read(bytes, ReadOptions.DEFAULT).image();
+    }
+
+    /** 1/3 in each type of float, and the smallest difference that each tells. */
+    @ParameterizedTest
+    @CsvSource({"f2, 0.3333, 0.3345", "f4, 0.3333332, 0.333334", "f8, 0.33333333323, 0.3333333344"})
+    void floatsByHandAgreeAsNearAsTheirTypeIs(String type, double near, double far) throws IOException {
+        ByteBuffer value = ByteBuffer.allocate(8).order(ByteOrder.LITTLE_ENDIAN);
+        // Half: 0.333251953125 is 0x3555.
+        byte[] bytes = type.equals("f2") ? value.putShort((short) 0x3555).array() : type.equals("f4") ? value.putFloat(1 / 3F).array() : value.putDouble(1 / 3.0).array();
+        int[] values = new int[type.charAt(1) - '0'];
+        Arrays.setAll(values, n -> bytes[n]);
+        Path file = Files.write(folder.resolve("third.npy"), file("{'descr': '<" + type + "', 'fortran_order': False, 'shape': (1, 1), }", values));
+        HandValue hand = HandValue.parse(CellTable.read(file).rows().get(0).get(0));
+        assertThat(hand.agreesWith(Rational.of(1, 3))).isTrue();
+        assertThat(hand.agreesWith(Approximate.from(near))).isTrue();
+        assertThat(hand.agreesWith(Approximate.from(far))).isFalse();
+        assertThat(Double.parseDouble(hand.number())).isCloseTo(1 / 3.0, within(1e-3));
     }
 
     @Test

@@ -35,7 +35,7 @@ class ProgramCommandTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"`` | is empty", "x {in} | {out}", "x {out} | {in}", "x {in} {out.bmp} | {out.bmp} is unknown",
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"`` | is empty", "x {out} | {in}", "x {in} {out.bmp} | {out.bmp} is unknown",
         "x {in.gif} {out} | {in.gif} is unknown", "x \"{in} {out} | Character 3 of the command:", "x '{in} {out} | the closing quote is missing"})
     void saysWhatIsMissing(String text, String message) {
         assertThatThrownBy(() -> ProgramCommand.parse(text)).isInstanceOf(PixeronException.class).hasMessageContaining(message);

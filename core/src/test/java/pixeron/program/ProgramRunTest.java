@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.LongSupplier;
@@ -29,7 +30,7 @@ class ProgramRunTest {
         Path file = Files.writeString(folder.resolve("Mine.java"), "class Mine { public static void main(String[] a) throws Exception { "
                 + body + " } }");
         return ProgramRun.of(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1",
-                file.toString()), folder, limits, Progress.NONE);
+                file.toString()), folder, Optional.empty(), limits, Progress.NONE);
     }
 
     @Test
@@ -65,12 +66,24 @@ class ProgramRunTest {
         assertThat(seconds).hasValue(5);
     }
 
+    /** A result that is printed goes into a file; errors stay text. */
+    @Test
+    void printedResultsAndErrorsAreApart() throws IOException {
+        Path out = folder.resolve("out.csv");
+        ProgramRun run = ProgramRun.of(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1",
+                Files.writeString(folder.resolve("Mine.java"), "class Mine { public static void main(String[] a) { System.out.println(\"[[1, 2]]\"); System.err.println(\"done\"); } }").toString()),
+                folder, Optional.of(out), new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
+        assertThat(run.problem()).isEmpty();
+        assertThat(Files.readString(out).strip()).isEqualTo("[[1, 2]]");
+        assertThat(run.said()).isEqualTo("[[1, 2]]\ndone");
+    }
+
     /** A child in a session of its own is nobody's descendant any more when its parent has ended. */
     @Test
     @EnabledOnOs(OS.LINUX)
     void whatAProgramLeavesInTheBackgroundEndsWithIt() throws IOException {
         String script = "setsid sleep 86397 >/dev/null 2>&1 & (sleep 86398 >/dev/null 2>&1 &) ; echo started";
-        ProgramRun run = ProgramRun.of(List.of("sh", "-c", script), folder, new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
+        ProgramRun run = ProgramRun.of(List.of("sh", "-c", script), folder, Optional.empty(), new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
         assertThat(run.problem()).isEmpty();
         assertThat(run.said()).isEqualTo("started");
         assertThat(ProcessHandle.allProcesses().filter(ProcessHandle::isAlive).map(handle -> handle.info().commandLine().orElse(""))
@@ -81,7 +94,7 @@ class ProgramRunTest {
     @Test
     @EnabledOnOs({OS.LINUX, OS.MAC})
     void itsEnvironmentHoldsOnlyWhatItNeeds() throws IOException {
-        ProgramRun run = ProgramRun.of(List.of("env"), folder, new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
+        ProgramRun run = ProgramRun.of(List.of("env"), folder, Optional.empty(), new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
         assertThat(run.said().lines().map(line -> line.replaceFirst("=.*", ""))).contains("PATH").allMatch(name -> name.matches(
                 "PATH|HOME|USER|LOGNAME|LANG|LANGUAGE|LC_.*|TZ|TMPDIR|TMP|TEMP|JAVA_HOME|PYTHON(PATH|HOME)|PYENV_.*|VIRTUAL_ENV|CONDA_PREFIX|(DY)?LD_LIBRARY_PATH|PIXERON_RUN|__CF.*"));
     }
@@ -91,7 +104,7 @@ class ProgramRunTest {
     @EnabledOnOs({OS.LINUX, OS.MAC})
     void aFolderThatItClosedIsRemoved() throws IOException {
         Path own = Files.createDirectory(folder.resolve("own"));
-        ProgramRun run = ProgramRun.of(List.of("sh", "-c", "mkdir -p closed/deep; echo 1 > closed/deep/file; chmod 000 closed; echo 1 > out.csv"), own,
+        ProgramRun run = ProgramRun.of(List.of("sh", "-c", "mkdir -p closed/deep; echo 1 > closed/deep/file; chmod 000 closed; echo 1 > out.csv"), own, Optional.empty(),
                 new ProgramLimits(60, ANY, ANY, STANDING), Progress.NONE);
         assertThat(run.problem()).isEmpty();
         assertThat(ProgramFolder.written(own)).isPositive();

@@ -70,7 +70,7 @@ final class RunPane extends StackPane {
         getStyleClass().add("help");
         Label title = new Label("Run a program");
         title.getStyleClass().add("card-title");
-        Label words = new Label("Your program reads the image from {in}, a CSV file (or {in.pgm}, {in.ppm}, {in.png}), and writes a table to {out} (or a picture to {out.png}). Color tables contain packed pixels. The values appear in By hand, with marks and slips.");
+        Label words = new Label("Your program reads the image from {in}, a CSV file (or {in.pgm}, {in.ppm}, {in.png}, {in.npy}). It writes a table or an array to {out} (or a picture to {out.png}); without {out}, Pixeron reads what it prints. Color tables contain packed pixels. The values appear in By hand, with marks and slips.");
         words.setWrapText(true);
         words.getStyleClass().add("found-sentence");
         command.getStyleClass().add("number-field");

@@ -9,7 +9,7 @@ import pixeron.number.Decimals;
 import pixeron.number.Rational;
 
 /**
- * A key with a list of numbers, blanks between them.
+ * A key with a list of numbers, spaces between them. A list as programs write it is read as well.
  *
  * @param key the key
  * @param title the name beside its field
@@ -44,7 +44,15 @@ public record ListParameter(String key, String title, String range, boolean isRe
 
     @Override
     public List<Rational> parse(String text) {
-        return isAutomatic && text.strip().equals(AUTO) ? List.of() : numbers(key, text, range);
+        return isAutomatic && text.strip().equals(AUTO) ? List.of() : ArrayNumbers.rows(key, text).map(this::flat).orElseGet(() -> numbers(key, text, range));
+    }
+
+    /** One row or one column. */
+    private List<Rational> flat(List<List<Rational>> rows) {
+        if (rows.size() > 1 && rows.get(0).size() > 1) {
+            throw PixeronException.of("%s has %d × %d numbers. Give one row.", key, rows.size(), rows.get(0).size());
+        }
+        return rows.stream().flatMap(List::stream).toList();
     }
 
     /**

@@ -17,6 +17,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pixeron.step.key.MatrixParameter;
 
 /** A table of numbers with a field for each; its text is that of a step line, with | between rows. */
 public final class WeightsGrid extends VBox {
@@ -161,7 +162,7 @@ public final class WeightsGrid extends VBox {
         } else if (event.isShortcutDown() && event.getCode() == KeyCode.V) {
             String text = Clipboard.getSystemClipboard().getString();
             if (text != null && text.strip().matches("(?s).*[\\s|;].*")) {
-                setText(text.strip().replaceAll("\\R", "|").replace(';', ' '));
+                setText(MatrixParameter.ofCopied(text.strip()).orElseGet(() -> text.strip().replaceAll("\\R", "|").replace(';', ' ')));
                 changed.run();
                 event.consume();
             }

@@ -82,7 +82,7 @@ public final class HandPainter implements Painter {
         }
         if (font != null) {
             graphics.setFill(isWrong ? palette.differ() : palette.byHand());
-            paintNumber(graphics, value.text(), font, x, y, side);
+            paintNumber(graphics, value.number(), font, x, y, side);
         } else if (side >= Lines.SQUARES_FROM && check == null) {
             graphics.setFill(palette.byHand());
             graphics.fillOval(x + side / 2 - 1.5, y + side / 2 - 1.5, 3, 3);
