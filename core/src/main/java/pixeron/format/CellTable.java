@@ -27,7 +27,6 @@ import pixeron.format.array.ArrayText;
 import pixeron.format.array.ArrayValue;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
-import pixeron.number.Rational;
 
 /**
  * A block of cells as text: a CSV, TSV, semicolon- or blank-separated file, or what a spreadsheet puts on the
@@ -101,17 +100,12 @@ public final class CellTable {
     private static Optional<CellTable> array(String text) {
         // Round brackets belong to expressions here.
         return text.indexOf('[') < 0 && text.indexOf('{') < 0 && text.indexOf('|') < 0 && text.indexOf('\\') < 0 && text.indexOf('&') < 0 ? Optional.empty()
-                : ArrayText.read(text, false).map(array -> {
+                : ArrayText.readByHand(text).map(array -> {
                     Builder cells = new Builder(MOST_CELLS);
-                    array.rows().forEach(row -> cells.add(row.stream().map(pixel -> pixel.stream().allMatch(ArrayValue::isMissing) ? ""
-                            : pixel.stream().map(value -> text(value, array.factor())).collect(Collectors.joining(" "))).toList()));
+                    array.rows().forEach(row -> cells.add(row.stream().map(pixel -> pixel.stream().allMatch(value -> value.isEmpty() || ArrayValue.isMissing(value)) ? ""
+                            : pixel.stream().map(value -> ArrayValue.byHand(value, array.factor())).collect(Collectors.joining(" "))).toList()));
                     return cells.build();
                 });
-    }
-
-    private static String text(String value, Optional<String> factor) {
-        Optional<Rational> number = value.startsWith("0x") || value.startsWith("#") ? Optional.empty() : ArrayValue.number(value);
-        return number.map(found -> Decimals.exact(factor.flatMap(ArrayValue::number).map(found::times).orElse(found))).orElse(value);
     }
 
     private static CellTable parse(String text, int most) {

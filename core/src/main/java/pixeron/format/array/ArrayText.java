@@ -32,6 +32,20 @@ public final class ArrayText {
      * @throws PixeronException if it has a notation but no shape of an array; names the line, and says what would be right
      */
     public static Optional<ArrayCells> read(String text, boolean arePlanes) {
+        return read(text, arePlanes, false);
+    }
+
+    /**
+     * Reads values by hand: they can be expressions, to which round brackets belong, and can be left out.
+     *
+     * @return cells with an empty text where a value is left out; empty for a plain table, or a text without any array
+     * @throws PixeronException as {@link #read}
+     */
+    public static Optional<ArrayCells> readByHand(String text) {
+        return read(text, false, true);
+    }
+
+    private static Optional<ArrayCells> read(String text, boolean arePlanes, boolean isByHand) {
         if (text.chars().noneMatch(sign -> SIGNS.indexOf(sign) >= 0)) {
             return Optional.empty();
         }
@@ -43,7 +57,7 @@ public final class ArrayText {
         } else if (LABELS.matcher(plain).find()) {
             found = Rows.columns(lines);
         } else {
-            found = Stream.of("[", "(", "{").anyMatch(plain::contains) ? Brackets.read(lines, arePlanes) : Optional.empty();
+            found = Stream.of("[", "(", "{").anyMatch(plain::contains) ? Brackets.read(lines, arePlanes, isByHand) : Optional.empty();
             if (found.isEmpty() && plain.contains("&") && AMPERSANDS.matcher(plain).find()) {
                 found = Rows.latex(plain);
             } else if (found.isEmpty() && plain.contains("|")) {

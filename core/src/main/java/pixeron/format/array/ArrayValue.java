@@ -80,6 +80,22 @@ public final class ArrayValue {
         return Optional.empty();
     }
 
+    /**
+     * Returns a value as a person would write it, with as many decimals as it has: they tell how exact it is.
+     *
+     * @param text a value, or anything else, which is returned as it is
+     * @param factor a common factor of all values, as a number in text
+     */
+    public static String byHand(String text, Optional<String> factor) {
+        String plain = plain(text);
+        Matcher decimal = DECIMAL.matcher(plain);
+        if (plain.length() <= MOST_DIGITS && decimal.matches() && (decimal.group(2) == null || Math.abs(Integer.parseInt(decimal.group(2))) <= LARGEST_EXPONENT)) {
+            BigDecimal digits = new BigDecimal(decimal.group(1)).scaleByPowerOfTen(decimal.group(2) == null ? 0 : Integer.parseInt(decimal.group(2)));
+            return factor.map(times -> digits.multiply(new BigDecimal(times).stripTrailingZeros())).orElse(digits).toPlainString();
+        }
+        return plain.startsWith("0x") || isColor(plain) ? plain : number(plain).map(found -> factor.flatMap(ArrayValue::number).map(found::times).orElse(found).toString()).orElse(text);
+    }
+
     private static Optional<Rational> decimal(String digits, String exponent) {
         int power = exponent == null ? 0 : Integer.parseInt(exponent);
         if (Math.abs(power) > LARGEST_EXPONENT) {

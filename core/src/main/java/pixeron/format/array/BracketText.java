@@ -7,6 +7,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pixeron.PixeronException;
 import pixeron.number.Decimals;
@@ -21,10 +22,15 @@ final class BracketText {
 
     private static final Pattern NAME = Pattern.compile("[\\p{L}_][\\w.<>:]*!?");
     private static final Pattern TYPE = Pattern.compile("[A-Za-z_]\\w*");
+    private static final Pattern CAST = Pattern.compile("\\([A-Za-z_]\\w*\\).*");
     private static final Pattern ASSIGNED = Pattern.compile("\\w+=.*");
     private static final String OPEN = "[({";
     private static final String CLOSED = "])}";
     private static final String SIGNS = OPEN + CLOSED + ",;";
+    /** What can only be a part of an expression: a digit, a sign, a bracket. */
+    private static final Pattern EXPRESSION = Pattern.compile("[^\\p{L}]*\\d.*|.*\\(.*|[-+*/^×÷:−]");
+    /** A word and one value in round brackets, as printed scalars are: np.uint8(52). */
+    private static final Pattern SCALAR = Pattern.compile("(?:(?:\\w+\\.)+\\w+|\\p{Lu}\\w*)\\(\\s*([^()\\s]+)\\s*\\)");
     private static final int MOST_LEVELS = 16;
     private static final int MOST_KNOWN = 1 << 16;
 
@@ -34,6 +40,8 @@ final class BracketText {
 
     record Leaf(String text) implements Item {
     }
+
+    private static final Leaf NOTHING = new Leaf("");
 
     /**
      * Items between two brackets.
@@ -52,13 +60,19 @@ final class BracketText {
     }
 
     private final String text;
+    private final boolean isByHand;
     private final Map<String, Leaf> leaves = new HashMap<>();
     private int[] starts = new int[64];
     private int[] ends = new int[64];
     private int[] lines = new int[64];
     private int count;
 
-    BracketText(List<String> rows) {
+    /**
+     * @param rows lines without comments
+     * @param isByHand whether values can be expressions, to which round brackets belong, and can be left out between commas
+     */
+    BracketText(List<String> rows, boolean isByHand) {
+        this.isByHand = isByHand;
         text = String.join("\n", rows);
         int line = 1;
         int at = 0;
@@ -77,7 +91,10 @@ final class BracketText {
 
     /** Where the token that begins at a place ends. */
     private int end(int at, char sign) {
-        if (SIGNS.indexOf(sign) >= 0) {
+        int expressionEnd = isByHand ? expressionEnd(at) : at;
+        if (expressionEnd > at) {
+            return expressionEnd;
+        } else if (SIGNS.indexOf(sign) >= 0) {
             return at + 1;
         } else if (sign == '"' || sign == '\'') {
             int end = text.indexOf(sign, at + 1);
@@ -89,6 +106,28 @@ final class BracketText {
             end++;
         }
         return end;
+    }
+
+    /** Where an expression with round brackets ends that begins at a place; the place itself if none does. */
+    private int expressionEnd(int at) {
+        int level = 0;
+        boolean hasBrackets = false;
+        int n = at;
+        for (; n < text.length(); n++) {
+            char sign = text.charAt(n);
+            if (sign == '[' || sign == '{' || sign == '\n' && level > 0) {
+                return at;
+            } else if (sign == '(') {
+                hasBrackets = true;
+                level++;
+            } else if (sign == ')' && --level < 0) {
+                return at;
+            } else if (level == 0 && (Character.isWhitespace(sign) || sign != ')' && SIGNS.indexOf(sign) >= 0 || sign == '"' || sign == '\'')) {
+                break;
+            }
+        }
+        // A type in round brackets belongs to the value after it.
+        return !hasBrackets || level > 0 || CAST.matcher(text.substring(at, n)).matches() ? at : n;
     }
 
     private void add(int start, int end, int line) {
@@ -171,11 +210,17 @@ final class BracketText {
         return n < count && sign(n) == 0 && leaf(text(n)) != null;
     }
 
+    /** Returns whether a value by hand is left out here, before the first comma of a group. */
+    boolean isLeftOut(int n) {
+        return isByHand && is(n, ',') && isOpen(n - 1);
+    }
+
     /** One leaf for all values that are written alike; null for what is no value. */
     private Leaf leaf(String value) {
         Leaf known = leaves.get(value);
-        if (known == null && (ArrayValue.isValue(value) || ArrayValue.isLeftOut(value))) {
-            known = new Leaf(value);
+        if (known == null && (ArrayValue.isValue(value) || ArrayValue.isLeftOut(value) || isByHand && EXPRESSION.matcher(value).matches())) {
+            Matcher scalar = SCALAR.matcher(value);
+            known = new Leaf(scalar.matches() ? scalar.group(1) : value);
             if (leaves.size() < MOST_KNOWN) {
                 leaves.put(value, known);
             }
@@ -221,6 +266,7 @@ final class BracketText {
     private final class Reader {
 
         private int next;
+        private int depth;
 
         Reader(int at) {
             next = at;
@@ -230,6 +276,7 @@ final class BracketText {
             int open = next;
             boolean isCall = isCall(next);
             next++;
+            depth++;
             List<Item> items = new ArrayList<>();
             List<Integer> rowEnds = new ArrayList<>();
             List<Integer> lineEnds = new ArrayList<>();
@@ -241,8 +288,15 @@ final class BracketText {
                     lineEnds.add(items.size());
                 }
                 line = lines[next];
-                if (is(next, ',')) {
-                    if (isAfterComma || items.isEmpty()) {
+                if (isContinued(items)) {
+                    next++;
+                    line = lines[next];
+                    continue;
+                } else if (is(next, ',')) {
+                    boolean isLeftOut = isAfterComma || items.isEmpty();
+                    if (isLeftOut && isByHand) {
+                        items.add(NOTHING);
+                    } else if (isLeftOut) {
                         throw PixeronException.of("Line %d: a value is missing between two commas.", line);
                     }
                     isAfterComma = true;
@@ -269,7 +323,13 @@ final class BracketText {
                 isAfterComma = false;
             }
             next++;
+            depth--;
             return new Group(items, rowEnds, lineEnds, lines[open], is(open, '(') && (isCall || !hasComma));
+        }
+
+        /** In brackets of one level, three dots after values at the end of a line continue the row on the next line. */
+        private boolean isContinued(List<Item> items) {
+            return depth == 1 && !items.isEmpty() && text(next).equals("...") && !isClosed(next + 1) && lines[next + 1] > lines[next] && items.stream().allMatch(Leaf.class::isInstance);
         }
 
         /** Words in front of a bracket, as in np.array([…]), and names with a value, as in dtype=uint8, are skipped. */

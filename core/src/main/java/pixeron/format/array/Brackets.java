@@ -19,8 +19,8 @@ final class Brackets {
     private final BracketText text;
     private final List<String> lines;
 
-    private Brackets(List<String> lines) {
-        text = new BracketText(lines);
+    private Brackets(List<String> lines, boolean isByHand) {
+        text = new BracketText(lines, isByHand);
         this.lines = lines;
     }
 
@@ -28,11 +28,12 @@ final class Brackets {
      * Returns the array.
      *
      * @param arePlanes whether three levels that fit both are planes
+     * @param isByHand whether values can be expressions or left out
      * @return empty where no bracket begins with a value
      * @throws PixeronException if brackets do not match or have no shape of an array; names the line
      */
-    static Optional<ArrayCells> read(List<String> lines, boolean arePlanes) {
-        return new Brackets(lines).read(arePlanes);
+    static Optional<ArrayCells> read(List<String> lines, boolean arePlanes, boolean isByHand) {
+        return new Brackets(lines, isByHand).read(arePlanes);
     }
 
     private Optional<ArrayCells> read(boolean arePlanes) {
@@ -60,7 +61,7 @@ final class Brackets {
         while (text.isOpen(n) || n > at && n < text.size() && text.isNameOfBracket(n)) {
             n = text.isCast(n) ? text.end(n) : n + 1;
         }
-        return text.isValue(n);
+        return text.isValue(n) || text.isLeftOut(n);
     }
 
     private ArrayCells from(int first, boolean arePlanes) {
