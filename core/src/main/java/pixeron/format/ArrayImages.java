@@ -32,6 +32,9 @@ final class ArrayImages {
     private final ArrayCells array;
     private final ReadOptions options;
     private final List<List<List<Rational>>> rows;
+    /** Texts and numbers of the cells that differ: an array of levels has millions of cells and few different ones. */
+    private final List<List<String>> differentTexts = new ArrayList<>();
+    private final List<List<Rational>> different = new ArrayList<>();
 
     private ArrayImages(ArrayCells array, ReadOptions options) {
         this.array = array;
@@ -61,6 +64,8 @@ final class ArrayImages {
                 List<Rational> pixel = known.get(texts);
                 if (pixel == null) {
                     pixel = numbers(texts, i, j, factor);
+                    differentTexts.add(texts);
+                    different.add(pixel);
                     if (known.size() < MOST_KNOWN) {
                         known.put(texts, pixel);
                     }
@@ -94,7 +99,7 @@ final class ArrayImages {
     }
 
     private Stream<String> texts() {
-        return array.rows().stream().flatMap(List::stream).flatMap(List::stream);
+        return differentTexts.stream().flatMap(List::stream);
     }
 
     /** A flat list gets rows, and values that are channels become pixels. */
@@ -201,19 +206,20 @@ final class ArrayImages {
     }
 
     private Stream<Rational> all() {
-        return rows.stream().flatMap(List::stream).flatMap(List::stream);
+        return different.stream().flatMap(List::stream);
     }
 
     private Image channel(int channel, int maximum) {
         int columns = rows.get(0).size();
         Value[] values = new Value[rows.size() * columns];
         boolean areBytes = areSignedBytes();
+        boolean areLevels = all().allMatch(value -> Image.isLevel(value, maximum));
         for (int n = 0; n < values.length; n++) {
             Rational value = rows.get(n / columns).get(n % columns).get(channel);
             if (options.array().areSignedBytes() && value.signum() < 0) {
                 value = value.plus(Rational.of(Image.BYTE_MAXIMUM + 1));
             }
-            if (!options.isOpen() && !Image.isLevel(value, maximum)) {
+            if (!areLevels && !options.isOpen() && !Image.isLevel(value, maximum)) {
                 throw notALevel(value, n / columns, n % columns, maximum, areBytes);
             }
             values[n] = value;
@@ -234,7 +240,8 @@ final class ArrayImages {
     }
 
     private void requireNoPackedValues() {
-        if (options.isOpen() || !all().allMatch(Rational::isWhole)) {
+        boolean canBeLevels = all().allMatch(value -> value.compareTo(Rational.of(SMALLEST_SHORT)) >= 0 && value.compareTo(Rational.of(Image.LARGEST_MAXIMUM)) <= 0);
+        if (options.isOpen() || canBeLevels || !all().allMatch(Rational::isWhole)) {
             return;
         }
         for (int i = 0; i < rows.size(); i++) {

@@ -90,8 +90,10 @@ public final class ArrayText {
         int column = -1;
         for (int i = 0; i < cells.rows().size(); i++) {
             for (int j = 0; j < cells.rows().get(i).size(); j++) {
-                if (cells.rows().get(i).get(j).stream().anyMatch(ArrayValue::isLeftOut)) {
-                    throw PixeronException.of("The program left values out after row %d, column %d. Print the whole array.", row, Math.max(0, column));
+                for (String value : cells.rows().get(i).get(j)) {
+                    if (ArrayValue.isLeftOut(value)) {
+                        throw PixeronException.of("The program left values out after row %d, column %d. Print the whole array.", row, Math.max(0, column));
+                    }
                 }
                 row = i;
                 column = j;

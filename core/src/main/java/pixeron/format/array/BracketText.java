@@ -26,7 +26,6 @@ final class BracketText {
     private static final Pattern ASSIGNED = Pattern.compile("\\w+=.*");
     private static final String OPEN = "[({";
     private static final String CLOSED = "])}";
-    private static final String SIGNS = OPEN + CLOSED + ",;";
     /** What can only be a part of an expression: a digit, a sign, a bracket. */
     private static final Pattern EXPRESSION = Pattern.compile("[^\\p{L}]*\\d.*|.*\\(.*|[-+*/^×÷:−]");
     /** A word and one value in round brackets, as printed scalars are: np.uint8(52). */
@@ -55,7 +54,12 @@ final class BracketText {
     record Group(List<Item> items, List<Integer> rowEnds, List<Integer> lineEnds, int line, boolean isTransparent) implements Item {
 
         boolean isOfLeaves() {
-            return items.stream().allMatch(Leaf.class::isInstance);
+            for (Item item : items) {
+                if (!(item instanceof Leaf)) {
+                    return false;
+                }
+            }
+            return true;
         }
     }
 
@@ -94,7 +98,7 @@ final class BracketText {
         int expressionEnd = isByHand ? expressionEnd(at) : at;
         if (expressionEnd > at) {
             return expressionEnd;
-        } else if (SIGNS.indexOf(sign) >= 0) {
+        } else if (isSign(sign)) {
             return at + 1;
         } else if (sign == '"' || sign == '\'') {
             int end = text.indexOf(sign, at + 1);
@@ -102,10 +106,17 @@ final class BracketText {
             return end < 0 || lineEnd >= 0 && lineEnd < end ? at + 1 : end + 1;
         }
         int end = at;
-        while (end < text.length() && !Character.isWhitespace(text.charAt(end)) && SIGNS.indexOf(text.charAt(end)) < 0 && text.charAt(end) != '"' && text.charAt(end) != '\'') {
+        while (end < text.length() && !Character.isWhitespace(text.charAt(end)) && !isSign(text.charAt(end)) && text.charAt(end) != '"' && text.charAt(end) != '\'') {
             end++;
         }
         return end;
+    }
+
+    private static boolean isSign(char sign) {
+        return switch (sign) {
+            case '[', '(', '{', ']', ')', '}', ',', ';' -> true;
+            default -> false;
+        };
     }
 
     /** Where an expression with round brackets ends that begins at a place; the place itself if none does. */
@@ -122,7 +133,7 @@ final class BracketText {
                 level++;
             } else if (sign == ')' && --level < 0) {
                 return at;
-            } else if (level == 0 && (Character.isWhitespace(sign) || sign != ')' && SIGNS.indexOf(sign) >= 0 || sign == '"' || sign == '\'')) {
+            } else if (level == 0 && (Character.isWhitespace(sign) || sign != ')' && isSign(sign) || sign == '"' || sign == '\'')) {
                 break;
             }
         }
@@ -156,7 +167,7 @@ final class BracketText {
 
     /** Returns a bracket, comma or semicolon; 0 for any other token, and behind the last. */
     private char sign(int n) {
-        return n < 0 || n >= count || ends[n] - starts[n] > 1 || SIGNS.indexOf(text.charAt(starts[n])) < 0 ? 0 : text.charAt(starts[n]);
+        return n < 0 || n >= count || ends[n] - starts[n] > 1 || !isSign(text.charAt(starts[n])) ? 0 : text.charAt(starts[n]);
     }
 
     boolean is(int n, char sign) {
@@ -312,10 +323,16 @@ final class BracketText {
                 } else if (isOpen(next)) {
                     items.add(unwrapped(group()));
                     line = lines[next - 1];
-                } else if (!skipsWord()) {
-                    Leaf leaf = leaf(text(next));
+                } else {
+                    String word = text(next);
+                    Leaf leaf = leaves.get(word);
+                    if (leaf == null && skipsWord(word)) {
+                        isAfterComma = false;
+                        continue;
+                    }
+                    leaf = leaf == null ? leaf(word) : leaf;
                     if (leaf == null) {
-                        throw PixeronException.of("Line %d: “%s” is not a number.", line, Decimals.shortened(text(next)));
+                        throw PixeronException.of("Line %d: “%s” is not a number.", line, Decimals.shortened(word));
                     }
                     items.add(leaf);
                     next++;
@@ -329,18 +346,16 @@ final class BracketText {
 
         /** In brackets of one level, three dots after values at the end of a line continue the row on the next line. */
         private boolean isContinued(List<Item> items) {
-            return depth == 1 && !items.isEmpty() && text(next).equals("...") && !isClosed(next + 1) && lines[next + 1] > lines[next] && items.stream().allMatch(Leaf.class::isInstance);
+            return depth == 1 && !items.isEmpty() && text.startsWith("...", starts[next]) && ends[next] - starts[next] == 3 && !isClosed(next + 1) && lines[next + 1] > lines[next] && items.stream().allMatch(Leaf.class::isInstance);
         }
 
         /** Words in front of a bracket, as in np.array([…]), and names with a value, as in dtype=uint8, are skipped. */
-        private boolean skipsWord() {
-            if (leaves.containsKey(text(next))) {
-                return false;
-            } else if (isNameOfBracket(next) || text(next).equals("new")) {
+        private boolean skipsWord(String word) {
+            if (isNameOfBracket(next) || word.equals("new")) {
                 next++;
                 return true;
-            } else if (ASSIGNED.matcher(text(next)).matches()) {
-                boolean isOpenEnded = text(next).endsWith("=");
+            } else if (ASSIGNED.matcher(word).matches()) {
+                boolean isOpenEnded = word.endsWith("=");
                 next++;
                 if (isOpenEnded && !isClosed(next)) {
                     next = isOpen(next) ? end(next) : next + 1;

@@ -14,9 +14,7 @@ final class SourceText {
     /** Returns the lines without comments and without spaces at their ends, also those that cannot be seen. */
     static List<String> lines(String text) {
         List<String> lines = new ArrayList<>();
-        for (String line : withoutBlocks(text).split("\r\n|\r|\n", -1)) {
-            lines.add(withoutComment(line.replace('\u00A0', ' ').replace("\uFEFF", "")).strip());
-        }
+        withoutBlocks(text).lines().forEach(line -> lines.add(withoutComment(line.replace('\u00A0', ' ').replace("\uFEFF", "")).strip()));
         return lines;
     }
 
