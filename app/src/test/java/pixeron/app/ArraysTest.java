@@ -39,11 +39,44 @@ class ArraysTest extends WindowTest {
     @Test
     void negativeBytesAreAskedAbout() {
         pasteAsImage("byte[][] a = {{52, -1}, {-128, 0}};");
-        until(() -> shownText().contains("These may be bytes printed with a sign."));
-        assertThat(shownText()).contains("Keep the values as they are").doesNotContain("--signed-bytes");
-        clickOn("Add 256 to negative values");
+        until(() -> shownText().contains("Add 256 to negative values"));
+        assertThat(shownText()).contains("Keep the values as they are").doesNotContain("--");
+        push(KeyCode.ENTER);
         until(() -> bench().shown() != null);
         assertThat(opened()).isEqualTo(Image.ofLevels(2, 2, 255, n -> new int[] {52, 255, 128, 0}[n]));
+    }
+
+    /** A list of six: one row, 2 × 3, 3 × 2 or one column; the most square one is the second choice. */
+    @Test
+    void aFlatListShowsItsShapes() {
+        pasteAsImage("[1, 2, 3, 4, 5, 6]");
+        until(() -> shownText().contains("2 rows of 3"));
+        assertThat(shownText()).contains("One row of 6", "3 rows of 2", "6 rows of 1");
+        clickOn("2 rows of 3");
+        clickOn("Open");
+        until(() -> bench().shown() != null);
+        assertThat(opened()).isEqualTo(Image.ofLevels(2, 3, 255, n -> n + 1));
+    }
+
+    /** The wrong line is selected; once it is mended, the array opens. */
+    @Test
+    void aMistakeIsMendedInTheText() {
+        pasteAsImage("[[52, 55],\n [61, x9]]");
+        until(() -> shownText().contains("Line 2: “x9” is not a number."));
+        write(" [61, 59]]");
+        until(() -> !shownText().contains("is not a number"));
+        clickOn("Open");
+        until(() -> bench().shown() != null);
+        assertThat(opened()).isEqualTo(Image.ofLevels(2, 2, 255, n -> new int[] {52, 55, 61, 59}[n]));
+    }
+
+    /** 1.0e+03 × 0.052 = 52; without the factor these are fractions. */
+    @Test
+    void whatWasChangedIsSaidAndUndone() {
+        pasteAsImage("a =\n\n   1.0e+03 *\n\n   0.0520   0.0550\n   0.0610   0.0590\n");
+        until(() -> shownText().contains("common factor 1.0e+03"));
+        clickOn("Read as plain cells");
+        until(() -> shownText().contains("Separator"));
     }
 
     @Test

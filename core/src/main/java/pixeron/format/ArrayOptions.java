@@ -16,4 +16,9 @@ public record ArrayOptions(OptionalInt columns, Optional<String> channels, boole
 
     /** No choice is made. */
     public static final ArrayOptions NONE = new ArrayOptions(OptionalInt.empty(), Optional.empty(), false, false, Optional.empty());
+
+    /** Returns this with the number of columns of a flat list. */
+    public ArrayOptions withColumns(int number) {
+        return new ArrayOptions(OptionalInt.of(number), channels, arePlanes, areSignedBytes, packed);
+    }
 }

@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
-import pixeron.format.array.ArrayText;
 import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -67,15 +66,6 @@ public final class ImageFiles {
             throw asked;
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s: %s", file.getFileName(), problem.getMessage());
-        }
-    }
-
-    /** Returns whether a text holds an array in a notation of programs, not a plain table; also true where it holds a broken one. */
-    public static boolean isArray(String text) {
-        try {
-            return ArrayText.read(text, false).isPresent();
-        } catch (PixeronException broken) {
-            return true;
         }
     }
 

@@ -19,10 +19,9 @@ import pixeron.app.folder.UserFolder;
 import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.exercise.file.ExerciseFile;
+import pixeron.format.ArrayReadings;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
-import pixeron.format.ReadOptions;
-import pixeron.format.UndecidedException;
 import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -58,6 +57,7 @@ final class FileActions {
     private Optional<Path> asked = Optional.empty();
     private Consumer<Path> openExercise = file -> { };
     private BiConsumer<String, String> askHow = (name, text) -> { };
+    private AskWhich askWhich = (name, text, readings) -> { };
 
     FileActions(Bench bench, Background opening, Autosave autosave, UserFolder folder, Voice voice) {
         this.bench = bench;
@@ -110,35 +110,48 @@ final class FileActions {
                         () -> readAsItIs(file)), this::trouble);
     }
 
-    /** @param ask shows how a text is read as a table: gets the name of the table and the text */
-    void setAskHow(BiConsumer<String, String> ask) {
+    /**
+     * Sets how a text is asked about.
+     *
+     * @param ask shows how a text is read as a table: gets the name of the table and the text
+     * @param which shows the images that the text of an array can be
+     */
+    void setAskHow(BiConsumer<String, String> ask, AskWhich which) {
         askHow = ask;
+        askWhich = which;
+    }
+
+    /** Lets the user choose one of the images that a text can be. */
+    interface AskWhich {
+        void show(String name, String text, ArrayReadings readings);
     }
 
     private void ask(Optional<Path> file, String name, String text) {
         asked = file;
-        if (ImageFiles.isArray(text)) {
-            openArray(name, text, ReadOptions.DEFAULT);
-        } else {
-            askHow.accept(name, text);
+        opening.start(progress -> ArrayReadings.of(text), found -> found.ifPresentOrElse(readings -> {
+            if (readings.all().size() == 1) {
+                openArray(name, readings.all().get(0).loaded());
+                sayWhatChanged(name, text, readings.all().get(0).loaded());
+            } else {
+                askWhich.show(name, text, readings);
+            }
+        }, () -> askHow.accept(name, text)), this::trouble);
+    }
+
+    /** What was dropped, scaled or added while reading can be undone: the text is then read as plain cells. */
+    private void sayWhatChanged(String name, String text, LoadedImage loaded) {
+        if (!loaded.notes().isEmpty()) {
+            voice.banner().show(loaded.summary().map(line -> line + ". ").orElse("") + String.join(" ", loaded.notes()));
+            voice.banner().offer("Read as plain cells", () -> askHow.accept(name, text));
         }
     }
 
-    /** Opens an array at once; where its numbers can be read in several ways, the banner offers them. */
-    private void openArray(String name, String text, ReadOptions options) {
-        opening.start(progress -> ImageFiles.parse(text, options), loaded -> {
-            voice.banner().hide();
-            asked.ifPresent(file -> setSettings(settings.get().withRecent(file)));
-            bench.open(Opened.image(name, name, loaded), Optional.empty(), asked.isPresent());
-            loaded.summary().ifPresent(voice.say());
-        }, problem -> {
-            if (problem instanceof UndecidedException undecided) {
-                voice.banner().show(undecided.question());
-                undecided.ways().forEach(way -> voice.banner().offer(way.title(), () -> openArray(name, text, way.in(options))));
-            } else {
-                trouble(problem);
-            }
-        });
+    /** Opens an array that was read. */
+    void openArray(String name, LoadedImage loaded) {
+        voice.banner().hide();
+        asked.ifPresent(file -> setSettings(settings.get().withRecent(file)));
+        bench.open(Opened.image(name, name, loaded), Optional.empty(), asked.isPresent());
+        loaded.summary().ifPresent(voice.say());
     }
 
     /** Opens what was read of a table in the form that the user chose. */

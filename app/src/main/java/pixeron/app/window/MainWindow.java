@@ -33,6 +33,7 @@ import pixeron.app.model.Background;
 import pixeron.app.model.Bench;
 import pixeron.app.model.Commas;
 import pixeron.app.theme.Theme;
+import pixeron.format.ArrayReadings;
 import pixeron.image.Pixel;
 import pixeron.program.ProgramLimits;
 import pixeron.project.Project;
@@ -69,6 +70,7 @@ public final class MainWindow extends StackPane {
     private final MainMenu menu;
     private NewImagePane newImage;
     private TablePane table;
+    private ArrayPane array;
     private RunPane run;
     private BatchPane batch;
     /** What was on the bench when an exercise took its place. */
@@ -103,7 +105,7 @@ public final class MainWindow extends StackPane {
         files = new FileActions(bench, reading, new Autosave(folder, pace.autosave()), folder, voice);
         answers = new AnswerActions(bench, reading, voice, files::trouble);
         shelf = new ShelfActions(bench, reading, voice, files::trouble);
-        files.setAskHow(this::askHow);
+        files.setAskHow(this::askHow, this::askWhich);
         exercises = new ExerciseActions(folder, bench, voice, files::trouble, new ExerciseActions.Ways(this::showExercise, this::openWork, this::leaveExercise));
         files.setOpenExercise(exercises::open);
         opening = new OpeningView(files, this::showNewImage, exercises);
@@ -221,6 +223,15 @@ public final class MainWindow extends StackPane {
             desk.getChildren().add(table);
         }
         table.open(name, text);
+    }
+
+    private void askWhich(String name, String text, ArrayReadings readings) {
+        if (array == null) {
+            theme.loadNumbers();
+            array = new ArrayPane(files::openArray, this::askHow);
+            desk.getChildren().add(array);
+        }
+        array.open(name, text, readings);
     }
 
     private void showKeys() {

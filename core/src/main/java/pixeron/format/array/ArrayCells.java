@@ -75,6 +75,11 @@ public record ArrayCells(Notation notation, List<List<List<String>>> rows, boole
         return new ArrayCells(notation, rows, arePlanes, hasOtherReading, isFlat, name, factor, notes);
     }
 
+    /** Returns this without another reading, because one was chosen. */
+    public ArrayCells chosen() {
+        return new ArrayCells(notation, rows, arePlanes, false, isFlat, type, factor, notes);
+    }
+
     /** Returns whether so many values can be a pixel: 1, 3 or 4. */
     public static boolean isChannelCount(int count) {
         return count == 1 || count == 3 || count == 4;

@@ -23,6 +23,10 @@ public final class ArrayText {
     private ArrayText() {
     }
 
+    private static boolean hasSigns(String text) {
+        return text.chars().anyMatch(sign -> SIGNS.indexOf(sign) >= 0);
+    }
+
     /**
      * Reads an array.
      *
@@ -46,7 +50,7 @@ public final class ArrayText {
     }
 
     private static Optional<ArrayCells> read(String text, boolean arePlanes, boolean isByHand) {
-        if (text.chars().noneMatch(sign -> SIGNS.indexOf(sign) >= 0)) {
+        if (!hasSigns(text)) {
             return Optional.empty();
         }
         List<String> lines = SourceText.lines(text);

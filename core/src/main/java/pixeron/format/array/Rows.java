@@ -121,6 +121,9 @@ final class Rows {
         if (skipped > 0) {
             notes.add(skipped == 1 ? "One line above the numbers was skipped." : skipped + " lines above the numbers were skipped.");
         }
+        if (blocks.size() > 1 && !isList) {
+            notes.add(blocks.size() + " blocks of columns were placed side by side.");
+        }
         if (hasLabels) {
             notes.add("Labels were dropped.");
         }
