@@ -3,7 +3,10 @@ package pixeron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.concurrent.atomic.AtomicReference;
+import javafx.event.Event;
+import javafx.geometry.Point2D;
 import javafx.scene.input.Clipboard;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import pixeron.image.ColorImage;
@@ -81,7 +84,7 @@ class ArraysTest extends WindowTest {
 
     @Test
     void aFileOfAnyEndingIsReadByItsContent() {
-        open(write("proof.java", "int[][][] a = {{{52, 107, 172}, {255, 128, 0}}};\n"));
+        open(write("proof.java", "int[][][] a = {{{52, 107, 172}, {255, 128, 0}}, {{1, 2, 3}, {4, 5, 6}}};\n"));
         assertThat(bench().project().chain().input()).isInstanceOf(ColorImage.class);
         openAgain("two.txt", "[[1, 2], [3]]", "Row 1 (counted from 0) has 1 cell, but row 0 has 2.");
     }
@@ -104,6 +107,39 @@ class ArraysTest extends WindowTest {
         push(KeyCode.ENTER);
         settle();
         assertThat(copied()).startsWith("\\begin{bmatrix}\n52 & 55");
+    }
+
+    /** Each sheet has a menu of its own; the notation that was used last comes first. */
+    @Test
+    void aSheetHasAMenuThatCopiesIt() {
+        open(write("proof.pgm", "P2 2 2 255 52 55 61 59"));
+        openMenuOf("Before");
+        clickOn("Copy as Java array");
+        assertThat(copied()).startsWith("int[][] image = {");
+        openMenuOf("Before");
+        push(KeyCode.DOWN);
+        push(KeyCode.ENTER);
+        assertThat(copied()).startsWith("int[][] image = {");
+    }
+
+    /** As the right button or the menu key does. */
+    private void openMenuOf(String sheet) {
+        Point2D place = at(sheet, 0.5, 0.5);
+        interact(() -> Event.fireEvent(sheet(sheet), new ContextMenuEvent(ContextMenuEvent.CONTEXT_MENU_REQUESTED, 0, 0, place.getX(), place.getY(), false, null)));
+    }
+
+    @Test
+    void aTableIsCopiedAsMarkdown() {
+        open(write("proof.pgm", "P2 2 2 3 0 1 1 3"));
+        push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
+        write("equalize");
+        push(KeyCode.ENTER);
+        settle();
+        push(KeyCode.F4);
+        settle();
+        clickOn("Copy as");
+        clickOn("Markdown table");
+        assertThat(copied()).contains("|---:|").startsWith("| k | n |");
     }
 
     /** 255 − 52 = 203; what is missing stays empty. */

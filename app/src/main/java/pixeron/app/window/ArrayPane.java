@@ -146,7 +146,10 @@ final class ArrayPane extends StackPane {
         message.setVisible(!problem.isEmpty());
         message.setManaged(!problem.isEmpty());
         group.getToggles().clear();
-        choices.getChildren().setAll(readings.stream().map(this::choice).toList());
+        Label none = new Label("Correct the text. The images that it can represent appear here.");
+        none.getStyleClass().add("sheet-hint");
+        none.setWrapText(true);
+        choices.getChildren().setAll(readings.isEmpty() ? List.of(none) : readings.stream().map(this::choice).toList());
         open.setDisable(readings.isEmpty());
     }
 

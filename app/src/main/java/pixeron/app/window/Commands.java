@@ -38,6 +38,7 @@ final class Commands {
     private final Supplier<BenchView> view;
     private final Banner banner;
     private final Runnable pasteImage;
+    private final CopyAs copyAs = new CopyAs(this::copyAs);
     private final Runnable lecture;
     private final AnswerActions answers;
     private Scale lastScale = Scale.DUSK;
@@ -226,12 +227,38 @@ final class Commands {
                 n -> text(seen, seen.frame().pixel(n))));
     }
 
-    /** Copies After, or Before where the image is selected or Before has the keyboard, as the text of an array. */
-    void copyAs(ArrayNotation notation) {
-        if (isOpen() && !isBeforeMeant() && bench.isWithheld()) {
+    /** Returns the menus that copy a sheet as the text of an array. */
+    CopyAs copyAs() {
+        return copyAs;
+    }
+
+    /** Copies a sheet as the text of an array; without one After, or Before where the image is selected, or the sheet that has the keyboard. */
+    private void copyAs(Kind kind, ArrayNotation notation) {
+        if (!isOpen()) {
+            return;
+        }
+        boolean isByHand = kind == null ? view.get().sheets().sheet(Kind.BY_HAND).isFocused() : kind == Kind.BY_HAND;
+        boolean isBefore = kind == null ? isBeforeMeant() : kind == Kind.BEFORE;
+        if (isByHand) {
+            copyByHand(notation);
+        } else if (!isBefore && bench.isWithheld()) {
             view.get().say(Withheld.WORDS);
-        } else if (isOpen()) {
-            (isBeforeMeant() ? bench.shown().seenBefore() : bench.shown().seenAfter()).ifPresent(seen -> copyAs(notation, seen));
+        } else {
+            (isBefore ? bench.shown().seenBefore() : bench.shown().seenAfter()).ifPresent(seen -> copyAs(notation, seen));
+        }
+    }
+
+    private void copyByHand(ArrayNotation notation) {
+        Frame grid = bench.shown().grid();
+        if (grid.count() > Copy.MOST_VALUES) {
+            tooMany(grid);
+            return;
+        }
+        try {
+            Copy.text(notation.writeByHand(grid.rows(), grid.columns(), n -> bench.hand().text(grid.pixel(n))));
+            view.get().say("Copied the values by hand as " + notation.title());
+        } catch (PixeronException hasEmptyCells) {
+            view.get().say(hasEmptyCells.getMessage());
         }
     }
 

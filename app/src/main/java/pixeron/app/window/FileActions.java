@@ -98,9 +98,27 @@ final class FileActions {
         afterUnsaved(() -> read(file));
     }
 
-    /** Opens a file as it is, without asking how; a table must be one of levels then. */
+    /** Opens a file as it is, without asking how a table is read; only an array with several readings, or with a mistake, is shown first. */
     void openAsItIs(Path file) {
-        afterUnsaved(() -> readAsItIs(file));
+        afterUnsaved(() -> opening.start(progress -> Asked.of(file), found -> found.ifPresentOrElse(array -> {
+            voice.banner().hide();
+            asked = Optional.of(file);
+            askWhich.show(file.getFileName().toString(), array.text(), array.readings());
+        }, () -> readAsItIs(file)), this::trouble));
+    }
+
+    /** The text of a file with an array that is not exactly one image. */
+    private record Asked(String text, ArrayReadings readings) {
+
+        static Optional<Asked> of(Path file) {
+            try {
+                return (Opened.isProject(file) ? Optional.<String>empty() : ImageFiles.tableText(file)).flatMap(text -> ArrayReadings.of(text)
+                        .filter(readings -> readings.all().size() != 1).map(readings -> new Asked(text, readings)));
+            } catch (PixeronException notReadable) {
+                // Opening the file tells why.
+                return Optional.empty();
+            }
+        }
     }
 
     private void read(Path file) {

@@ -21,7 +21,6 @@ import pixeron.app.help.MarkdownView;
 import pixeron.app.model.ColorView;
 import pixeron.app.model.Walking;
 import pixeron.app.theme.Theme;
-import pixeron.format.array.ArrayNotation;
 import pixeron.step.key.ChannelsParameter;
 
 /** Every action, in groups, with its key. The keys work whether the menu is open or not. */
@@ -119,7 +118,7 @@ final class MainMenu {
                 item("Add a step…", "Shortcut+Shift+A", commands::addStep),
                 new SeparatorMenuItem(),
                 item("Copy values of the sheet", "Shortcut+C", commands::copyValues),
-                copyAsMenu(commands),
+                commands.copyAs().menu(),
                 item("Copy the sheet as a picture", "Shortcut+Alt+C", commands::copyPicture),
                 item("Paste values", "Shortcut+V", commands::pasteValues),
                 item("Open values by hand…", "Shortcut+Shift+O", answers::open),
@@ -127,14 +126,6 @@ final class MainMenu {
                 item("Next difference", "F8", commands::nextDifference),
                 item("Copy working", "Shortcut+Shift+C", () -> commands.copyWorking(false)),
                 item("Copy working as LaTeX", "Shortcut+Shift+X", () -> commands.copyWorking(true)));
-    }
-
-    private static Menu copyAsMenu(Commands commands) {
-        Menu menu = new Menu("Copy the sheet as an array");
-        for (ArrayNotation notation : ArrayNotation.values()) {
-            menu.getItems().add(item("Copy as " + notation.title(), null, () -> commands.copyAs(notation)));
-        }
-        return menu;
     }
 
     private static Menu viewMenu(FileActions files, Commands commands, Theme theme) {

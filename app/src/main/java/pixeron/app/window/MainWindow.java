@@ -71,6 +71,7 @@ public final class MainWindow extends StackPane {
     private NewImagePane newImage;
     private TablePane table;
     private ArrayPane array;
+    private CopyAs copyAs;
     private RunPane run;
     private BatchPane batch;
     /** What was on the bench when an exercise took its place. */
@@ -110,6 +111,7 @@ public final class MainWindow extends StackPane {
         files.setOpenExercise(exercises::open);
         opening = new OpeningView(files, this::showNewImage, exercises);
         Commands commands = new Commands(bench, this::view, banner, answers, files::pasteImage, this::toggleLecture);
+        copyAs = commands.copyAs();
         results = new ResultActions(bench, voice, files::trouble);
         menu = new MainMenu(files, results, new MainMenu.Others(shelf, answers, exercises), commands, theme, new MainMenu.Ways(this::showOpening,
                 this::showNewImage, this::runProgram, this::applyToFiles, this::find, this::explain, this::showKeys, this::showFirstMinute, () -> askToClose(Platform::exit)));
@@ -160,6 +162,7 @@ public final class MainWindow extends StackPane {
             view = new BenchView(bench, new OwnKernels(folder), calculation, theme, new BenchView.Ways(
                     image -> files.openNew("Part", image), answers::openCells, answers::openToCompare, results::saveText,
                     new Shelf.Ways(shelf::open, shelf::paste, shelf::open, shelf::use)));
+            copyAs.attach(view.sheets());
             view.sheets().openTableButton().setOnAction(event -> answers.open());
         }
         return view;

@@ -6,6 +6,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.IntFunction;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pixeron.PixeronException;
@@ -17,8 +19,9 @@ import pixeron.number.Value;
 
 /** How a result is written as the text of an array. What is written reads back to the same image. */
 public enum ArrayNotation {
-    PYTHON("Python list", true, false), NUMPY("NumPy array", true, false), JAVA("Java array", true, false), C("C array", true, false), SEMICOLONS("rows with semicolons", false, true),
-    JSON("JSON", true, false), LATEX("LaTeX matrix", false, true), MARKDOWN("Markdown table", false, true), COLUMNS("aligned columns", false, true);
+    PYTHON("Python list", true, false, "None"), NUMPY("NumPy array", true, false, "np.nan"), JAVA("Java array", true, false, null), C("C array", true, false, null),
+    SEMICOLONS("rows with semicolons", false, true, "NaN"), JSON("JSON", true, false, "null"), LATEX("LaTeX matrix", false, true, ""), MARKDOWN("Markdown table", false, true, ""),
+    COLUMNS("aligned columns", false, true, "NA");
 
     private static final String INDENT = "    ";
     private static final Map<String, ArrayNotation> BY_ENDING = Map.of("py", PYTHON, "json", JSON, "tex", LATEX, "md", MARKDOWN);
@@ -26,11 +29,14 @@ public enum ArrayNotation {
     private final String title;
     private final boolean hasColor;
     private final boolean hasFractions;
+    /** What is written for an empty cell; null where arrays have none. */
+    private final String nothing;
 
-    ArrayNotation(String title, boolean hasColor, boolean hasFractions) {
+    ArrayNotation(String title, boolean hasColor, boolean hasFractions, String nothing) {
         this.title = title;
         this.hasColor = hasColor;
         this.hasFractions = hasFractions;
+        this.nothing = nothing;
     }
 
     /** Returns its name for people. */
@@ -78,16 +84,42 @@ public enum ArrayNotation {
             throw PixeronException.of("The result is %s, which is not an array of numbers. Choose a component (--component).", result.kind());
         }
         List<Image> channels = result.faces().stream().map(Result.Face::image).toList();
-        Cells cells = new Cells(channels, isExact ? Decimals::exact : Decimals::table);
+        Function<Value, String> written = isExact ? Decimals::exact : Decimals::table;
+        Image first = channels.get(0);
+        Cells cells = new Cells(first.rows(), first.columns(), n -> channels.stream().map(channel -> written.apply(channel.value(n))).toList());
+        return text(cells, ", dtype=" + type(channels), number(channels), channels.size());
+    }
+
+    /**
+     * Returns the text of values by hand, as they were written.
+     *
+     * @param rows at least 1
+     * @param columns at least 1
+     * @param text what is in the cell at a row-major offset; empty for nothing
+     * @throws PixeronException if a cell is empty and arrays of this notation have no empty cells
+     */
+    public String writeByHand(int rows, int columns, IntFunction<String> text) {
+        boolean hasBlanks = IntStream.range(0, rows * columns).anyMatch(n -> text.apply(n).isBlank());
+        if (hasBlanks && nothing == null) {
+            throw PixeronException.of("A %s has no empty cells. Fill all cells, or choose another notation.", title);
+        }
+        boolean areWhole = IntStream.range(0, rows * columns).allMatch(n -> text.apply(n).matches("-?\\d+"));
+        return text(new Cells(rows, columns, n -> List.of(text.apply(n).isBlank() ? nothing : text.apply(n))), "", areWhole ? "int" : "double", 1);
+    }
+
+    /**
+     * @param type what follows the values of a NumPy array
+     * @param number the type of a value in Java and C
+     */
+    private String text(Cells cells, String type, String number, int channels) {
         return switch (this) {
             case PYTHON -> "image = [\n" + lines(cells, "[", "],", ", ") + "]\n";
-            case NUMPY -> "image = np.array([\n" + lines(cells, "[", "],", ", ") + "], dtype=" + type(channels) + ")\n";
-            case JAVA -> number(channels) + (channels.size() > 1 ? "[][][]" : "[][]") + " image = {\n" + lines(cells, "{", "},", ", ") + "};\n";
-            case C -> number(channels) + " image[" + cells.rows() + "][" + cells.columns() + "]" + (channels.size() > 1 ? "[" + channels.size() + "]" : "") + " = {\n"
-                    + lines(cells, "{", "},", ", ") + "};\n";
+            case NUMPY -> "image = np.array([\n" + lines(cells, "[", "],", ", ") + "]" + type + ")\n";
+            case JAVA -> number + (channels > 1 ? "[][][]" : "[][]") + " image = {\n" + lines(cells, "{", "},", ", ") + "};\n";
+            case C -> number + " image[" + cells.rows() + "][" + cells.columns() + "]" + (channels > 1 ? "[" + channels + "]" : "") + " = {\n" + lines(cells, "{", "},", ", ") + "};\n";
             case JSON -> "[" + cells.joined("[", "]", ",", ",") + "]\n";
             case SEMICOLONS -> "[" + cells.joined("", "", ";\n ", " ") + "]\n";
-            case LATEX -> "\\begin{bmatrix}\n" + cells.with(text -> inLatex(text)).joined("", "", " \\\\\n", " & ") + "\n\\end{bmatrix}\n";
+            case LATEX -> "\\begin{bmatrix}\n" + cells.with(ArrayNotation::inLatex).joined("", "", " \\\\\n", " & ") + "\n\\end{bmatrix}\n";
             case MARKDOWN -> markdown(cells);
             case COLUMNS -> aligned(cells);
         };
@@ -114,7 +146,7 @@ public enum ArrayNotation {
     private static String inLatex(String text) {
         int slash = text.indexOf('/');
         boolean isNegative = text.startsWith("-");
-        return slash < 0 ? text : (isNegative ? "-" : "") + "\\frac{" + text.substring(isNegative ? 1 : 0, slash) + "}{" + text.substring(slash + 1) + "}";
+        return slash < 0 || !text.matches("-?[\\d.]+/[\\d.]+") ? text : (isNegative ? "-" : "") + "\\frac{" + text.substring(isNegative ? 1 : 0, slash) + "}{" + text.substring(slash + 1) + "}";
     }
 
     private static String markdown(Cells cells) {
@@ -142,32 +174,28 @@ public enum ArrayNotation {
         return text.toString();
     }
 
-    /** The texts of all cells; a pixel with channels has all of them in brackets. */
-    private record Cells(List<Image> channels, Function<Value, String> written) {
+    /**
+     * The texts of all cells; a pixel with channels has all of them in brackets.
+     *
+     * @param at the texts at a row-major offset, one for each channel
+     */
+    private record Cells(int rows, int columns, IntFunction<List<String>> at) {
 
-        int rows() {
-            return channels.get(0).rows();
-        }
-
-        int columns() {
-            return channels.get(0).columns();
-        }
-
-        Cells with(Function<String, String> change) {
-            return new Cells(channels, written.andThen(change));
+        Cells with(UnaryOperator<String> change) {
+            return new Cells(rows, columns, n -> at.apply(n).stream().map(change).toList());
         }
 
         String text(int row, int column) {
-            return written.apply(channels.get(0).value(row * columns() + column));
+            return at.apply(row * columns + column).get(0);
         }
 
         String row(int row, String open, String close, String separator) {
-            return IntStream.range(0, columns()).mapToObj(j -> channels.size() == 1 ? text(row, j)
-                    : open + channels.stream().map(channel -> written.apply(channel.value(row * columns() + j))).collect(Collectors.joining(separator)) + close).collect(Collectors.joining(separator));
+            return IntStream.range(row * columns, (row + 1) * columns).mapToObj(at).map(texts -> texts.size() == 1 ? texts.get(0)
+                    : open + String.join(separator, texts) + close).collect(Collectors.joining(separator));
         }
 
         String joined(String open, String close, String betweenRows, String separator) {
-            return IntStream.range(0, rows()).mapToObj(i -> open + row(i, "[", "]", separator) + close).collect(Collectors.joining(betweenRows));
+            return IntStream.range(0, rows).mapToObj(i -> open + row(i, "[", "]", separator) + close).collect(Collectors.joining(betweenRows));
         }
     }
 }

@@ -36,7 +36,7 @@ public final class ArrayValue {
 
     /** Returns whether it is a word for a value that is not there, such as nan. */
     public static boolean isMissing(String text) {
-        return MISSING.contains(plain(text).replaceFirst("^[+-]", "").toLowerCase(Locale.ROOT));
+        return MISSING.contains(plain(text).replaceFirst("^[+-]?(?:[A-Za-z_]\\w*\\.)*", "").toLowerCase(Locale.ROOT));
     }
 
     /** Returns whether the program left values out here. */

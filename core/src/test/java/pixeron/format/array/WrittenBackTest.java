@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.IntFunction;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import pixeron.PixeronException;
+import pixeron.format.CellTable;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
@@ -46,6 +49,22 @@ class WrittenBackTest {
         Image image = Image.from(2, 3, 255, values);
         for (ArrayNotation notation : new ArrayNotation[] {ArrayNotation.SEMICOLONS, ArrayNotation.LATEX, ArrayNotation.MARKDOWN, ArrayNotation.COLUMNS}) {
             assertThat(ImageFiles.parse(notation.write(image, true), ReadOptions.DEFAULT.asOpen()).image()).as(notation.word()).isEqualTo(image);
+        }
+    }
+
+    /** What was written by hand stays as it is; empty cells have the sign of each language. */
+    @Test
+    void valuesByHandAreWrittenAsTheyAre() {
+        String[] cells = {"203", "", "487/9", "1.50"};
+        IntFunction<String> text = n -> cells[n];
+        assertThat(ArrayNotation.PYTHON.writeByHand(2, 2, text)).isEqualTo("image = [\n    [203, None],\n    [487/9, 1.50],\n]\n");
+        assertThat(ArrayNotation.NUMPY.writeByHand(2, 2, text)).contains("[203, np.nan]").endsWith("])\n");
+        assertThat(ArrayNotation.JSON.writeByHand(2, 2, text)).isEqualTo("[[203,null],[487/9,1.50]]\n");
+        assertThat(ArrayNotation.LATEX.writeByHand(2, 2, text)).contains("203 &  \\\\\n\\frac{487}{9} & 1.50\n");
+        assertThatThrownBy(() -> ArrayNotation.JAVA.writeByHand(2, 2, text)).isInstanceOf(PixeronException.class).hasMessageContaining("has no empty cells");
+        assertThat(ArrayNotation.C.writeByHand(1, 1, text)).isEqualTo("int image[1][1] = {\n    {203},\n};\n");
+        for (ArrayNotation notation : new ArrayNotation[] {ArrayNotation.PYTHON, ArrayNotation.NUMPY, ArrayNotation.SEMICOLONS, ArrayNotation.MARKDOWN, ArrayNotation.COLUMNS}) {
+            assertThat(CellTable.parse(notation.writeByHand(2, 2, text)).rows()).as(notation.word()).anySatisfy(row -> assertThat(row).contains("487/9", "1.50"));
         }
     }
 

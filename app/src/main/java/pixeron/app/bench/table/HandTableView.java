@@ -268,20 +268,20 @@ final class HandTableView extends TableView<Integer> implements HandCell.Owner {
         choose(getItems().get(row), columns.get(Math.floorMod(at, columns.size())));
     }
 
-    /** Returns what is shown, with tabs between cells and a head line. */
-    String asText() {
-        List<String> lines = new ArrayList<>();
-        lines.add(String.join("\t", getColumns().stream().map(column -> column.getId().endsWith("*")
-                ? column.getId().replace("*", " by hand") : column.getId()).toList()));
+    /** Returns the cells that are shown, below the names of the columns. */
+    List<List<String>> shownCells() {
+        List<List<String>> lines = new ArrayList<>();
+        lines.add(getColumns().stream().map(column -> column.getId().endsWith("*")
+                ? column.getId().replace("*", " by hand") : column.getId()).toList());
         for (int row : getItems()) {
-            lines.add(String.join("\t", IntStream.range(0, getColumns().size()).mapToObj(n -> {
+            lines.add(IntStream.range(0, getColumns().size()).mapToObj(n -> {
                 String id = getColumns().get(n).getId();
                 return id.endsWith("*") ? written(row, id.substring(0, id.length() - 1))
                         : row < table.rows().size() && !isCovered(row) ? table.value(row, id).map(Decimals::table).orElse("")
                         : text(row, id);
-            }).toList()));
+            }).toList());
         }
-        return String.join("\n", lines) + "\n";
+        return lines;
     }
 
     /** A cell of ours. */

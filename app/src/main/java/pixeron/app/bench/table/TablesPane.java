@@ -18,6 +18,7 @@ import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
@@ -42,6 +43,7 @@ import pixeron.byhand.Verdict;
 import pixeron.byhand.table.HandTable;
 import pixeron.byhand.table.TableCheck;
 import pixeron.format.CellTable;
+import pixeron.format.TableText;
 import pixeron.image.Image;
 import pixeron.image.Spectrum;
 import pixeron.number.Decimals;
@@ -132,11 +134,20 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
         absent.selectedProperty().subscribe(isOn -> render());
         Button open = button("Open…", "Open a file with values by hand; its first line names the columns");
         open.setOnAction(event -> openFile.accept(this::take));
-        Button copy = button("Copy", "Copy the table as shown");
-        copy.setOnAction(event -> {
-            Copy.text(view.asText());
-            say.accept("Copied the table");
-        });
+        MenuButton copy = new MenuButton("Copy as");
+        copy.setTooltip(new Tooltip("Copy the table as shown (Ctrl+C: with tabs)"));
+        copy.getStyleClass().add("quiet");
+        for (TableText form : TableText.values()) {
+            MenuItem item = new MenuItem(form.title());
+            item.setOnAction(event -> {
+                Copy.text(form.write(view.shownCells()));
+                say.accept("Copied the table as " + form.title());
+                // The form that was used last comes first.
+                copy.getItems().remove(item);
+                copy.getItems().add(0, item);
+            });
+            copy.getItems().add(item);
+        }
         Button next = button("Next slip", "Go to the next cell with a slip of its own");
         next.setOnAction(event -> goToNextSlip());
         Region gap = new Region();
@@ -316,7 +327,7 @@ public final class TablesPane extends HBox implements MiddlePane.Content {
             paste();
             event.consume();
         } else if (event.isShortcutDown() && event.getCode() == KeyCode.C && view.getEditingCell() == null) {
-            Copy.text(view.asText());
+            Copy.text(TableText.TABS.write(view.shownCells()));
             event.consume();
         }
     }
