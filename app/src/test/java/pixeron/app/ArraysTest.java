@@ -1,7 +1,13 @@
 package pixeron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.event.Event;
 import javafx.geometry.Point2D;
@@ -92,6 +98,16 @@ class ArraysTest extends WindowTest {
     private void openAgain(String name, String text, String message) {
         interact(() -> window.started(java.util.List.of(write(name, text).toString())));
         until(() -> shownText().contains(message));
+    }
+
+    @Test
+    void theEndingChoosesTheNotationOfASavedResult() throws IOException {
+        open(write("proof.pgm", "P2 2 2 255 52 55 61 59"));
+        Path saved = folder.resolve("saved.py");
+        when(dialogs.chooseToSave(any(), any(), any())).thenReturn(Optional.of(saved));
+        clickOn("Save result…");
+        until(() -> shownText().contains("Saved saved.py"));
+        assertThat(Files.readString(saved)).isEqualTo("image = [\n    [52, 55],\n    [61, 59],\n]\n");
     }
 
     @Test

@@ -12,11 +12,13 @@ import pixeron.app.model.Seen;
 import pixeron.format.ImageFiles;
 import pixeron.format.LossyNote;
 import pixeron.format.SafeFile;
+import pixeron.format.array.ArrayNotation;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
 import pixeron.project.Project;
+import pixeron.recipe.ResultFile;
 import pixeron.report.ReportFile;
 import pixeron.report.ReportMaker;
 import pixeron.step.Progress;
@@ -29,7 +31,8 @@ final class ResultActions {
             new Dialogs.Kind("PNG picture", List.of("*.png")), new Dialogs.Kind("PGM picture", List.of("*.pgm")),
             new Dialogs.Kind("Other lossless pictures", List.of("*.tif", "*.bmp", "*.gif", "*.ppm", "*.pam")),
             new Dialogs.Kind("JPEG picture (changes values)", List.of("*.jpg")),
-            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")), new Dialogs.Kind("Spreadsheet", List.of("*.xlsx")), new Dialogs.Kind("Array (.npy)", List.of("*.npy")));
+            new Dialogs.Kind("Table of numbers", List.of("*.csv", "*.tsv", "*.txt")), new Dialogs.Kind("Spreadsheet", List.of("*.xlsx")), new Dialogs.Kind("Array (.npy)", List.of("*.npy")),
+            new Dialogs.Kind("Text of an array", List.of("*.py", "*.json", "*.tex", "*.md")));
     private static final List<Dialogs.Kind> REPORTS = List.of(new Dialogs.Kind("PDF", List.of("*.pdf")),
             new Dialogs.Kind("HTML", List.of("*.html")), new Dialogs.Kind("Markdown", List.of("*.md")));
 
@@ -71,6 +74,14 @@ final class ResultActions {
 
     /** A picture format without room for these levels is not chosen by a user who wants an error: what they want is asked. */
     private void write(Path file, Result result, String suggested) {
+        Optional<ArrayNotation> notation = ResultFile.notation(file);
+        if (notation.isPresent()) {
+            saving.start(progress -> ResultFile.write(file, result, new ResultFile.Wish(Optional.empty(), false, false), notation.get()), written -> {
+                voice.banner().hide();
+                voice.say().accept("Saved " + file.getFileName());
+            }, trouble);
+            return;
+        }
         boolean isWithoutRoom = result instanceof Image image && image.isLevelImage() && !ImageFiles.hasRoom(file, image.maximumLevel());
         Dialogs.Room room = isWithoutRoom ? voice.dialogs().askAboutRoom(file.getFileName().toString().replaceFirst(".*\\.", "").toUpperCase(Locale.ROOT),
                 result.frame().maximumLevel()) : null;
