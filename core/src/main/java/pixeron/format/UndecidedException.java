@@ -2,7 +2,6 @@ package pixeron.format;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import pixeron.PixeronException;
 
@@ -27,8 +26,7 @@ public final class UndecidedException extends PixeronException {
         }
 
         private static ArrayOptions with(ArrayOptions array, boolean areSignedBytes, Optional<String> packed) {
-            OptionalInt columns = array.columns();
-            return new ArrayOptions(columns, array.channels(), array.arePlanes(), areSignedBytes, packed);
+            return new ArrayOptions(array.columns(), array.channels(), array.arePlanes(), areSignedBytes, packed);
         }
 
         /** Returns its name for a button. */
@@ -42,18 +40,11 @@ public final class UndecidedException extends PixeronException {
         }
     }
 
-    private final String question;
     private final transient List<Way> ways;
 
     UndecidedException(String question, String options, Way... ways) {
         super(question + " " + options, null);
-        this.question = question;
         this.ways = List.of(ways);
-    }
-
-    /** Returns what is to be decided, without the options of the command line. */
-    public String question() {
-        return question;
     }
 
     /** Returns the ways that there are. */
