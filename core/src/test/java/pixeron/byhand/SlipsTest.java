@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import net.jqwik.api.Assume;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -108,7 +109,10 @@ class SlipsTest {
         HandSheet sheet = HandSheet.EMPTY;
         Image after = operation.result(pixeron.step.Progress.NONE);
         for (int n = 0; n < after.count(); n++) {
-            sheet = sheet.with(after.pixel(n), Decimals.exact(operation.value(after.pixel(n))));
+            String text = Decimals.exact(operation.value(after.pixel(n)));
+            // Fractions of more digits than are read, as of high powers, nobody writes.
+            Assume.that(text.length() <= Decimals.MAXIMUM_LENGTH);
+            sheet = sheet.with(after.pixel(n), text);
         }
         // A value beyond the end of a result that is smaller than the image counts for nothing.
         Check check = Check.of(sheet.with(new pixeron.image.Pixel(Math.max(before.rows(), after.rows()) + 1, 0), "1"), operation);
