@@ -4,17 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.event.Event;
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import pixeron.image.ColorImage;
 import pixeron.image.Image;
 
@@ -135,6 +141,44 @@ class ArraysTest extends WindowTest {
         openMenuOf("Before");
         assertThat(lookup("Copy as Java array").query().localToScreen(0, 0).getY()).isLessThan(lookup("Copy as Python list").query().localToScreen(0, 0).getY());
         push(KeyCode.ESCAPE);
+    }
+
+    /** The same menu behind a button that can be seen, also from the keyboard. */
+    @Test
+    void aSheetHasAButtonThatCopiesIt() {
+        open(write("proof.pgm", "P2 2 2 255 52 55 61 59"));
+        Node button = lookup(node -> "Copy Before as an array".equals(node.getAccessibleText())).query();
+        interact(button::requestFocus);
+        push(KeyCode.SPACE);
+        clickOn("Copy as JSON");
+        assertThat(copied()).isEqualTo("[[52,55],[61,59]]\n");
+    }
+
+    /** A .npy file with type i1: −1 is 255 as a byte, or stays. */
+    @Test
+    void negativeBytesOfABinaryFileAreAskedAbout() throws IOException {
+        String header = "{'descr': '|i1', 'fortran_order': False, 'shape': (1, 2), }";
+        byte[] head = (header + " ".repeat(117 - header.length()) + "\n").getBytes(StandardCharsets.ISO_8859_1);
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        bytes.write(new byte[] {(byte) 0x93, 'N', 'U', 'M', 'P', 'Y', 1, 0, (byte) head.length, 0});
+        bytes.write(head);
+        bytes.write(new byte[] {52, -1});
+        Path file = Files.write(folder.resolve("proof.npy"), bytes.toByteArray());
+        interact(() -> window.started(List.of(file.toString())));
+        until(() -> shownText().contains("Add 256 to negative values"));
+        assertThat(shownText()).contains("-1 is negative").doesNotContain("--");
+        clickOn("Add 256 to negative values");
+        until(() -> bench().shown() != null);
+        assertThat(opened()).isEqualTo(Image.ofLevels(1, 2, 255, n -> new int[] {52, 255}[n]));
+    }
+
+    /** A file in JSON that is no project is an array. */
+    @ParameterizedTest
+    @ValueSource(strings = {"[[52, 55], [61, 59]]", "{\"name\": \"proof\", \"image\": [[52, 55], [61, 59]]}"})
+    void aFileInJsonCanHoldAnArray(String text) {
+        open(write("proof.json", text));
+        // 63 is the smallest usual maximum level that holds 61.
+        assertThat(opened()).isEqualTo(Image.ofLevels(2, 2, 63, n -> new int[] {52, 55, 61, 59}[n]));
     }
 
     /** As the right button or the menu key does. */

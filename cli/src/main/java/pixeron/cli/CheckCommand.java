@@ -55,7 +55,7 @@ final class CheckCommand implements Callable<Integer> {
     CheckCommand(Syntax syntax) {
         this.syntax = syntax;
         syntax.describe("Compare values by hand with the last step, or all values by hand of a project. Exit code 1: some values differ.");
-        image = new OneImage(syntax);
+        image = OneImage.withoutSwap(syntax);
         steps = new StepLines(syntax);
         face = new FaceChoice(syntax);
         byHand = syntax.option("--by-hand", "TABLE", Path.class,

@@ -31,8 +31,16 @@ final class ImageInput {
     private final Argument<String> packed;
     private final Argument<String> rule;
     private final Argument<String> transparent;
+    /** Empty in commands where --swap is about values by hand. */
+    private final Optional<Argument<Boolean>> isSwapped;
 
+    /** Takes --swap for the image. */
     ImageInput(Syntax syntax) {
+        this(syntax, Optional.of(syntax.flag("--swap", "Transpose a list or table of numbers: its rows become columns of the image.")));
+    }
+
+    private ImageInput(Syntax syntax, Optional<Argument<Boolean>> isSwapped) {
+        this.isSwapped = isSwapped;
         maximum = syntax.option("--max", "M", String.class, "Maximum level, 1 to 65535, if the file does not contain it.");
         isOpen = syntax.flag("--open", "Read a table with signed or fractional values as a real-valued image (M = 255 unless --max is given).");
         mostPixels = syntax.option("--most-pixels", "N", long.class, "" + ReadOptions.DEFAULT_PIXEL_LIMIT, "Limit for the number of pixels; default: ${DEFAULT-VALUE}.");
@@ -45,6 +53,11 @@ final class ImageInput {
                 "Convert a color picture to gray: mean, luma-601, luma-709, lightness, maximum, red, green, blue, or \"weights a b c\".");
         transparent = syntax.option("--transparent", "WAY", String.class, "over-white",
                 "Transparent pixels: over-white, over-black or ignored; default: ${DEFAULT-VALUE}.");
+    }
+
+    /** Returns what is read where --swap is about values by hand. */
+    static ImageInput withoutSwap(Syntax syntax) {
+        return new ImageInput(syntax, Optional.empty());
     }
 
     /** Returns a chain on what the file holds; on a color image, where a rule is given, with a step gray in front. */
@@ -83,7 +96,8 @@ final class ImageInput {
             throw PixeronException.of("--packed %s is not a kind of packed pixels. Use argb or rgb.", Decimals.shortened(packed.value()));
         }
         return new ArrayOptions(columns.isGiven() ? OptionalInt.of(columns.value()) : OptionalInt.empty(), channels.isGiven() ? Optional.of(channels.value()) : Optional.empty(), arePlanes.value(),
-                areSignedBytes.value(), packed.isGiven() ? Optional.of(packed.value()) : Optional.empty());
+                areSignedBytes.value(), packed.isGiven() ? Optional.of(packed.value()) : Optional.empty(),
+                isSwapped.map(Argument::value).orElse(false));
     }
 
     private int maximum() {

@@ -1,6 +1,7 @@
 package pixeron.cli;
 
 import java.nio.file.Path;
+import java.util.function.Function;
 import pixeron.chain.Chain;
 import pixeron.format.LoadedImage;
 
@@ -11,8 +12,17 @@ final class OneImage {
     private final ImageInput input;
 
     OneImage(Syntax syntax) {
+        this(syntax, ImageInput::new);
+    }
+
+    private OneImage(Syntax syntax, Function<Syntax, ImageInput> reader) {
         file = syntax.next("IMAGE", Path.class, "Picture or table of numbers.");
-        input = new ImageInput(syntax);
+        input = reader.apply(syntax);
+    }
+
+    /** Returns the image of a command where --swap is about values by hand. */
+    static OneImage withoutSwap(Syntax syntax) {
+        return new OneImage(syntax, ImageInput::withoutSwap);
     }
 
     Path file() {

@@ -29,7 +29,7 @@ final class ReportCommand implements Runnable {
         this.syntax = syntax;
         syntax.describe("Write a report: before, by hand, after, marks, slips, workings and scores.");
         file = syntax.next("PROJECT", Path.class, "Project (.pixeron.json), or an image with --step and --by-hand.");
-        input = new ImageInput(syntax);
+        input = ImageInput.withoutSwap(syntax);
         steps = new StepLines(syntax);
         byHand = syntax.option("--by-hand", "FILE", Path.class, "For an image: values by hand for the last step.");
         answer = new AnswerChoice(syntax);

@@ -57,6 +57,16 @@ class ArrayCommandsTest extends CommandTest {
     }
 
     /** 255 − 52 = 203, 255 − 55 = 200; nan is a cell that is not filled. */
+    /** A program that indexes x first writes columns where an image has rows. */
+    @Test
+    void rowsBecomeColumns() throws IOException {
+        Path array = file("a.txt", "[[52, 55, 61], [59, 79, 61]]");
+        assertThat(pixeron("run", array, "--swap", "--out", folder.resolve("b.csv"))).isZero();
+        assertThat(folder.resolve("b.csv")).hasContent("52,59\n55,79\n61,61\n");
+        Path mine = file("mine.csv", "203,196\n200,176\n194,194\n");
+        assertThat(pixeron("check", array, "--step", "invert", "--by-hand", mine, "--swap")).isZero();
+    }
+
     @Test
     void valuesByHandMayBeAnArrayToo() throws IOException {
         Path table = file("table.csv", "52,55\n61,59\n");

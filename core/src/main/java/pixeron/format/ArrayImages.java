@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.format.array.ArrayCells;
@@ -39,7 +40,8 @@ final class ArrayImages {
     private ArrayImages(ArrayCells array, ReadOptions options) {
         this.array = array;
         this.options = options;
-        this.rows = regrouped(numbers());
+        List<List<List<Rational>>> read = regrouped(numbers());
+        this.rows = options.array().isSwapped() ? transposed(read) : read;
     }
 
     /**
@@ -82,16 +84,7 @@ final class ArrayImages {
     }
 
     private Rational number(String text, int row, int column) {
-        return color(text).or(() -> ArrayValue.number(text)).orElseThrow(() -> NumberTables.notANumber(text, row, column));
-    }
-
-    /** A color such as #FF8000 as a packed number. */
-    private static Optional<Rational> color(String text) {
-        if (!ArrayValue.isColor(text)) {
-            return Optional.empty();
-        }
-        long digits = Long.parseLong(text.substring(1), 16);
-        return Optional.of(Rational.of(text.length() == 7 ? 0xFF00_0000L | digits : digits >>> 8 | (digits & 0xFF) << 24));
+        return ArrayValue.packed(text).or(() -> ArrayValue.number(text)).orElseThrow(() -> NumberTables.notANumber(text, row, column));
     }
 
     private boolean areColors() {
@@ -155,6 +148,10 @@ final class ArrayImages {
         return cut;
     }
 
+    private static List<List<List<Rational>>> transposed(List<List<List<Rational>>> rows) {
+        return IntStream.range(0, rows.get(0).size()).mapToObj(column -> rows.stream().map(row -> row.get(column)).toList()).toList();
+    }
+
     private LoadedImage image() {
         int channels = rows.get(0).get(0).size();
         LoadedImage loaded;
@@ -191,6 +188,9 @@ final class ArrayImages {
         }
         if (array.hasOtherReading() && !array.arePlanes()) {
             noted = noted.withNote("The innermost brackets were read as pixels. Use --planes to read one plane per channel.");
+        }
+        if (options.array().isSwapped()) {
+            noted = noted.withNote("The array was transposed: its rows are the columns of the image.");
         }
         return options.array().areSignedBytes() ? noted.withNote("256 was added to negative values.") : noted;
     }
@@ -257,7 +257,7 @@ final class ArrayImages {
     }
 
     private LoadedImage packed() {
-        boolean hasAlpha = options.array().packed().map(way -> way.equals("argb")).orElseGet(() -> texts().anyMatch(text -> text.length() > 7));
+        boolean hasAlpha = options.array().packed().map(way -> way.equals("argb")).orElseGet(() -> texts().anyMatch(ArrayValue::hasAlpha));
         int columns = rows.get(0).size();
         int[] pixels = new int[rows.size() * columns];
         for (int n = 0; n < pixels.length; n++) {

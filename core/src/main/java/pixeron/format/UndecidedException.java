@@ -1,7 +1,6 @@
 package pixeron.format;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.function.UnaryOperator;
 import pixeron.PixeronException;
 
@@ -12,10 +11,10 @@ public final class UndecidedException extends PixeronException {
 
     /** A way to read the numbers. */
     public enum Way {
-        SIGNED_BYTES("Add 256 to negative values", options -> options.with(with(options.array(), true, Optional.empty()))),
+        SIGNED_BYTES("Add 256 to negative values", options -> options.with(options.array().withSignedBytes(true))),
         KEEP("Keep the values as they are", ReadOptions::asOpen),
-        PACKED("Read as packed pixels", options -> options.with(with(options.array(), false, Optional.of("rgb")))),
-        PACKED_WITH_ALPHA("Read as packed pixels with alpha", options -> options.with(with(options.array(), false, Optional.of("argb"))));
+        PACKED("Read as packed pixels", options -> options.with(options.array().withPacked("rgb"))),
+        PACKED_WITH_ALPHA("Read as packed pixels with alpha", options -> options.with(options.array().withPacked("argb")));
 
         private final String title;
         private final UnaryOperator<ReadOptions> change;
@@ -23,10 +22,6 @@ public final class UndecidedException extends PixeronException {
         Way(String title, UnaryOperator<ReadOptions> change) {
             this.title = title;
             this.change = change;
-        }
-
-        private static ArrayOptions with(ArrayOptions array, boolean areSignedBytes, Optional<String> packed) {
-            return new ArrayOptions(array.columns(), array.channels(), array.arePlanes(), areSignedBytes, packed);
         }
 
         /** Returns its name for a button. */
@@ -41,10 +36,17 @@ public final class UndecidedException extends PixeronException {
     }
 
     private final transient List<Way> ways;
+    private final String question;
 
     UndecidedException(String question, String options, Way... ways) {
         super(question + " " + options, null);
+        this.question = question;
         this.ways = List.of(ways);
+    }
+
+    /** Returns what is undecided, without the options of the command line. */
+    public String question() {
+        return question;
     }
 
     /** Returns the ways that there are. */

@@ -91,7 +91,7 @@ public final class SheetFrame extends VBox {
      *
      * @param control is put at the right of the line below the head
      */
-    public void setCornerControl(Node control) {
+    public void addCornerControl(Node control) {
         below.getChildren().add(control);
     }
 

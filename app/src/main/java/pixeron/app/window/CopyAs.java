@@ -4,14 +4,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.collections.ObservableList;
+import javafx.geometry.Side;
+import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
-import pixeron.app.bench.sheets.SheetsPane;
+import javafx.scene.control.Tooltip;
+import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.feather.Feather;
 import pixeron.app.bench.sheets.SheetsPane.Kind;
+import pixeron.app.bench.sheets.SheetsPane;
 import pixeron.format.array.ArrayNotation;
 
-/** The notations that a sheet can be copied in, with the one that was used last first: in the menu, and in a menu of each sheet. */
+/** The notations that a sheet can be copied in, with the one that was used last first: in the menu, and in a menu and a button of each sheet. */
 final class CopyAs {
 
     private final List<ArrayNotation> notations = new ArrayList<>(List.of(ArrayNotation.values()));
@@ -34,14 +39,30 @@ final class CopyAs {
     void attach(SheetsPane sheets) {
         for (Kind kind : List.of(Kind.BEFORE, Kind.AFTER, Kind.BY_HAND)) {
             sheets.sheet(kind).setOnContextMenuRequested(event -> {
-                // A new one each time: a menu that was shown before remembers its place, and another notation is there now.
-                ContextMenu menu = new ContextMenu();
-                fill(menu.getItems(), kind);
-                menu.setAutoHide(true);
-                menu.show(sheets.sheet(kind), event.getScreenX(), event.getScreenY());
+                menuOf(kind).show(sheets.sheet(kind), event.getScreenX(), event.getScreenY());
                 event.consume();
             });
+            sheets.addCornerControl(kind, button(kind));
         }
+    }
+
+    private Button button(Kind kind) {
+        Button button = new Button();
+        button.setGraphic(new FontIcon(Feather.COPY));
+        button.getStyleClass().addAll("icon-button", "tool", "corner-button");
+        String words = "Copy " + kind.title() + " as an array";
+        button.setTooltip(new Tooltip(words));
+        button.setAccessibleText(words);
+        button.setOnAction(event -> menuOf(kind).show(button, Side.BOTTOM, 0, 0));
+        return button;
+    }
+
+    /** A new one each time: a menu that was shown before remembers its place, and another notation is there now. */
+    private ContextMenu menuOf(Kind kind) {
+        ContextMenu menu = new ContextMenu();
+        fill(menu.getItems(), kind);
+        menu.setAutoHide(true);
+        return menu;
     }
 
     private void fill(ObservableList<MenuItem> items, Kind kind) {

@@ -1,15 +1,22 @@
 package pixeron.app.window;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import pixeron.PixeronException;
 import pixeron.app.folder.FileMark;
+import pixeron.exercise.file.ExerciseFile;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
 import pixeron.format.TooManyPixelsException;
+import pixeron.format.UndecidedException;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.image.UsualMaxima;
@@ -30,6 +37,9 @@ import pixeron.project.View;
 record Opened(Optional<SavedProject> work, FileMark project, String problem,
         Map<String, Supplier<SavedProject>> otherWays) {
 
+    /** A project names its version in its first line. */
+    private static final int HEAD = 4096;
+
     /** Returns the result of opening a project or an image. */
     static Opened of(Path file) {
         try {
@@ -47,6 +57,8 @@ record Opened(Optional<SavedProject> work, FileMark project, String problem,
             return new Opened(Optional.empty(), FileMark.NONE, name + ": " + tooMany.getMessage(),
                     Map.of(way, () -> image(name, name, ImageFiles.read(file,
                             ReadOptions.DEFAULT.withPixelLimit(tooMany.pixels())))));
+        } catch (UndecidedException undecided) {
+            return new Opened(Optional.empty(), FileMark.NONE, undecided.question(), ways(file, undecided));
         } catch (PixeronException problem) {
             return new Opened(Optional.empty(), FileMark.NONE, problem.getMessage(), otherWays(file));
         }
@@ -58,8 +70,27 @@ record Opened(Optional<SavedProject> work, FileMark project, String problem,
                 : UsualMaxima.holding(image).stream().findFirst().map(maximum -> loaded.with(image.withMaximum(maximum))).orElse(loaded);
     }
 
+    /** Returns whether it is a project or an exercise; other files of the same ending may hold an array of numbers. */
     static boolean isProject(Path file) {
-        return file.getFileName() != null && file.getFileName().toString().endsWith(".json");
+        String name = file.getFileName() == null ? "" : file.getFileName().toString();
+        return name.endsWith(ProjectFile.ENDING) || name.endsWith(ExerciseFile.ENDING) || name.endsWith(".json") && !isArray(file);
+    }
+
+    private static boolean isArray(Path file) {
+        try (InputStream in = Files.newInputStream(file)) {
+            String head = new String(in.readNBytes(HEAD), StandardCharsets.UTF_8).strip();
+            return head.startsWith("[") || head.startsWith("{") && !head.contains("\"pixeron");
+        } catch (IOException notReadable) {
+            // Reading it as a project tells why.
+            return false;
+        }
+    }
+
+    private static Map<String, Supplier<SavedProject>> ways(Path file, UndecidedException undecided) {
+        String name = file.getFileName().toString();
+        Map<String, Supplier<SavedProject>> ways = new LinkedHashMap<>();
+        undecided.ways().forEach(way -> ways.put(way.title(), () -> image(name, name, ImageFiles.read(file, way.in(ReadOptions.DEFAULT)))));
+        return ways;
     }
 
     private static Map<String, Supplier<SavedProject>> otherWays(Path file) {

@@ -46,12 +46,31 @@ public final class ArrayValue {
 
     /** Returns whether it is a color such as #FF8000. */
     public static boolean isColor(String text) {
-        return COLOR.matcher(text).matches();
+        return COLOR.matcher(plain(text)).matches();
     }
 
     /** Returns whether it is true or false. */
     public static boolean isTruth(String text) {
-        return TRUTH.matcher(text).matches();
+        return TRUTH.matcher(plain(text)).matches();
+    }
+
+    /**
+     * Returns a color as a packed number, 0xAARRGGBB: alpha is written last, and is 255 where it is left away.
+     *
+     * @param text any
+     * @return empty if it is no color
+     */
+    public static Optional<Rational> packed(String text) {
+        if (!isColor(text)) {
+            return Optional.empty();
+        }
+        long digits = Long.parseLong(plain(text).substring(1), 16);
+        return Optional.of(Rational.of(hasAlpha(text) ? digits >>> 8 | (digits & 0xFF) << 24 : 0xFF00_0000L | digits));
+    }
+
+    /** Returns whether it is a color with alpha, such as #FF8000C0. */
+    public static boolean hasAlpha(String text) {
+        return isColor(text) && plain(text).length() > "#RRGGBB".length();
     }
 
     /**

@@ -62,7 +62,7 @@ final class Rows {
         Matcher environment = ENVIRONMENT.matcher(text);
         String inner = environment.find() ? environment.group() : text;
         List<List<String>> rows = new ArrayList<>();
-        for (String line : FRACTION.matcher(inner).replaceAll("$1$2/$3").split("\\\\\\\\(?:\\[[^\\]]*])?")) {
+        for (String line : FRACTION.matcher(inner.replace("{,}", ",")).replaceAll("$1$2/$3").split("\\\\\\\\(?:\\[[^\\]]*])?")) {
             String row = COMMAND.matcher(line).replaceAll(" ");
             if (!row.isBlank()) {
                 rows.add(List.of(row.strip().split("&", -1)).stream().map(String::strip).toList());

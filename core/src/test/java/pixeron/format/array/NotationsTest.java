@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -19,6 +17,7 @@ import pixeron.format.ArrayOptions;
 import pixeron.format.ImageFiles;
 import pixeron.format.LoadedImage;
 import pixeron.format.ReadOptions;
+import pixeron.image.ColorImage;
 import pixeron.image.Image;
 import pixeron.number.Decimals;
 
@@ -253,7 +252,123 @@ class NotationsTest {
             // a proof
             52 55
             61 59 // last
+            -----
+            A = [52, ...
+                 55; ...
+                 61, 59];
+            -----
+            A = [
+                52 55; ...
+                61 59
+            ];
             """;
+
+    /** Texts of two pixels in one row, 203 130 217 and 12 34 56, apart by lines of dashes. */
+    private static final String TWO_PIXELS = """
+            [[[203, 130, 217], [12, 34, 56]]]
+            -----
+            {{{203, 130, 217}, {12, 34, 56}}}
+            -----
+            int[][][] a = {{{203, 130, 217}, {12, 34, 56}}};
+            -----
+            int[][][] a = new int[][][] {
+                {{0xCB, 0x82, 0xD9}, {0x0C, 0x22, 0x38}},
+            };
+            -----
+            unsigned char a[1][2][3] = {{{203, 130, 217}, {12, 34, 56}}};
+            -----
+            array([[[203, 130, 217],
+                    [ 12,  34,  56]]], dtype=uint8)
+            -----
+            [[[203 130 217]
+              [ 12  34  56]]]
+            -----
+            [[(203, 130, 217), (12, 34, 56)]]
+            -----
+            (203, 130, 217), (12, 34, 56)
+            [203, 130, 217] [12, 34, 56]
+            -----
+            [[#CB82D9, #0C2238]]
+            -----
+            #CB82D9,#0c2238
+            -----
+            #CB82D9 #0C2238
+            -----
+            | #CB82D9 | #0C2238 |
+            -----
+            [["#CB82D9", "#0C2238"]]
+            -----
+            String[][] a = {{"#CB82D9", "#0C2238"}};
+            -----
+            {"pixels": [[[203, 130, 217], [12, 34, 56]]], "rows": 1}
+            -----
+            [[[203.0, 130.0, 217.0], [1.2e1, 3.4e1, 5.6e1]]]
+            """;
+
+    /** Texts of -1.5 0.25 / 1000 0, read as real values, apart by lines of dashes. */
+    private static final String REAL_VALUES = """
+            [[-1.5, 0.25], [1000, 0]]
+            -----
+            [-1.5 .25; 1000 0]
+            -----
+            [-1.5 +0.25
+             1e3 -0]
+            -----
+            double[][] a = {{-1.5, 0.25}, {1000, 0}};
+            -----
+            float a[2][2] = {{-1.5f, 2.5e-1f}, {1e+3f, 0.f}};
+            -----
+            array([[-1.5e+00,  2.5e-01],
+                   [ 1.0e+03,  0.0e+00]])
+            -----
+            -1.5 0.25
+            1000 0
+            -----
+            -1.5;0.25
+            1000;0
+            -----
+            -1,5;0,25
+            1000;0
+            -----
+            -1,5	0,25
+            1000,0	0,0
+            -----
+            −1.5 0.25
+            1000 0
+            -----
+            | -1.5 | 0.25 |
+            |---|---|
+            | 1000 | 0 |
+            -----
+            | -1,5 | 0,25 |
+            | 1000 | 0 |
+            -----
+            -\\frac{3}{2} & \\frac{1}{4} \\\\
+            1000 & 0
+            -----
+            \\begin{pmatrix} -1.5 & 0{,}25 \\\\ 1000 & 0 \\end{pmatrix}
+            -----
+              1.0e+03 *
+
+               -0.0015    0.00025
+                1.0000    0
+            -----
+                    [,1] [,2]
+            [1,]   -1.5 0.25
+            [2,] 1000.0 0.00
+            -----
+            np.array([[-1.5, 0.25], [1000.0, 0]])
+            -----
+            [[float(-1.5), float(0.25)], [float(1000), float(0)]]
+            """;
+
+    static Stream<String> twoPixels() {
+        return Stream.of(TWO_PIXELS.split("-----\n"));
+    }
+
+    static Stream<String> realValues() {
+        return Stream.of(REAL_VALUES.split("-----\n"));
+    }
 
     static Stream<String> twoByTwo() {
         return Stream.of(TWO_BY_TWO.split("-----\n"));
@@ -266,6 +381,10 @@ class NotationsTest {
     private static String rows(Image image) {
         return IntStream.range(0, image.rows()).mapToObj(i -> IntStream.range(0, image.columns()).mapToObj(j -> Decimals.table(image.value(i * image.columns() + j)))
                 .collect(Collectors.joining(" "))).collect(Collectors.joining(" / "));
+    }
+
+    private static String lastRow(Image image) {
+        return rows(image).replaceAll(".* / ", "");
     }
 
     private static ReadOptions with(ArrayOptions options) {
@@ -285,6 +404,32 @@ class NotationsTest {
     @MethodSource("twoByTwo")
     void everyNotationOfOneArrayIsTheSameArray(String text) {
         assertThat(rows(read(text, ReadOptions.DEFAULT).image())).as(text).isEqualTo("52 55 / 61 59");
+    }
+
+    @ParameterizedTest
+    @MethodSource("twoPixels")
+    void everyNotationOfTwoPixelsIsTheSameColorImage(String text) {
+        ColorImage color = read(text, ReadOptions.DEFAULT).color().orElseThrow();
+        assertThat(Stream.of(color.red(), color.green(), color.blue()).map(NotationsTest::lastRow)).as(text).containsExactly("203 12", "130 34", "217 56");
+    }
+
+    @ParameterizedTest
+    @MethodSource("realValues")
+    void everyNotationOfRealValuesIsTheSameImage(String text) {
+        assertThat(rows(read(text, ReadOptions.DEFAULT.asOpen()).image())).as(text).isEqualTo("-1.5 0.25 / 1000 0");
+    }
+
+    /** An array that is indexed x first: its rows are columns of the image, and pixels stay whole. */
+    @Test
+    void rowsAreTakenForColumns() {
+        ReadOptions swapped = with(ArrayOptions.NONE.withSwapped(true));
+        for (String text : new String[] {"[[1, 2, 3], [4, 5, 6]]", "1 2 3\n4 5 6\n", "1,2,3\n4,5,6\n", "| 1 | 2 | 3 |\n| 4 | 5 | 6 |\n"}) {
+            assertThat(rows(read(text, swapped).image())).as(text).isEqualTo("1 4 / 2 5 / 3 6");
+        }
+        assertThat(read("[[1, 2, 3], [4, 5, 6]]", swapped).notes()).contains("The array was transposed: its rows are the columns of the image.");
+        assertThat(rows(read("[1, 2, 3, 4, 5, 6]", with(ArrayOptions.NONE.withColumns(3).withSwapped(true))).image())).isEqualTo("1 4 / 2 5 / 3 6");
+        ColorImage color = read("[[[1, 2, 3], [4, 5, 6]]]", swapped).color().orElseThrow();
+        assertThat(rows(color.red()) + " | " + rows(color.blue())).isEqualTo("1 / 4 | 3 / 6");
     }
 
     @Test
@@ -321,7 +466,7 @@ class NotationsTest {
     void bytesPrintedWithASignAreAskedFor() {
         String text = "byte[][] a = {{52, -1}, {-128, 0}};";
         assertThat(problem(text, ReadOptions.DEFAULT)).contains("Row 0, column 1", "--signed-bytes", "--open");
-        assertThat(rows(read(text, with(new ArrayOptions(OptionalInt.empty(), Optional.empty(), false, true, Optional.empty()))).image())).isEqualTo("52 255 / 128 0");
+        assertThat(rows(read(text, with(ArrayOptions.NONE.withSignedBytes(true))).image())).isEqualTo("52 255 / 128 0");
         assertThat(rows(read(text, ReadOptions.DEFAULT.asOpen()).image())).isEqualTo("52 -1 / -128 0");
         assertThat(problem("52 -1\n-128 0\n", ReadOptions.DEFAULT)).contains("--signed-bytes");
     }
@@ -331,7 +476,7 @@ class NotationsTest {
     void packedPixelsAreAskedFor() {
         String text = "[[-13341780, 0x00FF8000]]";
         assertThat(problem(text, ReadOptions.DEFAULT)).contains("--packed argb");
-        LoadedImage loaded = read(text, with(new ArrayOptions(OptionalInt.empty(), Optional.empty(), false, false, Optional.of("rgb"))));
+        LoadedImage loaded = read(text, with(ArrayOptions.NONE.withPacked("rgb")));
         assertThat(rows(loaded.color().orElseThrow().red())).isEqualTo("52 255");
         assertThat(rows(loaded.color().orElseThrow().blue())).isEqualTo("172 0");
         assertThat(loaded.color().orElseThrow().alpha()).isEmpty();
@@ -345,7 +490,7 @@ class NotationsTest {
         String both = "[[[1, 2, 3], [4, 5, 6]], [[7, 8, 9], [10, 11, 12]], [[13, 14, 15], [16, 17, 18]]]";
         assertThat(rows(read(both, ReadOptions.DEFAULT).color().orElseThrow().red())).isEqualTo("1 4 / 7 10 / 13 16");
         assertThat(read(both, ReadOptions.DEFAULT).notes()).anyMatch(note -> note.contains("--planes"));
-        LoadedImage planes = read(both, with(new ArrayOptions(OptionalInt.empty(), Optional.empty(), true, false, Optional.empty())));
+        LoadedImage planes = read(both, with(ArrayOptions.NONE.withPlanes(true)));
         assertThat(rows(planes.color().orElseThrow().red())).isEqualTo("1 2 3 / 4 5 6");
         assertThat(rows(planes.color().orElseThrow().blue())).isEqualTo("13 14 15 / 16 17 18");
         assertThat(rows(read("[[[1, 2], [3, 4]], [[5, 6], [7, 8]], [[9, 10], [11, 12]]]", ReadOptions.DEFAULT).color().orElseThrow().green())).isEqualTo("5 6 / 7 8");
@@ -360,15 +505,15 @@ class NotationsTest {
 
     @Test
     void aFlatListGetsRowsAndChannels() {
-        ReadOptions two = with(new ArrayOptions(OptionalInt.of(2), Optional.empty(), false, false, Optional.empty()));
+        ReadOptions two = with(ArrayOptions.NONE.withColumns(2));
         for (String text : new String[] {"[52, 55, 61, 59]", "52 55 61 59", "52\n55\n61\n59", "[1] 52 55\n[3] 61 59", "matrix(c(52, 55, 61, 59), nrow = 2)"}) {
             assertThat(rows(read(text, two).image())).as(text).isEqualTo("52 55 / 61 59");
         }
         assertThat(problem("[52, 55, 61]", two)).contains("3 values", "not a multiple of 2");
         assertThat(problem("[[52, 55], [61, 59]]", two)).contains("--columns applies to a flat list");
-        LoadedImage color = read("[3, 2, 1, 6, 5, 4]", with(new ArrayOptions(OptionalInt.of(1), Optional.of("bgr"), false, false, Optional.empty())));
+        LoadedImage color = read("[3, 2, 1, 6, 5, 4]", with(ArrayOptions.NONE.withColumns(1).withChannels("bgr")));
         assertThat(rows(color.color().orElseThrow().red())).isEqualTo("1 / 4");
-        assertThat(problem("[1, 2, 3]", with(new ArrayOptions(OptionalInt.empty(), Optional.of("rgx"), false, false, Optional.empty())))).contains("not an order of channels");
+        assertThat(problem("[1, 2, 3]", with(ArrayOptions.NONE.withChannels("rgx")))).contains("not an order of channels");
     }
 
     @ParameterizedTest

@@ -17,7 +17,7 @@ final class LargeButton extends ToggleButton {
     LargeButton(String title, ObjectProperty<SheetsPane.Kind> large, SheetsPane.Kind kind) {
         FontIcon icon = new FontIcon(Feather.MAXIMIZE_2);
         setGraphic(icon);
-        getStyleClass().addAll("icon-button", "tool", "large-button");
+        getStyleClass().addAll("icon-button", "tool", "corner-button");
         Tooltip words = new Tooltip();
         setTooltip(words);
         setOnAction(event -> large.set(large.get() == kind ? null : kind));

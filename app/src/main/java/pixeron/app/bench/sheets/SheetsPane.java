@@ -137,7 +137,7 @@ public final class SheetsPane extends HBox {
                 pixel -> bench.project().chain().input().faces().stream().map(face -> Decimals.table(face.image().value(pixel))).collect(Collectors.joining(" ")),
                 () -> (pixel, text) -> writeSample(pixel, text, say), next -> goOn(next, bench.shown().gridBefore(), bench::pickBefore));
         addHandTools();
-        frames.forEach((kind, frame) -> frame.setCornerControl(new LargeButton(kind.title, large, kind)));
+        frames.forEach((kind, frame) -> frame.addCornerControl(new LargeButton(kind.title, large, kind)));
         large.subscribe(kind -> showFrames());
         getChildren().add(picture);
         Sheet other = frames.get(Kind.OTHER).sheet();
@@ -159,6 +159,11 @@ public final class SheetsPane extends HBox {
         bench.pickedBeforeProperty().subscribe(pixel -> showPicked());
         bench.looking().selectionProperty().subscribe(marked -> all().forEach(frame -> frame.sheet().setMarked(marked)));
         theme.paletteProperty().subscribe(palette -> render());
+    }
+
+    /** Adds a control to the corner of a sheet. */
+    public void addCornerControl(Kind kind, Node control) {
+        frames.get(kind).addCornerControl(control);
     }
 
     private void addHandTools() {
