@@ -72,7 +72,7 @@ class WordsTest {
                     "values that depend on earlier ones; pixels are tracked"),
             new Sense("leav(e|es|ing)", "leave (\\S+ )?out|leave one of them out|leaves (no pixel|this computer)|nothing leaves", "things left out; views are closed"),
             new Sense("shapes?", "\\(shape\\)|'shape'|\"shape|the shape (\\(|is)", "the lengths of an array in a program; morphology has a structuring element"),
-            new Sense("keys?", "answer key|arrow keys?|page keys|^keys?(: )?$|has the keys|key\\.pdf|with the keys", "keys of a keyboard and a step line, and the answer key; a person sees parameters and shortcuts"),
+            new Sense("keys?", "answer key|arrow keys?|page keys|^keys?(: )?$|has the keys|yellow and key|the key is not removed|1 − key\\)|key\\.pdf|with the keys", "keys of a keyboard and a step line, and the answer key; a person sees parameters and shortcuts"),
             new Sense("right(ly)?", "alt\\+(shift\\+)?right|(to|at|from|on|in) the (lower |upper )?right|left (and|or|to|becomes) right|from left to right|^ ?right$|bottom, left, right|(go|column further) right"
                     + "|down and (to the )?right|right (by|halves)|x \\+ right|shifted right|left and right|left-right|[-−+] (left|right)\\b", "a direction; values are correct"),
             new Sense("paper", "paper size|^paper$|ink from paper|laid paper", "the material; what students get is a worksheet"),

@@ -23,7 +23,7 @@ import pixeron.byhand.table.TableSlip;
 import pixeron.byhand.table.TableSlips;
 import pixeron.chain.Stage;
 import pixeron.format.CellTable;
-import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -87,7 +87,7 @@ final class CheckCommand implements Callable<Integer> {
                     ProjectFile.ENDING);
         }
         Stage stage = steps.last(image);
-        if (stage.after(Progress.NONE).required() instanceof ColorImage && face.name().isEmpty()) {
+        if (stage.after(Progress.NONE).required() instanceof Components && face.name().isEmpty()) {
             return checkColor(stage);
         }
         Operation operation = operation(stage);
@@ -157,10 +157,10 @@ final class CheckCommand implements Callable<Integer> {
     /** All faces at once: cells with packed values, or with three numbers. */
     private int checkColor(Stage stage) {
         if (table.isGiven()) {
-            throw PixeronException.of("The result is a color image. Choose the channel of the table with --component.");
+            throw PixeronException.of("The result has several components. Choose the one of the table with --component.");
         }
         Abreast right = new Abreast(stage.bound(Progress.NONE).orElseThrow(), stage.before(Progress.NONE).required(),
-                (ColorImage) stage.after(Progress.NONE).required());
+                (Components) stage.after(Progress.NONE).required());
         if (Files.isDirectory(byHand.value())) {
             return FolderCheck.write(new FolderCheck.Subject(right, new SlipFinder(right), shape -> Optional.empty()), byHand.value(), new FolderCheck.Target(out.value(), isReplacing.value()), file ->
                     new AnswerChoice.Written(tolerant(ColorAnswer.read(file, right)), Optional.empty()), syntax.out());

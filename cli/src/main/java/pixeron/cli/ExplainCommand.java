@@ -7,7 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pixeron.PixeronException;
 import pixeron.chain.Stage;
-import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -53,7 +53,7 @@ final class ExplainCommand implements Runnable {
         Result after = stage.after(Progress.NONE).required();
         Result before = stage.before(Progress.NONE).required();
         PrintWriter out = syntax.out();
-        if (after instanceof ColorImage && face.name().isEmpty()) {
+        if (after instanceof Components && face.name().isEmpty()) {
             whole(new WholePixel(bound, before, after, true).lines(pixel), stage, pixel, out);
             return;
         }

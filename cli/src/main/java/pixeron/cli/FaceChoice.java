@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import pixeron.PixeronException;
 import pixeron.image.Image;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
@@ -18,7 +19,7 @@ final class FaceChoice {
 
     FaceChoice(Syntax syntax) {
         component = syntax.option("--component", "NAME", String.class,
-                "Channel of a color image (red, green, blue or alpha) or component of a spectrum (real, imaginary, magnitude, phase or log).");
+                "Channel of a color image (such as red), or component of a color model (such as hue) or a spectrum (such as magnitude).");
         earlier = syntax.earlier("--face", String.class);
     }
 
@@ -34,15 +35,18 @@ final class FaceChoice {
     Image of(Result result) {
         String name = name().orElseThrow();
         if (result instanceof Image) {
-            throw PixeronException.of("--component %s: the result is a gray image; only color images and spectra have components. Leave it out.",
+            throw PixeronException.of("--component %s: the result is a gray image; only color images, color models and spectra have components. Leave it out.",
                     Decimals.shortened(name));
         }
         return result.face(name).orElseThrow(() -> PixeronException.of("--component %s: the result has %s.", Decimals.shortened(name),
                         result.faces().stream().map(Result.Face::name).collect(Collectors.joining(", "))));
     }
 
-    /** @throws PixeronException if the result is a spectrum and no component was chosen */
+    /** @throws PixeronException if the result is a spectrum or a model image and no component was chosen */
     void requireOf(Result result, String why) {
+        if (name().isEmpty() && result instanceof ModelImage model) {
+            throw PixeronException.of("The result is %s, and %s. Add --component %s.", model.kind(), why, String.join(", ", model.names()).replaceFirst(", (?=[^,]*$)", " or "));
+        }
         if (name().isEmpty() && result instanceof Spectrum) {
             throw PixeronException.of("The result is a spectrum, and %s. Add --component %s.", why, Arrays.stream(SpectrumFace.values()).map(SpectrumFace::word)
                     .collect(Collectors.joining(", ")).replace(", log", " or log"));

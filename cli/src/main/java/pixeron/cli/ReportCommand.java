@@ -5,7 +5,7 @@ import pixeron.PixeronException;
 import pixeron.byhand.answer.ColorAnswer;
 import pixeron.byhand.color.Abreast;
 import pixeron.chain.Stage;
-import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Result;
 import pixeron.project.Origin;
 import pixeron.project.Project;
@@ -55,7 +55,7 @@ final class ReportCommand implements Runnable {
         Result after = last.after(Progress.NONE).required();
         if (!byHand.isGiven()) {
             return project;
-        } else if (after instanceof ColorImage color) {
+        } else if (after instanceof Components color) {
             Abreast faces = new Abreast(last.bound(Progress.NONE).orElseThrow(), last.before(Progress.NONE).required(), color);
             Project written = project;
             for (var face : faces.apart(ColorAnswer.read(byHand.value(), faces)).entrySet()) {

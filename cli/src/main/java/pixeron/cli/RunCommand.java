@@ -14,6 +14,7 @@ import pixeron.format.ImageFiles;
 import pixeron.format.array.ArrayNotation;
 import pixeron.image.ColorImage;
 import pixeron.image.Frame;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.recipe.Batch;
 import pixeron.recipe.ResultFile;
@@ -98,6 +99,9 @@ final class RunCommand implements Callable<Integer> {
         chain.stages().forEach(this::askPatience);
         Result last = chain.last(Progress.NONE).required();
         Optional<ArrayNotation> notation = notation(target);
+        if (last instanceof ModelImage) {
+            face.requireOf(last, "a file stores one component");
+        }
         if (notation.isPresent() && isPacked.value()) {
             throw PixeronException.of("--packed works with color images that are written to a table.");
         } else if (notation.isPresent()) {

@@ -12,12 +12,12 @@ import pixeron.image.Histogram;
 import pixeron.image.Image;
 import pixeron.image.Levels;
 import pixeron.image.Result;
+import pixeron.image.SpectrumFace;
 import pixeron.number.Decimals;
 import pixeron.number.Value;
 import pixeron.step.Bound;
 import pixeron.step.Operation;
 import pixeron.step.Progress;
-import pixeron.step.key.ChannelsParameter;
 import pixeron.step.table.LevelRows;
 import pixeron.working.Table;
 
@@ -92,11 +92,11 @@ final class TableCommand implements Runnable {
         if (bound instanceof Operation operation) {
             return operation.tables().stream().map(table -> new Named(table.name(), table)).toList();
         }
-        if (bound.faces().stream().noneMatch(ChannelsParameter.ALL::contains)) {
+        if (SpectrumFace.named(bound.faces().get(0)).isPresent()) {
             // Of a spectrum: the same for all of its faces.
             return all(bound.face(bound.faces().get(0)).orElseThrow());
         }
-        return ChannelsParameter.ALL.stream().flatMap(face -> bound.face(face).stream()
+        return bound.faces().stream().flatMap(face -> bound.face(face).stream()
                 .flatMap(found -> found.tables().stream()).map(table -> new Named(table.name() + "-" + face, table)))
                 .toList();
     }

@@ -10,6 +10,7 @@ import pixeron.PixeronException;
 import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.loop.ChainProgram;
@@ -64,6 +65,9 @@ public final class ChainPrograms {
         Result result = result(chain, upTo, progress);
         if (result instanceof Spectrum) {
             throw PixeronException.of("The result of step %d is a spectrum, which programs do not write. Continue to fourier-inverse, or stop before it.", upTo);
+        }
+        if (result instanceof ModelImage model) {
+            throw PixeronException.of("The result of step %d is %s, which programs do not write. Continue to a gray image, or stop before it.", upTo, model.kind());
         }
         requirePackable(result);
         // The image is read first, even where a step makes something else of it.

@@ -15,7 +15,7 @@ import pixeron.PixeronException;
  */
 public record Page(String name, String title, String markdown) {
 
-    private static final List<String> NAMES = List.of("looking", "new-images", "numbers-in", "numbers-out", "gray", "color", "point-steps", "equalization", "thresholds",
+    private static final List<String> NAMES = List.of("looking", "new-images", "numbers-in", "numbers-out", "gray", "color", "color-models", "point-steps", "equalization", "thresholds",
             "kernels", "moving", "resampling", "drawing", "two-images", "noise", "frequency", "low-rank", "by-hand", "walk", "practice", "exercises", "variants");
 
     /**

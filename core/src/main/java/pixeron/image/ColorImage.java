@@ -14,7 +14,7 @@ import pixeron.number.Rational;
  * @param blue of the same size and maximum level
  * @param alpha 0 is transparent, M is opaque; empty: the picture has no transparency
  */
-public record ColorImage(Image red, Image green, Image blue, Optional<Image> alpha) implements Result {
+public record ColorImage(Image red, Image green, Image blue, Optional<Image> alpha) implements Components {
 
     /**
      * Checks the channels.
@@ -34,6 +34,16 @@ public record ColorImage(Image red, Image green, Image blue, Optional<Image> alp
      */
     public static ColorImage of(List<Image> faces) {
         return new ColorImage(faces.get(0), faces.get(1), faces.get(2), faces.size() > 3 ? Optional.of(faces.get(3)) : Optional.empty());
+    }
+
+    @Override
+    public ColorImage with(List<Image> faces) {
+        return of(faces);
+    }
+
+    @Override
+    public List<String> unnamed() {
+        return List.of("red", "green", "blue");
     }
 
     /** Returns whether all samples are levels. */

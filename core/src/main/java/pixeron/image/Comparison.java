@@ -45,6 +45,8 @@ public record Comparison(int agree, int differ, Value maxAbsolute, Value meanAbs
     public static Comparison of(Result a, Result b) {
         if (a instanceof Spectrum || b instanceof Spectrum) {
             throw PixeronException.of("A spectrum cannot be compared. Add the step fourier-inverse first.");
+        } else if (a instanceof ModelImage || b instanceof ModelImage) {
+            throw PixeronException.of("Images of a color model are compared for each component. Choose one.");
         } else if (a.faces().size() != b.faces().size()) {
             throw PixeronException.of("One image has %d channels, the other has %d.", a.faces().size(), b.faces().size());
         }

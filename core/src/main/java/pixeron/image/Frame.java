@@ -1,6 +1,7 @@
 package pixeron.image;
 
 import pixeron.PixeronException;
+import pixeron.number.Range;
 
 /**
  * Size and maximum level of a result. A result's frame is its own: it need not be that of what it was made from.
@@ -8,8 +9,14 @@ import pixeron.PixeronException;
  * @param rows H ≥ 1
  * @param columns W ≥ 1
  * @param maximumLevel M, 1–65535
+ * @param range where values belong: 0–M, but for components of a color model
  */
-public record Frame(int rows, int columns, int maximumLevel) {
+public record Frame(int rows, int columns, int maximumLevel, Range range) {
+
+    /** Creates a frame of levels 0–M. */
+    public Frame(int rows, int columns, int maximumLevel) {
+        this(rows, columns, maximumLevel, Range.ofLevels(maximumLevel));
+    }
 
     /** Returns the number of pixels, H·W. */
     public int count() {
@@ -49,7 +56,17 @@ public record Frame(int rows, int columns, int maximumLevel) {
 
     /** Returns this with another maximum level. */
     public Frame with(int otherMaximum) {
-        return new Frame(rows, columns, otherMaximum);
+        return otherMaximum == maximumLevel ? this : new Frame(rows, columns, otherMaximum);
+    }
+
+    /** Returns this with another size. */
+    public Frame sized(int otherRows, int otherColumns) {
+        return new Frame(otherRows, otherColumns, maximumLevel, range);
+    }
+
+    /** Returns this where values belong into another range. */
+    public Frame within(Range other) {
+        return new Frame(rows, columns, maximumLevel, other);
     }
 
     /** Returns the size, such as 5 × 7. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import pixeron.PixeronException;
+import pixeron.number.Range;
 import pixeron.number.Rational;
 import pixeron.number.Value;
 
@@ -30,12 +31,19 @@ public final class Image implements Result {
     private final int columns;
     private final int maximumLevel;
     private final Samples samples;
+    /** Empty: 0–M. */
+    private final Optional<Range> range;
 
     Image(int rows, int columns, int maximumLevel, Samples samples) {
+        this(rows, columns, maximumLevel, samples, Optional.empty());
+    }
+
+    private Image(int rows, int columns, int maximumLevel, Samples samples, Optional<Range> range) {
         this.rows = rows;
         this.columns = columns;
         this.maximumLevel = maximumLevel;
         this.samples = samples;
+        this.range = range;
     }
 
     /**
@@ -244,7 +252,18 @@ public final class Image implements Result {
 
     @Override
     public Frame frame() {
-        return new Frame(rows, columns, maximumLevel);
+        Frame frame = new Frame(rows, columns, maximumLevel);
+        return range.map(frame::within).orElse(frame);
+    }
+
+    /** Returns the same samples where values belong into a range of their own, as those of a component of a color model. */
+    public Image within(Range other) {
+        return new Image(rows, columns, maximumLevel, samples, Optional.of(other));
+    }
+
+    /** Returns the same samples where values belong into 0–M. */
+    public Image withinLevels() {
+        return range.isEmpty() ? this : new Image(rows, columns, maximumLevel, samples);
     }
 
     @Override

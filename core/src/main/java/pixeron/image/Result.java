@@ -5,9 +5,9 @@ import java.util.Optional;
 import java.util.function.Supplier;
 
 /** What can be in front of a step or behind it: a kind of its own, in a frame of its own, seen by its faces. */
-public sealed interface Result permits Image, ColorImage, Spectrum {
+public sealed interface Result permits Image, Components, Spectrum {
 
-    /** Returns size and maximum level; all faces have it. */
+    /** Returns size and maximum level; all faces have that size, and but for those of a color model that maximum. */
     Frame frame();
 
     /** Returns the kind in words with its article: {@code a color image}. */

@@ -72,7 +72,9 @@ public final class WrittenColor {
     }
 
     private static Map<String, String> levels(String text, int packed, boolean hasAlpha, List<String> faces, int maximumLevel) {
-        if (maximumLevel != Image.BYTE_MAXIMUM) {
+        if (!faces.contains("red")) {
+            throw PixeronException.of("\"%s\" is a packed value, but the result has %s. Write a number for each of them.", text, String.join(", ", faces));
+        } else if (maximumLevel != Image.BYTE_MAXIMUM) {
             throw PixeronException.of("\"%s\" is a packed value with eight bits per channel, but the maximum level is %d. Write three numbers.", text, maximumLevel);
         }
         PackedPixel pixel = new PackedPixel(packed);
@@ -83,7 +85,7 @@ public final class WrittenColor {
 
     private static Optional<Map<String, String>> numbers(String text, List<String> faces) {
         String[] numbers = text.split("[\\s,;]+");
-        boolean isOneEach = (numbers.length == 3 || numbers.length == faces.size()) && faces.size() >= 3
+        boolean isOneEach = (numbers.length == faces.size() || numbers.length == 3 && faces.contains(ALPHA)) && faces.size() >= 3
                 && Arrays.stream(numbers).noneMatch(number -> number.matches(OPERATOR));
         Map<String, String> values = new LinkedHashMap<>();
         for (int n = 0; isOneEach && n < numbers.length; n++) {

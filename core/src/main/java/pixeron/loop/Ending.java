@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import pixeron.image.Area;
 import pixeron.number.Overflow;
+import pixeron.number.Range;
 import pixeron.number.Rounding;
 
 /** The end of each turn of a loop: rounding and overflow, and pixels that stay as they are. */
@@ -28,6 +29,25 @@ public final class Ending {
         Code value = Code.name(name);
         end.add(Statement.set("s", overflow == Overflow.CLIP ? value.between(Code.of(0), maximum) : overflow == Overflow.WRAP
                 ? value.mod(maximum.plus(Code.of(1))) : value));
+        return end;
+    }
+
+    /**
+     * Returns what makes s of a value before rounding, which is called {@code exact}.
+     *
+     * @param range where the result belongs
+     */
+    public static List<Statement> of(Rounding rounding, Overflow overflow, Range range) {
+        List<Statement> end = new ArrayList<>();
+        String name = "exact";
+        if (rounding != Rounding.NONE) {
+            end.add(Statement.set("rounded", new Code.Rounded(rounding, Code.name(name))));
+            name = "rounded";
+        }
+        Code value = Code.name(name);
+        Code lower = Code.of(range.lower());
+        end.add(Statement.set("s", overflow == Overflow.CLIP ? value.between(lower, Code.of(range.upper())) : overflow == Overflow.WRAP
+                ? lower.plus(value.minus(lower).mod(Code.of(range.period()))) : value));
         return end;
     }
 

@@ -43,11 +43,19 @@ public enum Overflow implements Worded {
      * @param maximumLevel M ≥ 1
      */
     public Value apply(Value value, int maximumLevel) {
+        return apply(value, Range.ofLevels(maximumLevel));
+    }
+
+    /**
+     * Returns the value inside a range (clip), inside its period (wrap), or as it is (keep).
+     *
+     * @param value any, rounded or not
+     */
+    public Value apply(Value value, Range range) {
         return switch (this) {
             case KEEP -> value;
-            case CLIP -> value.signum() < 0 ? Rational.ZERO
-                    : value.compareValue(Rational.of(maximumLevel)) > 0 ? Rational.of(maximumLevel) : value;
-            case WRAP -> wrapped(value, maximumLevel + 1);
+            case CLIP -> range.clipped(value);
+            case WRAP -> range.wrapped(value);
         };
     }
 
@@ -63,14 +71,5 @@ public enum Overflow implements Worded {
             case WRAP -> (int) Math.floorMod(whole, (long) maximumLevel + 1);
             case KEEP -> throw new IllegalStateException("a kept value may not be a level");
         };
-    }
-
-    private static Value wrapped(Value value, int count) {
-        if (value instanceof Rational r) {
-            Rational turns = r.dividedBy(Rational.of(count)).floor();
-            return r.minus(turns.times(Rational.of(count)));
-        }
-        double number = value.asDouble();
-        return Approximate.snapped(number - count * Math.floor(number / count), count);
     }
 }

@@ -21,6 +21,7 @@ import pixeron.byhand.slip.search.SlipFinder;
 import pixeron.chain.Chain;
 import pixeron.chain.Stage;
 import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -210,7 +211,7 @@ public final class ProgramCheck {
     /** Of a result in color all channels are checked, unless one is wanted. */
     private Explained right(Stage last, Progress progress) {
         Bound bound = last.bound(progress).orElseThrow();
-        if (last.after(progress).required() instanceof ColorImage color && conditions.face().equals(Image.VALUE)) {
+        if (last.after(progress).required() instanceof Components color && conditions.face().equals(Image.VALUE)) {
             return new Abreast(bound, last.before(progress).required(), color);
         }
         return bound.face(conditions.face()).orElseThrow(() -> PixeronException.of("The result has no component \"%s\".", conditions.face()));

@@ -15,6 +15,7 @@ import pixeron.byhand.work.ByHand;
 import pixeron.chain.Chain;
 import pixeron.chain.Link;
 import pixeron.image.Image;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.step.Progress;
@@ -232,7 +233,9 @@ public record Project(String name, Work main, List<OwnKernel> kernels, List<Othe
     public Project using(String wanted, Progress progress) {
         OtherImage other = image(wanted);
         Result result = other.chain().last(progress).required();
-        if (result instanceof Spectrum) {
+        if (result instanceof ModelImage model) {
+            throw PixeronException.of("The last result of %s is %s, but an image is needed. Convert it back (convert to=rgb) first.", wanted, model.kind());
+        } else if (result instanceof Spectrum) {
             throw PixeronException.of("The last result of %s is a spectrum, but an image is needed. Add the step fourier-inverse.", wanted);
         }
         Result old = main.present().chain().input();

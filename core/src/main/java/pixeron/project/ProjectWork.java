@@ -11,7 +11,7 @@ import pixeron.byhand.work.StepWork;
 import pixeron.byhand.work.StepWork.Written;
 import pixeron.chain.Outcome;
 import pixeron.chain.Stage;
-import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Image;
 import pixeron.step.Bound;
 import pixeron.step.Progress;
@@ -70,8 +70,8 @@ public final class ProjectWork {
      */
     public static Optional<ColorWork> color(Project project, int position, List<StepWork> works, Progress progress) {
         Stage stage = project.chain().stage(position);
-        return stage.bound(progress).filter(bound -> stage.after(progress) instanceof Outcome.Done done && done.result() instanceof ColorImage)
-                .map(bound -> ColorWork.of(new Abreast(bound, stage.before(progress).required(), (ColorImage) stage.after(progress).required()),
+        return stage.bound(progress).filter(bound -> stage.after(progress) instanceof Outcome.Done done && done.result() instanceof Components)
+                .map(bound -> ColorWork.of(new Abreast(bound, stage.before(progress).required(), (Components) stage.after(progress).required()),
                         works.stream().filter(work -> work.position() == position).toList()));
     }
 }

@@ -16,6 +16,7 @@ import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
@@ -58,7 +59,9 @@ public final class ResultFile {
         // As a picture the logarithm is drawn from black to white.
         boolean isDrawn = !isTable && result instanceof Spectrum && wish.face.orElse(SpectrumFace.LOG.word()).equals(SpectrumFace.LOG.word());
         Result kept = isDrawn ? ((Spectrum) result).picture() : wish.face.isEmpty() ? result : face(result, wish.face.get());
-        if (isTable && kept instanceof Spectrum) {
+        if (kept instanceof ModelImage model) {
+            throw PixeronException.of("The result is %s, and a file stores one component. Choose %s.", model.kind(), String.join(", ", model.names()).replaceFirst(", (?=[^,]*$)", " or "));
+        } else if (isTable && kept instanceof Spectrum) {
             throw PixeronException.of("The result is a spectrum, which does not fit into one table. Write a picture, or add the step fourier-inverse.");
         } else if (isTable && kept instanceof ColorImage color) {
             requirePacked(color, wish);

@@ -98,7 +98,7 @@ public final class ReportMaker {
     /** Each channel that was worked on or written by hand, then the findings about all together. */
     private void add(List<StepWork> faces, ColorWork whole) {
         Check check = whole.check();
-        int cells = whole.faces().after().red().count() * faces.size();
+        int cells = whole.faces().after().frame().count() * faces.size();
         if (check.filled() > 0) {
             score(check, cells);
         }

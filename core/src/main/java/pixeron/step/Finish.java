@@ -2,10 +2,12 @@ package pixeron.step;
 
 import java.util.ArrayList;
 import java.util.List;
+import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.number.Approximate;
 import pixeron.number.Decimals;
 import pixeron.number.Overflow;
+import pixeron.number.Range;
 import pixeron.number.Rational;
 import pixeron.number.Rounding;
 import pixeron.number.Value;
@@ -19,8 +21,9 @@ import pixeron.working.Run;
  * @param rounding first
  * @param overflow then
  * @param maximumLevel M of the result
+ * @param range where values of the result belong
  */
-public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
+public record Finish(Rounding rounding, Overflow overflow, int maximumLevel, Range range) {
 
     /** Far more than a double of this size is snapped by. */
     private static final double CLOSE = 1e-5;
@@ -29,22 +32,38 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
     /** By so much of its size a double is snapped, and a little more. */
     private static final double SNAPPED = 1.1e-12;
 
-    public static Finish of(Step step, int maximumLevel) {
-        return new Finish(step.rounding(), step.overflow(), maximumLevel);
+    /** Creates the end of a step whose results belong into 0–M. */
+    public Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
+        this(rounding, overflow, maximumLevel, Range.ofLevels(maximumLevel));
+    }
+
+    /** Returns the end of a step with results in this frame. */
+    public static Finish of(Step step, Frame frame) {
+        return new Finish(step.rounding(), step.overflow(), frame.maximumLevel(), frame.range());
+    }
+
+    /** Returns the same with another overflow rule. */
+    public Finish with(Overflow other) {
+        return new Finish(rounding, other, maximumLevel, range);
+    }
+
+    /** Returns whether values belong into 0–M and wrap around mod M + 1, as levels do. */
+    public boolean isOfLevels() {
+        return range.isOfLevels(maximumLevel) && !(range.isCircle() && overflow == Overflow.WRAP);
     }
 
     /** Returns the value that is written for an exact value. */
     public Value apply(Value exact) {
-        if (exact instanceof Rational whole && Image.isLevel(whole, maximumLevel)) {
+        if (exact instanceof Rational whole && Image.isLevel(whole, maximumLevel) && isOfLevels()) {
             // Whatever the rounding and the overflow, a level stays.
             return whole;
         }
-        return overflow.apply(rounding.apply(Approximate.snapped(exact, maximumLevel)), maximumLevel);
+        return overflow.apply(rounding.apply(Approximate.snapped(exact, maximumLevel)), range);
     }
 
     /** Returns whether every result is a level: rounded, and clipped or wrapped. */
     public boolean isToLevels() {
-        return rounding != Rounding.NONE && overflow != Overflow.KEEP;
+        return rounding != Rounding.NONE && overflow != Overflow.KEEP && isOfLevels();
     }
 
     /** Returns the level that is written, where {@link #isToLevels}. */
@@ -100,17 +119,17 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         return overflow.apply(rounding.apply(numerator, denominator), maximumLevel);
     }
 
-    /** Returns −1 when the rounded value is below 0, 1 when it is above the maximum level, else 0. */
+    /** Returns −1 when the rounded value is below the range (0–M), 1 when it is above it, else 0. */
     public int side(Value exact) {
         Value rounded = rounding.apply(Approximate.snapped(exact, maximumLevel));
-        return rounded.signum() < 0 ? -1 : rounded.compareValue(Rational.of(maximumLevel)) > 0 ? 1 : 0;
+        return rounded.compareValue(range.lower()) < 0 ? -1 : rounded.compareValue(range.upper()) > 0 ? 1 : 0;
     }
 
     /** Returns the lines for rounding and overflow of an exact value. */
     public List<Line> explain(Value exact) {
         Value snapped = Approximate.snapped(exact, maximumLevel);
         Value rounded = rounding.apply(snapped);
-        Value result = overflow.apply(rounded, maximumLevel);
+        Value result = overflow.apply(rounded, range);
         List<Line> lines = new ArrayList<>();
         lines.add(roundingLine(snapped, rounded, rounded.equals(result)));
         lines.add(overflowLine(rounded, result));
@@ -124,10 +143,9 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
         if (rounding != Rounding.NONE) {
             out.set("s", rounded).line(0, "s ← s " + rounding.sentence());
         }
-        Value result = overflow.apply(rounded, maximumLevel);
+        Value result = overflow.apply(rounded, range);
         if (overflow != Overflow.KEEP) {
-            out.set("s", result).line(0, overflow == Overflow.CLIP ? "s ← s clipped to 0–" + maximumLevel
-                    : "s ← s mod " + (maximumLevel + 1));
+            out.set("s", result).line(0, overflow == Overflow.CLIP ? "s ← s clipped to " + range.text() : "s ← " + wrapping());
         }
         out.set("after[i][j]", result).line(0, "after[i][j] ← s");
     }
@@ -143,16 +161,23 @@ public record Finish(Rounding rounding, Overflow overflow, int maximumLevel) {
     }
 
     private Line overflowLine(Value rounded, Value result) {
-        boolean isInside = rounded.signum() >= 0 && rounded.compareValue(Rational.of(maximumLevel)) <= 0;
         if (rounded.equals(result)) {
-            return Line.of("overflow", Run.note(isInside ? "within 0–" + maximumLevel + ", nothing " + participle()
-                    : "outside 0–" + maximumLevel + ", kept as it is"));
+            return Line.of("overflow", Run.note(range.contains(rounded) ? "within " + range.text() + ", nothing " + participle()
+                    : "outside " + range.text() + ", kept as it is"));
         }
+        String lower = Decimals.working(range.lower());
         String why = overflow == Overflow.CLIP
-                ? (rounded.signum() < 0 ? "below 0, clipped to 0" : "above " + maximumLevel + ", clipped to it")
-                : "value mod " + (maximumLevel + 1) + ", wrapped";
+                ? (rounded.compareValue(range.lower()) < 0 ? "below " + lower + ", clipped to " + lower : "above " + Decimals.working(range.upper()) + ", clipped to it")
+                : wrapping().replaceFirst("^s", "value") + ", wrapped";
         return Line.of("overflow", Run.plain(Decimals.working(rounded) + " → "),
                 Run.after(Decimals.working(result)), Run.note("   " + why));
+    }
+
+    /** The wrapped value of s in words, such as s mod 256. */
+    private String wrapping() {
+        String mod = " mod " + Decimals.working(range.period());
+        String lower = Decimals.working(range.lower().negated());
+        return range.lower().signum() == 0 ? "s" + mod : "(s + " + lower + ")" + mod + " − " + lower;
     }
 
     private String participle() {

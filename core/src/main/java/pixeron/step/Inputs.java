@@ -4,6 +4,7 @@ import java.util.function.Function;
 import pixeron.PixeronException;
 import pixeron.format.ReadOptions;
 import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Image;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -52,7 +53,7 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
             return image;
         }
         throw PixeronException.of("%s needs an image, but its input is %s%s.", type.name(), before.kind(),
-                before instanceof ColorImage ? ". Add a gray step before it" : before instanceof Spectrum ? ". Add an inverse Fourier transform (fourier-inverse) before it" : "");
+                before instanceof Components ? ". Add a gray step before it" : before instanceof Spectrum ? ". Add an inverse Fourier transform (fourier-inverse) before it" : "");
     }
 
     /**
@@ -81,7 +82,7 @@ public record Inputs(Result before, Function<String, Result> others, long mostPi
             return image;
         }
         throw PixeronException.of("%s with=%s needs an image, but %s is %s%s.", type.name(), reference, reference,
-                found.kind(), found instanceof ColorImage ? ". Add a gray step before it" : "");
+                found.kind(), found instanceof Components ? ". Add a gray step before it" : "");
     }
 
     /** Returns the same others, with another result in front of the step. */

@@ -181,7 +181,7 @@ public interface Operation extends Explained, Bound {
 
     /** Returns rounding and overflow, in the frame of the result. */
     default Finish finish() {
-        return Finish.of(step(), frame().maximumLevel());
+        return Finish.of(step(), frame());
     }
 
     @Override

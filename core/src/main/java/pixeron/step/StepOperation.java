@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import pixeron.image.Area;
 import pixeron.image.Frame;
@@ -57,13 +58,18 @@ public abstract class StepOperation implements Operation {
 
     /** Where the image before is only what is seen of something else, and made when it is asked for. */
     protected StepOperation(Step step, Supplier<Image> before, Frame frame, Inputs inputs) {
+        this(step, before, frame, inputs, UnaryOperator.identity());
+    }
+
+    /** Where a result of this kind ends in its own way, such as a hue that goes around its circle. */
+    protected StepOperation(Step step, Supplier<Image> before, Frame frame, Inputs inputs, UnaryOperator<Finish> ending) {
         this.step = step;
         this.inputs = inputs;
         this.before = before;
         this.frame = frame;
         this.asIs = Sight.of(pixel -> before.get().value(pixel));
         this.area = step.arguments().find(StepType.AREA).map(a -> a.requireInside(before.get()));
-        this.finish = Finish.of(step, frame.maximumLevel());
+        this.finish = ending.apply(Finish.of(step, frame));
     }
 
     /** All cells of a window count. */

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import pixeron.image.Area;
-import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Frame;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
@@ -116,6 +116,17 @@ public interface StepType extends Keyed {
     }
 
     /**
+     * Returns a step to begin with, as it fits what it is applied to: on a model image it names a component.
+     *
+     * @param starter of this type
+     * @param looked the component that a user looks at
+     */
+    default Step fitted(Step starter, Result before, String looked) {
+        boolean needsName = before instanceof Components components && components.unnamed().isEmpty() && common().contains(Common.CHANNELS);
+        return needsName ? starter.with(CHANNELS, List.of(looked)) : starter;
+    }
+
+    /**
      * Checks what depends on several keys together.
      *
      * @param arguments every required key has a value
@@ -160,19 +171,19 @@ public interface StepType extends Keyed {
     }
 
     /**
-     * Returns the channels that a step works on where its line does not say it.
+     * Returns the channels that a step works on where its line does not say it; none of a model image, where it must.
      *
-     * @throws pixeron.PixeronException if the step cannot be applied to this color image
+     * @throws pixeron.PixeronException if the step cannot be applied to this result
      */
-    default List<String> channels(Step step, ColorImage before) {
-        return List.of("red", "green", "blue");
+    default List<String> channels(Step step, Components before) {
+        return before.unnamed();
     }
 
     /**
      * Returns what the step is on that channel of a color image; the same for all, but where numbers are drawn.
      *
      * @param step of this type
-     * @param place of a channel: red 0, green 1, blue 2, alpha 3
+     * @param place of a channel in the order of the image: red 0, green 1, blue 2, alpha 3
      */
     default Step onChannel(Step step, int place) {
         return step;

@@ -94,7 +94,10 @@ class LoopProgramTest {
             "fourier-inverse rounding=floor", "fourier-inverse rounding=none overflow=keep");
     private static final List<String> OF_COLOR = List.of("gray", "gray rule=luma-601", "gray rule=luma-709 rounding=floor transparent=over-black", "gray rule=lightness transparent=ignored",
             "gray rule=maximum", "gray rule=blue", "gray rule=alpha", "gray rule=weights weights=\"1/2 -0.25 2\" overflow=wrap", "gray area=\"1 1 2 2\"", "reorder order=\"blue red green\"",
-            "reorder order=\"alpha red green blue\"", "equalize", "add amount=30 channels=\"red alpha\"", "merge red=step:0 green=7 blue=M");
+            "reorder order=\"alpha red green blue\"", "equalize", "add amount=30 channels=\"red alpha\"", "merge red=step:0 green=7 blue=M", "convert to=hsv", "convert to=hsv scale=levels rounding=floor",
+            "convert to=hsl", "convert to=hsl scale=half", "convert to=cmyk", "convert to=cmyk scale=unit", "convert to=ycbcr", "convert to=ycbcr scale=levels overflow=wrap");
+    /** Models that are converted back to red, green and blue. */
+    private static final List<String> OF_MODELS = List.of("convert to=hsv", "convert to=hsl scale=levels", "convert to=cmyk", "convert to=ycbcr scale=levels", "convert to=ycbcr");
 
     /** Roots and angles of different languages may differ in their last place. */
     private static final Rational LAST_PLACE = Rational.of(1, 1_000_000_000);
@@ -188,6 +191,15 @@ class LoopProgramTest {
                 LoopProgram program = right.program().orElseThrow(() -> new AssertionError(line + " has no program for " + face));
                 List<Image> read = program.inputs().stream().map(input -> color.face(input.grid().replace("of_", "")).orElse(right.before())).toList();
                 cases.add(new Case(line + ", " + face, read, program, right));
+            }
+        }
+        for (String line : OF_MODELS) {
+            Result model = Binding.of(StepLine.parse(line), color()).result(Progress.NONE);
+            Bound back = Binding.of(StepLine.parse("convert to=rgb"), model);
+            for (String face : List.of("red", "green", "blue")) {
+                Operation right = back.face(face).orElseThrow();
+                LoopProgram program = right.program().orElseThrow();
+                cases.add(new Case(line + ", back, " + face, program.inputs().stream().map(input -> model.face(input.grid()).orElseThrow()).toList(), program, right));
             }
         }
         return cases;

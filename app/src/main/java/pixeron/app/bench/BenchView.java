@@ -129,7 +129,7 @@ public final class BenchView extends BorderPane {
         addEventFilter(KeyEvent.KEY_PRESSED, this::walkKeys);
         BorderPane walked = new BorderPane(sheets);
         walked.setTop(new WalkBar(bench));
-        HBox actions = new HBox(new ChannelBar(bench), new FaceBar(bench), walkButton(bench));
+        HBox actions = new HBox(new ChannelBar(bench), new FaceBar(bench), new ComponentBar(bench), walkButton(bench));
         actions.getStyleClass().add("middle-actions");
         middle = new MiddlePane(walked, actions, Map.of(
                 MiddlePane.View.TABLE, isSeen -> new TablesPane(bench, theme, ways.openCells, this::say, isSeen),

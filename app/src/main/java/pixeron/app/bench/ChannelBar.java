@@ -61,7 +61,8 @@ final class ChannelBar extends HBox {
     }
 
     private void render(Shown shown) {
-        boolean hasColor = shown != null && shown.hasColor();
+        // The components of a color model take its place: both have no room, and the color side is shown in color.
+        boolean hasColor = shown != null && shown.hasColor() && shown.model().isEmpty();
         show(this, hasColor);
         if (!hasColor) {
             return;

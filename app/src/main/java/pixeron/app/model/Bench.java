@@ -62,7 +62,7 @@ public final class Bench {
         this.trouble = trouble;
         this.walking = new Walking(this, aside);
         looking.channelProperty().subscribe(channel -> {
-            if (isOpen() && shown() != null && (shown().hasColor() || shown().hasSpectrum())) {
+            if (isOpen() && shown() != null && (shown().hasColor() || shown().hasSpectrum() || shown().model().isPresent())) {
                 show();
             }
         });

@@ -7,6 +7,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import pixeron.image.ColorImage;
 import pixeron.image.Frame;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.image.SpectrumFace;
@@ -78,6 +79,16 @@ public final class Seen {
 
     public boolean isSpectrum() {
         return result instanceof Spectrum;
+    }
+
+    /** Returns whether it has the components of a color model. */
+    public boolean isModel() {
+        return result instanceof ModelImage;
+    }
+
+    /** Returns whether one of its components is looked at, never all of them as a picture. */
+    public boolean isByComponent() {
+        return isSpectrum() || isModel();
     }
 
     /** Returns the coefficients; empty where it is no spectrum. */

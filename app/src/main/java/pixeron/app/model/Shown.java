@@ -165,7 +165,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
                         .flatMap(work -> work.check().cells().stream()).toList()))).toList();
         String face = results.sides.after.map(after -> after.name(results.at.channel)).orElse("");
         Optional<StepWork> work = work(works, position, face);
-        Optional<Whole> whole = position < 0 ? Optional.empty() : ProjectWork.color(project, position, works, progress)
+        Optional<Whole> whole = position < 0 || results.sides.after.filter(Seen::isModel).isPresent() ? Optional.empty() : ProjectWork.color(project, position, works, progress)
                 .map(color -> Whole.of(color, known.flatMap(Shown::whole), progress));
         Own own = work.map(found -> new Own(found.sheet(), found.check(), found.following()))
                 .orElseGet(() -> new Own(position < 0 ? HandSheet.EMPTY : project.byHand(position, face).sheet(), Check.EMPTY, Following.NONE));
@@ -301,9 +301,19 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
         return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::hasColor);
     }
 
+    /** Returns whether all channels of a pixel are worked out together: there is color, and no component of a color model comes of it. */
+    public boolean isInColor() {
+        return hasColor() && seenAfter().filter(Seen::isModel).isEmpty();
+    }
+
     /** Returns whether there is a spectrum on either side of the step. */
     public boolean hasSpectrum() {
         return Stream.concat(seenBefore().stream(), seenAfter().stream()).anyMatch(Seen::isSpectrum);
+    }
+
+    /** Returns the result with the components of a color model, of After if both sides have them. */
+    public Optional<Seen> model() {
+        return Stream.concat(seenAfter().stream(), seenBefore().stream()).filter(Seen::isModel).findFirst();
     }
 
     /** Returns the face with which values in tables are kept: the tables of a spectrum are those of all its faces. */
@@ -343,7 +353,7 @@ public record Shown(Results results, Marks marks, Optional<Lit> lit) {
 
     /** Returns all channels of a pixel together, as they are calculated; empty where there is no color on either side. */
     public Optional<WholePixel> wholePixel(boolean isPacked) {
-        return !hasColor() ? Optional.empty() : results.bound.map(bound -> new WholePixel(bound, seenBefore().orElseThrow().result(),
+        return !isInColor() ? Optional.empty() : results.bound.map(bound -> new WholePixel(bound, seenBefore().orElseThrow().result(),
                 seenAfter().orElseThrow().result(), isPacked));
     }
 

@@ -264,7 +264,7 @@ public final class Walking {
 
     /** Whether pixels with color are walked over as all their channels together. */
     private boolean isWhole() {
-        return bench.shown() != null && bench.shown().hasColor() && bench.looking().isWhole();
+        return bench.shown() != null && bench.shown().isInColor() && bench.looking().isWhole();
     }
 
     /** The same one as long as the same is shown, because its loops are kept for it. */

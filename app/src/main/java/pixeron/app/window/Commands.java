@@ -1,5 +1,6 @@
 package pixeron.app.window;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.IntFunction;
@@ -318,6 +319,9 @@ final class Commands {
         if (isOpen() && bench.shown().hasSpectrum()) {
             int place = how == ColorView.APART ? ChannelsParameter.ALL.size() : ChannelsParameter.ALL.indexOf(channel);
             bench.looking().channelProperty().set(FaceBar.ORDER.get(Math.max(0, place)).word());
+        } else if (isOpen() && bench.shown().model().isPresent()) {
+            List<String> names = bench.shown().model().orElseThrow().names();
+            bench.looking().channelProperty().set(names.get(Math.max(0, Math.min(names.size() - 1, ChannelsParameter.ALL.indexOf(channel)))));
         } else if (isOpen() && bench.shown().hasColor()) {
             if (!channel.isEmpty()) {
                 bench.looking().channelProperty().set(channel);

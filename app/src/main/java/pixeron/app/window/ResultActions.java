@@ -62,7 +62,7 @@ final class ResultActions {
         // What is looked at is saved: the picture in color, or one channel of it.
         boolean isChannel = seen.get().hasColor() && !bench.looking().isWhole();
         String face = seen.get().name(bench.shown().channel());
-        boolean isFace = isChannel || seen.get().isSpectrum();
+        boolean isFace = isChannel || seen.get().isByComponent();
         Result result = isFace ? seen.get().face(face).image() : seen.get().result();
         // The logarithm of a spectrum is a picture as well: that from black to white.
         Optional<Spectrum> drawn = seen.get().spectrum().filter(spectrum -> face.equals(SpectrumFace.LOG.word()));

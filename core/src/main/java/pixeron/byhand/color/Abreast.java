@@ -5,7 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pixeron.byhand.HandSheet;
-import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
@@ -26,8 +26,9 @@ public final class Abreast implements Explained {
 
     private final Bound bound;
     private final Result before;
-    private final ColorImage after;
+    private final Components after;
     private final List<Result.Face> faces;
+    private final int columns;
 
     /**
      * Places the channels of a color result beside each other.
@@ -35,11 +36,12 @@ public final class Abreast implements Explained {
      * @param before what the step is applied to
      * @param after its result
      */
-    public Abreast(Bound bound, Result before, ColorImage after) {
+    public Abreast(Bound bound, Result before, Components after) {
         this.bound = bound;
         this.before = before;
         this.after = after;
-        this.faces = after.faces();
+        this.faces = after.inCells();
+        this.columns = after.frame().columns();
     }
 
     public Bound bound() {
@@ -50,7 +52,7 @@ public final class Abreast implements Explained {
         return before;
     }
 
-    public ColorImage after() {
+    public Components after() {
         return after;
     }
 
@@ -61,22 +63,22 @@ public final class Abreast implements Explained {
 
     @Override
     public Frame frame() {
-        return new Frame(after.rows(), after.columns() * faces.size(), after.maximumLevel());
+        return after.frame().sized(after.frame().rows(), columns * faces.size());
     }
 
     /** Returns the place of a face's pixel on the sheet. */
     public Pixel place(String face, Pixel pixel) {
-        return new Pixel(pixel.row(), pixel.column() + after.columns() * faces.stream().map(Result.Face::name).toList().indexOf(face));
+        return new Pixel(pixel.row(), pixel.column() + columns * faces.stream().map(Result.Face::name).toList().indexOf(face));
     }
 
     /** Returns the name of the face that a place of the sheet belongs to. */
     public String face(Pixel place) {
-        return faces.get(place.column() / after.columns()).name();
+        return faces.get(place.column() / columns).name();
     }
 
     /** Returns the pixel of the face that a place of the sheet belongs to. */
     public Pixel pixel(Pixel place) {
-        return new Pixel(place.row(), place.column() % after.columns());
+        return new Pixel(place.row(), place.column() % columns);
     }
 
     /** Returns what was written on the sheet of all faces, as a sheet for each of them by its name. */
@@ -93,7 +95,7 @@ public final class Abreast implements Explained {
     }
 
     private Image image(Pixel place) {
-        return faces.get(place.column() / after.columns()).image();
+        return faces.get(place.column() / columns).image();
     }
 
     @Override

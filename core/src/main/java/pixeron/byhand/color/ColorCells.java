@@ -7,6 +7,7 @@ import java.util.Optional;
 import pixeron.PixeronException;
 import pixeron.byhand.HandSheet;
 import pixeron.image.Pixel;
+import pixeron.image.Components;
 import pixeron.image.Result;
 import pixeron.look.WrittenColor;
 import pixeron.number.Decimals;
@@ -21,7 +22,7 @@ public record ColorCells(List<String> faces, int maximumLevel) {
 
     /** Returns what can be written for a result. */
     public static ColorCells of(Result result) {
-        return new ColorCells(result.faces().stream().map(Result.Face::name).toList(), result.frame().maximumLevel());
+        return new ColorCells((result instanceof Components components ? components.inCells() : result.faces()).stream().map(Result.Face::name).toList(), result.frame().maximumLevel());
     }
 
     /**
@@ -54,18 +55,21 @@ public record ColorCells(List<String> faces, int maximumLevel) {
      */
     public List<List<String>> inOneColumn(List<List<String>> rows) {
         boolean areNumbers = rows.stream().filter(row -> row.stream().anyMatch(cell -> !cell.isBlank())).allMatch(row ->
-                row.size() == 3 || row.size() == faces.size());
+                row.size() == faces.size() || row.size() == 3 && faces.contains(Components.ALPHA));
         return areNumbers ? rows.stream().map(row -> List.of(String.join(" ", row).strip())).toList() : rows;
     }
 
     private Map<String, String> required(String text, Pixel pixel) {
         try {
             return find(text).orElseThrow(() -> PixeronException.of(
-                    "\"%s\" is neither a packed value such as 0xFF204A8F nor %s separated by spaces.",
-                    Decimals.shortened(text), faces.size() > 3 ? "three or four numbers" : "three numbers"));
+                    "\"%s\" is neither a packed value such as 0xFF204A8F nor %s separated by spaces.", Decimals.shortened(text), count()));
         } catch (PixeronException problem) {
             throw PixeronException.because(problem, "%s (counted from 0): %s", pixel, problem.getMessage());
         }
+    }
+
+    private String count() {
+        return faces.size() == 3 ? "three numbers" : faces.contains(Components.ALPHA) ? "three or four numbers" : "four numbers";
     }
 
     /**

@@ -31,6 +31,14 @@ public final class SlipTitles {
             carried-over: Carry into next channel
             alpha-too: Alpha changed as well
             other-gray-rule: Different gray rule
+            hue-not-wrapped: Hue not wrapped around
+            wrong-case: Wrong case of hue
+            sector-forgotten: + 2 or + 4 omitted
+            unit-for-percent: Percent and 0–1 confused
+            degrees-for-levels: Hue in another scale
+            smallest-for-largest: Smallest instead of largest
+            model-swapped: Different color model
+            key-not-removed: Key not removed
             transparency-ignored: Transparency ignored
             corner-for-size: Last pixel used as size
             place-swapped: Row and column swapped

@@ -40,6 +40,7 @@ public final class Figures {
         all.put("numbers-out", () -> numbersOut(Work.on("faint-proof", "crop row=4 column=4 height=4 width=4", "linear gain=3.75 bias=-360")));
         all.put("gray", Figures::gray);
         all.put("color", () -> color(Work.on(COLOR, "crop row=3 column=8 height=4 width=3")));
+        all.put("color-models", () -> colorModels(Work.on(COLOR, "crop row=8 column=9 height=3 width=2", "convert to=hsv")));
         all.put("point-steps", () -> pointSteps(Work.on("faint-proof", "linear gain=3.75 bias=-360")));
         all.put("equalization", () -> equalization(Work.on(SORT, "equalize")));
         all.put("thresholds", () -> thresholds(Work.on("speckled-proof", "threshold-otsu")));
@@ -102,6 +103,12 @@ public final class Figures {
     private static Figure color(Work work) {
         List<Part> parts = new ArrayList<>(List.of(work.cells("Color", 1)));
         parts.addAll(work.cells("", 1).channels());
+        return new Figure(parts);
+    }
+
+    private static Figure colorModels(Work work) {
+        List<Part> parts = new ArrayList<>(List.of(work.cells("Color", 1)));
+        work.cells("", 2).channels().stream().limit(3).forEach(parts::add);
         return new Figure(parts);
     }
 

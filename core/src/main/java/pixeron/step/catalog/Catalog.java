@@ -43,6 +43,7 @@ import pixeron.step.kernel.Kernel;
 import pixeron.step.kernel.ReadyKernel;
 import pixeron.step.kernel.Unsharp;
 import pixeron.step.lowrank.RankKeep;
+import pixeron.step.model.Convert;
 import pixeron.step.noise.GaussianNoise;
 import pixeron.step.noise.SaltAndPepper;
 import pixeron.step.noise.SineNoise;
@@ -173,6 +174,7 @@ public final class Catalog {
                 : isAsked.test("gray") ? new GrayStep()
                 : isAsked.test("merge") ? new Compose()
                 : isAsked.test("reorder") ? new Swap()
+                : isAsked.test("convert") ? new Convert()
                 : null;
     }
 

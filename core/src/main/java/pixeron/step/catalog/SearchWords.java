@@ -83,6 +83,7 @@ final class SearchWords {
             low-rank: SVD, PCA, compress, compression, singular values, truncated, eigen, rank k, decomposition, approximation
             gray: grayscale, luminance, luma, desaturate, black and white photo, monochrome, convert to gray, lightness, intensity
             merge: combine channels, RGB, compose color, make color, color from channels
+            convert: HSV, HSL, HSB, HSI, CMYK, YCbCr, YUV, hue, saturation, brightness, value, lightness, color space, color model, chroma, RGB to HSV
             reorder: swap red and blue, channel order, BGR, permute channels, swap channels""".lines().map(line -> line.split(": ", 2))
             .collect(Collectors.toUnmodifiableMap(line -> line[0], line -> List.of(line[1].split(", "))));
 

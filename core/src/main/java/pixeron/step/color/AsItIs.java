@@ -43,8 +43,19 @@ public final class AsItIs extends NamedStep {
      * @param image whose values stay
      * @param from what that is called: the channel, {@code step:1}, or a number
      */
-    static Operation of(Image image, String from) {
+    public static Operation of(Image image, String from) {
         return new Step(new AsItIs(from), Arguments.NONE).bind(image);
+    }
+
+    /**
+     * Returns how a step with a line of its own takes over an image.
+     *
+     * @param step any
+     * @param image whose values stay
+     * @param from what that is called
+     */
+    static Operation of(Step step, Image image, String from) {
+        return new Staying(step, image, from);
     }
 
     @Override

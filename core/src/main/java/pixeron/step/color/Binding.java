@@ -1,6 +1,6 @@
 package pixeron.step.color;
 
-import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Result;
 import pixeron.step.Bound;
 import pixeron.step.Inputs;
@@ -29,6 +29,6 @@ public final class Binding {
      */
     public static Bound of(Step step, Inputs inputs) {
         return step.type() instanceof WholeType type ? type.whole(step, inputs)
-                : inputs.before() instanceof ColorImage color ? ColorOperation.of(step, color, inputs) : step.bind(inputs);
+                : inputs.before() instanceof Components components ? ComponentsOperation.of(step, components, inputs) : step.bind(inputs);
     }
 }

@@ -7,6 +7,7 @@ import pixeron.PixeronException;
 import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.number.Decimals;
 import pixeron.number.Rational;
@@ -76,6 +77,9 @@ public final class Compose extends NamedStep implements WholeType {
 
     @Override
     public Bound whole(Step step, Inputs inputs) {
+        if (inputs.before() instanceof ModelImage model) {
+            throw PixeronException.of("%s makes a color image, but its input is %s. Convert it back (convert to=rgb) first.", name(), model.kind());
+        }
         List<Result> results = new ArrayList<>();
         Frame frame = null;
         for (ReferenceParameter key : CHANNELS_OF) {

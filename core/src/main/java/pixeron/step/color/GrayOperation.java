@@ -77,7 +77,7 @@ final class GrayOperation extends StepOperation {
                 List<Image> swapped = new ArrayList<>(channels);
                 Collections.swap(swapped, a, b);
                 ColorImage other = new ColorImage(swapped.get(0), swapped.get(1), swapped.get(2), picture.alpha());
-                ways.add(Way.of(ColorOperation.COLOURS.get(a) + " and " + ColorOperation.COLOURS.get(b) + " are swapped before gray is calculated",
+                ways.add(Way.of(ComponentsOperation.COLOURS.get(a) + " and " + ComponentsOperation.COLOURS.get(b) + " are swapped before gray is calculated",
                         new GrayOperation(step(), inputs().on(other), before(), rule, transparency)));
             }
         }

@@ -9,6 +9,9 @@ import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.Worded;
 import pixeron.image.ColorImage;
+import pixeron.image.ColorModel;
+import pixeron.image.Components;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.number.Rational;
 import pixeron.step.Bound;
@@ -39,8 +42,8 @@ public final class GrayStep extends NamedStep implements WholeType {
     private static final String WEIGHTS = "weights";
     private static final ChoiceParameter RULE = ChoiceParameter.of("rule", "Rule", Stream.concat(
             GrayRule.ready().stream().map(rule -> new ChoiceParameter.Choice(rule.word(), rule.sentence())),
-            Stream.of(new ChoiceParameter.Choice(ALPHA, "the opacity of the pixel"),
-                    new ChoiceParameter.Choice(WEIGHTS, "custom weights"))).toArray(ChoiceParameter.Choice[]::new));
+            Stream.concat(Stream.of(new ChoiceParameter.Choice(ALPHA, "the opacity of the pixel"), new ChoiceParameter.Choice(WEIGHTS, "custom weights")),
+                    components().stream().map(name -> new ChoiceParameter.Choice(name, "this component of a color model")))).toArray(ChoiceParameter.Choice[]::new));
     private static final ListParameter OWN = new ListParameter("weights", "Weights", "three numbers, for red, green and blue")
             .leftOutAtWill();
     private static final ChoiceParameter TRANSPARENT = ChoiceParameter.of("transparent", "Transparent pixels",
@@ -67,19 +70,29 @@ public final class GrayStep extends NamedStep implements WholeType {
         return new Step(type, arguments.with(RULE, RULE.parse(rule.strip())));
     }
 
+    /** Components of color models that are no rule of a color image too. */
+    private static List<String> components() {
+        return Stream.of(ColorModel.values()).flatMap(model -> model.components().stream()).distinct()
+                .filter(name -> GrayRule.ready().stream().noneMatch(rule -> rule.word().equals(name))).toList();
+    }
+
+    private static boolean isComponent(Arguments arguments) {
+        return components().contains(arguments.get(RULE).word());
+    }
+
     private static boolean isAlpha(Arguments arguments) {
         return arguments.get(RULE).word().equals(ALPHA);
     }
 
     private static Optional<GrayRule> rule(Arguments arguments) {
         String word = arguments.get(RULE).word();
-        return isAlpha(arguments) ? Optional.empty() : Optional.of(GrayRule.parse(!word.equals(WEIGHTS) ? word : WEIGHTS + " "
+        return isAlpha(arguments) || isComponent(arguments) ? Optional.empty() : Optional.of(GrayRule.parse(!word.equals(WEIGHTS) ? word : WEIGHTS + " "
                 + String.join(" ", arguments.get(OWN).stream().map(Rational::toString).toList())));
     }
 
     @Override
     public String formula(Arguments arguments) {
-        return "s = " + rule(arguments).map(rule -> rule.formula().substring("gray = ".length())).orElse("alpha");
+        return "s = " + rule(arguments).map(rule -> rule.formula().substring("gray = ".length())).orElseGet(() -> arguments.get(RULE).word());
     }
 
     @Override
@@ -108,15 +121,37 @@ public final class GrayStep extends NamedStep implements WholeType {
         return GrayOperation.slips();
     }
 
+    /** Of a model image the component that is looked at becomes gray. */
+    @Override
+    public Step fitted(Step starter, Result before, String looked) {
+        return before instanceof ModelImage ? new Step(this, Arguments.NONE.with(RULE, RULE.parse(looked))) : starter;
+    }
+
     @Override
     public boolean takes(Result before) {
-        return before instanceof ColorImage;
+        return before instanceof Components;
+    }
+
+    /** A component of a model image becomes an image as it is. */
+    private static Operation component(Step step, ModelImage before) {
+        String name = step.arguments().get(RULE).word();
+        if (Stream.of(OWN, TRANSPARENT, AREA, ROUNDING, OVERFLOW).anyMatch(step.arguments()::isGiven)) {
+            throw PixeronException.of("On %s, gray takes only rule, the name of a component.", before.kind());
+        }
+        return AsItIs.of(step, before.face(name).orElseThrow(() -> PixeronException.of("gray on %s needs the name of a component: rule=%s.", before.kind(),
+                String.join(", ", before.names()).replaceFirst(", (?=[^,]*$)", " or "))).withinLevels(), name);
     }
 
     @Override
     public Bound whole(Step step, Inputs inputs) {
+        if (inputs.before() instanceof ModelImage model) {
+            return component(step, model);
+        }
         ColorImage before = inputs.color(this);
         Arguments arguments = step.arguments();
+        if (isComponent(arguments)) {
+            throw PixeronException.of("rule=%s needs a model image with this component. Add convert before it.", arguments.get(RULE).word());
+        }
         if (isAlpha(arguments) && before.alpha().isEmpty()) {
             throw PixeronException.of("rule=alpha needs a color image with alpha, but this one has no alpha channel.");
         }
@@ -126,9 +161,9 @@ public final class GrayStep extends NamedStep implements WholeType {
             return new GrayOperation(step, inputs, before.red(), rule, transparency);
         }
         Map<String, Operation> channels = new LinkedHashMap<>();
-        ColorOperation.COLOURS.forEach(name -> channels.put(name, new GrayOperation(step, inputs.asking(name),
+        ComponentsOperation.COLOURS.forEach(name -> channels.put(name, new GrayOperation(step, inputs.asking(name),
                 before.face(name).orElseThrow(), rule, transparency)));
         // What became of transparent pixels is the same for all three.
-        return new ColorOperation(step, before, channels, () -> channels.get("red").notes());
+        return new ComponentsOperation(step, before, channels, () -> channels.get("red").notes());
     }
 }

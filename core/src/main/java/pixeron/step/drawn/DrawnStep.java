@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import pixeron.PixeronException;
 import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.loop.Code;
@@ -78,13 +79,16 @@ abstract class DrawnStep extends NamedStep {
     }
 
     @Override
-    public List<String> channels(Step step, ColorImage before) {
+    public List<String> channels(Step step, Components before) {
         List<Dot> dots = dots(step.arguments());
-        if (dots.stream().anyMatch(dot -> dot.ink().color().isPresent()) && before.maximumLevel() != Image.BYTE_MAXIMUM) {
-            throw PixeronException.of("%s has a color with eight bits per channel, but the channels have levels 0–%d. Give a number.", name(), before.maximumLevel());
+        if (!(before instanceof ColorImage color)) {
+            return super.channels(step, before);
+        }
+        if (dots.stream().anyMatch(dot -> dot.ink().color().isPresent()) && color.maximumLevel() != Image.BYTE_MAXIMUM) {
+            throw PixeronException.of("%s has a color with eight bits per channel, but the channels have levels 0–%d. Give a number.", name(), color.maximumLevel());
         } else if (dots.stream().noneMatch(dot -> dot.ink().hasAlpha())) {
             return super.channels(step, before);
-        } else if (before.alpha().isEmpty()) {
+        } else if (color.alpha().isEmpty()) {
             throw PixeronException.of("%s sets alpha, but this color image has no alpha channel. Use six digits: 0xRRGGBB.", name());
         }
         return Stream.concat(super.channels(step, before).stream(), Stream.of("alpha")).toList();

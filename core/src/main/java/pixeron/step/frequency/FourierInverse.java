@@ -86,7 +86,7 @@ public final class FourierInverse extends NamedStep implements WholeType {
 
     private static List<Way> notDivided(Operation right) {
         Rational count = Rational.of(right.frame().count());
-        Finish kept = new Finish(right.finish().rounding(), Overflow.KEEP, right.frame().maximumLevel());
+        Finish kept = right.finish().with(Overflow.KEEP);
         List<Way> ways = new ArrayList<>();
         ways.add(Way.of("the sum is not divided by H × W", pixel -> right.finish().apply(times(right, pixel, count))));
         if (right.finish().overflow() != Overflow.KEEP) {

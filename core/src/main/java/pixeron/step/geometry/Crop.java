@@ -121,7 +121,7 @@ public final class Crop extends NamedStep {
                     (long) area.row() + area.height() - 1, (long) area.column() + area.width() - 1, before.rows() - 1,
                     before.columns() - 1);
         }
-        Frame frame = new Frame(area.height(), area.width(), before.maximumLevel());
+        Frame frame = before.frame().sized(area.height(), area.width());
         Places places = Places.of(frame, List.of("i + row", "j + column"), List.of("y - row", "x - column"),
                 Map.of("row", Rational.of(area.row()), "column", Rational.of(area.column())));
         return new MovedOperation(step, before, places, Outside.NEVER);

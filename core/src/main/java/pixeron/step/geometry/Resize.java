@@ -149,7 +149,7 @@ public final class Resize extends NamedStep {
         Frame frame = frame(arguments, inputs);
         if (word(arguments, BY).equals(MEAN)) {
             MeanCells cells = new MeanCells(before.frame(), frame);
-            return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(sides(arguments)).with(progress -> ResizeBulk.mean(before, frame, Finish.of(step, frame.maximumLevel()), progress));
+            return new SampledOperation(step, before, frame, cells, Outside.NEVER).with(sides(arguments)).with(progress -> ResizeBulk.mean(before, frame, Finish.of(step, frame), progress));
         }
         return sampled(step, before, frame, isLinear(arguments), word(arguments, GRID));
     }
@@ -184,7 +184,7 @@ public final class Resize extends NamedStep {
                 Points.inProportion(pixel, before.frame(), frame));
         SampledOperation operation = new SampledOperation(step, before, frame, cells, Outside.NEVER);
         return operation.with(sides(step.arguments())).with(ForwardPlaces.of(forwards(word(step.arguments(), GRID)), points.numbers())).with(progress -> ResizeBulk.points(before, cells,
-                Finish.of(step, frame.maximumLevel()), progress));
+                Finish.of(step, frame), progress));
     }
 
     @Override

@@ -20,8 +20,7 @@ public final class Sizes {
         if (rows > Integer.MAX_VALUE || columns > Integer.MAX_VALUE || rows * columns > Math.min(inputs.mostPixels(), Integer.MAX_VALUE)) {
             throw PixeronException.of("The result would have %d × %d pixels. At most %d are possible.", rows, columns, inputs.mostPixels());
         }
-        int maximumLevel = inputs.before().frame().maximumLevel();
-        return new Frame((int) rows, (int) columns, maximumLevel);
+        return inputs.before().frame().sized((int) rows, (int) columns);
     }
 
     /** Returns a key that is a whole number, 0 where it is omitted. */

@@ -56,7 +56,7 @@ public final class Transpose extends NamedStep {
     }
 
     private static Frame frame(Image before) {
-        return new Frame(before.columns(), before.rows(), before.maximumLevel());
+        return before.frame().sized(before.columns(), before.rows());
     }
 
     @Override

@@ -175,7 +175,7 @@ public final class Turn extends NamedStep {
         Outside outside = Outside.of(step.arguments(), before.maximumLevel());
         TurnBulk bulk = new TurnBulk(before, frame, angle.cosine.asDouble(), angle.sine.asDouble(), isLinear, outside.border());
         SampledOperation operation = new SampledOperation(step, before, frame, cells, outside);
-        Finish finish = Finish.of(step, frame.maximumLevel());
+        Finish finish = Finish.of(step, frame);
         OptionalInt level = Image.isLevel(outside.value(), frame.maximumLevel()) ? OptionalInt.of(((Rational) outside.value()).toInt())
                 : OptionalInt.empty();
         Forward forward = ForwardPlaces.of(List.of("(h - 1) / 2 + (y - (H - 1) / 2) * c - (x - (W - 1) / 2) * s + 1 / 2",

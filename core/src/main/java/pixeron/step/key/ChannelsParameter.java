@@ -5,11 +5,13 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import pixeron.PixeronException;
+import pixeron.image.ColorModel;
 import pixeron.number.Decimals;
 
 /**
- * A key with names of channels: red, green, blue, alpha, each at most once.
+ * A key with names of channels: red, green, blue, alpha, or components of a color model, each at most once.
  *
  * @param key the key
  * @param title the name beside its field
@@ -17,8 +19,9 @@ import pixeron.number.Decimals;
  */
 public record ChannelsParameter(String key, String title, boolean isRequired) implements Parameter<List<String>> {
 
-    /** The channels, as they follow each other in an image. */
+    /** The channels of a color image, as they follow each other. */
     public static final List<String> ALL = List.of("red", "green", "blue", "alpha");
+    private static final List<String> COMPONENTS = Stream.of(ColorModel.values()).flatMap(model -> model.components().stream()).distinct().toList();
 
     @Override
     public Optional<List<String>> defaultValue() {
@@ -30,12 +33,17 @@ public record ChannelsParameter(String key, String title, boolean isRequired) im
         return "one or more of red, green, blue, alpha";
     }
 
+    /** The key that chooses channels is also for the components of a color model; one that orders them is not. */
+    private boolean isOfModels() {
+        return !isRequired;
+    }
+
     @Override
     public List<String> parse(String text) {
         List<String> names = Arrays.asList(text.strip().split("[ ,]+"));
         Set<String> seen = new LinkedHashSet<>();
         for (String name : names) {
-            if (!ALL.contains(name)) {
+            if (!ALL.contains(name) && !(isOfModels() && COMPONENTS.contains(name))) {
                 throw PixeronException.of("%s=\"%s\": \"%s\" is not a channel. Use %s.", key, Decimals.shortened(text),
                         Decimals.shortened(name), range());
             } else if (!seen.add(name)) {

@@ -168,7 +168,7 @@ final class BulkResult {
     /** Returns the line of values that are written as they are, or only clipped. */
     private Optional<Codes.Line> unrounded() {
         Overflow overflow = operation.finish().overflow();
-        boolean isOnLine = (overflow == Overflow.KEEP || overflow == Overflow.CLIP) && !codes.hasDoubles() && !codes.dependsOnCells();
+        boolean isOnLine = operation.finish().isOfLevels() && (overflow == Overflow.KEEP || overflow == Overflow.CLIP) && !codes.hasDoubles() && !codes.dependsOnCells();
         return isOnLine ? codes.line().filter(line -> line.denominator() < MOST_BELOW && (operation.finish().rounding() == Rounding.NONE || line.denominator() == 1)) : Optional.empty();
     }
 

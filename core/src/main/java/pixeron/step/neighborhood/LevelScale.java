@@ -60,7 +60,7 @@ final class LevelScale {
     }
 
     private static Optional<Codes.Line> line(Codes codes, Finish finish) {
-        boolean isFinishedSo = finish.rounding() == Rounding.NEAREST && finish.overflow() == Overflow.CLIP;
+        boolean isFinishedSo = finish.isOfLevels() && finish.rounding() == Rounding.NEAREST && finish.overflow() == Overflow.CLIP;
         return isFinishedSo ? codes.line().filter(line -> line.numerator() != 0) : Optional.empty();
     }
 

@@ -72,7 +72,7 @@ public record Window(int height, int width, int anchorRow, int anchorColumn, Bor
             throw PixeronException.of("border=crop leaves no pixel: a window of %d × %d does not fit into %d × %d.", height,
                     width, image.rows(), image.columns());
         }
-        return new Frame(image.rows() - height + 1, image.columns() - width + 1, image.maximumLevel());
+        return image.frame().sized(image.rows() - height + 1, image.columns() - width + 1);
     }
 
     /** Returns the pixel of the image that a pixel of the result represents. */

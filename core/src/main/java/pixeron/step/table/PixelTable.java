@@ -75,7 +75,7 @@ public final class PixelTable {
         }
         quotient(numbers, "sum", "quotient", rules);
         quotient(numbers, "sum", "mean", rules);
-        Finish rounding = new Finish(step.rounding(), Overflow.KEEP, operation.frame().maximumLevel());
+        Finish rounding = operation.finish().with(Overflow.KEEP);
         boolean isThere = !numbers.isEmpty() && List.copyOf(numbers.values()).get(numbers.size() - 1).compareValue(
                 working.exact()) == 0;
         String last = isThere ? List.copyOf(numbers.keySet()).get(numbers.size() - 1) : EXACT;

@@ -1,17 +1,22 @@
 package pixeron.step.threshold;
 
 import java.util.List;
+import pixeron.formula.Expression;
+import pixeron.image.Area;
+import pixeron.image.Image;
+import pixeron.number.Rational;
 import pixeron.step.Slip;
 import pixeron.step.Step;
 import pixeron.step.key.Amount;
 import pixeron.step.key.Arguments;
 import pixeron.step.key.NumberParameter;
+import pixeron.step.pointwise.PointRule;
 import pixeron.step.pointwise.PointStep;
 
 /**
  * {@code band low=a high=b}: M where a ≤ r ≤ b, else 0.
  *
- * <p>Domain: r any value, a ≤ b. Source: Both limits belong to the band, docs/definitions/thresholds.md.
+ * <p>Domain: r any value, a ≤ b; on a hue a > b as well, which is the arc through 0. Source: Both limits belong to the band, docs/definitions/thresholds.md.
  */
 public final class Band extends PointStep {
 
@@ -23,9 +28,26 @@ public final class Band extends PointStep {
                 "if(r >= low, if(r <= high, M, 0), 0)", LOW, HIGH);
     }
 
+    /** From low up through 0 to high, where low is above high: an arc of a circle such as hue. */
+    private final Expression arc = parsed("if(r >= low, M, if(r <= high, M, 0))");
+
+    private static boolean isArc(Arguments arguments) {
+        Rational low = arguments.get(LOW).number();
+        Rational high = arguments.get(HIGH).number();
+        return low != null && high != null && low.compareTo(high) > 0;
+    }
+
     @Override
-    protected void validate(Arguments arguments, int maximumLevel) {
-        requireOrder(name(), arguments.get(LOW), arguments.get(HIGH), maximumLevel);
+    protected Expression expression(Arguments arguments) {
+        return isArc(arguments) ? arc : super.expression(arguments);
+    }
+
+    @Override
+    protected PointRule rule(Arguments arguments, Image before, Area area) {
+        if (!before.frame().range().isCircle() || !isArc(arguments)) {
+            requireOrder(name(), arguments.get(LOW), arguments.get(HIGH), before.maximumLevel());
+        }
+        return super.rule(arguments, before, area);
     }
 
     @Override

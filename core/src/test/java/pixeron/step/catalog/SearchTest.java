@@ -84,6 +84,7 @@ class SearchTest {
             low-rank: SVD, PCA, compress, singular values, compression
             gray: grayscale, greyscale, luminance, luma, desaturate, monochrome, grey
             merge: RGB, combine channels, make colour
+            convert: HSV, color space, hue, RGB to HSV, CMYK, YCbCr, saturation, color model
             reorder: swap red and blue, BGR, channel order""";
 
     @Test

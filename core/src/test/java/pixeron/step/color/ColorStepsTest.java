@@ -105,7 +105,7 @@ class ColorStepsTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"add amount=1 channels=\"red red\"; channels contains red twice",
-        "add amount=1 channels=cyan; \"cyan\" is not a channel", "depth maximum=3 channels=red; Leave channels out",
+        "add amount=1 channels=orange; \"orange\" is not a channel", "depth maximum=3 channels=red; Leave channels out",
         "box size=3 border=crop channels=red; Leave channels out", "crop row=0 column=0 height=1 width=1 channels=red; has no parameter",
         "gray channels=red; has no parameter", "gray rule=weights; needs weights", "gray weights=\"1 2 3\"; weights applies to rule=weights only",
         "gray rule=weights weights=\"1 2\"; three numbers", "reorder order=\"red green\"; order=\"red green\" names 2 channels", "swap; reorder needs order=…:"})

@@ -162,7 +162,7 @@ final class PlaceView extends VBox {
 
     private void caption() {
         if (shown != null) {
-            boolean isChannel = shown.seen().filter(seen -> seen.isSpectrum() || seen.hasColor() && !isInColor(seen)).isPresent();
+            boolean isChannel = shown.seen().filter(seen -> seen.isByComponent() || seen.hasColor() && !isInColor(seen)).isPresent();
             boolean isWorked = ownStep().filter(step -> step == bench.position()).isPresent();
             frame.setCaption((isMapShown ? "minus the first · " : "") + (isChannel ? shown.seen().orElseThrow().name(channel()) + " · " : "") + picked(shown)
                     + (isWorked ? " ↓" : ""));

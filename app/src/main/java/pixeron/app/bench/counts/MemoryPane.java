@@ -18,6 +18,7 @@ import pixeron.app.model.Shown;
 import pixeron.app.theme.Theme;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.look.MemoryRow;
@@ -63,7 +64,7 @@ final class MemoryPane extends VBox {
     void show(Shown shown) {
         Result now = shown == null ? null : shown.seenAfter().or(shown::seenBefore).map(Seen::result).orElse(null);
         // The parts of a spectrum are made when they are asked for; they do not lie in memory.
-        boolean isThere = now != null && !(now instanceof Spectrum);
+        boolean isThere = now != null && !(now instanceof Spectrum) && !(now instanceof ModelImage);
         setVisible(isThere);
         setManaged(isThere);
         boolean isOther = now != image;

@@ -17,6 +17,7 @@ import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.ImageFacts;
 import pixeron.image.Pixel;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 import pixeron.number.Decimals;
@@ -39,6 +40,8 @@ public final class Words {
         Frame frame = result.frame();
         if (result instanceof Spectrum) {
             return frame.size() + " · spectrum";
+        } else if (result instanceof ModelImage model) {
+            return frame.size() + " · " + model.model().word() + ", " + model.scale().sentence();
         }
         boolean hasLevels = result.faces().stream().allMatch(face -> face.image().isLevelImage());
         return frame.size() + " · " + (result instanceof ColorImage ? "color, " : "")

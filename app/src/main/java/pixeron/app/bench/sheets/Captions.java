@@ -60,7 +60,7 @@ final class Captions {
 
     /** The channel that is looked at, where one is. */
     private String channel(Optional<Seen> seen) {
-        return seen.filter(found -> found.isSpectrum() || found.hasColor() && !bench.looking().isWhole()).map(found -> ", " + found.name(bench.shown().channel())).orElse("");
+        return seen.filter(found -> found.isByComponent() || found.hasColor() && !bench.looking().isWhole()).map(found -> ", " + found.name(bench.shown().channel())).orElse("");
     }
 
     /** A step by its number and title, or by its number alone where both do not fit over a sheet. */

@@ -273,7 +273,7 @@ public final class ParameterPane extends VBox {
     private void offerChannels() {
         Shown shown = bench.shown();
         List<String> channels = shown == null || shown.position() != bench.position() ? List.of()
-                : shown.seenBefore().filter(Seen::hasColor).map(Seen::names).orElse(List.of());
+                : shown.seenBefore().filter(seen -> seen.hasColor() || seen.isModel()).map(Seen::names).orElse(List.of());
         fields.stream().filter(field -> field.parameter() == StepType.CHANNELS).forEach(field -> field.offer(channels));
     }
 

@@ -142,8 +142,9 @@ public final class StepSearch extends StackPane {
 
     /** What is marked is what a step that takes a rectangle begins with; another image is the one that came last. */
     private Step starter(StepType type) {
-        Step step = bench.looking().selectionProperty().get() instanceof Selection.Rectangle marked ? type.starter(frame().maximumLevel(), marked.area())
+        Step plain = bench.looking().selectionProperty().get() instanceof Selection.Rectangle marked ? type.starter(frame().maximumLevel(), marked.area())
                 : type.starter(frame());
+        Step step = bench.shown().selected().map(seen -> type.fitted(plain, seen.result(), seen.name(bench.looking().channelProperty().get()))).orElse(plain);
         List<String> images = List.copyOf(bench.project().chain().others().keySet());
         for (ReferenceParameter key : type.references()) {
             step = key == Reference.WITH && key.isRequired() && !images.isEmpty() ? step.with(key, images.get(images.size() - 1)) : step;

@@ -8,6 +8,7 @@ import pixeron.app.sheet.paint.Grays;
 import pixeron.image.ColorImage;
 import pixeron.image.Frame;
 import pixeron.image.Image;
+import pixeron.image.ModelImage;
 import pixeron.image.Result;
 import pixeron.image.Spectrum;
 
@@ -36,7 +37,7 @@ public final class Thumbnail extends ImageView {
         if (image != shown) {
             shown = image;
             int size = (int) getFitWidth();
-            setImage(image instanceof ColorImage color ? picture(color, size) : picture(image instanceof Spectrum spectrum ? spectrum.picture() : (Image) image, size));
+            setImage(image instanceof ColorImage color ? picture(color, size) : picture(image instanceof Spectrum spectrum ? spectrum.picture() : image instanceof ModelImage model ? model.brightness() : (Image) image, size));
         }
     }
 

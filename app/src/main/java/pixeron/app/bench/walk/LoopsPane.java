@@ -120,7 +120,7 @@ public final class LoopsPane extends ScrollPane {
             return;
         }
         Walking walking = bench.walking();
-        boolean isWhole = bench.shown() != null && bench.shown().hasColor() && bench.shown().operation().isPresent() && bench.looking().isWhole();
+        boolean isWhole = bench.shown() != null && bench.shown().isInColor() && bench.shown().operation().isPresent() && bench.looking().isWhole();
         show(packed, isWhole);
         Optional<PseudoCode> code = walking.code();
         if (code.isEmpty()) {

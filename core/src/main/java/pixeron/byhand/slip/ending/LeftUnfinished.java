@@ -24,7 +24,7 @@ public final class LeftUnfinished implements Slip {
     public List<Way> ways(Operation right) {
         Step step = right.step();
         return step.rounding() == Rounding.NONE || step.overflow() == Overflow.KEEP ? List.of()
-                : List.of(Way.unrounded("the value is neither rounded nor clipped to 0–" + right.frame().maximumLevel(),
+                : List.of(Way.unrounded("the value is neither rounded nor clipped to " + right.frame().range().text(),
                         step.with(Rounding.NONE).with(Overflow.KEEP), right));
     }
 }

@@ -23,7 +23,7 @@ public final class NotClipped implements Slip {
     public List<Way> ways(Operation right) {
         Step step = right.step();
         String words = step.overflow() == Overflow.WRAP ? " are not wrapped around" : " are not clipped";
-        return step.overflow() == Overflow.KEEP ? List.of() : List.of(Way.of("values outside 0–"
-                + right.frame().maximumLevel() + words, step.with(Overflow.KEEP), right));
+        return step.overflow() == Overflow.KEEP ? List.of() : List.of(Way.of("values outside "
+                + right.frame().range().text() + words, step.with(Overflow.KEEP), right));
     }
 }

@@ -23,7 +23,7 @@ public final class Wrapped implements Slip {
     public List<Way> ways(Operation right) {
         Step step = right.step();
         return step.overflow() != Overflow.CLIP ? List.of()
-                : List.of(Way.of("values outside 0–" + right.frame().maximumLevel() + " wrap around (mod "
-                        + (right.frame().maximumLevel() + 1) + ") instead of being clipped", step.with(Overflow.WRAP), right));
+                : List.of(Way.of("values outside " + right.frame().range().text() + " wrap around (mod "
+                        + right.frame().range().period() + ") instead of being clipped", step.with(Overflow.WRAP), right));
     }
 }

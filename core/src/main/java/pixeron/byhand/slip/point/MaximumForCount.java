@@ -3,6 +3,7 @@ package pixeron.byhand.slip.point;
 import java.util.ArrayList;
 import java.util.List;
 import pixeron.number.Overflow;
+import pixeron.number.Range;
 import pixeron.number.Rational;
 import pixeron.step.Finish;
 import pixeron.step.Operation;
@@ -25,7 +26,7 @@ public final class MaximumForCount implements Slip {
     public List<Way> ways(Operation right) {
         List<Way> ways = new ArrayList<>();
         int maximum = right.frame().maximumLevel();
-        if (right.step().overflow() == Overflow.WRAP) {
+        if (right.step().overflow() == Overflow.WRAP && right.frame().range().equals(Range.ofLevels(maximum))) {
             // What wraps at M is what would wrap at the M + 1 of the next smaller maximum.
             right.finished(new Finish(right.step().rounding(), Overflow.WRAP, maximum - 1)).ifPresent(done -> ways.add(Way.of(
                     "values wrap around mod M = " + maximum + " instead of mod M + 1", done)));

@@ -44,7 +44,7 @@ final class ColorSlips {
         this.right = right;
         this.progress = progress;
         this.before = right.before();
-        this.faces = right.after().faces().stream().map(Result.Face::name).toList();
+        this.faces = right.after().inCells().stream().map(Result.Face::name).toList();
     }
 
     static List<Candidate> of(Abreast right, Progress progress) {

@@ -44,7 +44,8 @@ public final class KnownSlips {
     /** All ids in the order of preference among slips that explain as many cells. */
     private static final List<String> ORDER = List.of("not-rounded", "rounded-down", "rounded-up", "rounded-nearest",
             "ties-to-even", "not-clipped", "wrapped", "count-for-maximum", "maximum-for-count", "wrong-operation", "strictness", "no-else",
-            "other-gray-rule", "channels-swapped", "transparency-ignored", "corner-for-size", "place-swapped", "counted-from-one", "turned-other-way", "flipped-other-way",
+            "other-gray-rule", "hue-not-wrapped", "sector-forgotten", "wrong-case", "degrees-for-levels", "unit-for-percent", "smallest-for-largest", "model-swapped", "key-not-removed",
+            "channels-swapped", "transparency-ignored", "corner-for-size", "place-swapped", "counted-from-one", "turned-other-way", "flipped-other-way",
             "other-grid", "nearest-for-linear", "order-swapped", "one-plus-forgotten", "not-absolute", "degrees-for-radians", "period-for-cycles", "other-energy", "one-value-more",
             "sigma-forgotten", "not-centered", "not-divided", "sign-of-angle", "pair-forgotten", "one-direction-only", "parameter-off-by-one",
             "black-white-swapped", "stretch-for-equalize", "share-not-running", "share-from-first", "share-plain", "border-zero",

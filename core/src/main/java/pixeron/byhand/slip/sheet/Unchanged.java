@@ -2,6 +2,7 @@ package pixeron.byhand.slip.sheet;
 
 import pixeron.byhand.Check;
 import pixeron.byhand.color.Abreast;
+import pixeron.image.Components;
 import pixeron.image.Image;
 import pixeron.image.Pixel;
 import pixeron.number.Value;
@@ -33,7 +34,7 @@ public final class Unchanged {
     public static boolean isPossible(Check check, Explained right) {
         return check.differing().size() >= FEWEST && (right instanceof Operation operation ? operation.before().frame().isSized(right.frame())
                 : right instanceof Abreast faces && faces.before().frame().isSized(faces.after().frame())
-                        && faces.before().faces().size() == faces.after().faces().size());
+                        && faces.before() instanceof Components before && before.names().equals(faces.after().names()));
     }
 
     /** Returns the way in which every value stays as it was; {@link #isPossible} holds. */

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import pixeron.PixeronException;
-import pixeron.image.ColorImage;
+import pixeron.image.Components;
 import pixeron.image.Frame;
 import pixeron.image.Image;
 import pixeron.image.Result;
@@ -21,22 +21,21 @@ import pixeron.step.Progress;
 import pixeron.step.Reference;
 import pixeron.step.Step;
 import pixeron.step.StepType;
-import pixeron.step.key.ChannelsParameter;
 
 /**
- * A step on the channels of a color image: on each as on an image of its own, with its own statistics and counts. Channels
- * that were not asked for stay; a step that changes size or maximum level acts on all of them alike.
+ * A step on the channels of a color image or the components of a model image: on each as on an image of its own, with its own statistics
+ * and counts. Those that were not asked for stay; a step that changes size or maximum level acts on all of them alike.
  *
  * <p>Cost: that of the step for each channel.
  */
-public final class ColorOperation implements Bound {
+public final class ComponentsOperation implements Bound {
 
     static final List<String> COLOURS = List.of("red", "green", "blue");
 
-    private static final String ALPHA = "alpha";
+    private static final String ALPHA = Components.ALPHA;
 
     private final Step step;
-    private final ColorImage before;
+    private final Components before;
     /** The channels that are worked on, by name, in the order of the image. */
     private final Map<String, Operation> channels;
     private final Supplier<List<String>> notes;
@@ -45,31 +44,35 @@ public final class ColorOperation implements Bound {
      * @param channels how each channel is calculated that does not stay, by name, in the order of the image
      * @param notes what a user should know of the result
      */
-    ColorOperation(Step step, ColorImage before, Map<String, Operation> channels, Supplier<List<String>> notes) {
+    ComponentsOperation(Step step, Components before, Map<String, Operation> channels, Supplier<List<String>> notes) {
         this.step = step;
         this.before = before;
         this.channels = channels;
         this.notes = notes;
     }
 
-    private static ColorOperation on(Step step, ColorImage before, Inputs inputs, List<String> wanted) {
+    private static ComponentsOperation on(Step step, Components before, Inputs inputs, List<String> wanted) {
         Step plain = step.without(StepType.CHANNELS);
         Map<String, Operation> channels = new LinkedHashMap<>();
         before.faces().stream().filter(face -> wanted.contains(face.name())).forEach(face ->
-                channels.put(face.name(), bound(plain.type().onChannel(plain.onChannel(wanted, face.name()), ChannelsParameter.ALL.indexOf(face.name())),
-                        new Inputs(face.image(), reference -> other(inputs.others().apply(reference), face.name(),
+                channels.put(face.name(), bound(plain.type().onChannel(plain.onChannel(wanted, face.name()), before.names().indexOf(face.name())),
+                        new Inputs(face.image(), reference -> other(before, step, inputs.others().apply(reference), face.name(),
                                 wanted.contains(ALPHA) && !step.has(Common.CHANNELS), face.image().maximumLevel()), inputs.mostPixels()), face.name())));
-        return new ColorOperation(step, before, channels, () -> notes(step, channels));
+        return new ComponentsOperation(step, before, channels, () -> notes(step, channels));
     }
 
     /**
-     * Returns of another color image the channel of the same name; an image for each channel.
+     * Returns of another result of the same kind the component of the same name; an image for each component.
      *
      * @param isJoined whether alpha is that of both together, so that where the other has none it is opaque
+     * @throws PixeronException if the other has other components
      */
-    private static Result other(Result other, String channel, boolean isJoined, int maximum) {
-        Optional<Image> own = other instanceof ColorImage color ? color.face(channel) : Optional.empty();
-        boolean isOpaque = channel.equals(ALPHA) && own.isEmpty() && (isJoined || other instanceof ColorImage);
+    private static Result other(Components before, Step step, Result other, String channel, boolean isJoined, int maximum) {
+        if (other instanceof Components && !before.matches(other)) {
+            throw PixeronException.of("%s: the other image is %s, but this is %s. Both must have the same components in the same scale.", step.type().name(), other.kind(), before.kind());
+        }
+        Optional<Image> own = other instanceof Components ? other.face(channel) : Optional.empty();
+        boolean isOpaque = channel.equals(ALPHA) && own.isEmpty() && (isJoined || other instanceof Components);
         return isOpaque ? Image.flat(other.frame().with(maximum), Rational.of(maximum)) : own.map(Result.class::cast).orElse(other);
     }
 
@@ -84,7 +87,7 @@ public final class ColorOperation implements Bound {
     /** Where another color image has no alpha, alpha stays that of the first. */
     private static boolean staysAlone(Step step, Inputs inputs, String channel) {
         return channel.equals(ALPHA) && step.references().stream().filter(reference -> !reference.equals(Reference.SELF))
-                .map(inputs.others()).anyMatch(other -> other instanceof ColorImage color && color.alpha().isEmpty());
+                .map(inputs.others()).anyMatch(other -> other instanceof Components && other.face(ALPHA).isEmpty());
     }
 
     /**
@@ -93,16 +96,48 @@ public final class ColorOperation implements Bound {
      * @param step on one image
      * @throws PixeronException if it cannot be applied to one of them; names the channel
      */
-    static ColorOperation of(Step step, ColorImage before, Inputs inputs) {
-        List<String> there = before.faces().stream().map(Result.Face::name).toList();
+    static ComponentsOperation of(Step step, Components before, Inputs inputs) {
+        List<String> there = before.names();
         Optional<List<String>> given = step.arguments().find(StepType.CHANNELS);
         List<String> wanted = given.orElseGet(() -> step.type().channels(step, before));
         wanted.stream().filter(name -> !there.contains(name)).findFirst().ifPresent(name -> {
-            throw PixeronException.of("Channels (channels) contains %s, but this color image has only %s.", name, String.join(", ", there));
+            throw PixeronException.of("Channels (channels) contains %s, but %s has only %s.", name, before.kind().replaceFirst("^an? ", "this "), String.join(", ", there));
         });
-        ColorOperation some = on(step, before, inputs, wanted.stream().filter(name -> !staysAlone(step, inputs, name)).toList());
+        if (wanted.isEmpty()) {
+            return onAll(step, before, inputs);
+        }
+        ComponentsOperation some = on(step, before, inputs, wanted.stream().filter(name -> !staysAlone(step, inputs, name)).toList());
+        requireScale(step, before, some.channels);
         boolean isWhole = some.frame().equals(before.frame()) && step.has(Common.CHANNELS);
         return isWhole || wanted.size() == there.size() ? some : on(step, before, inputs, there);
+    }
+
+    /** Of a model image a step names its components, if it does not move pixels of all of them. */
+    private static ComponentsOperation onAll(Step step, Components before, Inputs inputs) {
+        List<String> there = before.names();
+        Supplier<PixeronException> unnamed = () -> PixeronException.of("%s needs channels on %s. Name one or more of %s, such as channels=%s.", step.type().name(), before.kind(),
+                String.join(", ", there), there.get(0));
+        ComponentsOperation all;
+        try {
+            all = on(step, before, inputs, there);
+        } catch (PixeronException notOnEach) {
+            throw step.has(Common.CHANNELS) ? unnamed.get() : notOnEach;
+        }
+        requireScale(step, before, all.channels);
+        if (step.has(Common.CHANNELS) && all.frame().equals(before.frame())) {
+            throw unnamed.get();
+        }
+        return all;
+    }
+
+    /** @throws PixeronException if a component of a model would have another maximum */
+    private static void requireScale(Step step, Components before, Map<String, Operation> channels) {
+        channels.forEach((name, operation) -> {
+            if (before.unnamed().isEmpty() && operation.frame().maximumLevel() != before.face(name).orElseThrow().maximumLevel()) {
+                throw PixeronException.of("%s changes the maximum level, which the components of %s have from their scale. Convert it back (convert to=rgb) first.",
+                        step.type().name(), before.kind());
+            }
+        });
     }
 
     @Override
@@ -112,7 +147,8 @@ public final class ColorOperation implements Bound {
 
     @Override
     public Frame frame() {
-        return channels.values().stream().findFirst().map(Operation::frame).orElse(before.frame());
+        return channels.entrySet().stream().findFirst().map(entry -> entry.getValue().frame()).map(frame -> before.unnamed().isEmpty()
+                ? before.frame().sized(frame.rows(), frame.columns()) : frame).orElse(before.frame());
     }
 
     @Override
@@ -122,11 +158,11 @@ public final class ColorOperation implements Bound {
 
     @Override
     public List<String> faces() {
-        return before.faces().stream().map(Result.Face::name).toList();
+        return before.names();
     }
 
     @Override
-    public ColorImage result(Progress progress) {
+    public Components result(Progress progress) {
         List<Image> made = new ArrayList<>();
         int all = before.faces().size();
         for (Result.Face face : before.faces()) {
@@ -135,7 +171,7 @@ public final class ColorOperation implements Bound {
             made.add(operation == null ? face.image() : result(face.name(), operation,
                     part -> progress.isWanted((done + part) / all)));
         }
-        return ColorImage.of(made);
+        return before.with(made);
     }
 
     private static Image result(String name, Operation operation, Progress progress) {
@@ -155,7 +191,7 @@ public final class ColorOperation implements Bound {
     private static List<String> notes(Step step, Map<String, Operation> channels) {
         List<String> notes = new ArrayList<>();
         channels.forEach((name, operation) -> operation.notes().forEach(note -> notes.add(name + ": " + note)));
-        if (step.type().dependsOnCounts() && channels.values().stream().map(ColorOperation::curve).distinct().count() > 1) {
+        if (step.type().dependsOnCounts() && channels.values().stream().map(ComponentsOperation::curve).distinct().count() > 1) {
             notes.add("Each channel has its own histogram, so colors change.");
         }
         return notes;

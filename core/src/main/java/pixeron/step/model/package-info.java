@@ -1,0 +1,2 @@
+/** Color models: hue, saturation, value, and others, worked out from red, green and blue and back. */
+package pixeron.step.model;
