@@ -36,7 +36,7 @@ class ColorCommandsTest extends CommandTest {
         assertThat(pixeron("run", inks, "--step", "reorder order=\"blue green red\"", "--out", out)).isZero();
         assertThat(face(out, "red")).isEqualTo("172,20\n200,255\n");
         assertBad("The result is a color image, but a table of numbers stores one channel", "run", inks, "--out", folder.resolve("a.csv"));
-        assertBad("the result is a gray image; only color images and spectra have components", "run", image, "--face", "red", "--out", folder.resolve("a.csv"));
+        assertBad("the result is a gray image; only color images, color models and spectra have components", "run", image, "--face", "red", "--out", folder.resolve("a.csv"));
         assertBad("--component alpha: the result has red, green, blue", "run", inks, "--face", "alpha", "--out", folder.resolve("a.csv"));
         assertBad(".pgm cannot store color images. Use .png", "run", inks, "--out", folder.resolve("a.pgm"));
         assertThat(folder.resolve("a.csv")).doesNotExist();
@@ -114,7 +114,7 @@ class ColorCommandsTest extends CommandTest {
         assertThat(json().at("/cells/1/value").intValue()).isEqualTo(255);
         assertBad("is neither a packed value such as 0xFF204A8F nor three numbers", "check", inks, "--step", RED_UP, "--by-hand", red);
         assertThat(pixeron("check", inks, "--step", RED_UP, "--by-hand", red, "--face", "blue")).as("a channel that stays is checked as well").isEqualTo(1);
-        assertBad("Choose the channel of the table with --component", "check", inks, "--step", RED_UP, "--by-hand", red, "--table", "levels");
+        assertBad("Choose the one of the table with --component", "check", inks, "--step", RED_UP, "--by-hand", red, "--table", "levels");
     }
 
     /** Packed, with one wrong; a picture; a table of another size. */

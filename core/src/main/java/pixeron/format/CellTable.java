@@ -83,7 +83,7 @@ public final class CellTable {
     }
 
     /**
-     * Returns its sheets; one without a name for a text.
+     * Returns its sheets; one without a name for a text. Numbered edges between bars stay: whether they are labels tells the size of the result.
      *
      * @param file a text file in UTF-8, or a spreadsheet (XLSX, ODS)
      * @throws PixeronException if it cannot be read or is neither
@@ -93,14 +93,14 @@ public final class CellTable {
         if (NpyFiles.matches(bytes)) {
             return List.of(new NamedCells("", NpyFiles.byHand(bytes)));
         }
-        return Spreadsheets.matches(bytes) ? Spreadsheets.read(bytes) : List.of(new NamedCells("", parse(decode(bytes), MOST_CELLS)));
+        return Spreadsheets.matches(bytes) ? Spreadsheets.read(bytes) : List.of(new NamedCells("", parse(decode(bytes), MOST_CELLS, true)));
     }
 
     /** An array in a notation of programs as cells; each has the values of a pixel with spaces between them, and is blank where a value is missing. */
-    private static Optional<CellTable> array(String text) {
+    private static Optional<CellTable> array(String text, boolean keepsLabels) {
         // Round brackets belong to expressions here.
         return text.indexOf('[') < 0 && text.indexOf('{') < 0 && text.indexOf('|') < 0 && text.indexOf('\\') < 0 && text.indexOf('&') < 0 ? Optional.empty()
-                : ArrayText.readByHand(text).map(array -> {
+                : ArrayText.readByHand(text, keepsLabels).map(array -> {
                     Builder cells = new Builder(MOST_CELLS);
                     array.rows().forEach(row -> cells.add(row.stream().map(pixel -> pixel.stream().allMatch(value -> value.isEmpty() || ArrayValue.isMissing(value)) ? ""
                             : pixel.stream().map(value -> ArrayValue.byHand(value, array.factor())).collect(Collectors.joining(" "))).toList()));
@@ -109,7 +109,11 @@ public final class CellTable {
     }
 
     private static CellTable parse(String text, int most) {
-        Optional<CellTable> array = array(text);
+        return parse(text, most, false);
+    }
+
+    private static CellTable parse(String text, int most, boolean keepsLabels) {
+        Optional<CellTable> array = array(text, keepsLabels);
         return array.isPresent() ? array.get() : parsePlain(text, most);
     }
 

@@ -62,7 +62,7 @@ record Block(int top, int left, int height, int width) {
 
     /** Returns whether its first row and column only count: blank or any in the corner, then 0, 1, 2 … or 1, 2, 3 …. */
     boolean isNumbered(CellTable table) {
-        return height > 2 && width > 2 && counts(table, true) && counts(table, false);
+        return height > 1 && width > 1 && counts(table, true) && counts(table, false);
     }
 
     private boolean counts(CellTable table, boolean isRow) {

@@ -36,20 +36,21 @@ public final class ArrayText {
      * @throws PixeronException if it has a notation but no shape of an array; names the line, and says what would be right
      */
     public static Optional<ArrayCells> read(String text, boolean arePlanes) {
-        return read(text, arePlanes, false);
+        return read(text, arePlanes, false, false);
     }
 
     /**
      * Reads values by hand: they can be expressions, to which round brackets belong, and can be left out.
      *
+     * @param keepsLabels whether numbered edges between bars stay, for who knows which size fits
      * @return cells with an empty text where a value is left out; empty for a plain table, or a text without any array
      * @throws PixeronException as {@link #read}
      */
-    public static Optional<ArrayCells> readByHand(String text) {
-        return read(text, false, true);
+    public static Optional<ArrayCells> readByHand(String text, boolean keepsLabels) {
+        return read(text, false, true, keepsLabels);
     }
 
-    private static Optional<ArrayCells> read(String text, boolean arePlanes, boolean isByHand) {
+    private static Optional<ArrayCells> read(String text, boolean arePlanes, boolean isByHand, boolean keepsLabels) {
         if (!hasSigns(text)) {
             return Optional.empty();
         }
@@ -65,7 +66,7 @@ public final class ArrayText {
             if (found.isEmpty() && plain.contains("&") && AMPERSANDS.matcher(plain).find()) {
                 found = Rows.latex(plain);
             } else if (found.isEmpty() && plain.contains("|")) {
-                found = Rows.bars(lines);
+                found = Rows.bars(lines, keepsLabels);
             }
         }
         found.ifPresent(ArrayText::requireComplete);

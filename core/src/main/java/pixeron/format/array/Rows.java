@@ -26,8 +26,12 @@ final class Rows {
     private Rows() {
     }
 
-    /** Returns the rows between bars. */
-    static Optional<ArrayCells> bars(List<String> lines) {
+    /**
+     * Returns the rows between bars.
+     *
+     * @param keepsLabels whether numbered edges stay, for who knows which size fits
+     */
+    static Optional<ArrayCells> bars(List<String> lines, boolean keepsLabels) {
         List<List<String>> rows = new ArrayList<>();
         int above = -1;
         for (String line : lines) {
@@ -47,7 +51,9 @@ final class Rows {
         }
         List<String> notes = new ArrayList<>();
         List<List<String>> kept = rows;
-        if (hasNumberedEdges(rows)) {
+        if (hasNumberedEdges(rows) && keepsLabels) {
+            kept = withBlankCorner(rows);
+        } else if (hasNumberedEdges(rows)) {
             kept = withoutEdges(rows);
             notes.add("Row and column labels were dropped.");
         } else if (above == 1 && rows.size() > 1 && (rows.get(0).stream().noneMatch(ArrayValue::isValue) || isRun(rows.get(0)))) {
@@ -179,6 +185,15 @@ final class Rows {
         boolean beginsBlank = first.size() == width && first.get(0).isEmpty();
         return (isShorter || beginsBlank) && rows.stream().skip(1).allMatch(row -> row.size() == width) && isRun(beginsBlank ? first.subList(1, first.size()) : first)
                 && isRun(rows.stream().skip(1).map(row -> row.get(0)).toList());
+    }
+
+    /** The first line may have no cell above the labels of the rows. */
+    private static List<List<String>> withBlankCorner(List<List<String>> rows) {
+        List<List<String>> all = new ArrayList<>(rows);
+        if (rows.get(0).size() < rows.get(1).size()) {
+            all.set(0, Stream.concat(Stream.of(""), rows.get(0).stream()).toList());
+        }
+        return all;
     }
 
     private static List<List<String>> withoutEdges(List<List<String>> rows) {

@@ -57,6 +57,20 @@ class AnswerFileTest {
         return sheet.cells().get(new Pixel(row, column)).text();
     }
 
+    /** Numbers of rows and columns are labels only where the rest has the size of the result. */
+    @Test
+    void numberedEdgesBetweenBarsAreLabelsWhereTheRestFits() throws IOException {
+        Path table = Files.writeString(folder.resolve("mine.md"), "| | 0 | 1 | 2 |\n|---:|---:|---:|---:|\n| 0 | 52 | 55 | 61 |\n| 1 | 59 | 79 | 61 |\n");
+        assertThat(text(AnswerFile.read(table, GRID).get(0).sheet(GRID), 0, 0)).isEqualTo("52");
+        Frame larger = new Frame(3, 4, 255);
+        HandSheet whole = AnswerFile.read(table, larger).get(0).sheet(larger);
+        assertThat(text(whole, 0, 1)).isEqualTo("0");
+        assertThat(text(whole, 2, 0)).isEqualTo("1");
+        Frame row = new Frame(1, 2, 255);
+        Path one = Files.writeString(folder.resolve("row.md"), "| | 0 | 1 |\n|---|---|---|\n| 0 | 52 | 55 |\n");
+        assertThat(text(AnswerFile.read(one, row).get(0).sheet(row), 0, 1)).isEqualTo("55");
+    }
+
     @Test
     void aBlockOfTheRightSizeIsFoundInASpreadsheet() throws IOException {
         Path file = xlsx(sheet -> {
