@@ -52,6 +52,19 @@ class Pictures extends PictureTest {
     }
 
     @Test
+    void hueOfTheColorProof() throws IOException {
+        demo("Color proof");
+        interact(() -> {
+            bench().select(-1);
+            bench().addStep(StepLine.parse("convert to=hsv"));
+        });
+        settle();
+        pick(12, 4);
+        interact(() -> ((BenchView) lookup(".bench").query()).sheets().viewport().zoomAround(3.2, new Pixel(12, 4)));
+        take("hue");
+    }
+
+    @Test
     void colorProof() throws IOException {
         demo("Color proof");
         pick(4, 9);

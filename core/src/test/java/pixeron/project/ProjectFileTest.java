@@ -166,6 +166,21 @@ class ProjectFileTest {
         assertThat(ProjectFile.read(folder.resolve("a.pixeron.json"))).isEqualTo(saved);
     }
 
+    /** The component "value" has the name that the only image of a gray result has, too. */
+    @Test
+    void valuesByHandOfColorModelsComeBack(@TempDir Path folder) throws IOException {
+        Path path = folder.resolve("work.pixeron.json");
+        Project plain = demo("color-proof").withChain(chain -> Chain.of(chain.input()).withStep(0, StepLine.parse("convert to=hsv")));
+        Project written = plain.withByHand(0, "hue", none -> none.withSheet(empty -> empty.with(new Pixel(12, 4), "219")))
+                .withByHand(0, "value", none -> none.withSheet(empty -> empty.with(new Pixel(12, 4), "63")));
+        ProjectFile.write(path, new SavedProject(written, new View(0, new Pixel(0, 0))));
+        assertThat(problems(Files.readString(path))).isEmpty();
+        Project back = ProjectFile.read(path).project();
+        assertThat(back.byHand(0, "hue").sheet()).isEqualTo(written.byHand(0, "hue").sheet());
+        assertThat(back.byHand(0, "value").sheet()).isEqualTo(written.byHand(0, "value").sheet());
+        assertThat(ProjectWork.of(back, Progress.NONE).stream().filter(work -> work.check().agree() == 1)).hasSize(2);
+    }
+
     @Test
     void damagedFilesAreNamedWithThePlace(@TempDir Path folder) throws IOException {
         Path path = folder.resolve("work.pixeron.json");

@@ -42,7 +42,10 @@ final class CopyAs {
                 menuOf(kind).show(sheets.sheet(kind), event.getScreenX(), event.getScreenY());
                 event.consume();
             });
-            sheets.addCornerControl(kind, button(kind));
+            if (kind != Kind.BY_HAND) {
+                // Its line of counts needs all the room in large type.
+                sheets.addCornerControl(kind, button(kind));
+            }
         }
     }
 

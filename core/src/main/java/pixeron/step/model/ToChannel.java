@@ -122,7 +122,12 @@ final class ToChannel extends StepOperation {
 
     @Override
     public Image result(Progress progress) {
-        return oneByOne(progress);
+        return LevelConversion.of(this, progress).orElseGet(() -> oneByOne(progress));
+    }
+
+    /** Returns the same, calculated value by value. */
+    Image slowly() {
+        return oneByOne(Progress.NONE);
     }
 
     @Override

@@ -81,7 +81,12 @@ final class ToComponent extends StepOperation {
 
     @Override
     public Image result(Progress progress) {
-        return oneByOne(progress);
+        return LevelConversion.of(this, progress).orElseGet(() -> oneByOne(progress));
+    }
+
+    /** Returns the same, calculated value by value. */
+    Image slowly() {
+        return oneByOne(Progress.NONE);
     }
 
     @Override

@@ -95,6 +95,31 @@ class ConvertTest {
         assertThat(after(before, "convert to=" + model + " scale=" + scale + " rounding=none overflow=keep", "convert to=rgb rounding=none")).as(model + " " + scale).isEqualTo(before);
     }
 
+    /** Whole images of levels are calculated in another way, with the same result. */
+    @Property(tries = 300)
+    void quickIsAsSlow(@ForAll long seed) {
+        Random random = new Random(seed);
+        int maximum = List.of(1, 7, 100, 255, 65535).get(random.nextInt(5));
+        int[][] pixels = new int[12][];
+        for (int n = 0; n < pixels.length; n++) {
+            pixels[n] = random.ints(3, 0, maximum + 1).toArray();
+            pixels[n][random.nextInt(3)] = pixels[n][random.nextInt(3)];
+        }
+        String model = List.of("hsv", "hsl", "cmyk", "ycbcr").get(random.nextInt(4));
+        String scale = List.of("usual", "levels", model.startsWith("hs") ? "half" : "usual").get(random.nextInt(3));
+        String end = List.of("", " rounding=floor", " rounding=nearest-even overflow=wrap", " overflow=wrap").get(random.nextInt(4));
+        Bound bound = Binding.of(StepLine.parse("convert to=" + model + " scale=" + scale + end), color(maximum, pixels));
+        for (String name : bound.faces()) {
+            ToComponent operation = (ToComponent) bound.face(name).orElseThrow();
+            assertThat(operation.result(Progress.NONE)).as(model + scale + name + end).isEqualTo(operation.slowly());
+        }
+        Bound back = Binding.of(StepLine.parse("convert to=rgb" + end), bound.result(Progress.NONE));
+        for (String name : back.faces()) {
+            ToChannel operation = (ToChannel) back.face(name).orElseThrow();
+            assertThat(operation.result(Progress.NONE)).as(model + scale + name + end + " back").isEqualTo(operation.slowly());
+        }
+    }
+
     /** The working ends at the value in the result, for every component. */
     @Property(tries = 200)
     void theWorkingLeadsToTheResult(@ForAll long seed) {
