@@ -3,6 +3,7 @@ package pixeron.step.model;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import pixeron.image.ColorModel;
 import pixeron.image.Image;
 import pixeron.image.ModelImage;
@@ -14,15 +15,13 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
 import pixeron.step.Progress;
-import pixeron.step.Source;
 import pixeron.step.Step;
-import pixeron.step.StepOperation;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 
 /** One channel of the color image that the components of a model stand for. */
-final class ToChannel extends StepOperation {
+final class ToChannel extends ModelOperation {
 
     private static final Rational TWO = Rational.of(2);
     private static final Rational SIX = Rational.of(6);
@@ -35,7 +34,7 @@ final class ToChannel extends StepOperation {
     private final String name;
 
     ToChannel(Step step, Inputs inputs, ModelImage model, String name) {
-        super(step, () -> model.components().get(0).withinLevels(), model.frame(), inputs);
+        super(step, () -> model.components().get(0).withinLevels(), model.frame(), inputs, UnaryOperator.identity());
         this.model = model;
         this.name = name;
         this.channel = List.of("red", "green", "blue").indexOf(name);
@@ -121,28 +120,8 @@ final class ToChannel extends StepOperation {
     }
 
     @Override
-    public Image result(Progress progress) {
-        return LevelConversion.of(this, progress).orElseGet(() -> oneByOne(progress));
-    }
-
-    /** Returns the same, calculated value by value. */
-    Image slowly() {
-        return oneByOne(Progress.NONE);
-    }
-
-    @Override
-    public List<Source> sources(Pixel pixel) {
-        return List.of(Source.of(pixel, before().value(pixel)));
-    }
-
-    private static String text(Value value) {
-        return Decimals.working(value);
-    }
-
-    /** As a part of an expression: a fraction or a negative number in parentheses. */
-    private static String part(Value value) {
-        String text = text(value);
-        return text.contains("/") || value.signum() < 0 ? "(" + text + ")" : text;
+    Optional<Image> quickly(Progress progress) {
+        return LevelConversion.of(this, progress);
     }
 
     private String letter() {

@@ -16,15 +16,13 @@ import pixeron.number.Rational;
 import pixeron.number.Value;
 import pixeron.step.Inputs;
 import pixeron.step.Progress;
-import pixeron.step.Source;
 import pixeron.step.Step;
-import pixeron.step.StepOperation;
 import pixeron.working.Line;
 import pixeron.working.LoopWriter;
 import pixeron.working.Run;
 
 /** One component of a color model, made of red, green and blue. A hue is rounded and then goes around its circle. */
-final class ToComponent extends StepOperation {
+final class ToComponent extends ModelOperation {
 
     private static final List<String> LETTERS = List.of("R", "G", "B");
     private static final List<String> NAMES = List.of("red", "green", "blue");
@@ -80,28 +78,8 @@ final class ToComponent extends StepOperation {
     }
 
     @Override
-    public Image result(Progress progress) {
-        return LevelConversion.of(this, progress).orElseGet(() -> oneByOne(progress));
-    }
-
-    /** Returns the same, calculated value by value. */
-    Image slowly() {
-        return oneByOne(Progress.NONE);
-    }
-
-    @Override
-    public List<Source> sources(Pixel pixel) {
-        return List.of(Source.of(pixel, before().value(pixel)));
-    }
-
-    private static String text(Value value) {
-        return Decimals.working(value);
-    }
-
-    /** As a part of an expression: a fraction or a negative number in parentheses. */
-    private static String part(Value value) {
-        String text = text(value);
-        return text.contains("/") || value.signum() < 0 ? "(" + text + ")" : text;
+    Optional<Image> quickly(Progress progress) {
+        return LevelConversion.of(this, progress);
     }
 
     @Override

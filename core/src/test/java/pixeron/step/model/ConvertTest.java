@@ -111,12 +111,12 @@ class ConvertTest {
         Bound bound = Binding.of(StepLine.parse("convert to=" + model + " scale=" + scale + end), color(maximum, pixels));
         for (String name : bound.faces()) {
             ToComponent operation = (ToComponent) bound.face(name).orElseThrow();
-            assertThat(operation.result(Progress.NONE)).as(model + scale + name + end).isEqualTo(operation.slowly());
+            assertThat(operation.result(Progress.NONE)).as(model + scale + name + end).isEqualTo(operation.slowly(Progress.NONE));
         }
         Bound back = Binding.of(StepLine.parse("convert to=rgb" + end), bound.result(Progress.NONE));
         for (String name : back.faces()) {
             ToChannel operation = (ToChannel) back.face(name).orElseThrow();
-            assertThat(operation.result(Progress.NONE)).as(model + scale + name + end + " back").isEqualTo(operation.slowly());
+            assertThat(operation.result(Progress.NONE)).as(model + scale + name + end + " back").isEqualTo(operation.slowly(Progress.NONE));
         }
     }
 
